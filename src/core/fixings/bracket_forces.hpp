@@ -1,0 +1,27 @@
+#pragma once
+
+#include "core/job/job.hpp"
+
+namespace yes_square {
+
+/// What one bracket does to its wall holes.
+struct BracketForces {
+    std::vector<double> tension_n; ///< per hole, top first
+    double shear_n = 0;            ///< per hole
+    double moment_nm = 0;
+    Length pivot;         ///< above the leg's lower end
+    bool refused = false; ///< no hole above the pivot: nothing holds the bracket to the wall
+};
+
+/// Tension per hole T_i = M h_i / sum(h_j^2), h from the pivot (one hole a row).
+///
+/// The leg turns about a pivot near its lower end: max(5 mm, x/2) above it, where x = C / (b p) is the length that
+/// presses on the lining with its bearing pressure p. A leg not stiffened below its lowest hole turns about that hole.
+/// A pressed leg under 4 mm hangs on its top hole alone. Statics; the pressure is a house rule.
+/// @param load_n  on the arm, N   @param at  the load's distance from the wall   @param pressure  N/mm2
+BracketForces bracket_forces(const Bracket& bracket, double load_n, Length at, double pressure);
+
+/// The same for a moment that is already summed, N m, with the vertical load beside it.
+BracketForces bracket_forces_from_moment(const Bracket& bracket, double load_n, double moment_nm, double pressure);
+
+} // namespace yes_square

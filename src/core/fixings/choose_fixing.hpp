@@ -1,0 +1,45 @@
+#pragma once
+
+#include "core/plan/plan.hpp"
+
+namespace yes_square {
+
+/// What one wall hole of a bracket has to bear.
+struct HoleDemand {
+    double tension_n = 0;
+    double shear_n = 0;
+    double duration = 0.9; ///< load duration factor, for wood
+};
+
+struct FixingChoice {
+    Fixing fixing;
+    double utilisation = 0; ///< worst of the demands
+    HoleDemand governing;
+};
+
+/// The largest gauge in the catalogue whose shank passes the bracket's holes; none where none does.
+const WoodScrew* screw_for(const Catalogue& catalogue, const Bracket& bracket);
+
+/// How far off a stud's centre a fixing may go: half the stud - edge - 2 s - wander, where
+/// edge = max(10 mm, 2.5 D) and s is the standard uncertainty of the centre (house rule on common practice).
+/// Zero or less: refuse, or prove the stud better.
+Length usable_half_width(const Framing& framing, Length uncertainty, double screw_diameter_in, const HouseRules& rules);
+
+/// Pilot for a wood screw: 70 % of the root, 90 % in wood denser than 0.6 (NDS-2018 12.1.5), down to 0.5 mm steps.
+Length pilot_diameter(const ScrewProperties& screw, double gravity);
+
+/// Shortest stock length that reaches the wanted penetration and bears the demands; the longest that stays inside the
+/// stud where none bears them. None: no screw passes the holes or none is long enough.
+std::optional<FixingChoice> choose_wood_screw(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
+                                              const Bracket& bracket, const std::vector<HoleDemand>& demands);
+
+/// A plug for the wall's masonry: T/Ta + V/Va, the catalogue's figures, least utilisation first.
+/// Embedment counts in the masonry only; the hole is 6 mm deeper.
+std::optional<FixingChoice> choose_plug(const Catalogue& catalogue, const Wall& wall, const Bracket& bracket,
+                                        const std::vector<HoleDemand>& demands);
+
+/// Largest stock length for a screw up into the shelf: at most board + bracket - margin. None: the board is too thin.
+std::optional<Length> shelf_screw_length(const Catalogue& catalogue, const HouseRules& rules, Length board,
+                                         Length bracket);
+
+} // namespace yes_square

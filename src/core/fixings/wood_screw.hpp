@@ -1,0 +1,55 @@
+#pragma once
+
+#include "core/job/materials.hpp"
+
+/// What a wood screw holds in a stud, after ANSI/AWC NDS-2018 chapter 12 and AWC TR12 (both from memory).
+///
+/// Inputs are inches as in the source; results are newtons, before the load duration factor unless it is named.
+namespace yes_square {
+
+inline constexpr double newtons_per_pound = 4.4482216152605;
+
+/// Load duration factors: self-weight and stored goods; people, pulls and anti-tip. Never more.
+inline constexpr double duration_stored = 0.9;
+inline constexpr double duration_people = 1.0;
+
+/// The thread that grips: the least of penetration and thread length, less a tip of 2 D (house rule). Never negative.
+/// Thread length is 2/3 of the screw unless the maker says otherwise.
+double thread_in_wood_in(const ScrewProperties& screw, double length_in, double penetration_in);
+
+/// Withdrawal per inch of thread in wood, lb/in: 2850 G^2 D (NDS 12.2.2).
+double withdrawal_lb_per_in(double gravity, double diameter_in);
+
+/// Withdrawal of the whole screw, N.
+double withdrawal_n(const ScrewProperties& screw, double gravity, double length_in, double penetration_in);
+
+/// What the screw passes through before the wood, held in single shear.
+struct SideMember {
+    double thickness_in = 0;
+    double bearing_psi = 0; ///< dowel bearing strength Fe
+    double gap_in = 0;      ///< lining and packing behind it, which bear nothing
+};
+
+inline constexpr double steel_sheet_bearing_psi = 61'850;
+
+/// Fe of wood for fasteners under 1/4 in: 16600 G^1.84, rounded to 50 psi (NDS 12.3.3).
+double wood_bearing_psi(double gravity);
+
+/// Lateral capacity by the yield modes Im, Is, II, IIIm, IIIs, IV with a gap (AWC TR12), the least governing.
+/// @param main_bearing_length_in  bearing length in the stud, from main_bearing_length_in()
+/// @return N; 0 for no bearing length
+double lateral_n(const ScrewProperties& screw, double gravity, SideMember side, double main_bearing_length_in);
+
+/// Bearing length for a penetration: p - D (half of a 2 D tip) from 6 D up, at most as the source allows beyond 10 D
+/// the same expression; below 6 D none: the screw is too short to count (NDS 12.1.4).
+double main_bearing_length_in(const ScrewProperties& screw, double penetration_in);
+
+/// Steel of the root in tension, N: 24 ksi on the root area (house rule, well under what screw steel bears).
+double steel_tension_n(const ScrewProperties& screw);
+
+/// Utilisation of one screw under tension and shear together (NDS 12.4):
+/// capacity along the load = W Z / (W cos^2 a + Z sin^2 a), a the load's angle to the wood surface.
+/// Infinite where there is load and no capacity.
+double combined_utilisation(double tension_n, double shear_n, double withdrawal_n, double lateral_n);
+
+} // namespace yes_square

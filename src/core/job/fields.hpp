@@ -1,0 +1,208 @@
+#pragma once
+
+#include "core/job/job.hpp"
+
+#include <concepts>
+#include <span>
+#include <string_view>
+#include <utility>
+
+/// The members of each part of a job file, each named once. A visitor reads, writes or lists them:
+///
+///     fields(reader, shelf);   // fills the shelf from JSON
+///     fields(writer, shelf);   // writes it
+///
+/// `visit.required(name, member, what)` and `visit.optional(name, member, what)`; `what` says what the member is and
+/// which values it may take. See docs/file-format.md.
+namespace yes_square {
+
+enum class Range { any, not_negative, more_than_zero, fraction };
+
+/// What a number stands for, in the words an error message uses, and its range.
+struct Meaning {
+    std::string_view noun; ///< with its article: "a depth"
+    Range range = Range::any;
+};
+
+template <class T, class U>
+concept Is = std::same_as<std::remove_const_t<T>, U>;
+
+template <class E>
+struct EnumName {
+    E value;
+    std::string_view name;
+};
+
+/// The names a file uses for the values of E, in order. Defined for each enumeration of the job in names.cpp.
+template <class E>
+std::span<const EnumName<E>> enum_names();
+
+template <class E>
+std::string_view enum_name(E value) {
+    for (const auto& row : enum_names<E>())
+        if (row.value == value)
+            return row.name;
+    return {};
+}
+
+void fields(auto& visit, Is<Stud> auto& stud) {
+    visit.required("centre", stud.centre, Meaning{"a stud's centre", Range::not_negative});
+    visit.required("state", stud.state);
+    visit.optional("uncertainty", stud.uncertainty, Meaning{"an uncertainty", Range::not_negative});
+}
+
+void fields(auto& visit, Is<LiningLayer> auto& layer) {
+    visit.required("material", layer.material);
+    visit.required("thickness", layer.thickness, Meaning{"a thickness", Range::more_than_zero});
+}
+
+void fields(auto& visit, Is<Framing> auto& framing) {
+    visit.optional("stud_width", framing.stud_width, Meaning{"a stud width", Range::more_than_zero});
+    visit.optional("stud_depth", framing.stud_depth, Meaning{"a stud depth", Range::more_than_zero});
+    visit.required("spacing", framing.spacing, Meaning{"a spacing", Range::more_than_zero});
+    visit.optional("species", framing.species);
+}
+
+void fields(auto& visit, Is<Masonry> auto& masonry) {
+    visit.required("of", masonry.kind);
+}
+
+void fields(auto& visit, Is<Opening> auto& opening) {
+    visit.required("kind", opening.kind);
+    visit.required("left", opening.left, Meaning{"a distance from the reference end", Range::not_negative});
+    visit.required("bottom", opening.bottom, Meaning{"a height", Range::not_negative});
+    visit.required("width", opening.width, Meaning{"a width", Range::more_than_zero});
+    visit.required("height", opening.height, Meaning{"a height", Range::more_than_zero});
+}
+
+void fields(auto& visit, Is<ServicePoint> auto& service) {
+    visit.required("kind", service.kind);
+    visit.required("centre", service.centre, Meaning{"a distance from the reference end", Range::not_negative});
+    visit.required("height", service.height, Meaning{"a height", Range::any});
+    visit.optional("width", service.width, Meaning{"a width", Range::more_than_zero});
+}
+
+void fields(auto& visit, Is<Shelf> auto& shelf) {
+    visit.required("id", shelf.id);
+    visit.required("name", shelf.name);
+    visit.required("left", shelf.left, Meaning{"a distance from the reference end", Range::any});
+    visit.required("height", shelf.height, Meaning{"a height", Range::any});
+    visit.required("length", shelf.length, Meaning{"a length", Range::more_than_zero});
+    visit.required("depth", shelf.depth, Meaning{"a depth", Range::more_than_zero});
+    visit.required("thickness", shelf.thickness, Meaning{"a thickness", Range::more_than_zero});
+    visit.required("material", shelf.material);
+    visit.required("load", shelf.load.kind);
+    visit.optional("own_load_kg_per_m", shelf.load.own_kg_per_m, Meaning{"a load", Range::not_negative});
+    visit.optional("bracket", shelf.bracket);
+    visit.optional("school", shelf.school);
+    visit.optional("extra_brackets", shelf.extra_brackets, Meaning{"a number of brackets", Range::not_negative});
+}
+
+void fields(auto& visit, Is<Wall> auto& wall) {
+    visit.required("id", wall.id);
+    visit.required("name", wall.name);
+    visit.required("room", wall.room);
+    visit.required("length", wall.length, Meaning{"a length", Range::more_than_zero});
+    visit.required("height", wall.height, Meaning{"a height", Range::more_than_zero});
+    visit.optional("left_end", wall.left_end);
+    visit.optional("right_end", wall.right_end);
+    visit.structure("structure", wall.structure);
+    visit.list("lining", wall.lining);
+    visit.list("studs", wall.studs);
+    visit.list("openings", wall.openings);
+    visit.list("services", wall.services);
+    visit.list("shelves", wall.shelves);
+}
+
+void fields(auto& visit, Is<Room> auto& room) {
+    visit.required("id", room.id);
+    visit.required("name", room.name);
+    visit.optional("service_class", room.service_class);
+}
+
+void fields(auto& visit, Is<Bracket> auto& bracket) {
+    visit.required("id", bracket.id);
+    visit.required("name", bracket.name);
+    visit.required("arm", bracket.arm, Meaning{"an arm length", Range::more_than_zero});
+    visit.required("leg", bracket.leg, Meaning{"a leg length", Range::more_than_zero});
+    visit.required("width", bracket.width, Meaning{"a width", Range::more_than_zero});
+    visit.required("thickness", bracket.thickness, Meaning{"a thickness", Range::more_than_zero});
+    visit.lengths("hole_drops", bracket.hole_drops, Meaning{"a hole's distance from the top", Range::more_than_zero});
+    visit.required("hole_diameter", bracket.hole_diameter, Meaning{"a hole diameter", Range::more_than_zero});
+    visit.optional("stiffened", bracket.stiffened);
+    visit.optional("mass_kg", bracket.mass_kg, Meaning{"a mass", Range::not_negative});
+    visit.maybe("rating_n", bracket.rating_n, Meaning{"a rating", Range::more_than_zero});
+    visit.optional("rated_per_pair", bracket.rated_per_pair);
+}
+
+void fields(auto& visit, Is<WoodScrew> auto& screw) {
+    visit.required("gauge", screw.gauge);
+    visit.lengths("lengths", screw.lengths, Meaning{"a screw length", Range::more_than_zero});
+}
+
+void fields(auto& visit, Is<MasonryPlug> auto& plug) {
+    visit.required("id", plug.id);
+    visit.required("name", plug.name);
+    visit.required("substrate", plug.substrate);
+    visit.required("hole_diameter", plug.hole_diameter, Meaning{"a hole diameter", Range::more_than_zero});
+    visit.required("embedment", plug.embedment, Meaning{"an embedment", Range::more_than_zero});
+    visit.required("screw_diameter", plug.screw_diameter, Meaning{"a screw diameter", Range::more_than_zero});
+    visit.lengths("screw_lengths", plug.screw_lengths, Meaning{"a screw length", Range::more_than_zero});
+    visit.required("tension_n", plug.tension_n, Meaning{"a tension capacity", Range::more_than_zero});
+    visit.required("shear_n", plug.shear_n, Meaning{"a shear capacity", Range::more_than_zero});
+}
+
+void fields(auto& visit, Is<LiningAnchor> auto& anchor) {
+    visit.required("id", anchor.id);
+    visit.required("name", anchor.name);
+    visit.required("hole_diameter", anchor.hole_diameter, Meaning{"a hole diameter", Range::more_than_zero});
+}
+
+void fields(auto& visit, Is<Catalogue> auto& catalogue) {
+    visit.list("brackets", catalogue.brackets);
+    visit.list("wood_screws", catalogue.wood_screws);
+    visit.lengths("shelf_screws", catalogue.shelf_screws, Meaning{"a screw length", Range::more_than_zero});
+    visit.list("plugs", catalogue.plugs);
+    visit.list("lining_anchors", catalogue.lining_anchors);
+}
+
+void fields(auto& visit, Is<HouseRules> auto& rules) {
+    constexpr Meaning length{"a length", Range::more_than_zero};
+    constexpr Meaning margin{"a margin", Range::not_negative};
+    constexpr Meaning force{"a force", Range::more_than_zero};
+    visit.optional("spacing_good", rules.spacing_good, length);
+    visit.optional("spacing_most", rules.spacing_most, length);
+    visit.optional("spacing_least", rules.spacing_least, length);
+    visit.optional("inset_usual", rules.inset_usual, length);
+    visit.optional("inset_least", rules.inset_least, length);
+    visit.optional("overhang_most", rules.overhang_most, length);
+    visit.optional("arm_least_share", rules.arm_least_share, Meaning{"a share", Range::fraction});
+    visit.optional("arm_set_back", rules.arm_set_back, margin);
+    visit.optional("penetration_wanted", rules.penetration_wanted, length);
+    visit.optional("stud_wander", rules.stud_wander, margin);
+    visit.optional("shelf_screw_margin", rules.shelf_screw_margin, margin);
+    visit.optional("strip_corner", rules.strip_corner, margin);
+    visit.optional("lining_mass_most_kg", rules.lining_mass_most_kg, Meaning{"a mass", Range::more_than_zero});
+    visit.optional("lining_reach_most", rules.lining_reach_most, length);
+    visit.optional("lining_tension_most_n", rules.lining_tension_most_n, force);
+    visit.optional("accidental_n", rules.accidental_n, force);
+    visit.optional("accidental_below", rules.accidental_below, length);
+    visit.optional("display_kg_per_m", rules.display_kg_per_m, Meaning{"a load", Range::more_than_zero});
+    visit.optional("lining_pressure_n_per_mm2", rules.lining_pressure_n_per_mm2,
+                   Meaning{"a pressure", Range::more_than_zero});
+    visit.optional("overhang_difference", rules.overhang_difference, margin);
+    visit.optional("sag_limit", rules.sag_limit);
+}
+
+void fields(auto& visit, Is<Job> auto& job) {
+    visit.required("title", job.title);
+    visit.optional("client", job.client);
+    visit.optional("place", job.place);
+    visit.required("unit", job.unit);
+    visit.part("rules", job.rules);
+    visit.list("rooms", job.rooms);
+    visit.list("walls", job.walls);
+    visit.part("catalogue", job.catalogue);
+}
+
+} // namespace yes_square

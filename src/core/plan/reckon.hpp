@@ -1,0 +1,24 @@
+#pragma once
+
+#include "core/plan/plan.hpp"
+
+namespace yes_square {
+
+/// Everything that follows from a job. Never throws for a strange wall or shelf: what cannot be reckoned becomes a
+/// check on it.
+Plan reckon(const Job& job);
+
+/// Reckons the same job again and again, as it is edited: walls that did not change keep their plan.
+///
+///     Reckoner reckoner;
+///     const Plan& plan = reckoner.reckon(job);
+class Reckoner {
+public:
+    const Plan& reckon(const Job& job);
+
+private:
+    Job last_;
+    Plan plan_;
+};
+
+} // namespace yes_square

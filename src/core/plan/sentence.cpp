@@ -1,0 +1,114 @@
+#include "core/plan/sentence.hpp"
+
+#include <cmath>
+#include <cstdlib>
+#include <fmt/format.h>
+
+namespace yes_square {
+namespace {
+
+constexpr double newtons_per_lb = 4.4482216152605;
+constexpr double kg_per_lb = 0.45359237;
+constexpr double metres_per_foot = 0.3048;
+
+/// Three figures are enough for a load: 7.35, 73.5, 735.
+std::string figures(double value) {
+    const double size = std::abs(value);
+    return size >= 99.95 ? fmt::format("{:.0f}", value)
+                         : (size >= 9.995 ? fmt::format("{:.1f}", value) : fmt::format("{:.2f}", value));
+}
+
+} // namespace
+
+std::string say(const Quantity& quantity, const Voice& voice) {
+    const double si = quantity.si;
+    const bool imperial = is_imperial(voice.unit);
+    switch (quantity.kind) {
+    case Kind::length:
+        return format(Length::nearest_to_metres(si), voice.unit);
+    case Kind::fine_length:
+        return imperial ? fmt::format("{:.3f} in", si / 0.0254) : fmt::format("{:.1f} mm", si * 1000);
+    case Kind::stock:
+        return imperial ? format(Length::nearest_to_metres(si), Unit::inch_64)
+                        : fmt::format("{:.4g} mm", std::round(si * 1e4) / 10);
+    case Kind::force:
+        return imperial ? fmt::format("{:.0f} lb", si / newtons_per_lb) : fmt::format("{:.0f} N", si);
+    case Kind::moment:
+        return imperial ? fmt::format("{} lb ft", figures(si / newtons_per_lb / metres_per_foot))
+                        : fmt::format("{} N m", figures(si));
+    case Kind::mass:
+        return imperial ? fmt::format("{:.1f} lb", si / kg_per_lb) : fmt::format("{:.1f} kg", si);
+    case Kind::line_load:
+        return imperial ? fmt::format("{} lb/ft", figures(si / newtons_per_lb * metres_per_foot))
+                        : fmt::format("{} N/m", figures(si));
+    case Kind::mass_per_m:
+        return imperial ? fmt::format("{:.1f} lb/ft", si / kg_per_lb * metres_per_foot)
+                        : fmt::format("{:.1f} kg/m", si);
+    case Kind::stiffness:
+        return fmt::format("{} N m2", figures(si));
+    case Kind::modulus:
+        return fmt::format("{:.1f} GPa", si / 1e9);
+    case Kind::ratio:
+        return std::isinf(si) ? std::string{"beyond all measure"} : fmt::format("{:.2f}", si);
+    case Kind::count:
+        return fmt::format("{:.0f}", si);
+    }
+    std::abort();
+}
+
+std::string say(std::string_view word, const Voice& voice) {
+    return voice.translate ? voice.translate(word) : std::string{word};
+}
+
+std::string say(const Sentence& sentence, const Voice& voice) {
+    const std::string pattern = say(sentence.pattern, voice);
+    std::string text;
+    for (std::size_t at = 0; at < pattern.size();) {
+        const std::size_t close = pattern[at] == '{' ? pattern.find('}', at) : std::string::npos;
+        if (close == std::string::npos) {
+            text += pattern[at++];
+            continue;
+        }
+        const std::size_t index = std::strtoul(pattern.c_str() + at + 1, nullptr, 10);
+        if (index < sentence.values.size())
+            std::visit(
+                [&](const auto& value) {
+                    if constexpr (std::is_same_v<std::decay_t<decltype(value)>, std::string>)
+                        text += value;
+                    else
+                        text += say(value, voice);
+                },
+                sentence.values[index]);
+        at = close + 1;
+    }
+    return text;
+}
+
+std::string_view si_unit(Kind kind) {
+    switch (kind) {
+    case Kind::length:
+    case Kind::fine_length:
+    case Kind::stock:
+        return "m";
+    case Kind::force:
+        return "N";
+    case Kind::moment:
+        return "N m";
+    case Kind::mass:
+        return "kg";
+    case Kind::line_load:
+        return "N/m";
+    case Kind::mass_per_m:
+        return "kg/m";
+    case Kind::stiffness:
+        return "N m2";
+    case Kind::modulus:
+        return "Pa";
+    case Kind::ratio:
+    case Kind::count:
+        return "1";
+    }
+    std::abort();
+}
+
+} // namespace yes_square

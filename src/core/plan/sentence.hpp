@@ -1,0 +1,80 @@
+#pragma once
+
+#include "core/measure/length.hpp"
+#include "core/measure/unit.hpp"
+
+#include <functional>
+#include <string>
+#include <string_view>
+#include <variant>
+#include <vector>
+
+/// Words and figures kept apart: the core says what it means with values in SI, and the place that shows it chooses
+/// unit and language.
+namespace yes_square {
+
+enum class Kind {
+    length,      ///< m, shown in the job's unit
+    fine_length, ///< m, a sag: shown to 0.1 mm or 0.001 in
+    stock,       ///< m, a screw, a drill or its depth: as it is sold, 63.5 mm or 2 1/2 in
+    force,       ///< N
+    moment,      ///< N m
+    mass,        ///< kg
+    line_load,   ///< N/m
+    mass_per_m,  ///< kg/m
+    stiffness,   ///< N m2
+    modulus,     ///< Pa
+    ratio,       ///< a pure number, two decimals
+    count,       ///< a whole number
+};
+
+struct Quantity {
+    Kind kind = Kind::count;
+    double si = 0;
+    bool operator==(const Quantity&) const = default;
+};
+
+inline Quantity quantity(Length length) {
+    return {Kind::length, length.in_metres()};
+}
+inline Quantity fine(double metres) {
+    return {Kind::fine_length, metres};
+}
+inline Quantity stock(Length length) {
+    return {Kind::stock, length.in_metres()};
+}
+inline Quantity force(double newtons) {
+    return {Kind::force, newtons};
+}
+inline Quantity count(std::size_t number) {
+    return {Kind::count, static_cast<double>(number)};
+}
+inline Quantity ratio(double value) {
+    return {Kind::ratio, value};
+}
+
+/// A figure, a word of ours (translated on display) or a name the user typed (shown as it is).
+using Value = std::variant<Quantity, std::string_view, std::string>;
+
+/// "Bracket {0} is {1} beyond the stud" and the values to put in.
+struct Sentence {
+    std::string_view pattern;
+    std::vector<Value> values = {};
+    bool operator==(const Sentence&) const = default;
+};
+
+/// How to say it.
+struct Voice {
+    Unit unit = Unit::mm;
+    /// Gives a pattern or word of ours in the user's language; empty: as it is, in English.
+    std::function<std::string(std::string_view)> translate = {};
+};
+
+std::string say(const Quantity& quantity, const Voice& voice);
+std::string say(std::string_view word, const Voice& voice);
+std::string say(const Sentence& sentence, const Voice& voice);
+
+/// The SI unit of a kind, as JSON and CSV state it: "m", "N", "kg/m".
+std::string_view si_unit(Kind kind);
+
+} // namespace yes_square

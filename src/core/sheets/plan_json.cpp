@@ -1,0 +1,201 @@
+#include "core/sheets/plan_json.hpp"
+
+#include "core/job/fields.hpp"
+
+#include <cmath>
+#include <nlohmann/json.hpp>
+
+namespace yes_square {
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+std::string_view hold_name(Hold hold) {
+    switch (hold) {
+    case Hold::masonry:
+        return "masonry";
+    case Hold::proved_stud:
+        return "proved_stud";
+    case Hold::indicated_stud:
+        return "indicated_stud";
+    case Hold::assumed_stud:
+        return "assumed_stud";
+    case Hold::lining:
+        return "lining";
+    }
+    return {};
+}
+
+/// JSON has no infinity: a utilisation beyond all measure is null.
+Json finite(double value) {
+    return std::isfinite(value) ? Json(value) : Json(nullptr);
+}
+
+class PlanWriter {
+public:
+    explicit PlanWriter(const Voice& voice)
+        : voice_{voice} {}
+
+    Json shelf(const ShelfPlan& plan) const {
+        Json json{{"id", plan.shelf_id}, {"name", plan.shelf_name}};
+        json["arm_least_m"] = plan.arm_least.in_metres();
+        json["arm_most_m"] = plan.arm_most.in_metres();
+        json["bracket"] = plan.bracket ? Json(plan.bracket->id) : Json(nullptr);
+        json["board_kg"] = plan.mass_kg;
+        json["goods_n_per_m"] = plan.goods_n_per_m;
+        json["self_weight_n_per_m"] = plan.self_weight_n_per_m;
+        json["left_overhang_m"] = plan.left_overhang.in_metres();
+        json["right_overhang_m"] = plan.right_overhang.in_metres();
+        json["shelf_screw_m"] = plan.shelf_screw ? Json(plan.shelf_screw->in_metres()) : Json(nullptr);
+        if (plan.sag)
+            json["sag"] = {{"instantaneous_m", plan.sag->instantaneous},
+                           {"long_term_m", plan.sag->long_term},
+                           {"limit_m", plan.sag->limit},
+                           {"span_m", plan.sag->span},
+                           {"at_m", plan.sag->place},
+                           {"overhang", plan.sag->overhang}};
+        json["supports"] = Json::array();
+        for (std::size_t i = 0; i < plan.brackets.size(); ++i)
+            json["supports"].push_back(support(i, plan.brackets[i]));
+        json["marks"] = Json::array();
+        for (const Hole& hole : plan.holes)
+            json["marks"].push_back({{"support", hole.bracket + 1},
+                                     {"hole", hole.row + 1},
+                                     {"x_m", hole.x.in_metres()},
+                                     {"z_m", hole.z.in_metres()},
+                                     {"x", format(hole.x, voice_.unit)},
+                                     {"z", format(hole.z, voice_.unit)}});
+        json["alternatives"] = Json::array();
+        for (const Alternative& alternative : plan.alternatives)
+            json["alternatives"].push_back(this->alternative(alternative));
+        json["chosen_alternative"] = plan.chosen + 1;
+        json["checks"] = Json::array();
+        for (const Check& check : plan.checks)
+            json["checks"].push_back(this->check(check));
+        json["workings"] = Json::array();
+        for (const Working& working : plan.workings)
+            json["workings"].push_back(this->working(working));
+        json["steps"] = Json::array();
+        for (const Step& step : plan.steps)
+            json["steps"].push_back({{"text", say(step.words, voice_)}, {"hold_point", step.hold_point}});
+        return json;
+    }
+
+private:
+    Json support(std::size_t index, const BracketPlan& plan) const {
+        Json json{
+            {"number", index + 1},
+            {"x_m", plan.x.in_metres()},
+            {"x", format(plan.x, voice_.unit)},
+            {"hold", std::string{hold_name(plan.hold)}},
+            {"reaction_n",
+             {{"greatest", plan.reaction.greatest},
+              {"sustained", plan.reaction.sustained},
+              {"least", plan.reaction.least}}},
+            {"tension_n", plan.tension_n},
+            {"shear_n", plan.shear_n},
+            {"fixing_utilisation", plan.fixing_utilisation ? finite(*plan.fixing_utilisation) : Json(nullptr)},
+            {"bracket_utilisation", plan.bracket_utilisation ? finite(*plan.bracket_utilisation) : Json(nullptr)}};
+        if (plan.fixing)
+            json["fixing"] = {{"name", plan.fixing->name},
+                              {"screw_length_m", plan.fixing->screw_length.in_metres()},
+                              {"penetration_m", plan.fixing->penetration.in_metres()},
+                              {"hole_diameter_m", plan.fixing->hole_diameter.in_metres()},
+                              {"drill_depth_m", plan.fixing->drill_depth.in_metres()},
+                              {"tension_capacity_n", plan.fixing->tension_n},
+                              {"shear_capacity_n", plan.fixing->shear_n},
+                              {"source", source(plan.fixing->source)}};
+        return json;
+    }
+
+    Json alternative(const Alternative& alternative) const {
+        Json places = Json::array();
+        for (const Length place : alternative.layout.places)
+            places.push_back(place.in_metres());
+        Json gives_up = Json::array();
+        for (const Sentence& sentence : alternative.gives_up)
+            gives_up.push_back(say(sentence, voice_));
+        return {{"school", std::string{enum_name(alternative.layout.school)}},
+                {"extra_brackets", alternative.extra_brackets},
+                {"places_from_shelf_end_m", places},
+                {"sag_share", finite(alternative.sag_share)},
+                {"utilisation", finite(alternative.utilisation)},
+                {"keeps_limits", alternative.keeps_limits},
+                {"gives_up", gives_up}};
+    }
+
+    Json check(const Check& check) const {
+        Json json{{"code", std::string{name(check.code)}},
+                  {"severity", std::string{name(check.severity)}},
+                  {"text", say(check.message, voice_)}};
+        if (check.amount)
+            json["amount"] = quantity(*check.amount);
+        if (check.x)
+            json["x_m"] = check.x->in_metres();
+        if (check.z)
+            json["z_m"] = check.z->in_metres();
+        json["cures"] = Json::array();
+        for (const Cure& cure : check.cures)
+            json["cures"].push_back({{"text", say(cure.words, voice_)}, {"by_program", cure.edit.has_value()}});
+        return json;
+    }
+
+    Json working(const Working& working) const {
+        Json terms = Json::array();
+        for (const Term& term : working.terms) {
+            Json json{{"name", std::string{term.name}}};
+            json.update(quantity(term.value));
+            json["source"] = source(term.source);
+            terms.push_back(std::move(json));
+        }
+        Json json{{"subject", working.subject}, {"title", say(working.title, voice_)}};
+        json["sum"] = std::string{working.sum};
+        json["terms"] = std::move(terms);
+        json["result"] = quantity(working.result);
+        json["source"] = source(working.source);
+        return json;
+    }
+
+    Json quantity(const Quantity& quantity) const {
+        return {{"value", finite(quantity.si)},
+                {"unit", std::string{si_unit(quantity.kind)}},
+                {"shown", say(quantity, voice_)}};
+    }
+
+    static Json source(const Source& source) {
+        Json json{{"provenance", std::string{words(source.provenance)}}};
+        if (!source.publication.empty())
+            json["publication"] = std::string{source.publication};
+        return json;
+    }
+
+    const Voice& voice_;
+};
+
+} // namespace
+
+std::string plan_json(const Job& job, const Plan& plan, const Voice& voice) {
+    const PlanWriter writer{voice};
+    Json document{{"format", "yes-square plan"},
+                  {"version", 1},
+                  {"job", job.title},
+                  {"units", "SI: m, N, N m, kg, N/m; x from the reference end, z above the datum"}};
+    document["walls"] = Json::array();
+    for (std::size_t i = 0; i < plan.walls.size(); ++i) {
+        Json wall{{"id", plan.walls[i]->wall_id}, {"name", job.walls[i].name}};
+        wall["service_strips"] = Json::array();
+        for (const Strip& strip : plan.walls[i]->strips)
+            wall["service_strips"].push_back({{"what", std::string{strip.what}},
+                                              {"left_m", strip.left.in_metres()},
+                                              {"right_m", strip.right.in_metres()},
+                                              {"bottom_m", strip.bottom.in_metres()},
+                                              {"top_m", strip.top.in_metres()}});
+        wall["shelves"] = Json::array();
+        for (const ShelfPlan& shelf : plan.walls[i]->shelves)
+            wall["shelves"].push_back(writer.shelf(shelf));
+        document["walls"].push_back(std::move(wall));
+    }
+    return document.dump(2) + "\n";
+}
+
+} // namespace yes_square

@@ -1,0 +1,108 @@
+#include "core/sheets/summary.hpp"
+
+#include <cstdlib>
+#include <fmt/format.h>
+
+namespace yes_square {
+namespace {
+
+void each_shelf(const Job& job, const Plan& plan, auto&& visit) {
+    for (std::size_t w = 0; w < plan.walls.size(); ++w)
+        for (const ShelfPlan& shelf : plan.walls[w]->shelves)
+            visit(job.walls[w], shelf);
+}
+
+std::string shelf_text(const Wall& wall, const ShelfPlan& shelf, const Voice& voice) {
+    std::string text = fmt::format("{}, {}\n", wall.name, shelf.shelf_name);
+    if (shelf.bracket)
+        text += fmt::format("  bracket: {}; arm from {} to {}\n", shelf.bracket->name,
+                            format(shelf.arm_least, voice.unit), format(shelf.arm_most, voice.unit));
+    for (std::size_t i = 0; i < shelf.brackets.size(); ++i) {
+        const BracketPlan& place = shelf.brackets[i];
+        text += fmt::format("  bracket {} at {}, {}, carries {}", i + 1, format(place.x, voice.unit), words(place.hold),
+                            say(force(place.reaction.greatest), voice));
+        if (place.fixing)
+            text += fmt::format(
+                "; {} {}, hole {} deep {}, used {}", place.fixing->name, format(place.fixing->screw_length, voice.unit),
+                say(fine(place.fixing->hole_diameter.in_metres()), voice),
+                format(place.fixing->drill_depth, voice.unit), say(ratio(place.fixing_utilisation.value_or(0)), voice));
+        text += "\n";
+        for (const Hole& hole : shelf.holes)
+            if (hole.bracket == i)
+                text += fmt::format("    hole {} at {}, {} up\n", hole.row + 1, format(hole.x, voice.unit),
+                                    format(hole.z, voice.unit));
+    }
+    if (shelf.sag)
+        text += fmt::format("  sag {} at once, {} in time; limit {}\n", say(fine(shelf.sag->instantaneous), voice),
+                            say(fine(shelf.sag->long_term), voice), say(fine(shelf.sag->limit), voice));
+    for (const Check& check : shelf.checks) {
+        text += fmt::format("  {}: {}\n", name(check.severity), say(check.message, voice));
+        for (const Cure& cure : check.cures)
+            text += fmt::format("    cure: {}\n", say(cure.words, voice));
+    }
+    return text;
+}
+
+} // namespace
+
+std::string_view words(Hold hold) {
+    switch (hold) {
+    case Hold::masonry:
+        return "masonry";
+    case Hold::proved_stud:
+        return "proved stud";
+    case Hold::indicated_stud:
+        return "indicated stud";
+    case Hold::assumed_stud:
+        return "assumed stud";
+    case Hold::lining:
+        return "lining alone";
+    }
+    std::abort();
+}
+
+std::string summary(const Job& job, const Plan& plan, const Voice& voice) {
+    std::string text = fmt::format("{}\n{}, {}\n", job.title, job.client, job.place);
+    each_shelf(job, plan,
+               [&](const Wall& wall, const ShelfPlan& shelf) { text += "\n" + shelf_text(wall, shelf, voice); });
+    text += fmt::format("\n{} errors, {} warnings, {} notes\n", count_checks(plan, Severity::error),
+                        count_checks(plan, Severity::warning), count_checks(plan, Severity::note));
+    return text;
+}
+
+std::string checks_text(const Job& job, const Plan& plan, const Voice& voice) {
+    std::string text;
+    each_shelf(job, plan, [&](const Wall& wall, const ShelfPlan& shelf) {
+        for (const Check& check : shelf.checks)
+            text += fmt::format("{:<8}{}, {}: {}\n", name(check.severity), wall.name, shelf.shelf_name,
+                                say(check.message, voice));
+    });
+    return text;
+}
+
+std::string sum_text(const Working& working, const Voice& voice) {
+    if (working.sum.empty())
+        return {};
+    Sentence sum{working.sum};
+    for (const Term& term : working.terms)
+        sum.values.emplace_back(term.value);
+    return fmt::format("{} = {}", say(sum, voice), say(working.result, voice));
+}
+
+std::string source_text(const Source& source, const Voice& voice) {
+    const std::string kind = say(words(source.provenance), voice);
+    return source.publication.empty() ? kind : fmt::format("{}: {}", kind, say(source.publication, voice));
+}
+
+std::string working_text(const Working& working, const Voice& voice) {
+    std::string text = say(working.title, voice) + "\n";
+    const std::string sum = sum_text(working, voice);
+    if (!sum.empty())
+        text += "  " + sum + "\n";
+    for (const Term& term : working.terms)
+        text += fmt::format("  {}: {} ({})\n", say(term.name, voice), say(term.value, voice),
+                            source_text(term.source, voice));
+    return text + fmt::format("  {}\n", source_text(working.source, voice));
+}
+
+} // namespace yes_square

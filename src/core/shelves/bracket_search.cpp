@@ -1,0 +1,384 @@
+#include "core/shelves/bracket_search.hpp"
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+#include <numeric>
+#include <optional>
+#include <tuple>
+
+namespace yes_square {
+namespace {
+
+constexpr int most_brackets = 64;
+
+bool kept_out(const BracketQuestion& question, Length place) {
+    return std::ranges::any_of(question.keep_outs,
+                               [&](const Interval& strip) { return place > strip.from && place < strip.to; });
+}
+
+/// A cost that adds up along a path of brackets and compares in this order.
+struct Cost {
+    int on_lining = 0;
+    int in_assumed = 0;
+    int in_indicated = 0;
+    double squares = 0; ///< of the spaces, mm2
+
+    auto operator<=>(const Cost&) const = default;
+    Cost operator+(const Cost& other) const {
+        return {on_lining + other.on_lining, in_assumed + other.in_assumed, in_indicated + other.in_indicated,
+                squares + other.squares};
+    }
+};
+
+Cost cost_of(Hold hold) {
+    return {hold == Hold::lining, hold == Hold::assumed_stud, hold == Hold::indicated_stud, 0};
+}
+
+/// Layouts are sought among stations: places where a bracket has a reason to stand (a stud, a usual inset, the edge of
+/// a keep-out). Between two stations in use, further brackets stand evenly: no other spread has smaller squares. So
+/// the best path over the stations is the best of all layouts.
+///
+/// In a mirrored search the stations are those of the left half and each stands for itself and its image.
+class Search {
+public:
+    Search(const BracketQuestion& question, bool mirrored, Length spacing_most)
+        : question_{question}
+        , mirrored_{mirrored}
+        , spacing_most_{spacing_most} {
+        collect_stations();
+    }
+
+    /// The least-cost layout for every number of brackets, by first station.
+    std::vector<std::vector<Length>> layouts(int most_count) {
+        std::vector<std::vector<Length>> found;
+        for (std::size_t first = 0; first < stations_.size(); ++first)
+            if (stations_[first].place <= question_.overhang_most)
+                from(first, most_count, found);
+        return found;
+    }
+
+private:
+    struct Station {
+        Length place;
+        Cost cost;
+        int count = 1;
+    };
+    struct Reached {
+        std::optional<Cost> cost;
+        int before = -1; ///< station index
+        int spaces = 0;  ///< between it and this one
+    };
+
+    Length middle() const { return question_.length / 2; }
+    Length mirror(Length place) const { return question_.length - place; }
+
+    void add_station(Length place) {
+        const Length furthest = mirrored_ ? middle() : mirror(question_.inset_least);
+        if (place < question_.inset_least || place > furthest || kept_out(question_, place))
+            return;
+        if (!mirrored_) {
+            stations_.push_back({place, cost_of(hold_at(question_, place)), 1});
+            return;
+        }
+        if (kept_out(question_, mirror(place)))
+            return;
+        if (place == middle())
+            stations_.push_back({place, cost_of(hold_at(question_, place)), 1});
+        else
+            stations_.push_back(
+                {place, cost_of(hold_at(question_, place)) + cost_of(hold_at(question_, mirror(place))), 2});
+    }
+
+    void collect_stations() {
+        std::vector<Length> places{question_.inset_usual, mirror(question_.inset_usual)};
+        for (const StudUnder& stud : question_.studs)
+            places.push_back(stud.place);
+        for (const Interval& strip : question_.keep_outs) {
+            places.push_back(strip.from);
+            places.push_back(strip.to);
+        }
+        if (mirrored_) {
+            const std::vector<Length> own = places;
+            for (const Length place : own)
+                places.push_back(mirror(place));
+            places.push_back(middle());
+            // Where a stud and the image of another nearly meet, both may be used from between them.
+            for (const StudUnder& a : question_.studs)
+                for (const StudUnder& b : question_.studs)
+                    if (absolute(a.place - mirror(b.place)) <= a.usable_half_width + b.usable_half_width)
+                        places.push_back(std::clamp((a.place + mirror(b.place)) / 2, a.place - a.usable_half_width,
+                                                    a.place + a.usable_half_width));
+        }
+        std::ranges::sort(places);
+        places.erase(std::ranges::unique(places).begin(), places.end());
+        for (const Length place : places)
+            add_station(place);
+    }
+
+    /// Brackets evenly between two places, both left out; none where one would stand in a keep-out.
+    std::optional<std::vector<Length>> between(Length from, Length to, int spaces) const {
+        std::vector<Length> places;
+        for (int i = 1; i < spaces; ++i) {
+            const Length place = from + (to - from) * i / spaces;
+            if (kept_out(question_, place) || (mirrored_ && kept_out(question_, mirror(place))))
+                return std::nullopt;
+            places.push_back(place);
+        }
+        return places;
+    }
+
+    /// The numbers of spaces a gap may be divided into.
+    std::pair<int, int> divisions(Length gap) const {
+        const auto nm = gap.in_nanometres();
+        const auto most = spacing_most_.in_nanometres();
+        const auto least = std::max<std::int64_t>(1, question_.spacing_least.in_nanometres());
+        return {static_cast<int>((nm + most - 1) / most), static_cast<int>(std::min<std::int64_t>(nm / least, 64))};
+    }
+
+    Cost cost_between(Length gap, int spaces) const {
+        const double mm = gap.in_mm();
+        return {question_.solid_wall ? 0 : spaces - 1, 0, 0, mm * mm / spaces};
+    }
+
+    void from(std::size_t first, int most_count, std::vector<std::vector<Length>>& found) {
+        const std::size_t stations = stations_.size();
+        std::vector<std::vector<Reached>> reached(stations, std::vector<Reached>(most_count + 1));
+        if (stations_[first].count > most_count)
+            return;
+        reached[first][stations_[first].count].cost = stations_[first].cost;
+        const int images = mirrored_ ? 2 : 1;
+        for (std::size_t to = first + 1; to < stations; ++to) {
+            for (std::size_t at = first; at < to; ++at) {
+                const Length gap = stations_[to].place - stations_[at].place;
+                const auto [fewest, most] = divisions(gap);
+                for (int spaces = fewest; spaces <= std::min(most, most_count); ++spaces) {
+                    if (!between(stations_[at].place, stations_[to].place, spaces))
+                        continue;
+                    Cost step = cost_between(gap, spaces);
+                    for (int image = 1; image < images; ++image)
+                        step = step + cost_between(gap, spaces);
+                    const int added = images * (spaces - 1) + stations_[to].count;
+                    for (int count = 1; count + added <= most_count; ++count) {
+                        const auto& before = reached[at][count];
+                        if (!before.cost)
+                            continue;
+                        const Cost total = *before.cost + step + stations_[to].cost;
+                        Reached& here = reached[to][count + added];
+                        if (!here.cost || total < *here.cost)
+                            here = {total, static_cast<int>(at), spaces};
+                    }
+                }
+            }
+        }
+        for (std::size_t last = first; last < stations; ++last)
+            mirrored_ ? close_mirrored(first, last, most_count, reached, found)
+                      : close(first, last, most_count, reached, found);
+    }
+
+    void close(std::size_t first, std::size_t last, int most_count, const std::vector<std::vector<Reached>>& reached,
+               std::vector<std::vector<Length>>& found) const {
+        if (mirror(stations_[last].place) > question_.overhang_most)
+            return;
+        for (int count = 2; count <= most_count; ++count)
+            if (reached[last][count].cost)
+                found.push_back(path(first, last, count, reached));
+    }
+
+    void close_mirrored(std::size_t first, std::size_t last, int most_count,
+                        const std::vector<std::vector<Reached>>& reached,
+                        std::vector<std::vector<Length>>& found) const {
+        const Length gap = mirror(stations_[last].place) - stations_[last].place;
+        const bool at_middle = stations_[last].count == 1;
+        const auto [fewest, most] = divisions(gap);
+        const int from_spaces = at_middle ? 1 : fewest;
+        const int to_spaces = at_middle ? 1 : std::min(most, most_count);
+        for (int spaces = from_spaces; spaces <= to_spaces; ++spaces) {
+            const auto inner = between(stations_[last].place, mirror(stations_[last].place), spaces);
+            if (!inner)
+                continue;
+            for (int count = 1; count + spaces - 1 <= most_count; ++count) {
+                if (!reached[last][count].cost)
+                    continue;
+                std::vector<Length> places = path(first, last, count, reached);
+                std::vector<Length> all = places;
+                all.insert(all.end(), inner->begin(), inner->end());
+                for (auto place = places.rbegin(); place != places.rend(); ++place)
+                    if (*place != middle())
+                        all.push_back(mirror(*place));
+                if (all.size() >= 2)
+                    found.push_back(std::move(all));
+            }
+        }
+    }
+
+    std::vector<Length> path(std::size_t first, std::size_t last, int count,
+                             const std::vector<std::vector<Reached>>& reached) const {
+        std::vector<Length> backwards{stations_[last].place};
+        const int images = mirrored_ ? 2 : 1;
+        for (std::size_t at = last; at != first;) {
+            const Reached& here = reached[at][count];
+            const Station& before = stations_[here.before];
+            const auto inner = between(before.place, stations_[at].place, here.spaces).value();
+            backwards.insert(backwards.end(), inner.rbegin(), inner.rend());
+            backwards.push_back(before.place);
+            count -= images * (here.spaces - 1) + stations_[at].count;
+            at = static_cast<std::size_t>(here.before);
+        }
+        return {backwards.rbegin(), backwards.rend()};
+    }
+
+    const BracketQuestion& question_;
+    bool mirrored_;
+    Length spacing_most_;
+    std::vector<Station> stations_;
+};
+
+bool keeps_limits(const BracketQuestion& question, const std::vector<Length>& places) {
+    if (places.size() < 2 || places.front() < question.inset_least ||
+        places.back() > question.length - question.inset_least || places.front() > question.overhang_most ||
+        question.length - places.back() > question.overhang_most)
+        return false;
+    const Length most = places.size() == 2 ? question.spacing_two : question.spacing_more;
+    for (std::size_t i = 0; i < places.size(); ++i) {
+        if (kept_out(question, places[i]))
+            return false;
+        // A nanometre of rounding from the even division is no breach.
+        if (i > 0 && (places[i] - places[i - 1] > most + Length::nanometres(1) ||
+                      places[i] - places[i - 1] < question.spacing_least - Length::nanometres(1)))
+            return false;
+    }
+    return true;
+}
+
+/// Exactly even layouts of `count` brackets: one inset c decides all places, and the number in studs changes only
+/// where a place enters or leaves a stud's usable width. So those insets, and the usual one, are all that need trying.
+void even_layouts(const BracketQuestion& question, int count, std::vector<std::vector<Length>>& found) {
+    const double length = question.length.in_mm();
+    const double least = question.inset_least.in_mm();
+    const double usual = std::min(question.inset_usual.in_mm(), question.overhang_most.in_mm());
+    std::vector<double> insets{usual, least};
+    const int spaces = count - 1;
+    const auto add_where_place_is = [&](int i, double x) {
+        // x = c + i (L - 2c)/n  =>  c = (x - i L/n) / (1 - 2i/n)
+        const double factor = 1 - 2.0 * i / spaces;
+        if (std::abs(factor) < 1e-9)
+            return;
+        const double inset = (x - i * length / spaces) / factor;
+        if (inset >= least && inset <= usual)
+            insets.push_back(inset);
+    };
+    for (int i = 0; i <= spaces; ++i) {
+        for (const StudUnder& stud : question.studs) {
+            add_where_place_is(i, stud.place.in_mm());
+            // Just inside the edge, so that rounding leaves it in.
+            add_where_place_is(i, (stud.place - stud.usable_half_width).in_mm() + 1e-5);
+            add_where_place_is(i, (stud.place + stud.usable_half_width).in_mm() - 1e-5);
+        }
+        for (const Interval& strip : question.keep_outs) {
+            add_where_place_is(i, strip.from.in_mm());
+            add_where_place_is(i, strip.to.in_mm());
+        }
+    }
+    for (const double inset : insets) {
+        const Length c = Length::nearest_to_metres(inset / 1000);
+        std::vector<Length> places;
+        for (int i = 0; i <= spaces; ++i)
+            places.push_back(c + (question.length - 2 * c) * i / spaces);
+        found.push_back(std::move(places));
+    }
+}
+
+} // namespace
+
+Hold hold_at(const BracketQuestion& question, Length place) {
+    if (question.solid_wall)
+        return Hold::masonry;
+    Hold best = Hold::lining;
+    for (const StudUnder& stud : question.studs)
+        if (absolute(place - stud.place) <= stud.usable_half_width)
+            best = std::min(best, stud.hold);
+    return best;
+}
+
+Merits merits_of(const BracketQuestion& question, const std::vector<Length>& places) {
+    Merits merits;
+    merits.count = static_cast<int>(places.size());
+    for (const Length place : places) {
+        const Cost cost = cost_of(hold_at(question, place));
+        merits.on_lining += cost.on_lining;
+        merits.in_assumed += cost.in_assumed;
+        merits.in_indicated += cost.in_indicated;
+    }
+    if (places.empty())
+        return merits;
+    const Length left = places.front();
+    const Length right = question.length - places.back();
+    merits.extra_overhang =
+        std::max(Length{}, left - question.inset_usual) + std::max(Length{}, right - question.inset_usual);
+    merits.overhang_difference = absolute(left - right);
+    const double mean = (places.back() - places.front()).in_mm() / std::max(1, merits.count - 1);
+    for (std::size_t i = 1; i < places.size(); ++i) {
+        const double off = (places[i] - places[i - 1]).in_mm() - mean;
+        merits.unevenness_mm2 += off * off;
+    }
+    // Less than this is rounding of the even division.
+    if (merits.unevenness_mm2 < 1e-6)
+        merits.unevenness_mm2 = 0;
+    return merits;
+}
+
+bool better(const Merits& a, const Merits& b, School school) {
+    const auto in_studs = [](const Merits& m) { return std::tuple{m.on_lining, m.in_assumed, m.in_indicated}; };
+    switch (school) {
+    case School::studs_first:
+        return std::tuple{in_studs(a), a.count, a.extra_overhang, a.unevenness_mm2, a.overhang_difference} <
+               std::tuple{in_studs(b), b.count, b.extra_overhang, b.unevenness_mm2, b.overhang_difference};
+    case School::even:
+        return std::tuple{a.count, in_studs(a), a.extra_overhang} < std::tuple{b.count, in_studs(b), b.extra_overhang};
+    case School::mirrored:
+        return std::tuple{in_studs(a), a.count, a.extra_overhang, a.unevenness_mm2} <
+               std::tuple{in_studs(b), b.count, b.extra_overhang, b.unevenness_mm2};
+    }
+    return false;
+}
+
+std::vector<BracketLayout> best_layouts(const BracketQuestion& question, School school, int most_counts) {
+    const Length reach = question.length - 2 * question.overhang_most;
+    const Length widest = std::max(question.spacing_two, question.spacing_more);
+    const auto fewest = std::max<std::int64_t>(2, reach.in_nanometres() / widest.in_nanometres() + 1);
+    for (int most = static_cast<int>(std::min<std::int64_t>(fewest + most_counts, most_brackets));;) {
+        std::vector<std::vector<Length>> found;
+        if (school == School::even) {
+            BracketQuestion good = question;
+            good.spacing_two = std::min(good.spacing_two, good.spacing_good);
+            good.spacing_more = std::min(good.spacing_more, good.spacing_good);
+            for (int count = static_cast<int>(fewest); count <= most; ++count)
+                even_layouts(question, count, found);
+            std::erase_if(found, [&](const auto& places) { return !keeps_limits(good, places); });
+        } else {
+            const bool mirrored = school == School::mirrored;
+            found = Search{question, mirrored, question.spacing_more}.layouts(most);
+            if (question.spacing_two > question.spacing_more) {
+                const auto two = Search{question, mirrored, question.spacing_two}.layouts(2);
+                found.insert(found.end(), two.begin(), two.end());
+            }
+            std::erase_if(found, [&](const auto& places) { return !keeps_limits(question, places); });
+        }
+        std::vector<BracketLayout> best(static_cast<std::size_t>(most) + 1);
+        for (auto& places : found) {
+            const Merits merits = merits_of(question, places);
+            BracketLayout& slot = best[places.size()];
+            if (slot.places.empty() || better(merits, slot.merits, school))
+                slot = {school, std::move(places), merits};
+        }
+        std::erase_if(best, [](const BracketLayout& layout) { return layout.places.empty(); });
+        if (!best.empty() || most >= most_brackets) {
+            best.resize(std::min(best.size(), static_cast<std::size_t>(most_counts)));
+            return best;
+        }
+        most = std::min(most * 2, most_brackets);
+    }
+}
+
+} // namespace yes_square

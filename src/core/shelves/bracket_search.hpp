@@ -1,0 +1,76 @@
+#pragma once
+
+#include "core/job/job.hpp"
+
+#include <vector>
+
+/// Where the brackets of a shelf go: exact searches by the three schools. See docs/brackets.md.
+///
+/// All places are bracket centres, measured from the shelf's left end.
+namespace yes_square {
+
+/// What a bracket's fixings hold in, best first.
+enum class Hold { masonry, proved_stud, indicated_stud, assumed_stud, lining };
+
+struct StudUnder {
+    Length place;
+    Length usable_half_width; ///< how far off its centre a fixing may still go
+    Hold hold = Hold::assumed_stud;
+};
+
+struct Interval {
+    Length from;
+    Length to;
+    bool operator==(const Interval&) const = default;
+};
+
+/// What a layout has to keep, and what lies behind the shelf.
+struct BracketQuestion {
+    Length length;
+    bool solid_wall = false; ///< masonry: a bracket holds anywhere
+    std::vector<StudUnder> studs;
+    std::vector<Interval> keep_outs; ///< no bracket centre strictly inside
+    Length spacing_least;
+    Length spacing_good; ///< the even school divides by this
+    Length spacing_two;  ///< most between two brackets alone
+    Length spacing_more; ///< most between brackets where there are three or more
+    Length inset_usual;
+    Length inset_least;
+    Length overhang_most; ///< at least inset_least
+};
+
+/// What a layout costs, by which the schools rank.
+struct Merits {
+    int on_lining = 0; ///< brackets that hold in the lining alone
+    int in_assumed = 0;
+    int in_indicated = 0;
+    int count = 0;
+    Length extra_overhang;      ///< beyond the usual inset, both ends together
+    double unevenness_mm2 = 0;  ///< squared differences of the spaces from their mean, summed
+    Length overhang_difference; ///< left against right
+};
+
+struct BracketLayout {
+    School school = School::studs_first;
+    std::vector<Length> places;
+    Merits merits;
+};
+
+/// True where `a` is better than `b` in the order of the school:
+/// studs first: most in studs, fewest, overhangs near the usual, most even, most mirrored;
+/// even: exactly even by construction, so fewest, most in studs, overhangs; mirrored: most in studs, fewest, overhangs,
+/// most even.
+bool better(const Merits& a, const Merits& b, School school);
+
+/// The best layout of each number of brackets, fewest first, as far as `most_counts` different numbers that can be had.
+/// Empty where the limits cannot be kept at all, keep-outs included.
+std::vector<BracketLayout> best_layouts(const BracketQuestion& question, School school, int most_counts = 6);
+
+/// The merits of given places under a question, by the same measure that the searches use: a bracket is in a stud when
+/// it is within the usable half width of its centre.
+Merits merits_of(const BracketQuestion& question, const std::vector<Length>& places);
+
+/// The hold at a place, and which stud (index) if any.
+Hold hold_at(const BracketQuestion& question, Length place);
+
+} // namespace yes_square

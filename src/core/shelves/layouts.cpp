@@ -1,0 +1,345 @@
+#include "core/shelves/layouts.hpp"
+
+#include "core/fixings/bracket_forces.hpp"
+#include "core/fixings/choose_fixing.hpp"
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+
+namespace yes_square {
+namespace {
+
+constexpr double infinite = std::numeric_limits<double>::infinity();
+constexpr double simple_span_sag = 5.0 / 384;
+constexpr double continuous_span_sag = 0.0100;
+
+/// Where no bracket centre may be, from the shelf's left end: strips that do not run along the whole shelf, and things
+/// a leg would foul.
+std::vector<Interval> keep_outs(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket) {
+    std::vector<Interval> intervals;
+    const Box legs{shelf.left, shelf.right(), shelf.underside() - bracket.leg, shelf.underside()};
+    const auto keep_out = [&](const Box& box, Length margin) {
+        if (!box.overlaps(legs) || (box.left <= shelf.left && box.right >= shelf.right()))
+            return;
+        intervals.push_back({box.left - margin - shelf.left, box.right + margin - shelf.left});
+    };
+    for (const Strip& strip : site.strips)
+        keep_out(box_of(strip), bracket.hole_diameter / 2);
+    for (const Opening& opening : site.wall.openings)
+        keep_out(box_of(opening), bracket.width / 2);
+    for (const ServicePoint& service : site.wall.services)
+        keep_out(box_of(service), bracket.width / 2);
+    for (const Shelf& other : site.wall.shelves)
+        if (other.id != shelf.id)
+            keep_out(board_box(other), bracket.width / 2);
+    return intervals;
+}
+
+Length span_keeping_limit(double coefficient, double limit_divisor, double load, double stiffness) {
+    // c w L^4 / EI = L / n  =>  L = cbrt(EI / (c n w))
+    return Length::nearest_to_metres(std::min(100.0, std::cbrt(stiffness / (coefficient * limit_divisor * load))));
+}
+
+HoleDemand demand(const BracketForces& forces, double duration) {
+    return {forces.tension_n.empty() ? 0 : std::ranges::max(forces.tension_n), forces.shear_n, duration};
+}
+
+SagVerdict worst_sag(const BeamResult& beam, int limit_divisor) {
+    SagVerdict worst;
+    for (const SpanSag& sag : beam.sags) {
+        const double span = sag.overhang ? 2 * sag.length : sag.length;
+        const SagVerdict verdict{span, sag.place, sag.instantaneous, sag.long_term, span / limit_divisor, sag.overhang};
+        if (worst.limit == 0 || verdict.share() > worst.share())
+            worst = verdict;
+    }
+    return worst;
+}
+
+/// One bracket's fixing: screws into a stud, plugs into masonry, or nothing.
+void fix(BracketPlan& place, const ShelfSite& site, const Bracket& bracket, const std::vector<HoleDemand>& demands) {
+    std::optional<FixingChoice> choice;
+    if (place.hold == Hold::masonry)
+        choice = choose_plug(site.catalogue, site.wall, bracket, demands);
+    else if (place.hold != Hold::lining)
+        choice = choose_wood_screw(site.catalogue, site.rules, site.wall, bracket, demands);
+    if (!choice)
+        return;
+    place.fixing = choice->fixing;
+    place.fixing_utilisation = choice->utilisation;
+    place.tension_n = choice->governing.tension_n;
+    place.shear_n = choice->governing.shear_n;
+}
+
+} // namespace
+
+ArmRange arm_range(Length depth, const HouseRules& rules) {
+    return {Length::nearest_to_metres(depth.in_metres() * rules.arm_least_share), depth - rules.arm_set_back};
+}
+
+std::optional<Bracket> choose_bracket(const Shelf& shelf, const ShelfSite& site) {
+    const auto& brackets = site.catalogue.brackets;
+    if (!shelf.bracket.empty()) {
+        const auto named = std::ranges::find(brackets, shelf.bracket, &Bracket::id);
+        return named == brackets.end() ? std::nullopt : std::optional{*named};
+    }
+    const ArmRange range = arm_range(shelf.depth, site.rules);
+    const Bracket* best = nullptr;
+    for (const Bracket& bracket : brackets)
+        if (bracket.arm <= range.most && (!best || bracket.arm > best->arm))
+            best = &bracket;
+    return best ? std::optional{*best} : std::nullopt;
+}
+
+BracketQuestion bracket_question(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket) {
+    const HouseRules& rules = site.rules;
+    BracketQuestion question;
+    question.length = shelf.length;
+    question.solid_wall = site.masonry();
+    if (const auto* framing = std::get_if<Framing>(&site.wall.structure)) {
+        const WoodScrew* screw = screw_for(site.catalogue, bracket);
+        const double diameter = screw ? properties(screw->gauge).diameter_in : 0.25;
+        for (const Stud& stud : site.wall.studs) {
+            if (stud.centre < shelf.left || stud.centre > shelf.right())
+                continue;
+            const Hold hold = stud.state == StudState::proved      ? Hold::proved_stud
+                              : stud.state == StudState::indicated ? Hold::indicated_stud
+                                                                   : Hold::assumed_stud;
+            question.studs.push_back(
+                {stud.centre - shelf.left,
+                 std::max(Length{}, usable_half_width(*framing, stud.uncertainty, diameter, rules)), hold});
+        }
+    }
+    question.keep_outs = keep_outs(shelf, site, bracket);
+
+    const ShelfLoads loads = loads_of(shelf, rules);
+    const double creeping_load =
+        (loads.self_n_per_m + loads.goods_n_per_m) * (1 + creep_factor(shelf.material, site.service_class));
+    const double limit = divisor(rules.sag_limit);
+    const double stiffness = stiffness_of(shelf);
+    const auto capped = [&](double coefficient) {
+        return std::max(rules.spacing_least,
+                        std::min(rules.spacing_most, span_keeping_limit(coefficient, limit, creeping_load, stiffness)));
+    };
+    question.spacing_least = rules.spacing_least;
+    question.spacing_good = rules.spacing_good;
+    question.spacing_two = capped(simple_span_sag);
+    question.spacing_more = capped(continuous_span_sag);
+    question.inset_least = std::max(rules.inset_least, bracket.width / 2);
+    question.inset_usual = std::max(rules.inset_usual, question.inset_least);
+    question.overhang_most = std::max(rules.overhang_most, question.inset_usual);
+    return question;
+}
+
+Weighed weigh(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket, const BracketQuestion& question,
+              const std::vector<Length>& places) {
+    const HouseRules& rules = site.rules;
+    const ShelfLoads loads = loads_of(shelf, rules);
+    const BeamLoad beam_load{loads.self_n_per_m, loads.goods_n_per_m, loads.accidental_n};
+    const double kdef = creep_factor(shelf.material, site.service_class);
+
+    Weighed weighed;
+    std::vector<Length> carrying;
+    for (const Length place : places) {
+        BracketPlan plan;
+        plan.x = shelf.left + place;
+        plan.hold = hold_at(question, place);
+        if (const auto* framing = std::get_if<Framing>(&site.wall.structure); framing && plan.hold != Hold::lining)
+            for (std::size_t i = 0; i < site.wall.studs.size(); ++i)
+                if (!plan.stud || absolute(site.wall.studs[i].centre - plan.x) <
+                                      absolute(site.wall.studs[*plan.stud].centre - plan.x))
+                    plan.stud = i;
+        if (plan.hold != Hold::lining)
+            carrying.push_back(place);
+        weighed.brackets.push_back(std::move(plan));
+    }
+    std::optional<BeamResult> whole;
+    if (places.size() >= 2) {
+        whole = analyse(beam_of(shelf, places), beam_load, kdef);
+        weighed.sag = worst_sag(*whole, divisor(rules.sag_limit));
+        for (std::size_t i = 0; i < places.size(); ++i)
+            weighed.brackets[i].reaction = whole->reactions[i];
+    }
+    if (carrying.size() >= 2 && carrying.size() < places.size()) {
+        const BeamResult bare = analyse(beam_of(shelf, carrying), beam_load, kdef);
+        std::size_t next = 0;
+        for (BracketPlan& place : weighed.brackets) {
+            if (place.hold == Hold::lining)
+                continue;
+            const Reaction& alone = bare.reactions[next++];
+            place.reaction.greatest = std::max(place.reaction.greatest, alone.greatest);
+            place.reaction.sustained = std::max(place.reaction.sustained, alone.sustained);
+            place.reaction.least = std::min(place.reaction.least, alone.least);
+        }
+    } else if (carrying.size() == 1) {
+        // With one bracket that carries, it carries all.
+        for (BracketPlan& place : weighed.brackets)
+            if (place.hold != Hold::lining) {
+                place.reaction.sustained = loads.total_n(shelf.length);
+                place.reaction.greatest = place.reaction.sustained + loads.accidental_n;
+            }
+    }
+
+    const double even_arm = shelf.depth.in_metres() / 2;
+    for (BracketPlan& place : weighed.brackets) {
+        const Reaction& reaction = place.reaction;
+        const double edge_load = reaction.greatest - reaction.sustained;
+        const BracketForces stored = bracket_forces_from_moment(
+            bracket, reaction.sustained, reaction.sustained * even_arm, rules.lining_pressure_n_per_mm2);
+        const BracketForces leaned = bracket_forces_from_moment(
+            bracket, reaction.greatest, reaction.sustained * even_arm + edge_load * shelf.depth.in_metres(),
+            rules.lining_pressure_n_per_mm2);
+        weighed.bracket_turns |= stored.refused;
+        place.tension_n = demand(stored, 0).tension_n;
+        place.shear_n = stored.shear_n;
+        fix(place, site, bracket, {demand(stored, 0.9), demand(leaned, 1.0)});
+        if (bracket.rating_n)
+            place.bracket_utilisation =
+                reaction.greatest / (bracket.rated_per_pair ? *bracket.rating_n / 2 : *bracket.rating_n);
+        if (place.hold != Hold::lining) {
+            weighed.utilisation = std::max({weighed.utilisation, place.fixing_utilisation.value_or(infinite),
+                                            place.bracket_utilisation.value_or(0)});
+            weighed.pulls_up |= reaction.least < 0;
+        }
+    }
+    if (carrying.size() < 2)
+        weighed.utilisation = infinite;
+    return weighed;
+}
+
+namespace {
+
+/// Layouts by one school, weighed in the school's order until one keeps the limits.
+std::optional<Alternative> best_of_school(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket,
+                                          const BracketQuestion& question, School school, int extra) {
+    std::vector<BracketLayout> layouts = best_layouts(question, school);
+    if (layouts.empty())
+        return std::nullopt;
+    std::ranges::sort(layouts, [&](const auto& a, const auto& b) { return better(a.merits, b.merits, school); });
+    const auto weighed = [&](const BracketLayout& layout) {
+        const Weighed result = weigh(shelf, site, bracket, question, layout.places);
+        return Alternative{layout, 0, result.sag.share(), result.utilisation, result.keeps_limits(), {}};
+    };
+    std::optional<Alternative> first;
+    std::optional<Alternative> base;
+    for (const BracketLayout& layout : layouts) {
+        Alternative candidate = weighed(layout);
+        if (candidate.keeps_limits) {
+            base = std::move(candidate);
+            break;
+        }
+        // Nothing keeps every limit: the one with the least sag over its limit is at least straight.
+        if (!first || (first->sag_share > 1 && candidate.sag_share <= 1))
+            first = std::move(candidate);
+    }
+    if (!base)
+        base = std::move(first);
+    if (extra == 0)
+        return base;
+    const BracketLayout* more = nullptr;
+    for (const BracketLayout& layout : layouts)
+        if (layout.merits.count >= base->layout.merits.count + extra &&
+            (!more || layout.merits.count < more->merits.count))
+            more = &layout;
+    if (!more)
+        return std::nullopt;
+    Alternative alternative = weighed(*more);
+    alternative.extra_brackets = extra;
+    return alternative;
+}
+
+/// A layout for a shelf that no search can place: its two ends, or its middle when it is too short for two.
+Alternative plain_layout(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket,
+                         const BracketQuestion& question) {
+    BracketLayout layout{shelf.school, {}, {}};
+    const Length inset = std::min(question.inset_usual, shelf.length / 4);
+    if (shelf.length - 2 * inset >= question.spacing_least)
+        layout.places = {inset, shelf.length - inset};
+    else
+        layout.places = {shelf.length / 2};
+    layout.merits = merits_of(question, layout.places);
+    const Weighed result = weigh(shelf, site, bracket, question, layout.places);
+    return {layout, 0, result.sag.share(), result.utilisation, false, {}};
+}
+
+void say_what_each_gives_up(std::vector<Alternative>& alternatives, Length inset_usual) {
+    Merits best = alternatives.front().layout.merits;
+    for (const Alternative& alternative : alternatives) {
+        const Merits& merits = alternative.layout.merits;
+        best.count = std::min(best.count, merits.count);
+        best.on_lining = std::min(best.on_lining, merits.on_lining);
+        best.unevenness_mm2 = std::min(best.unevenness_mm2, merits.unevenness_mm2);
+    }
+    for (Alternative& alternative : alternatives) {
+        const Merits& merits = alternative.layout.merits;
+        const std::vector<Length>& places = alternative.layout.places;
+        auto& says = alternative.gives_up;
+        if (merits.on_lining > 0)
+            says.push_back({"{0} of {1} brackets miss the studs",
+                            {count(static_cast<std::size_t>(merits.on_lining)), count(places.size())}});
+        if (merits.in_assumed + merits.in_indicated > 0)
+            says.push_back({"{0} in a stud still to be proved",
+                            {count(static_cast<std::size_t>(merits.in_assumed + merits.in_indicated))}});
+        if (merits.count > best.count)
+            says.push_back({"{0} more to fix", {count(static_cast<std::size_t>(merits.count - best.count))}});
+        if (merits.unevenness_mm2 > 0 && places.size() > 2) {
+            Length widest;
+            Length narrowest = places[1] - places[0];
+            for (std::size_t i = 1; i < places.size(); ++i) {
+                widest = std::max(widest, places[i] - places[i - 1]);
+                narrowest = std::min(narrowest, places[i] - places[i - 1]);
+            }
+            if (widest - narrowest > 1_mm)
+                says.push_back({"Spaces from {0} to {1}", {quantity(narrowest), quantity(widest)}});
+        }
+        if (merits.overhang_difference > 1_mm)
+            says.push_back({"Overhangs differ by {0}", {quantity(merits.overhang_difference)}});
+        else if (merits.extra_overhang > inset_usual)
+            says.push_back({"Overhangs {0} each end", {quantity(places.front())}});
+        if (alternative.sag_share > 1)
+            says.push_back({"Sags {0} times its limit", {ratio(alternative.sag_share)}});
+        if (alternative.utilisation > 1)
+            says.push_back(std::isinf(alternative.utilisation)
+                               ? Sentence{"Too little of it holds"}
+                               : Sentence{"Loaded to {0} of what it bears", {ratio(alternative.utilisation)}});
+    }
+}
+
+} // namespace
+
+Layouts find_layouts(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket) {
+    Layouts layouts;
+    BracketQuestion question = bracket_question(shelf, site, bracket);
+    std::vector<std::pair<School, int>> wanted{{shelf.school, shelf.extra_brackets}};
+    for (const School school : {School::studs_first, School::even, School::mirrored})
+        wanted.push_back({school, 0});
+    wanted.push_back({shelf.school, shelf.extra_brackets + 1});
+
+    const auto search = [&] {
+        for (const auto& [school, extra] : wanted) {
+            auto found = best_of_school(shelf, site, bracket, question, school, extra);
+            if (!found || std::ranges::any_of(layouts.alternatives, [&](const Alternative& other) {
+                    return other.layout.places == found->layout.places;
+                }))
+                continue;
+            layouts.alternatives.push_back(std::move(*found));
+        }
+    };
+    search();
+    if (layouts.alternatives.empty() && !question.keep_outs.empty()) {
+        // A bracket in a strip is flagged where it stands; a shelf without brackets says nothing.
+        layouts.limits_dropped = true;
+        question.keep_outs.clear();
+        search();
+    }
+    if (layouts.alternatives.empty()) {
+        layouts.limits_dropped = true;
+        layouts.alternatives.push_back(plain_layout(shelf, site, bracket, question));
+    }
+    if (layouts.alternatives.size() > 5)
+        layouts.alternatives.resize(5);
+    say_what_each_gives_up(layouts.alternatives, question.inset_usual);
+    return layouts;
+}
+
+} // namespace yes_square

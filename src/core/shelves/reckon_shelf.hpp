@@ -1,0 +1,14 @@
+#pragma once
+
+#include "core/shelves/shelf_site.hpp"
+
+namespace yes_square {
+
+/// The plan of one shelf as far as its figures and checks go: no cures, workings or steps yet.
+ShelfPlan draft_shelf(const Shelf& shelf, const ShelfSite& site);
+
+/// The whole plan of one shelf. A cure that the program can make has been tried: the draft after it is free of the
+/// check.
+ShelfPlan reckon_shelf(const Shelf& shelf, const ShelfSite& site);
+
+} // namespace yes_square

@@ -1,0 +1,306 @@
+#include "core/shelves/shelf_checks.hpp"
+
+#include "core/fixings/bracket_forces.hpp"
+#include "core/fixings/choose_fixing.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+namespace yes_square {
+namespace {
+
+void add(ShelfPlan& plan, CheckCode code, Severity severity, Sentence message,
+         std::optional<Quantity> amount = std::nullopt, std::optional<Length> x = std::nullopt,
+         std::optional<Length> z = std::nullopt) {
+    plan.checks.push_back({code, severity, std::move(message), amount, {}, x, z});
+}
+
+Quantity number(std::size_t index) {
+    return count(index + 1);
+}
+
+std::string_view word(OpeningKind kind) {
+    return kind == OpeningKind::window ? "the window" : "the door";
+}
+std::string_view word(ServiceKind kind) {
+    switch (kind) {
+    case ServiceKind::socket:
+        return "the socket";
+    case ServiceKind::switch_:
+        return "the switch";
+    case ServiceKind::pipe:
+        return "the pipe";
+    }
+    return {};
+}
+
+/// How far one box reaches into another along the wall.
+Length overlap(const Box& a, const Box& b) {
+    return std::min(a.right, b.right) - std::max(a.left, b.left);
+}
+
+} // namespace
+
+void check_place(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan) {
+    const Wall& wall = site.wall;
+    const Box board = board_box(shelf);
+    const auto leaves = [&](Length by, std::string_view where) {
+        if (by > Length{})
+            add(plan, CheckCode::leaves_wall, Severity::error, {"The shelf passes {0} by {1}", {where, quantity(by)}},
+                quantity(by), shelf.left, shelf.height);
+    };
+    leaves(-board.left, "the reference end");
+    leaves(board.right - wall.length, "the far end of the wall");
+    leaves(board.top - wall.height, "the top of the wall");
+    leaves(-board.bottom, "the floor");
+    for (const Opening& opening : wall.openings)
+        if (const Box box = box_of(opening); board.overlaps(box))
+            add(plan, CheckCode::shelf_over_opening, Severity::error,
+                {"The shelf crosses {0} by {1}", {word(opening.kind), quantity(overlap(board, box))}},
+                quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
+    for (const ServicePoint& service : wall.services)
+        if (const Box box = box_of(service); board.overlaps(box))
+            add(plan, CheckCode::shelf_over_service, Severity::error,
+                {"The shelf's back edge covers {0} at {1}", {word(service.kind), quantity(service.centre)}},
+                std::nullopt, service.centre, service.height);
+    for (const Shelf& other : wall.shelves)
+        if (other.id != shelf.id && board.overlaps(board_box(other)))
+            add(plan, CheckCode::shelf_over_shelf, Severity::error,
+                {"The shelf runs into {0} over {1}", {other.name, quantity(overlap(board, board_box(other)))}},
+                quantity(overlap(board, board_box(other))), std::max(board.left, other.left), shelf.height);
+    if (site.service_class == ServiceClass::damp && properties(shelf.material).kdef_damp == 0)
+        add(plan, CheckCode::board_not_for_damp, Severity::error,
+            {"{0} is not made for a damp room", {properties(shelf.material).words}});
+}
+
+void check_bracket_choice(const Shelf& shelf, const ShelfSite&, ShelfPlan& plan) {
+    if (!plan.bracket) {
+        add(plan, CheckCode::no_bracket_fits, Severity::error,
+            shelf.bracket.empty() ? Sentence{"No bracket at hand has an arm of {0} or less", {quantity(plan.arm_most)}}
+                                  : Sentence{"The bracket \"{0}\" is not among the brackets at hand", {shelf.bracket}});
+        return;
+    }
+    const Bracket& bracket = *plan.bracket;
+    if (bracket.arm > plan.arm_most) {
+        const bool sticks_out = bracket.arm > shelf.depth;
+        add(plan, CheckCode::arm_too_long, sticks_out ? Severity::error : Severity::warning,
+            {sticks_out ? std::string_view{"The arm of {0} stands {1} out beyond the shelf's front edge"}
+                        : std::string_view{"The arm of {0} is {2} longer than {3}, the most under this depth"},
+             {quantity(bracket.arm), quantity(bracket.arm - shelf.depth), quantity(bracket.arm - plan.arm_most),
+              quantity(plan.arm_most)}},
+            quantity(bracket.arm - plan.arm_most));
+    } else if (bracket.arm < plan.arm_least) {
+        add(plan, CheckCode::arm_too_short, Severity::warning,
+            {"The arm of {0} is {1} shorter than 70 % of the depth",
+             {quantity(bracket.arm), quantity(plan.arm_least - bracket.arm)}},
+            quantity(plan.arm_least - bracket.arm));
+    }
+    if (!bracket.rating_n)
+        add(plan, CheckCode::bracket_unrated, Severity::warning,
+            {"What the bracket itself bears is unknown: enter the maker's rating from its packet"});
+    if (!plan.shelf_screw)
+        add(plan, CheckCode::shelf_screw_none, Severity::warning,
+            {"No screw at hand is short enough for a board of {0}", {quantity(shelf.thickness)}});
+}
+
+void check_hold(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan) {
+    const auto* framing = std::get_if<Framing>(&site.wall.structure);
+    if (!framing)
+        return;
+    const WoodScrew* screw = screw_for(site.catalogue, *plan.bracket);
+    std::size_t carrying = 0;
+    for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
+        const BracketPlan& place = plan.brackets[i];
+        if (place.hold == Hold::lining)
+            continue;
+        ++carrying;
+        const Stud& stud = site.wall.studs[*place.stud];
+        const Length room =
+            screw ? usable_half_width(*framing, stud.uncertainty, properties(screw->gauge).diameter_in, site.rules)
+                  : Length{};
+        if (stud.state == StudState::assumed)
+            add(plan, CheckCode::stud_assumed, Severity::error,
+                {"Bracket {0} hangs on an assumed stud at {1}: nobody has found it yet",
+                 {number(i), quantity(stud.centre)}},
+                std::nullopt, place.x, shelf.underside());
+        else if (room <= Length{})
+            add(plan, CheckCode::stud_indicated, Severity::error,
+                {"Bracket {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw",
+                 {number(i), quantity(stud.centre), fine(stud.uncertainty.in_metres())}},
+                fine(stud.uncertainty.in_metres()), place.x, shelf.underside());
+        else if (stud.state == StudState::indicated)
+            add(plan, CheckCode::stud_indicated, Severity::warning,
+                {"Bracket {0}: the stud at {1} is indicated, not proved", {number(i), quantity(stud.centre)}},
+                std::nullopt, place.x, shelf.underside());
+    }
+
+    const std::size_t on_lining = plan.brackets.size() - carrying;
+    if (on_lining == 0)
+        return;
+    // What hangs on the lining alone, against its limits: the whole shelf, or its share where one bracket is in a stud.
+    const double total = (plan.self_weight_n_per_m + plan.goods_n_per_m) * shelf.length.in_metres();
+    double hangs = total;
+    double tension = 0;
+    for (const BracketPlan& place : plan.brackets)
+        if (place.hold == Hold::lining) {
+            if (carrying > 0)
+                hangs = std::min(hangs, place.reaction.sustained);
+            tension = std::max(tension, bracket_forces(*plan.bracket, place.reaction.sustained, shelf.depth / 2,
+                                                       site.rules.lining_pressure_n_per_mm2)
+                                            .tension_n.front());
+        }
+    const double mass = hangs / standard_gravity;
+    const bool within = mass <= site.rules.lining_mass_most_kg && shelf.depth <= site.rules.lining_reach_most &&
+                        tension <= site.rules.lining_tension_most_n;
+    const Severity severity = within ? Severity::warning : Severity::error;
+    const std::vector<Value> figures{Quantity{Kind::mass, mass},
+                                     Quantity{Kind::mass, site.rules.lining_mass_most_kg},
+                                     quantity(shelf.depth),
+                                     quantity(site.rules.lining_reach_most),
+                                     force(tension),
+                                     force(site.rules.lining_tension_most_n)};
+    const auto first = std::ranges::find(plan.brackets, Hold::lining, &BracketPlan::hold);
+    if (carrying == 0)
+        add(plan, CheckCode::no_stud, severity,
+            {within ? std::string_view{"No bracket is in a stud: {0} hangs on the lining alone"}
+                    : std::string_view{"No bracket is in a stud, and the lining cannot carry this: {0} (at most {1}), "
+                                       "reach {2} (at most {3}), pull {4} an anchor (at most {5})"},
+             figures},
+            Quantity{Kind::mass, mass}, first->x, shelf.underside());
+    else if (carrying == 1)
+        add(plan, CheckCode::one_stud, severity,
+            {within ? std::string_view{"Only one bracket is in a stud: {0} hangs on the lining alone"}
+                    : std::string_view{"Only one bracket is in a stud, and the lining cannot carry the rest: {0} (at "
+                                       "most {1}), reach {2} (at most {3}), pull {4} an anchor (at most {5})"},
+             figures},
+            Quantity{Kind::mass, mass}, first->x, shelf.underside());
+    else
+        add(plan, CheckCode::on_lining, Severity::note,
+            {"{0} of {1} brackets hold in the lining alone: they stiffen the shelf and are not counted on to carry it",
+             {count(on_lining), count(plan.brackets.size())}},
+            std::nullopt, first->x, shelf.underside());
+}
+
+void check_strength(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan, const Weighed& weighed) {
+    if (plan.brackets.size() < 2)
+        add(plan, CheckCode::too_short, Severity::error,
+            {"The shelf is too short for two brackets: {0}", {quantity(shelf.length)}}, quantity(shelf.length));
+    if (plan.sag && plan.sag->share() > 1)
+        add(plan, CheckCode::sag_over_limit, Severity::error,
+            {plan.sag->overhang
+                 ? std::string_view{"In time the end sags {0}; {1} is the limit for an overhang of {3} (L/{2})"}
+                 : std::string_view{"In time the shelf sags {0}; {1} is the limit over {3} (L/{2})"},
+             {fine(plan.sag->long_term), fine(plan.sag->limit),
+              count(static_cast<std::size_t>(divisor(site.rules.sag_limit))),
+              quantity(Length::nearest_to_metres(plan.sag->overhang ? plan.sag->span / 2 : plan.sag->span))}},
+            fine(plan.sag->long_term - plan.sag->limit), shelf.left + Length::nearest_to_metres(plan.sag->place),
+            shelf.underside());
+
+    for (std::size_t i = 1; i < plan.brackets.size(); ++i) {
+        const Length space = plan.brackets[i].x - plan.brackets[i - 1].x;
+        if (space > site.rules.spacing_most + Length::nanometres(1))
+            add(plan, CheckCode::spacing_over_limit, Severity::error,
+                {"Brackets {0} and {1} are {2} apart; {3} is the most",
+                 {count(i), count(i + 1), quantity(space), quantity(site.rules.spacing_most)}},
+                quantity(space - site.rules.spacing_most), plan.brackets[i - 1].x, shelf.underside());
+        else if (space > site.rules.spacing_good + Length::nanometres(1))
+            add(plan, CheckCode::spacing_over_good, Severity::note,
+                {"Brackets {0} and {1} are {2} apart; {3} or less is better",
+                 {count(i), count(i + 1), quantity(space), quantity(site.rules.spacing_good)}},
+                quantity(space), plan.brackets[i - 1].x, shelf.underside());
+    }
+
+    if (weighed.bracket_turns)
+        add(plan, CheckCode::bracket_turns, Severity::error,
+            {"The bracket has no hole above the point it turns about: it would pull off the wall"});
+    for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
+        const BracketPlan& place = plan.brackets[i];
+        if (place.bracket_utilisation && *place.bracket_utilisation > 1)
+            add(plan, CheckCode::bracket_overloaded, Severity::error,
+                {"Bracket {0} carries {1}, {2} times its rating",
+                 {number(i), force(place.reaction.greatest), ratio(*place.bracket_utilisation)}},
+                ratio(*place.bracket_utilisation), place.x, shelf.underside());
+        if (place.hold == Hold::lining)
+            continue;
+        if (!place.fixing)
+            add(plan, CheckCode::no_fixing, Severity::error,
+                {"Bracket {0}: no screw or plug at hand suits its holes and this wall", {number(i)}}, std::nullopt,
+                place.x, shelf.underside());
+        else if (*place.fixing_utilisation > 1)
+            add(plan, CheckCode::fixing_overloaded, Severity::error,
+                {"Bracket {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)",
+                 {number(i), ratio(*place.fixing_utilisation), force(place.tension_n), force(place.shear_n)}},
+                ratio(*place.fixing_utilisation), place.x, shelf.underside());
+        if (place.reaction.least < 0)
+            add(plan, CheckCode::pulls_up, Severity::warning,
+                {"With the other end loaded, the shelf pulls up on bracket {0} with {1}: screw it down to the arm",
+                 {number(i), force(-place.reaction.least)}},
+                force(-place.reaction.least), place.x, shelf.underside());
+    }
+
+    if (const WoodScrew* screw = site.masonry() ? nullptr : screw_for(site.catalogue, *plan.bracket)) {
+        const Length apart = Length::nearest_to_metres(10 * properties(screw->gauge).diameter_in * 0.0254);
+        const auto& drops = plan.bracket->hole_drops;
+        for (std::size_t i = 1; i < drops.size(); ++i)
+            if (drops[i] - drops[i - 1] < apart)
+                add(plan, CheckCode::holes_close, Severity::warning,
+                    {"The bracket's holes {0} and {1} are {2} apart along the grain; {3} (10 diameters) keeps a stud "
+                     "from splitting",
+                     {count(i), count(i + 1), quantity(drops[i] - drops[i - 1]), quantity(apart)}},
+                    quantity(apart - (drops[i] - drops[i - 1])));
+    }
+}
+
+void check_clearances(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan) {
+    const Bracket& bracket = *plan.bracket;
+    for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
+        const Length half = bracket.hole_diameter / 2;
+        for (const Strip& strip : site.strips) {
+            const auto inside = std::ranges::find_if(plan.holes, [&](const Hole& hole) {
+                return hole.bracket == i && hole.x + half > strip.left && hole.x - half < strip.right &&
+                       hole.z + half > strip.bottom && hole.z - half < strip.top;
+            });
+            if (inside != plan.holes.end())
+                add(plan, CheckCode::in_service_strip, Severity::error,
+                    {"Bracket {0} drills at {1}, where {2} is likely", {number(i), quantity(inside->x), strip.what}},
+                    std::nullopt, inside->x, inside->z);
+        }
+        const Box leg = leg_box(shelf, bracket, plan.brackets[i].x);
+        for (const Shelf& other : site.wall.shelves)
+            if (other.id != shelf.id && leg.overlaps(board_box(other)))
+                add(plan, CheckCode::leg_fouls_shelf, Severity::error,
+                    {"The leg of bracket {0} reaches {1} into {2} below",
+                     {number(i), quantity(other.height - leg.bottom), other.name}},
+                    quantity(other.height - leg.bottom), plan.brackets[i].x, other.height);
+        for (const ServicePoint& service : site.wall.services)
+            if (leg.overlaps(box_of(service)))
+                add(plan, CheckCode::leg_fouls_service, Severity::error,
+                    {"The leg of bracket {0} covers {1} at {2}",
+                     {number(i), word(service.kind), quantity(service.centre)}},
+                    std::nullopt, service.centre, service.height);
+        for (const Opening& opening : site.wall.openings)
+            if (leg.overlaps(box_of(opening)))
+                add(plan, CheckCode::shelf_over_opening, Severity::error,
+                    {"The leg of bracket {0} stands in {1}", {number(i), word(opening.kind)}}, std::nullopt,
+                    plan.brackets[i].x, leg.bottom);
+        if (leg.bottom < Length{})
+            add(plan, CheckCode::leaves_wall, Severity::error,
+                {"The leg of bracket {0} reaches {1} below the floor", {number(i), quantity(-leg.bottom)}},
+                quantity(-leg.bottom), plan.brackets[i].x, Length{});
+    }
+}
+
+void check_looks(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan) {
+    const Alternative& chosen = plan.alternatives[plan.chosen];
+    if (chosen.layout.school != shelf.school || chosen.extra_brackets != shelf.extra_brackets)
+        add(plan, CheckCode::school_not_kept, Severity::note,
+            {"The layout asked for cannot be kept here; the nearest that can stands in its place"});
+    const Length difference = plan.left_overhang - plan.right_overhang;
+    if (absolute(difference) > site.rules.overhang_difference)
+        add(plan, CheckCode::overhang_unequal, Severity::note,
+            {"The shelf overhangs {0} at the left and {1} at the right",
+             {quantity(plan.left_overhang), quantity(plan.right_overhang)}},
+            quantity(absolute(difference)));
+}
+
+} // namespace yes_square

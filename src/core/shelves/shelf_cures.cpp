@@ -1,0 +1,254 @@
+#include "core/shelves/shelf_cures.hpp"
+
+#include "core/shelves/layouts.hpp"
+#include "core/shelves/reckon_shelf.hpp"
+
+#include <algorithm>
+#include <array>
+#include <set>
+
+namespace yes_square {
+namespace {
+
+constexpr std::array board_steps{15_mm, 18_mm, 22_mm, 25_mm, 28_mm, 30_mm, 36_mm, 40_mm, 44_mm};
+constexpr std::array nudges{10_mm, 20_mm, 40_mm, 60_mm, 80_mm, 120_mm, 160_mm, 200_mm, 300_mm, 400_mm};
+
+/// Tries edits on one shelf and keeps those that help.
+class Curer {
+public:
+    Curer(const Shelf& shelf, const ShelfSite& site, const ShelfPlan& plan)
+        : shelf_{shelf}
+        , site_{site}
+        , plan_{plan} {
+        for (const Check& check : plan.checks)
+            if (check.severity == Severity::error)
+                errors_before_.insert(check.code);
+    }
+
+    /// True if the edit takes the check away and adds no kind of error.
+    bool helps(const Edit& edit, CheckCode code) const {
+        Shelf changed = shelf_;
+        apply(edit, changed);
+        const ShelfPlan draft = draft_shelf(changed, site_);
+        return std::ranges::none_of(draft.checks, [&](const Check& check) {
+            return check.code == code || (check.severity == Severity::error && !errors_before_.contains(check.code));
+        });
+    }
+
+    /// Adds the cure if it helps. Checks of one kind share their edits: the first one carries them.
+    bool offer(Check& check, Sentence words, Edit edit) const {
+        if (repeated(check) || !helps(edit, check.code))
+            return false;
+        check.cures.push_back({std::move(words), std::move(edit)});
+        return true;
+    }
+
+    void cure(Check& check) const {
+        switch (check.code) {
+        case CheckCode::stud_assumed:
+        case CheckCode::stud_indicated:
+            say(check, {"Probe both edges of the stud at {0} and enter it as proved", {quantity(*check.x)}});
+            slide_sideways(check);
+            break;
+        case CheckCode::no_stud:
+        case CheckCode::one_stud:
+            other_layouts(check);
+            slide_sideways(check);
+            if (check.cures.empty())
+                say(check, {"Find and enter more studs, or put a nogging or cleat behind the brackets"});
+            break;
+        case CheckCode::on_lining:
+            other_layouts(check);
+            break;
+        case CheckCode::in_service_strip:
+            other_layouts(check);
+            slide_sideways(check);
+            slide_upright(check);
+            say(check, {"Find the run with a detector; where one is there, move the bracket or have it isolated"});
+            break;
+        case CheckCode::sag_over_limit:
+        case CheckCode::spacing_over_limit:
+        case CheckCode::bracket_overloaded:
+        case CheckCode::fixing_overloaded:
+            more_brackets(check);
+            if (check.code == CheckCode::sag_over_limit)
+                thicker_board(check);
+            other_layouts(check);
+            break;
+        case CheckCode::spacing_over_good:
+            more_brackets(check);
+            break;
+        case CheckCode::board_not_for_damp:
+            other_board(check);
+            break;
+        case CheckCode::arm_too_long:
+        case CheckCode::arm_too_short:
+        case CheckCode::no_bracket_fits:
+        case CheckCode::no_fixing:
+        case CheckCode::bracket_turns:
+            other_bracket(check);
+            if (check.cures.empty())
+                say(check, {"Add a bracket with an arm from {0} to {1}",
+                            {quantity(plan_.arm_least), quantity(plan_.arm_most)}});
+            break;
+        case CheckCode::leg_fouls_shelf:
+            other_bracket(check);
+            if (check.amount)
+                raise(check, Length::nearest_to_metres(check.amount->si));
+            slide_upright(check);
+            break;
+        case CheckCode::leg_fouls_service:
+        case CheckCode::shelf_over_service:
+        case CheckCode::shelf_over_shelf:
+            slide_upright(check);
+            slide_sideways(check);
+            break;
+        case CheckCode::shelf_over_opening:
+            trim_at_openings(check);
+            slide_sideways(check);
+            break;
+        case CheckCode::leaves_wall:
+            bring_onto_wall(check);
+            break;
+        case CheckCode::overhang_unequal:
+            centre_on_brackets(check);
+            break;
+        case CheckCode::bracket_unrated:
+        case CheckCode::holes_close:
+        case CheckCode::pulls_up:
+        case CheckCode::school_not_kept:
+        case CheckCode::too_short:
+        case CheckCode::shelf_screw_none:
+            break;
+        }
+    }
+
+private:
+    bool repeated(const Check& check) const {
+        return &*std::ranges::find(plan_.checks, check.code, &Check::code) != &check;
+    }
+
+    static void say(Check& check, Sentence words) { check.cures.push_back({std::move(words), std::nullopt}); }
+
+    void more_brackets(Check& check) const {
+        for (int extra = shelf_.extra_brackets + 1; extra <= shelf_.extra_brackets + 4; ++extra)
+            if (offer(check,
+                      {extra == shelf_.extra_brackets + 1 ? std::string_view{"One bracket more"}
+                                                          : std::string_view{"{0} brackets more"},
+                       {count(static_cast<std::size_t>(extra - shelf_.extra_brackets))}},
+                      ChooseLayout{shelf_.id, shelf_.school, extra}))
+                return;
+    }
+
+    void other_layouts(Check& check) const {
+        static constexpr std::array names{std::string_view{"Studs first"}, std::string_view{"Even spacing"},
+                                          std::string_view{"Mirrored"}};
+        for (const School school : {School::studs_first, School::mirrored, School::even})
+            if (school != shelf_.school &&
+                offer(check, {names[static_cast<std::size_t>(school)]}, ChooseLayout{shelf_.id, school, 0}))
+                return;
+    }
+
+    void thicker_board(Check& check) const {
+        for (const Length thickness : board_steps)
+            if (thickness > shelf_.thickness && offer(check, {"Board {0} thick", {quantity(thickness)}},
+                                                      ChooseBoard{shelf_.id, shelf_.material, thickness}))
+                return;
+    }
+
+    void other_board(Check& check) const {
+        for (const BoardMaterial material : {BoardMaterial::mdf_moisture_resistant, BoardMaterial::birch_plywood})
+            if (offer(check, {"Use {0}", {properties(material).words}},
+                      ChooseBoard{shelf_.id, material, shelf_.thickness}))
+                return;
+    }
+
+    void other_bracket(Check& check) const {
+        if (!shelf_.bracket.empty() &&
+            offer(check, {"Let the program choose the bracket"}, ChooseBracket{shelf_.id, {}}))
+            return;
+        for (const Bracket& bracket : site_.catalogue.brackets)
+            if (bracket.id != shelf_.bracket &&
+                offer(check, {"Use {0}", {bracket.name}}, ChooseBracket{shelf_.id, bracket.id}))
+                return;
+    }
+
+    void slide_sideways(Check& check) const {
+        for (const Length nudge : nudges) {
+            if (offer(check, {"Move the shelf {0} to the left", {quantity(nudge)}},
+                      MoveShelf{shelf_.id, shelf_.left - nudge, shelf_.height}))
+                return;
+            if (offer(check, {"Move the shelf {0} to the right", {quantity(nudge)}},
+                      MoveShelf{shelf_.id, shelf_.left + nudge, shelf_.height}))
+                return;
+        }
+    }
+
+    void raise(Check& check, Length by) const {
+        offer(check, {"Raise the shelf {0}", {quantity(by)}}, MoveShelf{shelf_.id, shelf_.left, shelf_.height + by});
+    }
+
+    void slide_upright(Check& check) const {
+        for (const Length nudge : nudges) {
+            if (offer(check, {"Raise the shelf {0}", {quantity(nudge)}},
+                      MoveShelf{shelf_.id, shelf_.left, shelf_.height + nudge}))
+                return;
+            if (offer(check, {"Lower the shelf {0}", {quantity(nudge)}},
+                      MoveShelf{shelf_.id, shelf_.left, shelf_.height - nudge}))
+                return;
+        }
+    }
+
+    void trim_at_openings(Check& check) const {
+        for (const Opening& opening : site_.wall.openings) {
+            const Box box = box_of(opening);
+            if (!board_box(shelf_).overlaps(box))
+                continue;
+            if (box.left > shelf_.left)
+                offer(check, {"End the shelf at {0}", {quantity(box.left)}},
+                      ResizeShelf{shelf_.id, shelf_.left, box.left - shelf_.left});
+            if (box.right < shelf_.right())
+                offer(check, {"Begin the shelf at {0}", {quantity(box.right)}},
+                      ResizeShelf{shelf_.id, box.right, shelf_.right() - box.right});
+        }
+    }
+
+    void bring_onto_wall(Check& check) const {
+        const Wall& wall = site_.wall;
+        const Length leg = plan_.bracket ? plan_.bracket->leg : Length{};
+        const Length left = std::max(Length{}, std::min(shelf_.left, wall.length - shelf_.length));
+        const Length height = std::max(shelf_.thickness + leg, std::min(shelf_.height, wall.height));
+        if (offer(check, {"Move the shelf onto the wall"}, MoveShelf{shelf_.id, left, height}))
+            return;
+        const Length from = std::max(Length{}, shelf_.left);
+        const Length to = std::min(shelf_.right(), wall.length);
+        if (to > from)
+            offer(check, {"Cut the shelf to {0}", {quantity(to - from)}}, ResizeShelf{shelf_.id, from, to - from});
+    }
+
+    void centre_on_brackets(Check& check) const {
+        const Length by = (plan_.left_overhang - plan_.right_overhang) / 2;
+        offer(check,
+              {by > Length{} ? std::string_view{"Move the shelf {0} to the right: {1} at both ends"}
+                             : std::string_view{"Move the shelf {0} to the left: {1} at both ends"},
+               {quantity(absolute(by)), quantity((plan_.left_overhang + plan_.right_overhang) / 2)}},
+              MoveShelf{shelf_.id, shelf_.left + by, shelf_.height});
+    }
+
+    const Shelf& shelf_;
+    const ShelfSite& site_;
+    const ShelfPlan& plan_;
+    std::set<CheckCode> errors_before_;
+};
+
+} // namespace
+
+void add_cures(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan) {
+    if (plan.checks.empty())
+        return;
+    const Curer curer{shelf, site, plan};
+    for (Check& check : plan.checks)
+        curer.cure(check);
+}
+
+} // namespace yes_square

@@ -1,0 +1,26 @@
+#include "core/shelves/shelf_site.hpp"
+
+namespace yes_square {
+
+Box board_box(const Shelf& shelf) {
+    return {shelf.left, shelf.right(), shelf.underside(), shelf.height};
+}
+
+Box leg_box(const Shelf& shelf, const Bracket& bracket, Length centre) {
+    return {centre - bracket.width / 2, centre + bracket.width / 2, shelf.underside() - bracket.leg, shelf.underside()};
+}
+
+Box box_of(const Opening& opening) {
+    return {opening.left, opening.left + opening.width, opening.bottom, opening.bottom + opening.height};
+}
+
+Box box_of(const ServicePoint& service) {
+    const Length half = service.width / 2;
+    return {service.centre - half, service.centre + half, service.height - half, service.height + half};
+}
+
+Box box_of(const Strip& strip) {
+    return {strip.left, strip.right, strip.bottom, strip.top};
+}
+
+} // namespace yes_square

@@ -1,0 +1,239 @@
+#include "core/shelves/shelf_workings.hpp"
+
+#include "core/fixings/bracket_forces.hpp"
+#include "core/shelves/layouts.hpp"
+
+#include <fmt/format.h>
+
+namespace yes_square {
+namespace {
+
+constexpr Source measured{Provenance::measured};
+constexpr Source practice{Provenance::common_practice};
+constexpr Source rule{Provenance::house_rule};
+constexpr Source derived{Provenance::derived};
+constexpr Source beam_source{Provenance::derived, "continuous Euler-Bernoulli beam, every pattern of loaded spans"};
+
+std::string numbered(std::string_view stem, std::size_t index) {
+    return fmt::format("{}/{}", stem, index + 1);
+}
+
+std::string_view word(Hold hold) {
+    switch (hold) {
+    case Hold::masonry:
+        return "in masonry";
+    case Hold::proved_stud:
+        return "in a proved stud";
+    case Hold::indicated_stud:
+        return "in an indicated stud";
+    case Hold::assumed_stud:
+        return "in an assumed stud";
+    case Hold::lining:
+        return "in the lining alone";
+    }
+    return {};
+}
+
+class Workings {
+public:
+    Workings(const Shelf& shelf, const ShelfSite& site, const ShelfPlan& plan)
+        : shelf_{shelf}
+        , site_{site}
+        , plan_{plan}
+        , bracket_{*plan.bracket} {}
+
+    std::vector<Working> all() {
+        load();
+        arm();
+        level();
+        spacing();
+        for (std::size_t i = 0; i < plan_.brackets.size(); ++i) {
+            place(i);
+            reaction(i);
+            fixing(i);
+            rating(i);
+        }
+        for (std::size_t row = 0; row < bracket_.hole_drops.size(); ++row)
+            hole(row);
+        sag();
+        shelf_screw();
+        return std::move(workings_);
+    }
+
+private:
+    void add(Working working) { workings_.push_back(std::move(working)); }
+
+    void load() {
+        const ShelfLoads loads = loads_of(shelf_, site_.rules);
+        add({"load",
+             {"Load on the shelf"},
+             "{0} + {1}",
+             {{"goods", {Kind::line_load, loads.goods_n_per_m}, loads.goods_source},
+              {"the board itself", {Kind::line_load, loads.self_n_per_m}, practice}},
+             {Kind::line_load, loads.goods_n_per_m + loads.self_n_per_m},
+             derived});
+    }
+
+    void arm() {
+        add({"arm",
+             {"Arm of the bracket, from {0} to {1}", {quantity(plan_.arm_least), quantity(plan_.arm_most)}},
+             "{0} x {1}; {0} - {2}",
+             {{"depth", quantity(shelf_.depth), measured},
+              {"least share", ratio(site_.rules.arm_least_share), practice},
+              {"set back", quantity(site_.rules.arm_set_back), practice}},
+             quantity(bracket_.arm),
+             practice});
+    }
+
+    void level() {
+        add({"level",
+             {"Level line under the shelf: tops of the brackets"},
+             "{0} - {1}",
+             {{"top of the shelf", quantity(shelf_.height), measured}, {"board", quantity(shelf_.thickness), measured}},
+             quantity(shelf_.underside()),
+             derived});
+    }
+
+    void spacing() {
+        const auto& places = plan_.brackets;
+        if (places.size() < 2 || plan_.alternatives[plan_.chosen].layout.merits.unevenness_mm2 > 0)
+            return;
+        add({"spacing",
+             {"Even spaces"},
+             "({0} - {1} - {2}) / {3}",
+             {{"shelf", quantity(shelf_.length), measured},
+              {"left overhang", quantity(plan_.left_overhang), practice},
+              {"right overhang", quantity(plan_.right_overhang), practice},
+              {"spaces", count(places.size() - 1), derived}},
+             quantity((places.back().x - places.front().x) / static_cast<std::int64_t>(places.size() - 1)),
+             practice});
+    }
+
+    void place(std::size_t i) {
+        const BracketPlan& place = plan_.brackets[i];
+        Working working{numbered("bracket", i),
+                        {"Bracket {0}, {1}: centre from the reference end", {count(i + 1), word(place.hold)}},
+                        "{0} + {1}",
+                        {{"shelf's left end", quantity(shelf_.left), measured},
+                         {"from its left end", quantity(place.x - shelf_.left), derived}},
+                        quantity(place.x),
+                        derived};
+        if (place.stud) {
+            const Stud& stud = site_.wall.studs[*place.stud];
+            working.terms.push_back({"stud's centre", quantity(stud.centre), measured});
+            working.terms.push_back({"known to", fine(stud.uncertainty.in_metres()), measured});
+        }
+        add(std::move(working));
+    }
+
+    void reaction(std::size_t i) {
+        const Reaction& reaction = plan_.brackets[i].reaction;
+        add({numbered("reaction", i),
+             {"Bracket {0} carries at worst", {count(i + 1)}},
+             {},
+             {{"everything loaded", force(reaction.all_loaded), beam_source},
+              {"worst spans loaded, lining brackets left out", force(reaction.sustained), beam_source},
+              {"and someone leaning on the edge", force(reaction.greatest), rule},
+              {"least", force(reaction.least), beam_source}},
+             force(reaction.greatest),
+             beam_source});
+    }
+
+    void fixing(std::size_t i) {
+        const BracketPlan& place = plan_.brackets[i];
+        if (!place.fixing)
+            return;
+        const Fixing& fixing = *place.fixing;
+        const BracketForces forces =
+            bracket_forces(bracket_, place.reaction.sustained, shelf_.depth / 2, site_.rules.lining_pressure_n_per_mm2);
+        Working working{numbered("fixing", i),
+                        {"Fixing of bracket {0}: {1}, {2}", {count(i + 1), fixing.name, stock(fixing.screw_length)}},
+                        {},
+                        {{"through the bracket", stock(bracket_.thickness), measured},
+                         {"through the lining", stock(site_.wall.lining_thickness()), measured},
+                         {"penetration", stock(fixing.penetration), derived}},
+                        ratio(place.fixing_utilisation.value_or(0)),
+                        fixing.source};
+        auto& terms = working.terms;
+        if (fixing.thread > Length{})
+            terms.push_back({"thread that grips", stock(fixing.thread), fixing.source});
+        terms.push_back({"moment, load at half the depth", {Kind::moment, forces.moment_nm}, derived});
+        terms.push_back({"pivot above the leg's end", quantity(forces.pivot), rule});
+        terms.push_back({"pull on the worst hole", force(place.tension_n), derived});
+        terms.push_back({"shear on each hole", force(place.shear_n), derived});
+        terms.push_back({"holds in pull, for years", force(fixing.tension_n), fixing.source});
+        terms.push_back({"holds in shear, for years", force(fixing.shear_n), fixing.source});
+        add(std::move(working));
+    }
+
+    void rating(std::size_t i) {
+        const BracketPlan& place = plan_.brackets[i];
+        if (!place.bracket_utilisation)
+            return;
+        add({numbered("rating", i),
+             {"Bracket {0} itself: share of its rating", {count(i + 1)}},
+             bracket_.rated_per_pair ? "{0} / ({1} / 2)" : "{0} / {1}",
+             {{"carries", force(place.reaction.greatest), beam_source},
+              {bracket_.rated_per_pair ? "rating of a pair" : "rating",
+               force(*bracket_.rating_n),
+               {Provenance::maker}}},
+             ratio(*place.bracket_utilisation),
+             derived});
+    }
+
+    void hole(std::size_t row) {
+        add({numbered("hole", row),
+             {"Height of hole {0} in every bracket", {count(row + 1)}},
+             "{0} - {1}",
+             {{"level line", quantity(shelf_.underside()), derived},
+              {"hole below the arm's top", quantity(bracket_.hole_drops[row]), measured}},
+             quantity(shelf_.underside() - bracket_.hole_drops[row]),
+             derived});
+    }
+
+    void sag() {
+        if (!plan_.sag)
+            return;
+        const BoardProperties& board = properties(shelf_.material);
+        add({"sag",
+             {"Sag in time, against {0}", {fine(plan_.sag->limit)}},
+             "{0} x (1 + {1})",
+             {{"at once, worst spans loaded", fine(plan_.sag->instantaneous), beam_source},
+              {"creep", ratio(creep_factor(shelf_.material, site_.service_class)), board.kdef_source},
+              {"modulus", {Kind::modulus, board.modulus_gpa * 1e9}, board.modulus_source},
+              {"stiffness EI", {Kind::stiffness, stiffness_of(shelf_)}, derived},
+              {plan_.sag->overhang ? "twice the overhang" : "span",
+               quantity(Length::nearest_to_metres(plan_.sag->span)), derived},
+              {"limit: span divided by", count(static_cast<std::size_t>(divisor(site_.rules.sag_limit))), practice}},
+             fine(plan_.sag->long_term),
+             {Provenance::from_memory, "EN 1995-1-1 2.2.3"}});
+    }
+
+    void shelf_screw() {
+        if (!plan_.shelf_screw)
+            return;
+        add({"shelf-screw",
+             {"Screw up into the shelf: the longest in stock within {0}",
+              {stock(shelf_.thickness + bracket_.thickness - site_.rules.shelf_screw_margin)}},
+             "{0} + {1} - {2}",
+             {{"board", stock(shelf_.thickness), measured},
+              {"bracket", stock(bracket_.thickness), measured},
+              {"left over the point", stock(site_.rules.shelf_screw_margin), rule}},
+             stock(*plan_.shelf_screw),
+             practice});
+    }
+
+    const Shelf& shelf_;
+    const ShelfSite& site_;
+    const ShelfPlan& plan_;
+    const Bracket& bracket_;
+    std::vector<Working> workings_;
+};
+
+} // namespace
+
+std::vector<Working> workings_of(const Shelf& shelf, const ShelfSite& site, const ShelfPlan& plan) {
+    return Workings{shelf, site, plan}.all();
+}
+
+} // namespace yes_square
