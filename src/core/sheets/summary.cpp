@@ -23,9 +23,9 @@ std::string shelf_text(const Wall& wall, const ShelfPlan& shelf, const Voice& vo
                             say(force(place.reaction.greatest), voice));
         if (place.fixing)
             text += fmt::format(
-                "; {} {}, hole {} deep {}, used {}", place.fixing->name, format(place.fixing->screw_length, voice.unit),
-                say(fine(place.fixing->hole_diameter.in_metres()), voice),
-                format(place.fixing->drill_depth, voice.unit), say(ratio(place.fixing_utilisation.value_or(0)), voice));
+                "; {} {}, hole {} deep {}, used {}", place.fixing->name, say(stock(place.fixing->screw_length), voice),
+                say(stock(place.fixing->hole_diameter), voice), say(stock(place.fixing->drill_depth), voice),
+                say(ratio(place.fixing_utilisation.value_or(0)), voice));
         text += "\n";
         for (const Hole& hole : shelf.holes)
             if (hole.bracket == i)

@@ -199,7 +199,6 @@ Weighed weigh(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket,
         if (place.hold != Hold::lining) {
             weighed.utilisation = std::max({weighed.utilisation, place.fixing_utilisation.value_or(infinite),
                                             place.bracket_utilisation.value_or(0)});
-            weighed.pulls_up |= reaction.least < 0;
         }
     }
     if (carrying.size() < 2)

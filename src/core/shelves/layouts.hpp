@@ -28,9 +28,8 @@ struct Weighed {
     std::vector<BracketPlan> brackets;
     SagVerdict sag;
     double utilisation = 0; ///< worst of fixings and rated brackets; infinite where nothing holds
-    bool pulls_up = false;
     bool bracket_turns = false;
-    bool keeps_limits() const { return sag.share() <= 1 && utilisation <= 1 && !pulls_up && !bracket_turns; }
+    bool keeps_limits() const { return sag.share() <= 1 && utilisation <= 1 && !bracket_turns; }
 };
 Weighed weigh(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket, const BracketQuestion& question,
               const std::vector<Length>& places);

@@ -232,7 +232,7 @@ void check_strength(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan, 
                  {number(i), ratio(*place.fixing_utilisation), force(place.tension_n), force(place.shear_n)}},
                 ratio(*place.fixing_utilisation), place.x, shelf.underside());
         if (place.reaction.least < 0)
-            add(plan, CheckCode::pulls_up, Severity::warning,
+            add(plan, CheckCode::pulls_up, plan.shelf_screw ? Severity::note : Severity::warning,
                 {"With the other end loaded, the shelf pulls up on bracket {0} with {1}: screw it down to the arm",
                  {number(i), force(-place.reaction.least)}},
                 force(-place.reaction.least), place.x, shelf.underside());
