@@ -1,0 +1,173 @@
+#include "core/fixings/bracket_forces.hpp"
+#include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/wood_screw.hpp"
+
+#include <catch2/catch.hpp>
+#include <cmath>
+
+using namespace yes_square;
+
+namespace {
+
+const ScrewProperties& number_8 = properties(ScrewGauge::number_8);
+const ScrewProperties& number_10 = properties(ScrewGauge::number_10);
+const ScrewProperties& number_14 = properties(ScrewGauge::number_14);
+
+double lateral_lb(const ScrewProperties& screw, SideMember side) {
+    return lateral_n(screw, 0.42, side, 1.5 - screw.diameter_in) / newtons_per_pound;
+}
+SideMember rail(double thickness, double gap) {
+    return {thickness, wood_bearing_psi(0.42), gap};
+}
+SideMember steel(double gap) {
+    return {0.12, steel_sheet_bearing_psi, gap};
+}
+
+} // namespace
+
+TEST_CASE("withdrawal per inch follows NDS-2018 12.2 (from memory)", "[fixings][standard]") {
+    const double gravities[]{0.36, 0.42, 0.50, 0.55, 0.67};
+    const double eight[]{61, 82, 117, 141, 210};
+    const double ten[]{70, 96, 135, 164, 243};
+    const double fourteen[]{89, 122, 172, 209, 310};
+    for (int i = 0; i < 5; ++i) {
+        CHECK(withdrawal_lb_per_in(gravities[i], number_8.diameter_in) == Approx(eight[i]).margin(0.6));
+        CHECK(withdrawal_lb_per_in(gravities[i], number_10.diameter_in) == Approx(ten[i]).margin(0.6));
+        CHECK(withdrawal_lb_per_in(gravities[i], number_14.diameter_in) == Approx(fourteen[i]).margin(0.6));
+    }
+}
+
+TEST_CASE("a #8 x 2 1/2 in screw through 1 in grips with 1.172 in of thread: 96.6 lb", "[fixings][standard]") {
+    CHECK(thread_in_wood_in(number_8, 2.5, 1.5) == Approx(1.172).margin(0.0005));
+    CHECK(withdrawal_n(number_8, 0.42, 2.5, 1.5) / newtons_per_pound == Approx(96.6).margin(0.1));
+}
+
+TEST_CASE("the anti-tip screw of practice: 1 in of penetration holds 55.4 lb, 246 N", "[fixings][common-practice]") {
+    CHECK(thread_in_wood_in(number_8, 2.5, 1.0) == Approx(0.672).margin(0.0005));
+    CHECK(withdrawal_n(number_8, 0.42, 2.5, 1.0) == Approx(246).margin(1));
+}
+
+TEST_CASE("dowel bearing follows 16600 G^1.84 to 50 psi (NDS-2018 12.3.3, from memory)", "[fixings][standard]") {
+    CHECK(wood_bearing_psi(0.36) == 2550);
+    CHECK(wood_bearing_psi(0.42) == 3350);
+    CHECK(wood_bearing_psi(0.50) == 4650);
+    CHECK(wood_bearing_psi(0.55) == 5550);
+    CHECK(wood_bearing_psi(0.67) == 7950);
+}
+
+TEST_CASE("lateral capacity with and without a lining between (NDS-2018 12.3, AWC TR12, from memory)",
+          "[fixings][standard]") {
+    const double gaps[]{0, 0.5, 1.0};
+    const double eight_half[]{58.9, 31.9, 20.9};
+    const double eight_three_quarters[]{68.6, 42.0, 27.0};
+    const double eight_steel[]{94.4, 42.7, 25.4};
+    const double ten_half[]{73.3, 40.6, 26.7};
+    const double ten_three_quarters[]{83.4, 51.6, 36.1};
+    const double ten_steel[]{115.7, 53.9, 32.4};
+    for (int i = 0; i < 3; ++i) {
+        CHECK(lateral_lb(number_8, rail(0.5, gaps[i])) == Approx(eight_half[i]).margin(0.06));
+        CHECK(lateral_lb(number_8, rail(0.75, gaps[i])) == Approx(eight_three_quarters[i]).margin(0.06));
+        CHECK(lateral_lb(number_8, steel(gaps[i])) == Approx(eight_steel[i]).margin(0.06));
+        CHECK(lateral_lb(number_10, rail(0.5, gaps[i])) == Approx(ten_half[i]).margin(0.06));
+        CHECK(lateral_lb(number_10, rail(0.75, gaps[i])) == Approx(ten_three_quarters[i]).margin(0.06));
+        CHECK(lateral_lb(number_10, steel(gaps[i])) == Approx(ten_steel[i]).margin(0.06));
+    }
+}
+
+TEST_CASE("a screw with less than 6 diameters of penetration carries no shear (NDS-2018 12.1.4)",
+          "[fixings][standard]") {
+    CHECK(main_bearing_length_in(number_8, 5.9 * number_8.diameter_in) == 0);
+    CHECK(lateral_n(number_8, 0.42, steel(0.5), 0) == 0);
+    CHECK(std::isinf(combined_utilisation(10, 10, 400, 0)));
+}
+
+TEST_CASE("pull and shear together follow NDS-2018 12.4", "[fixings][standard]") {
+    CHECK(combined_utilisation(100, 0, 400, 200) == Approx(0.25));
+    CHECK(combined_utilisation(0, 100, 400, 200) == Approx(0.5));
+    // At 45 degrees: W Z / (W/2 + Z/2) = 266.7 N bears 141.4 N.
+    CHECK(combined_utilisation(100, 100, 400, 200) == Approx(std::sqrt(2) * 100 / (400.0 * 200 / 300)).epsilon(1e-9));
+}
+
+TEST_CASE("200 N at 150 mm on rows 230 and 60 mm above the pivot: 122.1 and 31.9 N", "[fixings][statics]") {
+    Bracket bracket;
+    bracket.leg = 250_mm;
+    bracket.width = 1000_mm; // so wide that the pressed length stays under the least pivot
+    bracket.thickness = 5_mm;
+    bracket.stiffened = true;
+    bracket.hole_drops = {15_mm, 185_mm};
+    const BracketForces forces = bracket_forces(bracket, 200, 150_mm, 1.0);
+    CHECK(forces.pivot == 5_mm);
+    CHECK(forces.moment_nm == Approx(30));
+    REQUIRE(forces.tension_n.size() == 2);
+    CHECK(forces.tension_n[0] == Approx(122.1).margin(0.05));
+    CHECK(forces.tension_n[1] == Approx(31.9).margin(0.05));
+    CHECK(forces.shear_n == Approx(100));
+}
+
+TEST_CASE("a leg not stiffened below its lowest hole turns about that hole", "[fixings]") {
+    Bracket bracket;
+    bracket.leg = 250_mm;
+    bracket.width = 30_mm;
+    bracket.thickness = 5_mm;
+    bracket.hole_drops = {25_mm, 225_mm};
+    const BracketForces forces = bracket_forces(bracket, 100, 100_mm, 1.0);
+    CHECK(forces.pivot == 25_mm);
+    CHECK(forces.tension_n[0] == Approx(10 / 0.2));
+    CHECK(forces.tension_n[1] == 0);
+
+    SECTION("and with one hole only nothing holds it") {
+        bracket.hole_drops = {25_mm};
+        CHECK(bracket_forces(bracket, 100, 100_mm, 1.0).refused);
+    }
+    SECTION("a pressed leg under 4 mm hangs on its top hole alone") {
+        bracket.thickness = 3_mm;
+        bracket.hole_drops = {25_mm, 125_mm, 225_mm};
+        const BracketForces thin = bracket_forces(bracket, 100, 100_mm, 1.0);
+        CHECK(thin.tension_n[0] == Approx(50));
+        CHECK(thin.tension_n[1] == 0);
+    }
+}
+
+TEST_CASE("a stud's usable half width: 19 mm - edge - 2 s - 1 mm", "[fixings][house-rule]") {
+    const Framing framing;
+    // #8: 2.5 D = 10.41 mm; s = 0.6 mm.
+    CHECK(usable_half_width(framing, Length::micrometres(600), 0.164, {}).in_mm() == Approx(6.386).margin(0.01));
+    CHECK(usable_half_width(framing, 5_mm, 0.164, {}) < Length{});
+}
+
+TEST_CASE("the screw into an 18 mm shelf on a 3 mm bracket is at most 19 mm, so 16 mm stock",
+          "[fixings][common-practice]") {
+    CHECK(shelf_screw_length(shipped_catalogue(), {}, 18_mm, 3_mm) == 16_mm);
+    CHECK_FALSE(shelf_screw_length(shipped_catalogue(), {}, 5_mm, 4_mm));
+}
+
+TEST_CASE("screw length is what it passes through and 1 1/2 in, up to a stock length", "[fixings][common-practice]") {
+    // 1/2 in bracket plate, 1/2 in lining, 1 1/2 in in the stud: 2 1/2 in.
+    Wall wall;
+    wall.lining = {{LiningMaterial::plasterboard, Length::inches(0, {1, 2}), {}}};
+    Bracket bracket;
+    bracket.thickness = Length::inches(0, {1, 2});
+    bracket.hole_diameter = 5_mm;
+    bracket.hole_drops = {20_mm, 120_mm};
+    const auto choice = choose_wood_screw(shipped_catalogue(), {}, wall, bracket, {{10, 10, 0.9}});
+    REQUIRE(choice);
+    CHECK(choice->fixing.screw_length == Length::inches(2, {1, 2}));
+    CHECK(choice->fixing.penetration == Length::inches(1, {1, 2}));
+    CHECK(choice->fixing.drill_depth == 2_in);
+}
+
+TEST_CASE("a plug's hole is 6 mm deeper than what goes into it", "[fixings][common-practice]") {
+    Wall wall;
+    wall.structure = Masonry{MasonryKind::brick};
+    wall.lining = {{LiningMaterial::plaster, 12_mm, {}}};
+    Bracket bracket;
+    bracket.thickness = 4_mm;
+    bracket.hole_diameter = 5_mm;
+    bracket.hole_drops = {20_mm, 120_mm};
+    const auto choice = choose_plug(shipped_catalogue(), wall, bracket, {{125, 100, 0.9}});
+    REQUIRE(choice);
+    // 4 + 12 + 50 = 66 mm: 70 mm stock, whose point stands 66 mm behind the face of the wall.
+    CHECK(choice->fixing.screw_length == 70_mm);
+    CHECK(choice->fixing.drill_depth == 72_mm);
+    CHECK(choice->utilisation == Approx(125.0 / 250 + 100.0 / 400));
+}
