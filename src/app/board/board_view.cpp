@@ -1,0 +1,309 @@
+#include "app/board/board_view.hpp"
+
+#include "app/board/painter.hpp"
+
+#include <QApplication>
+#include <QMouseEvent>
+#include <cmath>
+
+namespace yes_square::app {
+namespace {
+
+constexpr double pixels_per_mm = 96 / 25.4;
+constexpr double near_px = 5;
+constexpr double end_grip_px = 10;
+constexpr double most_zoom = 12;
+
+using Part = Reference::Part;
+
+double distance_to_segment(QPointF p, QPointF a, QPointF b) {
+    const QPointF along = b - a;
+    const double square = QPointF::dotProduct(along, along);
+    const double t = square > 0 ? std::clamp(QPointF::dotProduct(p - a, along) / square, 0.0, 1.0) : 0.0;
+    const QPointF off = p - (a + t * along);
+    return std::hypot(off.x(), off.y());
+}
+
+/// How far a point (mm of paper) is from a shape; inside is 0.
+struct Distance {
+    QPointF at;
+    double operator()(const Line& line) const {
+        return distance_to_segment(at, {line.from.x, line.from.y}, {line.to.x, line.to.y});
+    }
+    double operator()(const Rectangle& r) const {
+        const double x = std::max({r.at.x - at.x(), at.x() - r.at.x - r.width, 0.0});
+        const double y = std::max({r.at.y - at.y(), at.y() - r.at.y - r.height, 0.0});
+        return std::hypot(x, y);
+    }
+    double operator()(const Circle& c) const {
+        return std::max(0.0, std::hypot(at.x() - c.centre.x, at.y() - c.centre.y) - c.radius);
+    }
+    double operator()(const Triangle& t) const {
+        const QPolygonF triangle{{QPointF{t.a.x, t.a.y}, QPointF{t.b.x, t.b.y}, QPointF{t.c.x, t.c.y}}};
+        return triangle.containsPoint(at, Qt::OddEvenFill) ? 0 : 1e9;
+    }
+    double operator()(const Text& text) const {
+        const double width = static_cast<double>(text.text.size()) * 0.58 * text.height;
+        const double left =
+            text.at.x - (text.align == Align::left ? 0 : (text.align == Align::centre ? width / 2 : width));
+        return (*this)(Rectangle{{left, text.at.y - text.height}, width, 1.2 * text.height});
+    }
+};
+
+} // namespace
+
+BoardView::BoardView(Workbench& bench, QWidget* parent)
+    : QWidget{parent}
+    , bench_{bench}
+    , theme_{&theme(ThemeName::light)} {
+    setMouseTracking(true);
+    setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName(tr("Wall"));
+    connect(&bench_, &Workbench::changed, this, &BoardView::redraw);
+    connect(&bench_, &Workbench::selection_changed, this, &BoardView::redraw);
+    redraw();
+}
+
+void BoardView::set_theme(const Theme& theme) {
+    theme_ = &theme;
+    update();
+}
+
+void BoardView::zoom_by(double factor) {
+    const double before = zoom_;
+    zoom_ = std::clamp(zoom_ * factor, 1.0, most_zoom);
+    // The middle of the view stays where it is.
+    const QPointF middle{width() / pixels_per_mm / 2, height() / pixels_per_mm / 2};
+    const QPointF origin{elevation_.scale.left, elevation_.scale.floor};
+    pan_ += (middle - origin) * (1 - zoom_ / before);
+    if (zoom_ == 1.0)
+        pan_ = {};
+    redraw();
+}
+
+void BoardView::fit() {
+    zoom_ = 1;
+    pan_ = {};
+    redraw();
+}
+
+QPointF BoardView::place(Length x, Length z) const {
+    return QPointF{elevation_.scale.x(x), elevation_.scale.y(z)} * pixels_per_mm;
+}
+
+void BoardView::redraw() {
+    const Wall* wall = bench_.wall();
+    if (!wall) {
+        elevation_ = {};
+        update();
+        return;
+    }
+    ElevationFrame frame;
+    frame.width = width() / pixels_per_mm;
+    frame.height = height() / pixels_per_mm;
+    frame.text = font().pixelSize() * 0.92 / pixels_per_mm;
+    frame.zoom = zoom_;
+    frame.pan_x = pan_.x();
+    frame.pan_y = pan_.y();
+    frame.selected_shelf = bench_.shelf() ? bench_.shelf()->id : std::string{};
+    elevation_ = draw_elevation(*wall, *bench_.wall_plan(), frame, bench_.voice());
+    update();
+}
+
+void BoardView::paintEvent(QPaintEvent*) {
+    QPainter painter{this};
+    painter.fillRect(rect(), theme_->paper);
+    if (!bench_.wall()) {
+        painter.setPen(theme_->faint);
+        painter.drawText(rect().adjusted(20, 20, -20, -20), Qt::AlignCenter | Qt::TextWordWrap,
+                         tr("No wall yet. In Survey, type the wall's length and height, then walk it from the "
+                            "reference end and enter what you find"));
+        return;
+    }
+    paint(painter, elevation_.drawing, *theme_, pixels_per_mm);
+    if (hovered_) {
+        QPen string{theme_->chalk, 1.5};
+        painter.setPen(string);
+        if (hovered_->x) {
+            const double x = place(*hovered_->x, {}).x();
+            painter.drawLine(QPointF{x, 0}, QPointF{x, double(height())});
+        }
+        if (hovered_->z) {
+            const double y = place({}, *hovered_->z).y();
+            painter.drawLine(QPointF{0, y}, QPointF{double(width()), y});
+        }
+    }
+    if (hasFocus()) {
+        painter.setPen(QPen{theme_->chalk, 2});
+        painter.drawRect(QRectF{rect()}.adjusted(1, 1, -1, -1));
+    }
+}
+
+const Shape* BoardView::shape_at(QPointF at) const {
+    const Distance distance{at / pixels_per_mm};
+    const Shape* best = nullptr;
+    double nearest = near_px / pixels_per_mm;
+    const auto& shapes = elevation_.drawing.shapes;
+    // Last painted lies on top.
+    for (auto shape = shapes.rbegin(); shape != shapes.rend(); ++shape) {
+        if (shape->reference.part == Part::none)
+            continue;
+        const double away = std::visit(distance, shape->form);
+        if (away < nearest) {
+            best = &*shape;
+            nearest = away;
+        }
+    }
+    return best;
+}
+
+void BoardView::click(const Reference& reference) {
+    if (!reference.shelf.empty())
+        bench_.select_shelf(reference.shelf);
+    switch (reference.part) {
+    case Part::bracket:
+        bench_.ask("bracket/" + std::to_string(reference.index + 1));
+        break;
+    case Part::hole:
+        bench_.ask("hole/" + std::to_string(reference.index % 100 + 1));
+        break;
+    case Part::shelf:
+        bench_.ask(reference.z ? "level" : "sag");
+        break;
+    default:
+        break;
+    }
+}
+
+void BoardView::mousePressEvent(QMouseEvent* event) {
+    setFocus(Qt::MouseFocusReason);
+    pressed_ = event->position();
+    pan_before_ = pan_;
+    dragging_ = false;
+    grip_ = Grip::none;
+    if (event->button() == Qt::MiddleButton) {
+        grip_ = Grip::pan;
+        return;
+    }
+    if (event->button() != Qt::LeftButton)
+        return;
+    const Shape* shape = shape_at(pressed_);
+    if (!shape) {
+        grip_ = zoom_ > 1 ? Grip::pan : Grip::none;
+        return;
+    }
+    const Reference reference = shape->reference; // the click may redraw
+    click(reference);
+    const Shelf* shelf = bench_.shelf();
+    const bool on_wall = std::holds_alternative<Rectangle>(shape->form) || std::holds_alternative<Text>(shape->form);
+    if (reference.part == Part::shelf && shelf && shelf->id == reference.shelf && !reference.x && !reference.z &&
+        on_wall) {
+        grabbed_ = *shelf;
+        const double left = place(shelf->left, {}).x();
+        const double right = place(shelf->right(), {}).x();
+        grip_ = pressed_.x() - left < end_grip_px    ? Grip::left_end
+                : right - pressed_.x() < end_grip_px ? Grip::right_end
+                                                     : Grip::whole;
+    }
+}
+
+void BoardView::drag_to(QPointF at) {
+    if (grip_ == Grip::pan) {
+        pan_ = pan_before_ + (at - pressed_) / pixels_per_mm;
+        redraw();
+        return;
+    }
+    // Whole display steps, so that a dragged shelf stands at a figure one can say.
+    const Length step = display_step(bench_.job().unit);
+    const auto whole = [&](double pixels) {
+        const double metres = pixels / pixels_per_mm / elevation_.scale.per_metre;
+        return step * Length::nearest_to_metres(metres).in_steps_of(step);
+    };
+    const Length dx = whole(at.x() - pressed_.x());
+    const Length dz = whole(pressed_.y() - at.y());
+    constexpr Length shortest = 100_mm;
+    bench_.preview([&](Job& job) {
+        Shelf* shelf = find_shelf(job, grabbed_.id);
+        if (!shelf)
+            return;
+        if (grip_ == Grip::whole) {
+            shelf->left = grabbed_.left + dx;
+            shelf->height = grabbed_.height + dz;
+        } else if (grip_ == Grip::left_end) {
+            const Length by = std::min(dx, grabbed_.length - shortest);
+            shelf->left = grabbed_.left + by;
+            shelf->length = grabbed_.length - by;
+        } else {
+            shelf->length = std::max(shortest, grabbed_.length + dx);
+        }
+    });
+}
+
+void BoardView::mouseMoveEvent(QMouseEvent* event) {
+    if (grip_ != Grip::none) {
+        if (!dragging_ && (event->position() - pressed_).manhattanLength() < QApplication::startDragDistance() / 2.0)
+            return;
+        dragging_ = true;
+        drag_to(event->position());
+        return;
+    }
+    const Shape* shape = shape_at(event->position());
+    hovered_ = shape ? std::optional{shape->reference} : std::nullopt;
+    const bool shelf = hovered_ && hovered_->part == Part::shelf && !hovered_->x && !hovered_->z;
+    bool at_end = false;
+    if (shelf && bench_.shelf() && bench_.shelf()->id == hovered_->shelf) {
+        const double left = place(bench_.shelf()->left, {}).x();
+        const double right = place(bench_.shelf()->right(), {}).x();
+        at_end = event->position().x() - left < end_grip_px || right - event->position().x() < end_grip_px;
+    }
+    setCursor(shelf ? (at_end ? Qt::SizeHorCursor : Qt::SizeAllCursor)
+                    : (hovered_ ? Qt::PointingHandCursor : Qt::ArrowCursor));
+    update();
+}
+
+void BoardView::mouseReleaseEvent(QMouseEvent*) {
+    if (dragging_ && grip_ != Grip::pan)
+        bench_.settle(grip_ == Grip::whole ? tr("Move shelf") : tr("Resize shelf"));
+    grip_ = Grip::none;
+    dragging_ = false;
+}
+
+void BoardView::wheelEvent(QWheelEvent* event) {
+    zoom_by(event->angleDelta().y() > 0 ? 1.2 : 1 / 1.2);
+}
+
+void BoardView::keyPressEvent(QKeyEvent* event) {
+    const Shelf* shelf = bench_.shelf();
+    const Length step = display_step(bench_.job().unit) * (event->modifiers() & Qt::ShiftModifier ? 10 : 1);
+    const auto nudge = [&](Length dx, Length dz) {
+        bench_.apply(tr("Move shelf"), MoveShelf{shelf->id, shelf->left + dx, shelf->height + dz});
+    };
+    switch (event->key()) {
+    case Qt::Key_Escape:
+        bench_.withdraw();
+        grip_ = Grip::none;
+        dragging_ = false;
+        return;
+    case Qt::Key_Left:
+        return shelf ? nudge(-step, {}) : void();
+    case Qt::Key_Right:
+        return shelf ? nudge(step, {}) : void();
+    case Qt::Key_Up:
+        return shelf ? nudge({}, step) : void();
+    case Qt::Key_Down:
+        return shelf ? nudge({}, -step) : void();
+    default:
+        QWidget::keyPressEvent(event);
+    }
+}
+
+void BoardView::leaveEvent(QEvent*) {
+    hovered_.reset();
+    update();
+}
+
+void BoardView::resizeEvent(QResizeEvent*) {
+    redraw();
+}
+
+} // namespace yes_square::app

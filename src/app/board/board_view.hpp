@@ -1,0 +1,60 @@
+#pragma once
+
+#include "app/shell/theme.hpp"
+#include "app/shell/workbench.hpp"
+#include "core/sheets/elevation.hpp"
+
+#include <QWidget>
+
+namespace yes_square::app {
+
+/// The wall with its rods. A shelf is dragged along the wall or by its ends; a tick, bracket or stud clicked shows its
+/// working; a tick under the pointer strings a line across the wall. Wheel zooms, middle button pans, arrow keys nudge
+/// the selected shelf by one display step.
+class BoardView : public QWidget {
+    Q_OBJECT
+public:
+    explicit BoardView(Workbench& bench, QWidget* parent = nullptr);
+
+    void set_theme(const Theme& theme);
+    void zoom_by(double factor);
+    void fit();
+
+    /// Where a place on the wall is in the widget; for tests and tags.
+    QPointF place(Length x, Length z) const;
+
+    QSize minimumSizeHint() const override { return {320, 180}; }
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void wheelEvent(QWheelEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void leaveEvent(QEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+
+private:
+    enum class Grip { none, whole, left_end, right_end, pan };
+
+    void redraw();
+    const Shape* shape_at(QPointF at) const;
+    void drag_to(QPointF at);
+    void click(const Reference& reference);
+
+    Workbench& bench_;
+    const Theme* theme_;
+    Elevation elevation_;
+    double zoom_ = 1;
+    QPointF pan_; ///< mm of paper
+    std::optional<Reference> hovered_;
+
+    Grip grip_ = Grip::none;
+    bool dragging_ = false;
+    QPointF pressed_;
+    QPointF pan_before_;
+    Shelf grabbed_;
+};
+
+} // namespace yes_square::app

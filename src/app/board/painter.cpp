@@ -1,0 +1,117 @@
+#include "app/board/painter.hpp"
+
+#include <QFontMetricsF>
+
+namespace yes_square::app {
+namespace {
+
+class DrawingPainter {
+public:
+    DrawingPainter(QPainter& painter, const Theme& theme, double per_mm)
+        : painter_{painter}
+        , theme_{theme}
+        , per_mm_{per_mm} {}
+
+    void operator()(const Line& line) const {
+        painter_.setPen(pen(line.ink, line.width, line.stroke));
+        painter_.drawLine(point(line.from), point(line.to));
+    }
+
+    void operator()(const Rectangle& rectangle) const {
+        const QRectF area{point(rectangle.at), QSizeF{rectangle.width, rectangle.height} * per_mm_};
+        painter_.setPen(Qt::NoPen);
+        switch (rectangle.fill) {
+        case Fill::none:
+            break;
+        case Fill::plain:
+            painter_.setBrush(theme_.fill_of(rectangle.ink));
+            painter_.drawRect(area);
+            break;
+        case Fill::light: {
+            QColor colour = theme_.fill_of(rectangle.ink);
+            if (colour.alpha() == 255)
+                colour.setAlphaF(0.35F);
+            painter_.setBrush(colour);
+            painter_.drawRect(area);
+            break;
+        }
+        case Fill::hatched:
+            hatch(area, rectangle.ink);
+            break;
+        }
+        painter_.setBrush(Qt::NoBrush);
+        if (rectangle.line_width > 0) {
+            painter_.setPen(
+                pen(rectangle.ink == Ink::masonry ? Ink::wall : rectangle.ink, rectangle.line_width, rectangle.stroke));
+            painter_.drawRect(area);
+        }
+    }
+
+    void operator()(const Circle& circle) const {
+        painter_.setPen(pen(circle.ink, 0.25, Stroke::solid));
+        painter_.setBrush(circle.fill == Fill::none ? QBrush{Qt::NoBrush} : QBrush{theme_.fill_of(circle.ink)});
+        painter_.drawEllipse(point(circle.centre), circle.radius * per_mm_, circle.radius * per_mm_);
+        painter_.setBrush(Qt::NoBrush);
+    }
+
+    void operator()(const Triangle& triangle) const {
+        painter_.setPen(Qt::NoPen);
+        painter_.setBrush(theme_.of(triangle.ink));
+        painter_.drawPolygon(QPolygonF{{point(triangle.a), point(triangle.b), point(triangle.c)}});
+        painter_.setBrush(Qt::NoBrush);
+    }
+
+    void operator()(const Text& text) const {
+        QFont font = painter_.font();
+        font.setPixelSize(std::max(1, qRound(text.height * per_mm_)));
+        font.setBold(text.bold);
+        painter_.setFont(font);
+        painter_.setPen(theme_.of(text.ink));
+        const QString words = QString::fromStdString(text.text);
+        const double width = QFontMetricsF{font, painter_.device()}.horizontalAdvance(words);
+        const double shift = text.align == Align::left ? 0 : (text.align == Align::centre ? width / 2 : width);
+        painter_.drawText(point(text.at) - QPointF{shift, 0}, words);
+    }
+
+private:
+    QPointF point(Point at) const { return {at.x * per_mm_, at.y * per_mm_}; }
+
+    QPen pen(Ink ink, double width, Stroke stroke) const {
+        QPen pen{theme_.of(ink), width * per_mm_};
+        pen.setCapStyle(Qt::FlatCap);
+        pen.setJoinStyle(Qt::MiterJoin);
+        if (stroke == Stroke::dashed)
+            pen.setDashPattern({6, 4});
+        else if (stroke == Stroke::dotted)
+            pen.setDashPattern({1.5, 3});
+        return pen;
+    }
+
+    /// Diagonal hatching, as masonry is drawn on building drawings; as lines, so that paper gets lines too.
+    void hatch(const QRectF& area, Ink ink) const {
+        painter_.save();
+        painter_.setClipRect(area, Qt::IntersectClip);
+        painter_.setPen(pen(ink, 0.15, Stroke::solid));
+        const double step = 4 * per_mm_;
+        for (double x = area.left() - area.height(); x < area.right(); x += step)
+            painter_.drawLine(QPointF{x, area.bottom()}, QPointF{x + area.height(), area.top()});
+        painter_.restore();
+    }
+
+    QPainter& painter_;
+    const Theme& theme_;
+    double per_mm_;
+};
+
+} // namespace
+
+void paint(QPainter& painter, const Drawing& drawing, const Theme& theme, double per_mm) {
+    painter.save();
+    painter.setRenderHint(QPainter::Antialiasing);
+    const DrawingPainter paint_form{painter, theme, per_mm};
+    for (const Shape& shape : drawing.shapes)
+        std::visit(paint_form, shape.form);
+    painter.restore();
+}
+
+} // namespace yes_square::app

@@ -1,0 +1,26 @@
+#pragma once
+
+#include "app/shell/theme.hpp"
+#include "app/shell/workbench.hpp"
+
+#include <QHBoxLayout>
+#include <QWidget>
+
+namespace yes_square::app {
+
+/// The selected shelf's bracket layouts as small walls side by side, each with what it gives up; a click chooses.
+class AlternativesStrip : public QWidget {
+    Q_OBJECT
+public:
+    explicit AlternativesStrip(Workbench& bench, QWidget* parent = nullptr);
+    void set_theme(const Theme& theme);
+
+private:
+    void rebuild();
+
+    Workbench& bench_;
+    const Theme* theme_;
+    QHBoxLayout* row_;
+};
+
+} // namespace yes_square::app

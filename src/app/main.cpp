@@ -1,0 +1,171 @@
+#include "app/sheets/sheet_writer.hpp"
+#include "app/shell/main_window.hpp"
+
+#include <QApplication>
+#include <QCommandLineParser>
+#include <QDir>
+#include <QFile>
+#include <QFileInfo>
+#include <QTextStream>
+
+using namespace yes_square;
+using namespace yes_square::app;
+
+namespace {
+
+constexpr int bad_input = 2;
+
+int fail(const QString& message) {
+    QTextStream{stderr} << "yes-square: " << message << "\n";
+    return bad_input;
+}
+
+struct Arguments {
+    QString sheets;
+    QString screenshot;
+    QString stage;
+    QString size;
+    QString theme;
+    QString unit;
+    QString shelf;
+    QStringList jobs;
+    bool unattended() const { return !sheets.isEmpty() || !screenshot.isEmpty(); }
+};
+
+Arguments parse(const QStringList& words) {
+    QCommandLineParser parser;
+    parser.setApplicationDescription(QStringLiteral("Sets out shelves on a wall."));
+    parser.addHelpOption();
+    parser.addVersionOption();
+    const QCommandLineOption sheets{QStringLiteral("sheets"),
+                                    QStringLiteral("Write the sheets of JOB into DIR and end."), QStringLiteral("DIR")};
+    const QCommandLineOption screenshot{QStringLiteral("screenshot"),
+                                        QStringLiteral("Write a picture of the window with JOB to FILE and end."),
+                                        QStringLiteral("FILE")};
+    const QCommandLineOption stage{QStringLiteral("stage"), QStringLiteral("survey, layout, fixings or fit."),
+                                   QStringLiteral("NAME")};
+    const QCommandLineOption size{QStringLiteral("size"), QStringLiteral("The window's size, such as 1280x800."),
+                                  QStringLiteral("WxH")};
+    const QCommandLineOption theme{QStringLiteral("theme"), QStringLiteral("light or dark."), QStringLiteral("NAME")};
+    const QCommandLineOption unit{QStringLiteral("unit"),
+                                  QStringLiteral("Show lengths in this unit: mm, cm, in/16, ft-in/16 and so on."),
+                                  QStringLiteral("NAME")};
+    const QCommandLineOption shelf{QStringLiteral("shelf"), QStringLiteral("Select the shelf with this id."),
+                                   QStringLiteral("ID")};
+    parser.addOptions({sheets, screenshot, stage, size, theme, unit, shelf});
+    parser.addPositionalArgument(QStringLiteral("JOB"), QStringLiteral("A .yesq file."), QStringLiteral("[JOB]"));
+    parser.process(words);
+    return {parser.value(sheets), parser.value(screenshot), parser.value(stage), parser.value(size),
+            parser.value(theme),  parser.value(unit),       parser.value(shelf), parser.positionalArguments()};
+}
+
+tl::expected<Job, QString> read(const QString& path) {
+    QFile file{path};
+    if (!file.open(QIODevice::ReadOnly))
+        return tl::unexpected{QStringLiteral("%1 cannot be read: %2").arg(path, file.errorString())};
+    auto loaded = read_job(file.readAll().toStdString());
+    if (!loaded)
+        return tl::unexpected{QStringLiteral("%1: %2").arg(path, text(loaded.error().text()))};
+    return std::move(loaded->job);
+}
+
+int write_sheets(const Job& job, const QString& folder, const QString& name) {
+    if (!QDir{}.mkpath(folder))
+        return fail(QStringLiteral("the folder %1 cannot be made").arg(folder));
+    const QString path = QDir{folder}.filePath(name + QStringLiteral(".pdf"));
+    const QString problem = write_sheets_pdf(path, job, reckon(job));
+    if (!problem.isEmpty())
+        return fail(problem);
+    QTextStream{stdout} << path << "\n";
+    return 0;
+}
+
+/// Applies what the arguments say about the window. Error text, or empty.
+QString set_up(MainWindow& window, const Arguments& arguments) {
+    if (!arguments.size.isEmpty()) {
+        const QStringList parts = arguments.size.split(QLatin1Char('x'));
+        const QSize size = parts.size() == 2 ? QSize{parts[0].toInt(), parts[1].toInt()} : QSize{};
+        if (size.width() < 320 || size.height() < 240 || size.width() > 8000 || size.height() > 8000)
+            return QStringLiteral("--size %1 is no window size; write it as 1280x800").arg(arguments.size);
+        window.setMinimumSize(320, 240);
+        window.resize(size);
+    }
+    if (!arguments.theme.isEmpty()) {
+        if (arguments.theme != QStringLiteral("light") && arguments.theme != QStringLiteral("dark"))
+            return QStringLiteral("--theme %1 is not known; it is light or dark").arg(arguments.theme);
+        window.set_theme(arguments.theme == QStringLiteral("dark") ? ThemeName::dark : ThemeName::light);
+    }
+    if (!arguments.shelf.isEmpty()) {
+        window.bench().select_shelf(arguments.shelf.toStdString());
+        if (!window.bench().shelf() || window.bench().shelf()->id != arguments.shelf.toStdString())
+            return QStringLiteral("there is no shelf %1 in this job").arg(arguments.shelf);
+    }
+    if (!arguments.stage.isEmpty()) {
+        const auto stage = stage_from_name(arguments.stage);
+        if (!stage)
+            return QStringLiteral("--stage %1 is not known; it is survey, layout, fixings or fit").arg(arguments.stage);
+        window.set_stage(*stage);
+    }
+    return {};
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    // Writing sheets or pictures needs no display.
+    for (int i = 1; i < argc; ++i)
+        if (const QByteArray word{argv[i]}; (word.startsWith("--sheets") || word.startsWith("--screenshot")) &&
+                                            qEnvironmentVariableIsEmpty("DISPLAY") &&
+                                            qEnvironmentVariableIsEmpty("WAYLAND_DISPLAY") &&
+                                            qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM"))
+            qputenv("QT_QPA_PLATFORM", "offscreen");
+    QApplication application{argc, argv};
+    QApplication::setApplicationName(QStringLiteral("yes-square"));
+    QApplication::setOrganizationName(QStringLiteral("yes-square"));
+    QApplication::setApplicationVersion(QStringLiteral(YES_SQUARE_VERSION));
+    if (!use_bundled_font())
+        return fail(QStringLiteral("the program's typeface is missing; install it again"));
+    const Arguments arguments = parse(QApplication::arguments());
+    if (arguments.jobs.size() > 1)
+        return fail(QStringLiteral("one job at a time"));
+
+    if (!arguments.unattended()) {
+        MainWindow window;
+        const bool opened = !arguments.jobs.isEmpty() && window.open(arguments.jobs.front());
+        if (!opened)
+            window.start_untitled();
+        if (const QString problem = set_up(window, arguments); !problem.isEmpty())
+            return fail(problem);
+        window.show();
+        return QApplication::exec();
+    }
+
+    if (arguments.jobs.isEmpty())
+        return fail(QStringLiteral("name the job to work on"));
+    auto job = read(arguments.jobs.front());
+    if (!job)
+        return fail(job.error());
+    if (!arguments.unit.isEmpty()) {
+        const auto unit = unit_from_file_name(arguments.unit.toStdString());
+        if (!unit)
+            return fail(QStringLiteral("--unit %1 is not known; it is mm, cm, in/16, ft-in/16 or the like")
+                            .arg(arguments.unit));
+        job->unit = *unit;
+    }
+    if (!arguments.sheets.isEmpty())
+        if (const int failed =
+                write_sheets(*job, arguments.sheets, QFileInfo{arguments.jobs.front()}.completeBaseName()))
+            return failed;
+    if (!arguments.screenshot.isEmpty()) {
+        MainWindow window;
+        window.bench().start(std::move(*job));
+        if (const QString problem = set_up(window, arguments); !problem.isEmpty())
+            return fail(problem);
+        window.show();
+        QApplication::processEvents();
+        if (!window.grab().save(arguments.screenshot, "PNG"))
+            return fail(QStringLiteral("%1 cannot be written").arg(arguments.screenshot));
+        QTextStream{stdout} << arguments.screenshot << "\n";
+    }
+    return 0;
+}

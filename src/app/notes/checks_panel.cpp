@@ -1,0 +1,102 @@
+#include "app/notes/checks_panel.hpp"
+
+#include <QFrame>
+#include <QLabel>
+#include <QPushButton>
+#include <QVBoxLayout>
+#include <algorithm>
+
+namespace yes_square::app {
+namespace {
+
+QString severity_words(Severity severity) {
+    switch (severity) {
+    case Severity::error:
+        return QCoreApplication::translate("ChecksPanel", "Wrong");
+    case Severity::warning:
+        return QCoreApplication::translate("ChecksPanel", "Look");
+    case Severity::note:
+        return QCoreApplication::translate("ChecksPanel", "Note");
+    }
+    return {};
+}
+
+} // namespace
+
+ChecksPanel::ChecksPanel(Workbench& bench, QWidget* parent)
+    : QScrollArea{parent}
+    , bench_{bench} {
+    setObjectName(QStringLiteral("checks"));
+    setAccessibleName(tr("Checks"));
+    setWidgetResizable(true);
+    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    connect(&bench_, &Workbench::changed, this, &ChecksPanel::refresh);
+    connect(&bench_, &Workbench::selection_changed, this, &ChecksPanel::refresh);
+    refresh();
+}
+
+void ChecksPanel::refresh() {
+    auto* inside = new QWidget;
+    auto* column = new QVBoxLayout{inside};
+    column->setContentsMargins(0, 0, 4, 0);
+    column->setSpacing(5);
+    struct Row {
+        const ShelfPlan* shelf;
+        const Check* check;
+    };
+    std::vector<Row> rows;
+    if (const WallPlan* wall = bench_.wall_plan())
+        for (const ShelfPlan& shelf : wall->shelves)
+            for (const Check& check : shelf.checks)
+                rows.push_back({&shelf, &check});
+    std::ranges::stable_sort(rows, std::greater{}, [](const Row& row) { return row.check->severity; });
+    for (const Row& row : rows)
+        column->addWidget(card(*row.shelf, *row.check));
+    if (rows.empty())
+        column->addWidget(new QLabel{bench_.wall() && !bench_.wall()->shelves.empty()
+                                         ? tr("Nothing to put right on this wall.")
+                                         : tr("Nothing hangs on this wall yet.")});
+    column->addStretch(1);
+    // The button that was just clicked may be among the old ones.
+    if (QWidget* old = takeWidget())
+        old->deleteLater();
+    setWidget(inside);
+}
+
+QWidget* ChecksPanel::card(const ShelfPlan& shelf, const Check& check) {
+    auto* frame = new QFrame;
+    frame->setProperty("role", "card");
+    auto* column = new QVBoxLayout{frame};
+    column->setContentsMargins(8, 5, 8, 6);
+    column->setSpacing(4);
+    const Voice voice = bench_.voice();
+    auto* words = new QLabel;
+    words->setWordWrap(true);
+    words->setTextFormat(Qt::RichText);
+    const bool error = check.severity == Severity::error;
+    words->setText(QStringLiteral("<b>%1 · %2</b><br>%3")
+                       .arg(severity_words(check.severity), text(shelf.shelf_name).toHtmlEscaped(),
+                            text(say(check.message, voice)).toHtmlEscaped()));
+    if (error)
+        words->setStyleSheet(QStringLiteral("border-left: 4px solid %1; padding-left: 6px;")
+                                 .arg(palette().color(QPalette::BrightText).name()));
+    column->addWidget(words);
+    int number = 0;
+    for (const Cure& cure : check.cures) {
+        const QString what = text(say(cure.words, voice));
+        if (!cure.edit) {
+            auto* advice = new QLabel{what};
+            advice->setWordWrap(true);
+            advice->setProperty("role", "faint");
+            column->addWidget(advice);
+            continue;
+        }
+        auto* button = new QPushButton{what};
+        button->setObjectName(QStringLiteral("cure-%1-%2").arg(text(name(check.code))).arg(++number));
+        connect(button, &QPushButton::clicked, this, [this, what, edit = *cure.edit] { bench_.apply(what, edit); });
+        column->addWidget(button, 0, Qt::AlignLeft);
+    }
+    return frame;
+}
+
+} // namespace yes_square::app

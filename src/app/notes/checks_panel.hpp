@@ -1,0 +1,22 @@
+#pragma once
+
+#include "app/shell/workbench.hpp"
+
+#include <QScrollArea>
+
+namespace yes_square::app {
+
+/// What is wrong on this wall, errors first, each with its cures; a cure the program can make is a button.
+class ChecksPanel : public QScrollArea {
+    Q_OBJECT
+public:
+    explicit ChecksPanel(Workbench& bench, QWidget* parent = nullptr);
+
+private:
+    void refresh();
+    QWidget* card(const ShelfPlan& shelf, const Check& check);
+
+    Workbench& bench_;
+};
+
+} // namespace yes_square::app

@@ -1,0 +1,21 @@
+#pragma once
+
+#include "app/shell/workbench.hpp"
+
+#include <QTextBrowser>
+
+namespace yes_square::app {
+
+/// The scrap: the working behind the figure last asked for, as a person would write it.
+class ScrapPanel : public QTextBrowser {
+    Q_OBJECT
+public:
+    explicit ScrapPanel(Workbench& bench, QWidget* parent = nullptr);
+
+private:
+    void refresh();
+
+    Workbench& bench_;
+};
+
+} // namespace yes_square::app

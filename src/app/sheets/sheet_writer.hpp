@@ -1,0 +1,20 @@
+#pragma once
+
+#include "core/plan/plan.hpp"
+
+#include <QPagedPaintDevice>
+#include <QPainter>
+#include <QString>
+
+namespace yes_square::app {
+
+/// The sheets of a job: for each shelf a page with the wall's elevation and both rods, mark table, drilling table,
+/// checks that stand, cautions and steps. A4 or Letter, usable by someone who never saw the program.
+///
+/// @return error text, or empty
+QString write_sheets_pdf(const QString& path, const Job& job, const Plan& plan);
+
+/// The same on a printer that is set up.
+void paint_sheets(QPainter& painter, QPagedPaintDevice& device, const Job& job, const Plan& plan);
+
+} // namespace yes_square::app

@@ -1,0 +1,141 @@
+#include "app/shell/bound_form.hpp"
+
+#include <QComboBox>
+#include <QDoubleValidator>
+#include <QLineEdit>
+#include <QLocale>
+#include <QSignalBlocker>
+
+namespace yes_square::app {
+
+BoundForm::BoundForm(Workbench& bench, QWidget* parent)
+    : QWidget{parent}
+    , bench_{bench}
+    , rows_{new QFormLayout{this}} {
+    rows_->setContentsMargins(0, 0, 0, 0);
+    rows_->setHorizontalSpacing(10);
+    rows_->setVerticalSpacing(5);
+    rows_->setFieldGrowthPolicy(QFormLayout::AllNonFixedFieldsGrow);
+    rows_->setLabelAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+    connect(&bench_, &Workbench::changed, this, &BoundForm::refresh);
+    connect(&bench_, &Workbench::selection_changed, this, &BoundForm::refresh);
+}
+
+void BoundForm::refresh() {
+    for (const auto& refresher : refreshers_)
+        refresher();
+}
+
+void BoundForm::add_row(const QString& label, const char* name, QWidget* field, std::function<bool()> show) {
+    field->setObjectName(QString::fromLatin1(name));
+    field->setAccessibleName(label);
+    rows_->addRow(label, field);
+    refreshers_.push_back([this, field, show = std::move(show)] {
+        const bool shown = show();
+        field->setVisible(shown);
+        if (QWidget* beside = rows_->labelForField(field))
+            beside->setVisible(shown);
+    });
+}
+
+LengthField* BoundForm::length(const QString& label, const char* name, Get<Length> get, Set<Length> set, Length least,
+                               const QString& refusal) {
+    auto* field = new LengthField{this};
+    field->set_least(least, refusal);
+    connect(field, &LengthField::committed, this,
+            [this, label, set](Length length) { bench_.edit(label, [&](Job& job) { set(job, length); }); });
+    add_row(label, name, field, [this, field, get] {
+        field->set_unit(bench_.job().unit);
+        const auto length = get();
+        if (length)
+            field->set_length(*length);
+        return length.has_value();
+    });
+    return field;
+}
+
+void BoundForm::words(const QString& label, const char* name, Get<std::string> get, Set<std::string> set) {
+    auto* field = new QLineEdit{this};
+    const auto commit = [this, field, label, set] {
+        if (!field->isModified())
+            return;
+        field->setModified(false);
+        const std::string typed = field->text().toStdString();
+        bench_.edit(label, [&](Job& job) { set(job, typed); });
+    };
+    connect(field, &QLineEdit::editingFinished, this, commit);
+    connect(field, &QLineEdit::returnPressed, this, [this] { focusNextChild(); });
+    add_row(label, name, field, [field, get] {
+        const auto text = get();
+        if (text && !(field->hasFocus() && field->isModified()))
+            field->setText(QString::fromStdString(*text));
+        return text.has_value();
+    });
+}
+
+void BoundForm::choice(const QString& label, const char* name, const QStringList& options, Get<int> get, Set<int> set) {
+    choice(
+        label, name, [options] { return options; }, std::move(get), std::move(set));
+}
+
+void BoundForm::choice(const QString& label, const char* name, std::function<QStringList()> options, Get<int> get,
+                       Set<int> set) {
+    auto* field = new QComboBox{this};
+    field->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    connect(field, &QComboBox::activated, this,
+            [this, label, set](int index) { bench_.edit(label, [&](Job& job) { set(job, index); }); });
+    add_row(label, name, field, [field, get, options = std::move(options)] {
+        const QSignalBlocker quiet{field};
+        const auto index = get();
+        const QStringList wanted = options();
+        QStringList there;
+        for (int i = 0; i < field->count(); ++i)
+            there << field->itemText(i);
+        if (there != wanted) {
+            field->clear();
+            field->addItems(wanted);
+        }
+        if (index)
+            field->setCurrentIndex(*index);
+        return index.has_value();
+    });
+}
+
+void BoundForm::number(const QString& label, const char* name, const QString& unit, Get<std::optional<double>> get,
+                       Set<std::optional<double>> set) {
+    auto* field = new QLineEdit{this};
+    field->setPlaceholderText(tr("not known"));
+    auto* validator = new QDoubleValidator{0.0, 100000.0, 2, field};
+    validator->setNotation(QDoubleValidator::StandardNotation);
+    validator->setLocale(QLocale::c());
+    field->setValidator(validator);
+    const auto commit = [this, field, label, set] {
+        if (!field->isModified())
+            return;
+        field->setModified(false);
+        bool fine = false;
+        const double value = QLocale::c().toDouble(field->text(), &fine);
+        bench_.edit(label,
+                    [&](Job& job) { set(job, fine && value > 0 ? std::optional{value} : std::optional<double>{}); });
+    };
+    connect(field, &QLineEdit::editingFinished, this, commit);
+    connect(field, &QLineEdit::returnPressed, this, [this] { focusNextChild(); });
+    add_row(unit.isEmpty() ? label : QStringLiteral("%1, %2").arg(label, unit), name, field, [field, get] {
+        const auto value = get();
+        if (value && !(field->hasFocus() && field->isModified()))
+            field->setText(*value ? QLocale::c().toString(**value, 'g', 5) : QString{});
+        return value.has_value();
+    });
+}
+
+void BoundForm::heading(const QString& words) {
+    auto* label = new QLabel{words, this};
+    label->setProperty("role", "heading");
+    rows_->addRow(label);
+}
+
+void BoundForm::widget(QWidget* widget) {
+    rows_->addRow(widget);
+}
+
+} // namespace yes_square::app

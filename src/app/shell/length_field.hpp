@@ -1,0 +1,52 @@
+#pragma once
+
+#include "core/measure/length.hpp"
+#include "core/measure/unit.hpp"
+
+#include <QLabel>
+#include <QLineEdit>
+#include <QPointer>
+
+namespace yes_square::app {
+
+/// The one entry for lengths. It takes what people say, shows on a tag below it what it understood before Enter, and
+/// on Enter commits and moves on. What it cannot read it keeps, says why, and puts the cursor there.
+class LengthField : public QLineEdit {
+    Q_OBJECT
+public:
+    explicit LengthField(QWidget* parent = nullptr);
+    ~LengthField() override;
+
+    void set_unit(Unit unit);
+    /// Shows a length; while the user is typing, what is typed stays.
+    void set_length(Length length);
+    /// Lengths below this are refused with these words.
+    void set_least(Length least, const QString& refusal);
+    void clear_length();
+
+    /// Reads what stands there; none: refused, and said so.
+    std::optional<Length> read();
+
+signals:
+    void committed(yes_square::Length length);
+
+protected:
+    void keyPressEvent(QKeyEvent* event) override;
+    void focusOutEvent(QFocusEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+
+private:
+    void show_understood();
+    void show_tag(const QString& words, bool refused);
+    void hide_tag();
+    bool commit();
+    void refuse(const QString& words, int position);
+
+    Unit unit_ = Unit::mm;
+    std::optional<Length> shown_;
+    Length least_ = Length::mm(-1'000'000);
+    QString refusal_;
+    QPointer<QLabel> tag_;
+};
+
+} // namespace yes_square::app

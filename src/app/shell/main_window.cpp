@@ -1,0 +1,413 @@
+#include "app/shell/main_window.hpp"
+
+#include "app/board/board_view.hpp"
+#include "app/fit/fit_panel.hpp"
+#include "app/fixings/fixings_panel.hpp"
+#include "app/layout/alternatives_strip.hpp"
+#include "app/layout/layout_panel.hpp"
+#include "app/notes/checks_panel.hpp"
+#include "app/notes/scrap_panel.hpp"
+#include "app/sheets/sheet_writer.hpp"
+#include "app/survey/survey_panel.hpp"
+
+#include <QApplication>
+#include <QCloseEvent>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QMenuBar>
+#include <QMessageBox>
+#include <QPrintDialog>
+#include <QPrinter>
+#include <QScrollArea>
+#include <QSettings>
+#include <QSplitter>
+#include <QStyleFactory>
+#include <QToolButton>
+#include <QVBoxLayout>
+
+namespace yes_square::app {
+namespace {
+
+constexpr int autosave_ms = 3000;
+constexpr int most_recent = 8;
+constexpr int panel_width = 372;
+
+QScrollArea* scrolled(QWidget* inside) {
+    auto* area = new QScrollArea;
+    area->setWidget(inside);
+    area->setWidgetResizable(true);
+    area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    return area;
+}
+
+QToolButton* tool(const QString& words, const QString& tip, QWidget* parent) {
+    auto* button = new QToolButton{parent};
+    button->setText(words);
+    button->setToolTip(tip);
+    button->setAccessibleName(tip);
+    return button;
+}
+
+} // namespace
+
+MainWindow::MainWindow(QWidget* parent)
+    : QMainWindow{parent} {
+    ask_yes_no = [this](const QString& question) {
+        return QMessageBox::question(this, tr("Yes Square"), question) == QMessageBox::Yes;
+    };
+    tell = [this](const QString& message) { QMessageBox::warning(this, tr("Yes Square"), message); };
+    build_body();
+    build_menus();
+    set_theme(QSettings{}.value(QStringLiteral("theme")).toString() == QStringLiteral("dark") ? ThemeName::dark
+                                                                                              : ThemeName::light);
+    resize(1280, 800);
+    setMinimumSize(900, 600);
+
+    connect(&bench_, &Workbench::changed, this, &MainWindow::refresh_pickers);
+    connect(&bench_, &Workbench::selection_changed, this, &MainWindow::refresh_pickers);
+    connect(&bench_.undo_stack(), &QUndoStack::cleanChanged, this, &MainWindow::refresh_title);
+    connect(&autosave_, &QTimer::timeout, this, &MainWindow::autosave);
+    autosave_.start(autosave_ms);
+    refresh_pickers();
+    refresh_title();
+    stages_->set_stage(Stage::layout);
+}
+
+void MainWindow::build_body() {
+    auto* body = new QWidget{this};
+    auto* column = new QVBoxLayout{body};
+    column->setContentsMargins(8, 0, 8, 8);
+    column->setSpacing(6);
+    stages_ = new StageStrip{bench_, body};
+    column->addWidget(stages_);
+
+    // Wall side.
+    auto* wall_side = new QWidget;
+    auto* wall_column = new QVBoxLayout{wall_side};
+    wall_column->setContentsMargins(0, 0, 0, 0);
+    wall_column->setSpacing(6);
+    auto* pickers = new QHBoxLayout;
+    walls_ = new QComboBox{wall_side};
+    walls_->setObjectName(QStringLiteral("wall-picker"));
+    walls_->setAccessibleName(tr("Wall"));
+    shelves_ = new QComboBox{wall_side};
+    shelves_->setObjectName(QStringLiteral("shelf-picker"));
+    shelves_->setAccessibleName(tr("Shelf"));
+    units_ = new QComboBox{wall_side};
+    units_->setObjectName(QStringLiteral("unit-picker"));
+    units_->setAccessibleName(tr("Unit"));
+    units_->addItems({tr("mm"), tr("mm, tenths"), tr("cm"), tr("in, eighths"), tr("in, 16ths"), tr("in, 32nds"),
+                      tr("in, 64ths"), tr("ft in, eighths"), tr("ft in, 16ths"), tr("ft in, 32nds"),
+                      tr("ft in, 64ths")});
+    for (QComboBox* box : {walls_, shelves_, units_})
+        box->setSizeAdjustPolicy(QComboBox::AdjustToContents);
+    auto* nearer = tool(QStringLiteral("+"), tr("Nearer"), wall_side);
+    auto* farther = tool(QStringLiteral("-"), tr("Farther"), wall_side);
+    auto* whole = tool(tr("Whole wall"), tr("Show the whole wall"), wall_side);
+    whole->setObjectName(QStringLiteral("fit-wall"));
+    pickers->addWidget(walls_);
+    pickers->addWidget(shelves_);
+    pickers->addStretch(1);
+    pickers->addWidget(farther);
+    pickers->addWidget(nearer);
+    pickers->addWidget(whole);
+    pickers->addWidget(units_);
+    wall_column->addLayout(pickers);
+    board_ = new BoardView{bench_, wall_side};
+    wall_column->addWidget(board_, 1);
+    alternatives_ = new AlternativesStrip{bench_, wall_side};
+    wall_column->addWidget(alternatives_);
+
+    auto* notes = new QWidget;
+    auto* notes_row = new QHBoxLayout{notes};
+    notes_row->setContentsMargins(0, 0, 0, 0);
+    notes_row->setSpacing(8);
+    notes_row->addWidget(new ScrapPanel{bench_, notes}, 1);
+    notes_row->addWidget(new ChecksPanel{bench_, notes}, 1);
+    auto* upright = new QSplitter{Qt::Vertical};
+    upright->addWidget(wall_side);
+    upright->addWidget(notes);
+    upright->setStretchFactor(0, 3);
+    upright->setStretchFactor(1, 1);
+    upright->setSizes({520, 190});
+    upright->setChildrenCollapsible(false);
+    notes->setMinimumHeight(110);
+
+    // The stage's figures.
+    panels_ = new QStackedWidget;
+    survey_ = new SurveyPanel{bench_};
+    layout_ = new LayoutPanel{bench_};
+    panels_->addWidget(scrolled(survey_));
+    panels_->addWidget(scrolled(layout_));
+    panels_->addWidget(new FixingsPanel{bench_});
+    auto* fit = new FitPanel{bench_};
+    connect(fit, &FitPanel::sheets_wanted, this, &MainWindow::save_sheets);
+    panels_->addWidget(fit);
+    panels_->setMinimumWidth(300);
+
+    auto* across = new QSplitter{Qt::Horizontal};
+    across->addWidget(upright);
+    across->addWidget(panels_);
+    across->setStretchFactor(0, 1);
+    across->setStretchFactor(1, 0);
+    across->setSizes({1280 - panel_width, panel_width});
+    across->setChildrenCollapsible(false);
+    column->addWidget(across, 1);
+    setCentralWidget(body);
+
+    connect(stages_, &StageStrip::stage_chosen, this, &MainWindow::show_stage);
+    connect(nearer, &QToolButton::clicked, this, [this] { board_->zoom_by(1.4); });
+    connect(farther, &QToolButton::clicked, this, [this] { board_->zoom_by(1 / 1.4); });
+    connect(whole, &QToolButton::clicked, board_, &BoardView::fit);
+    connect(walls_, &QComboBox::activated, this, [this](int row) {
+        bench_.select_wall(static_cast<std::size_t>(row));
+        board_->fit();
+    });
+    connect(shelves_, &QComboBox::activated, this, [this](int row) {
+        if (bench_.wall() && static_cast<std::size_t>(row) < bench_.wall()->shelves.size())
+            bench_.select_shelf(bench_.wall()->shelves[static_cast<std::size_t>(row)].id);
+    });
+    connect(units_, &QComboBox::activated, this, [this](int row) {
+        bench_.edit(tr("Change unit"), [&](Job& job) { job.unit = all_units()[static_cast<std::size_t>(row)]; });
+    });
+}
+
+void MainWindow::build_menus() {
+    QMenu* file = menuBar()->addMenu(tr("&File"));
+    file->addAction(tr("&New job"), QKeySequence::New, this, &MainWindow::new_job);
+    file->addAction(tr("&Open..."), QKeySequence::Open, this, &MainWindow::choose_and_open);
+    recent_ = file->addMenu(tr("Open &recent"));
+    file->addAction(tr("&Save"), QKeySequence::Save, this, [this] { save(); });
+    file->addAction(tr("Save &as..."), QKeySequence::SaveAs, this, [this] { save_as(); });
+    file->addSeparator();
+    file->addAction(tr("Save sheets as PDF..."), QKeySequence{Qt::CTRL | Qt::Key_E}, this, &MainWindow::save_sheets);
+    file->addAction(tr("&Print sheets..."), QKeySequence::Print, this, &MainWindow::print);
+    file->addSeparator();
+    file->addAction(tr("&Quit"), QKeySequence::Quit, this, &QWidget::close);
+
+    QMenu* edit = menuBar()->addMenu(tr("&Edit"));
+    QAction* undo = bench_.undo_stack().createUndoAction(this, tr("Undo"));
+    undo->setShortcut(QKeySequence::Undo);
+    QAction* redo = bench_.undo_stack().createRedoAction(this, tr("Redo"));
+    redo->setShortcuts(QKeySequence::Redo);
+    edit->addActions({undo, redo});
+    edit->addSeparator();
+    edit->addAction(tr("Add a wall"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_W}, this, [this] {
+        set_stage(Stage::survey);
+        survey_->add_wall();
+    });
+    edit->addAction(tr("Add a shelf"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_S}, this, [this] {
+        set_stage(Stage::layout);
+        layout_->add_shelf();
+    });
+    edit->addAction(tr("Remove the shelf"), QKeySequence{Qt::CTRL | Qt::Key_Delete}, layout_,
+                    &LayoutPanel::remove_shelf);
+
+    QMenu* view = menuBar()->addMenu(tr("&View"));
+    const QStringList titles{tr("Survey"), tr("Layout"), tr("Fixings"), tr("Fit")};
+    for (int i = 0; i < titles.size(); ++i)
+        view->addAction(titles[i], QKeySequence{Qt::CTRL | (Qt::Key_1 + i)}, this,
+                        [this, i] { set_stage(static_cast<Stage>(i)); });
+    view->addSeparator();
+    view->addAction(tr("Nearer"), QKeySequence::ZoomIn, this, [this] { board_->zoom_by(1.4); });
+    view->addAction(tr("Farther"), QKeySequence::ZoomOut, this, [this] { board_->zoom_by(1 / 1.4); });
+    view->addAction(tr("Whole wall"), QKeySequence{Qt::CTRL | Qt::Key_0}, board_, &BoardView::fit);
+    view->addSeparator();
+    view->addAction(tr("Light"), this, [this] {
+        QSettings{}.setValue(QStringLiteral("theme"), QStringLiteral("light"));
+        set_theme(ThemeName::light);
+    });
+    view->addAction(tr("Dark"), this, [this] {
+        QSettings{}.setValue(QStringLiteral("theme"), QStringLiteral("dark"));
+        set_theme(ThemeName::dark);
+    });
+    refresh_recent();
+}
+
+void MainWindow::set_theme(ThemeName name) {
+    const Theme& chosen = theme(name);
+    QApplication::setStyle(QStyleFactory::create(QStringLiteral("Fusion")));
+    QApplication::setPalette(chosen.palette());
+    qApp->setStyleSheet(chosen.style_sheet());
+    stages_->set_theme(chosen);
+    board_->set_theme(chosen);
+    alternatives_->set_theme(chosen);
+}
+
+void MainWindow::show_stage(Stage stage) {
+    panels_->setCurrentIndex(static_cast<int>(stage));
+    alternatives_->setVisible(stage == Stage::layout);
+}
+
+void MainWindow::refresh_pickers() {
+    walls_->clear();
+    for (const Wall& wall : bench_.job().walls)
+        walls_->addItem(text(wall.name));
+    walls_->setCurrentIndex(bench_.wall() ? static_cast<int>(bench_.wall_index()) : -1);
+    walls_->setEnabled(walls_->count() > 0);
+    shelves_->clear();
+    if (const Wall* wall = bench_.wall())
+        for (const Shelf& shelf : wall->shelves) {
+            shelves_->addItem(text(shelf.name));
+            if (bench_.shelf() && shelf.id == bench_.shelf()->id)
+                shelves_->setCurrentIndex(shelves_->count() - 1);
+        }
+    shelves_->setEnabled(shelves_->count() > 0);
+    units_->setCurrentIndex(static_cast<int>(bench_.job().unit));
+    refresh_title();
+}
+
+void MainWindow::refresh_title() {
+    const QString title = bench_.job().title.empty() ? tr("Untitled job") : text(bench_.job().title);
+    setWindowTitle(QStringLiteral("%1%2[*] - %3")
+                       .arg(title, store_.read_only() ? tr(" (read only)") : QString{}, tr("Yes Square")));
+    setWindowModified(!bench_.undo_stack().isClean());
+}
+
+bool MainWindow::open(const QString& path) {
+    auto opened = store_.open(path);
+    if (!opened) {
+        tell(opened.error());
+        return false;
+    }
+    if (opened->read_only)
+        tell(tr("This job was written by a newer Yes Square. It is opened to look at; saving it needs another name"));
+    remember(store_.path());
+    take(std::move(opened->job), std::move(opened->recovered));
+    return true;
+}
+
+void MainWindow::start_untitled() {
+    auto left_over = store_.start_untitled();
+    take(yes_square::new_job(), std::move(left_over));
+    if (bench_.job().walls.empty())
+        set_stage(Stage::survey);
+}
+
+void MainWindow::take(Job job, std::optional<Job> recovered) {
+    bench_.start(std::move(job));
+    if (recovered) {
+        if (ask_yes_no(tr("Work on this job was never saved: the program ended before. Take it up again? No throws it "
+                          "away")))
+            // As an edit, so that it can be undone and the job counts as not saved.
+            bench_.edit(tr("Recover unsaved work"), [&](Job& current) { current = std::move(*recovered); });
+        else
+            store_.forget_autosave();
+    }
+    board_->fit();
+    refresh_title();
+}
+
+bool MainWindow::may_leave() {
+    if (bench_.undo_stack().isClean())
+        return true;
+    QMessageBox box{QMessageBox::Question, tr("Yes Square"), tr("This job has changes that are not saved."),
+                    QMessageBox::Save | QMessageBox::Discard | QMessageBox::Cancel, this};
+    switch (box.exec()) {
+    case QMessageBox::Save:
+        return save();
+    case QMessageBox::Discard:
+        store_.forget_autosave();
+        return true;
+    default:
+        return false;
+    }
+}
+
+void MainWindow::new_job() {
+    if (may_leave())
+        start_untitled();
+}
+
+void MainWindow::choose_and_open() {
+    if (!may_leave())
+        return;
+    const QString path = QFileDialog::getOpenFileName(this, tr("Open a job"), {}, tr("Yes Square jobs (*.yesq)"));
+    if (!path.isEmpty())
+        open(path);
+}
+
+bool MainWindow::save() {
+    return store_.path().isEmpty() ? save_as() : save_to(store_.path());
+}
+
+bool MainWindow::save_as() {
+    QString path =
+        QFileDialog::getSaveFileName(this, tr("Save the job as"), store_.path(), tr("Yes Square jobs (*.yesq)"));
+    if (path.isEmpty())
+        return false;
+    if (QFileInfo{path}.suffix().isEmpty())
+        path += QStringLiteral(".yesq");
+    return save_to(path);
+}
+
+bool MainWindow::save_to(const QString& path) {
+    bench_.withdraw();
+    const QString problem = store_.save_as(path, bench_.job());
+    if (!problem.isEmpty()) {
+        tell(problem);
+        return false;
+    }
+    bench_.undo_stack().setClean();
+    remember(store_.path());
+    refresh_title();
+    return true;
+}
+
+void MainWindow::autosave() {
+    if (bench_.undo_stack().isClean())
+        return;
+    store_.autosave(bench_.job());
+}
+
+void MainWindow::save_sheets() {
+    const QString path = QFileDialog::getSaveFileName(this, tr("Save the sheets"), {}, tr("PDF (*.pdf)"));
+    if (path.isEmpty())
+        return;
+    const QString problem = write_sheets_pdf(path, bench_.job(), bench_.plan());
+    if (!problem.isEmpty())
+        tell(problem);
+}
+
+void MainWindow::print() {
+    QPrinter printer{QPrinter::HighResolution};
+    printer.setFullPage(true);
+    QPrintDialog dialog{&printer, this};
+    if (dialog.exec() != QDialog::Accepted)
+        return;
+    QPainter painter{&printer};
+    if (painter.isActive())
+        paint_sheets(painter, printer, bench_.job(), bench_.plan());
+    else
+        tell(tr("The printer does not answer. Save the sheets as PDF instead"));
+}
+
+void MainWindow::remember(const QString& path) {
+    QSettings settings;
+    QStringList paths = settings.value(QStringLiteral("recent")).toStringList();
+    paths.removeAll(path);
+    paths.prepend(path);
+    settings.setValue(QStringLiteral("recent"), QStringList{paths.mid(0, most_recent)});
+    refresh_recent();
+}
+
+void MainWindow::refresh_recent() {
+    recent_->clear();
+    for (const QString& path : QSettings{}.value(QStringLiteral("recent")).toStringList())
+        recent_->addAction(path, this, [this, path] {
+            if (may_leave())
+                open(path);
+        });
+    recent_->setEnabled(!recent_->isEmpty());
+}
+
+void MainWindow::closeEvent(QCloseEvent* event) {
+    if (may_leave())
+        event->accept();
+    else
+        event->ignore();
+}
+
+} // namespace yes_square::app

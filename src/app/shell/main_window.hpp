@@ -1,0 +1,78 @@
+#pragma once
+
+#include "app/shell/job_store.hpp"
+#include "app/shell/stage_strip.hpp"
+#include "app/shell/workbench.hpp"
+
+#include <QComboBox>
+#include <QMainWindow>
+#include <QStackedWidget>
+#include <QTimer>
+
+namespace yes_square::app {
+
+class AlternativesStrip;
+class BoardView;
+class LayoutPanel;
+class SurveyPanel;
+
+/// The window: the stages along the top, the wall in the middle, the stage's figures at its side, scrap and checks
+/// under it.
+class MainWindow : public QMainWindow {
+    Q_OBJECT
+public:
+    explicit MainWindow(QWidget* parent = nullptr);
+
+    /// Opens a job file, offering to recover work that was never saved. False if it could not; it has been said why.
+    bool open(const QString& path);
+    /// Begins an untitled job; offers what an earlier untitled one left.
+    void start_untitled();
+
+    void set_theme(ThemeName name);
+    void set_stage(Stage stage) { stages_->set_stage(stage); }
+    Workbench& bench() { return bench_; }
+    BoardView& board() { return *board_; }
+
+    bool save();
+    bool save_to(const QString& path);
+
+    /// How a question is asked; tests answer by their own. Returns true for yes.
+    std::function<bool(const QString& question)> ask_yes_no;
+    std::function<void(const QString& message)> tell;
+
+protected:
+    void closeEvent(QCloseEvent* event) override;
+
+private:
+    void build_menus();
+    void build_body();
+    void new_job();
+    void choose_and_open();
+    bool save_as();
+    void save_sheets();
+    void print();
+    bool may_leave();
+    void show_stage(Stage stage);
+    void refresh_pickers();
+    void refresh_title();
+    void remember(const QString& path);
+    void refresh_recent();
+    void take(Job job, std::optional<Job> recovered);
+    void autosave();
+
+    Workbench bench_;
+    JobStore store_;
+    StageStrip* stages_ = nullptr;
+    BoardView* board_ = nullptr;
+    AlternativesStrip* alternatives_ = nullptr;
+    SurveyPanel* survey_ = nullptr;
+    LayoutPanel* layout_ = nullptr;
+    QStackedWidget* panels_ = nullptr;
+    QComboBox* walls_ = nullptr;
+    QComboBox* shelves_ = nullptr;
+    QComboBox* units_ = nullptr;
+    QMenu* recent_ = nullptr;
+    QTimer autosave_;
+};
+
+} // namespace yes_square::app

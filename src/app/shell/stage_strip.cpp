@@ -1,0 +1,185 @@
+#include "app/shell/stage_strip.hpp"
+
+#include <QAbstractButton>
+#include <QHBoxLayout>
+#include <QPainter>
+#include <algorithm>
+#include <array>
+
+namespace yes_square::app {
+namespace {
+
+/// How far a stage is: told by a mark and in words.
+enum class Progress { missing, wrong, done };
+
+struct Standing {
+    Progress progress = Progress::missing;
+    QString words;
+};
+
+constexpr std::array names{"survey", "layout", "fixings", "fit"};
+
+QString tr(const char* words, int n = -1) {
+    return QCoreApplication::translate("StageStrip", words, nullptr, n);
+}
+
+Standing survey_standing(const Job& job) {
+    if (job.walls.empty())
+        return {Progress::missing, tr("no wall yet")};
+    std::size_t studs = 0;
+    std::size_t proved = 0;
+    for (const Wall& wall : job.walls) {
+        studs += wall.studs.size();
+        proved += static_cast<std::size_t>(std::ranges::count(wall.studs, StudState::proved, &Stud::state));
+    }
+    const QString walls = tr("%n wall(s)", static_cast<int>(job.walls.size()));
+    if (studs == 0)
+        return {Progress::done, walls};
+    return {proved == studs ? Progress::done : Progress::missing,
+            tr("%1, %2 of %3 studs proved").arg(walls).arg(proved).arg(studs)};
+}
+
+Standing layout_standing(const Job& job, const Plan& plan) {
+    std::size_t shelves = 0;
+    for (const Wall& wall : job.walls)
+        shelves += wall.shelves.size();
+    if (shelves == 0)
+        return {Progress::missing, tr("no shelf yet")};
+    const std::size_t errors = count_checks(plan, Severity::error);
+    const QString words = tr("%n shelf(s)", static_cast<int>(shelves));
+    return errors > 0 ? Standing{Progress::wrong, tr("%1, %2 wrong").arg(words).arg(errors)}
+                      : Standing{Progress::done, words};
+}
+
+Standing fixings_standing(const Plan& plan) {
+    std::size_t brackets = 0;
+    std::size_t unknown = 0;
+    for (const auto& wall : plan.walls)
+        for (const ShelfPlan& shelf : wall->shelves)
+            for (const BracketPlan& place : shelf.brackets) {
+                ++brackets;
+                unknown += !place.fixing_utilisation || !place.bracket_utilisation;
+            }
+    if (brackets == 0)
+        return {Progress::missing, tr("nothing to fix yet")};
+    return unknown > 0 ? Standing{Progress::missing, tr("%1 of %2 brackets not known").arg(unknown).arg(brackets)}
+                       : Standing{Progress::done, tr("%n bracket(s)", static_cast<int>(brackets))};
+}
+
+Standing fit_standing(const Plan& plan) {
+    std::size_t holes = 0;
+    for (const auto& wall : plan.walls)
+        for (const ShelfPlan& shelf : wall->shelves)
+            holes += shelf.holes.size();
+    if (holes == 0)
+        return {Progress::missing, tr("no steps yet")};
+    if (count_checks(plan, Severity::error) > 0)
+        return {Progress::wrong, tr("clear what is wrong first")};
+    return {Progress::done, tr("%n hole(s) to drill", static_cast<int>(holes))};
+}
+
+} // namespace
+
+std::optional<Stage> stage_from_name(const QString& name) {
+    const auto found = std::ranges::find(names, name.toStdString());
+    return found == names.end() ? std::nullopt : std::optional{static_cast<Stage>(found - names.begin())};
+}
+
+/// A stretch of a rod: the stage's name and standing over it, a thick tick where it begins.
+class StageStrip::Button : public QAbstractButton {
+public:
+    Button(const QString& title, QWidget* parent)
+        : QAbstractButton{parent}
+        , title_{title} {
+        setCheckable(true);
+        setMinimumSize(110, 48);
+        setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    }
+    void show_standing(const Standing& standing) {
+        standing_ = standing;
+        setAccessibleName(title_ + QStringLiteral(": ") + standing.words);
+        update();
+    }
+    void set_theme(const Theme& theme) {
+        theme_ = &theme;
+        update();
+    }
+
+protected:
+    void paintEvent(QPaintEvent*) override {
+        QPainter painter{this};
+        painter.setRenderHint(QPainter::Antialiasing);
+        painter.fillRect(rect(), isChecked() ? theme_->panel : theme_->paper);
+        const int rod = height() - 7;
+        painter.fillRect(QRect{0, rod, width(), 7}, isChecked() ? theme_->timber : theme_->line);
+        painter.fillRect(QRect{0, rod - (isChecked() ? 8 : 0), 3, 15}, theme_->ink);
+        QFont bold = font();
+        bold.setBold(true);
+        painter.setFont(bold);
+        painter.setPen(theme_->ink);
+        const QFontMetrics metrics{bold};
+        const int x = 12;
+        painter.drawText(QPoint{x, 4 + metrics.ascent()}, title_);
+        QFont small = font();
+        small.setPixelSize(font().pixelSize() - 2);
+        painter.setFont(small);
+        const QFontMetrics fine{small};
+        const int base = 4 + metrics.height() + fine.ascent();
+        const bool wrong = standing_.progress == Progress::wrong;
+        painter.setPen(wrong ? theme_->alarm : theme_->faint);
+        const QString mark =
+            standing_.progress == Progress::done ? tr("Done: ") : (wrong ? tr("Wrong: ") : tr("Open: "));
+        painter.drawText(QPoint{x, base}, fine.elidedText(mark + standing_.words, Qt::ElideRight, width() - x - 6));
+        if (hasFocus()) {
+            painter.setPen(QPen{theme_->chalk, 2});
+            painter.drawRect(QRectF{rect()}.adjusted(1, 1, -1, -1));
+        }
+    }
+
+private:
+    QString title_;
+    Standing standing_;
+    const Theme* theme_ = &theme(ThemeName::light);
+};
+
+StageStrip::StageStrip(Workbench& bench, QWidget* parent)
+    : QWidget{parent}
+    , bench_{bench} {
+    auto* row = new QHBoxLayout{this};
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(0);
+    for (const QString& title : {tr("Survey"), tr("Layout"), tr("Fixings"), tr("Fit")}) {
+        auto* button = new Button{title, this};
+        const auto stage = static_cast<Stage>(buttons_.size());
+        button->setObjectName(QStringLiteral("stage-") + QString::fromLatin1(names[buttons_.size()]));
+        connect(button, &QAbstractButton::clicked, this, [this, stage] { set_stage(stage); });
+        buttons_.push_back(button);
+        row->addWidget(button);
+    }
+    connect(&bench_, &Workbench::changed, this, &StageStrip::refresh);
+    set_stage(stage_);
+    refresh();
+}
+
+void StageStrip::set_theme(const Theme& theme) {
+    for (Button* button : buttons_)
+        button->set_theme(theme);
+}
+
+void StageStrip::set_stage(Stage stage) {
+    stage_ = stage;
+    for (std::size_t i = 0; i < buttons_.size(); ++i)
+        buttons_[i]->setChecked(static_cast<Stage>(i) == stage);
+    emit stage_chosen(stage);
+}
+
+void StageStrip::refresh() {
+    const Job& job = bench_.job();
+    const Plan& plan = bench_.plan();
+    buttons_[0]->show_standing(survey_standing(job));
+    buttons_[1]->show_standing(layout_standing(job, plan));
+    buttons_[2]->show_standing(fixings_standing(plan));
+    buttons_[3]->show_standing(fit_standing(plan));
+}
+
+} // namespace yes_square::app

@@ -1,0 +1,197 @@
+#include "app/shell/theme.hpp"
+
+#include <QApplication>
+#include <QFontDatabase>
+
+namespace yes_square::app {
+namespace {
+
+const Theme light_theme{
+    .paper = "#f7f4ec",
+    .panel = "#fffdf8",
+    .ink = "#22262b",
+    .faint = "#5c6067",
+    .chalk = "#1c569c",
+    .timber = "#d9bc8c",
+    .board = "#b98746",
+    .steel = "#4a5159",
+    .line = "#c9c2b2",
+    .alarm = "#b3221a",
+};
+
+const Theme dark_theme{
+    .paper = "#1d2125",
+    .panel = "#262b30",
+    .ink = "#ece7dc",
+    .faint = "#a9aeb5",
+    .chalk = "#8fc0f5",
+    .timber = "#6f5836",
+    .board = "#c08f50",
+    .steel = "#b9c0c8",
+    .line = "#454c54",
+    .alarm = "#ff8b7e",
+};
+
+const Theme paper_theme{
+    .paper = "#ffffff",
+    .panel = "#ffffff",
+    .ink = "#000000",
+    .faint = "#4d4d4d",
+    .chalk = "#1c4a8a",
+    .timber = "#e6d3b0",
+    .board = "#c79a5b",
+    .steel = "#3a3f45",
+    .line = "#b0b0b0",
+    .alarm = "#a8160f",
+};
+
+QColor with_alpha(QColor colour, double alpha) {
+    colour.setAlphaF(static_cast<float>(alpha));
+    return colour;
+}
+
+} // namespace
+
+QColor Theme::of(Ink which) const {
+    switch (which) {
+    case Ink::paper:
+        return paper;
+    case Ink::wall:
+    case Ink::floor:
+    case Ink::opening:
+    case Ink::figure:
+    case Ink::tick:
+    case Ink::caution:
+        return ink;
+    case Ink::masonry:
+    case Ink::rod:
+        return line;
+    case Ink::stud_proved:
+    case Ink::stud_indicated:
+    case Ink::stud_assumed:
+        return faint;
+    case Ink::service:
+    case Ink::bracket:
+        return steel;
+    case Ink::strip:
+        return with_alpha(faint, 0.5);
+    case Ink::board:
+    case Ink::board_selected:
+        return ink;
+    case Ink::hole:
+        return ink;
+    case Ink::level:
+        return chalk;
+    case Ink::faint:
+        return faint;
+    case Ink::alarm:
+        return alarm;
+    }
+    return ink;
+}
+
+QColor Theme::fill_of(Ink which) const {
+    switch (which) {
+    case Ink::stud_proved:
+        return timber;
+    case Ink::stud_indicated:
+        return with_alpha(timber, 0.45);
+    case Ink::board:
+        return with_alpha(board, 0.75);
+    case Ink::board_selected:
+        return board;
+    case Ink::rod:
+        return panel;
+    case Ink::strip:
+        return with_alpha(faint, 0.10);
+    case Ink::service:
+        return panel;
+    case Ink::hole:
+        return paper;
+    default:
+        return of(which);
+    }
+}
+
+QPalette Theme::palette() const {
+    QPalette palette;
+    palette.setColor(QPalette::Window, paper);
+    palette.setColor(QPalette::WindowText, ink);
+    palette.setColor(QPalette::Base, panel);
+    palette.setColor(QPalette::AlternateBase, paper);
+    palette.setColor(QPalette::Text, ink);
+    palette.setColor(QPalette::Button, panel);
+    palette.setColor(QPalette::ButtonText, ink);
+    palette.setColor(QPalette::BrightText, ink);
+    palette.setColor(QPalette::PlaceholderText, faint);
+    palette.setColor(QPalette::Highlight, chalk);
+    palette.setColor(QPalette::HighlightedText, paper);
+    palette.setColor(QPalette::ToolTipBase, panel);
+    palette.setColor(QPalette::ToolTipText, ink);
+    palette.setColor(QPalette::Link, chalk);
+    palette.setColor(QPalette::Mid, line);
+    palette.setColor(QPalette::Dark, line);
+    palette.setColor(QPalette::Light, panel);
+    palette.setColor(QPalette::Disabled, QPalette::Text, faint);
+    palette.setColor(QPalette::Disabled, QPalette::ButtonText, faint);
+    palette.setColor(QPalette::Disabled, QPalette::WindowText, faint);
+    return palette;
+}
+
+QString Theme::style_sheet() const {
+    return QStringLiteral(
+               "QLineEdit, QComboBox, QAbstractSpinBox, QTableWidget, QListWidget, QTextBrowser {"
+               "  background: %1; color: %2; border: 1px solid %3; border-radius: 2px; padding: 2px 6px; }"
+               "QLineEdit, QComboBox, QAbstractSpinBox { min-height: 24px; }"
+               "QLineEdit:focus, QComboBox:focus, QAbstractSpinBox:focus, QTableWidget:focus, QListWidget:focus,"
+               "QTextBrowser:focus { border: 2px solid %4; padding: 1px 5px; }"
+               "QLineEdit[refused=\"true\"] { border: 2px solid %5; padding: 1px 5px; }"
+               "QComboBox QAbstractItemView { background: %1; color: %2; selection-background-color: %4;"
+               "  selection-color: %6; }"
+               "QPushButton, QToolButton { background: %1; color: %2; border: 1px solid %3; border-radius: 2px;"
+               "  padding: 4px 10px; min-height: 20px; }"
+               "QPushButton:hover, QToolButton:hover { border-color: %4; }"
+               "QPushButton:focus, QToolButton:focus { border: 2px solid %4; padding: 3px 9px; }"
+               "QPushButton:checked { background: %2; color: %6; }"
+               "QPushButton:disabled { color: %7; }"
+               "QLabel[role=\"heading\"] { font-weight: 700; }"
+               "QLabel[role=\"faint\"] { color: %7; }"
+               "QLabel[role=\"tag\"] { background: %2; color: %6; padding: 4px 8px; border-radius: 2px; }"
+               "QLabel[role=\"tag\"][refused=\"true\"] { background: %5; color: %6; }"
+               "QLabel[role=\"alarm\"] { color: %5; font-weight: 700; }"
+               "QFrame[role=\"card\"] { background: %1; border: 1px solid %3; border-radius: 2px; }"
+               "QFrame[role=\"card\"][chosen=\"true\"] { border: 2px solid %4; }"
+               "QScrollArea { border: none; background: transparent; }"
+               "QHeaderView::section { background: %6; color: %2; border: none; border-bottom: 1px solid %3;"
+               "  padding: 3px 6px; font-weight: 500; }"
+               "QTableWidget { gridline-color: %3; }"
+               "QMenuBar { background: %6; } QMenuBar::item:selected, QMenu::item:selected { background: %4;"
+               "  color: %6; } QMenu { background: %1; border: 1px solid %3; }"
+               "QSplitter::handle { background: %3; }")
+        .arg(panel.name(), ink.name(), line.name(), chalk.name(), alarm.name(), paper.name(), faint.name());
+}
+
+const Theme& theme(ThemeName name) {
+    return name == ThemeName::dark ? dark_theme : light_theme;
+}
+
+const Theme& print_theme() {
+    return paper_theme;
+}
+
+bool use_bundled_font() {
+    int first = -1;
+    for (const char* face : {":/fonts/Roboto-Regular.ttf", ":/fonts/Roboto-Medium.ttf", ":/fonts/Roboto-Bold.ttf"}) {
+        const int id = QFontDatabase::addApplicationFont(QString::fromLatin1(face));
+        if (id < 0)
+            return false;
+        if (first < 0)
+            first = id;
+    }
+    QFont font{QFontDatabase::applicationFontFamilies(first).value(0)};
+    font.setPixelSize(15);
+    QApplication::setFont(font);
+    return true;
+}
+
+} // namespace yes_square::app

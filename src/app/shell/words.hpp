@@ -1,0 +1,24 @@
+#pragma once
+
+#include "core/plan/plan.hpp"
+
+#include <QCoreApplication>
+#include <QString>
+
+namespace yes_square::app {
+
+inline QString text(const std::string& words) {
+    return QString::fromStdString(words);
+}
+inline QString text(std::string_view words) {
+    return QString::fromUtf8(words.data(), static_cast<qsizetype>(words.size()));
+}
+
+/// The core's patterns and words in the user's language, with lengths in this unit.
+inline Voice voice(Unit unit) {
+    return {unit, [](std::string_view words) {
+                return QCoreApplication::translate("core", std::string{words}.c_str()).toStdString();
+            }};
+}
+
+} // namespace yes_square::app

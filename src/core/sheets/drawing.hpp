@@ -1,0 +1,112 @@
+#pragma once
+
+#include "core/measure/length.hpp"
+
+#include <optional>
+#include <string>
+#include <variant>
+#include <vector>
+
+/// A drawing as device-neutral shapes, in mm of paper from the top left. Screen, PDF and other writers paint the same
+/// shapes, so that what is on the sheet is what was on the screen.
+namespace yes_square {
+
+/// What a shape shows; each medium has its own colour and width for it.
+enum class Ink {
+    paper,
+    wall,
+    masonry,
+    stud_proved,
+    stud_indicated,
+    stud_assumed,
+    opening,
+    service,
+    strip,
+    floor,
+    board,
+    board_selected,
+    bracket,
+    hole,
+    level,
+    rod,
+    tick,
+    figure,
+    faint,
+    alarm,
+    caution,
+};
+
+struct Point {
+    double x = 0;
+    double y = 0;
+};
+
+enum class Stroke { solid, dashed, dotted };
+
+struct Line {
+    Point from;
+    Point to;
+    Ink ink = Ink::wall;
+    double width = 0.25; ///< mm
+    Stroke stroke = Stroke::solid;
+};
+
+enum class Fill { none, plain, hatched, light };
+
+struct Rectangle {
+    Point at; ///< top left
+    double width = 0;
+    double height = 0;
+    Ink ink = Ink::wall;
+    Fill fill = Fill::none;
+    double line_width = 0.25; ///< mm; 0: no outline
+    Stroke stroke = Stroke::solid;
+};
+
+struct Circle {
+    Point centre;
+    double radius = 0;
+    Ink ink = Ink::hole;
+    Fill fill = Fill::plain;
+};
+
+struct Triangle {
+    Point a;
+    Point b;
+    Point c;
+    Ink ink = Ink::alarm;
+};
+
+enum class Align { left, centre, right };
+
+struct Text {
+    Point at; ///< on the baseline
+    std::string text;
+    double height = 3; ///< mm, of the type size
+    Align align = Align::left;
+    Ink ink = Ink::figure;
+    bool bold = false;
+};
+
+/// What a shape belongs to, for picking: a part of the job, and the places on the wall it stands for.
+struct Reference {
+    enum class Part { none, stud, opening, service, shelf, bracket, hole, check };
+    Part part = Part::none;
+    std::string shelf; ///< id
+    std::size_t index = 0;
+    std::optional<Length> x; ///< a tick on the run rod
+    std::optional<Length> z; ///< a tick on the height rod
+};
+
+struct Shape {
+    std::variant<Line, Rectangle, Circle, Triangle, Text> form;
+    Reference reference = {};
+};
+
+struct Drawing {
+    double width = 0; ///< mm
+    double height = 0;
+    std::vector<Shape> shapes; ///< painted in order
+};
+
+} // namespace yes_square
