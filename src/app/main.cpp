@@ -162,7 +162,9 @@ int main(int argc, char** argv) {
         if (const QString problem = set_up(window, arguments); !problem.isEmpty())
             return fail(problem);
         window.show();
-        QApplication::processEvents();
+        // Layouts settle over a few rounds of events.
+        for (int round = 0; round < 4; ++round)
+            QApplication::processEvents();
         if (!window.grab().save(arguments.screenshot, "PNG"))
             return fail(QStringLiteral("%1 cannot be written").arg(arguments.screenshot));
         QTextStream{stdout} << arguments.screenshot << "\n";

@@ -3,8 +3,8 @@
 #include "core/sheets/summary.hpp"
 
 #include <QHeaderView>
-#include <QLabel>
 #include <QVBoxLayout>
+#include <map>
 
 namespace yes_square::app {
 namespace {
@@ -22,7 +22,7 @@ QTableWidget* make_table(const QStringList& headings, const char* name, QWidget*
     table->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
     table->horizontalHeader()->setStretchLastSection(true);
     table->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
-    table->setWordWrap(true);
+    table->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     return table;
 }
 
@@ -47,13 +47,15 @@ QLabel* heading(const QString& words, QWidget* parent) {
 FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
-    , marks_{make_table({tr("Bracket"), tr("From ref. end"), tr("Holds in"), tr("Carries"), tr("Used")}, "marks-table",
-                        this)}
-    , drilling_{make_table({tr("Hole"), tr("Up"), tr("Drill"), tr("Tape at"), tr("Fixing")}, "drilling-table", this)} {
+    , marks_{make_table({tr("No."), tr("At"), tr("Holds in"), tr("Carries"), tr("Used")}, "marks-table", this)}
+    , drilling_{make_table({tr("Bracket"), tr("Hole"), tr("Up"), tr("Drill"), tr("Tape at")}, "drilling-table", this)}
+    , fixing_words_{new QLabel{this}} {
     auto* column = new QVBoxLayout{this};
     column->addWidget(heading(tr("Marks on the level line"), this));
     column->addWidget(marks_, 3);
-    column->addWidget(heading(tr("Drilling, every bracket"), this));
+    column->addWidget(heading(tr("Drilling"), this));
+    fixing_words_->setWordWrap(true);
+    column->addWidget(fixing_words_);
     column->addWidget(drilling_, 3);
     for (QTableWidget* table : {marks_, drilling_})
         connect(table, &QTableWidget::itemSelectionChanged, this, [this, table] {
@@ -68,9 +70,11 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
 void FixingsPanel::refresh() {
     marks_->setRowCount(0);
     drilling_->setRowCount(0);
+    fixing_words_->clear();
     const ShelfPlan* plan = bench_.shelf_plan();
     if (!plan || !plan->bracket)
         return;
+    std::map<QString, QStringList> fixings; // which brackets take which
     const Voice voice = bench_.voice();
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
     for (std::size_t i = 0; i < plan->brackets.size(); ++i) {
@@ -80,30 +84,27 @@ void FixingsPanel::refresh() {
                 {QString::number(i + 1), shown(quantity(place.x)), text(say(words(place.hold), voice)),
                  shown(force(place.reaction.greatest)), used},
                 "fixing/" + std::to_string(i + 1));
-        // One row for each hole where the fixing is the same in every bracket; the odd ones are named.
-        const bool first = i == 0 || !(plan->brackets[i - 1].fixing && place.fixing &&
-                                       plan->brackets[i - 1].fixing->screw_length == place.fixing->screw_length);
-        if (!first)
-            continue;
         for (const Hole& hole : plan->holes) {
             if (hole.bracket != i)
                 continue;
-            const QString label =
-                i == 0 ? QString::number(hole.row + 1) : tr("%1 of bracket %2").arg(hole.row + 1).arg(i + 1);
-            if (place.fixing)
-                add_row(
-                    drilling_,
-                    {label, shown(quantity(hole.z)), shown(stock(place.fixing->hole_diameter)),
-                     shown(stock(place.fixing->drill_depth)),
-                     QStringLiteral("%1, %2").arg(text(place.fixing->name), shown(stock(place.fixing->screw_length)))},
+            add_row(drilling_,
+                    {QString::number(i + 1), QString::number(hole.row + 1), shown(quantity(hole.z)),
+                     place.fixing ? shown(stock(place.fixing->hole_diameter)) : tr("packet"),
+                     place.fixing ? shown(stock(place.fixing->drill_depth)) : tr("packet")},
                     "hole/" + std::to_string(hole.row + 1));
-            else
-                add_row(drilling_,
-                        {label, shown(quantity(hole.z)), tr("as packet"), tr("as packet"),
-                         tr("lining anchor: steadies only")},
-                        "hole/" + std::to_string(hole.row + 1));
         }
+        const QString fixing = place.fixing ? QStringLiteral("%1, %2").arg(text(place.fixing->name),
+                                                                           shown(stock(place.fixing->screw_length)))
+                                            : tr("lining anchor: steadies only");
+        fixings[fixing] << QString::number(i + 1);
     }
+    QStringList lines;
+    for (const auto& [fixing, brackets] : fixings)
+        lines << (fixings.size() == 1 ? tr("Every bracket: %1").arg(fixing)
+                                      : tr("Bracket %1: %2").arg(brackets.join(QStringLiteral(", ")), fixing));
+    if (plan->shelf_screw)
+        lines << tr("Up into the board: %1").arg(shown(stock(*plan->shelf_screw)));
+    fixing_words_->setText(lines.join(QStringLiteral("\n")));
 }
 
 } // namespace yes_square::app

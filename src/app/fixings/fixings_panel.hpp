@@ -2,6 +2,7 @@
 
 #include "app/shell/workbench.hpp"
 
+#include <QLabel>
 #include <QTableWidget>
 #include <QWidget>
 
@@ -19,6 +20,7 @@ private:
     Workbench& bench_;
     QTableWidget* marks_;
     QTableWidget* drilling_;
+    QLabel* fixing_words_;
 };
 
 } // namespace yes_square::app

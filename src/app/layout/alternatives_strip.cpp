@@ -10,8 +10,7 @@ namespace yes_square::app {
 namespace {
 
 constexpr double pixels_per_mm = 96 / 25.4;
-constexpr int picture_height = 44;
-constexpr int most_lines = 2;
+constexpr int picture_height = 36;
 
 QString school_words(School school) {
     switch (school) {
@@ -37,15 +36,17 @@ public:
         , theme_{theme} {
         setCheckable(true);
         setFocusPolicy(Qt::StrongFocus);
-        setMinimumSize(120, 112);
+        setMinimumSize(120, 104);
         title_ = school_words(alternative.layout.school);
         if (alternative.extra_brackets > 0)
             title_ += tr(" + %1").arg(alternative.extra_brackets);
+        count_ = alternative.layout.places.size() == 1 ? tr("1 bracket")
+                                                       : tr("%1 brackets").arg(alternative.layout.places.size());
         const Voice voice = bench.voice();
         for (const Sentence& sentence : alternative.gives_up)
             lines_ << app::text(say(sentence, voice));
         if (lines_.isEmpty())
-            lines_ << tr("Gives up nothing");
+            lines_ << tr("gives up nothing");
         setAccessibleName(title_ + QStringLiteral(": ") + lines_.join(QStringLiteral("; ")));
         setToolTip(title_ + QStringLiteral("\n") + lines_.join(QStringLiteral("\n")));
     }
@@ -66,7 +67,6 @@ protected:
         painter.setFont(bold);
         painter.setPen(theme_.ink);
         const QFontMetrics metrics{bold};
-        const QString count = tr("%n bracket(s)", nullptr, static_cast<int>(alternative_.layout.places.size()));
         painter.drawText(QRect{inner.left(), inner.top(), inner.width(), metrics.height()},
                          Qt::AlignLeft | Qt::AlignVCenter,
                          metrics.elidedText((isChecked() ? tr("Chosen: ") : QString{}) + title_, Qt::ElideRight,
@@ -82,23 +82,14 @@ protected:
         QFont small = font();
         small.setPixelSize(font().pixelSize() - 2);
         painter.setFont(small);
-        const QFontMetrics fine{small};
-        int y = inner.top() + metrics.height() + picture_height + 4;
-        QStringList lines{count};
-        lines += lines_;
-        for (int i = 0; i < lines.size() && y + fine.height() <= rect().bottom(); ++i) {
-            const bool alarm = !alternative_.keeps_limits && i > 0;
-            painter.setPen(alarm ? theme_.alarm : theme_.faint);
-            painter.drawText(QRect{inner.left(), y, inner.width(), fine.height()}, Qt::AlignLeft | Qt::AlignVCenter,
-                             fine.elidedText(lines[i], Qt::ElideRight, inner.width()));
-            y += fine.height();
-        }
+        const int top = inner.top() + metrics.height() + picture_height + 4;
+        painter.setPen(alternative_.keeps_limits ? theme_.faint : theme_.alarm);
+        painter.drawText(QRect{inner.left(), top, inner.width(), rect().bottom() - top}, Qt::TextWordWrap,
+                         count_ + QStringLiteral("; ") + lines_.join(QStringLiteral("; ")));
     }
 
 private:
-    static QString tr(const char* words, const char* comment = nullptr, int n = -1) {
-        return QCoreApplication::translate("AlternativesStrip", words, comment, n);
-    }
+    static QString tr(const char* words) { return QCoreApplication::translate("AlternativesStrip", words); }
 
     const Wall wall_;
     const Shelf shelf_;
@@ -106,6 +97,7 @@ private:
     const Alternative alternative_;
     const Theme& theme_;
     QString title_;
+    QString count_;
     QStringList lines_;
 };
 

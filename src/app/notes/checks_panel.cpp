@@ -30,6 +30,7 @@ ChecksPanel::ChecksPanel(Workbench& bench, QWidget* parent)
     setAccessibleName(tr("Checks"));
     setWidgetResizable(true);
     setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOn);
     connect(&bench_, &Workbench::changed, this, &ChecksPanel::refresh);
     connect(&bench_, &Workbench::selection_changed, this, &ChecksPanel::refresh);
     refresh();
@@ -78,8 +79,7 @@ QWidget* ChecksPanel::card(const ShelfPlan& shelf, const Check& check) {
                        .arg(severity_words(check.severity), text(shelf.shelf_name).toHtmlEscaped(),
                             text(say(check.message, voice)).toHtmlEscaped()));
     if (error)
-        words->setStyleSheet(QStringLiteral("border-left: 4px solid %1; padding-left: 6px;")
-                                 .arg(palette().color(QPalette::BrightText).name()));
+        frame->setProperty("severity", "error");
     column->addWidget(words);
     int number = 0;
     for (const Cure& cure : check.cures) {
@@ -92,6 +92,8 @@ QWidget* ChecksPanel::card(const ShelfPlan& shelf, const Check& check) {
             continue;
         }
         auto* button = new QPushButton{what};
+        button->setToolTip(what);
+        button->setMinimumWidth(1); // a long cure must not push the words out of sight
         button->setObjectName(QStringLiteral("cure-%1-%2").arg(text(name(check.code))).arg(++number));
         connect(button, &QPushButton::clicked, this, [this, what, edit = *cure.edit] { bench_.apply(what, edit); });
         column->addWidget(button, 0, Qt::AlignLeft);

@@ -3,8 +3,47 @@
 #include "core/sheets/summary.hpp"
 
 #include <algorithm>
+#include <map>
 
 namespace yes_square::app {
+namespace {
+
+QString tr(const char* words) {
+    return QCoreApplication::translate("ScrapPanel", words);
+}
+
+/// Links to every working, those of one bracket on a line of their own: "Bracket 1: place, load, fixing, rating".
+QString links_to(const std::vector<Working>& workings) {
+    const std::map<QString, QString> of_bracket{{QStringLiteral("bracket"), tr("place")},
+                                                {QStringLiteral("reaction"), tr("load")},
+                                                {QStringLiteral("fixing"), tr("fixing")},
+                                                {QStringLiteral("rating"), tr("rating")}};
+    QString shelf;
+    QString holes;
+    std::map<int, QString> brackets;
+    for (const Working& working : workings) {
+        const QString subject = text(working.subject);
+        const QString stem = subject.section(QLatin1Char('/'), 0, 0);
+        const QString number = subject.section(QLatin1Char('/'), 1);
+        const auto link = [&](const QString& words) {
+            return QStringLiteral("<a href=\"%1\">%2</a> &nbsp;").arg(subject, words);
+        };
+        if (const auto found = of_bracket.find(stem); found != of_bracket.end())
+            brackets[number.toInt()] += link(found->second);
+        else if (stem == QStringLiteral("hole"))
+            holes += link(number);
+        else
+            shelf += link(stem == QStringLiteral("shelf-screw") ? tr("shelf screw") : stem);
+    }
+    QString html = tr("Shelf:") + QStringLiteral(" ") + shelf;
+    for (const auto& [number, links] : brackets)
+        html += QStringLiteral("<br>%1 %2").arg(tr("Bracket %1:").arg(number), links);
+    if (!holes.isEmpty())
+        html += QStringLiteral("<br>%1 %2").arg(tr("Height of hole:"), holes);
+    return html;
+}
+
+} // namespace
 
 ScrapPanel::ScrapPanel(Workbench& bench, QWidget* parent)
     : QTextBrowser{parent}
@@ -32,24 +71,25 @@ void ScrapPanel::refresh() {
     auto found = std::ranges::find(plan->workings, subject, &Working::subject);
     if (found == plan->workings.end())
         found = plan->workings.begin();
-    QString html;
-    if (found != plan->workings.end()) {
-        html += QStringLiteral("<p style=\"margin:0\"><b>%1</b></p>").arg(shown(say(found->title, voice)));
-        const std::string sum = sum_text(*found, voice);
-        html += QStringLiteral("<p style=\"margin:4px 0;font-size:large\">%1</p>")
-                    .arg(shown(sum.empty() ? say(found->result, voice) : sum));
-        html += QStringLiteral("<table cellspacing=\"0\" cellpadding=\"1\">");
-        for (const Term& term : found->terms)
-            html += QStringLiteral("<tr><td>%1&nbsp;&nbsp;</td><td align=\"right\">%2</td>"
-                                   "<td>&nbsp;&nbsp;<i>%3</i></td></tr>")
-                        .arg(shown(say(term.name, voice)), shown(say(term.value, voice)).replace(' ', "&nbsp;"),
-                             shown(source_text(term.source, voice)));
-        html += QStringLiteral("</table>");
+    const QString links = links_to(plan->workings);
+    if (found == plan->workings.end()) {
+        setHtml(links);
+        return;
     }
-    html += QStringLiteral("<p style=\"margin:6px 0 0 0\">");
-    for (const Working& working : plan->workings)
-        html += QStringLiteral("<a href=\"%1\">%1</a> &nbsp; ").arg(shown(working.subject));
-    html += QStringLiteral("</p>");
+    const std::string sum = sum_text(*found, voice);
+    QString terms;
+    for (const Term& term : found->terms)
+        terms +=
+            QStringLiteral("<tr><td>%1&nbsp;&nbsp;</td><td align=\"right\">%2</td><td>&nbsp;&nbsp;<i>%3</i></td></tr>")
+                .arg(shown(say(term.name, voice)), shown(say(term.value, voice)).replace(' ', "&nbsp;"),
+                     shown(source_text(term.source, voice)));
+    // The sum at the left, where each of its figures comes from at the right.
+    const QString html =
+        QStringLiteral("<table width=\"100%\" cellspacing=\"0\"><tr>"
+                       "<td width=\"42%\"><b>%1</b><br><span style=\"font-size:large\">%2</span>"
+                       "<p style=\"margin-top:6px\">%3</p></td>"
+                       "<td><table cellspacing=\"0\" cellpadding=\"1\">%4</table></td></tr></table>")
+            .arg(shown(say(found->title, voice)), shown(sum.empty() ? say(found->result, voice) : sum), links, terms);
     setHtml(html);
 }
 

@@ -5,6 +5,7 @@
 #include <QLineEdit>
 #include <QLocale>
 #include <QSignalBlocker>
+#include <cmath>
 
 namespace yes_square::app {
 
@@ -123,7 +124,7 @@ void BoundForm::number(const QString& label, const char* name, const QString& un
     add_row(unit.isEmpty() ? label : QStringLiteral("%1, %2").arg(label, unit), name, field, [field, get] {
         const auto value = get();
         if (value && !(field->hasFocus() && field->isModified()))
-            field->setText(*value ? QLocale::c().toString(**value, 'g', 5) : QString{});
+            field->setText(*value ? QLocale::c().toString(std::round(**value * 10) / 10, 'g', 6) : QString{});
         return value.has_value();
     });
 }

@@ -73,6 +73,7 @@ MainWindow::MainWindow(QWidget* parent)
     refresh_pickers();
     refresh_title();
     stages_->set_stage(Stage::layout);
+    board_->setFocus();
 }
 
 void MainWindow::build_body() {
@@ -120,20 +121,15 @@ void MainWindow::build_body() {
     alternatives_ = new AlternativesStrip{bench_, wall_side};
     wall_column->addWidget(alternatives_);
 
-    auto* notes = new QWidget;
-    auto* notes_row = new QHBoxLayout{notes};
-    notes_row->setContentsMargins(0, 0, 0, 0);
-    notes_row->setSpacing(8);
-    notes_row->addWidget(new ScrapPanel{bench_, notes}, 1);
-    notes_row->addWidget(new ChecksPanel{bench_, notes}, 1);
+    auto* scrap = new ScrapPanel{bench_};
+    scrap->setMinimumHeight(84);
     auto* upright = new QSplitter{Qt::Vertical};
     upright->addWidget(wall_side);
-    upright->addWidget(notes);
-    upright->setStretchFactor(0, 3);
-    upright->setStretchFactor(1, 1);
-    upright->setSizes({520, 190});
+    upright->addWidget(scrap);
+    upright->setStretchFactor(0, 1);
+    upright->setStretchFactor(1, 0);
+    upright->setSizes({600, 112});
     upright->setChildrenCollapsible(false);
-    notes->setMinimumHeight(110);
 
     // The stage's figures.
     panels_ = new QStackedWidget;
@@ -147,9 +143,19 @@ void MainWindow::build_body() {
     panels_->addWidget(fit);
     panels_->setMinimumWidth(300);
 
+    auto* checks = new ChecksPanel{bench_};
+    checks->setMinimumHeight(110);
+    auto* side = new QSplitter{Qt::Vertical};
+    side->addWidget(panels_);
+    side->addWidget(checks);
+    side->setStretchFactor(0, 1);
+    side->setStretchFactor(1, 0);
+    side->setSizes({470, 230});
+    side->setChildrenCollapsible(false);
+
     auto* across = new QSplitter{Qt::Horizontal};
     across->addWidget(upright);
-    across->addWidget(panels_);
+    across->addWidget(side);
     across->setStretchFactor(0, 1);
     across->setStretchFactor(1, 0);
     across->setSizes({1280 - panel_width, panel_width});

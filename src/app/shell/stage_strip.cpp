@@ -19,8 +19,12 @@ struct Standing {
 
 constexpr std::array names{"survey", "layout", "fixings", "fit"};
 
-QString tr(const char* words, int n = -1) {
-    return QCoreApplication::translate("StageStrip", words, nullptr, n);
+QString tr(const char* words) {
+    return QCoreApplication::translate("StageStrip", words);
+}
+
+QString counted(std::size_t number, const QString& one, const QString& many) {
+    return number == 1 ? one : many.arg(number);
 }
 
 Standing survey_standing(const Job& job) {
@@ -32,7 +36,7 @@ Standing survey_standing(const Job& job) {
         studs += wall.studs.size();
         proved += static_cast<std::size_t>(std::ranges::count(wall.studs, StudState::proved, &Stud::state));
     }
-    const QString walls = tr("%n wall(s)", static_cast<int>(job.walls.size()));
+    const QString walls = counted(job.walls.size(), tr("1 wall"), tr("%1 walls"));
     if (studs == 0)
         return {Progress::done, walls};
     return {proved == studs ? Progress::done : Progress::missing,
@@ -46,7 +50,7 @@ Standing layout_standing(const Job& job, const Plan& plan) {
     if (shelves == 0)
         return {Progress::missing, tr("no shelf yet")};
     const std::size_t errors = count_checks(plan, Severity::error);
-    const QString words = tr("%n shelf(s)", static_cast<int>(shelves));
+    const QString words = counted(shelves, tr("1 shelf"), tr("%1 shelves"));
     return errors > 0 ? Standing{Progress::wrong, tr("%1, %2 wrong").arg(words).arg(errors)}
                       : Standing{Progress::done, words};
 }
@@ -63,7 +67,7 @@ Standing fixings_standing(const Plan& plan) {
     if (brackets == 0)
         return {Progress::missing, tr("nothing to fix yet")};
     return unknown > 0 ? Standing{Progress::missing, tr("%1 of %2 brackets not known").arg(unknown).arg(brackets)}
-                       : Standing{Progress::done, tr("%n bracket(s)", static_cast<int>(brackets))};
+                       : Standing{Progress::done, counted(brackets, tr("1 bracket"), tr("%1 brackets"))};
 }
 
 Standing fit_standing(const Plan& plan) {
@@ -75,7 +79,7 @@ Standing fit_standing(const Plan& plan) {
         return {Progress::missing, tr("no steps yet")};
     if (count_checks(plan, Severity::error) > 0)
         return {Progress::wrong, tr("clear what is wrong first")};
-    return {Progress::done, tr("%n hole(s) to drill", static_cast<int>(holes))};
+    return {Progress::done, counted(holes, tr("1 hole to drill"), tr("%1 holes to drill"))};
 }
 
 } // namespace

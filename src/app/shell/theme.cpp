@@ -3,6 +3,11 @@
 #include <QApplication>
 #include <QFontDatabase>
 
+/// Resources of a static library are not there until asked for; Qt wants this outside any namespace.
+static void load_resources() {
+    Q_INIT_RESOURCE(resources);
+}
+
 namespace yes_square::app {
 namespace {
 
@@ -160,6 +165,7 @@ QString Theme::style_sheet() const {
                "QLabel[role=\"tag\"][refused=\"true\"] { background: %5; color: %6; }"
                "QLabel[role=\"alarm\"] { color: %5; font-weight: 700; }"
                "QFrame[role=\"card\"] { background: %1; border: 1px solid %3; border-radius: 2px; }"
+               "QFrame[role=\"card\"][severity=\"error\"] { border: 2px solid %5; }"
                "QFrame[role=\"card\"][chosen=\"true\"] { border: 2px solid %4; }"
                "QScrollArea { border: none; background: transparent; }"
                "QHeaderView::section { background: %6; color: %2; border: none; border-bottom: 1px solid %3;"
@@ -180,6 +186,7 @@ const Theme& print_theme() {
 }
 
 bool use_bundled_font() {
+    load_resources();
     int first = -1;
     for (const char* face : {":/fonts/Roboto-Regular.ttf", ":/fonts/Roboto-Medium.ttf", ":/fonts/Roboto-Bold.ttf"}) {
         const int id = QFontDatabase::addApplicationFont(QString::fromLatin1(face));

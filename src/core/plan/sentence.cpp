@@ -29,7 +29,7 @@ std::string say(const Quantity& quantity, const Voice& voice) {
     case Kind::fine_length:
         return imperial ? fmt::format("{:.3f} in", si / 0.0254) : fmt::format("{:.1f} mm", si * 1000);
     case Kind::stock:
-        return imperial ? format(Length::nearest_to_metres(si), Unit::inch_64)
+        return imperial ? format(Length::nearest_to_metres(si), Unit::inch_32)
                         : fmt::format("{:.4g} mm", std::round(si * 1e4) / 10);
     case Kind::force:
         return imperial ? fmt::format("{:.0f} lb", si / newtons_per_lb) : fmt::format("{:.0f} N", si);

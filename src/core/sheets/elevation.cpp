@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numeric>
 
 namespace yes_square {
 namespace {
@@ -31,6 +32,7 @@ struct Lane {
     std::string title;
     std::vector<Tick> ticks;
     bool selected = false;
+    bool figures = true;        ///< false: ticks alone
     std::vector<int> rows = {}; ///< the row of each tick's figure, so that figures do not overlap
     int row_count = 1;
 };
@@ -84,10 +86,10 @@ private:
 
     /// Height of the strip under the wall that holds the run rod.
     double run_rod_height() const {
-        double rows = 0;
-        for (const Lane& lane : lanes_)
-            rows += lane.row_count * 1.25 + 0.75;
-        return frame_.rods ? rows * text() + text() : text();
+        if (!frame_.rods)
+            return text();
+        return std::accumulate(lanes_.begin(), lanes_.end(), 0.6 * text(),
+                               [this](double sum, const Lane& lane) { return sum + lane_height(lane); });
     }
     double height_rod_width() const { return frame_.rods ? std::max(7.0, longest_figure_ + 2.4) * text() : text(); }
 
@@ -99,10 +101,10 @@ private:
             longest_figure_ = std::max(longest_figure_, 9 * figure_width + 1); // 100 15/16
         if (frame_.rods)
             collect_lanes();
-        // The rows of the run rod depend on the scale and the scale on the rows: two turns settle it.
-        for (int turn = 0; turn < 2; ++turn) {
+        // The rows of the run rod depend on the scale and the scale on the rows: a few turns settle it.
+        for (int turn = 0; turn < 4; ++turn) {
             const double left = height_rod_width();
-            const double right = 2 * text();
+            const double right = 3.6 * text();
             const double top = 2.2 * text();
             const double room_x = std::max(10.0, frame_.width - left - right);
             const double room_y = std::max(10.0, frame_.height - top - run_rod_height() - text());
@@ -121,6 +123,11 @@ private:
         rectangle({}, wall_.length, {}, wall_.height, masonry ? Ink::masonry : Ink::wall,
                   masonry ? Fill::hatched : Fill::none, 0.35);
         add(Line{{x({}) - 1.2 * text(), y({})}, {x(wall_.length) + 1.2 * text(), y({})}, Ink::floor, 0.7});
+        add(Text{{x(wall_.length) + 0.4 * text(), y({}) - 0.4 * text()},
+                 say("datum", voice_),
+                 0.85 * text(),
+                 Align::left,
+                 Ink::faint});
     }
 
     void studs() {
@@ -242,28 +249,36 @@ private:
     }
 
     void collect_lanes() {
-        if (!wall_.studs.empty()) {
-            Lane lane{say("Studs", voice_), {}, false};
-            for (std::size_t i = 0; i < wall_.studs.size(); ++i)
-                lane.ticks.push_back({wall_.studs[i].centre,
-                                      wall_.studs[i].state == StudState::proved,
-                                      {Part::stud, {}, i, wall_.studs[i].centre, {}},
-                                      wall_.studs[i].state});
-            lanes_.push_back(std::move(lane));
-        }
+        Lane first{say(wall_.studs.empty() ? std::string_view{"Wall"} : "Studs", voice_), {}, false};
+        first.ticks.push_back({{}, false, {Part::none, {}, 0, Length{}, {}}});
+        first.ticks.push_back({wall_.length, false, {Part::none, {}, 0, wall_.length, {}}});
+        for (std::size_t i = 0; i < wall_.studs.size(); ++i)
+            first.ticks.push_back({wall_.studs[i].centre,
+                                   wall_.studs[i].state == StudState::proved,
+                                   {Part::stud, {}, i, wall_.studs[i].centre, {}},
+                                   wall_.studs[i].state});
+        lanes_.push_back(std::move(first));
+        Lane others{say("Other shelves", voice_), {}, false, false};
         for (std::size_t s = 0; s < wall_.shelves.size() && s < plan_.shelves.size(); ++s) {
             const Shelf& shelf = wall_.shelves[s];
-            Lane lane{shelf.name, {}, selected(shelf.id)};
+            const bool with_figures = frame_.selected_shelf.empty() || selected(shelf.id);
+            Lane own{shelf.name, {}, selected(shelf.id)};
+            Lane& lane = with_figures ? own : others;
             lane.ticks.push_back({shelf.left, false, {Part::shelf, shelf.id, 0, shelf.left, {}}});
             const auto& brackets = plan_.shelves[s].brackets;
             for (std::size_t i = 0; i < brackets.size(); ++i)
                 lane.ticks.push_back({brackets[i].x, true, {Part::bracket, shelf.id, i, brackets[i].x, {}}});
             lane.ticks.push_back({shelf.right(), false, {Part::shelf, shelf.id, 1, shelf.right(), {}}});
-            lanes_.push_back(std::move(lane));
+            if (with_figures)
+                lanes_.push_back(std::move(own));
         }
+        if (!others.ticks.empty())
+            lanes_.push_back(std::move(others));
         for (Lane& lane : lanes_)
             std::ranges::sort(lane.ticks, {}, &Tick::at);
     }
+
+    double lane_height(const Lane& lane) const { return (lane.figures ? lane.row_count * 1.25 + 0.75 : 1.4) * text(); }
 
     double width_of(const std::string& figure) const {
         return (static_cast<double>(figure.size()) * figure_width + 0.8) * text();
@@ -291,7 +306,7 @@ private:
         double top = frame_.height - run_rod_height();
         clear_rectangle(0, top - 0.3 * text(), frame_.width, run_rod_height() + 0.3 * text());
         for (const Lane& lane : lanes_) {
-            const double height = (lane.row_count * 1.25 + 0.75) * text();
+            const double height = lane_height(lane);
             add(Rectangle{{left - 0.5 * text(), top},
                           frame_.width - left,
                           height,
@@ -310,7 +325,7 @@ private:
                 const double at = x(tick.at);
                 if (at < left - 0.5 * text() || at > frame_.width - 0.5 * text())
                     continue;
-                const double mark = 0.45 * text() + lane.rows[i] * 1.25 * text();
+                const double mark = (0.45 + (lane.figures ? lane.rows[i] * 1.25 : 0.0)) * text();
                 add(Line{{at, top}, {at, top + mark}, tick.strong ? Ink::tick : Ink::faint, tick.strong ? 0.5 : 0.25},
                     tick.reference);
                 if (tick.stud)
@@ -322,13 +337,14 @@ private:
                                   0.3,
                                   tick.stud == StudState::assumed ? Stroke::dotted : Stroke::solid},
                         tick.reference);
-                add(Text{{at, top + mark + 1.0 * text()},
-                         format_bare(tick.at, voice_.unit),
-                         text(),
-                         Align::centre,
-                         tick.strong ? Ink::figure : Ink::faint,
-                         tick.strong},
-                    tick.reference);
+                if (lane.figures)
+                    add(Text{{at, top + mark + 1.0 * text()},
+                             format_bare(tick.at, voice_.unit),
+                             text(),
+                             Align::centre,
+                             tick.strong ? Ink::figure : Ink::faint,
+                             tick.strong},
+                        tick.reference);
             }
             top += height;
         }

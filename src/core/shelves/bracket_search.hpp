@@ -6,7 +6,9 @@
 
 /// Where the brackets of a shelf go: exact searches by the three schools. See docs/brackets.md.
 ///
-/// All places are bracket centres, measured from the shelf's left end.
+/// All places are bracket centres, measured from the shelf's left end. An end bracket stands in a stud, at the usual
+/// inset, or at the edge of a keep-out; those between stand anywhere. The even school alone also moves its insets,
+/// between the least and the usual. Within that the searches are exact.
 namespace yes_square {
 
 /// What a bracket's fixings hold in, best first.

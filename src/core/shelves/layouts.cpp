@@ -274,10 +274,10 @@ void say_what_each_gives_up(std::vector<Alternative>& alternatives, Length inset
         const std::vector<Length>& places = alternative.layout.places;
         auto& says = alternative.gives_up;
         if (merits.on_lining > 0)
-            says.push_back({"{0} of {1} brackets miss the studs",
+            says.push_back({"{0} of {1} off the studs",
                             {count(static_cast<std::size_t>(merits.on_lining)), count(places.size())}});
         if (merits.in_assumed + merits.in_indicated > 0)
-            says.push_back({"{0} in a stud still to be proved",
+            says.push_back({"{0} in studs not proved",
                             {count(static_cast<std::size_t>(merits.in_assumed + merits.in_indicated))}});
         if (merits.count > best.count)
             says.push_back({"{0} more to fix", {count(static_cast<std::size_t>(merits.count - best.count))}});
@@ -289,18 +289,18 @@ void say_what_each_gives_up(std::vector<Alternative>& alternatives, Length inset
                 narrowest = std::min(narrowest, places[i] - places[i - 1]);
             }
             if (widest - narrowest > 1_mm)
-                says.push_back({"Spaces from {0} to {1}", {quantity(narrowest), quantity(widest)}});
+                says.push_back({"spaces {0} to {1}", {quantity(narrowest), quantity(widest)}});
         }
         if (merits.overhang_difference > 1_mm)
-            says.push_back({"Overhangs differ by {0}", {quantity(merits.overhang_difference)}});
+            says.push_back({"overhangs differ by {0}", {quantity(merits.overhang_difference)}});
         else if (merits.extra_overhang > inset_usual)
-            says.push_back({"Overhangs {0} each end", {quantity(places.front())}});
+            says.push_back({"overhangs {0}", {quantity(places.front())}});
         if (alternative.sag_share > 1)
-            says.push_back({"Sags {0} times its limit", {ratio(alternative.sag_share)}});
+            says.push_back({"sags {0} times its limit", {ratio(alternative.sag_share)}});
         if (alternative.utilisation > 1)
             says.push_back(std::isinf(alternative.utilisation)
-                               ? Sentence{"Too little of it holds"}
-                               : Sentence{"Loaded to {0} of what it bears", {ratio(alternative.utilisation)}});
+                               ? Sentence{"too little holds"}
+                               : Sentence{"loaded to {0} of what it bears", {ratio(alternative.utilisation)}});
     }
 }
 

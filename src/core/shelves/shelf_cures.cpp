@@ -175,10 +175,10 @@ private:
 
     void slide_sideways(Check& check) const {
         for (const Length nudge : nudges) {
-            if (offer(check, {"Move the shelf {0} to the left", {quantity(nudge)}},
+            if (offer(check, {"Move {0} left", {quantity(nudge)}},
                       MoveShelf{shelf_.id, shelf_.left - nudge, shelf_.height}))
                 return;
-            if (offer(check, {"Move the shelf {0} to the right", {quantity(nudge)}},
+            if (offer(check, {"Move {0} right", {quantity(nudge)}},
                       MoveShelf{shelf_.id, shelf_.left + nudge, shelf_.height}))
                 return;
         }
@@ -229,8 +229,8 @@ private:
     void centre_on_brackets(Check& check) const {
         const Length by = (plan_.left_overhang - plan_.right_overhang) / 2;
         offer(check,
-              {by > Length{} ? std::string_view{"Move the shelf {0} to the right: {1} at both ends"}
-                             : std::string_view{"Move the shelf {0} to the left: {1} at both ends"},
+              {by > Length{} ? std::string_view{"Move {0} right: {1} at both ends"}
+                             : std::string_view{"Move {0} left: {1} at both ends"},
                {quantity(absolute(by)), quantity((plan_.left_overhang + plan_.right_overhang) / 2)}},
               MoveShelf{shelf_.id, shelf_.left + by, shelf_.height});
     }

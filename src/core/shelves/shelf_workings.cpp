@@ -12,7 +12,7 @@ constexpr Source measured{Provenance::measured};
 constexpr Source practice{Provenance::common_practice};
 constexpr Source rule{Provenance::house_rule};
 constexpr Source derived{Provenance::derived};
-constexpr Source beam_source{Provenance::derived, "continuous Euler-Bernoulli beam, every pattern of loaded spans"};
+constexpr Source beam_source{Provenance::derived, "continuous beam, worst spans loaded"};
 
 std::string numbered(std::string_view stem, std::size_t index) {
     return fmt::format("{}/{}", stem, index + 1);

@@ -1,0 +1,86 @@
+#pragma once
+
+#include "app/board/board_view.hpp"
+#include "app/shell/length_field.hpp"
+#include "app/shell/main_window.hpp"
+
+#include <QLineEdit>
+#include <QTemporaryDir>
+#include <QTest>
+#include <catch2/catch.hpp>
+
+namespace yes_square::app {
+
+/// The real window, shown, with its questions answered by the test.
+struct DrivenWindow {
+    MainWindow window;
+    QStringList told;
+    QStringList asked;
+    bool answer = true;
+
+    explicit DrivenWindow(QSize size = {1280, 800}) {
+        window.tell = [this](const QString& message) { told << message; };
+        window.ask_yes_no = [this](const QString& question) {
+            asked << question;
+            return answer;
+        };
+        window.resize(size);
+        window.show();
+        if (!QTest::qWaitForWindowExposed(&window))
+            throw std::runtime_error("the window never appeared");
+        window.activateWindow();
+        QTest::qWait(10);
+    }
+    ~DrivenWindow() { bench().undo_stack().setClean(); }
+
+    Workbench& bench() { return window.bench(); }
+    const Job& job() { return window.bench().job(); }
+
+    template <class Widget>
+    Widget* find(const char* name) {
+        auto* widget = window.findChild<Widget*>(QString::fromLatin1(name));
+        INFO(name);
+        REQUIRE(widget);
+        return widget;
+    }
+
+    /// Types into the field that has this name, as a person does: click, select, type, Enter.
+    void type(const char* field_name, const char* keys) {
+        auto* field = find<QLineEdit>(field_name);
+        field->setFocus();
+        field->selectAll();
+        QTest::keyClicks(field, keys);
+        QTest::keyClick(field, Qt::Key_Return);
+        QTest::qWait(1);
+    }
+
+    /// Drags from one place on the wall to another.
+    void drag(Length from_x, Length from_z, Length to_x, Length to_z) {
+        BoardView& board = window.board();
+        const QPoint from = board.place(from_x, from_z).toPoint();
+        const QPoint to = board.place(to_x, to_z).toPoint();
+        QTest::mousePress(&board, Qt::LeftButton, {}, from);
+        for (int step = 1; step <= 4; ++step)
+            QTest::mouseMove(&board, from + (to - from) * step / 4);
+        QTest::mouseRelease(&board, Qt::LeftButton, {}, to);
+    }
+    void click(Length x, Length z) {
+        BoardView& board = window.board();
+        QTest::mouseClick(&board, Qt::LeftButton, {}, board.place(x, z).toPoint());
+    }
+};
+
+/// The demo job, from the repository.
+inline QString demo_path() {
+    return QStringLiteral(YES_SQUARE_SOURCE_DIR "/assets/demo/harbour-lane.yesq");
+}
+
+/// A copy of the demo job that a test may open, lock and overwrite.
+inline QString copy_of_demo(const QTemporaryDir& folder) {
+    const QString path = folder.filePath(QStringLiteral("demo.yesq"));
+    QFile::copy(demo_path(), path);
+    QFile::setPermissions(path, QFile::ReadOwner | QFile::WriteOwner);
+    return path;
+}
+
+} // namespace yes_square::app

@@ -1,0 +1,80 @@
+#include "app/shell/job_store.hpp"
+#include "driven_window.hpp"
+
+#include <QDir>
+#include <QFile>
+#include <QProcess>
+#include <catch2/catch.hpp>
+#include <csignal>
+#include <random>
+#include <sys/mount.h>
+#include <sys/types.h>
+#include <unistd.h>
+
+using namespace yes_square;
+using namespace yes_square::app;
+
+namespace {
+
+std::string read_all(const QString& path) {
+    QFile file{path};
+    return file.open(QIODevice::ReadOnly) ? file.readAll().toStdString() : std::string{};
+}
+
+} // namespace
+
+TEST_CASE("a save killed at any moment leaves the old file or the new one, whole", "[app][save]") {
+    QTemporaryDir folder;
+    const QString path = folder.filePath("job.yesq");
+    std::mt19937 random{7};
+    std::uniform_int_distribution<int> microseconds{0, 40'000};
+    int interrupted = 0;
+    for (int round = 0; round < 60; ++round) {
+        QProcess saver;
+        saver.start(QStringLiteral(YES_SQUARE_SAVE_LOOP), {demo_path(), path});
+        REQUIRE(saver.waitForStarted());
+        // The first save is announced, so that there is an old file to keep.
+        REQUIRE(saver.waitForReadyRead(10'000));
+        usleep(static_cast<useconds_t>(microseconds(random)));
+        ::kill(static_cast<pid_t>(saver.processId()), SIGKILL);
+        saver.waitForFinished();
+        interrupted += saver.exitStatus() == QProcess::CrashExit;
+        const auto loaded = read_job(read_all(path));
+        INFO((loaded ? std::string{} : loaded.error().text()));
+        REQUIRE(loaded);
+        const bool one_of_the_two = loaded->job.title == "first" || loaded->job.title == "second";
+        REQUIRE(one_of_the_two);
+    }
+    CHECK(interrupted == 60);
+}
+
+TEST_CASE("a lock left by a killed program does not shut the file for good", "[app][save]") {
+    QTemporaryDir folder;
+    const QString path = copy_of_demo(folder);
+    QProcess holder;
+    holder.start(QStringLiteral(YES_SQUARE_SAVE_LOOP), {demo_path(), path});
+    REQUIRE(holder.waitForStarted());
+    REQUIRE(holder.waitForReadyRead(10'000));
+    {
+        JobStore store;
+        CHECK_FALSE(store.open(path));
+    }
+    ::kill(static_cast<pid_t>(holder.processId()), SIGKILL);
+    holder.waitForFinished();
+    JobStore store;
+    CHECK(store.open(path));
+}
+
+TEST_CASE("a full disk keeps the old file and says so", "[app][save]") {
+    QTemporaryDir folder;
+    if (::mount("tmpfs", folder.path().toUtf8().constData(), "tmpfs", 0, "size=64k") != 0) {
+        WARN("no tmpfs can be mounted here; the full disk is not tried");
+        return;
+    }
+    const QString path = folder.filePath("job.yesq");
+    CHECK(write_atomically(path, "small").isEmpty());
+    const QString problem = write_atomically(path, std::string(200'000, 'x'));
+    CHECK(problem.contains("Is the disk full?"));
+    CHECK(read_all(path) == "small");
+    ::umount2(folder.path().toUtf8().constData(), MNT_DETACH);
+}

@@ -1,0 +1,111 @@
+#include "app/sheets/sheet_writer.hpp"
+#include "core/plan/reckon.hpp"
+#include "driven_window.hpp"
+
+#include <QProcess>
+#include <set>
+
+using namespace yes_square;
+using namespace yes_square::app;
+
+namespace {
+
+Job demo() {
+    QFile file{demo_path()};
+    REQUIRE(file.open(QIODevice::ReadOnly));
+    return read_job(file.readAll().toStdString())->job;
+}
+
+QString run(const QString& program, const QStringList& arguments, int& code) {
+    QProcess process;
+    process.setProcessChannelMode(QProcess::MergedChannels);
+    process.start(program, arguments);
+    REQUIRE(process.waitForFinished(30'000));
+    code = process.exitCode();
+    return QString::fromUtf8(process.readAll());
+}
+
+} // namespace
+
+TEST_CASE("the sheets hold every mark, hole, drill, caution and step of every shelf", "[app][sheets]") {
+    QTemporaryDir folder;
+    const QString path = folder.filePath("sheets.pdf");
+    const Job job = demo();
+    const Plan plan = reckon(job);
+    REQUIRE(write_sheets_pdf(path, job, plan).isEmpty());
+    int code = 0;
+    // The typeface joins f and i; compatibility form takes them apart again.
+    const QString words =
+        run("pdftotext", {"-layout", path, "-"}, code).normalized(QString::NormalizationForm_KC).simplified();
+    REQUIRE(code == 0);
+    for (std::size_t w = 0; w < plan.walls.size(); ++w)
+        for (const ShelfPlan& shelf : plan.walls[w]->shelves) {
+            CHECK(words.contains(QString::fromStdString(job.walls[w].name + ", " + shelf.shelf_name)));
+            for (const Hole& hole : shelf.holes) {
+                CHECK(words.contains(QString::fromStdString(format(hole.x, job.unit))));
+                CHECK(words.contains(QString::fromStdString(format(hole.z, job.unit))));
+            }
+        }
+    CHECK(words.contains("Not fit to hang as it stands"));
+    CHECK(words.contains("assumed stud at 2719 mm"));
+    CHECK(words.contains("#10 wood screw, 63.5 mm"));
+    CHECK(words.contains("Before you drill"));
+    CHECK(words.contains("HOLD."));
+    CHECK(words.contains("from memory"));
+
+    const QString fonts = run("pdffonts", {path}, code);
+    CHECK(fonts.contains("Roboto"));
+}
+
+TEST_CASE("metric jobs print on A4 and imperial ones on Letter", "[app][sheets]") {
+    QTemporaryDir folder;
+    Job job = demo();
+    int code = 0;
+    REQUIRE(write_sheets_pdf(folder.filePath("a4.pdf"), job, reckon(job)).isEmpty());
+    CHECK(run("pdfinfo", {folder.filePath("a4.pdf")}, code).contains("595 x 842"));
+    job.unit = Unit::inch_16;
+    REQUIRE(write_sheets_pdf(folder.filePath("letter.pdf"), job, reckon(job)).isEmpty());
+    CHECK(run("pdfinfo", {folder.filePath("letter.pdf")}, code).contains("612 x 792"));
+}
+
+TEST_CASE("the program writes sheets and a picture without a display", "[app][program]") {
+    QTemporaryDir folder;
+    int code = 0;
+    run(YES_SQUARE_APP, {"--sheets", folder.path(), demo_path()}, code);
+    CHECK(code == 0);
+    CHECK(QFile::exists(folder.filePath("harbour-lane.pdf")));
+    const QString picture = folder.filePath("window.png");
+    run(YES_SQUARE_APP, {"--screenshot", picture, "--stage", "fit", "--size", "1100x720", demo_path()}, code);
+    CHECK(code == 0);
+    CHECK(QImage{picture}.size() == QSize(1100, 720));
+}
+
+TEST_CASE("bad arguments end with 2 and say what would do", "[app][program]") {
+    int code = 0;
+    CHECK(run(YES_SQUARE_APP, {"--screenshot", "x.png", "--size", "big", demo_path()}, code).contains("1280x800"));
+    CHECK(code == 2);
+    CHECK(run(YES_SQUARE_APP, {"--screenshot", "x.png", "--stage", "lunch", demo_path()}, code).contains("survey"));
+    CHECK(code == 2);
+    CHECK(run(YES_SQUARE_APP, {"--sheets", "x", "/no/such/job.yesq"}, code).contains("cannot be read"));
+    CHECK(code == 2);
+}
+
+TEST_CASE("the real window opens on a virtual display", "[app][program][xvfb]") {
+    QTemporaryDir folder;
+    int code = 0;
+    const QString picture = folder.filePath("x.png");
+    const QString said = run("xvfb-run",
+                             {"-a", "-s", "-screen 0 1280x800x24", "env", "QT_QPA_PLATFORM=xcb", YES_SQUARE_APP,
+                              "--screenshot", picture, "--size", "1280x800", demo_path()},
+                             code);
+    INFO(said.toStdString());
+    CHECK(code == 0);
+    const QImage image{picture};
+    REQUIRE(image.size() == QSize(1280, 800));
+    // Something is drawn: paper, ink and timber at the least.
+    std::set<QRgb> colours;
+    for (int x = 0; x < 1280; x += 4)
+        for (int y = 0; y < 800; y += 4)
+            colours.insert(image.pixel(x, y));
+    CHECK(colours.size() > 20);
+}

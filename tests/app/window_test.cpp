@@ -1,0 +1,236 @@
+#include "app/shell/job_store.hpp"
+#include "driven_window.hpp"
+
+#include <QAbstractButton>
+#include <QComboBox>
+#include <QListWidget>
+#include <QPushButton>
+#include <QTableWidget>
+#include <QTextBrowser>
+
+using namespace yes_square;
+using namespace yes_square::app;
+
+TEST_CASE("a wall is typed, a shelf put on it, dragged, undone, saved and reopened", "[app]") {
+    QTemporaryDir folder;
+    const QString path = folder.filePath("typed.yesq");
+    Job saved;
+    {
+        DrivenWindow driven;
+        driven.window.start_untitled();
+        driven.window.set_stage(Stage::survey);
+        QTest::mouseClick(driven.find<QPushButton>("add-wall"), Qt::LeftButton);
+        driven.type("job-title", "Hall");
+        driven.type("wall-length", "2 m + 48cm");
+        driven.type("wall-height", "2390");
+        REQUIRE(driven.job().walls.size() == 1);
+        CHECK(driven.job().title == "Hall");
+        CHECK(driven.job().walls[0].length == 2480_mm);
+        CHECK(driven.job().walls[0].height == 2390_mm);
+
+        // The walk: studs by distance alone, Enter after each, no mouse.
+        for (const char* centre : {"412", "812", "1212", "1612", "2012"})
+            driven.type("walk-distance", centre);
+        REQUIRE(driven.job().walls[0].studs.size() == 5);
+        CHECK(driven.job().walls[0].studs[4].centre == 2012_mm);
+        CHECK(driven.job().walls[0].studs[0].state == StudState::proved);
+        CHECK(driven.find<QListWidget>("walk-found")->count() == 5);
+        driven.find<QComboBox>("walk-what")->setCurrentIndex(3);
+        driven.type("walk-distance", "2300");
+        CHECK(driven.job().walls[0].services.empty()); // its height is still wanted
+        driven.type("walk-height", "30cm");
+        REQUIRE(driven.job().walls[0].services.size() == 1);
+        CHECK(driven.job().walls[0].services[0].height == 300_mm);
+
+        driven.window.set_stage(Stage::layout);
+        QTest::mouseClick(driven.find<QPushButton>("add-shelf"), Qt::LeftButton);
+        driven.type("shelf-left", "350");
+        driven.type("shelf-height", "1700");
+        driven.type("shelf-length", "1320");
+        REQUIRE(driven.bench().shelf());
+        CHECK(driven.bench().shelf()->length == 1320_mm);
+        REQUIRE(driven.bench().shelf_plan());
+        CHECK(driven.bench().shelf_plan()->brackets.front().x == 412_mm);
+        CHECK(driven.bench().shelf_plan()->brackets.back().x == 1612_mm);
+
+        const Job before = driven.job();
+        driven.drag(1000_mm, Length::mm(1700 - 11), 1100_mm, Length::mm(1500 - 11));
+        CHECK(driven.job() != before);
+        CHECK(driven.bench().shelf()->left > before.walls[0].shelves[0].left);
+        CHECK(driven.bench().shelf()->height < before.walls[0].shelves[0].height);
+        CHECK(driven.bench().shelf()->left.in_nanometres() % 1'000'000 == 0); // whole display steps
+        QTest::keyClick(&driven.window, Qt::Key_Z, Qt::ControlModifier);
+        CHECK(driven.job() == before);
+        QTest::keyClick(&driven.window, Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+        CHECK(driven.job() != before);
+
+        REQUIRE(driven.window.save_to(path));
+        CHECK_FALSE(driven.window.isWindowModified());
+        saved = driven.job();
+        CHECK(driven.told.isEmpty());
+    }
+    DrivenWindow again;
+    REQUIRE(again.window.open(path));
+    CHECK(again.job() == saved);
+    CHECK(again.asked.isEmpty());
+}
+
+TEST_CASE("a length that cannot be read stays as typed and changes nothing", "[app]") {
+    DrivenWindow driven;
+    driven.bench().start(read_job(write_job(new_job()))->job);
+    driven.window.set_stage(Stage::survey);
+    QTest::mouseClick(driven.find<QPushButton>("add-wall"), Qt::LeftButton);
+    const Job before = driven.job();
+    driven.type("wall-length", "12 yards");
+    CHECK(driven.job() == before);
+    auto* field = driven.find<LengthField>("wall-length");
+    CHECK(field->text() == "12 yards");
+    CHECK(field->property("refused").toBool());
+    driven.type("wall-length", "0");
+    CHECK(driven.job() == before);
+    driven.type("wall-length", "10' 6\"");
+    CHECK(driven.job().walls[0].length == 126_in);
+}
+
+TEST_CASE("a shelf is resized by its end and nudged by keys", "[app]") {
+    QTemporaryDir folder;
+    DrivenWindow driven;
+    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    driven.window.set_stage(Stage::survey); // the wall is largest without the alternatives
+    QTest::qWait(5);
+    const Shelf before = *driven.bench().shelf();
+    const Length middle = before.height - before.thickness / 2;
+    driven.drag(before.right() - 10_mm, middle, before.right() + 300_mm, middle);
+    CHECK(driven.bench().shelf()->left == before.left);
+    CHECK(driven.bench().shelf()->length > before.length + 250_mm);
+    QTest::keyClick(&driven.window.board(), Qt::Key_Up);
+    CHECK(driven.bench().shelf()->height == before.height + 1_mm);
+    QTest::keyClick(&driven.window.board(), Qt::Key_Left, Qt::ShiftModifier);
+    CHECK(driven.bench().shelf()->left == before.left - 10_mm);
+}
+
+TEST_CASE("a cure's button clears its check", "[app]") {
+    QTemporaryDir folder;
+    DrivenWindow driven;
+    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    REQUIRE(count_checks(driven.bench().plan(), Severity::error) == 1);
+    QTest::mouseClick(driven.find<QPushButton>("cure-stud_assumed-1"), Qt::LeftButton);
+    CHECK(count_checks(driven.bench().plan(), Severity::error) == 0);
+    driven.bench().undo_stack().undo();
+    CHECK(count_checks(driven.bench().plan(), Severity::error) == 1);
+}
+
+TEST_CASE("an alternative clicked is chosen, and a bracket clicked shows its sum", "[app]") {
+    QTemporaryDir folder;
+    DrivenWindow driven;
+    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    QTest::mouseClick(driven.find<QAbstractButton>("alternative-2"), Qt::LeftButton);
+    CHECK(driven.bench().shelf()->school == School::even);
+    driven.bench().undo_stack().undo();
+
+    const BracketPlan& second = driven.bench().shelf_plan()->brackets[1];
+    driven.click(second.x, driven.bench().shelf()->underside() - 60_mm);
+    CHECK(driven.bench().subject() == "bracket/2");
+    CHECK(driven.find<QTextBrowser>("scrap")->toPlainText().contains("1364 mm"));
+}
+
+TEST_CASE("the unit switches what is shown and no stored length", "[app]") {
+    QTemporaryDir folder;
+    DrivenWindow driven;
+    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    const std::vector<Wall> walls = driven.job().walls;
+    auto* units = driven.find<QComboBox>("unit-picker");
+    emit units->activated(static_cast<int>(Unit::inch_16));
+    CHECK(driven.job().unit == Unit::inch_16);
+    CHECK(driven.job().walls == walls);
+    CHECK(driven.find<LengthField>("shelf-left")->text() == "13 in");
+    driven.window.set_stage(Stage::fixings);
+    CHECK(driven.find<QTableWidget>("marks-table")->item(0, 1)->text() == "18 1/4 in");
+}
+
+TEST_CASE("a file open in one window is refused in another", "[app]") {
+    QTemporaryDir folder;
+    const QString path = copy_of_demo(folder);
+    DrivenWindow first;
+    REQUIRE(first.window.open(path));
+    DrivenWindow second;
+    CHECK_FALSE(second.window.open(path));
+    REQUIRE(second.told.size() == 1);
+    CHECK(second.told[0].contains("open already"));
+}
+
+TEST_CASE("a broken file says where and leaves the job on the bench alone", "[app]") {
+    QTemporaryDir folder;
+    const QString path = folder.filePath("broken.yesq");
+    QFile file{path};
+    REQUIRE(file.open(QIODevice::WriteOnly));
+    file.write("{\"format\": \"yes-square job\", \"version\": 1, \"title\": \"x\", \"unit\": \"furlong\"}");
+    file.close();
+    DrivenWindow driven;
+    const Job before = driven.job();
+    CHECK_FALSE(driven.window.open(path));
+    REQUIRE(driven.told.size() == 1);
+    CHECK(driven.told[0].contains("unit"));
+    CHECK(driven.told[0].contains("furlong"));
+    CHECK(driven.job() == before);
+}
+
+TEST_CASE("unsaved work is autosaved beside the file and offered at the next start", "[app]") {
+    QTemporaryDir folder;
+    const QString path = copy_of_demo(folder);
+    Job edited;
+    {
+        DrivenWindow driven;
+        REQUIRE(driven.window.open(path));
+        driven.bench().edit("test", [](Job& job) { job.title = "Changed and lost"; });
+        edited = driven.job();
+        REQUIRE(QTest::qWaitFor([&] { return QFile::exists(path + ".autosave"); }, 8000));
+        // The window goes without closing, as when the power fails.
+    }
+    {
+        DrivenWindow driven;
+        REQUIRE(driven.window.open(path));
+        REQUIRE(driven.asked.size() == 1);
+        CHECK(driven.job() == edited);
+        CHECK(driven.window.isWindowModified());
+        REQUIRE(driven.window.save_to(path));
+        CHECK_FALSE(QFile::exists(path + ".autosave"));
+    }
+    DrivenWindow driven;
+    REQUIRE(driven.window.open(path));
+    CHECK(driven.asked.isEmpty());
+    CHECK(driven.job() == edited);
+}
+
+TEST_CASE("recovered work that is turned down is gone", "[app]") {
+    QTemporaryDir folder;
+    const QString path = copy_of_demo(folder);
+    {
+        JobStore store;
+        auto opened = store.open(path);
+        REQUIRE(opened);
+        opened->job.title = "Never saved";
+        REQUIRE(store.autosave(opened->job).isEmpty());
+    }
+    DrivenWindow driven;
+    driven.answer = false;
+    REQUIRE(driven.window.open(path));
+    CHECK(driven.asked.size() == 1);
+    CHECK(driven.job().title == "Reading room shelves");
+    CHECK_FALSE(QFile::exists(path + ".autosave"));
+}
+
+TEST_CASE("every stage shows at 1024x700 without losing a panel", "[app]") {
+    QTemporaryDir folder;
+    DrivenWindow driven{{1024, 700}};
+    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    CHECK(driven.window.size() == QSize(1024, 700));
+    for (const char* stage : {"stage-survey", "stage-layout", "stage-fixings", "stage-fit"}) {
+        QTest::mouseClick(driven.find<QAbstractButton>(stage), Qt::LeftButton);
+        QTest::qWait(2);
+        CHECK(driven.window.board().height() > 180);
+        CHECK(driven.window.board().width() > 500);
+        CHECK(driven.window.width() == 1024);
+    }
+    CHECK(driven.find<QTextBrowser>("steps")->toPlainText().contains("Strike a level line"));
+}
