@@ -169,5 +169,5 @@ TEST_CASE("a plug's hole is 6 mm deeper than what goes into it", "[fixings][comm
     // 4 + 12 + 50 = 66 mm: 70 mm stock, whose point stands 66 mm behind the face of the wall.
     CHECK(choice->fixing.screw_length == 70_mm);
     CHECK(choice->fixing.drill_depth == 72_mm);
-    CHECK(choice->utilisation == Approx(125.0 / 250 + 100.0 / 400));
+    CHECK(choice->utilisation == Approx(125.0 / 450 + 100.0 / 600));
 }

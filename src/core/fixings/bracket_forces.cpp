@@ -27,17 +27,18 @@ BracketForces bracket_forces_from_moment(const Bracket& bracket, double load_n, 
     double pivot = bracket.stiffened ? least_pivot_m : std::max(least_pivot_m, lowest_hole);
     // The pressed length grows with the tension, which grows as the pivot rises: a few turns settle it.
     for (int turn = 0; turn < 20; ++turn) {
-        std::vector<double> lever;
-        for (const Length drop : bracket.hole_drops)
-            lever.push_back(std::max(0.0, leg - drop.in_metres() - pivot));
-        if (top_alone)
-            std::fill(lever.begin() + 1, lever.end(), 0.0);
-        const double squares = std::inner_product(lever.begin(), lever.end(), lever.begin(), 0.0);
+        const auto lever = [&](std::size_t row) {
+            return top_alone && row > 0 ? 0.0 : std::max(0.0, leg - bracket.hole_drops[row].in_metres() - pivot);
+        };
+        double squares = 0;
+        for (std::size_t row = 0; row < bracket.hole_drops.size(); ++row)
+            squares += lever(row) * lever(row);
         if (squares <= 0) {
             forces.refused = true;
             break;
         }
-        std::ranges::transform(lever, forces.tension_n.begin(), [&](double h) { return moment_nm * h / squares; });
+        for (std::size_t row = 0; row < bracket.hole_drops.size(); ++row)
+            forces.tension_n[row] = moment_nm * lever(row) / squares;
         if (!bracket.stiffened)
             break;
         const double pressed = std::accumulate(forces.tension_n.begin(), forces.tension_n.end(), 0.0) /

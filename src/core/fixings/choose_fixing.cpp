@@ -3,7 +3,6 @@
 #include "core/fixings/wood_screw.hpp"
 
 #include <algorithm>
-#include <fmt/format.h>
 
 namespace yes_square {
 namespace {
@@ -19,6 +18,24 @@ constexpr Source plug_source{Provenance::from_memory, "cautious figures of the c
 
 Length from_inches(double inches) {
     return Length::nearest_to_metres(inches * 0.0254);
+}
+
+std::vector<Length> sorted(std::vector<Length> lengths) {
+    std::ranges::sort(lengths);
+    return lengths;
+}
+
+struct Governing {
+    double utilisation = 0;
+    HoleDemand demand;
+};
+
+Governing worst_of(const std::vector<HoleDemand>& demands, auto&& utilisation) {
+    Governing worst;
+    for (const HoleDemand& demand : demands)
+        if (const double used = utilisation(demand); used >= worst.utilisation)
+            worst = {used, demand};
+    return worst;
 }
 
 } // namespace
@@ -56,41 +73,38 @@ std::optional<FixingChoice> choose_wood_screw(const Catalogue& catalogue, const 
     const Length passed = bracket.thickness + lining;
     const SideMember side{bracket.thickness.in_inches(), steel_sheet_bearing_psi, lining.in_inches()};
 
-    std::vector<Length> lengths = stock->lengths;
-    std::ranges::sort(lengths);
-    std::optional<FixingChoice> best;
-    for (const Length length : lengths) {
+    struct Candidate {
+        Length length;
+        Length penetration;
+        double withdrawal = 0;
+        double lateral = 0;
+        Governing governing;
+    };
+    std::optional<Candidate> best;
+    for (const Length length : sorted(stock->lengths)) {
         const Length penetration = length - passed;
         if (penetration < rules.penetration_wanted || penetration > framing.stud_depth - back_cover)
             continue;
         const double p = penetration.in_inches();
-        const double withdrawal =
-            std::min(withdrawal_n(screw, gravity, length.in_inches(), p), steel_tension_n(screw) / duration_people);
+        const double withdrawal = std::min(withdrawal_n(screw, gravity, length.in_inches(), p), steel_tension_n(screw));
         const double lateral = lateral_n(screw, gravity, side, main_bearing_length_in(screw, p));
-        FixingChoice choice;
-        choice.fixing = {fmt::format("{} wood screw", screw.words),
-                         length,
-                         penetration,
-                         from_inches(thread_in_wood_in(screw, length.in_inches(), p)),
-                         pilot_diameter(screw, gravity),
-                         lining + penetration,
-                         withdrawal * duration_stored,
-                         lateral * duration_stored,
-                         nds};
-        for (const HoleDemand& demand : demands) {
-            const double used = combined_utilisation(demand.tension_n, demand.shear_n, withdrawal * demand.duration,
-                                                     lateral * demand.duration);
-            if (used >= choice.utilisation) {
-                choice.utilisation = used;
-                choice.governing = demand;
-            }
-        }
-        if (!best || choice.utilisation < best->utilisation)
-            best = choice;
-        if (best->utilisation <= 1)
+        const Governing governing = worst_of(demands, [&](const HoleDemand& demand) {
+            return combined_utilisation(demand.tension_n, demand.shear_n, withdrawal * demand.duration,
+                                        lateral * demand.duration);
+        });
+        if (!best || governing.utilisation < best->governing.utilisation)
+            best = {length, penetration, withdrawal, lateral, governing};
+        if (best->governing.utilisation <= 1)
             break;
     }
-    return best;
+    if (!best)
+        return std::nullopt;
+    return FixingChoice{{screw.wood_screw_words, best->length, best->penetration,
+                         from_inches(thread_in_wood_in(screw, best->length.in_inches(), best->penetration.in_inches())),
+                         pilot_diameter(screw, gravity), lining + best->penetration, best->withdrawal * duration_stored,
+                         best->lateral * duration_stored, nds},
+                        best->governing.utilisation,
+                        best->governing.demand};
 }
 
 std::optional<FixingChoice> choose_plug(const Catalogue& catalogue, const Wall& wall, const Bracket& bracket,
@@ -101,29 +115,28 @@ std::optional<FixingChoice> choose_plug(const Catalogue& catalogue, const Wall& 
     for (const MasonryPlug& plug : catalogue.plugs) {
         if (plug.substrate != masonry.kind || plug.screw_diameter > bracket.hole_diameter)
             continue;
-        const Length wanted = bracket.thickness + lining + plug.embedment;
-        std::vector<Length> lengths = plug.screw_lengths;
-        std::ranges::sort(lengths);
-        const auto length = std::ranges::lower_bound(lengths, wanted);
+        const std::vector<Length> lengths = sorted(plug.screw_lengths);
+        const auto length = std::ranges::lower_bound(lengths, bracket.thickness + lining + plug.embedment);
         if (length == lengths.end())
             continue;
-        FixingChoice choice;
+        const Governing governing = worst_of(demands, [&](const HoleDemand& demand) {
+            return demand.tension_n / plug.tension_n + demand.shear_n / plug.shear_n;
+        });
+        if (best && governing.utilisation >= best->utilisation)
+            continue;
         // The screw may reach past the plug; the hole leaves room for its point and for dust.
         const Length reach = *length - bracket.thickness;
-        choice.fixing = {plug.name,          *length,
-                         plug.embedment,     {},
-                         plug.hole_diameter, std::max(lining + plug.embedment, reach) + dust_room,
-                         plug.tension_n,     plug.shear_n,
-                         plug_source};
-        for (const HoleDemand& demand : demands) {
-            const double used = demand.tension_n / plug.tension_n + demand.shear_n / plug.shear_n;
-            if (used >= choice.utilisation) {
-                choice.utilisation = used;
-                choice.governing = demand;
-            }
-        }
-        if (!best || choice.utilisation < best->utilisation)
-            best = choice;
+        best = FixingChoice{{plug.name,
+                             *length,
+                             plug.embedment,
+                             {},
+                             plug.hole_diameter,
+                             std::max(lining + plug.embedment, reach) + dust_room,
+                             plug.tension_n,
+                             plug.shear_n,
+                             plug_source},
+                            governing.utilisation,
+                            governing.demand};
     }
     return best;
 }

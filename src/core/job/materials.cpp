@@ -36,9 +36,9 @@ constexpr std::array<BoardProperties, 13> boards{{
 
 // NDS-2018 appendix L and table I1 (from memory); head diameters as wood screws are made.
 constexpr std::array<ScrewProperties, 3> gauges{{
-    {ScrewGauge::number_8, "#8", "#8", 0.164, 0.131, 0.332, 90'000},
-    {ScrewGauge::number_10, "#10", "#10", 0.190, 0.152, 0.385, 80'000},
-    {ScrewGauge::number_14, "#14", "#14", 0.242, 0.196, 0.507, 70'000},
+    {ScrewGauge::number_8, "#8", "#8 wood screw", 0.164, 0.131, 0.332, 90'000},
+    {ScrewGauge::number_10, "#10", "#10 wood screw", 0.190, 0.152, 0.385, 80'000},
+    {ScrewGauge::number_14, "#14", "#14 wood screw", 0.242, 0.196, 0.507, 70'000},
 }};
 
 } // namespace

@@ -51,7 +51,7 @@ enum class ScrewGauge { number_8, number_10, number_14 };
 struct ScrewProperties {
     ScrewGauge gauge;
     std::string_view file_name;
-    std::string_view words;
+    const char* wood_screw_words;
     double diameter_in;
     double root_in;
     double head_in;

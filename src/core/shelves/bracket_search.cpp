@@ -49,12 +49,16 @@ public:
         collect_stations();
     }
 
-    /// The least-cost layout for every number of brackets, by first station.
+    /// The best layout of every number of brackets up to `most_count`.
     std::vector<std::vector<Length>> layouts(int most_count) {
-        std::vector<std::vector<Length>> found;
+        best_.assign(static_cast<std::size_t>(most_count) + 1, std::nullopt);
         for (std::size_t first = 0; first < stations_.size(); ++first)
-            if (stations_[first].place <= question_.overhang_most)
-                from(first, most_count, found);
+            if (stations_[first].place <= question_.overhang_most && stations_[first].count <= most_count)
+                from(first, most_count);
+        std::vector<std::vector<Length>> found;
+        for (auto& best : best_)
+            if (best)
+                found.push_back(std::move(best->places));
         return found;
     }
 
@@ -116,16 +120,18 @@ private:
             add_station(place);
     }
 
-    /// Brackets evenly between two places, both left out; none where one would stand in a keep-out.
-    std::optional<std::vector<Length>> between(Length from, Length to, int spaces) const {
-        std::vector<Length> places;
+    Length division(Length from, Length to, int i, int spaces) const { return from + (to - from) * i / spaces; }
+
+    /// Brackets evenly between two places; false where one would stand in a keep-out.
+    bool may_divide(Length from, Length to, int spaces) const {
+        if (question_.keep_outs.empty())
+            return true;
         for (int i = 1; i < spaces; ++i) {
-            const Length place = from + (to - from) * i / spaces;
+            const Length place = division(from, to, i, spaces);
             if (kept_out(question_, place) || (mirrored_ && kept_out(question_, mirror(place))))
-                return std::nullopt;
-            places.push_back(place);
+                return false;
         }
-        return places;
+        return true;
     }
 
     /// The numbers of spaces a gap may be divided into.
@@ -141,97 +147,124 @@ private:
         return {question_.solid_wall ? 0 : spaces - 1, 0, 0, mm * mm / spaces};
     }
 
-    void from(std::size_t first, int most_count, std::vector<std::vector<Length>>& found) {
+    Reached& reached(std::size_t station, int count) {
+        return reached_[station * static_cast<std::size_t>(most_count_ + 1) + static_cast<std::size_t>(count)];
+    }
+
+    void from(std::size_t first, int most_count) {
         const std::size_t stations = stations_.size();
-        std::vector<std::vector<Reached>> reached(stations, std::vector<Reached>(most_count + 1));
-        if (stations_[first].count > most_count)
-            return;
-        reached[first][stations_[first].count].cost = stations_[first].cost;
+        most_count_ = most_count;
+        reached_.assign(stations * static_cast<std::size_t>(most_count + 1), {});
+        reached(first, stations_[first].count).cost = stations_[first].cost;
         const int images = mirrored_ ? 2 : 1;
-        for (std::size_t to = first + 1; to < stations; ++to) {
+        for (std::size_t to = first + 1; to < stations; ++to)
             for (std::size_t at = first; at < to; ++at) {
                 const Length gap = stations_[to].place - stations_[at].place;
                 const auto [fewest, most] = divisions(gap);
                 for (int spaces = fewest; spaces <= std::min(most, most_count); ++spaces) {
-                    if (!between(stations_[at].place, stations_[to].place, spaces))
-                        continue;
-                    Cost step = cost_between(gap, spaces);
-                    for (int image = 1; image < images; ++image)
-                        step = step + cost_between(gap, spaces);
                     const int added = images * (spaces - 1) + stations_[to].count;
+                    if (added >= most_count || !may_divide(stations_[at].place, stations_[to].place, spaces))
+                        continue;
+                    const Cost once = cost_between(gap, spaces);
+                    const Cost step = (mirrored_ ? once + once : once) + stations_[to].cost;
                     for (int count = 1; count + added <= most_count; ++count) {
-                        const auto& before = reached[at][count];
+                        const Reached& before = reached(at, count);
                         if (!before.cost)
                             continue;
-                        const Cost total = *before.cost + step + stations_[to].cost;
-                        Reached& here = reached[to][count + added];
+                        const Cost total = *before.cost + step;
+                        Reached& here = reached(to, count + added);
                         if (!here.cost || total < *here.cost)
                             here = {total, static_cast<int>(at), spaces};
                     }
                 }
             }
-        }
         for (std::size_t last = first; last < stations; ++last)
-            mirrored_ ? close_mirrored(first, last, most_count, reached, found)
-                      : close(first, last, most_count, reached, found);
+            mirrored_ ? close_mirrored(first, last) : close(first, last);
     }
 
-    void close(std::size_t first, std::size_t last, int most_count, const std::vector<std::vector<Reached>>& reached,
-               std::vector<std::vector<Length>>& found) const {
+    /// Keeps a path if it is the best of its number of brackets so far; the places are made out only then.
+    void offer(std::size_t first, std::size_t last, int count, int middle_spaces, const Cost& cost) {
+        const Length left = stations_[first].place;
+        const Length right = mirrored_ ? left : mirror(stations_[last].place);
+        const int total = mirrored_ && stations_[last].count == 2 ? count + middle_spaces - 1 : count;
+        if (total < 2 || total > most_count_)
+            return;
+        if (total == 2 && question_.length - left - right > question_.spacing_two)
+            return;
+        Merits merits;
+        merits.on_lining = cost.on_lining;
+        merits.in_assumed = cost.in_assumed;
+        merits.in_indicated = cost.in_indicated;
+        merits.count = total;
+        merits.extra_overhang =
+            std::max(Length{}, left - question_.inset_usual) + std::max(Length{}, right - question_.inset_usual);
+        merits.overhang_difference = absolute(left - right);
+        const double span = (question_.length - left - right).in_mm();
+        merits.unevenness_mm2 = std::max(0.0, cost.squares - span * span / (total - 1));
+        auto& best = best_[static_cast<std::size_t>(total)];
+        if (!best || better(merits, best->merits, mirrored_ ? School::mirrored : School::studs_first))
+            best = Best{merits, path(first, last, count, middle_spaces)};
+    }
+
+    void close(std::size_t first, std::size_t last) {
         if (mirror(stations_[last].place) > question_.overhang_most)
             return;
-        for (int count = 2; count <= most_count; ++count)
-            if (reached[last][count].cost)
-                found.push_back(path(first, last, count, reached));
+        for (int count = 2; count <= most_count_; ++count)
+            if (const auto& cost = reached(last, count).cost)
+                offer(first, last, count, 0, *cost);
     }
 
-    void close_mirrored(std::size_t first, std::size_t last, int most_count,
-                        const std::vector<std::vector<Reached>>& reached,
-                        std::vector<std::vector<Length>>& found) const {
-        const Length gap = mirror(stations_[last].place) - stations_[last].place;
+    void close_mirrored(std::size_t first, std::size_t last) {
+        const Length here = stations_[last].place;
         const bool at_middle = stations_[last].count == 1;
-        const auto [fewest, most] = divisions(gap);
+        const auto [fewest, most] = divisions(mirror(here) - here);
         const int from_spaces = at_middle ? 1 : fewest;
-        const int to_spaces = at_middle ? 1 : std::min(most, most_count);
+        const int to_spaces = at_middle ? 1 : std::min(most, most_count_);
         for (int spaces = from_spaces; spaces <= to_spaces; ++spaces) {
-            const auto inner = between(stations_[last].place, mirror(stations_[last].place), spaces);
-            if (!inner)
+            if (!at_middle && !may_divide(here, mirror(here), spaces))
                 continue;
-            for (int count = 1; count + spaces - 1 <= most_count; ++count) {
-                if (!reached[last][count].cost)
-                    continue;
-                std::vector<Length> places = path(first, last, count, reached);
-                std::vector<Length> all = places;
-                all.insert(all.end(), inner->begin(), inner->end());
-                for (auto place = places.rbegin(); place != places.rend(); ++place)
-                    if (*place != middle())
-                        all.push_back(mirror(*place));
-                if (all.size() >= 2)
-                    found.push_back(std::move(all));
-            }
+            const Cost middle_cost = at_middle ? Cost{} : cost_between(mirror(here) - here, spaces);
+            for (int count = 1; count <= most_count_; ++count)
+                if (const auto& cost = reached(last, count).cost)
+                    offer(first, last, count, spaces, *cost + middle_cost);
         }
     }
 
-    std::vector<Length> path(std::size_t first, std::size_t last, int count,
-                             const std::vector<std::vector<Reached>>& reached) const {
+    std::vector<Length> path(std::size_t first, std::size_t last, int count, int middle_spaces) {
         std::vector<Length> backwards{stations_[last].place};
         const int images = mirrored_ ? 2 : 1;
         for (std::size_t at = last; at != first;) {
-            const Reached& here = reached[at][count];
-            const Station& before = stations_[here.before];
-            const auto inner = between(before.place, stations_[at].place, here.spaces).value();
-            backwards.insert(backwards.end(), inner.rbegin(), inner.rend());
-            backwards.push_back(before.place);
+            const Reached here = reached(at, count);
+            const Length from = stations_[static_cast<std::size_t>(here.before)].place;
+            for (int i = here.spaces - 1; i >= 0; --i)
+                backwards.push_back(division(from, stations_[at].place, i, here.spaces));
             count -= images * (here.spaces - 1) + stations_[at].count;
             at = static_cast<std::size_t>(here.before);
         }
-        return {backwards.rbegin(), backwards.rend()};
+        std::vector<Length> places{backwards.rbegin(), backwards.rend()};
+        if (!mirrored_)
+            return places;
+        const Length here = places.back();
+        for (int i = 1; i < middle_spaces && stations_[last].count == 2; ++i)
+            places.push_back(division(here, mirror(here), i, middle_spaces));
+        for (const Length place : backwards)
+            if (place != middle())
+                places.push_back(mirror(place));
+        return places;
     }
 
     const BracketQuestion& question_;
     bool mirrored_;
     Length spacing_most_;
     std::vector<Station> stations_;
+
+    struct Best {
+        Merits merits;
+        std::vector<Length> places;
+    };
+    int most_count_ = 0;
+    std::vector<Reached> reached_; ///< by station and number of brackets, for the first station in hand
+    std::vector<std::optional<Best>> best_;
 };
 
 bool keeps_limits(const BracketQuestion& question, const std::vector<Length>& places) {

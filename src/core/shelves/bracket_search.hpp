@@ -66,7 +66,7 @@ bool better(const Merits& a, const Merits& b, School school);
 
 /// The best layout of each number of brackets, fewest first, as far as `most_counts` different numbers that can be had.
 /// Empty where the limits cannot be kept at all, keep-outs included.
-std::vector<BracketLayout> best_layouts(const BracketQuestion& question, School school, int most_counts = 6);
+std::vector<BracketLayout> best_layouts(const BracketQuestion& question, School school, int most_counts = 4);
 
 /// The merits of given places under a question, by the same measure that the searches use: a bracket is in a stud when
 /// it is within the usable half width of its centre.

@@ -4,6 +4,7 @@
 #include "core/fixings/choose_fixing.hpp"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 #include <limits>
 
@@ -13,6 +14,7 @@ namespace {
 constexpr double infinite = std::numeric_limits<double>::infinity();
 constexpr double simple_span_sag = 5.0 / 384;
 constexpr double continuous_span_sag = 0.0100;
+constexpr std::array all_schools{School::studs_first, School::even, School::mirrored};
 
 /// Where no bracket centre may be, from the shelf's left end: strips that do not run along the whole shelf, and things
 /// a leg would foul.
@@ -208,27 +210,33 @@ Weighed weigh(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket,
 
 namespace {
 
+WeighedLayout weigh_layout(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket,
+                           const BracketQuestion& question, const BracketLayout& layout, int extra) {
+    Weighed weighed = weigh(shelf, site, bracket, question, layout.places);
+    Alternative alternative{layout, extra, weighed.sag.share(), weighed.utilisation, weighed.keeps_limits(), {}};
+    return {std::move(alternative), std::move(weighed)};
+}
+
 /// Layouts by one school, weighed in the school's order until one keeps the limits.
-std::optional<Alternative> best_of_school(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket,
-                                          const BracketQuestion& question, School school, int extra) {
+std::optional<WeighedLayout> best_of_school(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket,
+                                            const BracketQuestion& question, School school, int extra) {
     std::vector<BracketLayout> layouts = best_layouts(question, school);
     if (layouts.empty())
         return std::nullopt;
     std::ranges::sort(layouts, [&](const auto& a, const auto& b) { return better(a.merits, b.merits, school); });
-    const auto weighed = [&](const BracketLayout& layout) {
-        const Weighed result = weigh(shelf, site, bracket, question, layout.places);
-        return Alternative{layout, 0, result.sag.share(), result.utilisation, result.keeps_limits(), {}};
+    const auto weighed = [&](const BracketLayout& layout, int more) {
+        return weigh_layout(shelf, site, bracket, question, layout, more);
     };
-    std::optional<Alternative> first;
-    std::optional<Alternative> base;
+    std::optional<WeighedLayout> first;
+    std::optional<WeighedLayout> base;
     for (const BracketLayout& layout : layouts) {
-        Alternative candidate = weighed(layout);
-        if (candidate.keeps_limits) {
+        WeighedLayout candidate = weighed(layout, 0);
+        if (candidate.alternative.keeps_limits) {
             base = std::move(candidate);
             break;
         }
         // Nothing keeps every limit: the one with the least sag over its limit is at least straight.
-        if (!first || (first->sag_share > 1 && candidate.sag_share <= 1))
+        if (!first || (first->alternative.sag_share > 1 && candidate.alternative.sag_share <= 1))
             first = std::move(candidate);
     }
     if (!base)
@@ -237,19 +245,15 @@ std::optional<Alternative> best_of_school(const Shelf& shelf, const ShelfSite& s
         return base;
     const BracketLayout* more = nullptr;
     for (const BracketLayout& layout : layouts)
-        if (layout.merits.count >= base->layout.merits.count + extra &&
+        if (layout.merits.count >= base->alternative.layout.merits.count + extra &&
             (!more || layout.merits.count < more->merits.count))
             more = &layout;
-    if (!more)
-        return std::nullopt;
-    Alternative alternative = weighed(*more);
-    alternative.extra_brackets = extra;
-    return alternative;
+    return more ? std::optional{weighed(*more, extra)} : std::nullopt;
 }
 
 /// A layout for a shelf that no search can place: its two ends, or its middle when it is too short for two.
-Alternative plain_layout(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket,
-                         const BracketQuestion& question) {
+WeighedLayout plain_layout(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket,
+                           const BracketQuestion& question) {
     BracketLayout layout{shelf.school, {}, {}};
     const Length inset = std::min(question.inset_usual, shelf.length / 4);
     if (shelf.length - 2 * inset >= question.spacing_least)
@@ -257,8 +261,7 @@ Alternative plain_layout(const Shelf& shelf, const ShelfSite& site, const Bracke
     else
         layout.places = {shelf.length / 2};
     layout.merits = merits_of(question, layout.places);
-    const Weighed result = weigh(shelf, site, bracket, question, layout.places);
-    return {layout, 0, result.sag.share(), result.utilisation, false, {}};
+    return weigh_layout(shelf, site, bracket, question, layout, 0);
 }
 
 void say_what_each_gives_up(std::vector<Alternative>& alternatives, Length inset_usual) {
@@ -306,39 +309,37 @@ void say_what_each_gives_up(std::vector<Alternative>& alternatives, Length inset
 
 } // namespace
 
-Layouts find_layouts(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket) {
-    Layouts layouts;
+WeighedLayout chosen_layout(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket) {
     BracketQuestion question = bracket_question(shelf, site, bracket);
-    std::vector<std::pair<School, int>> wanted{{shelf.school, shelf.extra_brackets}};
-    for (const School school : {School::studs_first, School::even, School::mirrored})
-        wanted.push_back({school, 0});
-    wanted.push_back({shelf.school, shelf.extra_brackets + 1});
-
-    const auto search = [&] {
-        for (const auto& [school, extra] : wanted) {
-            auto found = best_of_school(shelf, site, bracket, question, school, extra);
-            if (!found || std::ranges::any_of(layouts.alternatives, [&](const Alternative& other) {
-                    return other.layout.places == found->layout.places;
-                }))
-                continue;
-            layouts.alternatives.push_back(std::move(*found));
-        }
-    };
-    search();
-    if (layouts.alternatives.empty() && !question.keep_outs.empty()) {
-        // A bracket in a strip is flagged where it stands; a shelf without brackets says nothing.
-        layouts.limits_dropped = true;
+    for (;;) {
+        if (auto own = best_of_school(shelf, site, bracket, question, shelf.school, shelf.extra_brackets))
+            return std::move(*own);
+        for (const School school : all_schools)
+            if (auto other = best_of_school(shelf, site, bracket, question, school, 0))
+                return std::move(*other);
+        if (question.keep_outs.empty())
+            return plain_layout(shelf, site, bracket, question);
         question.keep_outs.clear();
-        search();
     }
-    if (layouts.alternatives.empty()) {
-        layouts.limits_dropped = true;
-        layouts.alternatives.push_back(plain_layout(shelf, site, bracket, question));
-    }
-    if (layouts.alternatives.size() > 5)
-        layouts.alternatives.resize(5);
-    say_what_each_gives_up(layouts.alternatives, question.inset_usual);
-    return layouts;
+}
+
+std::vector<Alternative> alternatives_to(Alternative chosen, const Shelf& shelf, const ShelfSite& site,
+                                         const Bracket& bracket) {
+    const BracketQuestion question = bracket_question(shelf, site, bracket);
+    std::vector<Alternative> alternatives{std::move(chosen)};
+    const auto add = [&](School school, int extra) {
+        auto found = best_of_school(shelf, site, bracket, question, school, extra);
+        if (found && std::ranges::none_of(alternatives, [&](const Alternative& other) {
+                return other.layout.places == found->alternative.layout.places;
+            }))
+            alternatives.push_back(std::move(found->alternative));
+    };
+    for (const School school : all_schools)
+        if (school != shelf.school || shelf.extra_brackets > 0)
+            add(school, 0);
+    add(shelf.school, shelf.extra_brackets + 1);
+    say_what_each_gives_up(alternatives, question.inset_usual);
+    return alternatives;
 }
 
 } // namespace yes_square

@@ -34,12 +34,18 @@ struct Weighed {
 Weighed weigh(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket, const BracketQuestion& question,
               const std::vector<Length>& places);
 
-/// Up to five layouts, the shelf's own choice first: each school's best that keeps sag and strength (or, where none
-/// does, its best by order), and the chosen school with one bracket more. Same places are listed once.
-struct Layouts {
-    std::vector<Alternative> alternatives;
-    bool limits_dropped = false; ///< no layout keeps spacing and keep-outs; a plain one stands in
+/// The layout of the shelf's own choice: its school's best that keeps sag and strength or, where none does, its best by
+/// order; with the brackets it has extra. Where no layout keeps spacing and keep-outs, the keep-outs are dropped (what
+/// then stands in one is flagged); where that fails too, a plain layout stands in.
+struct WeighedLayout {
+    Alternative alternative;
+    Weighed weighed;
 };
-Layouts find_layouts(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket);
+WeighedLayout chosen_layout(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket);
+
+/// Up to four more to choose from: each school's best, and the chosen school with one bracket more. The chosen one
+/// comes first; same places are listed once; each says what it gives up against the others.
+std::vector<Alternative> alternatives_to(Alternative chosen, const Shelf& shelf, const ShelfSite& site,
+                                         const Bracket& bracket);
 
 } // namespace yes_square

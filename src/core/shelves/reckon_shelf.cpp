@@ -28,10 +28,9 @@ ShelfPlan draft_shelf(const Shelf& shelf, const ShelfSite& site) {
     }
 
     const Bracket& bracket = *plan.bracket;
-    Layouts layouts = find_layouts(shelf, site, bracket);
-    plan.alternatives = std::move(layouts.alternatives);
+    auto [chosen, weighed] = chosen_layout(shelf, site, bracket);
+    plan.alternatives.push_back(std::move(chosen));
     const std::vector<Length>& places = plan.alternatives[plan.chosen].layout.places;
-    Weighed weighed = weigh(shelf, site, bracket, bracket_question(shelf, site, bracket), places);
     plan.brackets = std::move(weighed.brackets);
     if (places.size() >= 2)
         plan.sag = weighed.sag;
@@ -55,6 +54,7 @@ ShelfPlan reckon_shelf(const Shelf& shelf, const ShelfSite& site) {
     ShelfPlan plan = draft_shelf(shelf, site);
     add_cures(shelf, site, plan);
     if (plan.bracket) {
+        plan.alternatives = alternatives_to(std::move(plan.alternatives.front()), shelf, site, *plan.bracket);
         plan.workings = workings_of(shelf, site, plan);
         plan.steps = steps_of(shelf, site, plan);
     }

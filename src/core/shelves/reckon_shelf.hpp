@@ -4,7 +4,8 @@
 
 namespace yes_square {
 
-/// The plan of one shelf as far as its figures and checks go: no cures, workings or steps yet.
+/// The plan of one shelf as far as its figures and checks go: the chosen layout alone, no cures, workings
+/// or steps yet.
 ShelfPlan draft_shelf(const Shelf& shelf, const ShelfSite& site);
 
 /// The whole plan of one shelf. A cure that the program can make has been tried: the draft after it is free of the

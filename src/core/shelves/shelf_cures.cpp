@@ -5,13 +5,16 @@
 
 #include <algorithm>
 #include <array>
+#include <deque>
 #include <set>
 
 namespace yes_square {
 namespace {
 
 constexpr std::array board_steps{15_mm, 18_mm, 22_mm, 25_mm, 28_mm, 30_mm, 36_mm, 40_mm, 44_mm};
-constexpr std::array nudges{10_mm, 20_mm, 40_mm, 60_mm, 80_mm, 120_mm, 160_mm, 200_mm, 300_mm, 400_mm};
+constexpr std::size_t most_slides = 4;
+constexpr Length strip_room = 10_mm; ///< between a hole and the edge of a strip
+constexpr std::array nudges{10_mm, 30_mm, 60_mm, 100_mm, 160_mm, 240_mm, 300_mm, 400_mm};
 
 /// Tries edits on one shelf and keeps those that help.
 class Curer {
@@ -27,12 +30,8 @@ public:
 
     /// True if the edit takes the check away and adds no kind of error.
     bool helps(const Edit& edit, CheckCode code) const {
-        Shelf changed = shelf_;
-        apply(edit, changed);
-        const ShelfPlan draft = draft_shelf(changed, site_);
-        return std::ranges::none_of(draft.checks, [&](const Check& check) {
-            return check.code == code || (check.severity == Severity::error && !errors_before_.contains(check.code));
-        });
+        const Outcome& outcome = outcome_of(edit);
+        return !outcome.new_error && !outcome.codes.contains(code);
     }
 
     /// Adds the cure if it helps. Checks of one kind share their edits: the first one carries them.
@@ -48,12 +47,12 @@ public:
         case CheckCode::stud_assumed:
         case CheckCode::stud_indicated:
             say(check, {"Probe both edges of the stud at {0} and enter it as proved", {quantity(*check.x)}});
-            slide_sideways(check);
+            slide_to_studs(check);
             break;
         case CheckCode::no_stud:
         case CheckCode::one_stud:
             other_layouts(check);
-            slide_sideways(check);
+            slide_to_studs(check);
             if (check.cures.empty())
                 say(check, {"Find and enter more studs, or put a nogging or cleat behind the brackets"});
             break;
@@ -62,8 +61,7 @@ public:
             break;
         case CheckCode::in_service_strip:
             other_layouts(check);
-            slide_sideways(check);
-            slide_upright(check);
+            slide_out_of_strip(check);
             say(check, {"Find the run with a detector; where one is there, move the bracket or have it isolated"});
             break;
         case CheckCode::sag_over_limit:
@@ -124,6 +122,26 @@ public:
     }
 
 private:
+    /// What is left after an edit. Kept, since the checks of one shelf often try the same edits.
+    struct Outcome {
+        std::set<CheckCode> codes;
+        bool new_error = false;
+    };
+
+    const Outcome& outcome_of(const Edit& edit) const {
+        for (const auto& [tried, outcome] : tried_)
+            if (tried == edit)
+                return outcome;
+        Shelf changed = shelf_;
+        apply(edit, changed);
+        Outcome outcome;
+        for (const Check& check : draft_shelf(changed, site_).checks) {
+            outcome.codes.insert(check.code);
+            outcome.new_error |= check.severity == Severity::error && !errors_before_.contains(check.code);
+        }
+        return tried_.emplace_back(edit, std::move(outcome)).second;
+    }
+
     bool repeated(const Check& check) const {
         return &*std::ranges::find(plan_.checks, check.code, &Check::code) != &check;
     }
@@ -184,6 +202,50 @@ private:
         }
     }
 
+    /// Centres the shelf on two studs that have been found, the nearest such places first.
+    void slide_to_studs(Check& check) const {
+        std::vector<Length> places;
+        const auto& studs = site_.wall.studs;
+        for (const Stud& a : studs)
+            for (const Stud& b : studs)
+                if (a.state != StudState::assumed && b.state != StudState::assumed && a.centre < b.centre &&
+                    b.centre - a.centre < shelf_.length)
+                    places.push_back((a.centre + b.centre) / 2 - shelf_.length / 2);
+        std::ranges::sort(places, {}, [&](Length left) { return absolute(left - shelf_.left); });
+        places.erase(std::ranges::unique(places).begin(), places.end());
+        places.resize(std::min(places.size(), most_slides));
+        for (const Length left : places) {
+            const Length by = left - shelf_.left;
+            if (offer(check,
+                      {by < Length{} ? std::string_view{"Move {0} left"} : "Move {0} right", {quantity(absolute(by))}},
+                      MoveShelf{shelf_.id, left, shelf_.height}))
+                return;
+        }
+    }
+
+    /// Past a strip that runs along the shelf, all holes over it or all under it; sideways from one that crosses it.
+    void slide_out_of_strip(Check& check) const {
+        Length lowest = plan_.holes.front().z;
+        Length highest = lowest;
+        for (const Hole& hole : plan_.holes) {
+            lowest = std::min(lowest, hole.z);
+            highest = std::max(highest, hole.z);
+        }
+        for (const Strip& strip : site_.strips) {
+            if (*check.z < strip.bottom || *check.z > strip.top || strip.left > shelf_.left ||
+                strip.right < shelf_.right())
+                continue;
+            const Length up = strip.top - lowest + strip_room;
+            const Length down = highest - strip.bottom + strip_room;
+            if (!offer(check, {"Raise the shelf {0}", {quantity(up)}},
+                       MoveShelf{shelf_.id, shelf_.left, shelf_.height + up}))
+                offer(check, {"Lower the shelf {0}", {quantity(down)}},
+                      MoveShelf{shelf_.id, shelf_.left, shelf_.height - down});
+            return;
+        }
+        slide_sideways(check);
+    }
+
     void raise(Check& check, Length by) const {
         offer(check, {"Raise the shelf {0}", {quantity(by)}}, MoveShelf{shelf_.id, shelf_.left, shelf_.height + by});
     }
@@ -239,6 +301,7 @@ private:
     const ShelfSite& site_;
     const ShelfPlan& plan_;
     std::set<CheckCode> errors_before_;
+    mutable std::deque<std::pair<Edit, Outcome>> tried_;
 };
 
 } // namespace

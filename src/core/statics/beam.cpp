@@ -8,7 +8,7 @@ namespace yes_square {
 namespace {
 
 /// Places examined in a span before the worst one is refined.
-constexpr int samples = 16;
+constexpr int samples = 4;
 
 /// A stretch of board: an overhang or a span.
 struct Stretch {
@@ -19,11 +19,37 @@ struct Stretch {
     bool overhang() const { return left_support < 0 || right_support < 0; }
 };
 
-/// The beam's answer to one load: slopes at the supports, from which all else follows span by span.
+/// What one load does to one stretch: enough to know its sag anywhere.
+struct StretchState {
+    double load = 0;  ///< N/m
+    double left = 0;  ///< bending moment at the left end of a span, positive when it sags
+    double right = 0; ///< at the right end
+    double slope = 0; ///< of an overhang at its support, positive when its free end goes down
+};
+
+/// The beam's answer to one load. Looks into the buffers of Responses.
 struct Response {
-    std::vector<double> slope;    ///< at each support, positive clockwise (downwards to the right)
-    std::vector<double> reaction; ///< at each support
-    std::vector<double> load;     ///< N/m on each stretch
+    double* reaction;      ///< at each support
+    StretchState* stretch; ///< as the beam's stretches
+};
+
+/// Room for the answers to several loads, in two buffers: a shelf is weighed thousands of times.
+class Responses {
+public:
+    Responses(std::size_t loads, std::size_t supports, std::size_t stretches)
+        : supports_{supports}
+        , stretches_{stretches}
+        , reaction_(loads * supports, 0.0)
+        , stretch_(loads * stretches) {}
+    Response operator[](std::size_t load) {
+        return {reaction_.data() + load * supports_, stretch_.data() + load * stretches_};
+    }
+
+private:
+    std::size_t supports_;
+    std::size_t stretches_;
+    std::vector<double> reaction_;
+    std::vector<StretchState> stretch_;
 };
 
 class Solver {
@@ -49,13 +75,13 @@ public:
     const std::vector<Stretch>& stretches() const { return stretches_; }
     const std::vector<double>& supports() const { return supports_; }
 
-    /// Uniform load on each stretch.
-    Response uniform(std::vector<double> load) const {
+    /// Uniform load on some stretches: `load_on(index)` in N/m.
+    void uniform(Response response, auto&& load_on) {
         // Slope-deflection: the moments that fixed ends would give, released at every support.
-        std::vector<double> unbalanced(supports_.size(), 0.0);
+        std::vector<double>& unbalanced = start_unbalanced();
         for (std::size_t s = 0; s < stretches_.size(); ++s) {
             const Stretch& stretch = stretches_[s];
-            const double w = load[s];
+            const double w = response.stretch[s].load = load_on(s);
             const double square = w * stretch.length * stretch.length;
             if (stretch.left_support < 0)
                 unbalanced[stretch.right_support] -= square / 2;
@@ -66,72 +92,34 @@ public:
                 unbalanced[stretch.right_support] -= square / 12;
             }
         }
-        Response response{solve(std::move(unbalanced)), std::vector<double>(supports_.size(), 0.0), std::move(load)};
-        for (std::size_t s = 0; s < stretches_.size(); ++s) {
-            const Stretch& stretch = stretches_[s];
-            const double weight = response.load[s] * stretch.length;
-            if (stretch.left_support < 0)
-                response.reaction[stretch.right_support] += weight;
-            else if (stretch.right_support < 0)
-                response.reaction[stretch.left_support] += weight;
-            else {
-                const auto [left, right] = end_moments(response, s);
-                response.reaction[stretch.left_support] += weight / 2 + (right - left) / stretch.length;
-                response.reaction[stretch.right_support] += weight / 2 + (left - right) / stretch.length;
-            }
-        }
-        return response;
+        settle(response);
     }
 
-    /// Reactions to a point load on the free end of an overhang.
-    std::vector<double> tip_reactions(const Stretch& overhang, double force) const {
+    /// A point load on the free end of an overhang; only the reactions are meant to be used.
+    void tip(Response response, const Stretch& overhang, double force) {
         const bool at_left = overhang.left_support < 0;
         const int root = at_left ? overhang.right_support : overhang.left_support;
-        std::vector<double> unbalanced(supports_.size(), 0.0);
-        unbalanced[root] += (at_left ? -1 : 1) * force * overhang.length;
-        Response response{solve(std::move(unbalanced)), {}, std::vector<double>(stretches_.size(), 0.0)};
-        std::vector<double> reaction(supports_.size(), 0.0);
-        reaction[root] += force;
-        for (std::size_t s = 0; s < stretches_.size(); ++s) {
-            const Stretch& stretch = stretches_[s];
-            if (stretch.overhang())
-                continue;
-            const auto [left, right] = end_moments(response, s);
-            reaction[stretch.left_support] += (right - left) / stretch.length;
-            reaction[stretch.right_support] += (left - right) / stretch.length;
-        }
-        return reaction;
-    }
-
-    /// Bending moments at the two ends of a span, positive when they sag.
-    std::pair<double, double> end_moments(const Response& response, std::size_t s) const {
-        const Stretch& stretch = stretches_[s];
-        const double fixed = response.load[s] * stretch.length * stretch.length / 12;
-        const double k = 2 * ei_ / stretch.length;
-        const double a = response.slope[stretch.left_support];
-        const double b = response.slope[stretch.right_support];
-        return {k * (2 * a + b) - fixed, -k * (a + 2 * b) - fixed};
+        start_unbalanced()[root] += (at_left ? -1 : 1) * force * overhang.length;
+        settle(response);
+        response.reaction[root] += force;
     }
 
     /// Sag of stretch `s` at `x` from its left end.
-    double sag(const Response& response, std::size_t s, double x) const {
+    double sag(Response response, std::size_t s, double x) const {
         const Stretch& stretch = stretches_[s];
-        const double w = response.load[s];
+        const StretchState& state = response.stretch[s];
         const double length = stretch.length;
         if (stretch.overhang()) {
-            // Measured from the root outwards.
-            const bool at_left = stretch.left_support < 0;
-            const double out = at_left ? length - x : x;
-            const double slope =
-                at_left ? -response.slope[stretch.right_support] : response.slope[stretch.left_support];
+            const double out = stretch.left_support < 0 ? length - x : x; // from the support outwards
             const double bend = out * out * (6 * length * length - 4 * length * out + out * out) / 24;
-            return slope * out + w * bend / ei_;
+            return state.slope * out + state.load * bend / ei_;
         }
-        const auto [left, right] = end_moments(response, s);
         const double t = x / length;
-        const double uniform = w * x * (length * length * length - 2 * length * x * x + x * x * x) / 24;
-        const double moments = length * length / 6 * (left * (2 * t - 3 * t * t + t * t * t) + right * (t - t * t * t));
-        return (uniform + moments) / ei_;
+        const double u = 1 - t;
+        const double square = length * length;
+        // Uniform load: w L^4 (t - 2 t^3 + t^4) / 24; end moments: L^2 t u (M_l (1 + u) + M_r (1 + t)) / 6.
+        return square * t * u *
+               (state.load * square * (1 + t * u) / 24 + (state.left * (1 + u) + state.right * (1 + t)) / 6) / ei_;
     }
 
 private:
@@ -150,7 +138,41 @@ private:
             diagonal_[i] -= beside_[i - 1] * beside_[i - 1] / diagonal_[i - 1];
     }
 
-    std::vector<double> solve(std::vector<double> right_side) const {
+    /// From the unbalanced moments to slopes, and from those to the stretches' end moments and the reactions.
+    void settle(Response response) {
+        const std::vector<double>& slope = solve();
+        for (std::size_t s = 0; s < stretches_.size(); ++s) {
+            const Stretch& stretch = stretches_[s];
+            StretchState& state = response.stretch[s];
+            const double weight = state.load * stretch.length;
+            if (stretch.left_support < 0) {
+                state.slope = -slope[stretch.right_support];
+                response.reaction[stretch.right_support] += weight;
+            } else if (stretch.right_support < 0) {
+                state.slope = slope[stretch.left_support];
+                response.reaction[stretch.left_support] += weight;
+            } else {
+                const double a = slope[stretch.left_support];
+                const double b = slope[stretch.right_support];
+                const double k = 2 * ei_ / stretch.length;
+                const double fixed = weight * stretch.length / 12;
+                state.left = k * (2 * a + b) - fixed;
+                state.right = -k * (a + 2 * b) - fixed;
+                const double shift = (state.right - state.left) / stretch.length;
+                response.reaction[stretch.left_support] += weight / 2 + shift;
+                response.reaction[stretch.right_support] += weight / 2 - shift;
+            }
+        }
+    }
+
+    std::vector<double>& start_unbalanced() {
+        unbalanced_.assign(supports_.size(), 0.0);
+        return unbalanced_;
+    }
+
+    /// Turns the unbalanced moments into slopes.
+    const std::vector<double>& solve() {
+        std::vector<double>& right_side = unbalanced_;
         for (std::size_t i = 1; i < right_side.size(); ++i)
             right_side[i] -= beside_[i - 1] / diagonal_[i - 1] * right_side[i - 1];
         for (std::size_t i = right_side.size(); i-- > 0;) {
@@ -166,12 +188,13 @@ private:
     std::vector<Stretch> stretches_;
     std::vector<double> diagonal_;
     std::vector<double> beside_;
+    std::vector<double> unbalanced_;
 };
 
 /// Sag of a stretch at a place under the worst pattern: self-weight, plus every stretch whose load deepens it.
 struct WorstSag {
     const Solver& solver;
-    const Response& permanent;
+    Response permanent;
     const std::vector<Response>& each;
 
     double at(std::size_t s, double x) const {
@@ -181,19 +204,29 @@ struct WorstSag {
         return total;
     }
 
-    /// The worst place in a stretch: the best of even samples, then a parabola through it and its neighbours.
+    /// The worst place in a span: the best of even samples, then twice a parabola through it and its neighbours.
     double worst_place(std::size_t s) const {
-        const double length = solver.stretches()[s].length;
-        const double step = length / samples;
+        double step = solver.stretches()[s].length / samples;
         double best = step;
+        double deepest = at(s, best);
         for (int i = 2; i < samples; ++i)
-            if (at(s, i * step) > at(s, best))
+            if (const double sag = at(s, i * step); sag > deepest) {
                 best = i * step;
-        const double before = at(s, best - step);
-        const double here = at(s, best);
-        const double after = at(s, best + step);
-        const double curve = before - 2 * here + after;
-        return curve < 0 ? best + std::clamp(0.5 * (before - after) / curve, -1.0, 1.0) * step : best;
+                deepest = sag;
+            }
+        for (int turn = 0; turn < 2; ++turn) {
+            const double before = at(s, best - step);
+            const double after = at(s, best + step);
+            const double curve = before - 2 * deepest + after;
+            const double better =
+                curve < 0 ? best + std::clamp(0.5 * (before - after) / curve, -1.0, 1.0) * step : best;
+            if (const double sag = at(s, better); sag > deepest) {
+                best = better;
+                deepest = sag;
+            }
+            step /= 8;
+        }
+        return best;
     }
 };
 
@@ -204,15 +237,17 @@ double board_stiffness(double modulus, double depth, double thickness) {
 }
 
 BeamResult analyse(const Beam& beam, const BeamLoad& load, double kdef) {
-    const Solver solver{beam};
+    Solver solver{beam};
     const auto& stretches = solver.stretches();
-    const Response permanent = solver.uniform(std::vector<double>(stretches.size(), load.permanent));
+    const std::size_t supports = solver.supports().size();
+    Responses responses{stretches.size() + 2, supports, stretches.size()};
+    const Response permanent = responses[stretches.size()];
+    solver.uniform(permanent, [&](std::size_t) { return load.permanent; });
     std::vector<Response> each;
     each.reserve(stretches.size());
     for (std::size_t s = 0; s < stretches.size(); ++s) {
-        std::vector<double> only(stretches.size(), 0.0);
-        only[s] = load.variable;
-        each.push_back(solver.uniform(std::move(only)));
+        each.push_back(responses[s]);
+        solver.uniform(each.back(), [&](std::size_t other) { return other == s ? load.variable : 0.0; });
     }
 
     BeamResult result;
@@ -233,10 +268,12 @@ BeamResult analyse(const Beam& beam, const BeamLoad& load, double kdef) {
     for (const Stretch& stretch : stretches) {
         if (!stretch.overhang() || load.accidental == 0)
             continue;
-        const std::vector<double> tip = solver.tip_reactions(stretch, load.accidental);
-        for (std::size_t i = 0; i < tip.size(); ++i) {
-            worst_point[i] = std::max(worst_point[i], tip[i]);
-            best_point[i] = std::min(best_point[i], tip[i]);
+        const Response tip = responses[stretches.size() + 1];
+        std::fill_n(tip.reaction, supports, 0.0);
+        solver.tip(tip, stretch, load.accidental);
+        for (std::size_t i = 0; i < supports; ++i) {
+            worst_point[i] = std::max(worst_point[i], tip.reaction[i]);
+            best_point[i] = std::min(best_point[i], tip.reaction[i]);
         }
     }
     for (std::size_t i = 0; i < result.reactions.size(); ++i) {
@@ -264,15 +301,16 @@ BeamResult analyse(const Beam& beam, const BeamLoad& load, double kdef) {
         result.greatest_moment = std::max({result.greatest_moment, high, -low});
     };
     for (std::size_t s = 0; s < stretches.size(); ++s) {
+        const double square = stretches[s].length * stretches[s].length;
         if (stretches[s].overhang()) {
-            note_moment([&](const Response& r) { return -r.load[s] * stretches[s].length * stretches[s].length / 2; });
+            note_moment([&](const Response& r) { return -r.stretch[s].load * square / 2; });
             continue;
         }
-        note_moment([&](const Response& r) { return solver.end_moments(r, s).first; });
-        note_moment([&](const Response& r) { return solver.end_moments(r, s).second; });
+        note_moment([&](const Response& r) { return r.stretch[s].left; });
+        note_moment([&](const Response& r) { return r.stretch[s].right; });
         note_moment([&](const Response& r) {
-            const auto [left, right] = solver.end_moments(r, s);
-            return (left + right) / 2 + r.load[s] * stretches[s].length * stretches[s].length / 8;
+            const StretchState& state = r.stretch[s];
+            return (state.left + state.right) / 2 + state.load * square / 8;
         });
     }
     return result;

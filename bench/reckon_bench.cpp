@@ -1,0 +1,140 @@
+// How long a plan takes: build/release/bench/yes-square-bench. Aims and figures measured are in docs/performance.md.
+#include "core/job/file.hpp"
+#include "core/plan/reckon.hpp"
+#include "core/shelves/bracket_search.hpp"
+
+#include <algorithm>
+#include <benchmark/benchmark.h>
+#include <fstream>
+#include <sstream>
+
+using namespace yes_square;
+
+namespace {
+
+const std::string& demo_text() {
+    static const std::string text = [] {
+        std::ifstream file{YES_SQUARE_SOURCE_DIR "/assets/demo/harbour-lane.yesq"};
+        std::ostringstream all;
+        all << file.rdbuf();
+        return all.str();
+    }();
+    return text;
+}
+
+const Job& demo() {
+    static const Job job = read_job(demo_text()).value().job;
+    return job;
+}
+
+enum class Mix { usual, mostly_wrong };
+
+/// 60 walls of 12 m, framed and masonry in turn, with 25 shelves each: lengths, schools and loads in turn. In the usual
+/// mix about one shelf in seven has an error; in the other most have one, and each error is tried for cures.
+Job large_job(Mix mix) {
+    Job made = demo();
+    const Wall framed = made.walls[0];
+    const Wall masonry = made.walls[1];
+    made.walls.clear();
+    for (int w = 0; w < 60; ++w) {
+        const bool studs = w % 2 == 0;
+        Wall wall = studs ? framed : masonry;
+        wall.id = "wall-" + std::to_string(w);
+        wall.length = 12'000_mm;
+        wall.height = 3000_mm;
+        wall.openings.clear();
+        wall.shelves.clear();
+        wall.studs.clear();
+        for (int i = 1; i < 30 && studs; ++i)
+            wall.studs.push_back({Length::mm(400 * i + (i * 7) % 11), StudState::proved, Length::micrometres(600), {}});
+        for (int s = 0; s < 25; ++s) {
+            Shelf shelf = framed.shelves[0];
+            shelf.id = "shelf-" + std::to_string(w) + "-" + std::to_string(s);
+            shelf.length = Length::mm(800 + 130 * (s % 9));
+            shelf.left = Length::mm(200 + 2300 * (s % 5) + 13 * w);
+            shelf.height = Length::mm((mix == Mix::usual ? 750 : 600) + 450 * (s / 5));
+            if (mix == Mix::mostly_wrong)
+                shelf.school = static_cast<School>(s % 3);
+            else
+                shelf.school = s % 4 == 0 ? School::mirrored : (studs ? School::studs_first : School::even);
+            shelf.load.kind = static_cast<LoadKind>(s % 4);
+            wall.shelves.push_back(std::move(shelf));
+        }
+        made.walls.push_back(std::move(wall));
+    }
+    return made;
+}
+
+const Job& large(Mix mix) {
+    static const Job usual = large_job(Mix::usual);
+    static const Job wrong = large_job(Mix::mostly_wrong);
+    return mix == Mix::usual ? usual : wrong;
+}
+
+double share_with_errors(const Plan& plan) {
+    int shelves = 0;
+    int wrong = 0;
+    for (const auto& wall : plan.walls)
+        for (const ShelfPlan& shelf : wall->shelves) {
+            ++shelves;
+            wrong += std::ranges::any_of(shelf.checks, [](const Check& c) { return c.severity == Severity::error; });
+        }
+    return double(wrong) / shelves;
+}
+
+void reckon_demo(benchmark::State& state) {
+    for (auto _ : state)
+        benchmark::DoNotOptimize(reckon(demo()));
+}
+BENCHMARK(reckon_demo)->Unit(benchmark::kMillisecond);
+
+void reckon_1500_shelves(benchmark::State& state) {
+    const Job& job = large(static_cast<Mix>(state.range(0)));
+    for (auto _ : state)
+        benchmark::DoNotOptimize(reckon(job));
+    state.counters["with_errors"] = share_with_errors(reckon(job));
+}
+BENCHMARK(reckon_1500_shelves)->Arg(0)->Arg(1)->ArgName("mix")->Unit(benchmark::kMillisecond)->UseRealTime();
+
+/// One shelf moved by 1 mm in the large job, as one frame of a drag: what the window waits for.
+void reckon_one_edit_in_1500(benchmark::State& state) {
+    Reckoner reckoner;
+    Job job = large(static_cast<Mix>(state.range(0)));
+    benchmark::DoNotOptimize(reckoner.reckon(job));
+    Length step = 1_mm;
+    for (auto _ : state) {
+        job.walls[20].shelves[7].left += step;
+        step = -step;
+        benchmark::DoNotOptimize(reckoner.reckon(job));
+    }
+}
+BENCHMARK(reckon_one_edit_in_1500)->Arg(0)->Arg(1)->ArgName("mix")->Unit(benchmark::kMillisecond)->UseRealTime();
+
+void search_6_m_shelf(benchmark::State& state) {
+    BracketQuestion question;
+    question.length = 6000_mm;
+    for (int i = 0; i < 15; ++i)
+        question.studs.push_back({Length::mm(130 + 400 * i + (i * 5) % 9), 5_mm, Hold::proved_stud});
+    question.keep_outs = {{900_mm, 1000_mm}, {3480_mm, 3560_mm}};
+    question.spacing_least = 100_mm;
+    question.spacing_good = 813_mm;
+    question.spacing_two = 914_mm;
+    question.spacing_more = 914_mm;
+    question.inset_usual = 50_mm;
+    question.inset_least = 25_mm;
+    question.overhang_most = 305_mm;
+    const auto school = static_cast<School>(state.range(0));
+    for (auto _ : state)
+        benchmark::DoNotOptimize(best_layouts(question, school));
+}
+BENCHMARK(search_6_m_shelf)->Arg(0)->Arg(1)->Arg(2)->ArgName("school")->Unit(benchmark::kMillisecond);
+
+void read_demo(benchmark::State& state) {
+    for (auto _ : state)
+        benchmark::DoNotOptimize(read_job(demo_text()));
+}
+BENCHMARK(read_demo)->Unit(benchmark::kMillisecond);
+
+} // namespace
+
+BENCHMARK_MAIN();
