@@ -131,8 +131,9 @@ int main(int argc, char** argv) {
 
     if (!arguments.unattended()) {
         MainWindow window;
-        const bool opened = !arguments.jobs.isEmpty() && window.open(arguments.jobs.front());
-        if (!opened)
+        if (arguments.jobs.isEmpty())
+            window.start();
+        else if (!window.open(arguments.jobs.front()))
             window.start_untitled();
         if (const QString problem = set_up(window, arguments); !problem.isEmpty())
             return fail(problem);

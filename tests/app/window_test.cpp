@@ -189,7 +189,7 @@ TEST_CASE("unsaved work is autosaved beside the file and offered at the next sta
     }
     {
         DrivenWindow driven;
-        REQUIRE(driven.window.open(path));
+        driven.window.start(); // no file named: the program remembers which it was
         REQUIRE(driven.asked.size() == 1);
         CHECK(driven.job() == edited);
         CHECK(driven.window.isWindowModified());
@@ -218,6 +218,19 @@ TEST_CASE("recovered work that is turned down is gone", "[app]") {
     CHECK(driven.asked.size() == 1);
     CHECK(driven.job().title == "Reading room shelves");
     CHECK_FALSE(QFile::exists(path + ".autosave"));
+}
+
+TEST_CASE("a stud found again replaces what was thought of it", "[app]") {
+    QTemporaryDir folder;
+    DrivenWindow driven;
+    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    driven.window.set_stage(Stage::survey);
+    REQUIRE(driven.job().walls[0].studs.size() == 7);
+    driven.type("walk-distance", "2723");
+    REQUIRE(driven.job().walls[0].studs.size() == 7);
+    CHECK(driven.job().walls[0].studs[5].centre == 2723_mm);
+    CHECK(driven.job().walls[0].studs[5].state == StudState::proved);
+    CHECK(count_checks(driven.bench().plan(), Severity::error) == 0);
 }
 
 TEST_CASE("every stage shows at 1024x700 without losing a panel", "[app]") {

@@ -117,9 +117,9 @@ TEST_CASE("one utilisation from the load to the verdict, by hand", "[reckon][wor
     const double self = 3.08 * 9.80665;
     const double reaction = goods * 0.9 * 0.45 / 0.8 + self * 1.0 / 2;
     CHECK(plan.brackets[0].reaction.sustained == Approx(reaction).epsilon(1e-6));
-    // Unstiffened: turns about the lowest of the holes 25, 100, 175 mm down: levers 150, 75, 0 mm.
+    // Unstiffened: turns about the lowest of the holes 15, 100, 185 mm down: levers 170, 85, 0 mm.
     const double moment = reaction * 0.1;
-    const double tension = moment * 0.150 / (0.150 * 0.150 + 0.075 * 0.075);
+    const double tension = moment * 0.170 / (0.170 * 0.170 + 0.085 * 0.085);
     CHECK(plan.brackets[0].tension_n == Approx(tension).epsilon(1e-6));
     CHECK(plan.brackets[0].shear_n == Approx(reaction / 3).epsilon(1e-6));
     // #10 in 5 mm holes. 4 + 12.5 mm passed, 38.1 mm wanted: 63.5 mm stock, p = 47 mm = 1.8504 in.
@@ -137,6 +137,38 @@ TEST_CASE("one utilisation from the load to the verdict, by hand", "[reckon][wor
     const double capacity = withdrawal * lateral / (withdrawal * cosine * cosine + lateral * sine * sine);
     CHECK(*plan.brackets[0].fixing_utilisation == Approx(load / capacity).epsilon(1e-3));
     CHECK(*plan.brackets[0].bracket_utilisation == Approx(reaction / 800));
+}
+
+TEST_CASE("an end bracket carries at least its share, whatever continuity takes from it", "[reckon][house-rule]") {
+    Job job = masonry_job();
+    Shelf& shelf = shelf_of(job);
+    shelf.school = School::even;
+    shelf.length = 1500_mm;
+    shelf.load = {LoadKind::own, 20};
+    const ShelfPlan plan = plan_of(job);
+    REQUIRE(plan.brackets.size() == 3);
+    // Half the space of 699.2 mm and the overhang of 50.8 mm; 0.4375 w L would be less.
+    const double share = (20 * 9.80665 + plan.self_weight_n_per_m) * (0.6992 / 2 + 0.0508);
+    CHECK(plan.brackets[0].reaction.sustained >= share * 0.999999);
+}
+
+TEST_CASE("masonry: ten hole diameters between fixings and to a free edge", "[reckon][common-practice]") {
+    Job job = masonry_job();
+    CHECK_FALSE(find(plan_of(job), CheckCode::holes_close));
+    job.walls[0].openings = {{OpeningKind::door, 1700_mm, 0_mm, 800_mm, 2000_mm, {}}};
+    CHECK(find(plan_of(job), CheckCode::holes_close));
+    for (Bracket& bracket : job.catalogue.brackets)
+        for (std::size_t i = 0; i < bracket.hole_drops.size(); ++i)
+            bracket.hole_drops[i] = 20_mm + 70_mm * static_cast<std::int64_t>(i);
+    job.walls[0].openings.clear();
+    REQUIRE(find(plan_of(job), CheckCode::holes_close));
+    CHECK(find(plan_of(job), CheckCode::holes_close)->amount->si == Approx(0.010));
+}
+
+TEST_CASE("a shelf with no load entered says so", "[reckon][checks]") {
+    Job job = framed_job();
+    shelf_of(job).load = {LoadKind::own, 0};
+    CHECK(find(plan_of(job), CheckCode::load_missing));
 }
 
 TEST_CASE("a low shelf must bear someone leaning on its front edge", "[reckon][house-rule]") {

@@ -134,8 +134,8 @@ void BoardView::paintEvent(QPaintEvent*) {
         }
     }
     if (hasFocus()) {
-        painter.setPen(QPen{theme_->chalk, 2});
-        painter.drawRect(QRectF{rect()}.adjusted(1, 1, -1, -1));
+        painter.setPen(QPen{theme_->chalk, 1});
+        painter.drawRect(QRectF{rect()}.adjusted(0.5, 0.5, -0.5, -0.5));
     }
 }
 

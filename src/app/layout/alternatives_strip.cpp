@@ -36,7 +36,7 @@ public:
         , theme_{theme} {
         setCheckable(true);
         setFocusPolicy(Qt::StrongFocus);
-        setMinimumSize(120, 104);
+        setMinimumSize(120, 118);
         title_ = school_words(alternative.layout.school);
         if (alternative.extra_brackets > 0)
             title_ += tr(" + %1").arg(alternative.extra_brackets);

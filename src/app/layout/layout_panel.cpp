@@ -119,8 +119,7 @@ void LayoutPanel::build_bracket() {
     const auto options = [this] {
         QStringList words;
         const ShelfPlan* plan = bench_.shelf_plan();
-        words << (plan && plan->bracket ? tr("Chosen for you: %1").arg(text(plan->bracket->name))
-                                        : tr("Chosen for you"));
+        words << (plan && plan->bracket ? tr("%1 (best fit)").arg(text(plan->bracket->name)) : tr("Best fit"));
         for (const Bracket& bracket : bench_.job().catalogue.brackets)
             words << text(bracket.name);
         return words;

@@ -51,6 +51,7 @@ ScrapPanel::ScrapPanel(Workbench& bench, QWidget* parent)
     setObjectName(QStringLiteral("scrap"));
     setAccessibleName(tr("Working"));
     setOpenLinks(false);
+    document()->setDocumentMargin(2);
     connect(this, &QTextBrowser::anchorClicked, this,
             [this](const QUrl& link) { bench_.ask(link.toString().toStdString()); });
     connect(&bench_, &Workbench::changed, this, &ScrapPanel::refresh);

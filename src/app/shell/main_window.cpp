@@ -128,7 +128,7 @@ void MainWindow::build_body() {
     upright->addWidget(scrap);
     upright->setStretchFactor(0, 1);
     upright->setStretchFactor(1, 0);
-    upright->setSizes({600, 112});
+    upright->setSizes({580, 132});
     upright->setChildrenCollapsible(false);
 
     // The stage's figures.
@@ -290,6 +290,13 @@ void MainWindow::start_untitled() {
     take(yes_square::new_job(), std::move(left_over));
     if (bench_.job().walls.empty())
         set_stage(Stage::survey);
+}
+
+void MainWindow::start() {
+    for (const QString& path : QSettings{}.value(QStringLiteral("recent")).toStringList())
+        if (QFileInfo::exists(path) && QFileInfo::exists(path + QStringLiteral(".autosave")) && open(path))
+            return;
+    start_untitled();
 }
 
 void MainWindow::take(Job job, std::optional<Job> recovered) {

@@ -27,6 +27,8 @@ public:
     bool open(const QString& path);
     /// Begins an untitled job; offers what an earlier untitled one left.
     void start_untitled();
+    /// How the program starts without a file: with the last job whose work was never saved, if there is one.
+    void start();
 
     void set_theme(ThemeName name);
     void set_stage(Stage stage) { stages_->set_stage(stage); }

@@ -124,7 +124,14 @@ void WalkList::add() {
         return;
     bench_.edit(tr("Add %1").arg(what_->currentText().toLower()), [&](Job& job) {
         Wall& wall = job.walls[bench_.wall_index()];
-        const auto stud = [&](StudState state) { wall.studs.push_back({at, state, uncertainty(state), {}}); };
+        // A stud found again replaces what was thought of it before.
+        const auto stud = [&](StudState state) {
+            const auto* framing = std::get_if<Framing>(&wall.structure);
+            const Length near = framing ? framing->stud_width : 38_mm;
+            std::erase_if(wall.studs, [&](const Stud& other) { return absolute(other.centre - at) < near; });
+            wall.studs.push_back({at, state, uncertainty(state), {}});
+            std::ranges::sort(wall.studs, {}, &Stud::centre);
+        };
         switch (what) {
         case Finding::stud_proved:
             return stud(StudState::proved);

@@ -107,10 +107,13 @@ std::optional<FixingChoice> choose_wood_screw(const Catalogue& catalogue, const 
                         best->governing.demand};
 }
 
-std::optional<FixingChoice> choose_plug(const Catalogue& catalogue, const Wall& wall, const Bracket& bracket,
-                                        const std::vector<HoleDemand>& demands) {
+std::optional<FixingChoice> choose_plug(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
+                                        const Bracket& bracket, const std::vector<HoleDemand>& demands) {
     const auto& masonry = std::get<Masonry>(wall.structure);
     const Length lining = wall.lining_thickness();
+    const bool stands_off = std::ranges::any_of(wall.lining, [](const LiningLayer& layer) {
+        return layer.material != LiningMaterial::plaster && layer.material != LiningMaterial::tile;
+    });
     std::optional<FixingChoice> best;
     for (const MasonryPlug& plug : catalogue.plugs) {
         if (plug.substrate != masonry.kind || plug.screw_diameter > bracket.hole_diameter)
@@ -119,8 +122,9 @@ std::optional<FixingChoice> choose_plug(const Catalogue& catalogue, const Wall& 
         const auto length = std::ranges::lower_bound(lengths, bracket.thickness + lining + plug.embedment);
         if (length == lengths.end())
             continue;
+        const double shear_n = plug.shear_n * (stands_off ? rules.lining_shear_share : 1.0);
         const Governing governing = worst_of(demands, [&](const HoleDemand& demand) {
-            return demand.tension_n / plug.tension_n + demand.shear_n / plug.shear_n;
+            return demand.tension_n / plug.tension_n + demand.shear_n / shear_n;
         });
         if (best && governing.utilisation >= best->utilisation)
             continue;
@@ -133,7 +137,7 @@ std::optional<FixingChoice> choose_plug(const Catalogue& catalogue, const Wall& 
                              plug.hole_diameter,
                              std::max(lining + plug.embedment, reach) + dust_room,
                              plug.tension_n,
-                             plug.shear_n,
+                             shear_n,
                              plug_source},
                             governing.utilisation,
                             governing.demand};

@@ -35,8 +35,9 @@ std::optional<FixingChoice> choose_wood_screw(const Catalogue& catalogue, const 
 
 /// A plug for the wall's masonry: T/Ta + V/Va, the catalogue's figures, least utilisation first.
 /// Embedment counts in the masonry only; the hole is 6 mm deeper.
-std::optional<FixingChoice> choose_plug(const Catalogue& catalogue, const Wall& wall, const Bracket& bracket,
-                                        const std::vector<HoleDemand>& demands);
+/// Behind a lining that is not plaster or tile on the masonry itself, the screw may bend: its shear is cut down.
+std::optional<FixingChoice> choose_plug(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
+                                        const Bracket& bracket, const std::vector<HoleDemand>& demands);
 
 /// Largest stock length for a screw up into the shelf: at most board + bracket - margin. None: the board is too thin.
 std::optional<Length> shelf_screw_length(const Catalogue& catalogue, const HouseRules& rules, Length board,

@@ -185,6 +185,7 @@ void fields(auto& visit, Is<HouseRules> auto& rules) {
     visit.optional("lining_mass_most_kg", rules.lining_mass_most_kg, Meaning{"a mass", Range::more_than_zero});
     visit.optional("lining_reach_most", rules.lining_reach_most, length);
     visit.optional("lining_tension_most_n", rules.lining_tension_most_n, force);
+    visit.optional("lining_shear_share", rules.lining_shear_share, Meaning{"a share", Range::fraction});
     visit.optional("accidental_n", rules.accidental_n, force);
     visit.optional("accidental_below", rules.accidental_below, length);
     visit.optional("display_kg_per_m", rules.display_kg_per_m, Meaning{"a load", Range::more_than_zero});

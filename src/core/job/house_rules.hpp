@@ -31,6 +31,7 @@ struct HouseRules {
     double lining_mass_most_kg = 10;      ///< [hr] an item wholly on lining
     Length lining_reach_most = 200_mm;    ///< [hr]
     double lining_tension_most_n = 50;    ///< [hr] sustained, per anchor
+    double lining_shear_share = 0.5;      ///< [hr] of a plug's shear, where a lining other than plaster lets it bend
     double accidental_n = 250;            ///< [hr] leaning on the front edge of a shelf below accidental_below
     Length accidental_below = 1500_mm;    ///< [hr]
     double display_kg_per_m = 10;         ///< [hr] ornaments, a light display

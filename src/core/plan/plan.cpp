@@ -65,6 +65,8 @@ std::string_view name(CheckCode code) {
         return "too_short";
     case CheckCode::shelf_screw_none:
         return "shelf_screw_none";
+    case CheckCode::load_missing:
+        return "load_missing";
     case CheckCode::school_not_kept:
         return "school_not_kept";
     }

@@ -70,6 +70,7 @@ enum class CheckCode {
     too_short,
     shelf_screw_none,
     school_not_kept,
+    load_missing,
 };
 
 std::string_view name(CheckCode code);

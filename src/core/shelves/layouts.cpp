@@ -62,7 +62,7 @@ SagVerdict worst_sag(const BeamResult& beam, int limit_divisor) {
 void fix(BracketPlan& place, const ShelfSite& site, const Bracket& bracket, const std::vector<HoleDemand>& demands) {
     std::optional<FixingChoice> choice;
     if (place.hold == Hold::masonry)
-        choice = choose_plug(site.catalogue, site.wall, bracket, demands);
+        choice = choose_plug(site.catalogue, site.rules, site.wall, bracket, demands);
     else if (place.hold != Hold::lining)
         choice = choose_wood_screw(site.catalogue, site.rules, site.wall, bracket, demands);
     if (!choice)
@@ -155,12 +155,24 @@ Weighed weigh(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket,
             carrying.push_back(place);
         weighed.brackets.push_back(std::move(plan));
     }
+    // The load between a bracket and half way to the next: patterns on a continuous shelf can give an end bracket less.
+    const auto at_least_its_share = [&](Reaction& reaction, const std::vector<Length>& supports, std::size_t i) {
+        const Length from = i == 0 ? Length{} : (supports[i - 1] + supports[i]) / 2;
+        const Length to = i + 1 == supports.size() ? shelf.length : (supports[i] + supports[i + 1]) / 2;
+        const double missing = loads.total_n(to - from) - reaction.sustained;
+        if (missing > 0) {
+            reaction.sustained += missing;
+            reaction.greatest += missing;
+        }
+    };
     std::optional<BeamResult> whole;
     if (places.size() >= 2) {
         whole = analyse(beam_of(shelf, places), beam_load, kdef);
         weighed.sag = worst_sag(*whole, divisor(rules.sag_limit));
-        for (std::size_t i = 0; i < places.size(); ++i)
+        for (std::size_t i = 0; i < places.size(); ++i) {
             weighed.brackets[i].reaction = whole->reactions[i];
+            at_least_its_share(weighed.brackets[i].reaction, places, i);
+        }
     }
     if (carrying.size() >= 2 && carrying.size() < places.size()) {
         const BeamResult bare = analyse(beam_of(shelf, carrying), beam_load, kdef);
@@ -168,7 +180,8 @@ Weighed weigh(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket,
         for (BracketPlan& place : weighed.brackets) {
             if (place.hold == Hold::lining)
                 continue;
-            const Reaction& alone = bare.reactions[next++];
+            Reaction alone = bare.reactions[next];
+            at_least_its_share(alone, carrying, next++);
             place.reaction.greatest = std::max(place.reaction.greatest, alone.greatest);
             place.reaction.sustained = std::max(place.reaction.sustained, alone.sustained);
             place.reaction.least = std::min(place.reaction.least, alone.least);

@@ -181,6 +181,53 @@ void check_hold(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan) {
             std::nullopt, first->x, shelf.underside());
 }
 
+namespace {
+
+/// Along the grain of a stud 10 screw diameters, in masonry 10 hole diameters between fixings and to a free edge
+/// (common practice): nearer, the wood splits and the brick breaks out.
+void check_hole_spacing(const ShelfSite& site, ShelfPlan& plan) {
+    std::optional<Length> apart;
+    if (site.masonry()) {
+        const auto fixed =
+            std::ranges::find_if(plan.brackets, [](const BracketPlan& p) { return p.fixing.has_value(); });
+        if (fixed != plan.brackets.end())
+            apart = 10 * fixed->fixing->hole_diameter;
+    } else if (const WoodScrew* screw = screw_for(site.catalogue, *plan.bracket)) {
+        apart = Length::nearest_to_metres(10 * properties(screw->gauge).diameter_in * 0.0254);
+    }
+    if (!apart)
+        return;
+    const auto& drops = plan.bracket->hole_drops;
+    for (std::size_t i = 1; i < drops.size(); ++i)
+        if (drops[i] - drops[i - 1] < *apart)
+            add(plan, CheckCode::holes_close, Severity::warning,
+                {"The bracket's holes {0} and {1} are {2} apart; {3} (10 diameters) keeps the wall from splitting",
+                 {count(i), count(i + 1), quantity(drops[i] - drops[i - 1]), quantity(*apart)}},
+                quantity(*apart - (drops[i] - drops[i - 1])));
+    if (!site.masonry())
+        return;
+    const auto near_edge = [&](const Hole& hole) {
+        if ((site.wall.left_end == WallEnd::open && hole.x < *apart) ||
+            (site.wall.right_end == WallEnd::open && site.wall.length - hole.x < *apart))
+            return true;
+        return std::ranges::any_of(site.wall.openings, [&](const Opening& opening) {
+            const Box box = box_of(opening);
+            return hole.x > box.left - *apart && hole.x < box.right + *apart && hole.z > box.bottom - *apart &&
+                   hole.z < box.top + *apart;
+        });
+    };
+    for (const Hole& hole : plan.holes)
+        if (near_edge(hole)) {
+            add(plan, CheckCode::holes_close, Severity::warning,
+                {"Bracket {0} drills within {1} (10 diameters) of a free edge of the masonry",
+                 {count(hole.bracket + 1), quantity(*apart)}},
+                quantity(*apart), hole.x, hole.z);
+            return;
+        }
+}
+
+} // namespace
+
 void check_strength(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan, const Weighed& weighed) {
     if (plan.brackets.size() < 2)
         add(plan, CheckCode::too_short, Severity::error,
@@ -196,6 +243,8 @@ void check_strength(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan, 
             fine(plan.sag->long_term - plan.sag->limit), shelf.left + Length::nearest_to_metres(plan.sag->place),
             shelf.underside());
 
+    if (plan.goods_n_per_m <= 0)
+        add(plan, CheckCode::load_missing, Severity::warning, {"No load is entered: the shelf is reckoned empty"});
     for (std::size_t i = 1; i < plan.brackets.size(); ++i) {
         const Length space = plan.brackets[i].x - plan.brackets[i - 1].x;
         if (space > site.rules.spacing_most + Length::nanometres(1))
@@ -238,17 +287,7 @@ void check_strength(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan, 
                 force(-place.reaction.least), place.x, shelf.underside());
     }
 
-    if (const WoodScrew* screw = site.masonry() ? nullptr : screw_for(site.catalogue, *plan.bracket)) {
-        const Length apart = Length::nearest_to_metres(10 * properties(screw->gauge).diameter_in * 0.0254);
-        const auto& drops = plan.bracket->hole_drops;
-        for (std::size_t i = 1; i < drops.size(); ++i)
-            if (drops[i] - drops[i - 1] < apart)
-                add(plan, CheckCode::holes_close, Severity::warning,
-                    {"The bracket's holes {0} and {1} are {2} apart along the grain; {3} (10 diameters) keeps a stud "
-                     "from splitting",
-                     {count(i), count(i + 1), quantity(drops[i] - drops[i - 1]), quantity(apart)}},
-                    quantity(apart - (drops[i] - drops[i - 1])));
-    }
+    check_hole_spacing(site, plan);
 }
 
 void check_clearances(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan) {

@@ -115,6 +115,7 @@ public:
         case CheckCode::holes_close:
         case CheckCode::pulls_up:
         case CheckCode::school_not_kept:
+        case CheckCode::load_missing:
         case CheckCode::too_short:
         case CheckCode::shelf_screw_none:
             break;

@@ -196,9 +196,9 @@ private:
             return;
         const BoardProperties& board = properties(shelf_.material);
         add({"sag",
-             {"Sag in time, against {0}", {fine(plan_.sag->limit)}},
+             {"Sag in time; the limit is {0}", {fine(plan_.sag->limit)}},
              "{0} x (1 + {1})",
-             {{"at once, worst spans loaded", fine(plan_.sag->instantaneous), beam_source},
+             {{"at once", fine(plan_.sag->instantaneous), beam_source},
               {"creep", ratio(creep_factor(shelf_.material, site_.service_class)), board.kdef_source},
               {"modulus", {Kind::modulus, board.modulus_gpa * 1e9}, board.modulus_source},
               {"stiffness EI", {Kind::stiffness, stiffness_of(shelf_)}, derived},
