@@ -122,7 +122,9 @@ void AlternativesStrip::set_theme(const Theme& theme) {
 
 void AlternativesStrip::rebuild() {
     while (QLayoutItem* item = row_->takeAt(0)) {
+        // The card that was just clicked may be among them, so they go a little later, but are out of the way at once.
         item->widget()->hide();
+        item->widget()->setObjectName({});
         item->widget()->deleteLater();
         delete item;
     }

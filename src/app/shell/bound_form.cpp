@@ -1,13 +1,19 @@
 #include "app/shell/bound_form.hpp"
 
+#include "app/shell/theme.hpp"
+
 #include <QComboBox>
-#include <QDoubleValidator>
 #include <QLineEdit>
 #include <QLocale>
 #include <QSignalBlocker>
 #include <cmath>
 
 namespace yes_square::app {
+namespace {
+
+constexpr double most_number = 100'000;
+
+} // namespace
 
 BoundForm::BoundForm(Workbench& bench, QWidget* parent)
     : QWidget{parent}
@@ -106,18 +112,20 @@ void BoundForm::number(const QString& label, const char* name, const QString& un
                        Set<std::optional<double>> set) {
     auto* field = new QLineEdit{this};
     field->setPlaceholderText(tr("not known"));
-    auto* validator = new QDoubleValidator{0.0, 100000.0, 2, field};
-    validator->setNotation(QDoubleValidator::StandardNotation);
-    validator->setLocale(QLocale::c());
-    field->setValidator(validator);
     const auto commit = [this, field, label, set] {
         if (!field->isModified())
             return;
+        const QString typed = field->text().trimmed();
+        bool readable = typed.isEmpty();
+        // A decimal comma is as good as a point.
+        const double value = readable ? 0 : QLocale::c().toDouble(QString{typed}.replace(',', '.'), &readable);
+        readable = readable && value >= 0 && value <= most_number;
+        set_flag(*field, "refused", !readable);
+        field->setToolTip(readable ? QString{} : tr("A plain number from 0 to %1, or nothing").arg(most_number));
+        if (!readable)
+            return;
         field->setModified(false);
-        bool fine = false;
-        const double value = QLocale::c().toDouble(field->text(), &fine);
-        bench_.edit(label,
-                    [&](Job& job) { set(job, fine && value > 0 ? std::optional{value} : std::optional<double>{}); });
+        bench_.edit(label, [&](Job& job) { set(job, value > 0 ? std::optional{value} : std::optional<double>{}); });
     };
     connect(field, &QLineEdit::editingFinished, this, commit);
     connect(field, &QLineEdit::returnPressed, this, [this] { focusNextChild(); });

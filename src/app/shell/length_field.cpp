@@ -1,23 +1,15 @@
 #include "app/shell/length_field.hpp"
 
+#include "app/shell/theme.hpp"
 #include "app/shell/words.hpp"
 #include "core/measure/entry.hpp"
 
 #include <QKeyEvent>
-#include <QStyle>
 
 namespace yes_square::app {
 namespace {
 
 constexpr Length longest = Length::mm(1'000'000);
-
-void set_flag(QWidget& widget, const char* name, bool on) {
-    if (widget.property(name).toBool() == on)
-        return;
-    widget.setProperty(name, on);
-    widget.style()->unpolish(&widget);
-    widget.style()->polish(&widget);
-}
 
 } // namespace
 

@@ -2,6 +2,8 @@
 
 #include <QApplication>
 #include <QFontDatabase>
+#include <QStyle>
+#include <QWidget>
 
 /// Resources of a static library are not there until asked for; Qt wants this outside any namespace.
 static void load_resources() {
@@ -183,6 +185,14 @@ const Theme& theme(ThemeName name) {
 
 const Theme& print_theme() {
     return paper_theme;
+}
+
+void set_flag(QWidget& widget, const char* name, bool on) {
+    if (widget.property(name).toBool() == on)
+        return;
+    widget.setProperty(name, on);
+    widget.style()->unpolish(&widget);
+    widget.style()->polish(&widget);
 }
 
 bool use_bundled_font() {

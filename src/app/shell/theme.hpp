@@ -6,6 +6,8 @@
 #include <QPalette>
 #include <QString>
 
+class QWidget;
+
 namespace yes_square::app {
 
 enum class ThemeName { light, dark };
@@ -31,6 +33,9 @@ struct Theme {
 
 const Theme& theme(ThemeName name);
 const Theme& print_theme();
+
+/// Sets a property that the style sheet looks at, and restyles the widget if it changed.
+void set_flag(QWidget& widget, const char* name, bool on);
 
 /// Loads the bundled typeface and sets it for the application. False if it cannot be loaded.
 bool use_bundled_font();
