@@ -87,7 +87,7 @@ void ScrapPanel::refresh() {
     // The sum at the left, where each of its figures comes from at the right.
     const QString html =
         QStringLiteral("<table width=\"100%\" cellspacing=\"0\"><tr>"
-                       "<td width=\"42%\"><b>%1</b><br><span style=\"font-size:large\">%2</span>"
+                       "<td width=\"36%\"><b>%1</b><br><span style=\"font-size:large\">%2</span>"
                        "<p style=\"margin-top:6px\">%3</p></td>"
                        "<td><table cellspacing=\"0\" cellpadding=\"1\">%4</table></td></tr></table>")
             .arg(shown(say(found->title, voice)), shown(sum.empty() ? say(found->result, voice) : sum), links, terms);
