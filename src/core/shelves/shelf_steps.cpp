@@ -8,6 +8,9 @@ namespace {
 
 constexpr Length helper_from = 1800_mm; ///< a board this long wants two pairs of hands (house rule)
 
+/// The least cover that NEC 300.4 (from memory) gives a cable bored through a stud.
+constexpr Length cable_cover = Length::inches(1, {1, 4});
+
 } // namespace
 
 std::vector<Step> steps_of(const Shelf& shelf, const ShelfSite& site, const ShelfPlan& plan) {
@@ -36,6 +39,10 @@ std::vector<Step> steps_of(const Shelf& shelf, const ShelfSite& site, const Shel
         if (!place.fixing || !told.insert(place.fixing->name).second)
             continue;
         const Fixing& fixing = *place.fixing;
+        if (!masonry && fixing.penetration > cable_cover)
+            steps.push_back({{"These screws go {0} into the stud, and a cable bored through it may lie {1} behind its "
+                              "face: isolate where one is likely",
+                              {stock(fixing.penetration), stock(cable_cover)}}});
         if (masonry)
             steps.push_back(
                 {{tile ? std::string_view{"Drill {0}, hammer off until through the tile; tape on the bit at "
