@@ -181,8 +181,8 @@ TEST_CASE("a small wall shows an alternative's brackets over the studs", "[sheet
     const Drawn drawn = draw(Unit::mm, 220, 130);
     const ShelfPlan& plan = drawn.plan.walls[0]->shelves[0];
     for (const Alternative& alternative : plan.alternatives) {
-        const Drawing small =
-            draw_alternative(drawn.job.walls[0], drawn.job.walls[0].shelves[0], plan.bracket, alternative, 50, 10);
+        const Drawing small = draw_alternative(drawn.job.walls[0].studs, drawn.job.walls[0].shelves[0], plan.bracket,
+                                               alternative, 50, 10);
         const auto brackets = std::ranges::count_if(small.shapes, [](const Shape& shape) {
             const auto* box = std::get_if<Rectangle>(&shape.form);
             return box && box->ink == Ink::bracket;

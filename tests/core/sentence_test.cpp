@@ -1,4 +1,4 @@
-#include "core/plan/sentence.hpp"
+#include "core/measure/sentence.hpp"
 #include "core/sheets/summary.hpp"
 
 #include <catch2/catch.hpp>

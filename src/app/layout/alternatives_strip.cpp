@@ -29,7 +29,7 @@ class AlternativeCard : public QAbstractButton {
 public:
     AlternativeCard(const Workbench& bench, const Alternative& alternative, const Theme& theme, QWidget* parent)
         : QAbstractButton{parent}
-        , wall_{*bench.wall()}
+        , studs_{bench.wall_plan()->survey.studs}
         , shelf_{*bench.shelf()}
         , bracket_{bench.shelf_plan()->bracket}
         , alternative_{alternative}
@@ -74,7 +74,7 @@ protected:
         painter.save();
         painter.translate(inner.left(), inner.top() + metrics.height() + 2);
         paint(painter,
-              draw_alternative(wall_, shelf_, bracket_, alternative_, inner.width() / pixels_per_mm,
+              draw_alternative(studs_, shelf_, bracket_, alternative_, inner.width() / pixels_per_mm,
                                picture_height / pixels_per_mm),
               theme_, pixels_per_mm);
         painter.restore();
@@ -91,7 +91,7 @@ protected:
 private:
     static QString tr(const char* words) { return QCoreApplication::translate("AlternativesStrip", words); }
 
-    const Wall wall_;
+    const std::vector<Stud> studs_;
     const Shelf shelf_;
     const std::optional<Bracket> bracket_;
     const Alternative alternative_;

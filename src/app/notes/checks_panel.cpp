@@ -41,18 +41,12 @@ void ChecksPanel::refresh() {
     auto* column = new QVBoxLayout{inside};
     column->setContentsMargins(0, 0, 4, 0);
     column->setSpacing(5);
-    struct Row {
-        const ShelfPlan* shelf;
-        const Check* check;
-    };
-    std::vector<Row> rows;
+    std::vector<OwnedCheck> rows;
     if (const WallPlan* wall = bench_.wall_plan())
-        for (const ShelfPlan& shelf : wall->shelves)
-            for (const Check& check : shelf.checks)
-                rows.push_back({&shelf, &check});
-    std::ranges::stable_sort(rows, std::greater{}, [](const Row& row) { return row.check->severity; });
-    for (const Row& row : rows)
-        column->addWidget(card(*row.shelf, *row.check));
+        rows = checks_of(*wall);
+    std::ranges::stable_sort(rows, std::greater{}, [](const OwnedCheck& row) { return row.check->severity; });
+    for (const OwnedCheck& row : rows)
+        column->addWidget(card(row));
     if (rows.empty())
         column->addWidget(new QLabel{bench_.wall() && !bench_.wall()->shelves.empty()
                                          ? tr("Nothing to put right on this wall.")
@@ -64,7 +58,8 @@ void ChecksPanel::refresh() {
     setWidget(inside);
 }
 
-QWidget* ChecksPanel::card(const ShelfPlan& shelf, const Check& check) {
+QWidget* ChecksPanel::card(const OwnedCheck& owned) {
+    const Check& check = *owned.check;
     auto* frame = new QFrame;
     frame->setProperty("role", "card");
     auto* column = new QVBoxLayout{frame};
@@ -76,7 +71,7 @@ QWidget* ChecksPanel::card(const ShelfPlan& shelf, const Check& check) {
     words->setTextFormat(Qt::RichText);
     const bool error = check.severity == Severity::error;
     words->setText(QStringLiteral("<b>%1 · %2</b><br>%3")
-                       .arg(severity_words(check.severity), text(shelf.shelf_name).toHtmlEscaped(),
+                       .arg(severity_words(check.severity), text(owned.owner).toHtmlEscaped(),
                             text(say(check.message, voice)).toHtmlEscaped()));
     if (error)
         frame->setProperty("severity", "error");

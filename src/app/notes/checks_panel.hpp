@@ -14,7 +14,7 @@ public:
 
 private:
     void refresh();
-    QWidget* card(const ShelfPlan& shelf, const Check& check);
+    QWidget* card(const OwnedCheck& owned);
 
     Workbench& bench_;
 };

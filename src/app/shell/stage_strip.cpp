@@ -27,14 +27,14 @@ QString counted(std::size_t number, const QString& one, const QString& many) {
     return number == 1 ? one : many.arg(number);
 }
 
-Standing survey_standing(const Job& job) {
+Standing survey_standing(const Job& job, const Plan& plan) {
     if (job.walls.empty())
         return {Progress::missing, tr("no wall yet")};
     std::size_t studs = 0;
     std::size_t proved = 0;
-    for (const Wall& wall : job.walls) {
-        studs += wall.studs.size();
-        proved += static_cast<std::size_t>(std::ranges::count(wall.studs, StudState::proved, &Stud::state));
+    for (const auto& wall : plan.walls) {
+        studs += wall->survey.studs.size();
+        proved += static_cast<std::size_t>(std::ranges::count(wall->survey.studs, StudState::proved, &Stud::state));
     }
     const QString walls = counted(job.walls.size(), tr("1 wall"), tr("%1 walls"));
     if (studs == 0)
@@ -180,7 +180,7 @@ void StageStrip::set_stage(Stage stage) {
 void StageStrip::refresh() {
     const Job& job = bench_.job();
     const Plan& plan = bench_.plan();
-    buttons_[0]->show_standing(survey_standing(job));
+    buttons_[0]->show_standing(survey_standing(job, plan));
     buttons_[1]->show_standing(layout_standing(job, plan));
     buttons_[2]->show_standing(fixings_standing(plan));
     buttons_[3]->show_standing(fit_standing(plan));

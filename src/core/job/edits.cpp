@@ -39,6 +39,29 @@ struct Applier {
         shelf.material = choice.material;
         shelf.thickness = choice.thickness;
     }
+    void operator()(const auto&) const {}
+};
+
+struct WallApplier {
+    Wall& wall;
+    void operator()(const SetWallHeight& edit) const { wall.height = edit.height; }
+    void operator()(const TakeBuildUp& edit) const {
+        wall.structure = edit.structure;
+        wall.lining = edit.lining;
+    }
+    void operator()(const DropReadingsOffWall&) const {
+        const auto drop = [&](auto& readings, auto&& off) { std::erase_if(readings, off); };
+        const auto beyond = [&](const auto& reading) { return reading.x > wall.length; };
+        const auto off_face = [&](const auto& reading) { return reading.x > wall.length || reading.z > wall.height; };
+        drop(wall.observations,
+             [&](const Observation& seen) { return seen.x > wall.length || (seen.z && *seen.z > wall.height); });
+        drop(wall.floor, beyond);
+        drop(wall.ceiling, beyond);
+        drop(wall.face, off_face);
+        drop(wall.trial_holes, off_face);
+        drop(wall.joists, [&](Length x) { return x > wall.length; });
+    }
+    void operator()(const auto&) const {}
 };
 
 } // namespace
@@ -60,9 +83,21 @@ void apply(const Edit& edit, Shelf& shelf) {
     std::visit(Applier{shelf}, edit);
 }
 
+void apply(const Edit& edit, Wall& wall) {
+    std::visit(WallApplier{wall}, edit);
+}
+
 Job apply(const Edit& edit, Job job) {
-    if (Shelf* shelf = find_shelf(job, std::visit([](const auto& e) { return e.shelf; }, edit)))
-        apply(edit, *shelf);
+    std::visit(
+        [&](const auto& e) {
+            if constexpr (requires { e.shelf; }) {
+                if (Shelf* shelf = find_shelf(job, e.shelf))
+                    apply(edit, *shelf);
+            } else if (const auto wall = std::ranges::find(job.walls, e.wall, &Wall::id); wall != job.walls.end()) {
+                apply(edit, *wall);
+            }
+        },
+        edit);
     return job;
 }
 

@@ -4,8 +4,8 @@
 
 #include <variant>
 
-/// Changes to a job that the program can make by itself: what a cure's button does. Each names its shelf by id; an
-/// edit whose shelf is gone leaves the job as it is.
+/// Changes to a job that the program can make by itself: what a cure's button does. Each names its shelf or wall by id;
+/// an edit whose shelf or wall is gone leaves the job as it is.
 namespace yes_square {
 
 struct MoveShelf {
@@ -38,7 +38,26 @@ struct ChooseBoard {
     bool operator==(const ChooseBoard&) const = default;
 };
 
-using Edit = std::variant<MoveShelf, ResizeShelf, ChooseBracket, ChooseLayout, ChooseBoard>;
+struct SetWallHeight {
+    std::string wall;
+    Length height;
+    bool operator==(const SetWallHeight&) const = default;
+};
+/// Takes what a trial hole met as what the wall is made of.
+struct TakeBuildUp {
+    std::string wall;
+    Structure structure;
+    std::vector<LiningLayer> lining;
+    bool operator==(const TakeBuildUp&) const = default;
+};
+/// Takes every reading off a wall that lies beyond its ends, floor or top.
+struct DropReadingsOffWall {
+    std::string wall;
+    bool operator==(const DropReadingsOffWall&) const = default;
+};
+
+using Edit = std::variant<MoveShelf, ResizeShelf, ChooseBracket, ChooseLayout, ChooseBoard, SetWallHeight, TakeBuildUp,
+                          DropReadingsOffWall>;
 
 /// The shelf with this id, wherever it hangs; nullptr if none.
 const Shelf* find_shelf(const Job& job, const std::string& id);
@@ -47,7 +66,9 @@ Shelf* find_shelf(Job& job, const std::string& id);
 const Wall* wall_of(const Job& job, const std::string& shelf);
 Wall* wall_of(Job& job, const std::string& shelf);
 
+/// Edits of walls leave a shelf as it is.
 void apply(const Edit& edit, Shelf& shelf);
+void apply(const Edit& edit, Wall& wall);
 Job apply(const Edit& edit, Job job);
 
 /// An id for a new part that no part of the job has: "shelf-4".

@@ -16,7 +16,7 @@
 /// which values it may take. See docs/file-format.md.
 namespace yes_square {
 
-enum class Range { any, not_negative, more_than_zero, fraction };
+enum class Range { any, not_negative, more_than_zero, fraction, minority };
 
 /// What a number stands for, in the words an error message uses, and its range.
 struct Meaning {
@@ -57,6 +57,7 @@ void fields(auto& visit, Is<LiningLayer> auto& layer) {
 }
 
 void fields(auto& visit, Is<Framing> auto& framing) {
+    visit.optional("stud_material", framing.material);
     visit.optional("stud_width", framing.stud_width, Meaning{"a stud width", Range::more_than_zero});
     visit.optional("stud_depth", framing.stud_depth, Meaning{"a stud depth", Range::more_than_zero});
     visit.required("spacing", framing.spacing, Meaning{"a spacing", Range::more_than_zero});
@@ -67,12 +68,84 @@ void fields(auto& visit, Is<Masonry> auto& masonry) {
     visit.required("of", masonry.kind);
 }
 
+void fields(auto&, Is<LiningOnly> auto&) {}
+
+void fields(auto& visit, Is<Observation> auto& seen) {
+    visit.required("kind", seen.kind);
+    visit.required("x", seen.x, Meaning{"a distance from the reference end", Range::not_negative});
+    visit.maybe("z", seen.z, Meaning{"a height", Range::not_negative});
+    visit.maybe("error", seen.error, Meaning{"a limit of error", Range::more_than_zero});
+}
+
+void fields(auto& visit, Is<FloorReading> auto& reading) {
+    visit.required("x", reading.x, Meaning{"a distance from the reference end", Range::not_negative});
+    visit.required("down", reading.down, Meaning{"a distance down from the level line", Range::not_negative});
+}
+
+void fields(auto& visit, Is<CeilingReading> auto& reading) {
+    visit.required("x", reading.x, Meaning{"a distance from the reference end", Range::not_negative});
+    visit.required("up", reading.up, Meaning{"a distance up from the level line", Range::not_negative});
+}
+
+void fields(auto& visit, Is<FaceReading> auto& reading) {
+    visit.required("x", reading.x, Meaning{"a distance from the reference end", Range::not_negative});
+    visit.required("z", reading.z, Meaning{"a height", Range::not_negative});
+    visit.required("gap", reading.gap, Meaning{"a gap behind the string", Range::not_negative});
+}
+
+void fields(auto& visit, Is<WidthReading> auto& reading) {
+    visit.required("z", reading.z, Meaning{"a height", Range::not_negative});
+    visit.required("width", reading.width, Meaning{"a width", Range::more_than_zero});
+}
+
+void fields(auto& visit, Is<CornerReading> auto& reading) {
+    visit.required("along", reading.along, Meaning{"a distance from the corner", Range::more_than_zero});
+    visit.required("along_next", reading.along_next, Meaning{"a distance from the corner", Range::more_than_zero});
+    visit.required("across", reading.across, Meaning{"a distance across", Range::more_than_zero});
+    visit.maybe("other_across", reading.other_across, Meaning{"a distance across", Range::more_than_zero});
+}
+
+void fields(auto& visit, Is<Obstacle> auto& obstacle) {
+    visit.required("kind", obstacle.kind);
+    visit.required("left", obstacle.left, Meaning{"a distance from the reference end", Range::not_negative});
+    visit.required("bottom", obstacle.bottom, Meaning{"a height", Range::not_negative});
+    visit.required("width", obstacle.width, Meaning{"a width", Range::more_than_zero});
+    visit.required("height", obstacle.height, Meaning{"a height", Range::more_than_zero});
+    visit.optional("clearance", obstacle.clearance, Meaning{"a clearance", Range::not_negative});
+}
+
+void fields(auto& visit, Is<ScannedArea> auto& area) {
+    visit.required("result", area.result);
+    visit.required("left", area.left, Meaning{"a distance from the reference end", Range::not_negative});
+    visit.required("bottom", area.bottom, Meaning{"a height", Range::not_negative});
+    visit.required("width", area.width, Meaning{"a width", Range::more_than_zero});
+    visit.required("height", area.height, Meaning{"a height", Range::more_than_zero});
+}
+
+void fields(auto& visit, Is<TrialLayer> auto& layer) {
+    visit.required("met", layer.met);
+    visit.required("from", layer.from, Meaning{"a depth", Range::not_negative});
+}
+
+void fields(auto& visit, Is<TrialHole> auto& hole) {
+    visit.required("x", hole.x, Meaning{"a distance from the reference end", Range::not_negative});
+    visit.required("z", hole.z, Meaning{"a height", Range::not_negative});
+    visit.list("layers", hole.layers);
+    visit.required("depth", hole.depth, Meaning{"a depth", Range::more_than_zero});
+}
+
+void fields(auto& visit, Is<FloorLayer> auto& layer) {
+    visit.required("name", layer.name);
+    visit.required("thickness", layer.thickness, Meaning{"a thickness", Range::more_than_zero});
+}
+
 void fields(auto& visit, Is<Opening> auto& opening) {
     visit.required("kind", opening.kind);
     visit.required("left", opening.left, Meaning{"a distance from the reference end", Range::not_negative});
     visit.required("bottom", opening.bottom, Meaning{"a height", Range::not_negative});
     visit.required("width", opening.width, Meaning{"a width", Range::more_than_zero});
     visit.required("height", opening.height, Meaning{"a height", Range::more_than_zero});
+    visit.optional("trim", opening.trim, Meaning{"a breadth", Range::not_negative});
 }
 
 void fields(auto& visit, Is<ServicePoint> auto& service) {
@@ -80,6 +153,7 @@ void fields(auto& visit, Is<ServicePoint> auto& service) {
     visit.required("centre", service.centre, Meaning{"a distance from the reference end", Range::not_negative});
     visit.required("height", service.height, Meaning{"a height", Range::any});
     visit.optional("width", service.width, Meaning{"a width", Range::more_than_zero});
+    visit.optional("far_side", service.far_side);
 }
 
 void fields(auto& visit, Is<Shelf> auto& shelf) {
@@ -108,9 +182,24 @@ void fields(auto& visit, Is<Wall> auto& wall) {
     visit.optional("right_end", wall.right_end);
     visit.structure("structure", wall.structure);
     visit.list("lining", wall.lining);
+    visit.maybe("thickness", wall.thickness, Meaning{"a thickness", Range::more_than_zero});
     visit.list("studs", wall.studs);
+    visit.list("observations", wall.observations);
+    visit.list("floor", wall.floor);
+    visit.list("ceiling", wall.ceiling);
+    visit.list("face", wall.face);
+    visit.list("widths", wall.widths);
+    visit.maybe_part("corner", wall.corner);
+    visit.optional("skirting_height", wall.skirting_height, Meaning{"a height", Range::not_negative});
+    visit.optional("skirting_depth", wall.skirting_depth, Meaning{"a thickness", Range::not_negative});
+    visit.optional("cornice_height", wall.cornice_height, Meaning{"a height", Range::not_negative});
+    visit.optional("cornice_depth", wall.cornice_depth, Meaning{"a thickness", Range::not_negative});
+    visit.lengths("joists", wall.joists, Meaning{"a distance from the reference end", Range::not_negative});
     visit.list("openings", wall.openings);
+    visit.list("obstacles", wall.obstacles);
     visit.list("services", wall.services);
+    visit.list("scans", wall.scans);
+    visit.list("trial_holes", wall.trial_holes);
     visit.list("shelves", wall.shelves);
 }
 
@@ -118,6 +207,8 @@ void fields(auto& visit, Is<Room> auto& room) {
     visit.required("id", room.id);
     visit.required("name", room.name);
     visit.optional("service_class", room.service_class);
+    visit.list("floor_layers", room.floor_layers);
+    visit.optional("floor_under_units", room.floor_under_units);
 }
 
 void fields(auto& visit, Is<Bracket> auto& bracket) {
@@ -166,6 +257,26 @@ void fields(auto& visit, Is<Catalogue> auto& catalogue) {
     visit.list("lining_anchors", catalogue.lining_anchors);
 }
 
+void fields(auto& visit, Is<StudRules> auto& rules) {
+    constexpr Meaning probability{"a probability", Range::fraction};
+    constexpr Meaning length{"a length", Range::more_than_zero};
+    visit.optional("probe_false", rules.probe_false, Meaning{"a probability below one half", Range::minority});
+    visit.optional("knock_right", rules.knock_right, probability);
+    visit.optional("box_side_right", rules.box_side_right, probability);
+    visit.optional("detector_true", rules.detector_true, probability);
+    visit.optional("screw_line_true", rules.screw_line_true, probability);
+    visit.optional("nail_pop_true", rules.nail_pop_true, probability);
+    visit.optional("skirting_nails_true", rules.skirting_nails_true, probability);
+    visit.optional("detector_error", rules.detector_error, length);
+    visit.optional("screw_scatter", rules.screw_scatter, length);
+    visit.optional("scatter", rules.scatter, length);
+    visit.optional("missing", rules.missing, Meaning{"a probability below one half", Range::minority});
+    visit.optional("extra_per_m", rules.extra_per_m, Meaning{"a number of studs", Range::not_negative});
+    visit.optional("edge_gap", rules.edge_gap, length);
+    visit.optional("width_tolerance", rules.width_tolerance, length);
+    visit.optional("indicated_at", rules.indicated_at, probability);
+}
+
 void fields(auto& visit, Is<HouseRules> auto& rules) {
     constexpr Meaning length{"a length", Range::more_than_zero};
     constexpr Meaning margin{"a margin", Range::not_negative};
@@ -193,6 +304,10 @@ void fields(auto& visit, Is<HouseRules> auto& rules) {
                    Meaning{"a pressure", Range::more_than_zero});
     visit.optional("overhang_difference", rules.overhang_difference, margin);
     visit.optional("sag_limit", rules.sag_limit);
+    visit.optional("strip_thin_wall", rules.strip_thin_wall, margin);
+    visit.optional("scan_margin", rules.scan_margin, margin);
+    visit.optional("laser_limit", rules.laser_limit, length);
+    visit.part("studs", rules.studs);
 }
 
 void fields(auto& visit, Is<Job> auto& job) {
@@ -200,6 +315,7 @@ void fields(auto& visit, Is<Job> auto& job) {
     visit.optional("client", job.client);
     visit.optional("place", job.place);
     visit.required("unit", job.unit);
+    visit.optional("instrument", job.instrument);
     visit.part("rules", job.rules);
     visit.list("rooms", job.rooms);
     visit.list("walls", job.walls);

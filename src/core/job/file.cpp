@@ -3,6 +3,7 @@
 #include "core/job/fields.hpp"
 #include "core/job/schema.hpp"
 
+#include <array>
 #include <cmath>
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
@@ -74,6 +75,12 @@ public:
             read_part(*value, path(name), member);
     }
 
+    template <class T>
+    void maybe_part(std::string_view name, std::optional<T>& member) {
+        if (const Json* value = take(name))
+            read_part(*value, path(name), member.emplace());
+    }
+
     void structure(std::string_view name, Structure& member) {
         const Json* value = take(name);
         if (!value)
@@ -85,9 +92,11 @@ public:
             fields(inner, member.emplace<Framing>());
         else if (kind == "masonry")
             fields(inner, member.emplace<Masonry>());
+        else if (kind == "lining_only")
+            member.emplace<LiningOnly>();
         else
-            throw FileProblem{path(name) + ".kind", fmt::format("\"{}\" is not known; it must be \"framed\" or "
-                                                                "\"masonry\"",
+            throw FileProblem{path(name) + ".kind", fmt::format("\"{}\" is not known; it must be \"framed\", "
+                                                                "\"masonry\" or \"lining_only\"",
                                                                 kind)};
     }
 
@@ -160,6 +169,8 @@ private:
             refuse("0 or more");
         if (meaning.range == Range::fraction && !(found > 0 && found <= 1))
             refuse("more than 0 and at most 1");
+        if (meaning.range == Range::minority && !(found > 0 && found < 0.5))
+            refuse("more than 0 and less than 0.5");
         if (!(std::abs(found) <= longest_mm))
             refuse("at most 1000000");
         return found;
@@ -247,9 +258,15 @@ public:
     void part(std::string_view name, const T& member) {
         put(name) = part_of(member);
     }
+    template <class T>
+    void maybe_part(std::string_view name, const std::optional<T>& member) {
+        if (member)
+            part(name, *member);
+    }
     void structure(std::string_view name, const Structure& member) {
         Writer inner;
-        inner.put("kind") = std::holds_alternative<Framing>(member) ? "framed" : "masonry";
+        constexpr std::array kinds{"framed", "masonry", "lining_only"}; // as in Structure
+        inner.put("kind") = kinds[member.index()];
         std::visit([&](const auto& of) { fields(inner, of); }, member);
         put(name) = std::move(inner.object_);
     }

@@ -13,6 +13,28 @@ enum class SagLimit { l_200, l_300, l_384, l_600 };
 /// The whole number n in L/n.
 int divisor(SagLimit limit);
 
+/// How far each trace of a stud is trusted, and how framing strays from its setting-out: starting values [hr].
+struct StudRules {
+    double probe_false = 0.01;     ///< a probe that reads wrong
+    double knock_right = 0.65;     ///< a knock that sounds as it should
+    double box_side_right = 0.60;  ///< wood stands against the side of the box thought
+    double detector_true = 0.90;   ///< a detector's middle that is a stud's
+    double screw_line_true = 0.95; ///< a line of screws that is in a stud
+    double nail_pop_true = 0.85;
+    double skirting_nails_true = 0.80;
+    Length detector_error = 12_mm; ///< limit of error where none is stated
+    Length screw_scatter = 8_mm;   ///< screws and nails about the stud's middle, standard deviation
+    Length scatter = 4_mm;         ///< of a stud about its nominal place, standard deviation
+    double missing = 0.03;         ///< a stud that is not at its place
+    double extra_per_m = 0.08;     ///< studs that no setting-out explains
+    Length edge_gap = 3_mm;        ///< miss to hit, for an edge to be closed
+    Length width_tolerance = 3_mm; ///< [hr] of a proved stud's width: 38 +- 3 mm
+    double indicated_at = 0.95;    ///< probability from which a stud is called indicated
+    std::map<std::string, std::string> unknown = {};
+
+    bool operator==(const StudRules&) const = default;
+};
+
 /// Rules of thumb, each in one place. A job saves them, so that a change shows in its record.
 /// Marked [cp] common practice, [hr] a house rule of ours.
 struct HouseRules {
@@ -38,6 +60,10 @@ struct HouseRules {
     double lining_pressure_n_per_mm2 = 1; ///< [hr] what a lining bears under a bracket leg
     Length overhang_difference = 5_mm;    ///< [hr] a difference seen by eye
     SagLimit sag_limit = SagLimit::l_200;
+    Length strip_thin_wall = 100_mm; ///< BS 7671 522.6 (from memory): services of the far side count up to this
+    Length scan_margin = 50_mm;      ///< [hr] on either side of a detected cable or pipe
+    Length laser_limit = 2_mm;       ///< [hr] limit of error of a laser measure, unless its sheet says otherwise
+    StudRules studs;
     std::map<std::string, std::string> unknown;
 
     bool operator==(const HouseRules&) const = default;

@@ -11,6 +11,13 @@ Length Wall::lining_thickness() const {
     return total;
 }
 
+Length Room::floor_build_up() const {
+    Length total;
+    for (const FloorLayer& layer : floor_layers)
+        total += layer.thickness;
+    return total;
+}
+
 const Room* room_of(const Job& job, const Wall& wall) {
     const auto found = std::ranges::find(job.rooms, wall.room, &Room::id);
     return found == job.rooms.end() ? nullptr : &*found;

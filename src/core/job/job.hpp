@@ -2,10 +2,10 @@
 
 #include "core/job/house_rules.hpp"
 #include "core/job/materials.hpp"
+#include "core/job/survey.hpp"
 #include "core/measure/length.hpp"
 #include "core/measure/unit.hpp"
 
-#include <map>
 #include <optional>
 #include <string>
 #include <variant>
@@ -17,9 +17,6 @@
 /// floor at its highest point. All lengths are exact; masses are kg, forces N.
 namespace yes_square {
 
-/// Members of a file that this version does not know, by name, as JSON text; kept and written back.
-using UnknownMembers = std::map<std::string, std::string>;
-
 enum class StudState { proved, indicated, assumed };
 
 struct Stud {
@@ -27,18 +24,21 @@ struct Stud {
     StudState state = StudState::assumed;
     /// Standard uncertainty of the centre; 0.6 mm after closing both edges with a probe to 3 mm.
     Length uncertainty = Length::micrometres(600);
-    UnknownMembers unknown;
+    UnknownMembers unknown = {};
     bool operator==(const Stud&) const = default;
 };
 
-enum class LiningMaterial { plasterboard, plaster, fibre_cement, tile, wood_panel };
+/// `hollow` is no layer but room behind one: adhesive dabs, battens.
+enum class LiningMaterial { plasterboard, plaster, fibre_cement, tile, wood_panel, hollow };
 
 struct LiningLayer {
     LiningMaterial material = LiningMaterial::plasterboard;
     Length thickness;
-    UnknownMembers unknown;
+    UnknownMembers unknown = {};
     bool operator==(const LiningLayer&) const = default;
 };
+
+enum class StudMaterial { timber, steel };
 
 /// Studs with a lining over them. Nominal sizes: a 2 x 4 is 38 x 89 mm (PS 20).
 struct Framing {
@@ -46,6 +46,7 @@ struct Framing {
     Length stud_depth = 89_mm;
     Length spacing = 400_mm;
     Species species = Species::unknown;
+    StudMaterial material = StudMaterial::timber;
     bool operator==(const Framing&) const = default;
 };
 
@@ -56,7 +57,13 @@ struct Masonry {
     bool operator==(const Masonry&) const = default;
 };
 
-using Structure = std::variant<Framing, Masonry>;
+/// A panel with nothing behind its lining that a fixing could reach: a cored or laminated partition, a lining far from
+/// its wall.
+struct LiningOnly {
+    bool operator==(const LiningOnly&) const = default;
+};
+
+using Structure = std::variant<Framing, Masonry, LiningOnly>;
 
 enum class OpeningKind { window, door };
 
@@ -67,23 +74,27 @@ struct Opening {
     Length bottom;
     Length width;
     Length height;
-    UnknownMembers unknown;
+    Length trim; ///< breadth of the trim, within width and height
+    UnknownMembers unknown = {};
     bool operator==(const Opening&) const = default;
 };
 
-enum class ServiceKind { socket, switch_, pipe };
+enum class ServiceKind { socket, switch_, pipe, fixed_appliance };
 
-/// A visible end of a hidden service. A pipe is a tap, valve, waste or gas point, or where a pipe enters the wall.
+/// A visible end of a hidden service. A pipe is a tap, valve, waste or gas point, or where a pipe enters the wall; a
+/// fixed appliance has a cable but no socket: a wired lamp, hood or heater.
 struct ServicePoint {
     ServiceKind kind = ServiceKind::socket;
     Length centre;
     Length height; ///< of its middle above the datum
     Length width = 86_mm;
-    UnknownMembers unknown;
+    bool far_side = false; ///< on the other face of this wall
+    UnknownMembers unknown = {};
     bool operator==(const ServicePoint&) const = default;
 };
 
-enum class WallEnd { corner, open };
+/// How a wall ends: where another wall meets it in front (a corner of the room), at an outside corner, or free.
+enum class WallEnd { corner, outside_corner, open };
 
 enum class LoadKind { books, kitchen, general, display, own };
 
@@ -110,7 +121,7 @@ struct Shelf {
     std::string bracket; ///< id of a bracket at hand; empty: the program chooses
     School school = School::studs_first;
     int extra_brackets = 0; ///< more than the fewest that will do
-    UnknownMembers unknown;
+    UnknownMembers unknown = {};
     bool operator==(const Shelf&) const = default;
 
     Length right() const { return left + length; }
@@ -127,11 +138,26 @@ struct Wall {
     WallEnd right_end = WallEnd::corner;
     Structure structure = Framing{};
     std::vector<LiningLayer> lining;
-    std::vector<Stud> studs;
+    std::optional<Length> thickness = {}; ///< of the whole wall, where a door or window shows it
+    std::vector<Stud> studs;              ///< as told, without the evidence
+    std::vector<Observation> observations;
+    std::vector<FloorReading> floor;
+    std::vector<CeilingReading> ceiling;
+    std::vector<FaceReading> face;
+    std::vector<WidthReading> widths;
+    std::optional<CornerReading> corner = {}; ///< at the right end
+    Length skirting_height;
+    Length skirting_depth;
+    Length cornice_height;
+    Length cornice_depth;
+    std::vector<Length> joists; ///< centres of ceiling joists that meet this wall
     std::vector<Opening> openings;
+    std::vector<Obstacle> obstacles;
     std::vector<ServicePoint> services;
+    std::vector<ScannedArea> scans;
+    std::vector<TrialHole> trial_holes;
     std::vector<Shelf> shelves;
-    UnknownMembers unknown;
+    UnknownMembers unknown = {};
     bool operator==(const Wall&) const = default;
 
     Length lining_thickness() const;
@@ -144,8 +170,12 @@ struct Room {
     std::string id;
     std::string name;
     ServiceClass service_class = ServiceClass::dry;
-    UnknownMembers unknown;
+    std::vector<FloorLayer> floor_layers; ///< still to be laid
+    bool floor_under_units = true;        ///< laid before the base units stand, not around them
+    UnknownMembers unknown = {};
     bool operator==(const Room&) const = default;
+
+    Length floor_build_up() const;
 };
 
 /// A bracket that can be had. Geometry as it stands on the wall, arm on top.
@@ -162,7 +192,7 @@ struct Bracket {
     double mass_kg = 0;
     std::optional<double> rating_n; ///< the maker's greatest load on the arm; none: unknown
     bool rated_per_pair = false;
-    UnknownMembers unknown;
+    UnknownMembers unknown = {};
     bool operator==(const Bracket&) const = default;
 };
 
@@ -170,7 +200,7 @@ struct Bracket {
 struct WoodScrew {
     ScrewGauge gauge = ScrewGauge::number_8;
     std::vector<Length> lengths;
-    UnknownMembers unknown;
+    UnknownMembers unknown = {};
     bool operator==(const WoodScrew&) const = default;
 };
 
@@ -185,7 +215,7 @@ struct MasonryPlug {
     std::vector<Length> screw_lengths;
     double tension_n = 0;
     double shear_n = 0;
-    UnknownMembers unknown;
+    UnknownMembers unknown = {};
     bool operator==(const MasonryPlug&) const = default;
 };
 
@@ -194,7 +224,7 @@ struct LiningAnchor {
     std::string id;
     std::string name;
     Length hole_diameter;
-    UnknownMembers unknown;
+    UnknownMembers unknown = {};
     bool operator==(const LiningAnchor&) const = default;
 };
 
@@ -205,7 +235,7 @@ struct Catalogue {
     std::vector<Length> shelf_screws; ///< lengths of the screws up into a shelf
     std::vector<MasonryPlug> plugs;
     std::vector<LiningAnchor> lining_anchors;
-    UnknownMembers unknown;
+    UnknownMembers unknown = {};
     bool operator==(const Catalogue&) const = default;
 };
 
@@ -214,11 +244,12 @@ struct Job {
     std::string client;
     std::string place;
     Unit unit = Unit::mm;
+    Instrument instrument = Instrument::tape_class_2;
     HouseRules rules;
     std::vector<Room> rooms;
     std::vector<Wall> walls;
     Catalogue catalogue;
-    UnknownMembers unknown;
+    UnknownMembers unknown = {};
     bool operator==(const Job&) const = default;
 };
 

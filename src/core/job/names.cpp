@@ -29,11 +29,10 @@ std::span<const EnumName<StudState>> enum_names() {
 
 template <>
 std::span<const EnumName<LiningMaterial>> enum_names() {
-    static constexpr EnumName<LiningMaterial> names[]{{LiningMaterial::plasterboard, "plasterboard"},
-                                                      {LiningMaterial::plaster, "plaster"},
-                                                      {LiningMaterial::fibre_cement, "fibre_cement"},
-                                                      {LiningMaterial::tile, "tile"},
-                                                      {LiningMaterial::wood_panel, "wood_panel"}};
+    static constexpr EnumName<LiningMaterial> names[]{
+        {LiningMaterial::plasterboard, "plasterboard"}, {LiningMaterial::plaster, "plaster"},
+        {LiningMaterial::fibre_cement, "fibre_cement"}, {LiningMaterial::tile, "tile"},
+        {LiningMaterial::wood_panel, "wood_panel"},     {LiningMaterial::hollow, "hollow"}};
     return names;
 }
 
@@ -66,14 +65,102 @@ std::span<const EnumName<OpeningKind>> enum_names() {
 
 template <>
 std::span<const EnumName<ServiceKind>> enum_names() {
-    static constexpr EnumName<ServiceKind> names[]{
-        {ServiceKind::socket, "socket"}, {ServiceKind::switch_, "switch"}, {ServiceKind::pipe, "pipe"}};
+    static constexpr EnumName<ServiceKind> names[]{{ServiceKind::socket, "socket"},
+                                                   {ServiceKind::switch_, "switch"},
+                                                   {ServiceKind::pipe, "pipe"},
+                                                   {ServiceKind::fixed_appliance, "fixed_appliance"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<WallEnd>> enum_names() {
-    static constexpr EnumName<WallEnd> names[]{{WallEnd::corner, "corner"}, {WallEnd::open, "open"}};
+    static constexpr EnumName<WallEnd> names[]{
+        {WallEnd::corner, "corner"}, {WallEnd::outside_corner, "outside_corner"}, {WallEnd::open, "open"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<StudMaterial>> enum_names() {
+    static constexpr EnumName<StudMaterial> names[]{{StudMaterial::timber, "timber"}, {StudMaterial::steel, "steel"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<EvidenceKind>> enum_names() {
+    static constexpr EnumName<EvidenceKind> names[]{{EvidenceKind::probe_hit, "probe_hit"},
+                                                    {EvidenceKind::probe_miss, "probe_miss"},
+                                                    {EvidenceKind::left_edge, "left_edge"},
+                                                    {EvidenceKind::right_edge, "right_edge"},
+                                                    {EvidenceKind::detector, "detector"},
+                                                    {EvidenceKind::screw_line, "screw_line"},
+                                                    {EvidenceKind::nail_pop, "nail_pop"},
+                                                    {EvidenceKind::box_stud_left, "box_stud_left"},
+                                                    {EvidenceKind::box_stud_right, "box_stud_right"},
+                                                    {EvidenceKind::knock_solid, "knock_solid"},
+                                                    {EvidenceKind::knock_hollow, "knock_hollow"},
+                                                    {EvidenceKind::skirting_nails, "skirting_nails"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<ObstacleKind>> enum_names() {
+    static constexpr EnumName<ObstacleKind> names[]{
+        {ObstacleKind::radiator, "radiator"}, {ObstacleKind::boiler, "boiler"}, {ObstacleKind::pipe_run, "pipe_run"},
+        {ObstacleKind::beam, "beam"},         {ObstacleKind::column, "column"}, {ObstacleKind::fireplace, "fireplace"},
+        {ObstacleKind::other, "other"}};
+    return names;
+}
+
+std::string_view words(ObstacleKind kind) {
+    switch (kind) {
+    case ObstacleKind::radiator:
+        return "the radiator";
+    case ObstacleKind::boiler:
+        return "the boiler";
+    case ObstacleKind::pipe_run:
+        return "the pipe run";
+    case ObstacleKind::beam:
+        return "the beam";
+    case ObstacleKind::column:
+        return "the column";
+    case ObstacleKind::fireplace:
+        return "the fireplace";
+    case ObstacleKind::other:
+        return "the obstacle";
+    }
+    return {};
+}
+
+template <>
+std::span<const EnumName<ScanResult>> enum_names() {
+    static constexpr EnumName<ScanResult> names[]{{ScanResult::clear, "clear"},
+                                                  {ScanResult::cable, "cable"},
+                                                  {ScanResult::pipe, "pipe"},
+                                                  {ScanResult::keep_out, "keep_out"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<DrillMet>> enum_names() {
+    static constexpr EnumName<DrillMet> names[]{{DrillMet::white_soft_dust, "white_soft_dust"},
+                                                {DrillMet::grey_sandy_dust, "grey_sandy_dust"},
+                                                {DrillMet::glazed_chips, "glazed_chips"},
+                                                {DrillMet::grey_fibrous, "grey_fibrous"},
+                                                {DrillMet::nothing, "nothing"},
+                                                {DrillMet::wood_shavings, "wood_shavings"},
+                                                {DrillMet::metal, "metal"},
+                                                {DrillMet::red_dust, "red_dust"},
+                                                {DrillMet::grey_hard, "grey_hard"},
+                                                {DrillMet::grey_very_hard, "grey_very_hard"},
+                                                {DrillMet::pale_soft, "pale_soft"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<Instrument>> enum_names() {
+    static constexpr EnumName<Instrument> names[]{{Instrument::tape_class_1, "tape_class_1"},
+                                                  {Instrument::tape_class_2, "tape_class_2"},
+                                                  {Instrument::laser, "laser"}};
     return names;
 }
 

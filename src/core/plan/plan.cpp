@@ -69,6 +69,36 @@ std::string_view name(CheckCode code) {
         return "load_missing";
     case CheckCode::school_not_kept:
         return "school_not_kept";
+    case CheckCode::shelf_over_obstacle:
+        return "shelf_over_obstacle";
+    case CheckCode::shelf_meets_neighbour:
+        return "shelf_meets_neighbour";
+    case CheckCode::shelf_over_ceiling:
+        return "shelf_over_ceiling";
+    case CheckCode::reading_off_wall:
+        return "reading_off_wall";
+    case CheckCode::evidence_doubtful:
+        return "evidence_doubtful";
+    case CheckCode::no_wood_behind:
+        return "no_wood_behind";
+    case CheckCode::ceiling_differs:
+        return "ceiling_differs";
+    case CheckCode::floor_falls:
+        return "floor_falls";
+    case CheckCode::ceiling_without_floor:
+        return "ceiling_without_floor";
+    case CheckCode::ends_not_parallel:
+        return "ends_not_parallel";
+    case CheckCode::face_not_straight:
+        return "face_not_straight";
+    case CheckCode::corner_not_square:
+        return "corner_not_square";
+    case CheckCode::corner_impossible:
+        return "corner_impossible";
+    case CheckCode::build_up_differs:
+        return "build_up_differs";
+    case CheckCode::room_does_not_close:
+        return "room_does_not_close";
     }
     std::abort();
 }
@@ -85,11 +115,38 @@ std::string_view name(Severity severity) {
     std::abort();
 }
 
-std::size_t count_checks(const Plan& plan, Severity severity) {
-    std::size_t total = 0;
+std::vector<OwnedCheck> checks_of(const WallPlan& wall) {
+    std::vector<OwnedCheck> checks;
+    for (const Check& check : wall.survey.checks)
+        checks.push_back({wall.wall_name, wall.wall_name, &check});
+    for (const ShelfPlan& shelf : wall.shelves)
+        for (const Check& check : shelf.checks)
+            checks.push_back({wall.wall_name, shelf.shelf_name, &check});
+    return checks;
+}
+
+std::vector<OwnedCheck> all_checks(const Plan& plan, const Job& job) {
+    std::vector<OwnedCheck> checks;
+    for (std::size_t i = 0; i < plan.rooms.size(); ++i)
+        for (const Check& check : plan.rooms[i].checks)
+            checks.push_back({{}, job.rooms[i].name, &check});
     for (const auto& wall : plan.walls)
+        std::ranges::copy(checks_of(*wall), std::back_inserter(checks));
+    return checks;
+}
+
+std::size_t count_checks(const Plan& plan, Severity severity) {
+    const auto in = [&](const std::vector<Check>& checks) {
+        return static_cast<std::size_t>(std::ranges::count(checks, severity, &Check::severity));
+    };
+    std::size_t total = 0;
+    for (const RoomSurvey& room : plan.rooms)
+        total += in(room.checks);
+    for (const auto& wall : plan.walls) {
+        total += in(wall->survey.checks);
         for (const ShelfPlan& shelf : wall->shelves)
-            total += static_cast<std::size_t>(std::ranges::count(shelf.checks, severity, &Check::severity));
+            total += in(shelf.checks);
+    }
     return total;
 }
 

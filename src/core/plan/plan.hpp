@@ -2,10 +2,15 @@
 
 #include "core/job/edits.hpp"
 #include "core/measure/provenance.hpp"
-#include "core/plan/sentence.hpp"
+#include "core/measure/sentence.hpp"
 #include "core/shelves/bracket_search.hpp"
 #include "core/statics/beam.hpp"
+#include "core/survey/face.hpp"
+#include "core/survey/find_studs.hpp"
+#include "core/survey/floor.hpp"
+#include "core/survey/room_plan.hpp"
 #include "core/survey/strips.hpp"
+#include "core/survey/trial_hole.hpp"
 
 #include <memory>
 #include <optional>
@@ -28,6 +33,7 @@ struct Working {
     std::vector<Term> terms;
     Quantity result;
     Source source;
+    std::vector<Sentence> facts = {}; ///< what speaks for it, where that is no figure
 };
 
 enum class Severity { note, warning, error };
@@ -71,6 +77,21 @@ enum class CheckCode {
     shelf_screw_none,
     school_not_kept,
     load_missing,
+    shelf_over_obstacle,
+    shelf_meets_neighbour,
+    shelf_over_ceiling,
+    reading_off_wall,
+    evidence_doubtful,
+    no_wood_behind,
+    ceiling_differs,
+    floor_falls,
+    ceiling_without_floor,
+    ends_not_parallel,
+    face_not_straight,
+    corner_not_square,
+    corner_impossible,
+    build_up_differs,
+    room_does_not_close,
 };
 
 std::string_view name(CheckCode code);
@@ -102,7 +123,7 @@ struct Fixing {
 struct BracketPlan {
     Length x; ///< centre, from the reference end
     Hold hold = Hold::lining;
-    std::optional<std::size_t> stud; ///< index in the wall's studs
+    std::optional<std::size_t> stud; ///< index in WallSurvey::studs
     Reaction reaction;
     double tension_n = 0; ///< on the worst hole, governing case
     double shear_n = 0;   ///< per hole, governing case
@@ -115,7 +136,8 @@ struct Hole {
     std::size_t bracket = 0; ///< index
     std::size_t row = 0;     ///< from the top
     Length x;
-    Length z;
+    Length z;         ///< above the datum, the finished floor
+    Length above_now; ///< above the floor as it is now, at x
 };
 
 /// A layout by one school, with what it comes to.
@@ -165,15 +187,62 @@ struct ShelfPlan {
     std::vector<Check> checks;
 };
 
+/// Something on the next wall that stands in the corner: at an inside corner depths meet.
+struct CornerThing {
+    bool at_right_end = false; ///< of this wall
+    Length along;              ///< how far it reaches along this wall from the corner
+    Length off;                ///< how far out of this wall it begins
+    Length bottom;
+    Length top;
+    std::string name;
+    bool operator==(const CornerThing&) const = default;
+};
+
+/// What the survey of a wall comes to.
+struct WallSurvey {
+    std::vector<Stud> studs;              ///< what fixings use: found from evidence, or as told where there is none
+    std::optional<StudFindings> findings; ///< timber framing with evidence
+    std::vector<Strip> strips;
+    FloorProfile floor;
+    FaceProfile face;
+    std::optional<WidthProfile> widths;
+    std::optional<CornerAngle> corner; ///< at the right end, as measured
+    std::optional<Neighbour> left;
+    std::optional<Neighbour> right;
+    std::vector<CornerThing> corner_things;
+    std::vector<WallBuildUp> build_ups; ///< as the wall's trial holes
+    std::vector<Working> workings;
+    std::vector<Check> checks;
+};
+
 struct WallPlan {
     std::string wall_id;
-    std::vector<Strip> strips;
+    std::string wall_name;
+    WallSurvey survey;
     std::vector<ShelfPlan> shelves; ///< as in the wall
+};
+
+struct RoomSurvey {
+    RoomPlan plan;
+    std::vector<Check> checks;
 };
 
 struct Plan {
     std::vector<std::shared_ptr<const WallPlan>> walls; ///< as in the job; shared while a wall does not change
+    std::vector<RoomSurvey> rooms;                      ///< as in the job
 };
+
+/// A check and whose it is.
+struct OwnedCheck {
+    std::string_view place; ///< name of the wall, or empty for a room's
+    std::string_view owner; ///< name of the shelf, the wall or the room
+    const Check* check = nullptr;
+};
+
+/// Every check of a wall, its own first.
+std::vector<OwnedCheck> checks_of(const WallPlan& wall);
+/// Every check of a plan: rooms, then walls. Refers to the plan.
+std::vector<OwnedCheck> all_checks(const Plan& plan, const Job& job);
 
 /// How many checks of a severity a plan holds.
 std::size_t count_checks(const Plan& plan, Severity severity);

@@ -1,5 +1,6 @@
 #include "core/plan/reckon.hpp"
 
+#include "core/plan/reckon_survey.hpp"
 #include "core/shelves/reckon_shelf.hpp"
 
 #include <algorithm>
@@ -11,12 +12,8 @@
 namespace yes_square {
 namespace {
 
-ServiceClass service_class_of(const Job& job, const Wall& wall) {
-    const Room* room = room_of(job, wall);
-    return room ? room->service_class : ServiceClass::dry;
-}
-
-/// Walls do not depend on one another, so a job of many is shared among the processors.
+/// Once their surroundings are known walls do not depend on one another, so a job of many is shared among the
+/// processors.
 void each_in_parallel(const std::vector<std::size_t>& indices, const std::function<void(std::size_t)>& work) {
     std::atomic<std::size_t> next = 0;
     const auto take = [&] {
@@ -32,11 +29,20 @@ void each_in_parallel(const std::vector<std::size_t>& indices, const std::functi
         helper.get();
 }
 
-std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall) {
+/// What a wall's last plan may still serve for.
+struct Earlier {
+    std::shared_ptr<const WallPlan> plan;
+    bool whole = false;  ///< nothing changed
+    bool survey = false; ///< nothing but what hangs on the wall changed
+};
+
+std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, const WallSurroundings& around,
+                                            const Earlier& earlier) {
     auto plan = std::make_shared<WallPlan>();
     plan->wall_id = wall.id;
-    plan->strips = service_strips(wall, job.rules);
-    const ShelfSite site{job.rules, job.catalogue, wall, service_class_of(job, wall), plan->strips};
+    plan->wall_name = wall.name;
+    plan->survey = earlier.survey ? earlier.plan->survey : reckon_survey(wall, around, job.rules);
+    const ShelfSite site{job.rules, job.catalogue, wall, around.service_class, plan->survey};
     plan->shelves.reserve(wall.shelves.size());
     for (const Shelf& shelf : wall.shelves)
         plan->shelves.push_back(reckon_shelf(shelf, site));
@@ -51,20 +57,32 @@ Plan reckon(const Job& job) {
 
 const Plan& Reckoner::reckon(const Job& job) {
     const bool same_rules = job.rules == last_.rules && job.catalogue == last_.catalogue;
+    std::vector<WallSurroundings> around = surroundings_of(job);
     Plan plan;
     plan.walls.resize(job.walls.size());
+    std::vector<Earlier> earlier(job.walls.size());
     std::vector<std::size_t> changed;
     for (std::size_t i = 0; i < job.walls.size(); ++i) {
         const Wall& wall = job.walls[i];
         const auto before = std::ranges::find(last_.walls, wall.id, &Wall::id);
-        if (same_rules && before != last_.walls.end() && *before == wall &&
-            service_class_of(job, wall) == service_class_of(last_, *before))
-            plan.walls[i] = plan_.walls[static_cast<std::size_t>(before - last_.walls.begin())];
+        if (before != last_.walls.end()) {
+            const auto index = static_cast<std::size_t>(before - last_.walls.begin());
+            const bool same_around = same_rules && around[i] == last_around_[index];
+            earlier[i].plan = plan_.walls[index];
+            earlier[i].whole = same_around && *before == wall;
+            earlier[i].survey = same_around && !earlier[i].whole && same_survey(*before, wall);
+        }
+        if (earlier[i].whole)
+            plan.walls[i] = earlier[i].plan;
         else
             changed.push_back(i);
     }
-    each_in_parallel(changed, [&](std::size_t i) { plan.walls[i] = reckon_wall(job, job.walls[i]); });
+    each_in_parallel(changed,
+                     [&](std::size_t i) { plan.walls[i] = reckon_wall(job, job.walls[i], around[i], earlier[i]); });
+    for (const Room& room : job.rooms)
+        plan.rooms.push_back(reckon_room(job, room));
     last_ = job;
+    last_around_ = std::move(around);
     plan_ = std::move(plan);
     return plan_;
 }

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/plan/plan.hpp"
+#include "core/plan/reckon_survey.hpp"
 
 namespace yes_square {
 
@@ -18,6 +18,7 @@ public:
 
 private:
     Job last_;
+    std::vector<WallSurroundings> last_around_;
     Plan plan_;
 };
 

@@ -134,8 +134,8 @@ private:
         const auto* framing = std::get_if<Framing>(&wall_.structure);
         if (!framing)
             return;
-        for (std::size_t i = 0; i < wall_.studs.size(); ++i) {
-            const Stud& stud = wall_.studs[i];
+        for (std::size_t i = 0; i < plan_.survey.studs.size(); ++i) {
+            const Stud& stud = plan_.survey.studs[i];
             const Length half = framing->stud_width / 2;
             const Reference reference{Part::stud, {}, i, stud.centre, {}};
             const Ink ink = ink_of(stud.state);
@@ -170,7 +170,7 @@ private:
     }
 
     void strips() {
-        for (const Strip& strip : plan_.strips)
+        for (const Strip& strip : plan_.survey.strips)
             rectangle(std::max(Length{}, strip.left), std::min(wall_.length, strip.right),
                       std::max(Length{}, strip.bottom), std::min(wall_.height, strip.top), Ink::strip, Fill::light, 0);
     }
@@ -183,7 +183,8 @@ private:
             rectangle(box.left, box.right, box.bottom, box.top, Ink::service, Fill::plain, 0.3, reference);
             const std::string_view word = service.kind == ServiceKind::socket    ? "Socket"
                                           : service.kind == ServiceKind::switch_ ? "Switch"
-                                                                                 : "Pipe";
+                                          : service.kind == ServiceKind::pipe    ? "Pipe"
+                                                                                 : "Appliance";
             add(Text{{x(service.centre), y(box.top) - 0.4 * text()},
                      say(word, voice_),
                      0.85 * text(),
@@ -249,14 +250,14 @@ private:
     }
 
     void collect_lanes() {
-        Lane first{say(wall_.studs.empty() ? std::string_view{"Wall"} : "Studs", voice_), {}, false};
+        Lane first{say(plan_.survey.studs.empty() ? std::string_view{"Wall"} : "Studs", voice_), {}, false};
         first.ticks.push_back({{}, false, {Part::none, {}, 0, Length{}, {}}});
         first.ticks.push_back({wall_.length, false, {Part::none, {}, 0, wall_.length, {}}});
-        for (std::size_t i = 0; i < wall_.studs.size(); ++i)
-            first.ticks.push_back({wall_.studs[i].centre,
-                                   wall_.studs[i].state == StudState::proved,
-                                   {Part::stud, {}, i, wall_.studs[i].centre, {}},
-                                   wall_.studs[i].state});
+        for (std::size_t i = 0; i < plan_.survey.studs.size(); ++i)
+            first.ticks.push_back({plan_.survey.studs[i].centre,
+                                   plan_.survey.studs[i].state == StudState::proved,
+                                   {Part::stud, {}, i, plan_.survey.studs[i].centre, {}},
+                                   plan_.survey.studs[i].state});
         lanes_.push_back(std::move(first));
         Lane others{say("Other shelves", voice_), {}, false, false};
         for (std::size_t s = 0; s < wall_.shelves.size() && s < plan_.shelves.size(); ++s) {
@@ -424,7 +425,7 @@ Elevation draw_elevation(const Wall& wall, const WallPlan& plan, const Elevation
     return ElevationDrawer{wall, plan, frame, voice}.draw();
 }
 
-Drawing draw_alternative(const Wall& wall, const Shelf& shelf, const std::optional<Bracket>& bracket,
+Drawing draw_alternative(const std::vector<Stud>& studs, const Shelf& shelf, const std::optional<Bracket>& bracket,
                          const Alternative& alternative, double width, double height) {
     Drawing drawing{width, height, {}};
     const double margin = 2;
@@ -432,7 +433,7 @@ Drawing draw_alternative(const Wall& wall, const Shelf& shelf, const std::option
     const double per_metre = (width - 2 * margin) / length;
     const auto x = [&](Length from_shelf_end) { return margin + from_shelf_end.in_metres() * per_metre; };
     const double top = height * 0.38;
-    for (const Stud& stud : wall.studs) {
+    for (const Stud& stud : studs) {
         const Length at = stud.centre - shelf.left;
         if (at < Length{} || at > shelf.length)
             continue;

@@ -39,7 +39,7 @@ struct Elevation {
 Elevation draw_elevation(const Wall& wall, const WallPlan& plan, const ElevationFrame& frame, const Voice& voice);
 
 /// The same wall very small, with one shelf's brackets at the places of an alternative.
-Drawing draw_alternative(const Wall& wall, const Shelf& shelf, const std::optional<Bracket>& bracket,
+Drawing draw_alternative(const std::vector<Stud>& studs, const Shelf& shelf, const std::optional<Bracket>& bracket,
                          const Alternative& alternative, double width, double height);
 
 } // namespace yes_square

@@ -184,7 +184,7 @@ std::string plan_json(const Job& job, const Plan& plan, const Voice& voice) {
     for (std::size_t i = 0; i < plan.walls.size(); ++i) {
         Json wall{{"id", plan.walls[i]->wall_id}, {"name", job.walls[i].name}};
         wall["service_strips"] = Json::array();
-        for (const Strip& strip : plan.walls[i]->strips)
+        for (const Strip& strip : plan.walls[i]->survey.strips)
             wall["service_strips"].push_back({{"what", std::string{strip.what}},
                                               {"left_m", strip.left.in_metres()},
                                               {"right_m", strip.right.in_metres()},

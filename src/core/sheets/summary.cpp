@@ -72,11 +72,11 @@ std::string summary(const Job& job, const Plan& plan, const Voice& voice) {
 
 std::string checks_text(const Job& job, const Plan& plan, const Voice& voice) {
     std::string text;
-    each_shelf(job, plan, [&](const Wall& wall, const ShelfPlan& shelf) {
-        for (const Check& check : shelf.checks)
-            text += fmt::format("{:<8}{}, {}: {}\n", name(check.severity), wall.name, shelf.shelf_name,
-                                say(check.message, voice));
-    });
+    for (const OwnedCheck& owned : all_checks(plan, job)) {
+        const bool own = owned.place.empty() || owned.place == owned.owner;
+        text += fmt::format("{:<8}{}{}{}: {}\n", name(owned.check->severity), own ? "" : owned.place, own ? "" : ", ",
+                            owned.owner, say(owned.check->message, voice));
+    }
     return text;
 }
 

@@ -26,12 +26,15 @@ std::vector<Interval> keep_outs(const Shelf& shelf, const ShelfSite& site, const
             return;
         intervals.push_back({box.left - margin - shelf.left, box.right + margin - shelf.left});
     };
-    for (const Strip& strip : site.strips)
+    for (const Strip& strip : site.survey.strips)
         keep_out(box_of(strip), bracket.hole_diameter / 2);
+    for (const Obstacle& obstacle : site.wall.obstacles)
+        keep_out(box_of(obstacle), bracket.width / 2);
     for (const Opening& opening : site.wall.openings)
         keep_out(box_of(opening), bracket.width / 2);
     for (const ServicePoint& service : site.wall.services)
-        keep_out(box_of(service), bracket.width / 2);
+        if (!service.far_side)
+            keep_out(box_of(service), bracket.width / 2);
     for (const Shelf& other : site.wall.shelves)
         if (other.id != shelf.id)
             keep_out(board_box(other), bracket.width / 2);
@@ -98,10 +101,10 @@ BracketQuestion bracket_question(const Shelf& shelf, const ShelfSite& site, cons
     BracketQuestion question;
     question.length = shelf.length;
     question.solid_wall = site.masonry();
-    if (const auto* framing = std::get_if<Framing>(&site.wall.structure)) {
+    if (const Framing* framing = site.timber()) {
         const WoodScrew* screw = screw_for(site.catalogue, bracket);
         const double diameter = screw ? properties(screw->gauge).diameter_in : 0.25;
-        for (const Stud& stud : site.wall.studs) {
+        for (const Stud& stud : site.survey.studs) {
             if (stud.centre < shelf.left || stud.centre > shelf.right())
                 continue;
             const Hold hold = stud.state == StudState::proved      ? Hold::proved_stud
@@ -146,10 +149,10 @@ Weighed weigh(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket,
         BracketPlan plan;
         plan.x = shelf.left + place;
         plan.hold = hold_at(question, place);
-        if (const auto* framing = std::get_if<Framing>(&site.wall.structure); framing && plan.hold != Hold::lining)
-            for (std::size_t i = 0; i < site.wall.studs.size(); ++i)
-                if (!plan.stud || absolute(site.wall.studs[i].centre - plan.x) <
-                                      absolute(site.wall.studs[*plan.stud].centre - plan.x))
+        const auto& studs = site.survey.studs;
+        if (site.timber() && plan.hold != Hold::lining)
+            for (std::size_t i = 0; i < studs.size(); ++i)
+                if (!plan.stud || absolute(studs[i].centre - plan.x) < absolute(studs[*plan.stud].centre - plan.x))
                     plan.stud = i;
         if (plan.hold != Hold::lining)
             carrying.push_back(place);

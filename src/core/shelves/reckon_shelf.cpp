@@ -9,6 +9,15 @@
 
 namespace yes_square {
 
+namespace {
+
+Hole hole_at(const Shelf& shelf, const ShelfSite& site, std::size_t bracket, std::size_t row, Length x, Length drop) {
+    const Length z = shelf.underside() - drop;
+    return {bracket, row, x, z, site.survey.floor.above_floor_now(x, z)};
+}
+
+} // namespace
+
 ShelfPlan draft_shelf(const Shelf& shelf, const ShelfSite& site) {
     ShelfPlan plan;
     plan.shelf_id = shelf.id;
@@ -39,7 +48,7 @@ ShelfPlan draft_shelf(const Shelf& shelf, const ShelfSite& site) {
     plan.shelf_screw = shelf_screw_length(site.catalogue, site.rules, shelf.thickness, bracket.thickness);
     for (std::size_t i = 0; i < plan.brackets.size(); ++i)
         for (std::size_t row = 0; row < bracket.hole_drops.size(); ++row)
-            plan.holes.push_back({i, row, plan.brackets[i].x, shelf.underside() - bracket.hole_drops[row]});
+            plan.holes.push_back(hole_at(shelf, site, i, row, plan.brackets[i].x, bracket.hole_drops[row]));
 
     check_place(shelf, site, plan);
     check_bracket_choice(shelf, site, plan);

@@ -30,6 +30,8 @@ std::string_view word(ServiceKind kind) {
         return "the switch";
     case ServiceKind::pipe:
         return "the pipe";
+    case ServiceKind::fixed_appliance:
+        return "the fixed appliance";
     }
     return {};
 }
@@ -58,8 +60,26 @@ void check_place(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan) {
             add(plan, CheckCode::shelf_over_opening, Severity::error,
                 {"The shelf crosses {0} by {1}", {word(opening.kind), quantity(overlap(board, box))}},
                 quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
+    for (const Obstacle& obstacle : wall.obstacles)
+        if (const Box box = box_of(obstacle); board.overlaps(box))
+            add(plan, CheckCode::shelf_over_obstacle, Severity::error,
+                {"The shelf reaches {0} into {1} at {2}, its clearance included",
+                 {quantity(overlap(board, box)), words(obstacle.kind), quantity(obstacle.left)}},
+                quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
+    for (const CornerThing& thing : site.survey.corner_things)
+        if (const Box box = box_of(thing, wall); board.overlaps(box) && thing.off < shelf.depth)
+            add(plan, CheckCode::shelf_meets_neighbour, Severity::error,
+                {"In the corner the shelf meets {0} of the next wall: they overlap {1} along this wall and {2} in "
+                 "depth",
+                 {thing.name, quantity(overlap(board, box)), quantity(shelf.depth - thing.off)}},
+                quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
+    if (const auto ceiling = lowest_between(site.survey.floor.ceiling, shelf.left, shelf.right());
+        ceiling && shelf.height > *ceiling && shelf.height <= wall.height)
+        add(plan, CheckCode::shelf_over_ceiling, Severity::error,
+            {"The shelf stands {0} above the ceiling as read over it", {quantity(shelf.height - *ceiling)}},
+            quantity(shelf.height - *ceiling), shelf.left, shelf.height);
     for (const ServicePoint& service : wall.services)
-        if (const Box box = box_of(service); board.overlaps(box))
+        if (const Box box = box_of(service); board.overlaps(box) && !service.far_side)
             add(plan, CheckCode::shelf_over_service, Severity::error,
                 {"The shelf's back edge covers {0} at {1}", {word(service.kind), quantity(service.centre)}},
                 std::nullopt, service.centre, service.height);
@@ -104,9 +124,9 @@ void check_bracket_choice(const Shelf& shelf, const ShelfSite&, ShelfPlan& plan)
 }
 
 void check_hold(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan) {
-    const auto* framing = std::get_if<Framing>(&site.wall.structure);
-    if (!framing)
+    if (site.masonry())
         return;
+    const Framing* framing = site.timber();
     const WoodScrew* screw = screw_for(site.catalogue, *plan.bracket);
     std::size_t carrying = 0;
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
@@ -114,10 +134,10 @@ void check_hold(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan) {
         if (place.hold == Hold::lining)
             continue;
         ++carrying;
-        const Stud& stud = site.wall.studs[*place.stud];
-        const Length room =
-            screw ? usable_half_width(*framing, stud.uncertainty, properties(screw->gauge).diameter_in, site.rules)
-                  : Length{};
+        const Stud& stud = site.survey.studs[*place.stud];
+        const Length room = screw && framing ? usable_half_width(*framing, stud.uncertainty,
+                                                                 properties(screw->gauge).diameter_in, site.rules)
+                                             : Length{};
         if (stud.state == StudState::assumed)
             add(plan, CheckCode::stud_assumed, Severity::error,
                 {"Bracket {0} hangs on an assumed stud at {1}: nobody has found it yet",
@@ -294,14 +314,17 @@ void check_clearances(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan
     const Bracket& bracket = *plan.bracket;
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
         const Length half = bracket.hole_diameter / 2;
-        for (const Strip& strip : site.strips) {
+        for (const Strip& strip : site.survey.strips) {
             const auto inside = std::ranges::find_if(plan.holes, [&](const Hole& hole) {
                 return hole.bracket == i && hole.x + half > strip.left && hole.x - half < strip.right &&
                        hole.z + half > strip.bottom && hole.z - half < strip.top;
             });
             if (inside != plan.holes.end())
                 add(plan, CheckCode::in_service_strip, Severity::error,
-                    {"Bracket {0} drills at {1}, where {2} is likely", {number(i), quantity(inside->x), strip.what}},
+                    {strip.basis == Strip::Basis::inferred
+                         ? std::string_view{"Bracket {0} drills at {1}, where {2} is likely"}
+                         : "Bracket {0} drills at {1}, in {2}",
+                     {number(i), quantity(inside->x), strip.what}},
                     std::nullopt, inside->x, inside->z);
         }
         const Box leg = leg_box(shelf, bracket, plan.brackets[i].x);
@@ -311,8 +334,14 @@ void check_clearances(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan
                     {"The leg of bracket {0} reaches {1} into {2} below",
                      {number(i), quantity(other.height - leg.bottom), other.name}},
                     quantity(other.height - leg.bottom), plan.brackets[i].x, other.height);
+        for (const Obstacle& obstacle : site.wall.obstacles)
+            if (leg.overlaps(box_of(obstacle)))
+                add(plan, CheckCode::shelf_over_obstacle, Severity::error,
+                    {"The leg of bracket {0} stands in {1} at {2}, its clearance included",
+                     {number(i), words(obstacle.kind), quantity(obstacle.left)}},
+                    std::nullopt, plan.brackets[i].x, leg.bottom);
         for (const ServicePoint& service : site.wall.services)
-            if (leg.overlaps(box_of(service)))
+            if (leg.overlaps(box_of(service)) && !service.far_side)
                 add(plan, CheckCode::leg_fouls_service, Severity::error,
                     {"The leg of bracket {0} covers {1} at {2}",
                      {number(i), word(service.kind), quantity(service.centre)}},

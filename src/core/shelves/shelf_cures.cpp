@@ -53,7 +53,9 @@ public:
         case CheckCode::one_stud:
             other_layouts(check);
             slide_to_studs(check);
-            if (check.cures.empty())
+            if (site_.timber() == nullptr)
+                say(check, {"Put a nogging or a wood backing behind the brackets, or hang less"});
+            else if (check.cures.empty())
                 say(check, {"Find and enter more studs, or put a nogging or cleat behind the brackets"});
             break;
         case CheckCode::on_lining:
@@ -98,8 +100,17 @@ public:
         case CheckCode::leg_fouls_service:
         case CheckCode::shelf_over_service:
         case CheckCode::shelf_over_shelf:
+        case CheckCode::shelf_over_obstacle:
             slide_upright(check);
             slide_sideways(check);
+            break;
+        case CheckCode::shelf_meets_neighbour:
+            end_at_neighbour(check);
+            slide_upright(check);
+            break;
+        case CheckCode::shelf_over_ceiling:
+            if (check.amount)
+                raise(check, -Length::nearest_to_metres(check.amount->si));
             break;
         case CheckCode::shelf_over_opening:
             trim_at_openings(check);
@@ -119,6 +130,8 @@ public:
         case CheckCode::too_short:
         case CheckCode::shelf_screw_none:
             break;
+        default:
+            break; // the wall's own
         }
     }
 
@@ -206,7 +219,7 @@ private:
     /// Centres the shelf on two studs that have been found, the nearest such places first.
     void slide_to_studs(Check& check) const {
         std::vector<Length> places;
-        const auto& studs = site_.wall.studs;
+        const auto& studs = site_.survey.studs;
         for (const Stud& a : studs)
             for (const Stud& b : studs)
                 if (a.state != StudState::assumed && b.state != StudState::assumed && a.centre < b.centre &&
@@ -232,7 +245,7 @@ private:
             lowest = std::min(lowest, hole.z);
             highest = std::max(highest, hole.z);
         }
-        for (const Strip& strip : site_.strips) {
+        for (const Strip& strip : site_.survey.strips) {
             if (*check.z < strip.bottom || *check.z > strip.top || strip.left > shelf_.left ||
                 strip.right < shelf_.right())
                 continue;
@@ -248,7 +261,25 @@ private:
     }
 
     void raise(Check& check, Length by) const {
-        offer(check, {"Raise the shelf {0}", {quantity(by)}}, MoveShelf{shelf_.id, shelf_.left, shelf_.height + by});
+        offer(
+            check,
+            {by < Length{} ? std::string_view{"Lower the shelf {0}"} : "Raise the shelf {0}", {quantity(absolute(by))}},
+            MoveShelf{shelf_.id, shelf_.left, shelf_.height + by});
+    }
+
+    /// Before or after what stands in the corner.
+    void end_at_neighbour(Check& check) const {
+        for (const CornerThing& thing : site_.survey.corner_things) {
+            const Box box = box_of(thing, site_.wall);
+            if (!board_box(shelf_).overlaps(box) || thing.off >= shelf_.depth)
+                continue;
+            if (thing.at_right_end)
+                offer(check, {"End the shelf at {0}", {quantity(box.left)}},
+                      ResizeShelf{shelf_.id, shelf_.left, box.left - shelf_.left});
+            else
+                offer(check, {"Begin the shelf at {0}", {quantity(box.right)}},
+                      ResizeShelf{shelf_.id, box.right, shelf_.right() - box.right});
+        }
     }
 
     void slide_upright(Check& check) const {

@@ -19,6 +19,17 @@ Box box_of(const ServicePoint& service) {
     return {service.centre - half, service.centre + half, service.height - half, service.height + half};
 }
 
+Box box_of(const Obstacle& obstacle) {
+    const Length free = obstacle.clearance;
+    return {obstacle.left - free, obstacle.left + obstacle.width + free, obstacle.bottom - free,
+            obstacle.bottom + obstacle.height + free};
+}
+
+Box box_of(const CornerThing& thing, const Wall& wall) {
+    return thing.at_right_end ? Box{wall.length - thing.along, wall.length, thing.bottom, thing.top}
+                              : Box{{}, thing.along, thing.bottom, thing.top};
+}
+
 Box box_of(const Strip& strip) {
     return {strip.left, strip.right, strip.bottom, strip.top};
 }

@@ -11,9 +11,14 @@ struct ShelfSite {
     const Catalogue& catalogue;
     const Wall& wall;
     ServiceClass service_class = ServiceClass::dry;
-    const std::vector<Strip>& strips;
+    const WallSurvey& survey;
 
     bool masonry() const { return std::holds_alternative<Masonry>(wall.structure); }
+    /// Timber studs, in which wood screws hold; nullptr on any other wall. Steel studs hold nothing by our sums.
+    const Framing* timber() const {
+        const auto* framing = std::get_if<Framing>(&wall.structure);
+        return framing && framing->material == StudMaterial::timber ? framing : nullptr;
+    }
 };
 
 /// A rectangle on the wall.
@@ -31,6 +36,10 @@ Box board_box(const Shelf& shelf);
 Box leg_box(const Shelf& shelf, const Bracket& bracket, Length centre);
 Box box_of(const Opening& opening);
 Box box_of(const ServicePoint& service);
+/// With the clearance kept round it.
+Box box_of(const Obstacle& obstacle);
+/// What a thing on the next wall takes of this one; reaches only as far out of the wall as CornerThing says.
+Box box_of(const CornerThing& thing, const Wall& wall);
 Box box_of(const Strip& strip);
 
 } // namespace yes_square

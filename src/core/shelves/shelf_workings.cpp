@@ -92,6 +92,24 @@ private:
              {{"top of the shelf", quantity(shelf_.height), measured}, {"board", quantity(shelf_.thickness), measured}},
              quantity(shelf_.underside()),
              derived});
+        above_floor_now("level-left", "at its left end", shelf_.left);
+        above_floor_now("level-right", "at its right end", shelf_.right());
+    }
+
+    /// What the tape shows today, before the floor is finished.
+    void above_floor_now(std::string_view subject, std::string_view where, Length x) {
+        const FloorProfile& floor = site_.survey.floor;
+        if (!floor.measured() && floor.build_up == Length{})
+            return;
+        const Length now = floor.above_floor_now(x, {});
+        add({std::string{subject},
+             {"Level line above the floor as it is now, {0}", {where}},
+             "{0} + {1} + {2}",
+             {{"above the finished floor", quantity(shelf_.underside()), derived},
+              {"floor still to be laid", quantity(floor.build_up), measured},
+              {"floor below its high point here", quantity(now - floor.build_up), measured}},
+             quantity(shelf_.underside() + now),
+             derived});
     }
 
     void spacing() {
@@ -119,7 +137,7 @@ private:
                         quantity(place.x),
                         derived};
         if (place.stud) {
-            const Stud& stud = site_.wall.studs[*place.stud];
+            const Stud& stud = site_.survey.studs[*place.stud];
             working.terms.push_back({"stud's centre", quantity(stud.centre), measured});
             working.terms.push_back({"known to", fine(stud.uncertainty.in_metres()), measured});
         }

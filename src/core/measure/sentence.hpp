@@ -25,6 +25,8 @@ enum class Kind {
     stiffness,   ///< N m2
     modulus,     ///< Pa
     ratio,       ///< a pure number, two decimals
+    share,       ///< a probability, shown in per cent
+    angle,       ///< rad, shown in degrees
     count,       ///< a whole number
 };
 

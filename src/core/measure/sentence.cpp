@@ -1,8 +1,10 @@
-#include "core/plan/sentence.hpp"
+#include "core/measure/sentence.hpp"
 
+#include <algorithm>
 #include <cmath>
 #include <cstdlib>
 #include <fmt/format.h>
+#include <numbers>
 
 namespace yes_square {
 namespace {
@@ -50,6 +52,11 @@ std::string say(const Quantity& quantity, const Voice& voice) {
         return fmt::format("{:.1f} GPa", si / 1e9);
     case Kind::ratio:
         return std::isinf(si) ? std::string{"beyond all measure"} : fmt::format("{:.2f}", si);
+    case Kind::share:
+        // Never rounded up to certainty.
+        return fmt::format("{:.0f} %", si < 1 ? std::min(99.0, std::round(si * 100)) : 100.0);
+    case Kind::angle:
+        return fmt::format("{:.2f}°", si * 180 / std::numbers::pi);
     case Kind::count:
         return fmt::format("{:.0f}", si);
     }
@@ -104,7 +111,10 @@ std::string_view si_unit(Kind kind) {
         return "N m2";
     case Kind::modulus:
         return "Pa";
+    case Kind::angle:
+        return "rad";
     case Kind::ratio:
+    case Kind::share:
     case Kind::count:
         return "1";
     }

@@ -1,0 +1,66 @@
+#pragma once
+
+#include "core/measure/sentence.hpp"
+#include "core/survey/probe_proof.hpp"
+#include "core/survey/stud_posterior.hpp"
+
+/// The studs of a framed wall, as far as they are known.
+namespace yes_square {
+
+struct FoundStud {
+    Stud stud;
+    double probability = 1; ///< of its centre being within half a stud's width of where it is said to be
+    std::optional<ProvedWood> proof = {};
+    std::vector<Sentence> working = {}; ///< why it is thought to be there
+};
+
+/// Something seen that does not fit the rest.
+struct Doubt {
+    Length x;
+    Sentence words;
+    bool on_wall = true; ///< false: the reading lies beyond the wall
+};
+
+/// Where to put the probe next, and what for.
+struct ProbeAdvice {
+    enum class Purpose { find, close_left_edge, close_right_edge, settle_dispute };
+    Length x;
+    Purpose purpose = Purpose::find;
+    double wood = 0;        ///< probability of wood there
+    double information = 0; ///< expected, bits
+    Sentence words;         ///< what it would settle
+};
+
+/// A stretch of wall.
+struct Stretch {
+    Length left;
+    Length right;
+};
+
+struct StudFindings {
+    std::vector<FoundStud> studs; ///< in order along the wall
+    StudPosterior posterior;
+    std::vector<ProbedPlace> places;
+    std::vector<ProvedWood> proved;
+    std::vector<Doubt> doubts;
+};
+
+/// Studs from evidence and from what was told. A stud is proved by both its edges, indicated by evidence of its own at
+/// StudRules::indicated_at, otherwise assumed; places less likely than one half are not called studs.
+/// Readings outside the wall are left out and said to be.
+StudFindings find_studs(const Wall& wall, const Framing& framing, const StudRules& rules);
+
+/// The most telling place for the next probe within some stretches of the wall: a dispute is settled first, then the
+/// edges of wood already hit are closed in the fewest expected probes, then new wood is looked for where a reading is
+/// expected to tell most: H(E[p]) - E[H(p)], p the chance of a hit under each hypothesis. None: every stud there that
+/// is likelier than `worth_looking` is proved.
+std::optional<ProbeAdvice> next_probe(const StudFindings& findings, const Framing& framing, const StudRules& rules,
+                                      const std::vector<Stretch>& stretches);
+
+/// The wall from end to end but for its openings.
+std::vector<Stretch> clear_of_openings(const Wall& wall);
+
+/// A stretch is done when no unproved stud is likelier than this anywhere in it (house rule).
+constexpr double worth_looking = 0.10;
+
+} // namespace yes_square

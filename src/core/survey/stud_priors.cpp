@@ -1,0 +1,148 @@
+#include "core/survey/stud_posterior.hpp"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <numbers>
+
+namespace yes_square {
+namespace {
+
+/// How usual a spacing is (house rule).
+struct UsualSpacing {
+    Length spacing;
+    double weight;
+};
+constexpr std::array usual_spacings{UsualSpacing{16_in, 0.28},  UsualSpacing{Length::micrometres(487'680), 0.03},
+                                    UsualSpacing{24_in, 0.13},  UsualSpacing{400_mm, 0.22},
+                                    UsualSpacing{450_mm, 0.08}, UsualSpacing{600_mm, 0.16}};
+constexpr double none_weight = 0.10;
+constexpr double told_weight = 0.05;    ///< of a told spacing that is not usual
+constexpr double near_convention = 0.6; ///< of the phases are those that setting out from an end gives
+constexpr double convention_sigma = 7;  ///< mm: linings and plates differ
+
+/// A first stud's centre, on the face of the wall, by how the corner is built. Sheet edges fall on stud centres from
+/// the outside of the framing on. Where this wall butts its return: spacing - lining. Where it runs behind: spacing -
+/// (return framing + lining), 16 - 4 = 12 in. At a free end or outside corner the lining stands before the framing.
+/// Common practice.
+std::vector<double> conventional_first(double spacing, double lining, WallEnd end) {
+    constexpr double return_framing = 89;
+    if (end == WallEnd::corner)
+        return {spacing - lining, spacing - return_framing - lining};
+    return {spacing + lining};
+}
+
+double normal(double x, double sigma) {
+    return std::exp(-0.5 * x * x / (sigma * sigma)) / (sigma * std::sqrt(2 * std::numbers::pi));
+}
+
+LayoutPrior prior_of(double spacing, double weight, const StudQuestion& question) {
+    LayoutPrior prior{spacing, std::vector<double>(static_cast<std::size_t>(std::ceil(spacing))), weight};
+    const double length = question.length.in_mm();
+    const double lining = question.lining.in_mm();
+    std::vector<double> places = conventional_first(spacing, lining, question.left_end);
+    for (const double first : conventional_first(spacing, lining, question.right_end))
+        places.push_back(length - first);
+    double sum = 0;
+    for (std::size_t phase = 0; phase < prior.phase.size(); ++phase) {
+        double density = (1 - near_convention) / spacing;
+        for (const double place : places) {
+            double off = std::fmod(static_cast<double>(phase) - place, spacing);
+            if (off < -spacing / 2)
+                off += spacing;
+            else if (off > spacing / 2)
+                off -= spacing;
+            density += near_convention / static_cast<double>(places.size()) * normal(off, convention_sigma);
+        }
+        prior.phase[phase] = density;
+        sum += density;
+    }
+    for (double& phase : prior.phase)
+        phase *= weight / sum;
+    return prior;
+}
+
+} // namespace
+
+std::vector<LayoutPrior> layout_priors(const StudQuestion& question) {
+    std::vector<UsualSpacing> spacings{usual_spacings.begin(), usual_spacings.end()};
+    const auto told = std::ranges::find_if(
+        spacings, [&](const UsualSpacing& usual) { return absolute(usual.spacing - question.told_spacing) < 1_mm; });
+    if (told == spacings.end() && question.told_spacing > 4 * question.stud_width)
+        spacings.push_back({question.told_spacing, told_weight});
+    double sum = none_weight;
+    for (const UsualSpacing& usual : spacings)
+        sum += usual.weight;
+    std::vector<LayoutPrior> priors;
+    for (const UsualSpacing& usual : spacings)
+        priors.push_back(prior_of(usual.spacing.in_mm(), usual.weight / sum, question));
+    priors.push_back({0, {}, none_weight / sum});
+    return priors;
+}
+
+namespace {
+
+/// How far into an opening, from the outer edge of its trim, the face of its framing is likely to be, mm: behind trim,
+/// jamb and shims (common practice).
+constexpr double framing_from = 10;
+constexpr double framing_to = 65;
+/// A set-out stud nearer than this to that face gives way to king and jack, mm.
+constexpr double gives_way = 75;
+
+/// How far x lies into the nearer side of an opening from the outer edge of its trim, mm; negative: outside it.
+double depth_into(double x, const std::pair<Length, Length>& opening) {
+    return std::min(x - opening.first.in_mm(), opening.second.in_mm() - x);
+}
+
+/// Uniform over where something stands that is centred this far outside the face of the framing.
+double beside_framing(double into, double outside) {
+    const double at = into + outside;
+    return at >= framing_from && at <= framing_to ? 1 / (framing_to - framing_from) : 0;
+}
+
+} // namespace
+
+double missing_at(double x, const StudQuestion& question) {
+    constexpr double replaced = 0.85;
+    return std::ranges::any_of(question.openings,
+                               [&](const auto& opening) {
+                                   const double into = depth_into(x, opening);
+                                   return into >= framing_from - gives_way && into <= framing_to + gives_way / 2;
+                               })
+               ? replaced
+               : question.rules.missing;
+}
+
+ExtraStuds extra_studs(double x, const StudQuestion& question) {
+    constexpr double at_end = 45; // mm from a wall's end to its end stud's far edge
+    ExtraStuds extra{question.rules.extra_per_m / 1000, question.rules.extra_per_m / 20'000};
+    const double length = question.length.in_mm();
+    if (x <= at_end || x >= length - at_end) {
+        extra.single += 0.6 / at_end;
+        extra.doubled += 0.2 / at_end;
+    }
+    const double width = question.stud_width.in_mm();
+    for (const auto& opening : question.openings) {
+        const double into = depth_into(x, opening);
+        extra.single += 0.25 * beside_framing(into, width / 2);
+        extra.doubled += 0.65 * beside_framing(into, width);
+    }
+    return extra;
+}
+
+StudQuestion StudQuestion::of(const Wall& wall, const Framing& framing, const StudRules& rules) {
+    StudQuestion question{wall.length,
+                          wall.height,
+                          framing.stud_width,
+                          framing.spacing,
+                          wall.lining_thickness(),
+                          wall.left_end,
+                          wall.right_end,
+                          {},
+                          rules};
+    for (const Opening& opening : wall.openings)
+        question.openings.emplace_back(opening.left, opening.left + opening.width);
+    return question;
+}
+
+} // namespace yes_square
