@@ -1,5 +1,6 @@
 #include "app/sheets/sheet_writer.hpp"
 #include "app/shell/main_window.hpp"
+#include "app/survey/survey_panel.hpp"
 
 #include <QApplication>
 #include <QCommandLineParser>
@@ -7,6 +8,7 @@
 #include <QFile>
 #include <QFileInfo>
 #include <QTextStream>
+#include <algorithm>
 
 using namespace yes_square;
 using namespace yes_square::app;
@@ -28,6 +30,8 @@ struct Arguments {
     QString theme;
     QString unit;
     QString shelf;
+    QString page;
+    QString wall;
     QStringList jobs;
     bool unattended() const { return !sheets.isEmpty() || !screenshot.isEmpty(); }
 };
@@ -52,11 +56,17 @@ Arguments parse(const QStringList& words) {
                                   QStringLiteral("NAME")};
     const QCommandLineOption shelf{QStringLiteral("shelf"), QStringLiteral("Select the shelf with this id."),
                                    QStringLiteral("ID")};
-    parser.addOptions({sheets, screenshot, stage, size, theme, unit, shelf});
+    const QCommandLineOption page{QStringLiteral("page"),
+                                  QStringLiteral("The survey's page: wall, walk, drill, studs, level, face, services, room."),
+                                  QStringLiteral("NAME")};
+    const QCommandLineOption wall{QStringLiteral("wall"), QStringLiteral("Select the wall with this id."),
+                                  QStringLiteral("ID")};
+    parser.addOptions({sheets, screenshot, stage, size, theme, unit, shelf, page, wall});
     parser.addPositionalArgument(QStringLiteral("JOB"), QStringLiteral("A .yesq file."), QStringLiteral("[JOB]"));
     parser.process(words);
     return {parser.value(sheets), parser.value(screenshot), parser.value(stage), parser.value(size),
-            parser.value(theme),  parser.value(unit),       parser.value(shelf), parser.positionalArguments()};
+            parser.value(theme),  parser.value(unit),       parser.value(shelf), parser.value(page),
+            parser.value(wall),   parser.positionalArguments()};
 }
 
 tl::expected<Job, QString> read(const QString& path) {
@@ -95,10 +105,24 @@ QString set_up(MainWindow& window, const Arguments& arguments) {
             return QStringLiteral("--theme %1 is not known; it is light or dark").arg(arguments.theme);
         window.set_theme(arguments.theme == QStringLiteral("dark") ? ThemeName::dark : ThemeName::light);
     }
+    if (!arguments.wall.isEmpty()) {
+        const auto& walls = window.bench().job().walls;
+        const auto found = std::ranges::find(walls, arguments.wall.toStdString(), &Wall::id);
+        if (found == walls.end())
+            return QStringLiteral("there is no wall %1 in this job").arg(arguments.wall);
+        window.bench().select_wall(static_cast<std::size_t>(found - walls.begin()));
+    }
     if (!arguments.shelf.isEmpty()) {
         window.bench().select_shelf(arguments.shelf.toStdString());
         if (!window.bench().shelf() || window.bench().shelf()->id != arguments.shelf.toStdString())
             return QStringLiteral("there is no shelf %1 in this job").arg(arguments.shelf);
+    }
+    if (!arguments.page.isEmpty()) {
+        const auto page = survey_page_from_name(arguments.page);
+        if (!page)
+            return QStringLiteral("--page %1 is not known; it is wall, walk, drill, studs, level, face, services or room")
+                .arg(arguments.page);
+        window.survey().set_page(*page);
     }
     if (!arguments.stage.isEmpty()) {
         const auto stage = stage_from_name(arguments.stage);

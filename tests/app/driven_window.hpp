@@ -3,6 +3,7 @@
 #include "app/board/board_view.hpp"
 #include "app/shell/length_field.hpp"
 #include "app/shell/main_window.hpp"
+#include "app/survey/survey_panel.hpp"
 
 #include <QLineEdit>
 #include <QTemporaryDir>

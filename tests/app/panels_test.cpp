@@ -69,12 +69,13 @@ TEST_CASE("linings are layered and taken off", "[app][survey]") {
 TEST_CASE("ends and room are chosen", "[app][survey]") {
     DemoWindow driven;
     driven.window.set_stage(Stage::survey);
-    driven.choose("wall-ends", 3);
+    driven.choose("wall-left-end", 2);
     CHECK(driven.wall().left_end == WallEnd::open);
-    CHECK(driven.wall().right_end == WallEnd::open);
-    driven.choose("wall-ends", 1);
+    driven.choose("wall-left-end", 0);
+    driven.choose("wall-right-end", 1);
     CHECK(driven.wall().left_end == WallEnd::corner);
-    CHECK(driven.wall().right_end == WallEnd::open);
+    CHECK(driven.wall().right_end == WallEnd::outside_corner);
+    driven.window.survey().set_page(SurveyPage::room);
     driven.choose("room-class", 1);
     CHECK(driven.job().rooms[0].service_class == ServiceClass::damp);
 }
@@ -83,6 +84,7 @@ TEST_CASE("every kind of finding is entered on the walk, with the figures it nee
     DemoWindow driven;
     driven.bench().select_wall(1);
     driven.window.set_stage(Stage::survey);
+    driven.window.survey().set_page(SurveyPage::walk);
     auto* found = driven.find<QListWidget>("walk-found");
     const int before = found->count();
 
@@ -120,6 +122,7 @@ TEST_CASE("every kind of finding is entered on the walk, with the figures it nee
 TEST_CASE("a distance below 0 on the walk is refused", "[app][survey]") {
     DemoWindow driven;
     driven.window.set_stage(Stage::survey);
+    driven.window.survey().set_page(SurveyPage::walk);
     const Job before = driven.job();
     driven.type("walk-distance", "-5");
     CHECK(driven.job() == before);

@@ -113,11 +113,11 @@ TEST_CASE("a cure's button clears its check", "[app]") {
     QTemporaryDir folder;
     DrivenWindow driven;
     REQUIRE(driven.window.open(copy_of_demo(folder)));
-    REQUIRE(count_checks(driven.bench().plan(), Severity::error) == 1);
+    const std::size_t before = count_checks(driven.bench().plan(), Severity::error);
     QTest::mouseClick(driven.find<QPushButton>("cure-stud_assumed-1"), Qt::LeftButton);
-    CHECK(count_checks(driven.bench().plan(), Severity::error) == 0);
+    CHECK(count_checks(driven.bench().plan(), Severity::error) == before - 1);
     driven.bench().undo_stack().undo();
-    CHECK(count_checks(driven.bench().plan(), Severity::error) == 1);
+    CHECK(count_checks(driven.bench().plan(), Severity::error) == before);
 }
 
 TEST_CASE("an alternative clicked is chosen, and a bracket clicked shows its sum", "[app]") {
@@ -225,12 +225,14 @@ TEST_CASE("a stud found again replaces what was thought of it", "[app]") {
     DrivenWindow driven;
     REQUIRE(driven.window.open(copy_of_demo(folder)));
     driven.window.set_stage(Stage::survey);
+    driven.window.survey().set_page(SurveyPage::walk);
+    const std::size_t before = count_checks(driven.bench().plan(), Severity::error);
     REQUIRE(driven.job().walls[0].studs.size() == 7);
     driven.type("walk-distance", "2723");
     REQUIRE(driven.job().walls[0].studs.size() == 7);
     CHECK(driven.job().walls[0].studs[5].centre == 2723_mm);
     CHECK(driven.job().walls[0].studs[5].state == StudState::proved);
-    CHECK(count_checks(driven.bench().plan(), Severity::error) == 0);
+    CHECK(count_checks(driven.bench().plan(), Severity::error) == before - 1);
 }
 
 TEST_CASE("every stage shows at 1024x700 without losing a panel", "[app]") {

@@ -68,6 +68,7 @@ TEST_CASE("check exits 1 while an error stands and 0 without", "[cli]") {
     std::ifstream file{demo};
     json job = json::parse(file);
     job["walls"][0]["shelves"].erase(1);
+    job["walls"][2]["shelves"].erase(0);
     const auto path = std::filesystem::temp_directory_path() / "yes-square-cli-test.yesq";
     std::ofstream{path} << job.dump();
     CHECK(run("check " + path.string()).code == 0);

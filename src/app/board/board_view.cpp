@@ -1,6 +1,7 @@
 #include "app/board/board_view.hpp"
 
 #include "app/board/painter.hpp"
+#include "app/board/picking.hpp"
 
 #include <QApplication>
 #include <QMouseEvent>
@@ -9,46 +10,10 @@
 namespace yes_square::app {
 namespace {
 
-constexpr double pixels_per_mm = 96 / 25.4;
-constexpr double near_px = 5;
 constexpr double end_grip_px = 10;
 constexpr double most_zoom = 12;
 
 using Part = Reference::Part;
-
-double distance_to_segment(QPointF p, QPointF a, QPointF b) {
-    const QPointF along = b - a;
-    const double square = QPointF::dotProduct(along, along);
-    const double t = square > 0 ? std::clamp(QPointF::dotProduct(p - a, along) / square, 0.0, 1.0) : 0.0;
-    const QPointF off = p - (a + t * along);
-    return std::hypot(off.x(), off.y());
-}
-
-/// How far a point (mm of paper) is from a shape; inside is 0.
-struct Distance {
-    QPointF at;
-    double operator()(const Line& line) const {
-        return distance_to_segment(at, {line.from.x, line.from.y}, {line.to.x, line.to.y});
-    }
-    double operator()(const Rectangle& r) const {
-        const double x = std::max({r.at.x - at.x(), at.x() - r.at.x - r.width, 0.0});
-        const double y = std::max({r.at.y - at.y(), at.y() - r.at.y - r.height, 0.0});
-        return std::hypot(x, y);
-    }
-    double operator()(const Circle& c) const {
-        return std::max(0.0, std::hypot(at.x() - c.centre.x, at.y() - c.centre.y) - c.radius);
-    }
-    double operator()(const Triangle& t) const {
-        const QPolygonF triangle{{QPointF{t.a.x, t.a.y}, QPointF{t.b.x, t.b.y}, QPointF{t.c.x, t.c.y}}};
-        return triangle.containsPoint(at, Qt::OddEvenFill) ? 0 : 1e9;
-    }
-    double operator()(const Text& text) const {
-        const double width = static_cast<double>(text.text.size()) * 0.58 * text.height;
-        const double left =
-            text.at.x - (text.align == Align::left ? 0 : (text.align == Align::centre ? width / 2 : width));
-        return (*this)(Rectangle{{left, text.at.y - text.height}, width, 1.2 * text.height});
-    }
-};
 
 } // namespace
 
@@ -67,6 +32,12 @@ BoardView::BoardView(Workbench& bench, QWidget* parent)
 void BoardView::set_theme(const Theme& theme) {
     theme_ = &theme;
     update();
+}
+
+void BoardView::show_survey(SurveyLayer layer, const std::optional<ProbeAdvice>& advice) {
+    survey_ = layer;
+    advice_ = advice;
+    redraw();
 }
 
 void BoardView::zoom_by(double factor) {
@@ -106,6 +77,8 @@ void BoardView::redraw() {
     frame.pan_x = pan_.x();
     frame.pan_y = pan_.y();
     frame.selected_shelf = bench_.shelf() ? bench_.shelf()->id : std::string{};
+    frame.survey = survey_;
+    frame.advice = advice_;
     elevation_ = draw_elevation(*wall, *bench_.wall_plan(), frame, bench_.voice());
     update();
 }
@@ -139,30 +112,15 @@ void BoardView::paintEvent(QPaintEvent*) {
     }
 }
 
-const Shape* BoardView::shape_at(QPointF at) const {
-    const Distance distance{at / pixels_per_mm};
-    const Shape* best = nullptr;
-    double nearest = near_px / pixels_per_mm;
-    const auto& shapes = elevation_.drawing.shapes;
-    // Last painted lies on top.
-    for (auto shape = shapes.rbegin(); shape != shapes.rend(); ++shape) {
-        if (shape->reference.part == Part::none)
-            continue;
-        const double away = std::visit(distance, shape->form);
-        if (away < nearest) {
-            best = &*shape;
-            nearest = away;
-        }
-    }
-    return best;
-}
-
 void BoardView::click(const Reference& reference) {
     if (!reference.shelf.empty())
         bench_.select_shelf(reference.shelf);
     switch (reference.part) {
     case Part::bracket:
         bench_.ask("bracket/" + std::to_string(reference.index + 1));
+        break;
+    case Part::stud:
+        bench_.ask("stud/" + std::to_string(reference.index + 1));
         break;
     case Part::hole:
         bench_.ask("hole/" + std::to_string(reference.index % 100 + 1));
@@ -187,7 +145,13 @@ void BoardView::mousePressEvent(QMouseEvent* event) {
     }
     if (event->button() != Qt::LeftButton)
         return;
-    const Shape* shape = shape_at(pressed_);
+    if (survey_ == SurveyLayer::studs && bench_.wall()) {
+        const Length x = elevation_.scale.wall_x(pressed_.x() / pixels_per_mm);
+        const Length z = elevation_.scale.wall_z(pressed_.y() / pixels_per_mm);
+        if (x >= Length{} && x <= bench_.wall()->length && z >= Length{} && z <= bench_.wall()->height)
+            emit pointed_at(x, z);
+    }
+    const Shape* shape = shape_at(elevation_.drawing, pressed_);
     if (!shape) {
         grip_ = zoom_ > 1 ? Grip::pan : Grip::none;
         return;
@@ -247,7 +211,7 @@ void BoardView::mouseMoveEvent(QMouseEvent* event) {
         drag_to(event->position());
         return;
     }
-    const Shape* shape = shape_at(event->position());
+    const Shape* shape = shape_at(elevation_.drawing, event->position());
     hovered_ = shape ? std::optional{shape->reference} : std::nullopt;
     const bool shelf = hovered_ && hovered_->part == Part::shelf && !hovered_->x && !hovered_->z;
     bool at_end = false;

@@ -17,12 +17,19 @@ public:
     explicit BoardView(Workbench& bench, QWidget* parent = nullptr);
 
     void set_theme(const Theme& theme);
+    /// Which readings are drawn over the wall, and where to probe next.
+    void show_survey(SurveyLayer layer, const std::optional<ProbeAdvice>& advice);
     void zoom_by(double factor);
     void fit();
 
     /// Where a place on the wall is in the widget; for tests and tags.
     QPointF place(Length x, Length z) const;
 
+signals:
+    /// While studs are looked for: a place on the wall was clicked.
+    void pointed_at(yes_square::Length x, yes_square::Length z);
+
+public:
     QSize minimumSizeHint() const override { return {320, 180}; }
 
 protected:
@@ -39,7 +46,6 @@ private:
     enum class Grip { none, whole, left_end, right_end, pan };
 
     void redraw();
-    const Shape* shape_at(QPointF at) const;
     void drag_to(QPointF at);
     void click(const Reference& reference);
 
@@ -49,6 +55,8 @@ private:
     double zoom_ = 1;
     QPointF pan_; ///< mm of paper
     std::optional<Reference> hovered_;
+    SurveyLayer survey_ = SurveyLayer::none;
+    std::optional<ProbeAdvice> advice_;
 
     Grip grip_ = Grip::none;
     bool dragging_ = false;

@@ -23,10 +23,13 @@ public:
         switch (rectangle.fill) {
         case Fill::none:
             break;
-        case Fill::plain:
-            painter_.setBrush(theme_.fill_of(rectangle.ink));
+        case Fill::plain: {
+            QColor colour = theme_.fill_of(rectangle.ink);
+            colour.setAlphaF(colour.alphaF() * static_cast<float>(rectangle.strength));
+            painter_.setBrush(colour);
             painter_.drawRect(area);
             break;
+        }
         case Fill::light: {
             QColor colour = theme_.fill_of(rectangle.ink);
             if (colour.alpha() == 255)

@@ -61,13 +61,18 @@ ScrapPanel::ScrapPanel(Workbench& bench, QWidget* parent)
 }
 
 void ScrapPanel::refresh() {
+    const WallPlan* wall = bench_.wall_plan();
+    if (wall) // what was asked may be of the wall itself
+        if (const auto of_wall = std::ranges::find(wall->survey.workings, bench_.subject(), &Working::subject);
+            of_wall != wall->survey.workings.end()) {
+            write(*of_wall, {});
+            return;
+        }
     const ShelfPlan* plan = bench_.shelf_plan();
     if (!plan) {
         setHtml(tr("Click a tick, a bracket or a figure: the sum behind it is written here."));
         return;
     }
-    const Voice voice = bench_.voice();
-    const auto shown = [](const std::string& words) { return text(words).toHtmlEscaped(); };
     const std::string subject = bench_.subject().empty() ? "sag" : bench_.subject();
     auto found = std::ranges::find(plan->workings, subject, &Working::subject);
     if (found == plan->workings.end())
@@ -77,20 +82,28 @@ void ScrapPanel::refresh() {
         setHtml(links);
         return;
     }
-    const std::string sum = sum_text(*found, voice);
+    write(*found, links);
+}
+
+void ScrapPanel::write(const Working& working, const QString& links) {
+    const Voice voice = bench_.voice();
+    const auto shown = [](const std::string& words) { return text(words).toHtmlEscaped(); };
+    const std::string sum = sum_text(working, voice);
     QString terms;
-    for (const Term& term : found->terms)
+    for (const Term& term : working.terms)
         terms +=
             QStringLiteral("<tr><td>%1&nbsp;&nbsp;</td><td align=\"right\">%2</td><td>&nbsp;&nbsp;<i>%3</i></td></tr>")
                 .arg(shown(say(term.name, voice)), shown(say(term.value, voice)).replace(' ', "&nbsp;"),
                      shown(source_text(term.source, voice)));
+    for (const Sentence& fact : working.facts)
+        terms += QStringLiteral("<tr><td colspan=\"3\">%1</td></tr>").arg(shown(say(fact, voice)));
     // The sum at the left, where each of its figures comes from at the right.
     const QString html =
         QStringLiteral("<table width=\"100%\" cellspacing=\"0\"><tr>"
                        "<td width=\"36%\"><b>%1</b><br><span style=\"font-size:large\">%2</span>"
                        "<p style=\"margin-top:6px\">%3</p></td>"
                        "<td><table cellspacing=\"0\" cellpadding=\"1\">%4</table></td></tr></table>")
-            .arg(shown(say(found->title, voice)), shown(sum.empty() ? say(found->result, voice) : sum), links, terms);
+            .arg(shown(say(working.title, voice)), shown(sum.empty() ? say(working.result, voice) : sum), links, terms);
     setHtml(html);
 }
 

@@ -14,6 +14,7 @@ public:
 
 private:
     void refresh();
+    void write(const Working& working, const QString& links);
 
     Workbench& bench_;
 };

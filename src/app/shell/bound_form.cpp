@@ -61,6 +61,30 @@ LengthField* BoundForm::length(const QString& label, const char* name, Get<Lengt
     return field;
 }
 
+LengthField* BoundForm::optional_length(const QString& label, const char* name, const QString& when_none,
+                                        Get<std::optional<Length>> get, Set<std::optional<Length>> set) {
+    auto* field = new LengthField{this};
+    field->set_least(Length::nanometres(1), tr("It must be more than 0"));
+    field->setPlaceholderText(when_none);
+    connect(field, &LengthField::committed, this,
+            [this, label, set](Length length) { bench_.edit(label, [&](Job& job) { set(job, length); }); });
+    connect(field, &QLineEdit::editingFinished, this, [this, field, label, get, set] {
+        const auto now = get();
+        if (field->text().isEmpty() && now && *now)
+            bench_.edit(label, [&](Job& job) { set(job, std::nullopt); });
+    });
+    add_row(label, name, field, [this, field, get] {
+        field->set_unit(bench_.job().unit);
+        const auto length = get();
+        if (length && *length)
+            field->set_length(**length);
+        else if (!(field->hasFocus() && field->isModified()))
+            field->clear_length();
+        return length.has_value();
+    });
+    return field;
+}
+
 void BoundForm::words(const QString& label, const char* name, Get<std::string> get, Set<std::string> set) {
     auto* field = new QLineEdit{this};
     const auto commit = [this, field, label, set] {

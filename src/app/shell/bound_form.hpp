@@ -25,6 +25,9 @@ public:
 
     LengthField* length(const QString& label, const char* name, Get<Length> get, Set<Length> set,
                         Length least = Length::mm(-1'000'000), const QString& refusal = {});
+    /// A length that may be unknown: nothing typed means none.
+    LengthField* optional_length(const QString& label, const char* name, const QString& when_none,
+                                 Get<std::optional<Length>> get, Set<std::optional<Length>> set);
     void words(const QString& label, const char* name, Get<std::string> get, Set<std::string> set);
     void choice(const QString& label, const char* name, const QStringList& options, Get<int> get, Set<int> set);
     /// A choice whose options follow from the job.
@@ -38,6 +41,9 @@ public:
     void widget(QWidget* widget);
 
     void refresh();
+
+protected:
+    Workbench& bench() const { return bench_; }
 
 private:
     void add_row(const QString& label, const char* name, QWidget* field, std::function<bool()> show);

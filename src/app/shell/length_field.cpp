@@ -4,6 +4,8 @@
 #include "app/shell/words.hpp"
 #include "core/measure/entry.hpp"
 
+#include <QClipboard>
+#include <QGuiApplication>
 #include <QKeyEvent>
 
 namespace yes_square::app {
@@ -82,11 +84,39 @@ bool LengthField::commit() {
     return true;
 }
 
+void LengthField::enter() {
+    if (!commit())
+        return;
+    focusNextChild();
+}
+
+void LengthField::take(Length length) {
+    if (length < least_)
+        return refuse(refusal_, 0);
+    setModified(false);
+    set_flag(*this, "refused", false);
+    hide_tag();
+    set_length(length);
+    emit committed(length);
+    enter();
+}
+
+std::optional<Length> LengthField::value() {
+    return isModified() ? read() : shown_;
+}
+
 void LengthField::keyPressEvent(QKeyEvent* event) {
     if (event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter) {
-        if (commit())
-            focusNextChild();
+        enter();
         return;
+    }
+    if (event->matches(QKeySequence::Paste)) {
+        const QStringList lines =
+            QGuiApplication::clipboard()->text().split(QLatin1Char('\n'), Qt::SkipEmptyParts);
+        if (lines.size() > 1 || (lines.size() == 1 && lines.front().contains(QLatin1Char('\t')))) {
+            emit pasted(lines);
+            return;
+        }
     }
     if (event->key() == Qt::Key_Escape && isModified()) {
         setModified(false);

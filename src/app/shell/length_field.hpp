@@ -6,6 +6,7 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QPointer>
+#include <QStringList>
 
 namespace yes_square::app {
 
@@ -24,11 +25,17 @@ public:
     void set_least(Length least, const QString& refusal);
     void clear_length();
 
+    /// Takes a length as if it had been typed and Enter pressed: a reading that a device sent.
+    void take(Length length);
+
+    /// The exact length last committed, or what is being typed; none: empty, or refused and said so.
+    std::optional<Length> value();
     /// Reads what stands there; none: refused, and said so.
     std::optional<Length> read();
 
 signals:
     void committed(yes_square::Length length);
+    void pasted(const QStringList& lines); ///< more than one line, or several figures in one
 
 protected:
     void keyPressEvent(QKeyEvent* event) override;
@@ -36,6 +43,7 @@ protected:
     void focusInEvent(QFocusEvent* event) override;
 
 private:
+    void enter();
     void show_understood();
     void show_tag(const QString& words, bool refused);
     void hide_tag();

@@ -1,6 +1,7 @@
 #include "app/shell/main_window.hpp"
 
 #include "app/board/board_view.hpp"
+#include "app/board/drawing_view.hpp"
 #include "app/fit/fit_panel.hpp"
 #include "app/fixings/fixings_panel.hpp"
 #include "app/layout/alternatives_strip.hpp"
@@ -9,6 +10,7 @@
 #include "app/notes/scrap_panel.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "app/survey/survey_panel.hpp"
+#include "core/sheets/room_drawing.hpp"
 
 #include <QApplication>
 #include <QCloseEvent>
@@ -26,6 +28,7 @@
 #include <QStyleFactory>
 #include <QToolButton>
 #include <QVBoxLayout>
+#include <algorithm>
 
 namespace yes_square::app {
 namespace {
@@ -117,7 +120,20 @@ void MainWindow::build_body() {
     pickers->addWidget(units_);
     wall_column->addLayout(pickers);
     board_ = new BoardView{bench_, wall_side};
-    wall_column->addWidget(board_, 1);
+    room_ = new DrawingView{[this](double width, double height, double size) { return draw_room_here(width, height, size); },
+                            wall_side};
+    room_->setObjectName(QStringLiteral("room-plan"));
+    room_->setAccessibleName(tr("Plan of the room"));
+    views_ = new QStackedWidget{wall_side};
+    views_->addWidget(board_);
+    views_->addWidget(room_);
+    wall_column->addWidget(views_, 1);
+    connect(&bench_, &Workbench::changed, room_, &DrawingView::redraw);
+    connect(&bench_, &Workbench::selection_changed, room_, &DrawingView::redraw);
+    connect(room_, &DrawingView::picked, this, [this](const Reference& reference) {
+        if (reference.part == Reference::Part::wall)
+            bench_.select_wall(reference.index);
+    });
     alternatives_ = new AlternativesStrip{bench_, wall_side};
     wall_column->addWidget(alternatives_);
 
@@ -135,7 +151,7 @@ void MainWindow::build_body() {
     panels_ = new QStackedWidget;
     survey_ = new SurveyPanel{bench_};
     layout_ = new LayoutPanel{bench_};
-    panels_->addWidget(scrolled(survey_));
+    panels_->addWidget(survey_);
     panels_->addWidget(scrolled(layout_));
     panels_->addWidget(new FixingsPanel{bench_});
     auto* fit = new FitPanel{bench_};
@@ -164,6 +180,8 @@ void MainWindow::build_body() {
     setCentralWidget(body);
 
     connect(stages_, &StageStrip::stage_chosen, this, &MainWindow::show_stage);
+    connect(survey_, &SurveyPanel::page_changed, this, &MainWindow::show_survey);
+    connect(board_, &BoardView::pointed_at, survey_, &SurveyPanel::point_at);
     connect(nearer, &QToolButton::clicked, this, [this] { board_->zoom_by(1.4); });
     connect(farther, &QToolButton::clicked, this, [this] { board_->zoom_by(1 / 1.4); });
     connect(whole, &QToolButton::clicked, board_, &BoardView::fit);
@@ -238,6 +256,8 @@ void MainWindow::set_theme(ThemeName name) {
     QApplication::setPalette(chosen.palette());
     qApp->setStyleSheet(chosen.style_sheet());
     stages_->set_theme(chosen);
+    survey_->set_theme(chosen);
+    room_->set_theme(chosen);
     board_->set_theme(chosen);
     alternatives_->set_theme(chosen);
 }
@@ -245,6 +265,26 @@ void MainWindow::set_theme(ThemeName name) {
 void MainWindow::show_stage(Stage stage) {
     panels_->setCurrentIndex(static_cast<int>(stage));
     alternatives_->setVisible(stage == Stage::layout);
+    show_survey();
+}
+
+void MainWindow::show_survey() {
+    const bool surveying = stages_->stage() == Stage::survey;
+    board_->show_survey(surveying ? survey_->layer() : SurveyLayer::none,
+                        surveying ? survey_->advice() : std::nullopt);
+    views_->setCurrentWidget(surveying && survey_->page() == SurveyPage::room ? static_cast<QWidget*>(room_)
+                                                                              : static_cast<QWidget*>(board_));
+}
+
+Drawing MainWindow::draw_room_here(double width, double height, double size) const {
+    const Job& job = bench_.job();
+    if (!bench_.wall())
+        return {};
+    const auto room = std::ranges::find(job.rooms, bench_.wall()->room, &Room::id);
+    if (room == job.rooms.end())
+        return {};
+    const RoomSurvey& survey = bench_.plan().rooms[static_cast<std::size_t>(room - job.rooms.begin())];
+    return draw_room(job, survey, {width, height, size, bench_.wall()->id}, bench_.voice());
 }
 
 void MainWindow::refresh_pickers() {

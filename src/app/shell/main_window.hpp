@@ -3,6 +3,7 @@
 #include "app/shell/job_store.hpp"
 #include "app/shell/stage_strip.hpp"
 #include "app/shell/workbench.hpp"
+#include "core/sheets/drawing.hpp"
 
 #include <QComboBox>
 #include <QMainWindow>
@@ -13,6 +14,7 @@ namespace yes_square::app {
 
 class AlternativesStrip;
 class BoardView;
+class DrawingView;
 class LayoutPanel;
 class SurveyPanel;
 
@@ -34,6 +36,7 @@ public:
     void set_stage(Stage stage) { stages_->set_stage(stage); }
     Workbench& bench() { return bench_; }
     BoardView& board() { return *board_; }
+    SurveyPanel& survey() { return *survey_; }
 
     bool save();
     bool save_to(const QString& path);
@@ -55,6 +58,8 @@ private:
     void print();
     bool may_leave();
     void show_stage(Stage stage);
+    void show_survey();
+    Drawing draw_room_here(double width, double height, double size) const;
     void refresh_pickers();
     void refresh_title();
     void remember(const QString& path);
@@ -66,6 +71,8 @@ private:
     JobStore store_;
     StageStrip* stages_ = nullptr;
     BoardView* board_ = nullptr;
+    DrawingView* room_ = nullptr;
+    QStackedWidget* views_ = nullptr;
     AlternativesStrip* alternatives_ = nullptr;
     SurveyPanel* survey_ = nullptr;
     LayoutPanel* layout_ = nullptr;

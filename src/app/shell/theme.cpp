@@ -79,7 +79,12 @@ QColor Theme::of(Ink which) const {
         return faint;
     case Ink::service:
     case Ink::bracket:
+    case Ink::detected:
         return steel;
+    case Ink::probe:
+        return ink;
+    case Ink::chance:
+        return timber;
     case Ink::strip:
         return with_alpha(faint, 0.5);
     case Ink::board:
@@ -162,6 +167,7 @@ QString Theme::style_sheet() const {
                "QPushButton:checked { background: %2; color: %6; }"
                "QPushButton:disabled { color: %7; }"
                "QLabel[role=\"heading\"] { font-weight: 700; }"
+               "QLabel[role=\"figure\"] { font-size: 22px; font-weight: 700; color: %4; }"
                "QLabel[role=\"faint\"] { color: %7; }"
                "QLabel[role=\"tag\"] { background: %2; color: %6; padding: 4px 8px; border-radius: 2px; }"
                "QLabel[role=\"tag\"][refused=\"true\"] { background: %5; color: %6; }"

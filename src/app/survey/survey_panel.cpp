@@ -1,187 +1,183 @@
 #include "app/survey/survey_panel.hpp"
 
-#include "app/survey/walk_list.hpp"
+#include "app/survey/level_page.hpp"
+#include "app/survey/readings.hpp"
+#include "app/survey/room_page.hpp"
+#include "app/survey/services_page.hpp"
+#include "app/survey/studs_page.hpp"
+#include "app/survey/trial_hole_page.hpp"
+#include "app/survey/wall_form.hpp"
 
-#include <QHBoxLayout>
+#include <QGridLayout>
+#include <QScrollArea>
 #include <QVBoxLayout>
 #include <algorithm>
+#include <array>
 
 namespace yes_square::app {
 namespace {
 
-constexpr int framed_row = 0; ///< "Built of": framing first, then the masonry kinds
+constexpr std::array names{"wall", "walk", "drill", "studs", "level", "face", "services", "room"};
+constexpr int buttons_in_row = 4;
+
+QScrollArea* scrolled(QWidget* inside) {
+    auto* area = new QScrollArea;
+    auto* margin = new QWidget;
+    auto* column = new QVBoxLayout{margin};
+    column->setContentsMargins(0, 4, 8, 4);
+    column->addWidget(inside);
+    column->addStretch(1);
+    area->setWidget(margin);
+    area->setWidgetResizable(true);
+    area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    return area;
+}
 
 } // namespace
+
+std::optional<SurveyPage> survey_page_from_name(const QString& name) {
+    const auto found = std::ranges::find(names, name);
+    return found == names.end() ? std::nullopt : std::optional{static_cast<SurveyPage>(found - names.begin())};
+}
 
 SurveyPanel::SurveyPanel(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
-    , form_{new BoundForm{bench, this}}
+    , buttons_{new QButtonGroup{this}}
+    , pages_{new QStackedWidget{this}}
+    , studs_{new StudsPage{bench}}
+    , level_{new LevelPage{bench}}
+    , face_{new FacePage{bench}}
     , remove_{new QPushButton{tr("Remove this wall"), this}} {
-    const auto wall = [this](auto member) {
-        return [this, member]() -> std::optional<std::decay_t<decltype(std::declval<Wall>().*member)>> {
-            return bench_.wall() ? std::optional{bench_.wall()->*member} : std::nullopt;
-        };
-    };
-    const auto here = [this](Job& job) -> Wall& { return job.walls[bench_.wall_index()]; };
-    const QString more = tr("It must be more than 0");
-    const Length least = Length::nanometres(1);
-
-    form_->heading(tr("The job"));
-    form_->words(
-        tr("Title"), "job-title", [this] { return bench_.job().title; },
-        [](Job& job, const std::string& typed) { job.title = typed; });
-    form_->words(
-        tr("Client"), "job-client", [this] { return bench_.job().client; },
-        [](Job& job, const std::string& typed) { job.client = typed; });
-    form_->words(
-        tr("Place"), "job-place", [this] { return bench_.job().place; },
-        [](Job& job, const std::string& typed) { job.place = typed; });
-
-    form_->heading(tr("The wall"));
-    form_->words(tr("Name"), "wall-name", wall(&Wall::name),
-                 [here](Job& job, const std::string& typed) { here(job).name = typed; });
-    form_->length(
-        tr("Length"), "wall-length", wall(&Wall::length),
-        [here](Job& job, Length length) { here(job).length = length; }, least, more);
-    form_->length(
-        tr("Height"), "wall-height", wall(&Wall::height),
-        [here](Job& job, Length length) { here(job).height = length; }, least, more);
-    form_->choice(
-        tr("Built of"), "wall-structure",
-        QStringList{tr("Timber studs"), tr("Brick"), tr("Dense block"), tr("Aerated block"), tr("Concrete")},
-        [this]() -> std::optional<int> {
-            if (!bench_.wall())
-                return std::nullopt;
-            const auto* masonry = std::get_if<Masonry>(&bench_.wall()->structure);
-            return masonry ? 1 + static_cast<int>(masonry->kind) : framed_row;
-        },
-        [here](Job& job, int row) {
-            if (row == framed_row)
-                here(job).structure = Framing{};
-            else
-                here(job).structure = Masonry{static_cast<MasonryKind>(row - 1)};
-        });
-    const auto framing = [this](auto member) {
-        return [this, member]() -> std::optional<Length> {
-            const auto* of = bench_.wall() ? std::get_if<Framing>(&bench_.wall()->structure) : nullptr;
-            return of ? std::optional{of->*member} : std::nullopt;
-        };
-    };
-    const auto frame_of = [here](Job& job) -> Framing& { return std::get<Framing>(here(job).structure); };
-    form_->length(
-        tr("Stud spacing"), "stud-spacing", framing(&Framing::spacing),
-        [frame_of](Job& job, Length length) { frame_of(job).spacing = length; }, least, more);
-    form_->length(
-        tr("Stud width"), "stud-width", framing(&Framing::stud_width),
-        [frame_of](Job& job, Length length) { frame_of(job).stud_width = length; }, least, more);
-    form_->length(
-        tr("Stud depth"), "stud-depth", framing(&Framing::stud_depth),
-        [frame_of](Job& job, Length length) { frame_of(job).stud_depth = length; }, least, more);
-    form_->choice(
-        tr("Timber"), "stud-species",
-        QStringList{tr("Not known"), tr("Spruce-pine-fir"), tr("Southern pine"), tr("Douglas-fir-larch"), tr("Red oak"),
-                    tr("Western cedars"), tr("C16")},
-        [this]() -> std::optional<int> {
-            const auto* of = bench_.wall() ? std::get_if<Framing>(&bench_.wall()->structure) : nullptr;
-            return of ? std::optional{static_cast<int>(of->species)} : std::nullopt;
-        },
-        [frame_of](Job& job, int row) { frame_of(job).species = static_cast<Species>(row); });
-
-    // Two layers cover a lining and what is on it; more stay as the file has them.
-    const QStringList layers{tr("None"),         tr("Plasterboard"), tr("Plaster"),
-                             tr("Fibre cement"), tr("Tile"),         tr("Wood panel")};
-    for (const std::size_t layer : {std::size_t{0}, std::size_t{1}}) {
-        const QString label = layer == 0 ? tr("Lining") : tr("Over it");
-        form_->choice(
-            label, layer == 0 ? "lining-1" : "lining-2", layers,
-            [this, layer]() -> std::optional<int> {
-                if (!bench_.wall() || bench_.wall()->lining.size() < layer)
-                    return std::nullopt;
-                return layer < bench_.wall()->lining.size()
-                           ? 1 + static_cast<int>(bench_.wall()->lining[layer].material)
-                           : 0;
-            },
-            [here, layer](Job& job, int row) {
-                auto& lining = here(job).lining;
-                if (row == 0) {
-                    lining.resize(std::min(lining.size(), layer));
-                    return;
-                }
-                if (lining.size() <= layer)
-                    lining.push_back({LiningMaterial::plasterboard, Length::micrometres(12'500), {}});
-                lining[layer].material = static_cast<LiningMaterial>(row - 1);
-            });
-        form_->length(
-            tr("Thickness"), layer == 0 ? "lining-1-thickness" : "lining-2-thickness",
-            [this, layer]() -> std::optional<Length> {
-                if (!bench_.wall() || bench_.wall()->lining.size() <= layer)
-                    return std::nullopt;
-                return bench_.wall()->lining[layer].thickness;
-            },
-            [here, layer](Job& job, Length length) { here(job).lining[layer].thickness = length; }, least, more);
+    auto* grid = new QGridLayout;
+    grid->setSpacing(4);
+    const QStringList titles{tr("Wall"),  tr("Walk"), tr("Drill"),    tr("Studs"),
+                             tr("Level"), tr("Face"), tr("Services"), tr("Room")};
+    for (int i = 0; i < titles.size(); ++i) {
+        auto* button = new QPushButton{titles[i], this};
+        button->setCheckable(true);
+        button->setObjectName(QStringLiteral("survey-page-") + QLatin1String(names[static_cast<std::size_t>(i)]));
+        buttons_->addButton(button, i);
+        grid->addWidget(button, i / buttons_in_row, i % buttons_in_row);
     }
-    form_->choice(
-        tr("Ends"), "wall-ends",
-        QStringList{tr("Corners at both ends"), tr("Corner at the reference end"), tr("Corner at the far end"),
-                    tr("Free at both ends")},
-        [this]() -> std::optional<int> {
-            const Wall* of = bench_.wall();
-            if (!of)
-                return std::nullopt;
-            return (of->left_end == WallEnd::open ? 2 : 0) + (of->right_end == WallEnd::open ? 1 : 0);
-        },
-        [here](Job& job, int row) {
-            here(job).left_end = row & 2 ? WallEnd::open : WallEnd::corner;
-            here(job).right_end = row & 1 ? WallEnd::open : WallEnd::corner;
-        });
-    form_->choice(
-        tr("Room"), "room-class", QStringList{tr("Dry"), tr("Damp at times: kitchen, bath, garage")},
-        [this]() -> std::optional<int> {
-            const Room* room = bench_.wall() ? room_of(bench_.job(), *bench_.wall()) : nullptr;
-            return room ? std::optional{static_cast<int>(room->service_class)} : std::nullopt;
-        },
-        [here](Job& job, int row) {
-            for (Room& room : job.rooms)
-                if (room.id == here(job).room)
-                    room.service_class = static_cast<ServiceClass>(row);
-        });
 
-    form_->heading(tr("Walk the wall from the reference end"));
-    form_->widget(new WalkList{bench, this});
-
+    auto* wall = new QWidget;
+    auto* wall_column = new QVBoxLayout{wall};
+    wall_column->setContentsMargins(0, 0, 0, 0);
+    auto* form = new WallForm{bench};
+    wall_column->addWidget(form);
     auto* add = new QPushButton{tr("Add a wall"), this};
     add->setObjectName(QStringLiteral("add-wall"));
-    connect(add, &QPushButton::clicked, this, &SurveyPanel::add_wall);
-    connect(remove_, &QPushButton::clicked, this, &SurveyPanel::remove_wall);
-    auto* buttons = new QHBoxLayout;
-    buttons->addWidget(add);
-    buttons->addWidget(remove_);
+    remove_->setObjectName(QStringLiteral("remove-wall"));
+    auto* wall_buttons = new QHBoxLayout;
+    wall_buttons->addWidget(add);
+    wall_buttons->addWidget(remove_);
+    wall_column->addLayout(wall_buttons);
+
+    pages_->addWidget(scrolled(wall));
+    pages_->addWidget(scrolled(new ReadingsEditor{bench, walk_readings()}));
+    pages_->addWidget(scrolled(new TrialHolePage{bench}));
+    pages_->addWidget(scrolled(studs_));
+    pages_->addWidget(scrolled(level_));
+    pages_->addWidget(scrolled(face_));
+    pages_->addWidget(scrolled(new ServicesPage{bench}));
+    pages_->addWidget(scrolled(new RoomPage{bench}));
 
     auto* column = new QVBoxLayout{this};
-    column->addLayout(buttons);
-    column->addWidget(form_);
-    column->addStretch(1);
-    form_->refresh();
+    column->setContentsMargins(0, 0, 0, 0);
+    column->addLayout(grid);
+    column->addWidget(pages_, 1);
+
+    connect(add, &QPushButton::clicked, this, &SurveyPanel::add_wall);
+    connect(remove_, &QPushButton::clicked, this, &SurveyPanel::remove_wall);
+    connect(buttons_, &QButtonGroup::idClicked, this, [this](int id) { set_page(static_cast<SurveyPage>(id)); });
+    connect(studs_, &StudsPage::advised, this, &SurveyPanel::page_changed);
     const auto fit = [this] { remove_->setEnabled(bench_.wall() != nullptr); };
     connect(&bench_, &Workbench::changed, this, fit);
     fit();
+    set_page(SurveyPage::wall);
+}
+
+void SurveyPanel::set_page(SurveyPage page) {
+    const int index = static_cast<int>(page);
+    buttons_->button(index)->setChecked(true);
+    pages_->setCurrentIndex(index);
+    emit page_changed();
+}
+
+SurveyPage SurveyPanel::page() const {
+    return static_cast<SurveyPage>(pages_->currentIndex());
+}
+
+void SurveyPanel::set_theme(const Theme& theme) {
+    level_->set_theme(theme);
+    face_->set_theme(theme);
+}
+
+SurveyLayer SurveyPanel::layer() const {
+    switch (page()) {
+    case SurveyPage::studs:
+        return SurveyLayer::studs;
+    case SurveyPage::level:
+        return SurveyLayer::level;
+    case SurveyPage::face:
+        return SurveyLayer::face;
+    default:
+        return SurveyLayer::none;
+    }
+}
+
+std::optional<ProbeAdvice> SurveyPanel::advice() const {
+    return studs_->advice();
+}
+
+void SurveyPanel::point_at(Length x, Length) {
+    if (page() != SurveyPage::studs)
+        return;
+    LengthField* field = studs_->evidence().first_field();
+    field->setText(text(format(x, bench_.job().unit)));
+    field->setModified(true);
+    field->setFocus(Qt::OtherFocusReason);
+}
+
+void SurveyPanel::take_scan(EvidenceKind kind, Length x, Length limit) {
+    if (!bench_.wall())
+        return;
+    bench_.edit(tr("Reading of the wall scanner"), [&](Job& job) {
+        job.walls[bench_.wall_index()].observations.push_back({kind, x, std::nullopt, limit});
+    });
+}
+
+void SurveyPanel::take_scan(ScanResult result, Length x, Length half_width) {
+    if (!bench_.wall())
+        return;
+    // The scanner runs along the wall and does not say how far a run goes up or down: the whole height is kept.
+    bench_.edit(tr("Reading of the wall scanner"), [&](Job& job) {
+        Wall& wall = job.walls[bench_.wall_index()];
+        const Length left = std::max(Length{}, x - half_width);
+        wall.scans.push_back({result, left, {}, x + half_width - left, wall.height});
+    });
 }
 
 void SurveyPanel::add_wall() {
-    bench_.edit(tr("Add wall"), [](Job& job) {
-        if (job.rooms.empty())
-            job.rooms.push_back({fresh_id(job, "room"), tr("Room").toStdString(), ServiceClass::dry, {}});
+    bench_.edit(tr("Add wall"), [this](Job& job) {
+        if (job.rooms.empty()) {
+            Room room;
+            room.id = fresh_id(job, "room");
+            room.name = tr("Room").toStdString();
+            job.rooms.push_back(std::move(room));
+        }
         Wall wall;
         wall.id = fresh_id(job, "wall");
         wall.name = tr("Wall %1").arg(job.walls.size() + 1).toStdString();
-        wall.room = job.rooms.back().id;
+        wall.room = bench_.wall() ? bench_.wall()->room : job.rooms.back().id;
         wall.length = 3000_mm;
         wall.height = 2400_mm;
-        wall.lining = {{LiningMaterial::plasterboard, Length::micrometres(12'500), {}}};
+        wall.lining = {{LiningMaterial::plasterboard, Length::micrometres(12'500)}};
         job.walls.push_back(std::move(wall));
     });
     bench_.select_wall(bench_.job().walls.size() - 1);
+    set_page(SurveyPage::wall);
     if (auto* length = findChild<LengthField*>(QStringLiteral("wall-length")))
         length->setFocus(Qt::OtherFocusReason);
 }

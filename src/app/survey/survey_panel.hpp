@@ -1,25 +1,57 @@
 #pragma once
 
-#include "app/shell/bound_form.hpp"
+#include "app/shell/theme.hpp"
+#include "app/shell/workbench.hpp"
+#include "core/sheets/elevation.hpp"
 
+#include <QButtonGroup>
 #include <QPushButton>
+#include <QStackedWidget>
 #include <QWidget>
 
 namespace yes_square::app {
 
-/// What the wall is: its figures in the order they are taken, and the walk along it.
+class FacePage;
+class LevelPage;
+class StudsPage;
+
+/// The pages of the survey, in the order a wall is got to know.
+enum class SurveyPage { wall, walk, drill, studs, level, face, services, room };
+
+std::optional<SurveyPage> survey_page_from_name(const QString& name);
+
+/// What the wall is: a page for each thing to find out, figures in the order they are taken.
 class SurveyPanel : public QWidget {
     Q_OBJECT
 public:
     explicit SurveyPanel(Workbench& bench, QWidget* parent = nullptr);
 
     void add_wall();
+    void set_page(SurveyPage page);
+    SurveyPage page() const;
+    void set_theme(const Theme& theme);
+
+    /// What the elevation shows beside this page.
+    SurveyLayer layer() const;
+    std::optional<ProbeAdvice> advice() const;
+    /// A place on the wall was pointed at: the figure is put where the next reading is typed.
+    void point_at(Length x, Length z);
+    /// A scanner found a stud's middle, or a run of cable or pipe; it goes where such readings are kept.
+    void take_scan(EvidenceKind kind, Length x, Length limit);
+    void take_scan(ScanResult result, Length x, Length half_width);
+
+signals:
+    void page_changed();
 
 private:
     void remove_wall();
 
     Workbench& bench_;
-    BoundForm* form_;
+    QButtonGroup* buttons_;
+    QStackedWidget* pages_;
+    StudsPage* studs_;
+    LevelPage* level_;
+    FacePage* face_;
     QPushButton* remove_;
 };
 

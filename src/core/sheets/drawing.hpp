@@ -34,6 +34,9 @@ enum class Ink {
     faint,
     alarm,
     caution,
+    chance,   ///< of wood behind the lining
+    detected, ///< a cable or pipe that was found
+    probe,    ///< a reading of the wall
 };
 
 struct Point {
@@ -61,6 +64,7 @@ struct Rectangle {
     Fill fill = Fill::none;
     double line_width = 0.25; ///< mm; 0: no outline
     Stroke stroke = Stroke::solid;
+    double strength = 1; ///< of a plain fill: 0 cannot be seen, 1 is full
 };
 
 struct Circle {
@@ -90,10 +94,10 @@ struct Text {
 
 /// What a shape belongs to, for picking: a part of the job, and the places on the wall it stands for.
 struct Reference {
-    enum class Part { none, stud, opening, service, shelf, bracket, hole, check };
+    enum class Part { none, stud, opening, service, shelf, bracket, hole, check, wall };
     Part part = Part::none;
     std::string shelf; ///< id
-    std::size_t index = 0;
+    std::size_t index = 0;   ///< of a wall: in the job
     std::optional<Length> x; ///< a tick on the run rod
     std::optional<Length> z; ///< a tick on the height rod
 };

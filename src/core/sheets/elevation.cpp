@@ -1,5 +1,6 @@
 #include "core/sheets/elevation.hpp"
 
+#include "core/sheets/survey_layer.hpp"
 #include "core/shelves/shelf_site.hpp"
 
 #include <algorithm>
@@ -51,14 +52,19 @@ public:
     Elevation draw() {
         place_wall();
         wall_itself();
+        if (frame_.survey == SurveyLayer::studs && plan_.survey.findings)
+            draw_wood_chance(plan_.survey.findings->posterior, wall_, scale_, drawing_);
         studs();
         openings();
         strips();
+        draw_edges(wall_, scale_, frame_, voice_, drawing_);
         services();
+        corner_things();
         for (std::size_t i = 0; i < wall_.shelves.size() && i < plan_.shelves.size(); ++i)
             shelf(wall_.shelves[i], plan_.shelves[i]);
         for (const ShelfPlan& shelf : plan_.shelves)
             checks(shelf);
+        draw_readings(wall_, plan_.survey, scale_, frame_, voice_, drawing_);
         if (frame_.rods) {
             run_rod();
             height_rod();
@@ -158,6 +164,10 @@ private:
             const Reference reference{Part::opening, {}, i, {}, {}};
             rectangle(box.left, box.right, box.bottom, box.top, Ink::paper, Fill::plain, 0);
             rectangle(box.left, box.right, box.bottom, box.top, Ink::opening, Fill::none, 0.35, reference);
+            if (opening.trim > Length{} && opening.trim * 2 < opening.width)
+                rectangle(box.left + opening.trim, box.right - opening.trim,
+                          opening.kind == OpeningKind::window ? box.bottom + opening.trim : box.bottom,
+                          box.top - opening.trim, Ink::opening, Fill::none, 0.2);
             add(Line{{x(box.left), y(box.bottom)}, {x(box.right), y(box.top)}, Ink::opening, 0.12});
             add(Line{{x(box.left), y(box.top)}, {x(box.right), y(box.bottom)}, Ink::opening, 0.12});
             add(Text{{(x(box.left) + x(box.right)) / 2, y(box.top) + 1.5 * text()},
@@ -170,14 +180,28 @@ private:
     }
 
     void strips() {
-        for (const Strip& strip : plan_.survey.strips)
+        for (const Strip& strip : plan_.survey.strips) {
+            const bool inferred = strip.basis == Strip::Basis::inferred;
             rectangle(std::max(Length{}, strip.left), std::min(wall_.length, strip.right),
-                      std::max(Length{}, strip.bottom), std::min(wall_.height, strip.top), Ink::strip, Fill::light, 0);
+                      std::max(Length{}, strip.bottom), std::min(wall_.height, strip.top),
+                      inferred ? Ink::strip : Ink::detected, inferred ? Fill::light : Fill::hatched,
+                      inferred ? 0 : 0.35);
+        }
+    }
+
+    /// What stands in from the next wall: its board's end, dashed.
+    void corner_things() {
+        for (const CornerThing& thing : plan_.survey.corner_things) {
+            const Box box = box_of(thing, wall_);
+            rectangle(box.left, box.right, box.bottom, box.top, Ink::board, Fill::light, 0.3, {}, Stroke::dashed);
+        }
     }
 
     void services() {
         for (std::size_t i = 0; i < wall_.services.size(); ++i) {
             const ServicePoint& service = wall_.services[i];
+            if (service.far_side) // behind this wall: only its strips show
+                continue;
             const Box box = box_of(service);
             const Reference reference{Part::service, {}, i, service.centre, service.height};
             rectangle(box.left, box.right, box.bottom, box.top, Ink::service, Fill::plain, 0.3, reference);

@@ -5,6 +5,9 @@
 
 namespace yes_square {
 
+/// Which readings are drawn over the wall.
+enum class SurveyLayer { none, studs, level, face };
+
 /// How the elevation stands in its frame of paper.
 struct ElevationFrame {
     double width = 250; ///< mm
@@ -15,6 +18,8 @@ struct ElevationFrame {
     double pan_y = 0;
     std::string selected_shelf; ///< its heights and holes stand on the height rod; empty: all shelves'
     bool rods = true;
+    SurveyLayer survey = SurveyLayer::none;
+    std::optional<ProbeAdvice> advice = {}; ///< where to probe next, drawn with the studs
 };
 
 /// From places on the wall to places on paper and back.

@@ -25,6 +25,7 @@ struct Doubt {
 struct ProbeAdvice {
     enum class Purpose { find, close_left_edge, close_right_edge, settle_dispute };
     Length x;
+    std::optional<Length> z = {}; ///< where the hole will be covered, if that was asked for
     Purpose purpose = Purpose::find;
     double wood = 0;        ///< probability of wood there
     double information = 0; ///< expected, bits
@@ -59,6 +60,13 @@ std::optional<ProbeAdvice> next_probe(const StudFindings& findings, const Framin
 
 /// The wall from end to end but for its openings.
 std::vector<Stretch> clear_of_openings(const Wall& wall);
+
+enum class ProbeWhere { anywhere, under_the_work };
+
+/// Where to probe this wall next, from what is known of it; the holes may be limited to where a shelf's back edge will
+/// cover them. None: nothing left to prove there, no shelf to hide behind, or no timber to find.
+std::optional<ProbeAdvice> advise_probe(const Wall& wall, const std::optional<StudFindings>& known,
+                                        const StudRules& rules, ProbeWhere where);
 
 /// A stretch is done when no unproved stud is likelier than this anywhere in it (house rule).
 constexpr double worth_looking = 0.10;

@@ -102,7 +102,7 @@ private:
         const auto at = std::min(found_.posterior.wood().size() - 1, static_cast<std::size_t>(std::max(0.0, x)));
         // Half a millimetre is as fine as a probe is held.
         const Length place = Length::micrometres(500) * std::llround(x * 2);
-        return {place, purpose, found_.posterior.wood()[at], information(at), std::move(words)};
+        return {place, {}, purpose, found_.posterior.wood()[at], information(at), std::move(words)};
     }
     double information(std::size_t at) const {
         const double hit = rules_.probe_false + (1 - 2 * rules_.probe_false) * found_.posterior.wood()[at];
@@ -213,9 +213,18 @@ private:
             }
         if (!best)
             return std::nullopt;
+        const auto& spacings = posterior.spacings();
+        constexpr double open_question = 0.2;
+        std::vector<Value> values{Quantity{Kind::share, posterior.wood()[*best]}};
+        if (spacings.size() < 2 || spacings[1].probability < open_question || spacings[0].spacing == Length{} ||
+            spacings[1].spacing == Length{})
+            return advice(static_cast<double>(*best), ProbeAdvice::Purpose::find,
+                          {"Looks for the next stud: wood here with a chance of {0}", std::move(values)});
+        values.insert(values.end(), {quantity(spacings[0].spacing), quantity(spacings[1].spacing)});
         return advice(static_cast<double>(*best), ProbeAdvice::Purpose::find,
-                      {"Looks for the next stud: wood here with a chance of {0}",
-                       {Quantity{Kind::share, posterior.wood()[*best]}}});
+                      {"Looks for the next stud: wood here with a chance of {0}. It helps to tell spacings of {1} and "
+                       "{2} apart",
+                       std::move(values)});
     }
     double chance_near(double x) const {
         return found_.posterior.stud_within(Length::nearest_to_metres(x / 1e3),
@@ -273,6 +282,29 @@ std::vector<Stretch> clear_of_openings(const Wall& wall) {
     if (from < wall.length)
         clear.push_back({from, wall.length});
     return clear;
+}
+
+std::optional<ProbeAdvice> advise_probe(const Wall& wall, const std::optional<StudFindings>& known,
+                                        const StudRules& rules, ProbeWhere where) {
+    const auto* framing = std::get_if<Framing>(&wall.structure);
+    if (!framing || framing->material == StudMaterial::steel)
+        return std::nullopt;
+    std::vector<Stretch> stretches = clear_of_openings(wall);
+    if (where == ProbeWhere::under_the_work) {
+        std::vector<Stretch> covered;
+        for (const Stretch& clear : stretches)
+            for (const Shelf& shelf : wall.shelves)
+                if (std::max(shelf.left, clear.left) < std::min(shelf.right(), clear.right))
+                    covered.push_back({std::max(shelf.left, clear.left), std::min(shelf.right(), clear.right)});
+        stretches = std::move(covered);
+    }
+    std::optional<ProbeAdvice> advice =
+        next_probe(known ? *known : find_studs(wall, *framing, rules), *framing, rules, stretches);
+    if (advice && where == ProbeWhere::under_the_work)
+        for (const Shelf& shelf : wall.shelves)
+            if (advice->x >= shelf.left && advice->x <= shelf.right())
+                advice->z = shelf.height - shelf.thickness / 2;
+    return advice;
 }
 
 } // namespace yes_square

@@ -1,0 +1,40 @@
+#include "app/board/drawing_view.hpp"
+
+#include "app/board/painter.hpp"
+#include "app/board/picking.hpp"
+
+#include <QMouseEvent>
+
+namespace yes_square::app {
+
+DrawingView::DrawingView(Draw draw, QWidget* parent)
+    : QWidget{parent}
+    , draw_{std::move(draw)}
+    , theme_{&theme(ThemeName::light)} {}
+
+void DrawingView::set_theme(const Theme& theme) {
+    theme_ = &theme;
+    update();
+}
+
+void DrawingView::redraw() {
+    drawing_ = draw_(width() / pixels_per_mm, height() / pixels_per_mm, font().pixelSize() * 0.9 / pixels_per_mm);
+    update();
+}
+
+void DrawingView::paintEvent(QPaintEvent*) {
+    QPainter painter{this};
+    painter.fillRect(rect(), theme_->paper);
+    paint(painter, drawing_, *theme_, pixels_per_mm);
+}
+
+void DrawingView::resizeEvent(QResizeEvent*) {
+    redraw();
+}
+
+void DrawingView::mousePressEvent(QMouseEvent* event) {
+    if (const Shape* shape = shape_at(drawing_, event->position()))
+        emit picked(shape->reference);
+}
+
+} // namespace yes_square::app

@@ -1,0 +1,115 @@
+#include "app/survey/studs_page.hpp"
+
+#include "app/survey/readings.hpp"
+#include "app/survey/working_links.hpp"
+
+#include <QFrame>
+#include <QHBoxLayout>
+#include <QVBoxLayout>
+
+namespace yes_square::app {
+
+StudsPage::StudsPage(Workbench& bench, QWidget* parent)
+    : QWidget{parent}
+    , bench_{bench}
+    , where_{new QLabel{this}}
+    , why_{new QLabel{this}}
+    , wood_{new QPushButton{tr("&Wood"), this}}
+    , nothing_{new QPushButton{tr("&Nothing"), this}}
+    , under_work_{new QCheckBox{tr("Only where a shelf will cover the holes"), this}}
+    , evidence_{new ReadingsEditor{bench, stud_evidence(), this}} {
+    where_->setObjectName(QStringLiteral("probe-where"));
+    where_->setProperty("role", "figure");
+    why_->setObjectName(QStringLiteral("probe-why"));
+    why_->setWordWrap(true);
+    wood_->setObjectName(QStringLiteral("probe-wood"));
+    wood_->setToolTip(tr("The probe stopped in wood there"));
+    nothing_->setObjectName(QStringLiteral("probe-nothing"));
+    nothing_->setToolTip(tr("The probe went through there"));
+    under_work_->setObjectName(QStringLiteral("probe-under-work"));
+
+    auto* card = new QFrame{this};
+    card->setProperty("role", "card");
+    auto* inside = new QVBoxLayout{card};
+    inside->setContentsMargins(10, 8, 10, 8);
+    inside->setSpacing(4);
+    inside->addWidget(where_);
+    inside->addWidget(why_);
+    auto* answers = new QHBoxLayout;
+    answers->addWidget(wood_, 1);
+    answers->addWidget(nothing_, 1);
+    inside->addLayout(answers);
+    inside->addWidget(under_work_);
+
+    auto* column = new QVBoxLayout{this};
+    column->setContentsMargins(0, 0, 0, 0);
+    column->addWidget(card);
+    auto* heading = new QLabel{tr("What was seen or felt"), this};
+    heading->setProperty("role", "heading");
+    column->addWidget(heading);
+    column->addWidget(evidence_);
+    auto* found = new QLabel{tr("Studs that follow from it"), this};
+    found->setProperty("role", "heading");
+    column->addWidget(found);
+    column->addWidget(new WorkingLinks{
+        bench, {QStringLiteral("stud")}, tr("None yet. Told studs stand on the page \"Walk\"."), this});
+    column->addStretch(1);
+
+    connect(wood_, &QPushButton::clicked, this, [this] { record(EvidenceKind::probe_hit); });
+    connect(nothing_, &QPushButton::clicked, this, [this] { record(EvidenceKind::probe_miss); });
+    connect(under_work_, &QCheckBox::toggled, this, &StudsPage::refresh);
+    connect(&bench_, &Workbench::changed, this, &StudsPage::refresh);
+    connect(&bench_, &Workbench::selection_changed, this, &StudsPage::refresh);
+}
+
+void StudsPage::showEvent(QShowEvent*) {
+    refresh();
+}
+
+void StudsPage::hideEvent(QHideEvent*) {
+    advice_.reset();
+    emit advised();
+}
+
+void StudsPage::record(EvidenceKind kind) {
+    if (!advice_)
+        return;
+    const Observation seen{kind, advice_->x, advice_->z};
+    bench_.edit(kind == EvidenceKind::probe_hit ? tr("Probe, wood") : tr("Probe, nothing"),
+                [&](Job& job) { job.walls[bench_.wall_index()].observations.push_back(seen); });
+}
+
+void StudsPage::refresh() {
+    if (!isVisible())
+        return;
+    const Wall* wall = bench_.wall();
+    const auto* framing = wall ? std::get_if<Framing>(&wall->structure) : nullptr;
+    const bool timber = framing && framing->material == StudMaterial::timber;
+    const ProbeWhere where = under_work_->isChecked() ? ProbeWhere::under_the_work : ProbeWhere::anywhere;
+    advice_ = timber ? advise_probe(*wall, bench_.wall_plan()->survey.findings, bench_.job().rules.studs, where)
+                     : std::nullopt;
+    const Voice voice = bench_.voice();
+    if (advice_) {
+        where_->setText(tr("Probe at %1").arg(text(format(advice_->x, voice.unit))));
+        QString why = text(say(advice_->words, voice));
+        if (advice_->z)
+            why += tr(". At %1 up the shelf hides the hole").arg(text(format(*advice_->z, voice.unit)));
+        why_->setText(why);
+    } else if (!timber) {
+        where_->setText(tr("No timber to probe for"));
+        why_->setText(!wall                ? tr("There is no wall yet")
+                      : framing != nullptr ? tr("Steel studs stop a probe hard, and a magnet holds to them all the way up")
+                                           : tr("This wall is not framed"));
+    } else if (where == ProbeWhere::under_the_work && wall->shelves.empty()) {
+        where_->setText(tr("Nothing to hide a hole behind"));
+        why_->setText(tr("No shelf hangs on this wall yet"));
+    } else {
+        where_->setText(tr("Nothing left to probe"));
+        why_->setText(tr("Every stud that is likely there is proved"));
+    }
+    wood_->setEnabled(advice_.has_value());
+    nothing_->setEnabled(advice_.has_value());
+    emit advised();
+}
+
+} // namespace yes_square::app

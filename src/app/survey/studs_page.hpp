@@ -1,0 +1,41 @@
+#pragma once
+
+#include "app/survey/readings_editor.hpp"
+
+#include <QCheckBox>
+#include <QPushButton>
+
+namespace yes_square::app {
+
+/// Studs from evidence: where to probe next and what for, what was seen, and the studs that follow from it.
+class StudsPage : public QWidget {
+    Q_OBJECT
+public:
+    explicit StudsPage(Workbench& bench, QWidget* parent = nullptr);
+
+    ReadingsEditor& evidence() { return *evidence_; }
+    /// Where to probe next as it stands on the page; none: nothing to prove, or the page is not shown.
+    const std::optional<ProbeAdvice>& advice() const { return advice_; }
+
+signals:
+    void advised(); ///< the advice changed
+
+protected:
+    void showEvent(QShowEvent* event) override;
+    void hideEvent(QHideEvent* event) override;
+
+private:
+    void refresh();
+    void record(EvidenceKind kind);
+
+    Workbench& bench_;
+    std::optional<ProbeAdvice> advice_;
+    QLabel* where_;
+    QLabel* why_;
+    QPushButton* wood_;
+    QPushButton* nothing_;
+    QCheckBox* under_work_;
+    ReadingsEditor* evidence_;
+};
+
+} // namespace yes_square::app

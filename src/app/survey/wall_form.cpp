@@ -1,0 +1,183 @@
+#include "app/survey/wall_form.hpp"
+
+namespace yes_square::app {
+namespace {
+
+// "Built of": framing first, then the masonry kinds, then what came later.
+constexpr int timber_row = 0;
+constexpr int steel_row = 5;
+constexpr int lining_row = 6;
+
+constexpr Length least = Length::nanometres(1);
+
+} // namespace
+
+WallForm::WallForm(Workbench& bench, QWidget* parent)
+    : BoundForm{bench, parent} {
+    job_rows();
+    size_rows();
+    structure_rows();
+    lining_rows();
+    end_rows();
+    edge_rows();
+    refresh();
+}
+
+Wall& WallForm::here(Job& job) const {
+    return job.walls[bench().wall_index()];
+}
+
+void WallForm::job_rows() {
+    heading(tr("The job"));
+    words(
+        tr("Title"), "job-title", [this] { return bench().job().title; },
+        [](Job& job, const std::string& typed) { job.title = typed; });
+    words(
+        tr("Client"), "job-client", [this] { return bench().job().client; },
+        [](Job& job, const std::string& typed) { job.client = typed; });
+    words(
+        tr("Place"), "job-place", [this] { return bench().job().place; },
+        [](Job& job, const std::string& typed) { job.place = typed; });
+    choice(
+        tr("Read with"), "job-instrument", QStringList{tr("Tape, class I"), tr("Tape, class II"), tr("Laser measure")},
+        [this] { return std::optional{static_cast<int>(bench().job().instrument)}; },
+        [](Job& job, int row) { job.instrument = static_cast<Instrument>(row); });
+}
+
+void WallForm::size_rows() {
+    heading(tr("The wall"));
+    words(tr("Name"), "wall-name", of_wall(&Wall::name),
+                 [this](Job& job, const std::string& typed) { here(job).name = typed; });
+    length(
+        tr("Length"), "wall-length", of_wall(&Wall::length),
+        [this](Job& job, Length length) { here(job).length = length; }, least, tr("It must be more than 0"));
+    length(
+        tr("Height"), "wall-height", of_wall(&Wall::height),
+        [this](Job& job, Length length) { here(job).height = length; }, least, tr("It must be more than 0"));
+}
+
+void WallForm::structure_rows() {
+    choice(
+        tr("Built of"), "wall-structure",
+        QStringList{tr("Timber studs"), tr("Brick"), tr("Dense block"), tr("Aerated block"), tr("Concrete"),
+                    tr("Steel studs"), tr("Lining alone, nothing behind")},
+        [this]() -> std::optional<int> {
+            if (!bench().wall())
+                return std::nullopt;
+            const Structure& structure = bench().wall()->structure;
+            if (const auto* masonry = std::get_if<Masonry>(&structure))
+                return 1 + static_cast<int>(masonry->kind);
+            if (const auto* of = std::get_if<Framing>(&structure))
+                return of->material == StudMaterial::steel ? steel_row : timber_row;
+            return lining_row;
+        },
+        [this](Job& job, int row) {
+            Structure& structure = here(job).structure;
+            if (row == lining_row) {
+                structure = LiningOnly{};
+            } else if (row == timber_row || row == steel_row) {
+                Framing framed;
+                if (const auto* before = std::get_if<Framing>(&structure))
+                    framed = *before;
+                framed.material = row == steel_row ? StudMaterial::steel : StudMaterial::timber;
+                structure = framed;
+            } else {
+                structure = Masonry{static_cast<MasonryKind>(row - 1)};
+            }
+        });
+    const auto framing = [this](auto member) {
+        return [this, member]() -> std::optional<Length> {
+            const auto* of = bench().wall() ? std::get_if<Framing>(&bench().wall()->structure) : nullptr;
+            return of ? std::optional{of->*member} : std::nullopt;
+        };
+    };
+    const auto frame_of = [this](Job& job) -> Framing& { return std::get<Framing>(here(job).structure); };
+    length(
+        tr("Stud spacing"), "stud-spacing", framing(&Framing::spacing),
+        [frame_of](Job& job, Length length) { frame_of(job).spacing = length; }, least, tr("It must be more than 0"));
+    length(
+        tr("Stud width"), "stud-width", framing(&Framing::stud_width),
+        [frame_of](Job& job, Length length) { frame_of(job).stud_width = length; }, least, tr("It must be more than 0"));
+    length(
+        tr("Stud depth"), "stud-depth", framing(&Framing::stud_depth),
+        [frame_of](Job& job, Length length) { frame_of(job).stud_depth = length; }, least, tr("It must be more than 0"));
+    choice(
+        tr("Timber"), "stud-species",
+        QStringList{tr("Not known"), tr("Spruce-pine-fir"), tr("Southern pine"), tr("Douglas-fir-larch"), tr("Red oak"),
+                    tr("Western cedars"), tr("C16")},
+        [this]() -> std::optional<int> {
+            const auto* of = bench().wall() ? std::get_if<Framing>(&bench().wall()->structure) : nullptr;
+            return of && of->material == StudMaterial::timber ? std::optional{static_cast<int>(of->species)}
+                                                              : std::nullopt;
+        },
+        [frame_of](Job& job, int row) { frame_of(job).species = static_cast<Species>(row); });
+}
+
+void WallForm::lining_rows() {
+    // Two layers cover a lining and what is on it; more stay as the file has them.
+    const QStringList layers{tr("None"),         tr("Plasterboard"), tr("Plaster"),
+                             tr("Fibre cement"), tr("Tile"),         tr("Wood panel"),
+                             tr("Hollow: dabs or battens")};
+    for (const std::size_t layer : {std::size_t{0}, std::size_t{1}}) {
+        const QString label = layer == 0 ? tr("Lining") : tr("Over it");
+        choice(
+            label, layer == 0 ? "lining-1" : "lining-2", layers,
+            [this, layer]() -> std::optional<int> {
+                if (!bench().wall() || bench().wall()->lining.size() < layer)
+                    return std::nullopt;
+                return layer < bench().wall()->lining.size()
+                           ? 1 + static_cast<int>(bench().wall()->lining[layer].material)
+                           : 0;
+            },
+            [this, layer](Job& job, int row) {
+                auto& lining = here(job).lining;
+                if (row == 0) {
+                    lining.resize(std::min(lining.size(), layer));
+                    return;
+                }
+                if (lining.size() <= layer)
+                    lining.push_back({LiningMaterial::plasterboard, Length::micrometres(12'500), {}});
+                lining[layer].material = static_cast<LiningMaterial>(row - 1);
+            });
+        length(
+            tr("Thickness"), layer == 0 ? "lining-1-thickness" : "lining-2-thickness",
+            [this, layer]() -> std::optional<Length> {
+                if (!bench().wall() || bench().wall()->lining.size() <= layer)
+                    return std::nullopt;
+                return bench().wall()->lining[layer].thickness;
+            },
+            [this, layer](Job& job, Length length) { here(job).lining[layer].thickness = length; }, least, tr("It must be more than 0"));
+    }
+    optional_length(
+        tr("Whole wall"), "wall-thickness", tr("not known"), of_wall(&Wall::thickness),
+        [this](Job& job, std::optional<Length> length) { here(job).thickness = length; });
+}
+
+void WallForm::end_rows() {
+    const QStringList ends{tr("Corner of the room"), tr("Outside corner"), tr("Free")};
+    const auto end = [&](const QString& label, const char* name, WallEnd Wall::*member) {
+        choice(
+            label, name, ends,
+            [this, member]() -> std::optional<int> {
+                return bench().wall() ? std::optional{static_cast<int>(bench().wall()->*member)} : std::nullopt;
+            },
+            [this, member](Job& job, int row) { here(job).*member = static_cast<WallEnd>(row); });
+    };
+    end(tr("Reference end"), "wall-left-end", &Wall::left_end);
+    end(tr("Far end"), "wall-right-end", &Wall::right_end);
+}
+
+void WallForm::edge_rows() {
+    heading(tr("Along its foot and top"));
+    const auto edge = [&](const QString& label, const char* name, Length Wall::*member) {
+        length(
+            label, name, of_wall(member), [this, member](Job& job, Length typed) { here(job).*member = typed; },
+            Length{}, tr("It cannot be less than 0"));
+    };
+    edge(tr("Skirting, high"), "skirting-height", &Wall::skirting_height);
+    edge(tr("Skirting, thick"), "skirting-depth", &Wall::skirting_depth);
+    edge(tr("Cornice, high"), "cornice-height", &Wall::cornice_height);
+    edge(tr("Cornice, deep"), "cornice-depth", &Wall::cornice_depth);
+}
+
+} // namespace yes_square::app
