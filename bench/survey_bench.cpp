@@ -12,7 +12,6 @@ using namespace yes_square;
 namespace {
 
 constexpr std::size_t walls = 2400;
-constexpr Length longest_stretch = 1800_mm;
 constexpr double wrong = 0.01;
 constexpr Length really_there = 10_mm; ///< a stud called there is there when its centre is within this
 
@@ -26,14 +25,6 @@ struct Verdicts {
     }
     double share() const { return called ? static_cast<double>(there) / static_cast<double>(called) : 1; }
 };
-
-/// Where the work will go: the longest part of the wall clear of openings, or the middle of it.
-Stretch stretch_of(const HiddenWall& hidden) {
-    const std::vector<Stretch> clear = clear_of_openings(hidden.wall);
-    Stretch best = *std::ranges::max_element(clear, {}, [](const Stretch& s) { return s.right - s.left; });
-    const Length over = best.right - best.left - longest_stretch;
-    return over > Length{} ? Stretch{best.left + over / 2, best.right - over / 2} : best;
-}
 
 bool inside(Length x, const Stretch& stretch) {
     return x >= stretch.left && x <= stretch.right;
@@ -54,30 +45,6 @@ double median(std::vector<double> values) {
     return values[values.size() / 2];
 }
 
-/// Traces a fitter sees before the first hole: true ones near studs and false ones anywhere.
-std::vector<Observation> traces(const HiddenWall& hidden, std::mt19937_64& random) {
-    std::vector<Observation> seen;
-    const auto uniform = [&](double from, double to) { return std::uniform_real_distribution{from, to}(random); };
-    const auto normal = [&](double sigma) { return std::normal_distribution{0.0, sigma}(random); };
-    const auto add = [&](EvidenceKind kind, double mm) {
-        seen.push_back({kind, std::clamp(Length::micrometres(std::llround(mm * 1000)), Length{}, hidden.wall.length)});
-    };
-    const double length = hidden.wall.length.in_mm();
-    for (const HiddenStud& stud : hidden.studs) {
-        const double c = stud.centre.in_mm();
-        if (uniform(0, 1) < 0.5)
-            uniform(0, 1) < 0.9 ? add(EvidenceKind::detector, c + normal(6))
-                                : add(EvidenceKind::detector, uniform(0, length));
-        if (uniform(0, 1) < 0.15)
-            uniform(0, 1) < 0.85 ? add(EvidenceKind::nail_pop, c + normal(8))
-                                 : add(EvidenceKind::nail_pop, uniform(0, length));
-        if (uniform(0, 1) < 0.2)
-            uniform(0, 1) < 0.95 ? add(EvidenceKind::screw_line, c + normal(8))
-                                 : add(EvidenceKind::screw_line, uniform(0, length));
-    }
-    return seen;
-}
-
 enum class Way { advice, stepping };
 
 /// Probes until every stud under the stretch is proved.
@@ -93,7 +60,7 @@ void probes(benchmark::State& state, Way way) {
         for (std::size_t i = 0; i < walls; ++i) {
             std::mt19937_64 random{1000 + i};
             const HiddenWall hidden = make_hidden_wall(random, {});
-            const Stretch stretch = stretch_of(hidden);
+            const Stretch stretch = where_work_goes(hidden);
             const ProbeSession session =
                 way == Way::advice ? probe_by_advice(hidden, stretch, wrong, random)
                                    : probe_by_stepping(hidden, stretch, Length::inches(0, {1, 2}), wrong, random);
@@ -128,7 +95,7 @@ void calibration(benchmark::State& state) {
             std::mt19937_64 random{50'000 + i};
             const HiddenWall hidden = make_hidden_wall(random, {});
             Wall wall = hidden.wall;
-            wall.observations = traces(hidden, random);
+            wall.observations = visible_traces(hidden, random);
             // And some probing, anywhere from none to much.
             const auto limit = i % 40;
             const StudRules rules;

@@ -26,6 +26,8 @@ QTableWidget* make_table(const QStringList& headings, const char* name, QWidget*
     return table;
 }
 
+constexpr int floor_now_column = 3;
+
 void add_row(QTableWidget* table, const QStringList& cells, const std::string& subject) {
     const int row = table->rowCount();
     table->insertRow(row);
@@ -48,7 +50,8 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
     , marks_{make_table({tr("No."), tr("At"), tr("Holds in"), tr("Carries"), tr("Used")}, "marks-table", this)}
-    , drilling_{make_table({tr("Bracket"), tr("Hole"), tr("Up"), tr("Drill"), tr("Tape at")}, "drilling-table", this)}
+    , drilling_{make_table({tr("Bracket"), tr("Hole"), tr("Up"), tr("Floor now"), tr("Drill"), tr("Tape at")},
+                           "drilling-table", this)}
     , fixing_words_{new QLabel{this}} {
     auto* column = new QVBoxLayout{this};
     column->addWidget(heading(tr("Marks on the level line"), this));
@@ -70,6 +73,10 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
 void FixingsPanel::refresh() {
     marks_->setRowCount(0);
     drilling_->setRowCount(0);
+    // Heights over the floor as it is now, where that is another than the finished floor.
+    const WallPlan* wall = bench_.wall_plan();
+    drilling_->setColumnHidden(floor_now_column,
+                               !wall || (!wall->survey.floor.measured() && wall->survey.floor.build_up == Length{}));
     fixing_words_->clear();
     const ShelfPlan* plan = bench_.shelf_plan();
     if (!plan || !plan->bracket)
@@ -89,6 +96,7 @@ void FixingsPanel::refresh() {
                 continue;
             add_row(drilling_,
                     {QString::number(i + 1), QString::number(hole.row + 1), shown(quantity(hole.z)),
+                     shown(quantity(hole.above_now)),
                      place.fixing ? shown(stock(place.fixing->hole_diameter)) : tr("packet"),
                      place.fixing ? shown(stock(place.fixing->drill_depth)) : tr("packet")},
                     "hole/" + std::to_string(hole.row + 1));

@@ -33,7 +33,7 @@ QString links_to(const std::vector<Working>& workings) {
         else if (stem == QStringLiteral("hole"))
             holes += link(number);
         else
-            shelf += link(stem == QStringLiteral("shelf-screw") ? tr("shelf screw") : stem);
+            shelf += link(QString{stem}.replace(QLatin1Char('-'), QLatin1Char(' ')));
     }
     QString html = tr("Shelf:") + QStringLiteral(" ") + shelf;
     for (const auto& [number, links] : brackets)

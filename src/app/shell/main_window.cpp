@@ -8,9 +8,11 @@
 #include "app/layout/layout_panel.hpp"
 #include "app/notes/checks_panel.hpp"
 #include "app/notes/scrap_panel.hpp"
+#include "app/practice/practice_dialog.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "app/survey/survey_panel.hpp"
 #include "core/sheets/room_drawing.hpp"
+#include "core/survey/readings_csv.hpp"
 
 #include <QApplication>
 #include <QCloseEvent>
@@ -22,6 +24,8 @@
 #include <QMessageBox>
 #include <QPrintDialog>
 #include <QPrinter>
+#include <QRandomGenerator>
+#include <QSaveFile>
 #include <QScrollArea>
 #include <QSettings>
 #include <QSplitter>
@@ -120,8 +124,8 @@ void MainWindow::build_body() {
     pickers->addWidget(units_);
     wall_column->addLayout(pickers);
     board_ = new BoardView{bench_, wall_side};
-    room_ = new DrawingView{[this](double width, double height, double size) { return draw_room_here(width, height, size); },
-                            wall_side};
+    room_ = new DrawingView{
+        [this](double width, double height, double size) { return draw_room_here(width, height, size); }, wall_side};
     room_->setObjectName(QStringLiteral("room-plan"));
     room_->setAccessibleName(tr("Plan of the room"));
     views_ = new QStackedWidget{wall_side};
@@ -229,6 +233,24 @@ void MainWindow::build_menus() {
     edit->addAction(tr("Remove the shelf"), QKeySequence{Qt::CTRL | Qt::Key_Delete}, layout_,
                     &LayoutPanel::remove_shelf);
 
+    QMenu* survey = menuBar()->addMenu(tr("&Survey"));
+    survey->addAction(tr("Take in readings (CSV)..."), this, [this] {
+        const QString path = QFileDialog::getOpenFileName(this, tr("Take in readings"), {}, tr("Tables (*.csv *.txt)"));
+        if (!path.isEmpty())
+            take_in_readings(path);
+    });
+    survey->addAction(tr("Give out readings (CSV)..."), this, [this] {
+        const QString path = QFileDialog::getSaveFileName(this, tr("Give out readings"), {}, tr("Tables (*.csv)"));
+        if (!path.isEmpty())
+            give_out_readings(path);
+    });
+    survey->addSeparator();
+    survey->addAction(tr("Practice wall..."), this, [this] {
+        auto* practice = new PracticeDialog{QRandomGenerator::global()->generate64(), bench_.job().unit, *theme_, this};
+        practice->setAttribute(Qt::WA_DeleteOnClose);
+        practice->show();
+    });
+
     QMenu* view = menuBar()->addMenu(tr("&View"));
     const QStringList titles{tr("Survey"), tr("Layout"), tr("Fixings"), tr("Fit")};
     for (int i = 0; i < titles.size(); ++i)
@@ -252,6 +274,7 @@ void MainWindow::build_menus() {
 
 void MainWindow::set_theme(ThemeName name) {
     const Theme& chosen = theme(name);
+    theme_ = &chosen;
     QApplication::setStyle(QStyleFactory::create(QStringLiteral("Fusion")));
     QApplication::setPalette(chosen.palette());
     qApp->setStyleSheet(chosen.style_sheet());
@@ -270,8 +293,7 @@ void MainWindow::show_stage(Stage stage) {
 
 void MainWindow::show_survey() {
     const bool surveying = stages_->stage() == Stage::survey;
-    board_->show_survey(surveying ? survey_->layer() : SurveyLayer::none,
-                        surveying ? survey_->advice() : std::nullopt);
+    board_->show_survey(surveying ? survey_->layer() : SurveyLayer::none, surveying ? survey_->advice() : std::nullopt);
     views_->setCurrentWidget(surveying && survey_->page() == SurveyPage::room ? static_cast<QWidget*>(room_)
                                                                               : static_cast<QWidget*>(board_));
 }
@@ -406,6 +428,39 @@ bool MainWindow::save_to(const QString& path) {
     bench_.undo_stack().setClean();
     remember(store_.path());
     refresh_title();
+    return true;
+}
+
+bool MainWindow::take_in_readings(const QString& path) {
+    QFile file{path};
+    if (!bench_.wall()) {
+        tell(tr("Add a wall first: readings belong to one"));
+        return false;
+    }
+    if (!file.open(QIODevice::ReadOnly)) {
+        tell(tr("%1 cannot be read: %2").arg(path, file.errorString()));
+        return false;
+    }
+    Wall wall = *bench_.wall();
+    const auto added = add_readings_csv(file.readAll().toStdString(), wall);
+    if (!added) {
+        tell(tr("%1, %2. Nothing was taken in").arg(path, text(added.error())));
+        return false;
+    }
+    bench_.edit(tr("Take in %1 readings").arg(*added),
+                [&](Job& job) { job.walls[bench_.wall_index()] = std::move(wall); });
+    return true;
+}
+
+bool MainWindow::give_out_readings(const QString& path) {
+    if (!bench_.wall())
+        return false;
+    QSaveFile file{path};
+    const QByteArray table = QByteArray::fromStdString(readings_csv(*bench_.wall()));
+    if (!file.open(QIODevice::WriteOnly) || file.write(table) != table.size() || !file.flush() || !file.commit()) {
+        tell(tr("%1 could not be written whole. Is the disk full?").arg(path));
+        return false;
+    }
     return true;
 }
 

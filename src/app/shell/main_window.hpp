@@ -38,6 +38,10 @@ public:
     BoardView& board() { return *board_; }
     SurveyPanel& survey() { return *survey_; }
 
+    /// Adds the readings of a CSV table to the wall, or gives all of the wall's out. False: it has been said why not.
+    bool take_in_readings(const QString& path);
+    bool give_out_readings(const QString& path);
+
     bool save();
     bool save_to(const QString& path);
 
@@ -67,6 +71,7 @@ private:
     void take(Job job, std::optional<Job> recovered);
     void autosave();
 
+    const Theme* theme_ = &theme(ThemeName::light);
     Workbench bench_;
     JobStore store_;
     StageStrip* stages_ = nullptr;

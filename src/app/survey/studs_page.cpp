@@ -66,11 +66,6 @@ void StudsPage::showEvent(QShowEvent*) {
     refresh();
 }
 
-void StudsPage::hideEvent(QHideEvent*) {
-    advice_.reset();
-    emit advised();
-}
-
 void StudsPage::record(EvidenceKind kind) {
     if (!advice_)
         return;
@@ -97,9 +92,10 @@ void StudsPage::refresh() {
         why_->setText(why);
     } else if (!timber) {
         where_->setText(tr("No timber to probe for"));
-        why_->setText(!wall                ? tr("There is no wall yet")
-                      : framing != nullptr ? tr("Steel studs stop a probe hard, and a magnet holds to them all the way up")
-                                           : tr("This wall is not framed"));
+        why_->setText(!wall ? tr("There is no wall yet")
+                      : framing != nullptr
+                          ? tr("Steel studs stop a probe hard, and a magnet holds to them all the way up")
+                          : tr("This wall is not framed"));
     } else if (where == ProbeWhere::under_the_work && wall->shelves.empty()) {
         where_->setText(tr("Nothing to hide a hole behind"));
         why_->setText(tr("No shelf hangs on this wall yet"));

@@ -14,7 +14,7 @@ public:
     explicit StudsPage(Workbench& bench, QWidget* parent = nullptr);
 
     ReadingsEditor& evidence() { return *evidence_; }
-    /// Where to probe next as it stands on the page; none: nothing to prove, or the page is not shown.
+    /// Where to probe next as it stood when the page was last shown; none: nothing to prove.
     const std::optional<ProbeAdvice>& advice() const { return advice_; }
 
 signals:
@@ -22,7 +22,6 @@ signals:
 
 protected:
     void showEvent(QShowEvent* event) override;
-    void hideEvent(QHideEvent* event) override;
 
 private:
     void refresh();

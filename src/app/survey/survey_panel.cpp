@@ -1,5 +1,6 @@
 #include "app/survey/survey_panel.hpp"
 
+#include "app/devices/devices_bar.hpp"
 #include "app/survey/level_page.hpp"
 #include "app/survey/readings.hpp"
 #include "app/survey/room_page.hpp"
@@ -8,6 +9,7 @@
 #include "app/survey/trial_hole_page.hpp"
 #include "app/survey/wall_form.hpp"
 
+#include <QApplication>
 #include <QGridLayout>
 #include <QScrollArea>
 #include <QVBoxLayout>
@@ -48,6 +50,7 @@ SurveyPanel::SurveyPanel(Workbench& bench, QWidget* parent)
     , studs_{new StudsPage{bench}}
     , level_{new LevelPage{bench}}
     , face_{new FacePage{bench}}
+    , devices_{new DevicesBar{this}}
     , remove_{new QPushButton{tr("Remove this wall"), this}} {
     auto* grid = new QGridLayout;
     grid->setSpacing(4);
@@ -84,9 +87,17 @@ SurveyPanel::SurveyPanel(Workbench& bench, QWidget* parent)
     pages_->addWidget(scrolled(new RoomPage{bench}));
 
     auto* column = new QVBoxLayout{this};
-    column->setContentsMargins(0, 0, 0, 0);
+    column->setContentsMargins(6, 0, 0, 0);
     column->addLayout(grid);
     column->addWidget(pages_, 1);
+    column->addWidget(devices_);
+    connect(&devices_->laser(), &DeviceLink::distance, this, &SurveyPanel::put_distance);
+    connect(&devices_->scanner(), &DeviceLink::stud, this,
+            [this](Length x, Length limit) { take_scan(EvidenceKind::detector, x, limit); });
+    connect(&devices_->scanner(), &DeviceLink::cable, this,
+            [this](Length x, Length half) { take_scan(ScanResult::cable, x, half); });
+    connect(&devices_->scanner(), &DeviceLink::pipe, this,
+            [this](Length x, Length half) { take_scan(ScanResult::pipe, x, half); });
 
     connect(add, &QPushButton::clicked, this, &SurveyPanel::add_wall);
     connect(remove_, &QPushButton::clicked, this, &SurveyPanel::remove_wall);
@@ -128,7 +139,7 @@ SurveyLayer SurveyPanel::layer() const {
 }
 
 std::optional<ProbeAdvice> SurveyPanel::advice() const {
-    return studs_->advice();
+    return page() == SurveyPage::studs ? studs_->advice() : std::nullopt;
 }
 
 void SurveyPanel::point_at(Length x, Length) {
@@ -157,6 +168,15 @@ void SurveyPanel::take_scan(ScanResult result, Length x, Length half_width) {
         const Length left = std::max(Length{}, x - half_width);
         wall.scans.push_back({result, left, {}, x + half_width - left, wall.height});
     });
+}
+
+void SurveyPanel::put_distance(Length distance) {
+    auto* field = qobject_cast<LengthField*>(QApplication::focusWidget());
+    if (!field)
+        return devices_->say_nowhere_to_put(
+            tr("The laser measured %1, and no figure is waiting for it: put the cursor into one and measure again")
+                .arg(text(format(distance, bench_.job().unit))));
+    field->take(distance);
 }
 
 void SurveyPanel::add_wall() {

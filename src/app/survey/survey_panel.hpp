@@ -11,6 +11,7 @@
 
 namespace yes_square::app {
 
+class DevicesBar;
 class FacePage;
 class LevelPage;
 class StudsPage;
@@ -31,6 +32,8 @@ public:
     SurveyPage page() const;
     void set_theme(const Theme& theme);
 
+    DevicesBar& devices() { return *devices_; }
+
     /// What the elevation shows beside this page.
     SurveyLayer layer() const;
     std::optional<ProbeAdvice> advice() const;
@@ -45,6 +48,8 @@ signals:
 
 private:
     void remove_wall();
+    /// Puts a distance where the cursor is, or was before a button took it.
+    void put_distance(Length distance);
 
     Workbench& bench_;
     QButtonGroup* buttons_;
@@ -52,6 +57,7 @@ private:
     StudsPage* studs_;
     LevelPage* level_;
     FacePage* face_;
+    DevicesBar* devices_;
     QPushButton* remove_;
 };
 

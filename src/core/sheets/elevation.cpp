@@ -97,7 +97,12 @@ private:
         return std::accumulate(lanes_.begin(), lanes_.end(), 0.6 * text(),
                                [this](double sum, const Lane& lane) { return sum + lane_height(lane); });
     }
-    double height_rod_width() const { return frame_.rods ? std::max(7.0, longest_figure_ + 2.4) * text() : text(); }
+    double height_rod_width() const {
+        return frame_.rods ? (std::max(7.0, longest_figure_ + 2.4) + (two_floors() ? longest_figure_ : 0)) * text()
+                           : text();
+    }
+    /// The floor there is now is not the finished floor: heights are told from both.
+    bool two_floors() const { return plan_.survey.floor.measured() || plan_.survey.floor.build_up > Length{}; }
 
     void place_wall() {
         for (const Length length : {wall_.length, wall_.height})
@@ -409,10 +414,19 @@ private:
                       Fill::light,
                       0.2,
                       Stroke::solid});
+        if (two_floors()) {
+            add(Text{
+                {right - 1.4 * text(), 1.0 * text()}, say("finished", voice_), 0.8 * text(), Align::right, Ink::faint});
+            add(Text{{right - (1.8 + longest_figure_) * text(), 1.0 * text()},
+                     say("floor now", voice_),
+                     0.8 * text(),
+                     Align::right,
+                     Ink::faint});
+        }
         // Figures are pushed down where they would overlap, then up again from the floor where they ran out of rod.
         std::vector<double> places;
         for (const HeightTick& t : ticks)
-            places.push_back(std::max(y(t.at), places.empty() ? 1.5 * text() : places.back() + 1.15 * text()));
+            places.push_back(std::max(y(t.at), places.empty() ? 2.2 * text() : places.back() + 1.15 * text()));
         for (std::size_t i = places.size(); i-- > 0;)
             places[i] = std::min(places[i], (i + 1 < places.size() ? places[i + 1] : bottom) -
                                                 (i + 1 < places.size() ? 1.15 * text() : 0.2 * text()));
@@ -430,6 +444,12 @@ private:
                      ticks[i].strong ? Ink::level : Ink::figure,
                      ticks[i].strong},
                 ticks[i].reference);
+            if (two_floors())
+                add(Text{{right - (1.8 + longest_figure_) * text(), places[i] + 0.35 * text()},
+                         format_bare(plan_.survey.floor.above_floor_now({}, ticks[i].at), voice_.unit),
+                         text(),
+                         Align::right,
+                         Ink::faint});
         }
     }
 

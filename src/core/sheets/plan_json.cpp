@@ -63,6 +63,7 @@ public:
                                      {"hole", hole.row + 1},
                                      {"x_m", hole.x.in_metres()},
                                      {"z_m", hole.z.in_metres()},
+                                     {"above_floor_now_m", hole.above_now.in_metres()},
                                      {"x", format(hole.x, voice_.unit)},
                                      {"z", format(hole.z, voice_.unit)}});
         json["alternatives"] = Json::array();
@@ -81,7 +82,52 @@ public:
         return json;
     }
 
+    Json survey(const WallSurvey& survey) const {
+        Json json;
+        json["studs"] = Json::array();
+        for (std::size_t i = 0; i < survey.studs.size(); ++i) {
+            const Stud& stud = survey.studs[i];
+            json["studs"].push_back({{"x_m", stud.centre.in_metres()},
+                                     {"uncertainty_m", stud.uncertainty.in_metres()},
+                                     {"state", std::string{state_name(stud.state)}}});
+            if (survey.findings)
+                json["studs"].back()["probability"] = survey.findings->studs[i].probability;
+        }
+        json["floor"] = profile(survey.floor.floor);
+        json["ceiling"] = profile(survey.floor.ceiling);
+        if (survey.floor.level_line)
+            json["level_line_m"] = survey.floor.level_line->in_metres();
+        json["packing"] = Json::array();
+        for (const FaceRow& row : survey.face.rows)
+            for (const FaceRow::Place& place : row.places)
+                json["packing"].push_back({{"x_m", place.x.in_metres()},
+                                           {"z_m", row.z.in_metres()},
+                                           {"packing_m", survey.face.shim_at(place.x, row.z)->in_metres()}});
+        if (survey.widths)
+            json["least_width_m"] = survey.widths->least.in_metres();
+        if (survey.corner)
+            json["right_corner_rad"] = survey.corner->room_side;
+        json["checks"] = Json::array();
+        for (const Check& of_wall : survey.checks)
+            json["checks"].push_back(check(of_wall));
+        json["workings"] = Json::array();
+        for (const Working& of_wall : survey.workings)
+            json["workings"].push_back(working(of_wall));
+        return json;
+    }
+
 private:
+    static std::string_view state_name(StudState state) {
+        return state == StudState::proved ? "proved" : (state == StudState::indicated ? "indicated" : "assumed");
+    }
+
+    static Json profile(const std::vector<ProfilePoint>& points) {
+        Json json = Json::array();
+        for (const ProfilePoint& point : points)
+            json.push_back({{"x_m", point.x.in_metres()}, {"z_m", point.z.in_metres()}});
+        return json;
+    }
+
     Json support(std::size_t index, const BracketPlan& plan) const {
         Json json{
             {"number", index + 1},
@@ -124,6 +170,7 @@ private:
                 {"gives_up", gives_up}};
     }
 
+public:
     Json check(const Check& check) const {
         Json json{{"code", std::string{name(check.code)}},
                   {"severity", std::string{name(check.severity)}},
@@ -140,6 +187,7 @@ private:
         return json;
     }
 
+private:
     Json working(const Working& working) const {
         Json terms = Json::array();
         for (const Term& term : working.terms) {
@@ -153,6 +201,11 @@ private:
         json["terms"] = std::move(terms);
         json["result"] = quantity(working.result);
         json["source"] = source(working.source);
+        if (!working.facts.empty()) {
+            json["facts"] = Json::array();
+            for (const Sentence& fact : working.facts)
+                json["facts"].push_back(say(fact, voice_));
+        }
         return json;
     }
 
@@ -190,10 +243,23 @@ std::string plan_json(const Job& job, const Plan& plan, const Voice& voice) {
                                               {"right_m", strip.right.in_metres()},
                                               {"bottom_m", strip.bottom.in_metres()},
                                               {"top_m", strip.top.in_metres()}});
+        wall["survey"] = writer.survey(plan.walls[i]->survey);
         wall["shelves"] = Json::array();
         for (const ShelfPlan& shelf : plan.walls[i]->shelves)
             wall["shelves"].push_back(writer.shelf(shelf));
         document["walls"].push_back(std::move(wall));
+    }
+    document["rooms"] = Json::array();
+    for (std::size_t i = 0; i < plan.rooms.size(); ++i) {
+        const RoomSurvey& survey = plan.rooms[i];
+        Json room{{"id", job.rooms[i].id}, {"closed", survey.plan.closed}};
+        if (survey.plan.closed)
+            room.update({{"closing_error_m", survey.plan.closing_error.in_metres()},
+                         {"closing_limit_m", survey.plan.closing_limit.in_metres()}});
+        room["checks"] = Json::array();
+        for (const Check& check : survey.checks)
+            room["checks"].push_back(writer.check(check));
+        document["rooms"].push_back(std::move(room));
     }
     return document.dump(2) + "\n";
 }

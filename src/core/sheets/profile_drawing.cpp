@@ -57,14 +57,18 @@ Drawing draw_floor_profile(const Wall& wall, const FloorProfile& floor, double w
     const double left = ribbon.x({});
     const double right = ribbon.x(wall.length);
     ribbon.line(left, y({}), right, y({}), Ink::level, 0.5);
-    ribbon.words(left, y({}) - 0.5 * text,
-                say(floor.build_up > Length{} ? std::string_view{"Finished floor, the datum"} : "High point, the datum", voice),
-                Ink::level, Align::left);
+    ribbon.words(
+        left, y({}) - 0.5 * text,
+        say(floor.build_up > Length{} ? std::string_view{"Finished floor, the datum"} : "High point, the datum", voice),
+        Ink::level, Align::left);
     const auto& points = floor.floor;
-    ribbon.line(left, y(points.front().z), ribbon.x(points.front().x), y(points.front().z), Ink::floor, 0.5, Stroke::dotted);
-    ribbon.line(ribbon.x(points.back().x), y(points.back().z), right, y(points.back().z), Ink::floor, 0.5, Stroke::dotted);
+    ribbon.line(left, y(points.front().z), ribbon.x(points.front().x), y(points.front().z), Ink::floor, 0.5,
+                Stroke::dotted);
+    ribbon.line(ribbon.x(points.back().x), y(points.back().z), right, y(points.back().z), Ink::floor, 0.5,
+                Stroke::dotted);
     for (std::size_t i = 1; i < points.size(); ++i)
-        ribbon.line(ribbon.x(points[i - 1].x), y(points[i - 1].z), ribbon.x(points[i].x), y(points[i].z), Ink::floor, 0.7);
+        ribbon.line(ribbon.x(points[i - 1].x), y(points[i - 1].z), ribbon.x(points[i].x), y(points[i].z), Ink::floor,
+                    0.7);
     for (const ProfilePoint& point : points) {
         const double at = ribbon.x(point.x);
         ribbon.line(at, y({}), at, y(point.z), Ink::faint, 0.2);
@@ -89,14 +93,13 @@ Drawing draw_face_profile(const Wall& wall, const FaceProfile& face, std::size_t
     const auto y = [&](Length shim) { return front - (front - top) * shim.in_metres() / most; };
     ribbon.line(ribbon.x({}), front, ribbon.x(wall.length), front, Ink::level, 0.5);
     ribbon.words(ribbon.x({}), front + 1.4 * text,
-                say({"Straight, plumb front, seen from above; wall at {0} up", {quantity(row.z)}}, voice), Ink::level,
-                Align::left);
+                 say({"Straight front from above, string at {0}", {quantity(row.z)}}, voice), Ink::level, Align::left);
     for (std::size_t i = 0; i < row.places.size(); ++i) {
         const Length shim = *face.shim_at(row.places[i].x, row.z);
         const double at = ribbon.x(row.places[i].x);
         if (i > 0)
-            ribbon.line(ribbon.x(row.places[i - 1].x), y(*face.shim_at(row.places[i - 1].x, row.z)), at, y(shim), Ink::wall,
-                       0.7);
+            ribbon.line(ribbon.x(row.places[i - 1].x), y(*face.shim_at(row.places[i - 1].x, row.z)), at, y(shim),
+                        Ink::wall, 0.7);
         ribbon.line(at, front, at, y(shim), Ink::faint, 0.2);
         ribbon.drawing.shapes.push_back({Circle{{at, y(shim)}, 0.22 * text, Ink::probe, Fill::plain}});
         ribbon.figure(at, y(shim) - 0.5 * text, shim, Ink::figure);

@@ -49,7 +49,7 @@ private:
         // A single wall has no depth; leave room for what hangs on it.
         least.y = std::min(least.y, most.y - 1.0);
         const double margin_x = 9 * text();
-        const double margin_y = 4.5 * text();
+        const double margin_y = 5.5 * text();
         per_metre_ = std::min((frame_.width - 2 * margin_x) / std::max(0.5, most.x - least.x),
                               (frame_.height - 2 * margin_y) / std::max(0.5, most.y - least.y));
         origin_ = {(frame_.width - (most.x - least.x) * per_metre_) / 2 - least.x * per_metre_,
@@ -100,7 +100,8 @@ private:
         for (const Opening& opening : wall.openings) {
             segment(off(placed, opening.left, 0), off(placed, opening.left + opening.width, 0), Ink::paper, 1.2);
             for (const double into : {-0.05, 0.05})
-                segment(off(placed, opening.left, into), off(placed, opening.left + opening.width, into), Ink::opening, 0.3);
+                segment(off(placed, opening.left, into), off(placed, opening.left + opening.width, into), Ink::opening,
+                        0.3);
         }
         // The name stands outside the room, at the side the wall faces away to.
         const PlanPoint name = off(placed, wall.length / 2, 0);
@@ -111,8 +112,8 @@ private:
         const PlanPoint at{name.x + outward_x * away, name.y + outward_y * away};
         const double shift = outward_y > 0.5 ? -1.2 * text() : (outward_y < -0.5 ? 1.2 * text() : 0.0);
         words(at, shift, wall.name, chosen ? Ink::level : Ink::figure, align, chosen, reference);
-        words(at, shift + 1.25 * text(), format(wall.length, voice_.unit), chosen ? Ink::level : Ink::figure, align, false,
-              reference);
+        words(at, shift + 1.25 * text(), format(wall.length, voice_.unit), chosen ? Ink::level : Ink::figure, align,
+              false, reference);
     }
 
     void corner(const PlanWall& placed) {
@@ -123,7 +124,8 @@ private:
         if (const auto* found = std::get_if<CornerAngle>(&angle)) {
             const double to_middle = std::hypot(middle_.x - placed.to.x, middle_.y - placed.to.y);
             const double step = std::min(0.5, 4.0 * text() / per_metre_ / std::max(0.1, to_middle));
-            const PlanPoint at{placed.to.x + (middle_.x - placed.to.x) * step, placed.to.y + (middle_.y - placed.to.y) * step};
+            const PlanPoint at{placed.to.x + (middle_.x - placed.to.x) * step,
+                               placed.to.y + (middle_.y - placed.to.y) * step};
             words(at, 0.4 * text(), say(Quantity{Kind::angle, found->room_side}, voice_),
                   found->square ? Ink::faint : Ink::figure, Align::centre, !found->square);
         }
@@ -135,13 +137,16 @@ private:
         const bool bad = !plan_.closes;
         if (bad)
             segment(plan_.walls.back().to, plan_.walls.front().from, Ink::caution, 0.5, Stroke::dashed);
-        const Sentence said =
-            bad ? Sentence{"Closes with {0} missing; the limits of error allow {1}",
-                           {quantity(plan_.closing_error), quantity(plan_.closing_limit)}}
-                : Sentence{"Closes within the limits of error: {0} of {1}",
-                           {quantity(plan_.closing_error), quantity(plan_.closing_limit)}};
-        drawing_.shapes.push_back({Text{{frame_.width / 2, frame_.height - 0.8 * text()}, say(said, voice_), text(),
-                                        Align::centre, bad ? Ink::caution : Ink::faint, bad}});
+        const Sentence said = bad ? Sentence{"Closes with {0} missing; the limits of error allow {1}",
+                                             {quantity(plan_.closing_error), quantity(plan_.closing_limit)}}
+                                  : Sentence{"Closes within the limits of error: {0} of {1}",
+                                             {quantity(plan_.closing_error), quantity(plan_.closing_limit)}};
+        drawing_.shapes.push_back({Text{{frame_.width / 2, frame_.height - 0.6 * text()},
+                                        say(said, voice_),
+                                        text(),
+                                        Align::centre,
+                                        bad ? Ink::caution : Ink::faint,
+                                        bad}});
     }
 
     const Job& job_;

@@ -12,6 +12,15 @@ void each_shelf(const Job& job, const Plan& plan, auto&& visit) {
             visit(job.walls[w], shelf);
 }
 
+std::string survey_text(const Wall& wall, const WallSurvey& survey, const Voice& voice) {
+    std::string text;
+    for (const Working& working : survey.workings)
+        text += fmt::format("  {}: {}\n", say(working.title, voice), say(working.result, voice));
+    for (const Check& check : survey.checks)
+        text += fmt::format("  {}: {}\n", name(check.severity), say(check.message, voice));
+    return text.empty() ? text : fmt::format("{}, survey\n", wall.name) + text;
+}
+
 std::string shelf_text(const Wall& wall, const ShelfPlan& shelf, const Voice& voice) {
     std::string text = fmt::format("{}, {}\n", wall.name, shelf.shelf_name);
     if (shelf.bracket)
@@ -63,6 +72,9 @@ std::string_view words(Hold hold) {
 
 std::string summary(const Job& job, const Plan& plan, const Voice& voice) {
     std::string text = fmt::format("{}\n{}, {}\n", job.title, job.client, job.place);
+    for (std::size_t i = 0; i < plan.walls.size(); ++i)
+        if (const std::string survey = survey_text(job.walls[i], plan.walls[i]->survey, voice); !survey.empty())
+            text += "\n" + survey;
     each_shelf(job, plan,
                [&](const Wall& wall, const ShelfPlan& shelf) { text += "\n" + shelf_text(wall, shelf, voice); });
     text += fmt::format("\n{} errors, {} warnings, {} notes\n", count_checks(plan, Severity::error),

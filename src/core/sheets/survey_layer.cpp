@@ -8,9 +8,9 @@
 namespace yes_square {
 namespace {
 
-constexpr int shades = 10;              ///< of the band
-constexpr double band_strength = 0.75;  ///< where wood is certain
-constexpr double probe_row = 0.5;       ///< of the wall's height: where readings without a height are drawn
+constexpr int shades = 10;             ///< of the band
+constexpr double band_strength = 0.75; ///< where wood is certain
+constexpr double probe_row = 0.5;      ///< of the wall's height: where readings without a height are drawn
 constexpr double figure_width = 0.58;
 
 /// Draws in places on the wall.
@@ -68,7 +68,7 @@ private:
             return;
         const double x = scale_.x(seen.x);
         const double y = scale_.y(seen.z.value_or(Length::nearest_to_metres(wall_.height.in_metres() * probe_row)));
-        const double r = 0.32 * text();
+        const double r = 0.25 * text();
         switch (seen.kind) {
         case EvidenceKind::probe_hit:
             pen_.drawing.shapes.push_back({Circle{{x, y}, r, Ink::probe, Fill::plain}});
@@ -104,10 +104,10 @@ private:
             return;
         const double x = scale_.x(frame_.advice->x);
         pen_.line(x, scale_.y(wall_.height) - 0.3 * text(), x, scale_.y({}), Ink::level, 0.5, Stroke::dashed);
-        const std::string words =
-            say({"Probe at {0}", {quantity(frame_.advice->x)}}, voice_);
+        const std::string words = say({"Probe at {0}", {quantity(frame_.advice->x)}}, voice_);
         const double half = static_cast<double>(words.size()) * figure_width * text() / 2;
-        const double middle = std::clamp(x, scale_.x({}) + half, std::max(scale_.x({}) + half, scale_.x(wall_.length) - half));
+        const double middle =
+            std::clamp(x, scale_.x({}) + half, std::max(scale_.x({}) + half, scale_.x(wall_.length) - half));
         pen_.text(middle, scale_.y(wall_.height) - 0.7 * text(), words, text(), Ink::level, Align::centre, true);
     }
 
@@ -177,7 +177,9 @@ void draw_wood_chance(const StudPosterior& posterior, const Wall& wall, const El
             ++to;
         if (shade(from) > 0)
             pen.box({Length::mm(static_cast<std::int64_t>(from)),
-                     std::min(wall.length, Length::mm(static_cast<std::int64_t>(to))), {}, wall.height},
+                     std::min(wall.length, Length::mm(static_cast<std::int64_t>(to))),
+                     {},
+                     wall.height},
                     Ink::chance, Fill::plain, 0, Stroke::solid, band_strength * shade(from) / shades);
         from = to;
     }
@@ -193,19 +195,21 @@ void draw_edges(const Wall& wall, const ElevationScale& scale, const ElevationFr
         pen.box({{}, wall.length, wall.height - wall.cornice_height, wall.height}, Ink::board, Fill::light, 0.2);
     for (const Length joist : wall.joists)
         if (joist <= wall.length)
-            pen.box({joist - 19_mm, joist + 19_mm, wall.height, wall.height + 60_mm}, Ink::stud_proved, Fill::plain, 0.2);
+            pen.box({joist - 19_mm, joist + 19_mm, wall.height, wall.height + 60_mm}, Ink::stud_proved, Fill::plain,
+                    0.2);
     for (const Obstacle& obstacle : wall.obstacles) {
         if (obstacle.clearance > Length{})
             pen.box(box_of(obstacle), Ink::faint, Fill::none, 0.25, Stroke::dotted);
-        const Box body{obstacle.left, obstacle.left + obstacle.width, obstacle.bottom, obstacle.bottom + obstacle.height};
+        const Box body{obstacle.left, obstacle.left + obstacle.width, obstacle.bottom,
+                       obstacle.bottom + obstacle.height};
         pen.box(body, Ink::service, Fill::plain, 0.35);
         std::string name = say(words(obstacle.kind), voice);
         if (name.starts_with("the ")) // "the radiator" in a sentence, "Radiator" on the drawing
             name.erase(0, 4);
         if (!name.empty())
             name.front() = static_cast<char>(std::toupper(static_cast<unsigned char>(name.front())));
-        pen.text((scale.x(body.left) + scale.x(body.right)) / 2, (scale.y(body.bottom) + scale.y(body.top)) / 2 + 0.4 * text,
-                 name, 0.9 * text, Ink::service);
+        pen.text((scale.x(body.left) + scale.x(body.right)) / 2,
+                 (scale.y(body.bottom) + scale.y(body.top)) / 2 + 0.4 * text, name, 0.9 * text, Ink::service);
     }
     for (const ScannedArea& area : wall.scans) {
         const Box box{area.left, area.left + area.width, area.bottom, area.bottom + area.height};

@@ -28,6 +28,12 @@ std::vector<Step> steps_of(const Shelf& shelf, const ShelfSite& site, const Shel
         steps.push_back({{"Tile: put masking tape over each mark and draw the marks on it"}});
     steps.push_back({{"Strike a level line at {0} above the datum, from {1} to {2}",
                       {quantity(shelf.underside()), quantity(shelf.left), quantity(shelf.right())}}});
+    if (const FloorProfile& floor = site.survey.floor; floor.measured() || floor.build_up > Length{})
+        steps.push_back(
+            {{"From the floor as it is now that line is {0} up at the shelf's left end and {1} at its right "
+              "end: for a look only, measure from the datum",
+              {quantity(floor.above_floor_now(shelf.left, shelf.underside())),
+               quantity(floor.above_floor_now(shelf.right(), shelf.underside()))}}});
     for (std::size_t i = 0; i < brackets.size(); ++i)
         steps.push_back(
             {{"Bracket {0}: mark its centre on the line at {1} from the reference end, and plumb down from it",

@@ -165,4 +165,66 @@ ProbeSession probe_by_stepping(const HiddenWall& hidden, Stretch stretch, Length
     return session;
 }
 
+std::vector<Observation> visible_traces(const HiddenWall& hidden, std::mt19937_64& random) {
+    struct Trace {
+        EvidenceKind kind;
+        double seen; ///< share of studs that show it
+        double true_share;
+        double sigma; ///< mm
+    };
+    constexpr std::array traces{Trace{EvidenceKind::detector, 0.5, 0.9, 6},
+                                Trace{EvidenceKind::nail_pop, 0.15, 0.85, 8},
+                                Trace{EvidenceKind::screw_line, 0.2, 0.95, 8}};
+    const double length = hidden.wall.length.in_mm();
+    std::uniform_real_distribution<double> chance{0, 1};
+    std::vector<Observation> seen;
+    for (const HiddenStud& stud : hidden.studs)
+        for (const Trace& trace : traces) {
+            if (chance(random) >= trace.seen)
+                continue;
+            const double at = chance(random) < trace.true_share
+                                  ? stud.centre.in_mm() + std::normal_distribution{0.0, trace.sigma}(random)
+                                  : chance(random) * length;
+            seen.push_back({trace.kind, from_mm(std::clamp(at, 0.0, length))});
+        }
+    return seen;
+}
+
+Stretch where_work_goes(const HiddenWall& hidden) {
+    constexpr Length longest = 1800_mm;
+    const std::vector<Stretch> clear = clear_of_openings(hidden.wall);
+    const Stretch best = *std::ranges::max_element(clear, {}, [](const Stretch& s) { return s.right - s.left; });
+    const Length over = best.right - best.left - longest;
+    return over > Length{} ? Stretch{best.left + over / 2, best.right - over / 2} : best;
+}
+
+PracticeResult judge_practice(const HiddenWall& hidden, Stretch stretch, const std::vector<Observation>& readings,
+                              std::mt19937_64& random) {
+    constexpr Length near = 10_mm;
+    PracticeResult result;
+    Wall wall = hidden.wall;
+    wall.observations = readings;
+    const StudRules rules;
+    const auto is_probe = [](const Observation& seen) {
+        return seen.kind == EvidenceKind::probe_hit || seen.kind == EvidenceKind::probe_miss;
+    };
+    result.holes = static_cast<std::size_t>(std::ranges::count_if(readings, is_probe));
+    const auto inside = [&](Length x) { return x >= stretch.left && x <= stretch.right; };
+    std::vector<Length> proved;
+    for (const FoundStud& found : find_studs(wall, Framing{}, rules).studs)
+        if (found.stud.state == StudState::proved && inside(found.stud.centre)) {
+            proved.push_back(found.stud.centre);
+            result.wrong += hidden.stud_near(found.stud.centre, near) ? 0 : 1;
+        }
+    for (const HiddenStud& stud : hidden.studs)
+        if (inside(stud.centre)) {
+            ++result.studs;
+            result.proved += std::ranges::any_of(proved, [&](Length c) { return absolute(c - stud.centre) <= near; });
+        }
+    std::vector<Observation> known = readings;
+    std::erase_if(known, is_probe);
+    result.advice_holes = probe_by_advice(hidden, stretch, rules.probe_false, random, std::move(known)).holes;
+    return result;
+}
+
 } // namespace yes_square

@@ -32,6 +32,12 @@ struct HiddenWallMix {
 /// Seeded: the same engine gives the same wall.
 HiddenWall make_hidden_wall(std::mt19937_64& random, const HiddenWallMix& mix);
 
+/// Traces seen before the first hole: a detector's middles, nail pops, lines of screws; most are studs', some are not.
+std::vector<Observation> visible_traces(const HiddenWall& hidden, std::mt19937_64& random);
+
+/// Where the work will go: the longest part clear of openings, at most 1.8 m of its middle.
+Stretch where_work_goes(const HiddenWall& hidden);
+
 /// A probe that reads wrong now and then.
 bool probe(const HiddenWall& hidden, Length x, double wrong, std::mt19937_64& random);
 
@@ -50,5 +56,16 @@ ProbeSession probe_by_advice(const HiddenWall& hidden, Stretch stretch, double w
 /// Steps along the stretch every `step`, then closes both edges of all wood met by halving.
 ProbeSession probe_by_stepping(const HiddenWall& hidden, Stretch stretch, Length step, double wrong,
                                std::mt19937_64& random);
+
+/// How probing a hidden wall went, beside how the advice would have gone.
+struct PracticeResult {
+    std::size_t holes = 0;
+    std::size_t studs = 0;  ///< really there, under the stretch
+    std::size_t proved = 0; ///< of those
+    std::size_t wrong = 0;  ///< proved where none is
+    std::size_t advice_holes = 0;
+};
+PracticeResult judge_practice(const HiddenWall& hidden, Stretch stretch, const std::vector<Observation>& readings,
+                              std::mt19937_64& random);
 
 } // namespace yes_square

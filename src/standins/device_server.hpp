@@ -1,0 +1,38 @@
+#pragma once
+
+#include <QLocalServer>
+#include <QLocalSocket>
+#include <QObject>
+#include <QSocketNotifier>
+#include <functional>
+
+namespace yes_square::standins {
+
+/// A device at its end of the line: it greets whoever connects, answers MEASURE, and sends a reading when its button is
+/// pressed, which here is a line on standard input. See docs/devices.md.
+class DeviceServer : public QObject {
+    Q_OBJECT
+public:
+    /// `next` gives the line of the next reading.
+    DeviceServer(QString kind, QString words, std::function<QByteArray()> next, QObject* parent = nullptr);
+
+    /// False if the socket cannot be had; `problem` says why.
+    bool listen(const QString& socket);
+    QString problem() const { return server_.errorString(); }
+    /// Reads standard input: an empty line presses the button, any other is sent as it stands.
+    void listen_to_hands();
+    void press();
+    void send(const QByteArray& line);
+
+private:
+    void greet();
+
+    QString kind_;
+    QString words_;
+    std::function<QByteArray()> next_;
+    QLocalServer server_;
+    QList<QLocalSocket*> listeners_;
+    QSocketNotifier* hands_ = nullptr;
+};
+
+} // namespace yes_square::standins
