@@ -183,17 +183,20 @@ private:
 
     /// What an extra stud at each millimetre weighs, prior times likelihood.
     void place_extras() {
+        Row prior(size_);
         extra_single_.resize(size_);
         extra_doubled_.resize(size_);
         for (std::size_t i = 0; i < size_; ++i) {
             missing_.push_back(missing_at(static_cast<double>(i), question_));
-            const ExtraStuds prior = extra_studs(static_cast<double>(i), question_);
-            extra_single_[i] = prior.single * single_[i];
-            extra_doubled_[i] = prior.doubled * doubled_[i];
+            const ExtraStuds extra = extra_studs(static_cast<double>(i), question_);
+            prior[i] = extra.single + extra.doubled;
+            extra_single_[i] = extra.single * single_[i];
+            extra_doubled_[i] = extra.doubled * doubled_[i];
         }
         Row both(size_);
         std::ranges::transform(extra_single_, extra_doubled_, both.begin(), std::plus{});
         extras_.emplace(both);
+        expected_.emplace(prior);
         singles_.emplace(single_);
         place_guards();
     }
@@ -217,29 +220,30 @@ private:
         std::ptrdiff_t from = 0;
         std::ptrdiff_t to = 0;
     };
-    /// What may stand in a bay, weighed.
+    /// What may stand in a bay, weighed; of all that may stand there, without evidence, the weights make 1.
     struct BayWeight {
-        double whole = 0; ///< everything together
-        double near = 0;  ///< extras that the regular stud leaves no room for
-        double far = 0;
-        double missing = 1;
-        double regular = 0; ///< the regular stud's own evidence
+        double whole = 0;   ///< everything together
+        double far = 0;     ///< extras beside the regular stud
+        double absent = 1;  ///< prior of no regular stud and no extra
+        double present = 0; ///< prior of the regular stud and no extra, times its own evidence
     };
     BayWeight weigh(const Bay& bay) const {
-        BayWeight weight;
-        if (bay.nominal < 0 || bay.nominal >= static_cast<std::ptrdiff_t>(size_)) {
-            weight.far = extras_->over(bay.from, bay.to);
-            weight.whole = 1 + weight.far;
-            return weight;
-        }
         const std::ptrdiff_t near_from = std::clamp(bay.nominal - near_, bay.from, bay.to);
         const std::ptrdiff_t near_to = std::clamp(bay.nominal + near_ + 1, bay.from, bay.to);
-        weight.near = extras_->over(near_from, near_to);
-        weight.far = extras_->over(bay.from, near_from) + extras_->over(near_to, bay.to);
-        weight.missing = missing_[static_cast<std::size_t>(bay.nominal)];
-        weight.regular = regular_[static_cast<std::size_t>(bay.nominal)];
-        weight.whole =
-            weight.missing * (1 + weight.near + weight.far) + (1 - weight.missing) * weight.regular * (1 + weight.far);
+        const auto beside = [&](const StretchSum& sum) {
+            return sum.over(bay.from, near_from) + sum.over(near_to, bay.to);
+        };
+        BayWeight weight;
+        const double near = extras_->over(near_from, near_to);
+        const double expected = beside(*expected_);
+        weight.far = beside(*extras_);
+        weight.absent = 1 / (1 + expected + expected_->over(near_from, near_to));
+        if (bay.nominal >= 0 && bay.nominal < static_cast<std::ptrdiff_t>(size_)) {
+            const auto at = static_cast<std::size_t>(bay.nominal);
+            weight.absent *= missing_[at];
+            weight.present = (1 - missing_[at]) * regular_[at] / (1 + expected);
+        }
+        weight.whole = weight.absent * (1 + near + weight.far) + weight.present * (1 + weight.far);
         return weight;
     }
 
@@ -286,14 +290,15 @@ private:
         }
     }
 
-    /// Where no spacing holds: bays of their own, a stud anywhere in each, or an extra one as elsewhere.
+    /// Where no spacing holds: bays of their own, a stud anywhere in each, or an extra one as elsewhere. Visits with
+    /// the prior density of the stud, all that may stand in the bay, and what that would come to without evidence.
     template <class Visit>
     void each_loose_bay(const std::vector<std::ptrdiff_t>& cuts, Visit&& visit) const {
         each_bay(loose_bay, static_cast<std::size_t>(loose_bay / 2), cuts, [&](const Bay& bay) {
             const double prior = loose_share / static_cast<double>(std::max<std::ptrdiff_t>(1, bay.to - bay.from));
             const double whole =
                 1 - loose_share + prior * singles_->over(bay.from, bay.to) + extras_->over(bay.from, bay.to);
-            visit(bay, prior, whole);
+            visit(bay, prior, whole, 1 + expected_->over(bay.from, bay.to));
         });
     }
 
@@ -305,7 +310,9 @@ private:
             const auto& cuts = cuts_.emplace_back(cuts_for(prior.spacing_mm > 0 ? prior.spacing_mm : loose_bay));
             if (prior.spacing_mm == 0) {
                 logs[0] = std::log(prior.probability);
-                each_loose_bay(cuts, [&](const Bay&, double, double whole) { logs[0] += std::log(whole); });
+                each_loose_bay(cuts, [&](const Bay&, double, double whole, double without) {
+                    logs[0] += std::log(whole / without);
+                });
             }
             for (std::size_t phase = 0; phase < prior.phase.size(); ++phase) {
                 logs[phase] = std::log(prior.phase[phase]);
@@ -335,7 +342,7 @@ private:
         for (std::size_t i = 0; i < priors_.size(); ++i) {
             const double spacing = priors_[i].spacing_mm;
             if (spacing == 0 && weights_[i][0] > negligible)
-                each_loose_bay(cuts_[i], [&](const Bay& bay, double prior, double whole) {
+                each_loose_bay(cuts_[i], [&](const Bay& bay, double prior, double whole, double) {
                     room.add(bay.from, bay.to, weights_[i][0] / whole);
                     for (std::ptrdiff_t at = bay.from; at < bay.to; ++at)
                         loose[static_cast<std::size_t>(at)] += weights_[i][0] * prior / whole;
@@ -345,14 +352,16 @@ private:
                     each_bay(spacing, phase, cuts_[i], [&](const Bay& bay) {
                         const BayWeight b = weigh(bay);
                         const double weight = weights_[i][phase] / b.whole;
-                        const double far = weight * (b.missing + (1 - b.missing) * b.regular);
+                        const double far = weight * (b.absent + b.present);
                         const std::ptrdiff_t near_from = std::clamp(bay.nominal - near_, bay.from, bay.to);
                         const std::ptrdiff_t near_to = std::clamp(bay.nominal + near_ + 1, bay.from, bay.to);
                         room.add(bay.from, near_from, far);
-                        room.add(near_from, near_to, weight * b.missing);
+                        room.add(near_from, near_to, weight * b.absent);
                         room.add(near_to, bay.to, far);
-                        if (b.missing < 1)
-                            nominal[static_cast<std::size_t>(bay.nominal)] += weight * (1 - b.missing) * (1 + b.far);
+                        if (b.present > 0) {
+                            const auto at = static_cast<std::size_t>(bay.nominal);
+                            nominal[at] += weight * b.present / regular_[at] * (1 + b.far);
+                        }
                     });
         }
         const Row regular = spread(nominal, kernel_);
@@ -417,7 +426,8 @@ private:
     Row missing_;
     Row extra_single_;
     Row extra_doubled_;
-    std::optional<StretchSum> extras_;
+    std::optional<StretchSum> extras_;   ///< with their evidence
+    std::optional<StretchSum> expected_; ///< without it: how many there would be
     std::optional<StretchSum> singles_;
     Row guarded_; ///< extras about each possible cut, in cut steps
     Row kernel_;
