@@ -2,9 +2,14 @@
 
 #include <QCoreApplication>
 #include <QTextStream>
-#include <cstdio>
+#include <unistd.h>
 
 namespace yes_square::standins {
+namespace {
+
+constexpr int connect_ms = 200;
+
+} // namespace
 
 DeviceServer::DeviceServer(QString kind, QString words, std::function<QByteArray()> next, QObject* parent)
     : QObject{parent}
@@ -16,15 +21,18 @@ DeviceServer::DeviceServer(QString kind, QString words, std::function<QByteArray
 }
 
 bool DeviceServer::listen(const QString& socket) {
+    // Another that runs answers there; one that was killed leaves a socket behind that does not.
+    QLocalSocket other;
+    other.connectToServer(socket);
+    if (other.waitForConnected(connect_ms)) {
+        problem_ = QStringLiteral("another device has it");
+        return false;
+    }
+    QLocalServer::removeServer(socket);
     if (server_.listen(socket))
         return true;
-    // One that was killed leaves its socket behind; another that runs still answers there.
-    QLocalSocket probe;
-    probe.connectToServer(socket);
-    if (probe.waitForConnected(200))
-        return false;
-    QLocalServer::removeServer(socket);
-    return server_.listen(socket);
+    problem_ = server_.errorString();
+    return false;
 }
 
 void DeviceServer::greet() {
@@ -56,16 +64,21 @@ void DeviceServer::send(const QByteArray& line) {
 }
 
 void DeviceServer::listen_to_hands() {
-    hands_ = new QSocketNotifier{fileno(stdin), QSocketNotifier::Read, this};
+    hands_ = new QSocketNotifier{STDIN_FILENO, QSocketNotifier::Read, this};
     connect(hands_, &QSocketNotifier::activated, this, [this] {
-        QTextStream in{stdin};
-        const QString line = in.readLine();
-        if (line.isNull())
+        // Unbuffered: what a stream read ahead would wait there unseen.
+        QByteArray read(4096, Qt::Uninitialized);
+        const auto size = ::read(STDIN_FILENO, read.data(), static_cast<std::size_t>(read.size()));
+        if (size <= 0) {
             hands_->setEnabled(false); // nobody is there any more; the socket goes on
-        else if (line.trimmed().isEmpty())
-            press();
-        else
-            send(line.toUtf8());
+            return;
+        }
+        typed_ += read.left(size);
+        for (qsizetype end = typed_.indexOf('\n'); end >= 0; end = typed_.indexOf('\n')) {
+            const QByteArray line = typed_.left(end);
+            typed_.remove(0, end + 1);
+            line.trimmed().isEmpty() ? press() : send(line);
+        }
     });
 }
 

@@ -18,7 +18,7 @@ public:
 
     /// False if the socket cannot be had; `problem` says why.
     bool listen(const QString& socket);
-    QString problem() const { return server_.errorString(); }
+    const QString& problem() const { return problem_; }
     /// Reads standard input: an empty line presses the button, any other is sent as it stands.
     void listen_to_hands();
     void press();
@@ -33,6 +33,8 @@ private:
     QLocalServer server_;
     QList<QLocalSocket*> listeners_;
     QSocketNotifier* hands_ = nullptr;
+    QByteArray typed_; ///< of a line that has not ended
+    QString problem_;
 };
 
 } // namespace yes_square::standins

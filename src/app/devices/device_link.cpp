@@ -34,6 +34,11 @@ DeviceLink::DeviceLink(QString socket, QObject* parent)
     connect(&socket_, &QLocalSocket::readyRead, this, &DeviceLink::read);
 }
 
+/// The socket says goodbye while it is taken down, when the rest of the link is gone already.
+DeviceLink::~DeviceLink() {
+    socket_.disconnect(this);
+}
+
 void DeviceLink::start() {
     if (state_ != State::off)
         return;

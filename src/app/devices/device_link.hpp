@@ -16,6 +16,7 @@ public:
     enum class State { off, looking, linked };
 
     explicit DeviceLink(QString socket, QObject* parent = nullptr);
+    ~DeviceLink() override;
 
     void start();
     void stop();

@@ -14,6 +14,7 @@ class PracticeDialog : public QDialog {
     Q_OBJECT
 public:
     PracticeDialog(std::uint64_t seed, Unit unit, const Theme& theme, QWidget* parent = nullptr);
+    ~PracticeDialog() override { hide(); } // see MainWindow's
 
     const PracticeWall& exercise() const { return exercise_; }
 

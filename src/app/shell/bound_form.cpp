@@ -65,14 +65,12 @@ LengthField* BoundForm::optional_length(const QString& label, const char* name, 
                                         Get<std::optional<Length>> get, Set<std::optional<Length>> set) {
     auto* field = new LengthField{this};
     field->set_least(Length::nanometres(1), tr("It must be more than 0"));
+    field->set_optional();
     field->setPlaceholderText(when_none);
     connect(field, &LengthField::committed, this,
             [this, label, set](Length length) { bench_.edit(label, [&](Job& job) { set(job, length); }); });
-    connect(field, &QLineEdit::editingFinished, this, [this, field, label, get, set] {
-        const auto now = get();
-        if (field->text().isEmpty() && now && *now)
-            bench_.edit(label, [&](Job& job) { set(job, std::nullopt); });
-    });
+    connect(field, &LengthField::cleared, this,
+            [this, label, set] { bench_.edit(label, [&](Job& job) { set(job, std::nullopt); }); });
     add_row(label, name, field, [this, field, get] {
         field->set_unit(bench_.job().unit);
         const auto length = get();

@@ -73,6 +73,12 @@ void LengthField::refuse(const QString& words, int position) {
 bool LengthField::commit() {
     if (!isModified())
         return true;
+    if (optional_ && QLineEdit::text().trimmed().isEmpty()) {
+        clear_length();
+        setModified(false);
+        emit cleared();
+        return true;
+    }
     const auto length = read();
     if (!length)
         return false;
@@ -136,7 +142,7 @@ void LengthField::focusInEvent(QFocusEvent* event) {
 
 void LengthField::focusOutEvent(QFocusEvent* event) {
     // Leaving a figure that cannot be read keeps it as typed, marked; nothing typed is lost.
-    if (!QLineEdit::text().isEmpty())
+    if (optional_ || !QLineEdit::text().isEmpty())
         commit();
     hide_tag();
     QLineEdit::focusOutEvent(event);

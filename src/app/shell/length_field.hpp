@@ -23,6 +23,8 @@ public:
     void set_length(Length length);
     /// Lengths below this are refused with these words.
     void set_least(Length least, const QString& refusal);
+    /// Nothing typed is an answer too.
+    void set_optional() { optional_ = true; }
     void clear_length();
 
     /// Takes a length as if it had been typed and Enter pressed: a reading that a device sent.
@@ -35,6 +37,7 @@ public:
 
 signals:
     void committed(yes_square::Length length);
+    void cleared(); ///< an optional length was taken out
     void pasted(const QStringList& lines); ///< more than one line, or several figures in one
 
 protected:
@@ -52,6 +55,7 @@ private:
 
     Unit unit_ = Unit::mm;
     std::optional<Length> shown_;
+    bool optional_ = false;
     Length least_ = Length::mm(-1'000'000);
     QString refusal_;
     QPointer<QLabel> tag_;

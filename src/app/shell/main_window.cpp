@@ -83,6 +83,11 @@ MainWindow::MainWindow(QWidget* parent)
     board_->setFocus();
 }
 
+/// A figure still being typed is committed when it loses the focus: that must be while there is a bench to commit it to.
+MainWindow::~MainWindow() {
+    hide();
+}
+
 void MainWindow::build_body() {
     auto* body = new QWidget{this};
     auto* column = new QVBoxLayout{body};
@@ -512,6 +517,8 @@ void MainWindow::refresh_recent() {
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
+    if (QWidget* typed_in = focusWidget()) // a figure not yet entered counts as a change too
+        typed_in->clearFocus();
     if (may_leave())
         event->accept();
     else

@@ -24,6 +24,7 @@ class MainWindow : public QMainWindow {
     Q_OBJECT
 public:
     explicit MainWindow(QWidget* parent = nullptr);
+    ~MainWindow() override;
 
     /// Opens a job file, offering to recover work that was never saved. False if it could not; it has been said why.
     bool open(const QString& path);

@@ -47,6 +47,8 @@ ReadingsEditor::ReadingsEditor(Workbench& bench, ReadingsSpec spec, QWidget* par
             entry->set_least(wanted.positive ? Length::nanometres(1) : Length{}, refusal);
             grid->addWidget(label, line, 0);
             grid->addWidget(entry, line++, 1);
+            if (wanted.optional)
+                entry->set_optional();
             rows_.push_back({wanted.key, label, entry});
             connect(entry, &LengthField::committed, this, &ReadingsEditor::add_if_whole);
             connect(entry, &LengthField::pasted, this, &ReadingsEditor::add_pasted);
