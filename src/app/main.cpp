@@ -1,3 +1,4 @@
+#include "app/practice/practice_dialog.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "app/shell/main_window.hpp"
 #include "app/survey/survey_panel.hpp"
@@ -9,6 +10,7 @@
 #include <QFileInfo>
 #include <QTextStream>
 #include <algorithm>
+#include <memory>
 
 using namespace yes_square;
 using namespace yes_square::app;
@@ -32,6 +34,7 @@ struct Arguments {
     QString shelf;
     QString page;
     QString wall;
+    QString practice;
     QStringList jobs;
     bool unattended() const { return !sheets.isEmpty() || !screenshot.isEmpty(); }
 };
@@ -56,17 +59,21 @@ Arguments parse(const QStringList& words) {
                                   QStringLiteral("NAME")};
     const QCommandLineOption shelf{QStringLiteral("shelf"), QStringLiteral("Select the shelf with this id."),
                                    QStringLiteral("ID")};
-    const QCommandLineOption page{QStringLiteral("page"),
-                                  QStringLiteral("The survey's page: wall, walk, drill, studs, level, face, services, room."),
-                                  QStringLiteral("NAME")};
+    const QCommandLineOption page{
+        QStringLiteral("page"),
+        QStringLiteral("The survey's page: wall, walk, drill, studs, level, face, services, room."),
+        QStringLiteral("NAME")};
     const QCommandLineOption wall{QStringLiteral("wall"), QStringLiteral("Select the wall with this id."),
                                   QStringLiteral("ID")};
-    parser.addOptions({sheets, screenshot, stage, size, theme, unit, shelf, page, wall});
+    const QCommandLineOption practice{
+        QStringLiteral("practice"),
+        QStringLiteral("With --screenshot: the practice wall of this number, a dozen holes on."), QStringLiteral("N")};
+    parser.addOptions({sheets, screenshot, stage, size, theme, unit, shelf, page, wall, practice});
     parser.addPositionalArgument(QStringLiteral("JOB"), QStringLiteral("A .yesq file."), QStringLiteral("[JOB]"));
     parser.process(words);
-    return {parser.value(sheets), parser.value(screenshot), parser.value(stage), parser.value(size),
-            parser.value(theme),  parser.value(unit),       parser.value(shelf), parser.value(page),
-            parser.value(wall),   parser.positionalArguments()};
+    return {parser.value(sheets), parser.value(screenshot), parser.value(stage),         parser.value(size),
+            parser.value(theme),  parser.value(unit),       parser.value(shelf),         parser.value(page),
+            parser.value(wall),   parser.value(practice),   parser.positionalArguments()};
 }
 
 tl::expected<Job, QString> read(const QString& path) {
@@ -120,7 +127,8 @@ QString set_up(MainWindow& window, const Arguments& arguments) {
     if (!arguments.page.isEmpty()) {
         const auto page = survey_page_from_name(arguments.page);
         if (!page)
-            return QStringLiteral("--page %1 is not known; it is wall, walk, drill, studs, level, face, services or room")
+            return QStringLiteral(
+                       "--page %1 is not known; it is wall, walk, drill, studs, level, face, services or room")
                 .arg(arguments.page);
         window.survey().set_page(*page);
     }
@@ -190,7 +198,18 @@ int main(int argc, char** argv) {
         // Layouts settle over a few rounds of events.
         for (int round = 0; round < 4; ++round)
             QApplication::processEvents();
-        if (!window.grab().save(arguments.screenshot, "PNG"))
+        QWidget* shown = &window;
+        std::unique_ptr<PracticeDialog> practice;
+        if (!arguments.practice.isEmpty()) {
+            practice = std::make_unique<PracticeDialog>(
+                arguments.practice.toULongLong(), window.bench().job().unit,
+                theme(arguments.theme == QStringLiteral("dark") ? ThemeName::dark : ThemeName::light));
+            practice->follow_advice(12);
+            shown = practice.get();
+            shown->show();
+            QApplication::processEvents();
+        }
+        if (!shown->grab().save(arguments.screenshot, "PNG"))
             return fail(QStringLiteral("%1 cannot be written").arg(arguments.screenshot));
         QTextStream{stdout} << arguments.screenshot << "\n";
     }

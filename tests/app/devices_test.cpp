@@ -63,10 +63,10 @@ TEST_CASE("a laser's readings go where the cursor is", "[app][devices]") {
     driven.window.survey().set_page(SurveyPage::level);
     DeviceLink& link = driven.window.survey().devices().laser();
     auto* button = driven.find<QPushButton>("link-laser");
-    CHECK(button->text() == "Laser measure: not linked");
+    CHECK(button->text() == "Laser: not linked");
     QTest::mouseClick(button, Qt::LeftButton);
     REQUIRE(linked(link));
-    CHECK(button->text() == "Laser measure: linked");
+    CHECK(button->text() == "Laser: linked");
     CHECK(link.device() == "Simulated laser measure");
 
     driven.find<LengthField>("floor-x")->setFocus();

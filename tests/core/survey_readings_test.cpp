@@ -454,6 +454,48 @@ TEST_CASE("nothing is hung on steel studs or a bare lining as if it were timber"
     }
 }
 
+// Check value: openings 17 13/16 in and 17 9/16 in want packing of 1/4 in.
+TEST_CASE("two widths differ by the packing between them", "[survey][common-practice]") {
+    Wall wall = plain_wall();
+    wall.widths = {{0_mm, Length::inches(17, {13, 16})}, {900_mm, Length::inches(17, {9, 16})}};
+    const auto widths = width_profile(wall, {});
+    CHECK(widths->most - widths->least == Length::inches(0, {1, 4}));
+    CHECK_FALSE(widths->parallel);
+}
+
+TEST_CASE("a shelf keeps to the least width, off the skirting, the cornice and under the ceiling",
+          "[survey][shelves]") {
+    Wall wall = plain_wall();
+    wall.structure = Masonry{MasonryKind::concrete};
+    Shelf shelf;
+    shelf.id = "shelf";
+    shelf.length = 3595_mm;
+    shelf.depth = 200_mm;
+    shelf.thickness = 20_mm;
+    shelf.height = 1520_mm;
+    wall.shelves = {shelf};
+    const auto check = [&](CheckCode code) {
+        const Plan plan = reckon(job_with({wall}));
+        const Check* found = find_check(plan.walls[0]->shelves[0].checks, code);
+        return found && found->amount ? found->amount->si : (found ? -1 : 0);
+    };
+    CHECK(check(CheckCode::leaves_wall) == 0);
+    wall.widths = {{1500_mm, 3591_mm}};
+    CHECK(check(CheckCode::leaves_wall) == Approx(0.004));
+    wall.widths.clear();
+    wall.shelves[0].length = 1000_mm;
+    wall.shelves[0].height = 2350_mm;
+    CHECK(check(CheckCode::shelf_over_obstacle) == 0);
+    wall.cornice_height = 80_mm;
+    CHECK(check(CheckCode::shelf_over_obstacle) == Approx(0.030));
+    wall.floor = {{0_mm, 1000_mm}};
+    wall.ceiling = {{0_mm, 1340_mm}, {3600_mm, 1360_mm}};
+    CHECK(check(CheckCode::shelf_over_ceiling) == Approx(0.010));
+    wall.shelves[0].height = 330_mm;
+    wall.skirting_height = 120_mm;
+    CHECK(check(CheckCode::shelf_over_obstacle) > 0); // the bracket's leg
+}
+
 TEST_CASE("heights are told from the finished floor and from the floor as it is", "[survey]") {
     Wall wall = plain_wall();
     wall.structure = Masonry{MasonryKind::concrete};

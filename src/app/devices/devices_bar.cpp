@@ -27,8 +27,8 @@ DevicesBar::DevicesBar(QWidget* parent)
     auto* grid = new QGridLayout{this};
     grid->setContentsMargins(0, 0, 0, 0);
     grid->setSpacing(4);
-    laser_button_ = add(laser_, tr("Laser measure"), "link-laser");
-    scanner_button_ = add(scanner_, tr("Wall scanner"), "link-scanner");
+    laser_button_ = add(laser_, tr("Laser"), "link-laser");
+    scanner_button_ = add(scanner_, tr("Scanner"), "link-scanner");
     grid->addWidget(laser_button_, 0, 0);
     grid->addWidget(scanner_button_, 0, 1);
     words_->setObjectName(QStringLiteral("device-words"));

@@ -22,7 +22,7 @@ PracticeDialog::PracticeDialog(std::uint64_t seed, Unit unit, const Theme& theme
     board_->set_theme(theme);
     task_->setWordWrap(true);
     said_->setObjectName(QStringLiteral("practice-said"));
-    said_->setProperty("role", "figure");
+    said_->setProperty("role", "heading");
     said_->setWordWrap(true);
     results_->setObjectName(QStringLiteral("practice-results"));
     results_->setWordWrap(true);
@@ -110,6 +110,13 @@ void PracticeDialog::probe(Length x) {
         tr("Hole %1, at %2: %3").arg(holes).arg(text(format(x, bench_.job().unit)), wood ? tr("wood") : tr("nothing")));
     at_->clear_length();
     show_wall();
+}
+
+void PracticeDialog::follow_advice(int holes) {
+    for (; holes > 0; --holes)
+        if (const auto advice = exercise_.advice())
+            probe(advice->x);
+    ask_advice();
 }
 
 void PracticeDialog::ask_advice() {

@@ -16,6 +16,9 @@ public:
     PracticeDialog(std::uint64_t seed, Unit unit, const Theme& theme, QWidget* parent = nullptr);
     ~PracticeDialog() override { hide(); } // see MainWindow's
 
+    /// Pushes the probe in where the program would, so many times; asks once more.
+    void follow_advice(int holes);
+
     const PracticeWall& exercise() const { return exercise_; }
 
 private:

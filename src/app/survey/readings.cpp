@@ -16,6 +16,12 @@ QString shown(Length length, const Voice& voice) {
     return text(format(length, voice.unit));
 }
 
+/// A reading with its limit of error beside it.
+QString read(Length length, const Voice& voice, const Reader& reader) {
+    return QStringLiteral("%1  ± %2")
+        .arg(shown(length, voice), text(say(fine(limit_of_error(length, reader).in_metres()), voice)));
+}
+
 /// Standard uncertainties of a stud's centre by how it is known: both edges probed; a detector or a screw line; the
 /// spacing alone (house rules).
 Length uncertainty(StudState state) {
@@ -54,15 +60,24 @@ enum class Finding {
 };
 
 QStringList finding_words() {
-    return {tr("Stud, proved"),    tr("Stud, indicated"),
-            tr("Stud, assumed"),   tr("Socket"),
-            tr("Switch"),          tr("Pipe or tap"),
-            tr("Window"),          tr("Door"),
-            tr("Fixed appliance"), tr("Socket on the far side"),
-            tr("Switch on the far side"), tr("Radiator"),
-            tr("Boiler"),          tr("Pipe run"),
-            tr("Beam"),            tr("Column"),
-            tr("Fireplace"),       tr("Other obstacle"),
+    return {tr("Stud, proved"),
+            tr("Stud, indicated"),
+            tr("Stud, assumed"),
+            tr("Socket"),
+            tr("Switch"),
+            tr("Pipe or tap"),
+            tr("Window"),
+            tr("Door"),
+            tr("Fixed appliance"),
+            tr("Socket on the far side"),
+            tr("Switch on the far side"),
+            tr("Radiator"),
+            tr("Boiler"),
+            tr("Pipe run"),
+            tr("Beam"),
+            tr("Column"),
+            tr("Fireplace"),
+            tr("Other obstacle"),
             tr("Ceiling joist")};
 }
 
@@ -164,7 +179,7 @@ void add_finding(Wall& wall, int kind, const std::vector<std::optional<Length>>&
     }
 }
 
-std::vector<ReadingRow> walk_rows(const Wall& wall, const Voice& voice) {
+std::vector<ReadingRow> walk_rows(const Wall& wall, const Voice& voice, const Reader&) {
     std::vector<ReadingRow> rows;
     const auto row = [&](Length at, const QString& words, int list, std::size_t index) {
         rows.push_back({at, QStringLiteral("%1   %2").arg(shown(at, voice), words), list, index});
@@ -192,8 +207,8 @@ std::vector<ReadingRow> walk_rows(const Wall& wall, const Voice& voice) {
         const Obstacle& obstacle = wall.obstacles[i];
         row(obstacle.left,
             tr("%1, %2 wide, %3 high, from %4 up")
-                .arg(text(say(words(obstacle.kind), voice)), shown(obstacle.width, voice), shown(obstacle.height, voice),
-                     shown(obstacle.bottom, voice)),
+                .arg(text(say(words(obstacle.kind), voice)), shown(obstacle.width, voice),
+                     shown(obstacle.height, voice), shown(obstacle.bottom, voice)),
             obstacles, i);
     }
     for (std::size_t i = 0; i < wall.joists.size(); ++i)
@@ -208,10 +223,18 @@ void erase_at(std::vector<Part>& parts, std::size_t index) {
 }
 
 QStringList evidence_words() {
-    return {tr("Probe, wood"),           tr("Probe, nothing"),      tr("Wood begins (left edge)"),
-            tr("Wood ends (right edge)"), tr("Detector, middle"),    tr("Line of screws"),
-            tr("Nail pop"),              tr("Box side, wood left of it"), tr("Box side, wood right of it"),
-            tr("Knock, solid"),          tr("Knock, hollow"),       tr("Skirting nails")};
+    return {tr("Probe, wood"),
+            tr("Probe, nothing"),
+            tr("Wood begins (left edge)"),
+            tr("Wood ends (right edge)"),
+            tr("Detector, middle"),
+            tr("Line of screws"),
+            tr("Nail pop"),
+            tr("Box side, wood left of it"),
+            tr("Box side, wood right of it"),
+            tr("Knock, solid"),
+            tr("Knock, hollow"),
+            tr("Skirting nails")};
 }
 
 } // namespace
@@ -262,7 +285,7 @@ ReadingsSpec stud_evidence() {
                 wall.observations.push_back({static_cast<EvidenceKind>(kind), *figures[0], figures[1],
                                              figures.size() > 2 ? figures[2] : std::nullopt});
             },
-            [](const Wall& wall, const Voice& voice) {
+            [](const Wall& wall, const Voice& voice, const Reader&) {
                 const QStringList words = evidence_words();
                 std::vector<ReadingRow> rows;
                 for (std::size_t i = 0; i < wall.observations.size(); ++i) {
@@ -290,12 +313,13 @@ ReadingsSpec floor_readings() {
             [](Wall& wall, int, const std::vector<std::optional<Length>>& figures) {
                 wall.floor.push_back({*figures[0], *figures[1]});
             },
-            [](const Wall& wall, const Voice& voice) {
+            [](const Wall& wall, const Voice& voice, const Reader& reader) {
                 std::vector<ReadingRow> rows;
                 for (std::size_t i = 0; i < wall.floor.size(); ++i)
-                    rows.push_back({wall.floor[i].x,
-                                    tr("%1   down %2").arg(shown(wall.floor[i].x, voice), shown(wall.floor[i].down, voice)),
-                                    0, i});
+                    rows.push_back(
+                        {wall.floor[i].x,
+                         tr("%1   down %2").arg(shown(wall.floor[i].x, voice), read(wall.floor[i].down, voice, reader)),
+                         0, i});
                 return rows;
             },
             [](Wall& wall, const ReadingRow& row) { erase_at(wall.floor, row.index); }};
@@ -312,12 +336,13 @@ ReadingsSpec ceiling_readings() {
             [](Wall& wall, int, const std::vector<std::optional<Length>>& figures) {
                 wall.ceiling.push_back({*figures[0], *figures[1]});
             },
-            [](const Wall& wall, const Voice& voice) {
+            [](const Wall& wall, const Voice& voice, const Reader& reader) {
                 std::vector<ReadingRow> rows;
                 for (std::size_t i = 0; i < wall.ceiling.size(); ++i)
-                    rows.push_back({wall.ceiling[i].x,
-                                    tr("%1   up %2").arg(shown(wall.ceiling[i].x, voice), shown(wall.ceiling[i].up, voice)),
-                                    0, i});
+                    rows.push_back(
+                        {wall.ceiling[i].x,
+                         tr("%1   up %2").arg(shown(wall.ceiling[i].x, voice), read(wall.ceiling[i].up, voice, reader)),
+                         0, i});
                 return rows;
             },
             [](Wall& wall, const ReadingRow& row) { erase_at(wall.ceiling, row.index); },
@@ -336,13 +361,13 @@ ReadingsSpec face_readings() {
             [](Wall& wall, int, const std::vector<std::optional<Length>>& figures) {
                 wall.face.push_back({*figures[1], *figures[0], *figures[2]});
             },
-            [](const Wall& wall, const Voice& voice) {
+            [](const Wall& wall, const Voice& voice, const Reader& reader) {
                 std::vector<ReadingRow> rows;
                 for (std::size_t i = 0; i < wall.face.size(); ++i)
                     rows.push_back({wall.face[i].x,
                                     tr("%1   %2 up: %3 back")
                                         .arg(shown(wall.face[i].x, voice), shown(wall.face[i].z, voice),
-                                             shown(wall.face[i].gap, voice)),
+                                             read(wall.face[i].gap, voice, reader)),
                                     0, i});
                 return rows;
             },
@@ -360,12 +385,13 @@ ReadingsSpec width_readings() {
             [](Wall& wall, int, const std::vector<std::optional<Length>>& figures) {
                 wall.widths.push_back({*figures[0], *figures[1]});
             },
-            [](const Wall& wall, const Voice& voice) {
+            [](const Wall& wall, const Voice& voice, const Reader& reader) {
                 std::vector<ReadingRow> rows;
                 for (std::size_t i = 0; i < wall.widths.size(); ++i)
-                    rows.push_back({wall.widths[i].z,
-                                    tr("%1 up: %2").arg(shown(wall.widths[i].z, voice), shown(wall.widths[i].width, voice)),
-                                    0, i});
+                    rows.push_back(
+                        {wall.widths[i].z,
+                         tr("%1 up: %2").arg(shown(wall.widths[i].z, voice), read(wall.widths[i].width, voice, reader)),
+                         0, i});
                 return rows;
             },
             [](Wall& wall, const ReadingRow& row) { erase_at(wall.widths, row.index); },
@@ -374,34 +400,34 @@ ReadingsSpec width_readings() {
 
 ReadingsSpec scanned_areas() {
     const QStringList kinds{tr("Clear"), tr("A cable"), tr("A pipe"), tr("Keep free, whatever is there")};
-    return {QStringLiteral("scan"),
-            tr("Detector said"),
-            kinds,
-            [](int) {
-                return std::vector<ReadingField>{{QStringLiteral("left"), tr("Left edge at")},
-                                                 {QStringLiteral("bottom"), tr("Lower edge, up")},
-                                                 {QStringLiteral("width"), tr("Width"), false, false, true},
-                                                 {QStringLiteral("height"), tr("Height"), false, false, true}};
-            },
-            [](Wall& wall, int kind, const std::vector<std::optional<Length>>& figures) {
-                wall.scans.push_back(
-                    {static_cast<ScanResult>(kind), *figures[0], *figures[1], *figures[2], *figures[3]});
-            },
-            [kinds](const Wall& wall, const Voice& voice) {
-                std::vector<ReadingRow> rows;
-                for (std::size_t i = 0; i < wall.scans.size(); ++i) {
-                    const ScannedArea& area = wall.scans[i];
-                    rows.push_back({area.left,
-                                    tr("%1   %2: %3 wide, %4 high, from %5 up")
-                                        .arg(shown(area.left, voice), kinds[static_cast<int>(area.result)].toLower(),
-                                             shown(area.width, voice), shown(area.height, voice),
-                                             shown(area.bottom, voice)),
-                                    0, i});
-                }
-                return rows;
-            },
-            [](Wall& wall, const ReadingRow& row) { erase_at(wall.scans, row.index); },
-            90};
+    return {
+        QStringLiteral("scan"),
+        tr("Detector said"),
+        kinds,
+        [](int) {
+            return std::vector<ReadingField>{{QStringLiteral("left"), tr("Left edge at")},
+                                             {QStringLiteral("bottom"), tr("Lower edge, up")},
+                                             {QStringLiteral("width"), tr("Width"), false, false, true},
+                                             {QStringLiteral("height"), tr("Height"), false, false, true}};
+        },
+        [](Wall& wall, int kind, const std::vector<std::optional<Length>>& figures) {
+            wall.scans.push_back({static_cast<ScanResult>(kind), *figures[0], *figures[1], *figures[2], *figures[3]});
+        },
+        [kinds](const Wall& wall, const Voice& voice, const Reader&) {
+            std::vector<ReadingRow> rows;
+            for (std::size_t i = 0; i < wall.scans.size(); ++i) {
+                const ScannedArea& area = wall.scans[i];
+                rows.push_back(
+                    {area.left,
+                     tr("%1   %2: %3 wide, %4 high, from %5 up")
+                         .arg(shown(area.left, voice), kinds[static_cast<int>(area.result)].toLower(),
+                              shown(area.width, voice), shown(area.height, voice), shown(area.bottom, voice)),
+                     0, i});
+            }
+            return rows;
+        },
+        [](Wall& wall, const ReadingRow& row) { erase_at(wall.scans, row.index); },
+        90};
 }
 
 } // namespace yes_square::app

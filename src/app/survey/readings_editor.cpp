@@ -41,9 +41,10 @@ ReadingsEditor::ReadingsEditor(Workbench& bench, ReadingsSpec spec, QWidget* par
             auto* entry = new LengthField{this};
             entry->setObjectName(spec_.name + QLatin1Char('-') + wanted.key);
             entry->setPlaceholderText(wanted.optional ? tr("if wanted") : tr("type it, then Enter"));
-            const QString refusal = wanted.positive ? tr("It must be more than 0")
-                                                    : tr("A distance from the reference end or the floor cannot be less "
-                                                         "than 0");
+            const QString refusal = wanted.positive
+                                        ? tr("It must be more than 0")
+                                        : tr("A distance from the reference end or the floor cannot be less "
+                                             "than 0");
             entry->set_least(wanted.positive ? Length::nanometres(1) : Length{}, refusal);
             grid->addWidget(label, line, 0);
             grid->addWidget(entry, line++, 1);
@@ -125,7 +126,8 @@ void ReadingsEditor::add_if_whole() {
         if (!figures.back() && (!wanted.optional || !entry->text().isEmpty()))
             return;
     }
-    const QString what = spec_.kinds.isEmpty() ? tr("Add a reading") : tr("Add %1").arg(kinds_->currentText().toLower());
+    const QString what =
+        spec_.kinds.isEmpty() ? tr("Add a reading") : tr("Add %1").arg(kinds_->currentText().toLower());
     bench_.edit(what, [&](Job& job) { spec_.add(job.walls[bench_.wall_index()], kind(), figures); });
     for (const ReadingField& wanted : fields)
         if (!wanted.stays)
@@ -201,7 +203,7 @@ void ReadingsEditor::refresh() {
     shown_.clear();
     if (!bench_.wall())
         return;
-    shown_ = spec_.rows(*bench_.wall(), bench_.voice());
+    shown_ = spec_.rows(*bench_.wall(), bench_.voice(), Reader::of(bench_.job()));
     std::ranges::stable_sort(shown_, {}, &ReadingRow::at);
     QStringList words;
     for (const ReadingRow& row : shown_)

@@ -30,12 +30,12 @@ struct ReadingRow {
 
 /// What readings an editor takes and where they go.
 struct ReadingsSpec {
-    QString name;         ///< object names begin with it: "floor-x"
-    QString kind_label;   ///< empty: there is one kind only
+    QString name;       ///< object names begin with it: "floor-x"
+    QString kind_label; ///< empty: there is one kind only
     QStringList kinds = {};
     std::function<std::vector<ReadingField>(int kind)> fields;
     std::function<void(Wall&, int kind, const std::vector<std::optional<Length>>&)> add;
-    std::function<std::vector<ReadingRow>(const Wall&, const Voice&)> rows;
+    std::function<std::vector<ReadingRow>(const Wall&, const Voice&, const Reader&)> rows;
     std::function<void(Wall&, const ReadingRow&)> erase;
     int list_height = 110;
 };

@@ -22,7 +22,7 @@ ReadingsSpec holes() {
             [](Wall& wall, int, const std::vector<std::optional<Length>>& figures) {
                 wall.trial_holes.push_back({*figures[0], *figures[1], {}, *figures[2]});
             },
-            [](const Wall& wall, const Voice& voice) {
+            [](const Wall& wall, const Voice& voice, const Reader&) {
                 std::vector<ReadingRow> rows;
                 for (std::size_t i = 0; i < wall.trial_holes.size(); ++i) {
                     const TrialHole& hole = wall.trial_holes[i];
@@ -55,7 +55,7 @@ ReadingsSpec layers(const Voice& voice) {
                 if (!wall.trial_holes.empty())
                     wall.trial_holes.back().layers.push_back({static_cast<DrillMet>(kind), *figures[0]});
             },
-            [kinds](const Wall& wall, const Voice& shown) {
+            [kinds](const Wall& wall, const Voice& shown, const Reader&) {
                 std::vector<ReadingRow> rows;
                 if (wall.trial_holes.empty())
                     return rows;
@@ -82,9 +82,10 @@ TrialHolePage::TrialHolePage(Workbench& bench, QWidget* parent)
     , bench_{bench}
     , verdict_{new QLabel{this}}
     , take_{new QPushButton{tr("Take this as what the wall is made of"), this}} {
-    auto* why = new QLabel{tr("Drill slowly where the work will cover it, services off and detector first. Note the depth at "
-                              "which the dust or the feel changes."),
-                           this};
+    auto* why =
+        new QLabel{tr("Drill slowly where the work will cover it, services off and detector first. Note the depth at "
+                      "which the dust or the feel changes."),
+                   this};
     why->setWordWrap(true);
     verdict_->setWordWrap(true);
     verdict_->setObjectName(QStringLiteral("hole-verdict"));

@@ -175,7 +175,8 @@ private:
                           box.top - opening.trim, Ink::opening, Fill::none, 0.2);
             add(Line{{x(box.left), y(box.bottom)}, {x(box.right), y(box.top)}, Ink::opening, 0.12});
             add(Line{{x(box.left), y(box.top)}, {x(box.right), y(box.bottom)}, Ink::opening, 0.12});
-            add(Text{{(x(box.left) + x(box.right)) / 2, y(box.top) + 1.5 * text()},
+            add(Text{{(x(box.left) + x(box.right)) / 2,
+                      y(box.top) + opening.trim.in_metres() * scale_.per_metre + 1.5 * text()},
                      say(opening.kind == OpeningKind::window ? std::string_view{"Window"} : "Door", voice_),
                      text(),
                      Align::centre,

@@ -60,6 +60,20 @@ void check_place(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan) {
             add(plan, CheckCode::shelf_over_opening, Severity::error,
                 {"The shelf crosses {0} by {1}", {word(opening.kind), quantity(overlap(board, box))}},
                 quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
+    if (const auto& widths = site.survey.widths; widths && shelf.length > widths->least && board.right <= wall.length)
+        add(plan, CheckCode::leaves_wall, Severity::error,
+            {"The shelf is {0} longer than the least width read between the ends, {1} at {2} up",
+             {quantity(shelf.length - widths->least), quantity(widths->least), quantity(widths->least_z)}},
+            quantity(shelf.length - widths->least), shelf.left, shelf.height);
+    const auto into_edge = [&](Length by, std::string_view edge) {
+        if (by > Length{})
+            add(plan, CheckCode::shelf_over_obstacle, Severity::error,
+                {"The shelf reaches {0} into {1}", {quantity(by), edge}}, quantity(by), shelf.left, shelf.height);
+    };
+    if (wall.skirting_height > Length{})
+        into_edge(wall.skirting_height - board.bottom, "the skirting");
+    if (wall.cornice_height > Length{} && board.top <= wall.height)
+        into_edge(board.top - (wall.height - wall.cornice_height), "the cornice");
     for (const Obstacle& obstacle : wall.obstacles)
         if (const Box box = box_of(obstacle); board.overlaps(box))
             add(plan, CheckCode::shelf_over_obstacle, Severity::error,
@@ -351,6 +365,11 @@ void check_clearances(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan
                 add(plan, CheckCode::shelf_over_opening, Severity::error,
                     {"The leg of bracket {0} stands in {1}", {number(i), word(opening.kind)}}, std::nullopt,
                     plan.brackets[i].x, leg.bottom);
+        if (leg.bottom < site.wall.skirting_height && leg.bottom >= Length{})
+            add(plan, CheckCode::shelf_over_obstacle, Severity::error,
+                {"The leg of bracket {0} reaches {1} down onto the skirting",
+                 {number(i), quantity(site.wall.skirting_height - leg.bottom)}},
+                quantity(site.wall.skirting_height - leg.bottom), plan.brackets[i].x, leg.bottom);
         if (leg.bottom < Length{})
             add(plan, CheckCode::leaves_wall, Severity::error,
                 {"The leg of bracket {0} reaches {1} below the floor", {number(i), quantity(-leg.bottom)}},

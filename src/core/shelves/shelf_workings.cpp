@@ -55,6 +55,7 @@ public:
         }
         for (std::size_t row = 0; row < bracket_.hole_drops.size(); ++row)
             hole(row);
+        back_edge();
         sag();
         shelf_screw();
         return std::move(workings_);
@@ -207,6 +208,25 @@ private:
               {"hole below the arm's top", quantity(bracket_.hole_drops[row]), measured}},
              quantity(shelf_.underside() - bracket_.hole_drops[row]),
              derived});
+    }
+
+    /// What the wall takes off the board's back edge where it bows, or packs behind its brackets where it is hollow.
+    void back_edge() {
+        const FaceProfile& face = site_.survey.face;
+        if (!face.measured())
+            return;
+        Working working{
+            "scribe",
+            {"Most room between the wall and a straight back edge: leave it on to scribe, or pack the brackets"},
+            {},
+            {},
+            fine(face.scribe_between(shelf_.left, shelf_.right(), shelf_.underside())->in_metres()),
+            derived};
+        for (std::size_t i = 0; i < plan_.brackets.size(); ++i)
+            working.terms.push_back({"packing behind a bracket, left to right",
+                                     fine(face.shim_at(plan_.brackets[i].x, shelf_.underside())->in_metres()),
+                                     derived});
+        add(std::move(working));
     }
 
     void sag() {
