@@ -38,7 +38,7 @@ TEST_CASE("words stand out from their ground by 4.5 to 1 at least (WCAG 2.2, 1.4
 TEST_CASE("the alarm colour is used for errors and nothing else", "[app][look]") {
     for (const ThemeName name : {ThemeName::light, ThemeName::dark}) {
         const Theme& theme = app::theme(name);
-        for (int ink = 0; ink <= static_cast<int>(Ink::caution); ++ink)
+        for (int ink = 0; ink <= static_cast<int>(Ink::probe); ++ink)
             if (static_cast<Ink>(ink) != Ink::alarm) {
                 CHECK(theme.of(static_cast<Ink>(ink)) != theme.alarm);
                 CHECK(theme.fill_of(static_cast<Ink>(ink)) != theme.alarm);
