@@ -9,6 +9,7 @@
 #include <QSignalSpy>
 #include <QStandardPaths>
 #include <QUuid>
+#include <random>
 
 using namespace yes_square;
 using namespace yes_square::app;
@@ -105,6 +106,39 @@ TEST_CASE("nonsense on the line is passed over and said to be", "[app][devices]"
         CHECK(QTest::qWaitFor([&] { return distances.size() > before || link.trouble().isEmpty(); }));
     }
     CHECK(distances.size() == 11);
+    CHECK(link.state() == DeviceLink::State::linked);
+}
+
+TEST_CASE("whatever bytes come down the line, only whole readings are taken", "[app][devices]") {
+    const QString socket = fresh_socket();
+    QLocalServer server;
+    REQUIRE(server.listen(socket));
+    DeviceLink link{socket};
+    QSignalSpy distances{&link, &DeviceLink::distance};
+    link.start();
+    REQUIRE(QTest::qWaitFor([&] { return server.hasPendingConnections(); }));
+    QLocalSocket* end = server.nextPendingConnection();
+    std::mt19937 random{8};
+    qsizetype sent = 0;
+    for (int i = 0; i < 300; ++i) {
+        QByteArray noise;
+        for (auto n = random() % 90; n > 0; --n)
+            noise += static_cast<char>(random() % 256);
+        noise.replace("DISTANCE", "distance");
+        end->write(noise + "\nDISTANCE " + QByteArray::number(i) + ".5\n");
+        ++sent;
+        if (i % 7 == 0) { // torn across two writes
+            end->write("DISTA");
+            end->flush();
+            QTest::qWait(1);
+            end->write("NCE 77\n");
+            ++sent;
+        }
+    }
+    end->flush();
+    CHECK(QTest::qWaitFor([&] { return distances.size() >= sent; }));
+    CHECK(distances.size() == sent);
+    CHECK(distances.back()[0].value<Length>() == Length::micrometres(299'500));
     CHECK(link.state() == DeviceLink::State::linked);
 }
 

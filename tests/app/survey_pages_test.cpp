@@ -316,3 +316,111 @@ TEST_CASE("readings come in from a table and go out to one", "[app][survey]") {
     CHECK(driven.job() == before);
     CHECK_FALSE(driven.window.take_in_readings(driven.folder.filePath(QStringLiteral("gone.csv"))));
 }
+
+TEST_CASE("the survey's pages hold their figures inside the window, small or large, light or dark",
+          "[app][survey][look]") {
+    for (const QSize size : {QSize{1024, 700}, QSize{1280, 800}, QSize{1920, 1080}}) {
+        QTemporaryDir folder;
+        DrivenWindow driven{size};
+        REQUIRE(driven.window.open(copy_of_demo(folder)));
+        driven.bench().select_wall(2);
+        driven.window.set_stage(Stage::survey);
+        for (const ThemeName theme : {ThemeName::light, ThemeName::dark}) {
+            driven.window.set_theme(theme);
+            for (int page = 0; page <= static_cast<int>(SurveyPage::room); ++page) {
+                driven.window.survey().set_page(static_cast<SurveyPage>(page));
+                QTest::qWait(1);
+                CHECK(driven.window.width() == size.width()); // nothing pushes it wider
+                for (const LengthField* field : driven.window.survey().findChildren<LengthField*>())
+                    if (field->isVisible()) {
+                        INFO(field->objectName().toStdString() << " at " << size.width());
+                        CHECK(field->width() >= 100);
+                        CHECK(field->mapTo(&driven.window, QPoint{field->width(), 0}).x() <= size.width());
+                    }
+                for (const QPushButton* button : driven.window.survey().findChildren<QPushButton*>())
+                    if (button->isVisible() && size.width() >= 1280) {
+                        INFO(button->text().toStdString());
+                        CHECK(button->fontMetrics().horizontalAdvance(button->text()) <= button->width() - 8);
+                    }
+            }
+        }
+    }
+}
+
+TEST_CASE("ten thousand readings are taken in, shown, answered and undone", "[app][survey]") {
+    SurveyWindow driven{SurveyPage::studs};
+    const QString path = driven.folder.filePath(QStringLiteral("many.csv"));
+    QFile file{path};
+    REQUIRE(file.open(QIODevice::WriteOnly));
+    file.write("kind,x_mm\n");
+    for (int i = 0; i < 10'000; ++i)
+        file.write((i * 37 % 406 < 38 ? "probe_hit," : "probe_miss,") + QByteArray::number(i * 37 % 3206) + "\n");
+    file.close();
+    REQUIRE(driven.window.take_in_readings(path));
+    CHECK(driven.wall().observations.size() == 10'000);
+    CHECK(driven.find<QListWidget>("evidence-found")->count() == 10'000);
+    CHECK_FALSE(driven.label("probe-where").isEmpty());
+    for (const Stud& stud : driven.survey().studs)
+        CHECK(stud.centre <= driven.wall().length);
+    driven.bench().undo_stack().undo();
+    CHECK(driven.wall().observations.empty());
+}
+
+TEST_CASE("the instrument chosen sets the limit of error beside each reading", "[app][survey]") {
+    SurveyWindow driven{SurveyPage::level, 2};
+    auto* list = driven.find<QListWidget>("floor-found");
+    CHECK(list->item(0)->text().contains("± 0.7 mm")); // class II, between 1 and 2 m
+    driven.window.survey().set_page(SurveyPage::wall);
+    driven.choose("job-instrument", 0);
+    CHECK(list->item(0)->text().contains("± 0.3 mm"));
+    driven.choose("job-instrument", 2);
+    CHECK(list->item(0)->text().contains("± 2.0 mm"));
+    CHECK(driven.job().instrument == Instrument::laser);
+}
+
+TEST_CASE("a wall's own figures are typed: thickness, skirting, cornice, and nothing takes them out", "[app][survey]") {
+    SurveyWindow driven{SurveyPage::wall};
+    driven.type("wall-thickness", "114");
+    CHECK(driven.wall().thickness == 114_mm);
+    auto* thickness = driven.find<LengthField>("wall-thickness");
+    thickness->setFocus();
+    thickness->selectAll();
+    QTest::keyClick(thickness, Qt::Key_Delete);
+    QTest::keyClick(thickness, Qt::Key_Return);
+    CHECK_FALSE(driven.wall().thickness);
+    driven.type("skirting-height", "95");
+    driven.type("skirting-depth", "15");
+    driven.type("cornice-height", "60");
+    driven.type("cornice-depth", "60");
+    CHECK(driven.wall().skirting_height == 95_mm);
+    CHECK(driven.wall().cornice_depth == 60_mm);
+    driven.choose("wall-structure", 5);
+    CHECK(std::get<Framing>(driven.wall().structure).material == StudMaterial::steel);
+    CHECK(driven.find<QWidget>("stud-width")->isVisible());
+    CHECK_FALSE(driven.find<QWidget>("stud-species")->isVisible());
+    driven.choose("wall-structure", 6);
+    CHECK(std::holds_alternative<LiningOnly>(driven.wall().structure));
+    driven.choose("wall-structure", 0);
+    CHECK(std::get<Framing>(driven.wall().structure).material == StudMaterial::timber);
+}
+
+TEST_CASE("a figure being typed when the window closes is kept, and asked about", "[app][survey]") {
+    QTemporaryDir folder;
+    DrivenWindow driven;
+    const QString path = copy_of_demo(folder);
+    REQUIRE(driven.window.open(path));
+    driven.window.set_stage(Stage::survey);
+    auto* length = driven.find<LengthField>("wall-length");
+    length->setFocus();
+    length->selectAll();
+    QTest::keyClicks(length, "3333");
+    CHECK(driven.bench().undo_stack().isClean());
+    QTimer::singleShot(50, [] {
+        if (auto* box = qobject_cast<QWidget*>(QApplication::activeModalWidget()))
+            QTest::keyClick(box, Qt::Key_Escape);
+    });
+    driven.window.close();
+    CHECK(driven.job().walls[0].length == 3333_mm);
+    CHECK_FALSE(driven.bench().undo_stack().isClean());
+    CHECK(driven.window.isVisible());
+}

@@ -156,10 +156,11 @@ void BoardView::mousePressEvent(QMouseEvent* event) {
         grip_ = zoom_ > 1 ? Grip::pan : Grip::none;
         return;
     }
-    const Reference reference = shape->reference; // the click may redraw
+    // The click may redraw, and the shape be gone.
+    const Reference reference = shape->reference;
+    const bool on_wall = std::holds_alternative<Rectangle>(shape->form) || std::holds_alternative<Text>(shape->form);
     click(reference);
     const Shelf* shelf = bench_.shelf();
-    const bool on_wall = std::holds_alternative<Rectangle>(shape->form) || std::holds_alternative<Text>(shape->form);
     if (reference.part == Part::shelf && shelf && shelf->id == reference.shelf && !reference.x && !reference.z &&
         on_wall) {
         grabbed_ = *shelf;

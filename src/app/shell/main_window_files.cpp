@@ -1,0 +1,201 @@
+// What the window does with files: jobs, tables of readings, sheets.
+
+#include "app/board/board_view.hpp"
+#include "app/sheets/sheet_writer.hpp"
+#include "app/shell/main_window.hpp"
+#include "core/survey/readings_csv.hpp"
+
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QMenu>
+#include <QMessageBox>
+#include <QPrintDialog>
+#include <QPrinter>
+#include <QSaveFile>
+#include <QSettings>
+
+namespace yes_square::app {
+namespace {
+
+constexpr int most_recent = 8;
+
+} // namespace
+
+bool MainWindow::open(const QString& path) {
+    auto opened = store_.open(path);
+    if (!opened) {
+        tell(opened.error());
+        return false;
+    }
+    if (opened->read_only)
+        tell(tr("This job was written by a newer Yes Square. It is opened to look at; saving it needs another name"));
+    remember(store_.path());
+    take(std::move(opened->job), std::move(opened->recovered));
+    return true;
+}
+
+void MainWindow::start_untitled() {
+    auto left_over = store_.start_untitled();
+    take(yes_square::new_job(), std::move(left_over));
+    if (bench_.job().walls.empty())
+        set_stage(Stage::survey);
+}
+
+void MainWindow::start() {
+    for (const QString& path : QSettings{}.value(QStringLiteral("recent")).toStringList())
+        if (QFileInfo::exists(path) && QFileInfo::exists(path + QStringLiteral(".autosave")) && open(path))
+            return;
+    start_untitled();
+}
+
+void MainWindow::take(Job job, std::optional<Job> recovered) {
+    bench_.start(std::move(job));
+    if (recovered) {
+        if (ask_yes_no(tr("Work on this job was never saved: the program ended before. Take it up again? No throws it "
+                          "away")))
+            // As an edit, so that it can be undone and the job counts as not saved.
+            bench_.edit(tr("Recover unsaved work"), [&](Job& current) { current = std::move(*recovered); });
+        else
+            store_.forget_autosave();
+    }
+    board_->fit();
+    refresh_title();
+}
+
+bool MainWindow::may_leave() {
+    if (bench_.undo_stack().isClean())
+        return true;
+    QMessageBox box{QMessageBox::Question, tr("Yes Square"), tr("This job has changes that are not saved."),
+                    QMessageBox::Save | QMessageBox::Discard | QMessageBox::Cancel, this};
+    switch (box.exec()) {
+    case QMessageBox::Save:
+        return save();
+    case QMessageBox::Discard:
+        store_.forget_autosave();
+        return true;
+    default:
+        return false;
+    }
+}
+
+void MainWindow::new_job() {
+    if (may_leave())
+        start_untitled();
+}
+
+void MainWindow::choose_and_open() {
+    if (!may_leave())
+        return;
+    const QString path = QFileDialog::getOpenFileName(this, tr("Open a job"), {}, tr("Yes Square jobs (*.yesq)"));
+    if (!path.isEmpty())
+        open(path);
+}
+
+bool MainWindow::save() {
+    return store_.path().isEmpty() ? save_as() : save_to(store_.path());
+}
+
+bool MainWindow::save_as() {
+    QString path =
+        QFileDialog::getSaveFileName(this, tr("Save the job as"), store_.path(), tr("Yes Square jobs (*.yesq)"));
+    if (path.isEmpty())
+        return false;
+    if (QFileInfo{path}.suffix().isEmpty())
+        path += QStringLiteral(".yesq");
+    return save_to(path);
+}
+
+bool MainWindow::save_to(const QString& path) {
+    bench_.withdraw();
+    const QString problem = store_.save_as(path, bench_.job());
+    if (!problem.isEmpty()) {
+        tell(problem);
+        return false;
+    }
+    bench_.undo_stack().setClean();
+    remember(store_.path());
+    refresh_title();
+    return true;
+}
+
+bool MainWindow::take_in_readings(const QString& path) {
+    QFile file{path};
+    if (!bench_.wall()) {
+        tell(tr("Add a wall first: readings belong to one"));
+        return false;
+    }
+    if (!file.open(QIODevice::ReadOnly)) {
+        tell(tr("%1 cannot be read: %2").arg(path, file.errorString()));
+        return false;
+    }
+    Wall wall = *bench_.wall();
+    const auto added = add_readings_csv(file.readAll().toStdString(), wall);
+    if (!added) {
+        tell(tr("%1, %2. Nothing was taken in").arg(path, text(added.error())));
+        return false;
+    }
+    bench_.edit(tr("Take in %1 readings").arg(*added),
+                [&](Job& job) { job.walls[bench_.wall_index()] = std::move(wall); });
+    return true;
+}
+
+bool MainWindow::give_out_readings(const QString& path) {
+    if (!bench_.wall())
+        return false;
+    QSaveFile file{path};
+    const QByteArray table = QByteArray::fromStdString(readings_csv(*bench_.wall()));
+    if (!file.open(QIODevice::WriteOnly) || file.write(table) != table.size() || !file.flush() || !file.commit()) {
+        tell(tr("%1 could not be written whole. Is the disk full?").arg(path));
+        return false;
+    }
+    return true;
+}
+
+void MainWindow::autosave() {
+    if (bench_.undo_stack().isClean())
+        return;
+    store_.autosave(bench_.job());
+}
+
+void MainWindow::save_sheets() {
+    const QString path = QFileDialog::getSaveFileName(this, tr("Save the sheets"), {}, tr("PDF (*.pdf)"));
+    if (path.isEmpty())
+        return;
+    const QString problem = write_sheets_pdf(path, bench_.job(), bench_.plan());
+    if (!problem.isEmpty())
+        tell(problem);
+}
+
+void MainWindow::print() {
+    QPrinter printer{QPrinter::HighResolution};
+    printer.setFullPage(true);
+    QPrintDialog dialog{&printer, this};
+    if (dialog.exec() != QDialog::Accepted)
+        return;
+    QPainter painter{&printer};
+    if (painter.isActive())
+        paint_sheets(painter, printer, bench_.job(), bench_.plan());
+    else
+        tell(tr("The printer does not answer. Save the sheets as PDF instead"));
+}
+
+void MainWindow::remember(const QString& path) {
+    QSettings settings;
+    QStringList paths = settings.value(QStringLiteral("recent")).toStringList();
+    paths.removeAll(path);
+    paths.prepend(path);
+    settings.setValue(QStringLiteral("recent"), QStringList{paths.mid(0, most_recent)});
+    refresh_recent();
+}
+
+void MainWindow::refresh_recent() {
+    recent_->clear();
+    for (const QString& path : QSettings{}.value(QStringLiteral("recent")).toStringList())
+        recent_->addAction(path, this, [this, path] {
+            if (may_leave())
+                open(path);
+        });
+    recent_->setEnabled(!recent_->isEmpty());
+}
+
+} // namespace yes_square::app
