@@ -128,10 +128,16 @@ private:
         }
     }
 
+    /// What was told stands as told, unless the readings speak against it: then nothing is to hang there.
     void add_told_studs() {
-        for (const Stud& stud : wall_.studs)
-            if (!taken(stud.centre))
-                found_.studs.push_back({stud, found_.posterior.stud_within(stud.centre, width() / 2)});
+        for (Stud stud : wall_.studs) {
+            if (taken(stud.centre))
+                continue;
+            const double probability = found_.posterior.stud_within(stud.centre, width() / 2);
+            if (probability < likely)
+                stud.state = StudState::assumed;
+            found_.studs.push_back({stud, probability});
+        }
     }
 
     /// The likeliest places left, one after another, none nearer than a stud's width to another.
@@ -249,7 +255,7 @@ private:
                     {place.x, {"The probe miss at {0} does not fit the rest", {quantity(place.x)}}});
         }
         for (const Stud& stud : wall_.studs)
-            if (stud.state == StudState::proved && found_.posterior.stud_within(stud.centre, width() / 2) < likely)
+            if (stud.state != StudState::assumed && found_.posterior.stud_within(stud.centre, width() / 2) < likely)
                 found_.doubts.push_back(
                     {stud.centre, {"The readings speak against the stud told at {0}", {quantity(stud.centre)}}});
     }

@@ -48,7 +48,7 @@ struct StudFindings {
 
 /// Studs from evidence and from what was told. A stud is proved by both its edges, indicated by evidence of its own at
 /// StudRules::indicated_at, otherwise assumed; places less likely than one half are not called studs.
-/// Readings outside the wall are left out and said to be.
+/// A stud told that the readings speak against is assumed. Readings outside the wall are left out and said to be.
 StudFindings find_studs(const Wall& wall, const Framing& framing, const StudRules& rules);
 
 /// The most telling place for the next probe within some stretches of the wall: a dispute is settled first, then the
