@@ -57,6 +57,43 @@ TEST_CASE("the sheets hold every mark, hole, drill, caution and step of every sh
     CHECK(fonts.contains("Roboto"));
 }
 
+TEST_CASE("a sheet tells heights from both floors where the floor is still to be laid", "[app][sheets][survey]") {
+    QTemporaryDir folder;
+    Job job = demo();
+    const QString path = folder.filePath("sheets.pdf");
+    REQUIRE(write_sheets_pdf(path, job, reckon(job)).isEmpty());
+    int code = 0;
+    const QString text = run("pdftotext", {"-layout", path, "-"}, code).simplified();
+    REQUIRE(code == 0);
+    CHECK(text.contains("floor now"));
+    CHECK(text.contains("From the floor as it is now that line is"));
+    CHECK(text.contains("measure from the datum"));
+    // Without layers and readings nothing is said of a second floor.
+    for (Room& room : job.rooms)
+        room.floor_layers.clear();
+    for (Wall& wall : job.walls)
+        wall.floor.clear();
+    REQUIRE(write_sheets_pdf(path, job, reckon(job)).isEmpty());
+    CHECK_FALSE(run("pdftotext", {"-layout", path, "-"}, code).contains("floor now"));
+}
+
+TEST_CASE("the survey's pages, a wall and the practice wall are pictured without a display", "[app][program][survey]") {
+    QTemporaryDir folder;
+    int code = 0;
+    const QString picture = folder.filePath("page.png");
+    run(YES_SQUARE_APP,
+        {"--screenshot", picture, "--stage", "survey", "--page", "room", "--wall", "wall-4", demo_path()}, code);
+    CHECK(code == 0);
+    CHECK(QImage{picture}.size() == QSize(1280, 800));
+    run(YES_SQUARE_APP, {"--screenshot", picture, "--practice", "3", demo_path()}, code);
+    CHECK(code == 0);
+    CHECK_FALSE(QImage{picture}.isNull());
+    CHECK(run(YES_SQUARE_APP, {"--screenshot", "x.png", "--page", "attic", demo_path()}, code).contains("services"));
+    CHECK(code == 2);
+    CHECK(run(YES_SQUARE_APP, {"--screenshot", "x.png", "--wall", "wall-77", demo_path()}, code).contains("wall-77"));
+    CHECK(code == 2);
+}
+
 TEST_CASE("metric jobs print on A4 and imperial ones on Letter", "[app][sheets]") {
     QTemporaryDir folder;
     Job job = demo();

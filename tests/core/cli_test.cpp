@@ -92,3 +92,15 @@ TEST_CASE("help and version are given", "[cli]") {
     CHECK(run("--version").said.find("yes-square-cli 0.") != std::string::npos);
     CHECK(run("reckon --help").code == 0);
 }
+
+TEST_CASE("the survey stands in the plan without a window too", "[cli][survey]") {
+    const Run text = ::run("reckon " + demo);
+    CHECK(text.said.find("Map wall, survey") != std::string::npos);
+    CHECK(text.said.find("Fall of the floor along this wall, from 800 mm to 3200 mm: 8 mm") != std::string::npos);
+    const Run run = ::run("reckon --json " + demo, "2>/dev/null");
+    const json plan = json::parse(run.said);
+    CHECK(plan["walls"][2]["survey"]["studs"].size() == 8);
+    CHECK(plan["rooms"].size() == 2);
+    const Run checks = ::run("check " + demo);
+    CHECK(checks.said.find("Map wall: The ceiling was read at") != std::string::npos);
+}
