@@ -117,8 +117,7 @@ void LengthField::keyPressEvent(QKeyEvent* event) {
         return;
     }
     if (event->matches(QKeySequence::Paste)) {
-        const QStringList lines =
-            QGuiApplication::clipboard()->text().split(QLatin1Char('\n'), Qt::SkipEmptyParts);
+        const QStringList lines = QGuiApplication::clipboard()->text().split(QLatin1Char('\n'), Qt::SkipEmptyParts);
         if (lines.size() > 1 || (lines.size() == 1 && lines.front().contains(QLatin1Char('\t')))) {
             emit pasted(lines);
             return;

@@ -37,7 +37,7 @@ public:
 
 signals:
     void committed(yes_square::Length length);
-    void cleared(); ///< an optional length was taken out
+    void cleared();                        ///< an optional length was taken out
     void pasted(const QStringList& lines); ///< more than one line, or several figures in one
 
 protected:

@@ -43,7 +43,8 @@ BoundForm* floor_layers(Workbench& bench, QWidget* parent) {
     constexpr std::size_t layers = 3;
     for (std::size_t i = 0; i < layers; ++i)
         form->optional_length(
-            QStringList{LevelPage::tr("Covering"), LevelPage::tr("Underlay or bed"), LevelPage::tr("Levelling")}[static_cast<int>(i)],
+            QStringList{LevelPage::tr("Covering"), LevelPage::tr("Underlay or bed"),
+                        LevelPage::tr("Levelling")}[static_cast<int>(i)],
             (std::string{"floor-layer-"} + std::to_string(i + 1)).c_str(), LevelPage::tr("none"),
             [room, i]() -> std::optional<std::optional<Length>> {
                 const Room* of = room();
@@ -68,7 +69,8 @@ BoundForm* floor_layers(Workbench& bench, QWidget* parent) {
             });
     form->choice(
         LevelPage::tr("Base units"), "floor-under-units",
-        QStringList{LevelPage::tr("Stand on the finished floor"), LevelPage::tr("Stand on the floor as it is; it is laid round them")},
+        QStringList{LevelPage::tr("Stand on the finished floor"),
+                    LevelPage::tr("Stand on the floor as it is; it is laid round them")},
         [room]() -> std::optional<int> {
             return room() ? std::optional{room()->floor_under_units ? 0 : 1} : std::nullopt;
         },
@@ -87,8 +89,8 @@ LevelPage::LevelPage(Workbench& bench, QWidget* parent)
     , profile_{profile(
           bench,
           [&bench](double width, double height, double size) {
-              return bench.wall() ? draw_floor_profile(*bench.wall(), bench.wall_plan()->survey.floor, width, height, size,
-                                                       bench.voice())
+              return bench.wall() ? draw_floor_profile(*bench.wall(), bench.wall_plan()->survey.floor, width, height,
+                                                       size, bench.voice())
                                   : Drawing{};
           },
           this)} {
@@ -96,11 +98,12 @@ LevelPage::LevelPage(Workbench& bench, QWidget* parent)
     auto* column = new QVBoxLayout{this};
     column->setContentsMargins(0, 0, 0, 0);
     column->addWidget(profile_);
-    column->addWidget(new WorkingLinks{bench,
-                                       {QStringLiteral("datum"), QStringLiteral("floor"), QStringLiteral("ceiling")},
-                                       tr("Set up a level line, one for the whole room, and read down to the floor that is "
-                                          "there now, at each end and where it looks high."),
-                                       this});
+    column->addWidget(
+        new WorkingLinks{bench,
+                         {QStringLiteral("datum"), QStringLiteral("floor"), QStringLiteral("ceiling")},
+                         tr("Set up a level line, one for the whole room, and read down to the floor that is "
+                            "there now, at each end and where it looks high."),
+                         this});
     column->addWidget(heading(tr("From the level line down to the floor"), this));
     column->addWidget(new ReadingsEditor{bench, floor_readings(), this});
     column->addWidget(heading(tr("Floor still to be laid, in this room"), this));
@@ -138,17 +141,19 @@ FacePage::FacePage(Workbench& bench, QWidget* parent)
     column->setContentsMargins(0, 0, 0, 0);
     column->addWidget(profile_);
     column->addWidget(next, 0, Qt::AlignLeft);
-    column->addWidget(new WorkingLinks{bench,
-                                       {QStringLiteral("face"), QStringLiteral("width"), QStringLiteral("corner")},
-                                       tr("Stretch strings in one plumb plane in front of the wall and read back to it. "
-                                          "The proudest place needs no packing, all others do."),
-                                       this});
+    column->addWidget(
+        new WorkingLinks{bench,
+                         {QStringLiteral("face"), QStringLiteral("width"), QStringLiteral("corner")},
+                         tr("Stretch strings in one plumb plane in front of the wall and read back to it. "
+                            "The proudest place needs no packing, all others do."),
+                         this});
     column->addWidget(heading(tr("From a string back to the wall"), this));
     column->addWidget(new ReadingsEditor{bench, face_readings(), this});
 
     column->addWidget(heading(tr("Packing at any place"), this));
     auto* grid = new QGridLayout;
-    for (auto [label, field, name, row] : {std::tuple{tr("At"), shim_x_, "shim-x", 0}, {tr("Height"), shim_z_, "shim-z", 1}}) {
+    for (auto [label, field, name, row] :
+         {std::tuple{tr("At"), shim_x_, "shim-x", 0}, {tr("Height"), shim_z_, "shim-z", 1}}) {
         field->setObjectName(QLatin1String(name));
         field->set_least({}, tr("It cannot be less than 0"));
         grid->addWidget(new QLabel{label, this}, row, 0);

@@ -15,7 +15,9 @@ RoomPage::RoomPage(Workbench& bench, QWidget* parent)
     , later_{new QPushButton{tr("Later"), this}}
     , closing_{new QLabel{this}} {
     auto* form = new BoundForm{bench, this};
-    const auto room = [&bench]() -> const Room* { return bench.wall() ? room_of(bench.job(), *bench.wall()) : nullptr; };
+    const auto room = [&bench]() -> const Room* {
+        return bench.wall() ? room_of(bench.job(), *bench.wall()) : nullptr;
+    };
     const auto room_in = [&bench](Job& job) {
         return std::ranges::find(job.rooms, job.walls[bench.wall_index()].room, &Room::id);
     };
@@ -119,7 +121,8 @@ void RoomPage::refresh() {
     const auto room = std::ranges::find(job.rooms, bench_.wall()->room, &Room::id);
     for (std::size_t i = 0; i < job.walls.size(); ++i)
         if (job.walls[i].room == bench_.wall()->room) {
-            walls_->addItem(QStringLiteral("%1   %2").arg(text(job.walls[i].name), text(format(job.walls[i].length, voice.unit))));
+            walls_->addItem(
+                QStringLiteral("%1   %2").arg(text(job.walls[i].name), text(format(job.walls[i].length, voice.unit))));
             indices_.push_back(i);
             if (i == bench_.wall_index())
                 walls_->setCurrentRow(walls_->count() - 1);
@@ -136,8 +139,9 @@ void RoomPage::refresh() {
                               .arg(text(format(survey.plan.closing_error, voice.unit)),
                                    text(format(survey.plan.closing_limit, voice.unit))));
     else
-        closing_->setText(tr("The walls do not go round: three or more with a corner at every end make a room that can be "
-                             "checked"));
+        closing_->setText(
+            tr("The walls do not go round: three or more with a corner at every end make a room that can be "
+               "checked"));
 }
 
 } // namespace yes_square::app

@@ -10,10 +10,11 @@ ServicesPage::ServicesPage(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
     , strips_{new QLabel{this}} {
-    auto* caution = new QLabel{tr("Strips follow from sockets, switches, taps and radiators on the page \"Walk\". Go over "
-                                  "them with a detector before any hole; where it reads clear, say so here and the strip "
-                                  "gives way. Local code decides, and a detector can be wrong."),
-                               this};
+    auto* caution =
+        new QLabel{tr("Strips follow from sockets, switches, taps and radiators on the page \"Walk\". Go over "
+                      "them with a detector before any hole; where it reads clear, say so here and the strip "
+                      "gives way. Local code decides, and a detector can be wrong."),
+                   this};
     caution->setWordWrap(true);
     strips_->setWordWrap(true);
     strips_->setObjectName(QStringLiteral("strip-list"));
@@ -38,8 +39,8 @@ void ServicesPage::refresh() {
     if (const WallPlan* plan = bench_.wall_plan())
         for (const Strip& strip : plan->survey.strips)
             lines << tr("%1: from %2 to %3, %4 to %5 up")
-                         .arg(text(say(strip.what, voice)), figure(strip.left), figure(strip.right), figure(strip.bottom),
-                              figure(strip.top));
+                         .arg(text(say(strip.what, voice)), figure(strip.left), figure(strip.right),
+                              figure(strip.bottom), figure(strip.top));
     strips_->setText(lines.isEmpty() ? tr("None") : lines.join(QLatin1Char('\n')));
 }
 

@@ -47,7 +47,7 @@ void WallForm::job_rows() {
 void WallForm::size_rows() {
     heading(tr("The wall"));
     words(tr("Name"), "wall-name", of_wall(&Wall::name),
-                 [this](Job& job, const std::string& typed) { here(job).name = typed; });
+          [this](Job& job, const std::string& typed) { here(job).name = typed; });
     length(
         tr("Length"), "wall-length", of_wall(&Wall::length),
         [this](Job& job, Length length) { here(job).length = length; }, least, tr("It must be more than 0"));
@@ -97,10 +97,12 @@ void WallForm::structure_rows() {
         [frame_of](Job& job, Length length) { frame_of(job).spacing = length; }, least, tr("It must be more than 0"));
     length(
         tr("Stud width"), "stud-width", framing(&Framing::stud_width),
-        [frame_of](Job& job, Length length) { frame_of(job).stud_width = length; }, least, tr("It must be more than 0"));
+        [frame_of](Job& job, Length length) { frame_of(job).stud_width = length; }, least,
+        tr("It must be more than 0"));
     length(
         tr("Stud depth"), "stud-depth", framing(&Framing::stud_depth),
-        [frame_of](Job& job, Length length) { frame_of(job).stud_depth = length; }, least, tr("It must be more than 0"));
+        [frame_of](Job& job, Length length) { frame_of(job).stud_depth = length; }, least,
+        tr("It must be more than 0"));
     choice(
         tr("Timber"), "stud-species",
         QStringList{tr("Not known"), tr("Spruce-pine-fir"), tr("Southern pine"), tr("Douglas-fir-larch"), tr("Red oak"),
@@ -115,9 +117,9 @@ void WallForm::structure_rows() {
 
 void WallForm::lining_rows() {
     // Two layers cover a lining and what is on it; more stay as the file has them.
-    const QStringList layers{tr("None"),         tr("Plasterboard"), tr("Plaster"),
-                             tr("Fibre cement"), tr("Tile"),         tr("Wood panel"),
-                             tr("Hollow: dabs or battens")};
+    const QStringList layers{
+        tr("None"),       tr("Plasterboard"),           tr("Plaster"), tr("Fibre cement"), tr("Tile"),
+        tr("Wood panel"), tr("Hollow: dabs or battens")};
     for (const std::size_t layer : {std::size_t{0}, std::size_t{1}}) {
         const QString label = layer == 0 ? tr("Lining") : tr("Over it");
         choice(
@@ -146,11 +148,11 @@ void WallForm::lining_rows() {
                     return std::nullopt;
                 return bench().wall()->lining[layer].thickness;
             },
-            [this, layer](Job& job, Length length) { here(job).lining[layer].thickness = length; }, least, tr("It must be more than 0"));
+            [this, layer](Job& job, Length length) { here(job).lining[layer].thickness = length; }, least,
+            tr("It must be more than 0"));
     }
-    optional_length(
-        tr("Whole wall"), "wall-thickness", tr("not known"), of_wall(&Wall::thickness),
-        [this](Job& job, std::optional<Length> length) { here(job).thickness = length; });
+    optional_length(tr("Whole wall"), "wall-thickness", tr("not known"), of_wall(&Wall::thickness),
+                    [this](Job& job, std::optional<Length> length) { here(job).thickness = length; });
 }
 
 void WallForm::end_rows() {

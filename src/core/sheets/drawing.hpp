@@ -96,7 +96,7 @@ struct Text {
 struct Reference {
     enum class Part { none, stud, opening, service, shelf, bracket, hole, check, wall };
     Part part = Part::none;
-    std::string shelf; ///< id
+    std::string shelf;       ///< id
     std::size_t index = 0;   ///< of a wall: in the job
     std::optional<Length> x; ///< a tick on the run rod
     std::optional<Length> z; ///< a tick on the height rod

@@ -63,7 +63,9 @@ std::vector<Kind> make_kinds() {
         kinds.push_back(kind_of<Observation>(
             std::string{name}, {x}, {z, error}, &Wall::observations,
             [value = value](const Observation& seen) { return seen.kind == value; },
-            [value = value](const Figures& f) { return Observation{value, *f[x], f[z], f[error]}; },
+            [value = value](const Figures& f) {
+                return Observation{value, *f[x], f[z], f[error]};
+            },
             [](const Observation& seen, Figures& line) {
                 line[x] = seen.x;
                 line[z] = seen.z;
@@ -73,28 +75,36 @@ std::vector<Kind> make_kinds() {
         kinds.push_back(kind_of<Stud>(
             fmt::format("stud_{}", name), {x, error}, {}, &Wall::studs,
             [value = value](const Stud& stud) { return stud.state == value; },
-            [value = value](const Figures& f) { return Stud{*f[x], value, *f[error]}; },
+            [value = value](const Figures& f) {
+                return Stud{*f[x], value, *f[error]};
+            },
             [](const Stud& stud, Figures& line) {
                 line[x] = stud.centre;
                 line[error] = stud.uncertainty;
             }));
     kinds.push_back(kind_of<FloorReading>(
         "floor", {x, reading}, {}, &Wall::floor, [](const auto&) { return true; },
-        [](const Figures& f) { return FloorReading{*f[x], *f[reading]}; },
+        [](const Figures& f) {
+            return FloorReading{*f[x], *f[reading]};
+        },
         [](const FloorReading& part, Figures& line) {
             line[x] = part.x;
             line[reading] = part.down;
         }));
     kinds.push_back(kind_of<CeilingReading>(
         "ceiling", {x, reading}, {}, &Wall::ceiling, [](const auto&) { return true; },
-        [](const Figures& f) { return CeilingReading{*f[x], *f[reading]}; },
+        [](const Figures& f) {
+            return CeilingReading{*f[x], *f[reading]};
+        },
         [](const CeilingReading& part, Figures& line) {
             line[x] = part.x;
             line[reading] = part.up;
         }));
     kinds.push_back(kind_of<FaceReading>(
         "face", {x, z, reading}, {}, &Wall::face, [](const auto&) { return true; },
-        [](const Figures& f) { return FaceReading{*f[x], *f[z], *f[reading]}; },
+        [](const Figures& f) {
+            return FaceReading{*f[x], *f[z], *f[reading]};
+        },
         [](const FaceReading& part, Figures& line) {
             line[x] = part.x;
             line[z] = part.z;
@@ -102,7 +112,9 @@ std::vector<Kind> make_kinds() {
         }));
     kinds.push_back(kind_of<WidthReading>(
         "width", {z, reading}, {}, &Wall::widths, [](const auto&) { return true; },
-        [](const Figures& f) { return WidthReading{*f[z], *f[reading]}; },
+        [](const Figures& f) {
+            return WidthReading{*f[z], *f[reading]};
+        },
         [](const WidthReading& part, Figures& line) {
             line[z] = part.z;
             line[reading] = part.width;
@@ -146,7 +158,9 @@ std::vector<Kind> make_kinds() {
         kinds.push_back(kind_of<ScannedArea>(
             fmt::format("scan_{}", name), {x, z, width, height}, {}, &Wall::scans,
             [value = value](const ScannedArea& area) { return area.result == value; },
-            [value = value](const Figures& f) { return ScannedArea{value, *f[x], *f[z], *f[width], *f[height]}; },
+            [value = value](const Figures& f) {
+                return ScannedArea{value, *f[x], *f[z], *f[width], *f[height]};
+            },
             write_box<ScannedArea>));
     return kinds;
 }
@@ -300,8 +314,9 @@ tl::expected<std::size_t, std::string> add_readings_csv(std::string_view table, 
     if (!reader.problem_.empty())
         return tl::unexpected{reader.problem_};
     if (reader.added_ == 0)
-        return tl::unexpected{std::string{"the table holds no reading; its first line names the columns, each other line "
-                                          "is a reading"}};
+        return tl::unexpected{
+            std::string{"the table holds no reading; its first line names the columns, each other line "
+                        "is a reading"}};
     wall = std::move(changed);
     return reader.added_;
 }

@@ -18,8 +18,8 @@ namespace yes_square {
 std::string readings_csv(const Wall& wall);
 
 /// Adds the readings of a table to a wall. A length may be written in any way the program reads one; a bare number is
-/// mm. Columns are found by their names, in any order; a column that is not known is an error, as is a figure a kind has
-/// no use for. On error the wall is as it was, and the text names line, column and cure.
+/// mm. Columns are found by their names, in any order; a column that is not known is an error, as is a figure a kind
+/// has no use for. On error the wall is as it was, and the text names line, column and cure.
 tl::expected<std::size_t, std::string> add_readings_csv(std::string_view text, Wall& wall);
 
 } // namespace yes_square
