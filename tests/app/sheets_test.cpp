@@ -34,7 +34,36 @@ TEST_CASE("the sheets hold every mark, hole, drill, caution and step of every sh
     const Plan plan = reckon(job);
     REQUIRE(write_sheets_pdf(path, job, plan).isEmpty());
     int code = 0;
-    const auto words = [&] { // the typeface joins "fl" into one sign
+    // The typeface joins f and i; compatibility form takes them apart again.
+    const QString words =
+        run("pdftotext", {"-layout", path, "-"}, code).normalized(QString::NormalizationForm_KC).simplified();
+    REQUIRE(code == 0);
+    for (std::size_t w = 0; w < plan.walls.size(); ++w)
+        for (const ShelfPlan& shelf : plan.walls[w]->shelves) {
+            CHECK(words.contains(QString::fromStdString(job.walls[w].name + ", " + shelf.shelf_name)));
+            for (const Hole& hole : shelf.holes) {
+                CHECK(words.contains(QString::fromStdString(format(hole.x, job.unit))));
+                CHECK(words.contains(QString::fromStdString(format(hole.z, job.unit))));
+            }
+        }
+    CHECK(words.contains("Not fit to hang as it stands"));
+    CHECK(words.contains("assumed stud at 2719 mm"));
+    CHECK(words.contains("#10 wood screw, 63.5 mm"));
+    CHECK(words.contains("Before you drill"));
+    CHECK(words.contains("HOLD."));
+    CHECK(words.contains("from memory"));
+
+    const QString fonts = run("pdffonts", {path}, code);
+    CHECK(fonts.contains("Roboto"));
+}
+
+TEST_CASE("a sheet tells heights from both floors where the floor is still to be laid", "[app][sheets][survey]") {
+    QTemporaryDir folder;
+    Job job = demo();
+    const QString path = folder.filePath("sheets.pdf");
+    REQUIRE(write_sheets_pdf(path, job, reckon(job)).isEmpty());
+    int code = 0;
+    const auto words = [&] { // the typeface joins f and l into one sign
         return run("pdftotext", {"-layout", path, "-"}, code).normalized(QString::NormalizationForm_KC).simplified();
     };
     const QString text = words();
