@@ -2,6 +2,8 @@
 
 #include <QCoreApplication>
 #include <QTextStream>
+#include <QTimer>
+#include <algorithm>
 #include <unistd.h>
 
 namespace yes_square::standins {
@@ -80,6 +82,21 @@ void DeviceServer::listen_to_hands() {
             line.trimmed().isEmpty() ? press() : send(line);
         }
     });
+}
+
+int serve(DeviceServer& device, const QString& program, const QString& socket, const QString& every_ms) {
+    if (!device.listen(socket)) {
+        QTextStream{stderr} << program << ": the socket " << socket << " cannot be had (" << device.problem()
+                            << "); name another with --socket\n";
+        return 2;
+    }
+    device.listen_to_hands();
+    QTimer timer;
+    if (!every_ms.isEmpty()) {
+        QObject::connect(&timer, &QTimer::timeout, &device, &DeviceServer::press);
+        timer.start(std::max(1, every_ms.toInt()));
+    }
+    return QCoreApplication::exec();
 }
 
 } // namespace yes_square::standins

@@ -37,4 +37,8 @@ private:
     QString problem_;
 };
 
+/// Puts a device on its socket and lets it work until the program is ended; presses its button every so many ms where
+/// that is wanted. Returns the program's exit code, 2 if the socket cannot be had.
+int serve(DeviceServer& device, const QString& program, const QString& socket, const QString& every_ms);
+
 } // namespace yes_square::standins

@@ -5,7 +5,6 @@
 #include <QCommandLineParser>
 #include <QCoreApplication>
 #include <QTextStream>
-#include <QTimer>
 
 using namespace yes_square::standins;
 
@@ -42,16 +41,5 @@ int main(int argc, char** argv) {
     qsizetype next = 0;
     DeviceServer device{QStringLiteral("laser-measure"), QStringLiteral("Simulated laser measure"),
                         [&] { return "DISTANCE " + readings[next++ % readings.size()].toUtf8() + " 1.5"; }};
-    if (!device.listen(parser.value(socket))) {
-        QTextStream{stderr} << "yes-square-laser: the socket " << parser.value(socket) << " cannot be had ("
-                            << device.problem() << "); name another with --socket\n";
-        return 2;
-    }
-    device.listen_to_hands();
-    QTimer timer;
-    if (parser.isSet(every)) {
-        QObject::connect(&timer, &QTimer::timeout, &device, &DeviceServer::press);
-        timer.start(std::max(1, parser.value(every).toInt()));
-    }
-    return QCoreApplication::exec();
+    return serve(device, QStringLiteral("yes-square-laser"), parser.value(socket), parser.value(every));
 }

@@ -7,7 +7,6 @@
 #include <QCommandLineParser>
 #include <QCoreApplication>
 #include <QTextStream>
-#include <QTimer>
 #include <algorithm>
 
 using namespace yes_square;
@@ -76,16 +75,5 @@ int main(int argc, char** argv) {
     qsizetype next = 0;
     DeviceServer device{QStringLiteral("wall-scanner"), QStringLiteral("Simulated wall scanner"),
                         [&] { return next < lines.size() ? lines[next++] : QByteArray{"END"}; }};
-    if (!device.listen(parser.value(socket))) {
-        QTextStream{stderr} << "yes-square-scanner: the socket " << parser.value(socket) << " cannot be had ("
-                            << device.problem() << "); name another with --socket\n";
-        return 2;
-    }
-    device.listen_to_hands();
-    QTimer timer;
-    if (parser.isSet(every)) {
-        QObject::connect(&timer, &QTimer::timeout, &device, &DeviceServer::press);
-        timer.start(std::max(1, parser.value(every).toInt()));
-    }
-    return QCoreApplication::exec();
+    return serve(device, QStringLiteral("yes-square-scanner"), parser.value(socket), parser.value(every));
 }

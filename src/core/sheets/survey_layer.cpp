@@ -121,6 +121,13 @@ private:
         pen_.text(scale_.x({}) + 0.4 * text(), y - 0.4 * text(),
                   say({"Level line, {0} above the datum", {quantity(*floor.level_line)}}, voice_), text(), Ink::level,
                   Align::left, true);
+        const auto run = [&](const std::vector<ProfilePoint>& points, Ink ink) {
+            for (std::size_t i = 1; i < points.size(); ++i)
+                pen_.line(scale_.x(points[i - 1].x), scale_.y(points[i - 1].z), scale_.x(points[i].x),
+                          scale_.y(points[i].z), ink, 0.5);
+        };
+        run(floor.floor, Ink::floor);
+        run(floor.ceiling, Ink::wall);
         double taken_to = -1e9;
         const auto drop = [&](const ProfilePoint& point, double label_y) {
             const double x = scale_.x(point.x);

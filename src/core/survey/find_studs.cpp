@@ -123,8 +123,9 @@ private:
                 found_.studs.push_back({{wood.centre(), StudState::proved, wood.uncertainty, {}}, 1, wood});
                 continue;
             }
+            // Each of the two is known by its outer edge alone.
             for (const Length centre : {wood.left + width() / 2, wood.right - width() / 2})
-                found_.studs.push_back({{centre, StudState::proved, wood.uncertainty, {}}, 1, wood});
+                found_.studs.push_back({{centre, StudState::proved, wood.uncertainty * 2, {}}, 1, wood});
         }
     }
 
