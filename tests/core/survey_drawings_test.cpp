@@ -267,3 +267,17 @@ TEST_CASE("drawings of the survey hold no figure that is none, in any unit", "[s
                 }
         }
 }
+
+TEST_CASE("while a wall is surveyed, what was found on it drops its ticks on both rods", "[sheets][survey]") {
+    const Wall& window = demo().walls[3];
+    ElevationFrame frame;
+    frame.width = 240;
+    frame.height = 140;
+    const auto drawn = [&] { return draw_elevation(window, *plan().walls[3], frame, {}).drawing; };
+    CHECK_FALSE(says(drawn(), "1930"));     // the window's far edge
+    CHECK_FALSE(says(drawn(), "finished")); // no figure, no heading
+    frame.found = true;
+    const Drawing drawing = drawn();
+    for (const char* figure : {"Found", "820", "1930", "900", "1850", "905", "2165", "730", "finished"})
+        CHECK(says(drawing, figure));
+}

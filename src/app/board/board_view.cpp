@@ -34,7 +34,7 @@ void BoardView::set_theme(const Theme& theme) {
     update();
 }
 
-void BoardView::show_survey(SurveyLayer layer, const std::optional<ProbeAdvice>& advice) {
+void BoardView::show_survey(std::optional<SurveyLayer> layer, const std::optional<ProbeAdvice>& advice) {
     survey_ = layer;
     advice_ = advice;
     redraw();
@@ -77,7 +77,8 @@ void BoardView::redraw() {
     frame.pan_x = pan_.x();
     frame.pan_y = pan_.y();
     frame.selected_shelf = bench_.shelf() ? bench_.shelf()->id : std::string{};
-    frame.survey = survey_;
+    frame.found = survey_.has_value();
+    frame.survey = survey_.value_or(SurveyLayer::none);
     frame.advice = advice_;
     elevation_ = draw_elevation(*wall, *bench_.wall_plan(), frame, bench_.voice());
     update();

@@ -17,8 +17,8 @@ public:
     explicit BoardView(Workbench& bench, QWidget* parent = nullptr);
 
     void set_theme(const Theme& theme);
-    /// Which readings are drawn over the wall, and where to probe next.
-    void show_survey(SurveyLayer layer, const std::optional<ProbeAdvice>& advice);
+    /// While a wall is surveyed: which readings are drawn over it, and where to probe next. None: it is not.
+    void show_survey(std::optional<SurveyLayer> layer, const std::optional<ProbeAdvice>& advice);
     void zoom_by(double factor);
     void fit();
 
@@ -55,7 +55,7 @@ private:
     double zoom_ = 1;
     QPointF pan_; ///< mm of paper
     std::optional<Reference> hovered_;
-    SurveyLayer survey_ = SurveyLayer::none;
+    std::optional<SurveyLayer> survey_;
     std::optional<ProbeAdvice> advice_;
 
     Grip grip_ = Grip::none;

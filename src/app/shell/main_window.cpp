@@ -292,7 +292,10 @@ void MainWindow::show_stage(Stage stage) {
 
 void MainWindow::show_survey() {
     const bool surveying = stages_->stage() == Stage::survey;
-    board_->show_survey(surveying ? survey_->layer() : SurveyLayer::none, surveying ? survey_->advice() : std::nullopt);
+    if (surveying)
+        board_->show_survey(survey_->layer(), survey_->advice());
+    else
+        board_->show_survey(std::nullopt, std::nullopt);
     views_->setCurrentWidget(surveying && survey_->page() == SurveyPage::room ? static_cast<QWidget*>(room_)
                                                                               : static_cast<QWidget*>(board_));
 }

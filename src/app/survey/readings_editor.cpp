@@ -61,6 +61,8 @@ ReadingsEditor::ReadingsEditor(Workbench& bench, ReadingsSpec spec, QWidget* par
     grid->addWidget(message_, line++, 0, 1, 2);
     list_->setObjectName(spec_.name + QStringLiteral("-found"));
     list_->setFixedHeight(spec_.list_height);
+    list_->setWordWrap(true);
+    list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     grid->addWidget(list_, line++, 0, 1, 2);
     auto* remove = new QPushButton{tr("Take out the selected one"), this};
     remove->setObjectName(spec_.name + QStringLiteral("-remove"));

@@ -289,6 +289,9 @@ private:
                                    {Part::stud, {}, i, plan_.survey.studs[i].centre, {}},
                                    plan_.survey.studs[i].state});
         lanes_.push_back(std::move(first));
+        if (frame_.found)
+            if (Lane found = found_lane(); !found.ticks.empty())
+                lanes_.push_back(std::move(found));
         Lane others{say("Other shelves", voice_), {}, false, false};
         for (std::size_t s = 0; s < wall_.shelves.size() && s < plan_.shelves.size(); ++s) {
             const Shelf& shelf = wall_.shelves[s];
@@ -307,6 +310,26 @@ private:
             lanes_.push_back(std::move(others));
         for (Lane& lane : lanes_)
             std::ranges::sort(lane.ticks, {}, &Tick::at);
+    }
+
+    /// Edges of openings and obstacles, middles of accessories on this face.
+    Lane found_lane() const {
+        Lane lane{say("Found", voice_), {}, false};
+        const auto tick = [&](Length at, Part part, std::size_t index) {
+            lane.ticks.push_back({at, false, {part, {}, index, at, {}}});
+        };
+        for (std::size_t i = 0; i < wall_.openings.size(); ++i) {
+            tick(wall_.openings[i].left, Part::opening, i);
+            tick(wall_.openings[i].left + wall_.openings[i].width, Part::opening, i);
+        }
+        for (const Obstacle& obstacle : wall_.obstacles) {
+            tick(obstacle.left, Part::none, 0);
+            tick(obstacle.left + obstacle.width, Part::none, 0);
+        }
+        for (std::size_t i = 0; i < wall_.services.size(); ++i)
+            if (!wall_.services[i].far_side)
+                tick(wall_.services[i].centre, Part::service, i);
+        return lane;
     }
 
     double lane_height(const Lane& lane) const { return (lane.figures ? lane.row_count * 1.25 + 0.75 : 1.4) * text(); }
@@ -404,6 +427,20 @@ private:
                     tick(z, false, {Part::hole, shelf.id, row, {}, z});
                 }
         }
+        if (frame_.found) {
+            const auto both = [&](Length bottom, Length height, Part part, std::size_t index) {
+                for (const Length z : {bottom, bottom + height})
+                    if (z > Length{})
+                        tick(z, false, {part, {}, index, {}, z});
+            };
+            for (std::size_t i = 0; i < wall_.openings.size(); ++i)
+                both(wall_.openings[i].bottom, wall_.openings[i].height, Part::opening, i);
+            for (const Obstacle& obstacle : wall_.obstacles)
+                both(obstacle.bottom, obstacle.height, Part::none, 0);
+            for (std::size_t i = 0; i < wall_.services.size(); ++i)
+                if (!wall_.services[i].far_side)
+                    both(wall_.services[i].height, {}, Part::service, i);
+        }
         std::ranges::sort(ticks, std::greater{}, &HeightTick::at);
         const double right = height_rod_width() - 1.0 * text();
         const double bottom = frame_.height - run_rod_height() - 0.5 * text();
@@ -415,7 +452,7 @@ private:
                       Fill::light,
                       0.2,
                       Stroke::solid});
-        if (two_floors()) {
+        if (two_floors() && !ticks.empty()) {
             add(Text{
                 {right - 1.4 * text(), 1.0 * text()}, say("finished", voice_), 0.8 * text(), Align::right, Ink::faint});
             add(Text{{right - (1.8 + longest_figure_) * text(), 1.0 * text()},

@@ -18,6 +18,7 @@ struct ElevationFrame {
     double pan_y = 0;
     std::string selected_shelf; ///< its heights and holes stand on the height rod; empty: all shelves'
     bool rods = true;
+    bool found = false; ///< what was found on the wall drops its ticks on the rods too
     SurveyLayer survey = SurveyLayer::none;
     std::optional<ProbeAdvice> advice = {}; ///< where to probe next, drawn with the studs
 };
