@@ -1,0 +1,282 @@
+#include "core/sheets/rods.hpp"
+
+#include <algorithm>
+#include <functional>
+#include <numeric>
+
+namespace yes_square {
+namespace {
+
+using Part = Reference::Part;
+
+/// Mean width of a figure as a share of the type size; the bundled face has tabular figures.
+constexpr double figure_width = 0.58;
+
+/// A rod lies on the wall: what is under it does not show through.
+void clear(Drawing& drawing, double left, double top, double width, double height) {
+    drawing.shapes.push_back({Rectangle{{left, top}, width, height, Ink::paper, Fill::plain, 0, Stroke::solid}});
+}
+
+} // namespace
+
+Ink ink_of(StudState state) {
+    return state == StudState::proved      ? Ink::stud_proved
+           : state == StudState::indicated ? Ink::stud_indicated
+                                           : Ink::stud_assumed;
+}
+
+Rods::Rods(const Wall& wall, const WallPlan& plan, const ElevationFrame& frame, const Voice& voice)
+    : wall_{wall}
+    , plan_{plan}
+    , frame_{frame}
+    , voice_{voice} {
+    for (const Length length : {wall_.length, wall_.height})
+        longest_figure_ =
+            std::max(longest_figure_, static_cast<double>(format_bare(length, voice_.unit).size()) * figure_width + 1);
+    if (is_imperial(voice_.unit))
+        longest_figure_ = std::max(longest_figure_, 9 * figure_width + 1); // 100 15/16
+    if (frame_.rods)
+        collect_lanes();
+}
+
+double Rods::run_rod_height() const {
+    if (!frame_.rods)
+        return text();
+    return std::accumulate(lanes_.begin(), lanes_.end(), 0.6 * text(),
+                           [this](double sum, const Lane& lane) { return sum + lane_height(lane); });
+}
+
+double Rods::height_rod_width() const {
+    return frame_.rods ? (std::max(7.0, longest_figure_ + 2.4) + (two_floors() ? longest_figure_ : 0)) * text()
+                       : text();
+}
+
+/// The floor there is now is not the finished floor: heights are told from both.
+bool Rods::two_floors() const {
+    return plan_.survey.floor.measured() || plan_.survey.floor.build_up > Length{};
+}
+
+void Rods::collect_lanes() {
+    Lane first{say(plan_.survey.studs.empty() ? std::string_view{"Wall"} : "Studs", voice_), {}, false};
+    first.ticks.push_back({{}, false, {Part::none, {}, 0, Length{}, {}}});
+    first.ticks.push_back({wall_.length, false, {Part::none, {}, 0, wall_.length, {}}});
+    for (std::size_t i = 0; i < plan_.survey.studs.size(); ++i)
+        first.ticks.push_back({plan_.survey.studs[i].centre,
+                               plan_.survey.studs[i].state == StudState::proved,
+                               {Part::stud, {}, i, plan_.survey.studs[i].centre, {}},
+                               plan_.survey.studs[i].state});
+    lanes_.push_back(std::move(first));
+    if (frame_.found)
+        if (Lane found = found_lane(); !found.ticks.empty())
+            lanes_.push_back(std::move(found));
+    Lane others{say("Other shelves", voice_), {}, false, false};
+    for (std::size_t s = 0; s < wall_.shelves.size() && s < plan_.shelves.size(); ++s) {
+        const Shelf& shelf = wall_.shelves[s];
+        const bool with_figures = frame_.selected_shelf.empty() || selected(shelf.id);
+        Lane own{shelf.name, {}, selected(shelf.id)};
+        Lane& lane = with_figures ? own : others;
+        lane.ticks.push_back({shelf.left, false, {Part::shelf, shelf.id, 0, shelf.left, {}}});
+        const auto& brackets = plan_.shelves[s].brackets;
+        for (std::size_t i = 0; i < brackets.size(); ++i)
+            lane.ticks.push_back({brackets[i].x, true, {Part::bracket, shelf.id, i, brackets[i].x, {}}});
+        lane.ticks.push_back({shelf.right(), false, {Part::shelf, shelf.id, 1, shelf.right(), {}}});
+        if (with_figures)
+            lanes_.push_back(std::move(own));
+    }
+    if (!others.ticks.empty())
+        lanes_.push_back(std::move(others));
+    for (Lane& lane : lanes_)
+        std::ranges::sort(lane.ticks, {}, &Tick::at);
+}
+
+/// Edges of openings and obstacles, middles of accessories on this face.
+Rods::Lane Rods::found_lane() const {
+    Lane lane{say("Found", voice_), {}, false};
+    const auto tick = [&](Length at, Part part, std::size_t index) {
+        lane.ticks.push_back({at, false, {part, {}, index, at, {}}});
+    };
+    for (std::size_t i = 0; i < wall_.openings.size(); ++i) {
+        tick(wall_.openings[i].left, Part::opening, i);
+        tick(wall_.openings[i].left + wall_.openings[i].width, Part::opening, i);
+    }
+    for (const Obstacle& obstacle : wall_.obstacles) {
+        tick(obstacle.left, Part::none, 0);
+        tick(obstacle.left + obstacle.width, Part::none, 0);
+    }
+    for (std::size_t i = 0; i < wall_.services.size(); ++i)
+        if (!wall_.services[i].far_side)
+            tick(wall_.services[i].centre, Part::service, i);
+    return lane;
+}
+
+double Rods::lane_height(const Lane& lane) const {
+    return (lane.figures ? lane.row_count * 1.25 + 0.75 : 1.4) * text();
+}
+
+double Rods::width_of(const std::string& figure) const {
+    return (static_cast<double>(figure.size()) * figure_width + 0.8) * text();
+}
+
+void Rods::settle(const ElevationScale& scale) {
+    for (Lane& lane : lanes_) {
+        lane.rows.clear();
+        std::vector<double> taken_to;
+        for (const Tick& tick : lane.ticks) {
+            const double half = width_of(format_bare(tick.at, voice_.unit)) / 2;
+            const double from = scale.x(tick.at) - half;
+            auto row = std::ranges::find_if(taken_to, [&](double to) { return to <= from; });
+            if (row == taken_to.end())
+                row = taken_to.insert(taken_to.end(), 0.0);
+            *row = scale.x(tick.at) + half;
+            lane.rows.push_back(static_cast<int>(row - taken_to.begin()));
+        }
+        lane.row_count = std::max<int>(1, static_cast<int>(taken_to.size()));
+    }
+}
+
+void Rods::draw_run_rod(const ElevationScale& scale, Drawing& drawing) const {
+    const auto add = [&](auto form, Reference reference = {}) {
+        drawing.shapes.push_back({std::move(form), std::move(reference)});
+    };
+    const double left = height_rod_width();
+    double top = frame_.height - run_rod_height();
+    clear(drawing, 0, top - 0.3 * text(), frame_.width, run_rod_height() + 0.3 * text());
+    for (const Lane& lane : lanes_) {
+        const double height = lane_height(lane);
+        add(Rectangle{{left - 0.5 * text(), top},
+                      frame_.width - left,
+                      height,
+                      Ink::rod,
+                      lane.selected ? Fill::plain : Fill::light,
+                      0.2,
+                      Stroke::solid});
+        add(Text{
+            {0.4 * text(), top + 1.35 * text()}, lane.title, 0.9 * text(), Align::left, Ink::figure, lane.selected});
+        for (std::size_t i = 0; i < lane.ticks.size(); ++i) {
+            const Tick& tick = lane.ticks[i];
+            const double at = scale.x(tick.at);
+            if (at < left - 0.5 * text() || at > frame_.width - 0.5 * text())
+                continue;
+            const double mark = (0.45 + (lane.figures ? lane.rows[i] * 1.25 : 0.0)) * text();
+            add(Line{{at, top}, {at, top + mark}, tick.strong ? Ink::tick : Ink::faint, tick.strong ? 0.5 : 0.25},
+                tick.reference);
+            if (tick.stud)
+                add(Rectangle{{at - 0.28 * text(), top - 0.28 * text()},
+                              0.56 * text(),
+                              0.56 * text(),
+                              ink_of(*tick.stud),
+                              tick.stud == StudState::proved ? Fill::plain : Fill::none,
+                              0.3,
+                              tick.stud == StudState::assumed ? Stroke::dotted : Stroke::solid},
+                    tick.reference);
+            if (lane.figures)
+                add(Text{{at, top + mark + 1.0 * text()},
+                         format_bare(tick.at, voice_.unit),
+                         text(),
+                         Align::centre,
+                         tick.strong ? Ink::figure : Ink::faint,
+                         tick.strong},
+                    tick.reference);
+        }
+        top += height;
+    }
+}
+
+std::vector<Rods::HeightTick> Rods::height_ticks() const {
+    std::vector<HeightTick> ticks;
+    const auto tick = [&](Length at, bool strong, Reference reference) {
+        if (std::ranges::none_of(ticks, [&](const HeightTick& other) { return other.at == at; }))
+            ticks.push_back({at, strong, std::move(reference)});
+    };
+    for (std::size_t s = 0; s < wall_.shelves.size() && s < plan_.shelves.size(); ++s) {
+        const Shelf& shelf = wall_.shelves[s];
+        tick(shelf.underside(), true, {Part::shelf, shelf.id, 2, {}, shelf.underside()});
+        if (!selected(shelf.id) && !frame_.selected_shelf.empty())
+            continue;
+        tick(shelf.height, false, {Part::shelf, shelf.id, 3, {}, shelf.height});
+        if (plan_.shelves[s].bracket)
+            for (std::size_t row = 0; row < plan_.shelves[s].bracket->hole_drops.size(); ++row) {
+                const Length z = shelf.underside() - plan_.shelves[s].bracket->hole_drops[row];
+                tick(z, false, {Part::hole, shelf.id, row, {}, z});
+            }
+    }
+    if (frame_.found) {
+        const auto both = [&](Length bottom, Length height, Part part, std::size_t index) {
+            for (const Length z : {bottom, bottom + height})
+                if (z > Length{})
+                    tick(z, false, {part, {}, index, {}, z});
+        };
+        for (std::size_t i = 0; i < wall_.openings.size(); ++i)
+            both(wall_.openings[i].bottom, wall_.openings[i].height, Part::opening, i);
+        for (const Obstacle& obstacle : wall_.obstacles)
+            both(obstacle.bottom, obstacle.height, Part::none, 0);
+        for (std::size_t i = 0; i < wall_.services.size(); ++i)
+            if (!wall_.services[i].far_side)
+                both(wall_.services[i].height, {}, Part::service, i);
+    }
+    std::ranges::sort(ticks, std::greater{}, &HeightTick::at);
+    return ticks;
+}
+
+void Rods::draw_height_rod(const ElevationScale& scale, Drawing& drawing) const {
+    const auto add = [&](auto form, Reference reference = {}) {
+        drawing.shapes.push_back({std::move(form), std::move(reference)});
+    };
+    const std::vector<HeightTick> ticks = height_ticks();
+    const double right = height_rod_width() - 1.0 * text();
+    const double bottom = frame_.height - run_rod_height() - 0.5 * text();
+    clear(drawing, 0, 0, right, bottom);
+    add(Rectangle{{right - 0.5 * text(), 0.5 * text()},
+                  0.5 * text(),
+                  bottom - 0.5 * text(),
+                  Ink::rod,
+                  Fill::light,
+                  0.2,
+                  Stroke::solid});
+    if (two_floors() && !ticks.empty()) {
+        add(Text{
+            {right - 1.4 * text(), 1.0 * text()}, say("finished", voice_), 0.8 * text(), Align::right, Ink::faint});
+        add(Text{{right - (1.8 + longest_figure_) * text(), 1.0 * text()},
+                 say("floor now", voice_),
+                 0.8 * text(),
+                 Align::right,
+                 Ink::faint});
+    }
+    // Figures are pushed down where they would overlap, then up again from the floor where they ran out of rod.
+    std::vector<double> places;
+    for (const HeightTick& t : ticks)
+        places.push_back(std::max(scale.y(t.at), places.empty() ? 2.2 * text() : places.back() + 1.15 * text()));
+    for (std::size_t i = places.size(); i-- > 0;)
+        places[i] = std::min(places[i], (i + 1 < places.size() ? places[i + 1] : bottom) -
+                                            (i + 1 < places.size() ? 1.15 * text() : 0.2 * text()));
+    for (std::size_t i = 0; i < ticks.size(); ++i) {
+        const double at = scale.y(ticks[i].at);
+        if (at < 0 || at > bottom + 0.5 * text())
+            continue;
+        const Ink ink = ticks[i].strong ? Ink::level : Ink::faint;
+        add(Line{{right - 0.5 * text(), at}, {right, at}, ink, ticks[i].strong ? 0.6 : 0.3}, ticks[i].reference);
+        add(Line{{right - 1.2 * text(), places[i]}, {right - 0.5 * text(), at}, ink, 0.15});
+        add(Text{{right - 1.4 * text(), places[i] + 0.35 * text()},
+                 format_bare(ticks[i].at, voice_.unit),
+                 text(),
+                 Align::right,
+                 ticks[i].strong ? Ink::level : Ink::figure,
+                 ticks[i].strong},
+            ticks[i].reference);
+        if (two_floors())
+            add(Text{{right - (1.8 + longest_figure_) * text(), places[i] + 0.35 * text()},
+                     format_bare(plan_.survey.floor.above_floor_now({}, ticks[i].at), voice_.unit),
+                     text(),
+                     Align::right,
+                     Ink::faint});
+    }
+}
+
+void Rods::draw(const ElevationScale& scale, Drawing& drawing) const {
+    if (!frame_.rods)
+        return;
+    draw_run_rod(scale, drawing);
+    draw_height_rod(scale, drawing);
+}
+
+} // namespace yes_square

@@ -1,0 +1,66 @@
+#pragma once
+
+#include "core/sheets/elevation.hpp"
+
+/// The setting-out rods of an elevation: the run rod under the wall, the height rod at its reference side.
+namespace yes_square {
+
+/// A stud's ink by how sure it is.
+Ink ink_of(StudState state);
+
+/// Refers to what it is given, which must outlive it.
+class Rods {
+public:
+    Rods(const Wall& wall, const WallPlan& plan, const ElevationFrame& frame, const Voice& voice);
+
+    /// Room the rods take under the wall and beside it, mm of paper. The first depends on how many rows the figures of
+    /// the run rod need, which settle() finds out.
+    double run_rod_height() const;
+    double height_rod_width() const;
+
+    /// Puts figures that would overlap at this scale into rows under one another.
+    void settle(const ElevationScale& scale);
+    void draw(const ElevationScale& scale, Drawing& drawing) const;
+
+private:
+    struct Tick {
+        Length at;
+        bool strong = false;
+        Reference reference;
+        std::optional<StudState> stud = {};
+    };
+    /// One row of the run rod: a shelf's marks, the studs', or what was found.
+    struct Lane {
+        std::string title;
+        std::vector<Tick> ticks;
+        bool selected = false;
+        bool figures = true;        ///< false: ticks alone
+        std::vector<int> rows = {}; ///< the row of each tick's figure, so that figures do not overlap
+        int row_count = 1;
+    };
+    struct HeightTick {
+        Length at;
+        bool strong = false;
+        Reference reference;
+    };
+
+    double text() const { return frame_.text; }
+    bool selected(const std::string& shelf) const { return shelf == frame_.selected_shelf; }
+    bool two_floors() const;
+    void collect_lanes();
+    Lane found_lane() const;
+    double lane_height(const Lane& lane) const;
+    double width_of(const std::string& figure) const;
+    std::vector<HeightTick> height_ticks() const;
+    void draw_run_rod(const ElevationScale& scale, Drawing& drawing) const;
+    void draw_height_rod(const ElevationScale& scale, Drawing& drawing) const;
+
+    const Wall& wall_;
+    const WallPlan& plan_;
+    const ElevationFrame& frame_;
+    const Voice& voice_;
+    std::vector<Lane> lanes_;
+    double longest_figure_ = 0; ///< in type sizes
+};
+
+} // namespace yes_square
