@@ -2,6 +2,8 @@
 #include "app/practice/practice_dialog.hpp"
 #include "driven_window.hpp"
 
+#include <QDir>
+#include <QFileInfo>
 #include <QLocalServer>
 #include <QLocalSocket>
 #include <QProcess>
@@ -255,4 +257,28 @@ TEST_CASE("the practice wall is probed by click and by key, judged and kept", "[
 
     QTest::mouseClick(dialog.findChild<QPushButton*>(QStringLiteral("practice-another")), Qt::LeftButton);
     CHECK_FALSE(dialog.exercise().result());
+}
+
+TEST_CASE("results of practice that cannot be read count as none, and new ones are kept again", "[app][practice]") {
+    const QString path = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + "/practice.json";
+    QFile file{path};
+    REQUIRE(QDir{}.mkpath(QFileInfo{path}.path()));
+    for (const char* broken : {"", "not json", "{}", "[1, 2]"}) {
+        REQUIRE(file.open(QIODevice::WriteOnly));
+        file.write(broken);
+        file.close();
+        INFO(broken);
+        for (const KeptResult& kept : kept_results())
+            CHECK(kept.result.holes == 0);
+    }
+    file.remove();
+    CHECK(kept_results().empty());
+    CHECK(keep_result({21, 4, 4, 0, 19}).isEmpty());
+    CHECK(keep_result({30, 5, 3, 1, 22}).isEmpty());
+    const auto kept = kept_results();
+    REQUIRE(kept.size() == 2);
+    CHECK(kept[0].result.holes == 21);
+    CHECK(kept[1].result.wrong == 1);
+    CHECK(kept[1].when.isValid());
+    file.remove();
 }
