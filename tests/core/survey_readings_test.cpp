@@ -1,5 +1,5 @@
-#include "core/plan/reckon.hpp"
 #include "core/survey/readings_csv.hpp"
+#include "survey_walls.hpp"
 
 #include <Eigen/Dense>
 #include <algorithm>
@@ -11,31 +11,6 @@
 using namespace yes_square;
 
 namespace {
-
-Wall plain_wall(Length length = 3600_mm) {
-    Wall wall;
-    wall.id = "wall-1";
-    wall.name = "Wall";
-    wall.room = "room-1";
-    wall.length = length;
-    wall.height = 2400_mm;
-    return wall;
-}
-
-Job job_with(std::vector<Wall> walls) {
-    Job job = new_job();
-    Room room;
-    room.id = "room-1";
-    room.name = "Room";
-    job.rooms.push_back(room);
-    job.walls = std::move(walls);
-    return job;
-}
-
-const Check* find_check(const std::vector<Check>& checks, CheckCode code) {
-    const auto found = std::ranges::find(checks, code, &Check::code);
-    return found == checks.end() ? nullptr : &*found;
-}
 
 double degrees(double radians) {
     return radians * 180 / std::numbers::pi;

@@ -1,4 +1,4 @@
-#include "core/plan/reckon.hpp"
+#include "survey_walls.hpp"
 
 #include <algorithm>
 #include <catch2/catch.hpp>
@@ -6,35 +6,6 @@
 #include <numbers>
 
 using namespace yes_square;
-
-namespace {
-
-Wall plain_wall(Length length = 3600_mm) {
-    Wall wall;
-    wall.id = "wall-1";
-    wall.name = "Wall";
-    wall.room = "room-1";
-    wall.length = length;
-    wall.height = 2400_mm;
-    return wall;
-}
-
-Job job_with(std::vector<Wall> walls) {
-    Job job = new_job();
-    Room room;
-    room.id = "room-1";
-    room.name = "Room";
-    job.rooms.push_back(room);
-    job.walls = std::move(walls);
-    return job;
-}
-
-const Check* find_check(const std::vector<Check>& checks, CheckCode code) {
-    const auto found = std::ranges::find(checks, code, &Check::code);
-    return found == checks.end() ? nullptr : &*found;
-}
-
-} // namespace
 
 TEST_CASE("a room of true readings closes, and a wall 50 mm wrong is found out", "[survey]") {
     // A quadrilateral by its corners, mm; sides and angles follow.

@@ -24,8 +24,7 @@ std::size_t number(const QJsonObject& object, const char* name) {
 } // namespace
 
 PracticeWall::PracticeWall(std::uint64_t seed)
-    : seed_{seed}
-    , random_{seed}
+    : random_{seed}
     , hidden_{make_hidden_wall(random_, {})}
     , stretch_{where_work_goes(hidden_)}
     , readings_{visible_traces(hidden_, random_)} {}

@@ -15,7 +15,6 @@ public:
 
     const HiddenWall& hidden() const { return hidden_; }
     Stretch stretch() const { return stretch_; } ///< the studs under it are to be proved
-    std::uint64_t seed() const { return seed_; }
     const std::vector<Observation>& readings() const { return readings_; }
     const std::optional<PracticeResult>& result() const { return result_; }
 
@@ -27,7 +26,6 @@ public:
     const PracticeResult& finish();
 
 private:
-    std::uint64_t seed_;
     std::mt19937_64 random_;
     HiddenWall hidden_;
     Stretch stretch_;
