@@ -149,7 +149,8 @@ TEST_CASE("screw length is what it passes through and 1 1/2 in, up to a stock le
     bracket.thickness = Length::inches(0, {1, 2});
     bracket.hole_diameter = 5_mm;
     bracket.hole_drops = {20_mm, 120_mm};
-    const auto choice = choose_wood_screw(shipped_catalogue(), {}, wall, bracket, {{10, 10, 0.9}});
+    const auto choice =
+        choose_wood_screw(shipped_catalogue(), {}, wall, DrivenThrough::leg_of(bracket), {{10, 10, 0.9}});
     REQUIRE(choice);
     CHECK(choice->fixing.screw_length == Length::inches(2, {1, 2}));
     CHECK(choice->fixing.penetration == Length::inches(1, {1, 2}));
@@ -164,7 +165,7 @@ TEST_CASE("a plug's hole is 6 mm deeper than what goes into it", "[fixings][comm
     bracket.thickness = 4_mm;
     bracket.hole_diameter = 5_mm;
     bracket.hole_drops = {20_mm, 120_mm};
-    const auto choice = choose_plug(shipped_catalogue(), {}, wall, bracket, {{125, 100, 0.9}});
+    const auto choice = choose_plug(shipped_catalogue(), {}, wall, DrivenThrough::leg_of(bracket), {{125, 100, 0.9}});
     REQUIRE(choice);
     // 4 + 12 + 50 = 66 mm: 70 mm stock, whose point stands 66 mm behind the face of the wall.
     CHECK(choice->fixing.screw_length == 70_mm);
@@ -172,7 +173,8 @@ TEST_CASE("a plug's hole is 6 mm deeper than what goes into it", "[fixings][comm
     CHECK(choice->utilisation == Approx(125.0 / 450 + 100.0 / 600));
 
     wall.lining[0].material = LiningMaterial::plasterboard;
-    const auto behind_board = choose_plug(shipped_catalogue(), {}, wall, bracket, {{125, 100, 0.9}});
+    const auto behind_board =
+        choose_plug(shipped_catalogue(), {}, wall, DrivenThrough::leg_of(bracket), {{125, 100, 0.9}});
     REQUIRE(behind_board);
     CHECK(behind_board->utilisation == Approx(125.0 / 450 + 100.0 / 300));
 }

@@ -40,11 +40,11 @@ Governing worst_of(const std::vector<HoleDemand>& demands, auto&& utilisation) {
 
 } // namespace
 
-const WoodScrew* screw_for(const Catalogue& catalogue, const Bracket& bracket) {
+const WoodScrew* screw_for(const Catalogue& catalogue, Length hole) {
     const WoodScrew* best = nullptr;
     for (const WoodScrew& screw : catalogue.wood_screws) {
         const double diameter = properties(screw.gauge).diameter_in;
-        if (from_inches(diameter) <= bracket.hole_diameter && (!best || diameter > properties(best->gauge).diameter_in))
+        if (from_inches(diameter) <= hole && (!best || diameter > properties(best->gauge).diameter_in))
             best = &screw;
     }
     return best;
@@ -61,39 +61,42 @@ Length pilot_diameter(const ScrewProperties& screw, double gravity) {
     return pilot_step * (exact.in_nanometres() / pilot_step.in_nanometres());
 }
 
-std::optional<FixingChoice> choose_wood_screw(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
-                                              const Bracket& bracket, const std::vector<HoleDemand>& demands) {
+namespace {
+
+/// The stock length of one gauge that bears the demands best, as choose_wood_screw() says.
+std::optional<FixingChoice> best_length(const WoodScrew& stock, const HouseRules& rules, const Wall& wall,
+                                        const DrivenThrough& through, const std::vector<HoleDemand>& demands) {
     const auto& framing = std::get<Framing>(wall.structure);
-    const WoodScrew* stock = screw_for(catalogue, bracket);
-    if (!stock)
-        return std::nullopt;
-    const ScrewProperties& screw = properties(stock->gauge);
+    const ScrewProperties& screw = properties(stock.gauge);
     const double gravity = specific_gravity(framing.species);
-    const Length lining = wall.lining_thickness();
-    const Length passed = bracket.thickness + lining;
-    const SideMember side{bracket.thickness.in_inches(), steel_sheet_bearing_psi, lining.in_inches()};
+    const Length gap = wall.lining_thickness() + through.packing;
+    const SideMember side{through.thickness.in_inches(), through.bearing_psi, gap.in_inches()};
+    double side_tension = steel_tension_n(screw);
+    if (through.gravity)
+        side_tension = std::min(side_tension, head_pull_through_n(*through.gravity, through.head.in_inches(),
+                                                                  through.thickness.in_inches()));
 
     struct Candidate {
         Length length;
         Length penetration;
-        double withdrawal = 0;
+        double tension = 0;
         double lateral = 0;
         Governing governing;
     };
     std::optional<Candidate> best;
-    for (const Length length : sorted(stock->lengths)) {
-        const Length penetration = length - passed;
+    for (const Length length : sorted(stock.lengths)) {
+        const Length penetration = length - through.thickness - gap;
         if (penetration < rules.penetration_wanted || penetration > framing.stud_depth - back_cover)
             continue;
         const double p = penetration.in_inches();
-        const double withdrawal = std::min(withdrawal_n(screw, gravity, length.in_inches(), p), steel_tension_n(screw));
+        const double tension = std::min(withdrawal_n(screw, gravity, length.in_inches(), p), side_tension);
         const double lateral = lateral_n(screw, gravity, side, main_bearing_length_in(screw, p));
         const Governing governing = worst_of(demands, [&](const HoleDemand& demand) {
-            return combined_utilisation(demand.tension_n, demand.shear_n, withdrawal * demand.duration,
+            return combined_utilisation(demand.tension_n, demand.shear_n, tension * demand.duration,
                                         lateral * demand.duration);
         });
         if (!best || governing.utilisation < best->governing.utilisation)
-            best = {length, penetration, withdrawal, lateral, governing};
+            best = {length, penetration, tension, lateral, governing};
         if (best->governing.utilisation <= 1)
             break;
     }
@@ -101,25 +104,46 @@ std::optional<FixingChoice> choose_wood_screw(const Catalogue& catalogue, const 
         return std::nullopt;
     return FixingChoice{{screw.wood_screw_words, best->length, best->penetration,
                          from_inches(thread_in_wood_in(screw, best->length.in_inches(), best->penetration.in_inches())),
-                         pilot_diameter(screw, gravity), lining + best->penetration, best->withdrawal * duration_stored,
+                         pilot_diameter(screw, gravity), gap + best->penetration, best->tension * duration_stored,
                          best->lateral * duration_stored, nds},
                         best->governing.utilisation,
                         best->governing.demand};
 }
 
+} // namespace
+
+std::optional<FixingChoice> choose_wood_screw(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
+                                              const DrivenThrough& through, const std::vector<HoleDemand>& demands) {
+    if (through.hole) {
+        const WoodScrew* stock = screw_for(catalogue, *through.hole);
+        return stock ? best_length(*stock, rules, wall, through, demands) : std::nullopt;
+    }
+    std::vector<WoodScrew> stocks = catalogue.wood_screws;
+    std::ranges::sort(stocks, {}, [](const WoodScrew& stock) { return properties(stock.gauge).diameter_in; });
+    std::optional<FixingChoice> best;
+    for (const WoodScrew& stock : stocks) {
+        const auto choice = best_length(stock, rules, wall, through, demands);
+        if (choice && (!best || choice->utilisation < best->utilisation))
+            best = choice;
+        if (best && best->utilisation <= 1)
+            break;
+    }
+    return best;
+}
+
 std::optional<FixingChoice> choose_plug(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
-                                        const Bracket& bracket, const std::vector<HoleDemand>& demands) {
+                                        const DrivenThrough& through, const std::vector<HoleDemand>& demands) {
     const auto& masonry = std::get<Masonry>(wall.structure);
-    const Length lining = wall.lining_thickness();
+    const Length lining = wall.lining_thickness() + through.packing;
     const bool stands_off = std::ranges::any_of(wall.lining, [](const LiningLayer& layer) {
         return layer.material != LiningMaterial::plaster && layer.material != LiningMaterial::tile;
     });
     std::optional<FixingChoice> best;
     for (const MasonryPlug& plug : catalogue.plugs) {
-        if (plug.substrate != masonry.kind || plug.screw_diameter > bracket.hole_diameter)
+        if (plug.substrate != masonry.kind || (through.hole && plug.screw_diameter > *through.hole))
             continue;
         const std::vector<Length> lengths = sorted(plug.screw_lengths);
-        const auto length = std::ranges::lower_bound(lengths, bracket.thickness + lining + plug.embedment);
+        const auto length = std::ranges::lower_bound(lengths, through.thickness + lining + plug.embedment);
         if (length == lengths.end())
             continue;
         const double shear_n = plug.shear_n * (stands_off ? rules.lining_shear_share : 1.0);
@@ -129,7 +153,7 @@ std::optional<FixingChoice> choose_plug(const Catalogue& catalogue, const HouseR
         if (best && governing.utilisation >= best->utilisation)
             continue;
         // The screw may reach past the plug; the hole leaves room for its point and for dust.
-        const Length reach = *length - bracket.thickness;
+        const Length reach = *length - through.thickness;
         best = FixingChoice{{plug.name,
                              *length,
                              plug.embedment,

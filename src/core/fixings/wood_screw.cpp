@@ -35,6 +35,11 @@ double withdrawal_n(const ScrewProperties& screw, double gravity, double length_
            newtons_per_pound;
 }
 
+double head_pull_through_n(double gravity, double head_in, double thickness_in) {
+    return 690 * std::numbers::pi * head_in * gravity * gravity * std::min(thickness_in, 2.5 * head_in) *
+           newtons_per_pound;
+}
+
 double wood_bearing_psi(double gravity) {
     return std::round(16'600 * std::pow(gravity, 1.84) / 50) * 50;
 }

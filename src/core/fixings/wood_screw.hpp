@@ -23,6 +23,10 @@ double withdrawal_lb_per_in(double gravity, double diameter_in);
 /// Withdrawal of the whole screw, N.
 double withdrawal_n(const ScrewProperties& screw, double gravity, double length_in, double penetration_in);
 
+/// Pull-through of a round head or washer in a wooden side member, N:
+/// 690 pi D_H G^2 t up to t = 2.5 D_H, beyond that 1725 pi D_H^2 G^2, in lb (NDS-2018 12.2.5).
+double head_pull_through_n(double gravity, double head_in, double thickness_in);
+
 /// What the screw passes through before the wood, held in single shear.
 struct SideMember {
     double thickness_in = 0;

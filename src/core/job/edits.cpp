@@ -64,7 +64,100 @@ struct WallApplier {
     void operator()(const auto&) const {}
 };
 
+void apply_to_job(const auto& edit, Job& job) {
+    if constexpr (requires { edit.shelf; }) {
+        if (Shelf* shelf = find_shelf(job, edit.shelf))
+            yes_square::apply(Edit{edit}, *shelf);
+    } else if constexpr (requires { edit.wall; }) {
+        if (const auto wall = std::ranges::find(job.walls, edit.wall, &Wall::id); wall != job.walls.end())
+            yes_square::apply(Edit{edit}, *wall);
+    }
+}
+
+Room* find_room(Job& job, const std::string& id) {
+    const auto room = std::ranges::find(job.rooms, id, &Room::id);
+    return room == job.rooms.end() ? nullptr : &*room;
+}
+
+void apply_to_job(const SetLine& edit, Job& job) {
+    if (Room* room = find_room(job, edit.room))
+        if (const auto line = std::ranges::find(room->lines, edit.line, &LevelLine::id); line != room->lines.end())
+            line->wanted = edit.wanted;
+}
+void apply_to_job(const TakeLines& edit, Job& job) {
+    if (Room* room = find_room(job, edit.room)) {
+        room->lines = edit.lines;
+        room->line_relations = edit.relations;
+    }
+}
+void apply_to_job(const SetRelation& edit, Job& job) {
+    if (Room* room = find_room(job, edit.room); room && edit.relation < room->line_relations.size())
+        room->line_relations[edit.relation].by = edit.by;
+}
+void apply_to_job(const PlaceRun& edit, Job& job) {
+    Run* run = find_run(job, edit.run).run;
+    if (!run)
+        return;
+    run->slack = Slack::by_hand;
+    run->left = edit.left;
+    std::size_t next = 0;
+    for (CabinetUnit& unit : run->units)
+        if (unit.kind == UnitKind::filler && next < edit.fillers.size())
+            unit.width = edit.fillers[next++];
+}
+void apply_to_job(const SetSlack& edit, Job& job) {
+    if (Run* run = find_run(job, edit.run).run)
+        run->slack = edit.slack;
+}
+void apply_to_job(const SetHanging& edit, Job& job) {
+    if (Run* run = find_run(job, edit.run).run)
+        for (CabinetUnit& unit : run->units)
+            if (is_cabinet(unit))
+                unit.hanging = edit.hanging;
+}
+void apply_to_job(const ResizeUnit& edit, Job& job) {
+    if (const UnitInRun found = find_unit(job, edit.unit); found.run)
+        found.unit().width = edit.width;
+}
+void apply_to_job(const SetHinge& edit, Job& job) {
+    if (const UnitInRun found = find_unit(job, edit.unit); found.run)
+        found.unit().hinge = edit.hinge;
+}
+void apply_to_job(const RemoveUnit& edit, Job& job) {
+    if (const UnitInRun found = find_unit(job, edit.unit); found.run)
+        found.run->units.erase(found.run->units.begin() + static_cast<std::ptrdiff_t>(found.index));
+}
+void apply_to_job(const ReorderUnit& edit, Job& job) {
+    const UnitInRun found = find_unit(job, edit.unit);
+    if (!found.run)
+        return;
+    auto& units = found.run->units;
+    CabinetUnit moved = std::move(found.unit());
+    units.erase(units.begin() + static_cast<std::ptrdiff_t>(found.index));
+    units.insert(units.begin() + static_cast<std::ptrdiff_t>(std::min(edit.to, units.size())), std::move(moved));
+}
+
 } // namespace
+
+RunOnWall find_run(Job& job, const std::string& id) {
+    for (Wall& wall : job.walls)
+        for (Run& run : wall.runs)
+            if (run.id == id)
+                return {&wall, &run};
+    return {};
+}
+
+const Run* find_run(const Job& job, const std::string& id) {
+    return find_run(const_cast<Job&>(job), id).run; // looks only
+}
+
+UnitInRun find_unit(Job& job, const std::string& id) {
+    for (Wall& wall : job.walls)
+        for (Run& run : wall.runs)
+            if (const auto unit = std::ranges::find(run.units, id, &CabinetUnit::id); unit != run.units.end())
+                return {&wall, &run, static_cast<std::size_t>(unit - run.units.begin())};
+    return {};
+}
 
 const Wall* wall_of(const Job& job, const std::string& shelf) {
     return wall_holding(job.walls, shelf);
@@ -88,16 +181,7 @@ void apply(const Edit& edit, Wall& wall) {
 }
 
 Job apply(const Edit& edit, Job job) {
-    std::visit(
-        [&](const auto& e) {
-            if constexpr (requires { e.shelf; }) {
-                if (Shelf* shelf = find_shelf(job, e.shelf))
-                    apply(edit, *shelf);
-            } else if (const auto wall = std::ranges::find(job.walls, e.wall, &Wall::id); wall != job.walls.end()) {
-                apply(edit, *wall);
-            }
-        },
-        edit);
+    std::visit([&](const auto& each) { apply_to_job(each, job); }, edit);
     return job;
 }
 
@@ -109,6 +193,11 @@ std::string fresh_id(const Job& job, std::string_view stem) {
         taken.insert(wall.id);
         for (const Shelf& shelf : wall.shelves)
             taken.insert(shelf.id);
+        for (const Run& run : wall.runs) {
+            taken.insert(run.id);
+            for (const CabinetUnit& unit : run.units)
+                taken.insert(unit.id);
+        }
     }
     for (int number = 1;; ++number)
         if (std::string id = fmt::format("{}-{}", stem, number); !taken.contains(id))

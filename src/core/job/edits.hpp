@@ -56,8 +56,70 @@ struct DropReadingsOffWall {
     bool operator==(const DropReadingsOffWall&) const = default;
 };
 
+/// Pulls a line of a room to a height, or lets it fall to where its relations put it.
+struct SetLine {
+    std::string room;
+    std::string line;
+    std::optional<Length> wanted;
+    bool operator==(const SetLine&) const = default;
+};
+/// Takes a whole set of lines for a room, as to begin with.
+struct TakeLines {
+    std::string room;
+    std::vector<LevelLine> lines;
+    std::vector<LineRelation> relations;
+    bool operator==(const TakeLines&) const = default;
+};
+/// Gives one of a room's relations, as counted there, another amount.
+struct SetRelation {
+    std::string room;
+    std::size_t relation = 0;
+    Length by;
+    bool operator==(const SetRelation&) const = default;
+};
+/// Puts a run where it is wanted; its fillers take these widths, in order.
+struct PlaceRun {
+    std::string run;
+    Length left;
+    std::vector<Length> fillers;
+    bool operator==(const PlaceRun&) const = default;
+};
+struct SetSlack {
+    std::string run;
+    Slack slack = Slack::right_end;
+    bool operator==(const SetSlack&) const = default;
+};
+/// How all cabinets of a run hang.
+struct SetHanging {
+    std::string run;
+    Hanging hanging = Hanging::screws;
+    bool operator==(const SetHanging&) const = default;
+};
+struct ResizeUnit {
+    std::string unit;
+    Length width;
+    bool operator==(const ResizeUnit&) const = default;
+};
+/// Takes a unit out of its run and puts it back as the one of this number, counted from 0.
+struct ReorderUnit {
+    std::string unit;
+    std::size_t to = 0;
+    bool operator==(const ReorderUnit&) const = default;
+};
+/// Which way a unit's door opens.
+struct SetHinge {
+    std::string unit;
+    DoorHinge hinge = DoorHinge::none;
+    bool operator==(const SetHinge&) const = default;
+};
+struct RemoveUnit {
+    std::string unit;
+    bool operator==(const RemoveUnit&) const = default;
+};
+
 using Edit = std::variant<MoveShelf, ResizeShelf, ChooseBracket, ChooseLayout, ChooseBoard, SetWallHeight, TakeBuildUp,
-                          DropReadingsOffWall>;
+                          DropReadingsOffWall, SetLine, TakeLines, SetRelation, PlaceRun, SetSlack, SetHanging,
+                          ResizeUnit, ReorderUnit, SetHinge, RemoveUnit>;
 
 /// The shelf with this id, wherever it hangs; nullptr if none.
 const Shelf* find_shelf(const Job& job, const std::string& id);
@@ -65,6 +127,22 @@ Shelf* find_shelf(Job& job, const std::string& id);
 /// The wall a shelf hangs on.
 const Wall* wall_of(const Job& job, const std::string& shelf);
 Wall* wall_of(Job& job, const std::string& shelf);
+
+/// A run and the wall it stands along; both nullptr: none has this id.
+struct RunOnWall {
+    Wall* wall = nullptr;
+    Run* run = nullptr;
+};
+RunOnWall find_run(Job& job, const std::string& id);
+const Run* find_run(const Job& job, const std::string& id);
+/// The run that holds a unit, and the unit's number in it; nullptr: none.
+struct UnitInRun {
+    Wall* wall = nullptr;
+    Run* run = nullptr;
+    std::size_t index = 0;
+    CabinetUnit& unit() const { return run->units[index]; }
+};
+UnitInRun find_unit(Job& job, const std::string& id);
 
 /// Edits of walls leave a shelf as it is.
 void apply(const Edit& edit, Shelf& shelf);

@@ -172,6 +172,85 @@ void fields(auto& visit, Is<Shelf> auto& shelf) {
     visit.optional("extra_brackets", shelf.extra_brackets, Meaning{"a number of brackets", Range::not_negative});
 }
 
+void fields(auto& visit, Is<LevelLine> auto& line) {
+    visit.required("id", line.id);
+    visit.required("name", line.name);
+    visit.maybe("wanted", line.wanted, Meaning{"a height", Range::not_negative});
+}
+
+void fields(auto& visit, Is<LineRelation> auto& relation) {
+    visit.required("line", relation.line);
+    visit.required("over", relation.over);
+    visit.required("how", relation.how);
+    visit.required("by", relation.by, Meaning{"a height", Range::any});
+    visit.optional("reason", relation.reason);
+}
+
+void fields(auto& visit, Is<Appliance> auto& appliance) {
+    visit.required("kind", appliance.kind);
+    visit.optional("height", appliance.height, Meaning{"a height", Range::not_negative});
+    visit.optional("clearance", appliance.clearance, Meaning{"a clearance", Range::not_negative});
+}
+
+void fields(auto& visit, Is<HangingRail> auto& rail) {
+    visit.required("down", rail.down, Meaning{"a distance below the top", Range::not_negative});
+    visit.optional("breadth", rail.breadth, Meaning{"a breadth", Range::more_than_zero});
+    visit.required("thickness", rail.thickness, Meaning{"a thickness", Range::more_than_zero});
+}
+
+void fields(auto& visit, Is<CabinetUnit> auto& unit) {
+    constexpr Meaning thickness{"a thickness", Range::not_negative};
+    constexpr Meaning mass{"a mass", Range::not_negative};
+    visit.required("id", unit.id);
+    visit.required("name", unit.name);
+    visit.optional("code", unit.code);
+    visit.required("kind", unit.kind);
+    visit.optional("construction", unit.construction);
+    visit.required("width", unit.width, Meaning{"a width", Range::more_than_zero});
+    visit.required("height", unit.height, Meaning{"a height", Range::more_than_zero});
+    visit.required("depth", unit.depth, Meaning{"a depth", Range::more_than_zero});
+    visit.optional("return_width", unit.return_width, Meaning{"a width", Range::not_negative});
+    visit.optional("mass_kg", unit.mass_kg, mass);
+    visit.optional("doors_kg", unit.doors_kg, mass);
+    visit.maybe("loaded_kg", unit.loaded_kg, mass);
+    visit.optional("side", unit.side, thickness);
+    visit.optional("back", unit.back, thickness);
+    visit.optional("stile", unit.stile, Meaning{"a breadth", Range::not_negative});
+    visit.optional("hanging", unit.hanging);
+    visit.list("rails", unit.rails);
+    visit.optional("rail_wood", unit.rail_wood);
+    visit.maybe("hook_rating_n", unit.hook_rating_n, Meaning{"a rating", Range::more_than_zero});
+    visit.optional("hinge", unit.hinge);
+    visit.maybe_part("appliance", unit.appliance);
+    visit.optional("least", unit.least, Meaning{"a width", Range::not_negative});
+    visit.optional("most", unit.most, Meaning{"a width", Range::not_negative});
+    visit.optional("scribe", unit.scribe, Meaning{"a width", Range::not_negative});
+    visit.optional("line", unit.line);
+    visit.maybe("gap_front", unit.gap_front, Meaning{"a width", Range::more_than_zero});
+    visit.maybe("gap_back", unit.gap_back, Meaning{"a width", Range::more_than_zero});
+}
+
+void fields(auto& visit, Is<RunEnd> auto& end) {
+    visit.optional("at", end.at);
+    visit.optional("opening", end.opening, Meaning{"an opening's number", Range::more_than_zero});
+    visit.optional("run", end.run);
+    visit.optional("place", end.place, Meaning{"a distance from the reference end", Range::any});
+    visit.optional("clear", end.clear, Meaning{"a clearance", Range::not_negative});
+}
+
+void fields(auto& visit, Is<Run> auto& run) {
+    visit.required("id", run.id);
+    visit.required("name", run.name);
+    visit.required("level", run.level);
+    visit.part("start", run.start);
+    visit.part("end", run.end);
+    visit.optional("open_end", run.open_end);
+    visit.optional("slack", run.slack);
+    visit.optional("centre_unit", run.centre_unit);
+    visit.optional("left", run.left, Meaning{"a distance from the reference end", Range::any});
+    visit.list("units", run.units);
+}
+
 void fields(auto& visit, Is<Wall> auto& wall) {
     visit.required("id", wall.id);
     visit.required("name", wall.name);
@@ -201,6 +280,7 @@ void fields(auto& visit, Is<Wall> auto& wall) {
     visit.list("scans", wall.scans);
     visit.list("trial_holes", wall.trial_holes);
     visit.list("shelves", wall.shelves);
+    visit.list("runs", wall.runs);
 }
 
 void fields(auto& visit, Is<Room> auto& room) {
@@ -209,6 +289,8 @@ void fields(auto& visit, Is<Room> auto& room) {
     visit.optional("service_class", room.service_class);
     visit.list("floor_layers", room.floor_layers);
     visit.optional("floor_under_units", room.floor_under_units);
+    visit.list("lines", room.lines);
+    visit.list("line_relations", room.line_relations);
 }
 
 void fields(auto& visit, Is<Bracket> auto& bracket) {
@@ -277,6 +359,40 @@ void fields(auto& visit, Is<StudRules> auto& rules) {
     visit.optional("indicated_at", rules.indicated_at, probability);
 }
 
+void fields(auto& visit, Is<RunRules> auto& rules) {
+    constexpr Meaning length{"a length", Range::more_than_zero};
+    constexpr Meaning margin{"a margin", Range::not_negative};
+    constexpr Meaning mass{"a mass", Range::more_than_zero};
+    visit.optional("driver_room", rules.driver_room, margin);
+    visit.optional("side_grip", rules.side_grip, margin);
+    visit.optional("thin_back", rules.thin_back, margin);
+    visit.optional("screw_head", rules.screw_head, length);
+    visit.optional("joint_cover", rules.joint_cover, margin);
+    visit.optional("hook_drop", rules.hook_drop, margin);
+    visit.optional("rail_drop", rules.rail_drop, margin);
+    visit.optional("rail_stock", rules.rail_stock, length);
+    visit.optional("rail_studs", rules.rail_studs, length);
+    visit.optional("rail_masonry", rules.rail_masonry, length);
+    visit.optional("leg_least", rules.leg_least, margin);
+    visit.optional("leg_most", rules.leg_most, length);
+    visit.optional("shim_most", rules.shim_most, length);
+    visit.optional("foot_inset", rules.foot_inset, margin);
+    visit.optional("worktop_overhang", rules.worktop_overhang, margin);
+    visit.optional("plinth_set_back", rules.plinth_set_back, margin);
+    visit.optional("corner_clear", rules.corner_clear, margin);
+    visit.optional("door_thickness", rules.door_thickness, margin);
+    visit.optional("tilt_clear", rules.tilt_clear, margin);
+    visit.optional("hood_over_hob", rules.hood_over_hob, length);
+    visit.optional("opening_parallel", rules.opening_parallel, margin);
+    visit.optional("scribe_step", rules.scribe_step, length);
+    visit.optional("shelf_every", rules.shelf_every, length);
+    visit.optional("contents_kg_per_m2", rules.contents_kg_per_m2, mass);
+    visit.optional("lift_alone_kg", rules.lift_alone_kg, mass);
+    visit.optional("lift_floor_alone_kg", rules.lift_floor_alone_kg, mass);
+    visit.optional("hang_first", rules.hang_first);
+    visit.optional("start_at", rules.start_at);
+}
+
 void fields(auto& visit, Is<HouseRules> auto& rules) {
     constexpr Meaning length{"a length", Range::more_than_zero};
     constexpr Meaning margin{"a margin", Range::not_negative};
@@ -308,6 +424,7 @@ void fields(auto& visit, Is<HouseRules> auto& rules) {
     visit.optional("scan_margin", rules.scan_margin, margin);
     visit.optional("laser_limit", rules.laser_limit, length);
     visit.part("studs", rules.studs);
+    visit.part("runs", rules.runs);
 }
 
 void fields(auto& visit, Is<Job> auto& job) {

@@ -319,6 +319,18 @@ void refuse_same_ids(const std::vector<T>& parts, const std::string& place, std:
                               fmt::format("\"{}\" is used twice; ids must differ", parts[i].id)};
 }
 
+void refuse_unknown_lines(const Room& room, const std::string& place) {
+    std::set<std::string> lines;
+    refuse_same_ids(room.lines, place + ".lines", lines);
+    lines.insert(line_id::floor);
+    for (std::size_t i = 0; i < room.line_relations.size(); ++i)
+        for (const std::string* line : {&room.line_relations[i].line, &room.line_relations[i].over})
+            if (!lines.contains(*line))
+                throw FileProblem{fmt::format("{}.line_relations[{}].{}", place, i,
+                                              line == &room.line_relations[i].line ? "line" : "over"),
+                                  fmt::format("there is no line \"{}\"; add it under lines", *line)};
+}
+
 void refuse_broken_references(const Job& job) {
     std::set<std::string> rooms;
     std::set<std::string> walls;
@@ -327,8 +339,15 @@ void refuse_broken_references(const Job& job) {
     refuse_same_ids(job.rooms, "rooms", rooms);
     refuse_same_ids(job.walls, "walls", walls);
     refuse_same_ids(job.catalogue.brackets, "catalogue.brackets", brackets);
+    std::set<std::string> runs;
+    std::set<std::string> units;
+    for (std::size_t r = 0; r < job.rooms.size(); ++r)
+        refuse_unknown_lines(job.rooms[r], fmt::format("rooms[{}]", r));
     for (std::size_t i = 0; i < job.walls.size(); ++i) {
         refuse_same_ids(job.walls[i].shelves, fmt::format("walls[{}].shelves", i), shelves);
+        refuse_same_ids(job.walls[i].runs, fmt::format("walls[{}].runs", i), runs);
+        for (std::size_t r = 0; r < job.walls[i].runs.size(); ++r)
+            refuse_same_ids(job.walls[i].runs[r].units, fmt::format("walls[{}].runs[{}].units", i, r), units);
         if (!rooms.contains(job.walls[i].room))
             throw FileProblem{fmt::format("walls[{}].room", i),
                               fmt::format("there is no room \"{}\"; add it under rooms", job.walls[i].room)};

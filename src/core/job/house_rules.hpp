@@ -35,6 +35,45 @@ struct StudRules {
     bool operator==(const StudRules&) const = default;
 };
 
+/// Which go up first, and where a run is begun.
+enum class HangFirst { wall_units, base_units };
+enum class StartAt { corner, end };
+
+/// How cabinets are hung, stood and lifted.
+struct RunRules {
+    Length driver_room = 25_mm;                    ///< [hr] from a side's inner face to a screw: room for the driver
+    Length side_grip = 60_mm;                      ///< [hr] screws into masonry stand this far in from a side
+    Length thin_back = Length::inches(0, {1, 4});  ///< [cp] a back up to this holds nothing
+    Length screw_head = Length::inches(0, {1, 2}); ///< [cp] a cabinet screw's broad head, or its washer
+    Length joint_cover = 4_mm;   ///< [hr] a screw that joins two units is at least this much shorter than both sides
+    Length hook_drop = 52_mm;    ///< [cp] of a hook bracket's wall plate below the unit's top
+    Length rail_drop = 40_mm;    ///< [hr] of a suspension rail's lower edge below the unit's top; its sheet says
+    Length rail_stock = 84_in;   ///< [cp] suspension rail is cut from this
+    Length rail_studs = 16_in;   ///< [cp] fixed this often into studs
+    Length rail_masonry = 12_in; ///< [cp] and this often into masonry
+    Length leg_least = 100_mm;   ///< [hr] of an adjustable leg, and at its longest
+    Length leg_most = 170_mm;
+    Length shim_most = 12_mm;         ///< [hr] under a unit that stands on the floor itself; more is a packer strip
+    Length foot_inset = 50_mm;        ///< [hr] of a foot from the unit's sides, back and front
+    Length worktop_overhang = 20_mm;  ///< [hr] in front of the carcass
+    Length plinth_set_back = 50_mm;   ///< [hr]
+    Length corner_clear = 50_mm;      ///< [hr] for a door or drawer beside a wall or another run's front
+    Length door_thickness = 20_mm;    ///< [hr]
+    Length tilt_clear = 10_mm;        ///< [hr] under the ceiling when a tall unit is tilted up
+    Length hood_over_hob = 650_mm;    ///< [hr] where no maker's sheet and no local code says more
+    Length opening_parallel = 2_mm;   ///< [hr] front and back may differ by this
+    Length scribe_step = 100_mm;      ///< [hr] between the figures of a cutting table
+    Length shelf_every = 300_mm;      ///< [hr] shelves a unit is taken to have, for its contents
+    double contents_kg_per_m2 = 73.4; ///< 0.72 kPa, ANSI/KCMA A161.1 (from memory)
+    double lift_alone_kg = 7;         ///< HSE lifting filter, close above the shoulder, the lower figure (from memory)
+    double lift_floor_alone_kg = 16;  ///< close, at knuckle height
+    HangFirst hang_first = HangFirst::wall_units;
+    StartAt start_at = StartAt::corner;
+    std::map<std::string, std::string> unknown = {};
+
+    bool operator==(const RunRules&) const = default;
+};
+
 /// Rules of thumb, each in one place. A job saves them, so that a change shows in its record.
 /// Marked [cp] common practice, [hr] a house rule of ours.
 struct HouseRules {
@@ -64,6 +103,7 @@ struct HouseRules {
     Length scan_margin = 50_mm;      ///< [hr] on either side of a detected cable or pipe
     Length laser_limit = 2_mm;       ///< [hr] limit of error of a laser measure, unless its sheet says otherwise
     StudRules studs;
+    RunRules runs;
     std::map<std::string, std::string> unknown;
 
     bool operator==(const HouseRules&) const = default;

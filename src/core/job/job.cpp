@@ -18,6 +18,20 @@ Length Room::floor_build_up() const {
     return total;
 }
 
+bool is_cabinet(const CabinetUnit& unit) {
+    return unit.kind != UnitKind::appliance_gap && unit.kind != UnitKind::filler && unit.kind != UnitKind::end_panel;
+}
+
+StandsOn stands_on(const CabinetUnit& unit, RunLevel level) {
+    if (!unit.line.empty())
+        return {unit.line, false};
+    if (level == RunLevel::wall)
+        return unit.appliance && unit.appliance->kind == ApplianceKind::hood ? StandsOn{line_id::hood, false}
+                                                                             : StandsOn{line_id::wall_top, true};
+    const bool on_floor = unit.kind == UnitKind::appliance_gap || unit.kind == UnitKind::end_panel;
+    return {on_floor ? line_id::floor : line_id::plinth, false};
+}
+
 const Room* room_of(const Job& job, const Wall& wall) {
     const auto found = std::ranges::find(job.rooms, wall.room, &Room::id);
     return found == job.rooms.end() ? nullptr : &*found;

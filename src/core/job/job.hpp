@@ -2,6 +2,7 @@
 
 #include "core/job/house_rules.hpp"
 #include "core/job/materials.hpp"
+#include "core/job/runs.hpp"
 #include "core/job/survey.hpp"
 #include "core/measure/length.hpp"
 #include "core/measure/unit.hpp"
@@ -157,6 +158,7 @@ struct Wall {
     std::vector<ScannedArea> scans;
     std::vector<TrialHole> trial_holes;
     std::vector<Shelf> shelves;
+    std::vector<Run> runs = {};
     UnknownMembers unknown = {};
     bool operator==(const Wall&) const = default;
 
@@ -172,6 +174,8 @@ struct Room {
     ServiceClass service_class = ServiceClass::dry;
     std::vector<FloorLayer> floor_layers; ///< still to be laid
     bool floor_under_units = true;        ///< laid before the base units stand, not around them
+    std::vector<LevelLine> lines = {};
+    std::vector<LineRelation> line_relations = {};
     UnknownMembers unknown = {};
     bool operator==(const Room&) const = default;
 

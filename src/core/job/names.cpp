@@ -182,6 +182,103 @@ std::span<const EnumName<School>> enum_names() {
 }
 
 template <>
+std::span<const EnumName<HowFar>> enum_names() {
+    static constexpr EnumName<HowFar> names[]{
+        {HowFar::exactly, "exactly"}, {HowFar::at_least, "at_least"}, {HowFar::at_most, "at_most"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<UnitKind>> enum_names() {
+    static constexpr EnumName<UnitKind> names[]{{UnitKind::wall, "wall"},
+                                                {UnitKind::base, "base"},
+                                                {UnitKind::tall, "tall"},
+                                                {UnitKind::open_shelf, "open_shelf"},
+                                                {UnitKind::corner_blind, "corner_blind"},
+                                                {UnitKind::corner_l, "corner_l"},
+                                                {UnitKind::corner_diagonal, "corner_diagonal"},
+                                                {UnitKind::appliance_housing, "appliance_housing"},
+                                                {UnitKind::appliance_gap, "appliance_gap"},
+                                                {UnitKind::filler, "filler"},
+                                                {UnitKind::end_panel, "end_panel"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<Construction>> enum_names() {
+    static constexpr EnumName<Construction> names[]{{Construction::frameless, "frameless"},
+                                                    {Construction::face_frame, "face_frame"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<Hanging>> enum_names() {
+    static constexpr EnumName<Hanging> names[]{{Hanging::screws, "screws"},
+                                               {Hanging::hook_brackets, "hook_brackets"},
+                                               {Hanging::suspension_rail, "suspension_rail"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<DoorHinge>> enum_names() {
+    static constexpr EnumName<DoorHinge> names[]{{DoorHinge::none, "none"},
+                                                 {DoorHinge::left, "left"},
+                                                 {DoorHinge::right, "right"},
+                                                 {DoorHinge::both, "both"},
+                                                 {DoorHinge::drawers, "drawers"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<ApplianceKind>> enum_names() {
+    static constexpr EnumName<ApplianceKind> names[]{{ApplianceKind::undercounter, "undercounter"},
+                                                     {ApplianceKind::cooling, "cooling"},
+                                                     {ApplianceKind::hob, "hob"},
+                                                     {ApplianceKind::hood, "hood"},
+                                                     {ApplianceKind::microwave, "microwave"},
+                                                     {ApplianceKind::oven, "oven"},
+                                                     {ApplianceKind::sink, "sink"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<RunLevel>> enum_names() {
+    static constexpr EnumName<RunLevel> names[]{{RunLevel::floor, "floor"}, {RunLevel::wall, "wall"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<EndKind>> enum_names() {
+    static constexpr EnumName<EndKind> names[]{{EndKind::wall_end, "wall_end"},
+                                               {EndKind::opening, "opening"},
+                                               {EndKind::run, "run"},
+                                               {EndKind::place, "place"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<Slack>> enum_names() {
+    static constexpr EnumName<Slack> names[]{{Slack::right_end, "right_end"}, {Slack::left_end, "left_end"},
+                                             {Slack::both_ends, "both_ends"}, {Slack::on_opening, "on_opening"},
+                                             {Slack::on_hob, "on_hob"},       {Slack::fillers, "fillers"},
+                                             {Slack::by_hand, "by_hand"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<HangFirst>> enum_names() {
+    static constexpr EnumName<HangFirst> names[]{{HangFirst::wall_units, "wall_units"},
+                                                 {HangFirst::base_units, "base_units"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<StartAt>> enum_names() {
+    static constexpr EnumName<StartAt> names[]{{StartAt::corner, "corner"}, {StartAt::end, "end"}};
+    return names;
+}
+
+template <>
 std::span<const EnumName<ServiceClass>> enum_names() {
     static constexpr EnumName<ServiceClass> names[]{{ServiceClass::dry, "dry"}, {ServiceClass::damp, "damp"}};
     return names;

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/job/unknown_members.hpp"
 #include "core/measure/length.hpp"
 
 #include <map>
@@ -10,9 +11,6 @@
 
 /// What a fitter finds out about a wall and its room, as it was read off tape, level, string, probe and detector.
 namespace yes_square {
-
-/// Members of a file that this version does not know, by name, as JSON text; kept and written back.
-using UnknownMembers = std::map<std::string, std::string>;
 
 /// A trace of framing behind the lining, from a thin probe to a knock.
 enum class EvidenceKind {

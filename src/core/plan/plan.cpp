@@ -1,9 +1,20 @@
 #include "core/plan/plan.hpp"
 
 #include <algorithm>
+#include <array>
 #include <cstdlib>
 
 namespace yes_square {
+
+std::string_view sum_of(std::size_t terms) {
+    static const auto patterns = [] {
+        std::array<std::string, 25> all;
+        for (std::size_t i = 1; i < all.size(); ++i)
+            all[i] = all[i - 1] + (i > 1 ? " + " : "") + "{" + std::to_string(i - 1) + "}";
+        return all;
+    }();
+    return terms < patterns.size() ? std::string_view{patterns[terms]} : std::string_view{};
+}
 
 std::string_view name(CheckCode code) {
     switch (code) {
@@ -99,6 +110,56 @@ std::string_view name(CheckCode code) {
         return "build_up_differs";
     case CheckCode::room_does_not_close:
         return "room_does_not_close";
+    case CheckCode::lines_missing:
+        return "lines_missing";
+    case CheckCode::lines_conflict:
+        return "lines_conflict";
+    case CheckCode::line_not_as_wanted:
+        return "line_not_as_wanted";
+    case CheckCode::run_overruns:
+        return "run_overruns";
+    case CheckCode::run_gap:
+        return "run_gap";
+    case CheckCode::run_end_unknown:
+        return "run_end_unknown";
+    case CheckCode::run_over_opening:
+        return "run_over_opening";
+    case CheckCode::run_over_obstacle:
+        return "run_over_obstacle";
+    case CheckCode::run_over_unit:
+        return "run_over_unit";
+    case CheckCode::run_meets_neighbour:
+        return "run_meets_neighbour";
+    case CheckCode::unit_few_studs:
+        return "unit_few_studs";
+    case CheckCode::unit_top_only:
+        return "unit_top_only";
+    case CheckCode::unit_thin_back:
+        return "unit_thin_back";
+    case CheckCode::unit_hardware_unrated:
+        return "unit_hardware_unrated";
+    case CheckCode::unit_over_ceiling:
+        return "unit_over_ceiling";
+    case CheckCode::unit_cannot_tilt:
+        return "unit_cannot_tilt";
+    case CheckCode::unit_leaves_floor:
+        return "unit_leaves_floor";
+    case CheckCode::hood_near_hob:
+        return "hood_near_hob";
+    case CheckCode::door_meets_wall:
+        return "door_meets_wall";
+    case CheckCode::lift_over_limit:
+        return "lift_over_limit";
+    case CheckCode::legs_run_out:
+        return "legs_run_out";
+    case CheckCode::opening_not_parallel:
+        return "opening_not_parallel";
+    case CheckCode::filler_out_of_range:
+        return "filler_out_of_range";
+    case CheckCode::joint_screw_none:
+        return "joint_screw_none";
+    case CheckCode::face_unread:
+        return "face_unread";
     }
     std::abort();
 }
@@ -122,14 +183,18 @@ std::vector<OwnedCheck> checks_of(const WallPlan& wall) {
     for (const ShelfPlan& shelf : wall.shelves)
         for (const Check& check : shelf.checks)
             checks.push_back({wall.wall_name, shelf.shelf_name, &check});
+    for (const RunPlan& run : wall.runs)
+        for (const Check& check : run.checks)
+            checks.push_back({wall.wall_name, run.run_name, &check});
     return checks;
 }
 
 std::vector<OwnedCheck> all_checks(const Plan& plan, const Job& job) {
     std::vector<OwnedCheck> checks;
     for (std::size_t i = 0; i < plan.rooms.size(); ++i)
-        for (const Check& check : plan.rooms[i].checks)
-            checks.push_back({{}, job.rooms[i].name, &check});
+        for (const auto* of_room : {&plan.rooms[i].checks, &plan.rooms[i].lines.checks})
+            for (const Check& check : *of_room)
+                checks.push_back({{}, job.rooms[i].name, &check});
     for (const auto& wall : plan.walls)
         std::ranges::copy(checks_of(*wall), std::back_inserter(checks));
     return checks;
@@ -141,11 +206,13 @@ std::size_t count_checks(const Plan& plan, Severity severity) {
     };
     std::size_t total = 0;
     for (const RoomSurvey& room : plan.rooms)
-        total += in(room.checks);
+        total += in(room.checks) + in(room.lines.checks);
     for (const auto& wall : plan.walls) {
         total += in(wall->survey.checks);
         for (const ShelfPlan& shelf : wall->shelves)
             total += in(shelf.checks);
+        for (const RunPlan& run : wall->runs)
+            total += in(run.checks);
     }
     return total;
 }

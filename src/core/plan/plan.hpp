@@ -1,8 +1,7 @@
 #pragma once
 
-#include "core/job/edits.hpp"
-#include "core/measure/provenance.hpp"
-#include "core/measure/sentence.hpp"
+#include "core/plan/check.hpp"
+#include "core/plan/run_plan.hpp"
 #include "core/shelves/bracket_search.hpp"
 #include "core/statics/beam.hpp"
 #include "core/survey/face.hpp"
@@ -17,108 +16,6 @@
 
 /// Everything that follows from a job. A plan is never saved or edited: it is reckoned again.
 namespace yes_square {
-
-/// The arithmetic behind a figure, as a person would do it on a scrap of board.
-struct Term {
-    std::string_view name;
-    Quantity value;
-    Source source;
-};
-
-struct Working {
-    /// What it explains, by a stable name: "bracket/2", "sag", "screw". A tick or a figure on screen leads here.
-    std::string subject;
-    Sentence title;
-    std::string_view sum; ///< "({0} - 2 x {1}) / {2}" over the terms; empty: a list of facts
-    std::vector<Term> terms;
-    Quantity result;
-    Source source;
-    std::vector<Sentence> facts = {}; ///< what speaks for it, where that is no figure
-};
-
-enum class Severity { note, warning, error };
-
-/// What a fitter can do about a check; with an edit where the program can do it.
-struct Cure {
-    Sentence words;
-    std::optional<Edit> edit;
-};
-
-/// A stable name for each thing that may be wrong.
-enum class CheckCode {
-    stud_assumed,
-    stud_indicated,
-    no_stud,
-    one_stud,
-    on_lining,
-    in_service_strip,
-    spacing_over_limit,
-    spacing_over_good,
-    sag_over_limit,
-    board_not_for_damp,
-    arm_too_long,
-    arm_too_short,
-    no_bracket_fits,
-    bracket_unrated,
-    bracket_overloaded,
-    bracket_turns,
-    fixing_overloaded,
-    no_fixing,
-    holes_close,
-    leg_fouls_shelf,
-    leg_fouls_service,
-    shelf_over_opening,
-    shelf_over_service,
-    shelf_over_shelf,
-    leaves_wall,
-    pulls_up,
-    overhang_unequal,
-    too_short,
-    shelf_screw_none,
-    school_not_kept,
-    load_missing,
-    shelf_over_obstacle,
-    shelf_meets_neighbour,
-    shelf_over_ceiling,
-    reading_off_wall,
-    evidence_doubtful,
-    no_wood_behind,
-    ceiling_differs,
-    floor_falls,
-    ceiling_without_floor,
-    ends_not_parallel,
-    face_not_straight,
-    corner_not_square,
-    corner_impossible,
-    build_up_differs,
-    room_does_not_close,
-};
-
-std::string_view name(CheckCode code);
-std::string_view name(Severity severity);
-
-struct Check {
-    CheckCode code = CheckCode::no_stud;
-    Severity severity = Severity::note;
-    Sentence message; ///< what is wrong, where, by how much
-    std::optional<Quantity> amount;
-    std::vector<Cure> cures;
-    std::optional<Length> x; ///< where on the wall
-    std::optional<Length> z;
-};
-
-/// How a bracket is held: one kind of screw or plug for all its wall holes.
-struct Fixing {
-    std::string name;
-    Length screw_length;
-    Length penetration; ///< in stud or masonry
-    Length thread;      ///< thread that grips, of a wood screw
-    Length hole_diameter;
-    Length drill_depth;   ///< from the face of the wall: where the tape goes on the bit
-    double tension_n = 0; ///< capacity per fixing, duration included
-    double shear_n = 0;
-    Source source;
-};
 
 struct BracketPlan {
     Length x; ///< centre, from the reference end
@@ -158,11 +55,6 @@ struct SagVerdict {
     double limit = 0;
     bool overhang = false;
     double share() const { return limit > 0 ? long_term / limit : 0; }
-};
-
-struct Step {
-    Sentence words;
-    bool hold_point = false; ///< do not go on before it is right
 };
 
 struct ShelfPlan {
@@ -220,10 +112,36 @@ struct WallPlan {
     std::string wall_name;
     WallSurvey survey;
     std::vector<ShelfPlan> shelves; ///< as in the wall
+    std::vector<RunPlan> runs;      ///< as in the wall
+};
+
+/// One of a room's level lines, solved.
+struct LinePlan {
+    std::string id;
+    std::string name;
+    Length z;
+    Length least;
+    std::optional<Length> most; ///< none: nothing holds it down
+    std::string set_by;         ///< name of the unit or appliance that decides it; empty: the room's own relations
+};
+
+struct RoomLines {
+    std::vector<LinePlan> lines; ///< the room's own first, then those its units need
+    std::vector<Working> workings;
+    std::vector<Check> checks;
+
+    /// The height of a line; 0 for the floor and for a line that nobody knows.
+    Length height_of(std::string_view id) const {
+        for (const LinePlan& line : lines)
+            if (line.id == id)
+                return line.z;
+        return {};
+    }
 };
 
 struct RoomSurvey {
     RoomPlan plan;
+    RoomLines lines;
     std::vector<Check> checks;
 };
 

@@ -1,6 +1,8 @@
 #include "core/plan/reckon.hpp"
 
+#include "core/lines/room_lines.hpp"
 #include "core/plan/reckon_survey.hpp"
+#include "core/runs/reckon_run.hpp"
 #include "core/shelves/reckon_shelf.hpp"
 
 #include <algorithm>
@@ -42,10 +44,15 @@ std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, co
     plan->wall_id = wall.id;
     plan->wall_name = wall.name;
     plan->survey = earlier.survey ? earlier.plan->survey : reckon_survey(wall, around, job.rules);
-    const ShelfSite site{job.rules, job.catalogue, wall, around.service_class, plan->survey};
+    plan->survey.corner_things = around.corner_things;
+    const WallSite site{job.rules, job.catalogue, wall, around.service_class, plan->survey};
     plan->shelves.reserve(wall.shelves.size());
     for (const Shelf& shelf : wall.shelves)
         plan->shelves.push_back(reckon_shelf(shelf, site));
+    const RunSite runs{site, around.lines, around.runs};
+    plan->runs.reserve(wall.runs.size());
+    for (std::size_t i = 0; i < wall.runs.size(); ++i)
+        plan->runs.push_back(reckon_run(i, runs));
     return plan;
 }
 
@@ -57,7 +64,10 @@ Plan reckon(const Job& job) {
 
 const Plan& Reckoner::reckon(const Job& job) {
     const bool same_rules = job.rules == last_.rules && job.catalogue == last_.catalogue;
-    std::vector<WallSurroundings> around = surroundings_of(job);
+    std::vector<RoomLines> lines;
+    for (const Room& room : job.rooms)
+        lines.push_back(reckon_lines(job, room));
+    std::vector<WallSurroundings> around = surroundings_of(job, lines);
     Plan plan;
     plan.walls.resize(job.walls.size());
     std::vector<Earlier> earlier(job.walls.size());
@@ -67,10 +77,11 @@ const Plan& Reckoner::reckon(const Job& job) {
         const auto before = std::ranges::find(last_.walls, wall.id, &Wall::id);
         if (before != last_.walls.end()) {
             const auto index = static_cast<std::size_t>(before - last_.walls.begin());
-            const bool same_around = same_rules && around[i] == last_around_[index];
+            const WallSurroundings& around_before = last_around_[index];
             earlier[i].plan = plan_.walls[index];
-            earlier[i].whole = same_around && *before == wall;
-            earlier[i].survey = same_around && !earlier[i].whole && same_survey(*before, wall);
+            earlier[i].whole = same_rules && around[i] == around_before && *before == wall;
+            earlier[i].survey =
+                same_rules && !earlier[i].whole && around[i].same_ground(around_before) && same_survey(*before, wall);
         }
         if (earlier[i].whole)
             plan.walls[i] = earlier[i].plan;
@@ -79,8 +90,10 @@ const Plan& Reckoner::reckon(const Job& job) {
     }
     each_in_parallel(changed,
                      [&](std::size_t i) { plan.walls[i] = reckon_wall(job, job.walls[i], around[i], earlier[i]); });
-    for (const Room& room : job.rooms)
-        plan.rooms.push_back(reckon_room(job, room));
+    for (std::size_t i = 0; i < job.rooms.size(); ++i) {
+        plan.rooms.push_back(reckon_room(job, job.rooms[i]));
+        plan.rooms.back().lines = std::move(lines[i]);
+    }
     last_ = job;
     last_around_ = std::move(around);
     plan_ = std::move(plan);

@@ -14,10 +14,29 @@ constexpr Source evidence{Provenance::derived,
                           "Bayes' rule over spacing, phase and set-out, house rules for each trace"};
 
 /// What stands on the next wall so near the corner that something on this wall is deep enough to meet it.
-void add_corner_things(const Wall& wall, const Wall& next, bool at_right_end, std::vector<CornerThing>& things) {
+/// @param around  of the next wall
+void add_corner_things(const Wall& wall, const Wall& next, const WallSurroundings& around, bool at_right_end,
+                       std::vector<CornerThing>& things) {
     Length deepest;
     for (const Shelf& shelf : wall.shelves)
         deepest = std::max(deepest, shelf.depth);
+    for (const Run& run : wall.runs)
+        for (const CabinetUnit& unit : run.units)
+            deepest = std::max(deepest, unit.depth);
+    for (std::size_t r = 0; r < next.runs.size(); ++r)
+        for (std::size_t i = 0; i < next.runs[r].units.size(); ++i) {
+            const CabinetUnit& unit = next.runs[r].units[i];
+            const PlacedUnit& place = around.runs[r].units[i];
+            const Length from_corner = at_right_end ? place.left : next.length - place.right();
+            if (from_corner >= deepest || unit.kind == UnitKind::appliance_gap)
+                continue;
+            const StandsOn on = stands_on(unit, next.runs[r].level);
+            const auto line = around.lines.find(on.line);
+            const Length z = line == around.lines.end() ? Length{} : line->second;
+            const Length bottom = on.by_top ? z - unit.height : z;
+            things.push_back({at_right_end, std::max(unit.depth, unit.return_width), from_corner, bottom,
+                              bottom + unit.height, unit.name});
+        }
     for (const Shelf& shelf : next.shelves) {
         const Length from_corner = at_right_end ? shelf.left : next.length - shelf.right();
         if (from_corner < deepest)
@@ -334,7 +353,7 @@ private:
 
 } // namespace
 
-std::vector<WallSurroundings> surroundings_of(const Job& job) {
+std::vector<WallSurroundings> surroundings_of(const Job& job, const std::vector<RoomLines>& lines) {
     const Reader reader = Reader::of(job);
     std::map<std::string, RoomFloor> floors;
     std::map<std::string, const Wall*> walls;
@@ -344,6 +363,7 @@ std::vector<WallSurroundings> surroundings_of(const Job& job) {
             floors[wall.room] = room_floor(job, wall.room);
     }
     std::vector<WallSurroundings> all;
+    all.reserve(job.walls.size());
     for (const Wall& wall : job.walls) {
         WallSurroundings& around = all.emplace_back();
         const Room* room = room_of(job, wall);
@@ -352,10 +372,26 @@ std::vector<WallSurroundings> surroundings_of(const Job& job) {
         around.reader = reader;
         around.left = neighbour_at(job, wall, false, reader);
         around.right = neighbour_at(job, wall, true, reader);
+        if (room)
+            for (const LinePlan& line : lines[static_cast<std::size_t>(room - job.rooms.data())].lines)
+                around.lines.emplace(line.id, line.z);
+        if (wall.runs.empty())
+            continue;
+        RunNeighbours beside;
         for (const auto* neighbour : {&around.left, &around.right})
             if (*neighbour && (*neighbour)->corner == WallEnd::corner)
-                add_corner_things(wall, *walls[(*neighbour)->wall], neighbour == &around.right, around.corner_things);
+                for (const Run& run : walls[(*neighbour)->wall]->runs)
+                    beside.reach[run.id] = reach_of(run, job.rules.runs, neighbour == &around.left);
+        const auto widths = width_profile(wall, reader);
+        around.runs = place_runs(wall, widths ? widths->least : wall.length, beside);
     }
+    for (std::size_t i = 0; i < all.size(); ++i)
+        for (const auto* neighbour : {&all[i].left, &all[i].right})
+            if (*neighbour && (*neighbour)->corner == WallEnd::corner) {
+                const Wall& next = *walls[(*neighbour)->wall];
+                add_corner_things(job.walls[i], next, all[static_cast<std::size_t>(&next - job.walls.data())],
+                                  neighbour == &all[i].right, all[i].corner_things);
+            }
     return all;
 }
 
@@ -364,17 +400,19 @@ WallSurvey reckon_survey(const Wall& wall, const WallSurroundings& around, const
 }
 
 bool same_survey(const Wall& a, const Wall& b) {
-    if (a.shelves == b.shelves)
+    if (a.shelves == b.shelves && a.runs == b.runs)
         return a == b;
     Wall bare_a = a;
     Wall bare_b = b;
-    bare_a.shelves.clear();
-    bare_b.shelves.clear();
+    for (Wall* bare : {&bare_a, &bare_b}) {
+        bare->shelves.clear();
+        bare->runs.clear();
+    }
     return bare_a == bare_b;
 }
 
 RoomSurvey reckon_room(const Job& job, const Room& room) {
-    RoomSurvey survey{room_plan(job, room.id, Reader::of(job)), {}};
+    RoomSurvey survey{room_plan(job, room.id, Reader::of(job)), {}, {}};
     const RoomPlan& plan = survey.plan;
     if (plan.closes)
         return survey;

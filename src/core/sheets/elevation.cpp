@@ -1,8 +1,8 @@
 #include "core/sheets/elevation.hpp"
 
+#include "core/plan/wall_site.hpp"
 #include "core/sheets/rods.hpp"
 #include "core/sheets/survey_layer.hpp"
-#include "core/shelves/shelf_site.hpp"
 
 #include <algorithm>
 #include <cmath>

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/fixings/hold.hpp"
 #include "core/job/job.hpp"
 
 #include <vector>
@@ -10,9 +11,6 @@
 /// inset, or at the edge of a keep-out; those between stand anywhere. The even school alone also moves its insets,
 /// between the least and the usual. Within that the searches are exact.
 namespace yes_square {
-
-/// What a bracket's fixings hold in, best first.
-enum class Hold { masonry, proved_stud, indicated_stud, assumed_stud, lining };
 
 struct StudUnder {
     Length place;

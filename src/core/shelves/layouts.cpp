@@ -18,7 +18,7 @@ constexpr std::array all_schools{School::studs_first, School::even, School::mirr
 
 /// Where no bracket centre may be, from the shelf's left end: strips that do not run along the whole shelf, and things
 /// a leg would foul.
-std::vector<Interval> keep_outs(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket) {
+std::vector<Interval> keep_outs(const Shelf& shelf, const WallSite& site, const Bracket& bracket) {
     std::vector<Interval> intervals;
     const Box legs{shelf.left, shelf.right(), shelf.underside() - bracket.leg, shelf.underside()};
     const auto keep_out = [&](const Box& box, Length margin) {
@@ -62,12 +62,12 @@ SagVerdict worst_sag(const BeamResult& beam, int limit_divisor) {
 }
 
 /// One bracket's fixing: screws into a stud, plugs into masonry, or nothing.
-void fix(BracketPlan& place, const ShelfSite& site, const Bracket& bracket, const std::vector<HoleDemand>& demands) {
+void fix(BracketPlan& place, const WallSite& site, const Bracket& bracket, const std::vector<HoleDemand>& demands) {
     std::optional<FixingChoice> choice;
     if (place.hold == Hold::masonry)
-        choice = choose_plug(site.catalogue, site.rules, site.wall, bracket, demands);
+        choice = choose_plug(site.catalogue, site.rules, site.wall, DrivenThrough::leg_of(bracket), demands);
     else if (place.hold != Hold::lining)
-        choice = choose_wood_screw(site.catalogue, site.rules, site.wall, bracket, demands);
+        choice = choose_wood_screw(site.catalogue, site.rules, site.wall, DrivenThrough::leg_of(bracket), demands);
     if (!choice)
         return;
     place.fixing = choice->fixing;
@@ -82,7 +82,7 @@ ArmRange arm_range(Length depth, const HouseRules& rules) {
     return {Length::nearest_to_metres(depth.in_metres() * rules.arm_least_share), depth - rules.arm_set_back};
 }
 
-std::optional<Bracket> choose_bracket(const Shelf& shelf, const ShelfSite& site) {
+std::optional<Bracket> choose_bracket(const Shelf& shelf, const WallSite& site) {
     const auto& brackets = site.catalogue.brackets;
     if (!shelf.bracket.empty()) {
         const auto named = std::ranges::find(brackets, shelf.bracket, &Bracket::id);
@@ -96,13 +96,13 @@ std::optional<Bracket> choose_bracket(const Shelf& shelf, const ShelfSite& site)
     return best ? std::optional{*best} : std::nullopt;
 }
 
-BracketQuestion bracket_question(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket) {
+BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const Bracket& bracket) {
     const HouseRules& rules = site.rules;
     BracketQuestion question;
     question.length = shelf.length;
     question.solid_wall = site.masonry();
     if (const Framing* framing = site.timber()) {
-        const WoodScrew* screw = screw_for(site.catalogue, bracket);
+        const WoodScrew* screw = screw_for(site.catalogue, bracket.hole_diameter);
         const double diameter = screw ? properties(screw->gauge).diameter_in : 0.25;
         for (const Stud& stud : site.survey.studs) {
             if (stud.centre < shelf.left || stud.centre > shelf.right())
@@ -136,7 +136,7 @@ BracketQuestion bracket_question(const Shelf& shelf, const ShelfSite& site, cons
     return question;
 }
 
-Weighed weigh(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket, const BracketQuestion& question,
+Weighed weigh(const Shelf& shelf, const WallSite& site, const Bracket& bracket, const BracketQuestion& question,
               const std::vector<Length>& places) {
     const HouseRules& rules = site.rules;
     const ShelfLoads loads = loads_of(shelf, rules);
@@ -226,7 +226,7 @@ Weighed weigh(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket,
 
 namespace {
 
-WeighedLayout weigh_layout(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket,
+WeighedLayout weigh_layout(const Shelf& shelf, const WallSite& site, const Bracket& bracket,
                            const BracketQuestion& question, const BracketLayout& layout, int extra) {
     Weighed weighed = weigh(shelf, site, bracket, question, layout.places);
     Alternative alternative{layout, extra, weighed.sag.share(), weighed.utilisation, weighed.keeps_limits(), {}};
@@ -234,7 +234,7 @@ WeighedLayout weigh_layout(const Shelf& shelf, const ShelfSite& site, const Brac
 }
 
 /// Layouts by one school, weighed in the school's order until one keeps the limits.
-std::optional<WeighedLayout> best_of_school(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket,
+std::optional<WeighedLayout> best_of_school(const Shelf& shelf, const WallSite& site, const Bracket& bracket,
                                             const BracketQuestion& question, School school, int extra) {
     std::vector<BracketLayout> layouts = best_layouts(question, school);
     if (layouts.empty())
@@ -268,7 +268,7 @@ std::optional<WeighedLayout> best_of_school(const Shelf& shelf, const ShelfSite&
 }
 
 /// A layout for a shelf that no search can place: its two ends, or its middle when it is too short for two.
-WeighedLayout plain_layout(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket,
+WeighedLayout plain_layout(const Shelf& shelf, const WallSite& site, const Bracket& bracket,
                            const BracketQuestion& question) {
     BracketLayout layout{shelf.school, {}, {}};
     const Length inset = std::min(question.inset_usual, shelf.length / 4);
@@ -325,7 +325,7 @@ void say_what_each_gives_up(std::vector<Alternative>& alternatives, Length inset
 
 } // namespace
 
-WeighedLayout chosen_layout(const Shelf& shelf, const ShelfSite& site, const Bracket& bracket) {
+WeighedLayout chosen_layout(const Shelf& shelf, const WallSite& site, const Bracket& bracket) {
     BracketQuestion question = bracket_question(shelf, site, bracket);
     for (;;) {
         if (auto own = best_of_school(shelf, site, bracket, question, shelf.school, shelf.extra_brackets))
@@ -339,7 +339,7 @@ WeighedLayout chosen_layout(const Shelf& shelf, const ShelfSite& site, const Bra
     }
 }
 
-std::vector<Alternative> alternatives_to(Alternative chosen, const Shelf& shelf, const ShelfSite& site,
+std::vector<Alternative> alternatives_to(Alternative chosen, const Shelf& shelf, const WallSite& site,
                                          const Bracket& bracket) {
     const BracketQuestion question = bracket_question(shelf, site, bracket);
     std::vector<Alternative> alternatives{std::move(chosen)};

@@ -11,14 +11,14 @@ namespace yes_square {
 
 namespace {
 
-Hole hole_at(const Shelf& shelf, const ShelfSite& site, std::size_t bracket, std::size_t row, Length x, Length drop) {
+Hole hole_at(const Shelf& shelf, const WallSite& site, std::size_t bracket, std::size_t row, Length x, Length drop) {
     const Length z = shelf.underside() - drop;
     return {bracket, row, x, z, site.survey.floor.above_floor_now(x, z)};
 }
 
 } // namespace
 
-ShelfPlan draft_shelf(const Shelf& shelf, const ShelfSite& site) {
+ShelfPlan draft_shelf(const Shelf& shelf, const WallSite& site) {
     ShelfPlan plan;
     plan.shelf_id = shelf.id;
     plan.shelf_name = shelf.name;
@@ -59,7 +59,7 @@ ShelfPlan draft_shelf(const Shelf& shelf, const ShelfSite& site) {
     return plan;
 }
 
-ShelfPlan reckon_shelf(const Shelf& shelf, const ShelfSite& site) {
+ShelfPlan reckon_shelf(const Shelf& shelf, const WallSite& site) {
     ShelfPlan plan = draft_shelf(shelf, site);
     add_cures(shelf, site, plan);
     if (plan.bracket) {

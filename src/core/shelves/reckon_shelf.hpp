@@ -1,15 +1,15 @@
 #pragma once
 
-#include "core/shelves/shelf_site.hpp"
+#include "core/plan/wall_site.hpp"
 
 namespace yes_square {
 
 /// The plan of one shelf as far as its figures and checks go: the chosen layout alone, no cures, workings
 /// or steps yet.
-ShelfPlan draft_shelf(const Shelf& shelf, const ShelfSite& site);
+ShelfPlan draft_shelf(const Shelf& shelf, const WallSite& site);
 
 /// The whole plan of one shelf. A cure that the program can make has been tried: the draft after it is free of the
 /// check.
-ShelfPlan reckon_shelf(const Shelf& shelf, const ShelfSite& site);
+ShelfPlan reckon_shelf(const Shelf& shelf, const WallSite& site);
 
 } // namespace yes_square

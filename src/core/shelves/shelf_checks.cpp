@@ -43,7 +43,7 @@ Length overlap(const Box& a, const Box& b) {
 
 } // namespace
 
-void check_place(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan) {
+void check_place(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     const Wall& wall = site.wall;
     const Box board = board_box(shelf);
     const auto leaves = [&](Length by, std::string_view where) {
@@ -107,7 +107,7 @@ void check_place(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan) {
             {"{0} is not made for a damp room", {properties(shelf.material).words}});
 }
 
-void check_bracket_choice(const Shelf& shelf, const ShelfSite&, ShelfPlan& plan) {
+void check_bracket_choice(const Shelf& shelf, const WallSite&, ShelfPlan& plan) {
     if (!plan.bracket) {
         add(plan, CheckCode::no_bracket_fits, Severity::error,
             shelf.bracket.empty() ? Sentence{"No bracket at hand has an arm of {0} or less", {quantity(plan.arm_most)}}
@@ -137,11 +137,11 @@ void check_bracket_choice(const Shelf& shelf, const ShelfSite&, ShelfPlan& plan)
             {"No screw at hand is short enough for a board of {0}", {quantity(shelf.thickness)}});
 }
 
-void check_hold(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan) {
+void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     if (site.masonry())
         return;
     const Framing* framing = site.timber();
-    const WoodScrew* screw = screw_for(site.catalogue, *plan.bracket);
+    const WoodScrew* screw = screw_for(site.catalogue, plan.bracket->hole_diameter);
     std::size_t carrying = 0;
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
         const BracketPlan& place = plan.brackets[i];
@@ -219,14 +219,14 @@ namespace {
 
 /// Along the grain of a stud 10 screw diameters, in masonry 10 hole diameters between fixings and to a free edge
 /// (common practice): nearer, the wood splits and the brick breaks out.
-void check_hole_spacing(const ShelfSite& site, ShelfPlan& plan) {
+void check_hole_spacing(const WallSite& site, ShelfPlan& plan) {
     std::optional<Length> apart;
     if (site.masonry()) {
         const auto fixed =
             std::ranges::find_if(plan.brackets, [](const BracketPlan& p) { return p.fixing.has_value(); });
         if (fixed != plan.brackets.end())
             apart = 10 * fixed->fixing->hole_diameter;
-    } else if (const WoodScrew* screw = screw_for(site.catalogue, *plan.bracket)) {
+    } else if (const WoodScrew* screw = screw_for(site.catalogue, plan.bracket->hole_diameter)) {
         apart = Length::nearest_to_metres(10 * properties(screw->gauge).diameter_in * 0.0254);
     }
     if (!apart)
@@ -262,7 +262,7 @@ void check_hole_spacing(const ShelfSite& site, ShelfPlan& plan) {
 
 } // namespace
 
-void check_strength(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan, const Weighed& weighed) {
+void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, const Weighed& weighed) {
     if (plan.brackets.size() < 2)
         add(plan, CheckCode::too_short, Severity::error,
             {"The shelf is too short for two brackets: {0}", {quantity(shelf.length)}}, quantity(shelf.length));
@@ -324,7 +324,7 @@ void check_strength(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan, 
     check_hole_spacing(site, plan);
 }
 
-void check_clearances(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan) {
+void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     const Bracket& bracket = *plan.bracket;
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
         const Length half = bracket.hole_diameter / 2;
@@ -377,7 +377,7 @@ void check_clearances(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan
     }
 }
 
-void check_looks(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan) {
+void check_looks(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     const Alternative& chosen = plan.alternatives[plan.chosen];
     if (chosen.layout.school != shelf.school || chosen.extra_brackets != shelf.extra_brackets)
         add(plan, CheckCode::school_not_kept, Severity::note,

@@ -6,16 +6,16 @@
 namespace yes_square {
 
 /// The board itself: on the wall, clear of openings, service points and other shelves.
-void check_place(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan);
+void check_place(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
 /// The bracket's arm against the depth, and its rating.
-void check_bracket_choice(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan);
+void check_bracket_choice(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
 /// What each bracket holds in.
-void check_hold(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan);
+void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
 /// Sag, fixings, brackets, spacing.
-void check_strength(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan, const Weighed& weighed);
+void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, const Weighed& weighed);
 /// Holes in service strips, legs against what is below.
-void check_clearances(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan);
+void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
 /// Equal overhangs, the school asked for.
-void check_looks(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan);
+void check_looks(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
 
 } // namespace yes_square

@@ -19,7 +19,7 @@ constexpr std::array nudges{10_mm, 30_mm, 60_mm, 100_mm, 160_mm, 240_mm, 300_mm,
 /// Tries edits on one shelf and keeps those that help.
 class Curer {
 public:
-    Curer(const Shelf& shelf, const ShelfSite& site, const ShelfPlan& plan)
+    Curer(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan)
         : shelf_{shelf}
         , site_{site}
         , plan_{plan} {
@@ -330,7 +330,7 @@ private:
     }
 
     const Shelf& shelf_;
-    const ShelfSite& site_;
+    const WallSite& site_;
     const ShelfPlan& plan_;
     std::set<CheckCode> errors_before_;
     mutable std::deque<std::pair<Edit, Outcome>> tried_;
@@ -338,7 +338,7 @@ private:
 
 } // namespace
 
-void add_cures(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan) {
+void add_cures(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     if (plan.checks.empty())
         return;
     const Curer curer{shelf, site, plan};

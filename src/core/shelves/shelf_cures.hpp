@@ -1,11 +1,11 @@
 #pragma once
 
-#include "core/shelves/shelf_site.hpp"
+#include "core/plan/wall_site.hpp"
 
 namespace yes_square {
 
 /// Gives each check its cures. One that the program can make has been tried on the shelf: its draft is free of the
 /// check and brings no new error. The rest are in words.
-void add_cures(const Shelf& shelf, const ShelfSite& site, ShelfPlan& plan);
+void add_cures(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
 
 } // namespace yes_square

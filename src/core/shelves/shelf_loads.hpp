@@ -3,10 +3,9 @@
 #include "core/job/job.hpp"
 #include "core/measure/provenance.hpp"
 #include "core/statics/beam.hpp"
+#include "core/statics/gravity.hpp"
 
 namespace yes_square {
-
-inline constexpr double standard_gravity = 9.80665; ///< m/s2
 
 /// What stands on a shelf and what it weighs itself.
 struct ShelfLoads {

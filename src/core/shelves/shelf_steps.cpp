@@ -13,7 +13,7 @@ constexpr Length cable_cover = Length::inches(1, {1, 4});
 
 } // namespace
 
-std::vector<Step> steps_of(const Shelf& shelf, const ShelfSite& site, const ShelfPlan& plan) {
+std::vector<Step> steps_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) {
     std::vector<Step> steps;
     const auto& brackets = plan.brackets;
     const bool masonry = site.masonry();

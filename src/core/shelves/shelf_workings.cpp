@@ -36,7 +36,7 @@ std::string_view word(Hold hold) {
 
 class Workings {
 public:
-    Workings(const Shelf& shelf, const ShelfSite& site, const ShelfPlan& plan)
+    Workings(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan)
         : shelf_{shelf}
         , site_{site}
         , plan_{plan}
@@ -262,7 +262,7 @@ private:
     }
 
     const Shelf& shelf_;
-    const ShelfSite& site_;
+    const WallSite& site_;
     const ShelfPlan& plan_;
     const Bracket& bracket_;
     std::vector<Working> workings_;
@@ -270,7 +270,7 @@ private:
 
 } // namespace
 
-std::vector<Working> workings_of(const Shelf& shelf, const ShelfSite& site, const ShelfPlan& plan) {
+std::vector<Working> workings_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) {
     return Workings{shelf, site, plan}.all();
 }
 

@@ -1,11 +1,11 @@
 #pragma once
 
-#include "core/shelves/shelf_site.hpp"
+#include "core/plan/wall_site.hpp"
 
 namespace yes_square {
 
 /// The arithmetic behind every figure of a shelf's plan. Subjects: "load", "arm", "level", "spacing", "bracket/N",
 /// "reaction/N", "fixing/N", "rating/N", "hole/ROW", "sag", "shelf-screw", N and ROW counted from 1.
-std::vector<Working> workings_of(const Shelf& shelf, const ShelfSite& site, const ShelfPlan& plan);
+std::vector<Working> workings_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan);
 
 } // namespace yes_square

@@ -5,8 +5,9 @@
 
 namespace yes_square {
 
-/// What a shelf is reckoned against: its wall and the rules of the job. Refers to the job, which must outlive it.
-struct ShelfSite {
+/// What a shelf or a run is reckoned against: its wall and the rules of the job. Refers to the job, which must outlive
+/// it.
+struct WallSite {
     const HouseRules& rules;
     const Catalogue& catalogue;
     const Wall& wall;

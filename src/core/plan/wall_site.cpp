@@ -1,4 +1,4 @@
-#include "core/shelves/shelf_site.hpp"
+#include "core/plan/wall_site.hpp"
 
 namespace yes_square {
 

@@ -1,0 +1,150 @@
+#pragma once
+
+#include "core/job/edits.hpp"
+#include "core/measure/provenance.hpp"
+#include "core/measure/sentence.hpp"
+
+#include <optional>
+#include <string>
+#include <vector>
+
+/// What stands beside every part of a plan: workings, checks with their cures, fixings, steps.
+namespace yes_square {
+
+/// The arithmetic behind a figure, as a person would do it on a scrap of board.
+struct Term {
+    std::string_view name;
+    Quantity value;
+    Source source;
+    std::string own = {}; ///< in the fitter's own words, where it has no name of ours
+};
+
+struct Working {
+    /// What it explains, by a stable name: "bracket/2", "sag", "screw". A tick or a figure on screen leads here.
+    std::string subject;
+    Sentence title;
+    std::string_view sum; ///< "({0} - 2 x {1}) / {2}" over the terms; empty: a list of facts
+    std::vector<Term> terms;
+    Quantity result;
+    Source source;
+    std::vector<Sentence> facts = {}; ///< what speaks for it, where that is no figure
+};
+
+/// "{0} + {1} + {2}": a plain sum of so many terms; empty where it would be too long to read.
+std::string_view sum_of(std::size_t terms);
+
+enum class Severity { note, warning, error };
+
+/// What a fitter can do about a check; with an edit where the program can do it.
+struct Cure {
+    Sentence words;
+    std::optional<Edit> edit;
+};
+
+/// A stable name for each thing that may be wrong.
+enum class CheckCode {
+    stud_assumed,
+    stud_indicated,
+    no_stud,
+    one_stud,
+    on_lining,
+    in_service_strip,
+    spacing_over_limit,
+    spacing_over_good,
+    sag_over_limit,
+    board_not_for_damp,
+    arm_too_long,
+    arm_too_short,
+    no_bracket_fits,
+    bracket_unrated,
+    bracket_overloaded,
+    bracket_turns,
+    fixing_overloaded,
+    no_fixing,
+    holes_close,
+    leg_fouls_shelf,
+    leg_fouls_service,
+    shelf_over_opening,
+    shelf_over_service,
+    shelf_over_shelf,
+    leaves_wall,
+    pulls_up,
+    overhang_unequal,
+    too_short,
+    shelf_screw_none,
+    school_not_kept,
+    load_missing,
+    shelf_over_obstacle,
+    shelf_meets_neighbour,
+    shelf_over_ceiling,
+    reading_off_wall,
+    evidence_doubtful,
+    no_wood_behind,
+    ceiling_differs,
+    floor_falls,
+    ceiling_without_floor,
+    ends_not_parallel,
+    face_not_straight,
+    corner_not_square,
+    corner_impossible,
+    build_up_differs,
+    room_does_not_close,
+    lines_missing,
+    lines_conflict,
+    line_not_as_wanted,
+    run_overruns,
+    run_gap,
+    run_end_unknown,
+    run_over_opening,
+    run_over_obstacle,
+    run_over_unit,
+    run_meets_neighbour,
+    unit_few_studs,
+    unit_top_only,
+    unit_thin_back,
+    unit_hardware_unrated,
+    unit_over_ceiling,
+    unit_cannot_tilt,
+    unit_leaves_floor,
+    hood_near_hob,
+    door_meets_wall,
+    lift_over_limit,
+    legs_run_out,
+    opening_not_parallel,
+    filler_out_of_range,
+    joint_screw_none,
+    face_unread,
+};
+
+std::string_view name(CheckCode code);
+std::string_view name(Severity severity);
+
+struct Check {
+    CheckCode code = CheckCode::no_stud;
+    Severity severity = Severity::note;
+    Sentence message; ///< what is wrong, where, by how much
+    std::optional<Quantity> amount = {};
+    std::vector<Cure> cures = {};
+    std::optional<Length> x = {}; ///< where on the wall
+    std::optional<Length> z = {};
+};
+
+/// How a bracket or a unit is held: one kind of screw or plug for all its wall holes.
+struct Fixing {
+    std::string name;
+    Length screw_length;
+    Length penetration; ///< in stud or masonry
+    Length thread;      ///< thread that grips, of a wood screw
+    Length hole_diameter;
+    Length drill_depth;   ///< from the face of the wall: where the tape goes on the bit
+    double tension_n = 0; ///< capacity per fixing, duration included
+    double shear_n = 0;
+    Source source;
+};
+
+struct Step {
+    Sentence words;
+    bool hold_point = false; ///< do not go on before it is right
+};
+
+} // namespace yes_square

@@ -1,0 +1,153 @@
+#pragma once
+
+#include "core/fixings/hold.hpp"
+#include "core/job/runs.hpp"
+#include "core/plan/check.hpp"
+
+#include <optional>
+#include <string>
+#include <vector>
+
+/// What follows from a run of cabinets: where each unit stands, how it is fixed and levelled, in what order.
+namespace yes_square {
+
+struct PlacedUnit {
+    Length left; ///< from the reference end
+    Length width;
+    Length right() const { return left + width; }
+    bool operator==(const PlacedUnit&) const = default;
+};
+
+/// Where a run's units stand along the wall.
+struct RunLayout {
+    Length from;                   ///< where the run may begin
+    std::optional<Length> to;      ///< where it must end; none: open
+    std::vector<PlacedUnit> units; ///< as in the run
+    Length slack;                  ///< room its units leave, fillers at their widths; less than 0: they overrun
+    bool ends_known = true;        ///< what it begins and ends at exists
+
+    Length left() const { return units.empty() ? from : units.front().left; }
+    Length right() const { return units.empty() ? from : units.back().right(); }
+    bool operator==(const RunLayout&) const = default;
+};
+
+/// How far a chain of units, rigid between two fillers, may be slid, and what each place loses.
+struct SlideBand {
+    Length from; ///< places of the chain's left end
+    Length to;
+    std::vector<std::size_t> lost; ///< units, by number in the run, that miss studs there; empty: all hold
+};
+
+struct SlideChain {
+    std::size_t first = 0; ///< units of the run
+    std::size_t last = 0;
+    Length now;                   ///< where its left end is
+    Length least;                 ///< how far left it may go
+    Length most;                  ///< and how far right
+    std::vector<SlideBand> bands; ///< in order, from least to most
+};
+
+/// Whether a run can be slid so that every unit that hangs by screws has them in proved studs.
+struct StudSlide {
+    std::vector<SlideChain> chains;
+    bool needed = false;            ///< some unit hangs by screws in studs
+    std::vector<std::size_t> lost;  ///< units, by number, that miss studs where they are
+    bool possible = false;          ///< all would, somewhere within the slack
+    std::vector<Length> places;     ///< of the chains' left ends where all hold, moved least in total
+    Length moved;                   ///< the total of the moves
+    std::vector<std::size_t> never; ///< units, by number, that hold nowhere within the slack
+    bool holds_now() const { return lost.empty(); }
+};
+
+/// One screw or plug through a unit's rail.
+struct UnitHole {
+    std::size_t rail = 0; ///< from the top
+    Length x;
+    Length z;
+    Length above_now;    ///< above the floor as it is now
+    Length from_left;    ///< from the unit's outer left edge, seen from the front
+    Length inside_left;  ///< from the left side's inner face
+    Length inside_right; ///< from the right side's inner face
+    Hold hold = Hold::lining;
+    std::optional<std::size_t> stud;
+    Length shim; ///< between unit and wall, so that the front is straight
+};
+
+struct Foot {
+    Length x;
+    bool front = true;
+    Length height; ///< of leg or shim, over what the unit stands on
+    Length packer; ///< of that, a strip the legs cannot make up
+};
+
+/// A screw through two sides.
+struct JoinScrew {
+    std::size_t left_unit = 0; ///< joined to the next
+    Length passes;             ///< both sides or stiles together
+    std::optional<Length> length;
+};
+
+struct UnitPlan {
+    std::string unit_id;
+    std::string name;
+    PlacedUnit place;
+    Length bottom;
+    Length top;
+    double empty_kg = 0;
+    bool empty_known = true; ///< false: reckoned from its panels
+    double loaded_kg = 0;
+    double lift_kg = 0; ///< doors and loose shelves off
+    std::vector<UnitHole> holes;
+    std::optional<Fixing> fixing;
+    double tension_n = 0; ///< on the worst hole
+    double shear_n = 0;
+    std::optional<double> utilisation;
+    std::optional<double> hook_load_n;
+    std::optional<double> hook_utilisation;
+    std::vector<Foot> feet;
+};
+
+/// A strip cut for the run: rail, worktop, plinth, ledger, packer.
+struct RunPiece {
+    enum class What { worktop, plinth, suspension_rail, ledger };
+    What what = What::plinth;
+    Length from; ///< along the wall
+    Length to;
+    Length z;                    ///< of the edge it is set by: a rail's and a ledger's lower, a worktop's top
+    Length breadth;              ///< worktop: front to back; plinth: height
+    std::vector<Length> cuts;    ///< its lengths, left to right
+    std::vector<Length> fixings; ///< places of its screws along the wall
+};
+
+/// A board's edge shaped to the wall, as a table of widths.
+struct ScribeCut {
+    Length at;    ///< height above the datum
+    Length width; ///< left on the board there
+};
+struct Scribe {
+    std::string unit;
+    bool to_face = false; ///< its back edge to this wall's face; false: its side to the wall at the run's end
+    Length nominal;
+    std::vector<ScribeCut> cuts;
+    Length least() const;
+    Length most() const;
+};
+
+struct RunPlan {
+    std::string run_id;
+    std::string run_name;
+    RunLevel level = RunLevel::wall;
+    RunLayout layout;
+    StudSlide slide;
+    std::vector<UnitPlan> units; ///< as in the run
+    std::vector<JoinScrew> joins;
+    std::vector<RunPiece> pieces;
+    std::vector<Scribe> scribes;
+    std::optional<Fixing> rail_fixing;
+    std::optional<double> rail_utilisation;
+    std::vector<Step> steps;
+    std::vector<Working> workings;
+    std::vector<Check> checks;
+};
+
+} // namespace yes_square

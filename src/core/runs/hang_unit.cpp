@@ -1,0 +1,186 @@
+#include "core/runs/hang_unit.hpp"
+
+#include "core/fixings/choose_fixing.hpp"
+
+#include <algorithm>
+
+namespace yes_square {
+namespace {
+
+constexpr double stack_diameters = 10;   ///< between two screws along a stud's grain (common practice)
+constexpr double usual_screw_in = 0.190; ///< #10, for that distance before the screw is chosen
+constexpr Length solid_back_inset = 60_mm;
+constexpr Length wide_unit = 900_mm; ///< masonry: a third pair of plugs in the middle (house rule)
+
+/// The least strength of a restraint against tipping, 50 lbf (ASTM F3096-14, from memory).
+constexpr double tall_restraint_n = 220;
+
+struct Column {
+    Length x;
+    Hold hold = Hold::masonry;
+    std::optional<std::size_t> stud;
+};
+
+class Hanger {
+public:
+    Hanger(const StandingUnit& standing, const WallSite& site)
+        : standing_{standing}
+        , unit_{standing.unit}
+        , site_{site} {}
+
+    UnitPlan hang() {
+        plan_.unit_id = unit_.id;
+        plan_.name = unit_.name;
+        plan_.place = standing_.place;
+        plan_.bottom = standing_.bottom;
+        plan_.top = standing_.top();
+        if (!is_cabinet(unit_))
+            return std::move(plan_);
+        plan_.empty_known = unit_.mass_kg > 0;
+        plan_.empty_kg = empty_mass_kg(unit_);
+        plan_.loaded_kg = loaded_mass_kg(unit_, site_.rules.runs);
+        plan_.lift_kg = lift_mass_kg(unit_);
+        if (unit_.hanging != Hanging::screws && standing_.level == RunLevel::wall)
+            hook_load();
+        else
+            screws();
+        return std::move(plan_);
+    }
+
+private:
+    void hook_load() {
+        // Two hooks; half the contents on one side load that hook by three quarters of them.
+        const double contents = plan_.loaded_kg - plan_.empty_kg;
+        const double kg = std::max(plan_.loaded_kg / 2, plan_.empty_kg / 2 + 0.75 * contents / 2);
+        plan_.hook_load_n = kg * standard_gravity;
+        if (unit_.hook_rating_n)
+            plan_.hook_utilisation = *plan_.hook_load_n / *unit_.hook_rating_n;
+    }
+
+    std::vector<Column> columns() const {
+        const RunRules& rules = site_.rules.runs;
+        std::vector<Column> columns;
+        if (site_.masonry()) {
+            const Length inset = std::min(unit_.side + rules.side_grip, unit_.width / 2);
+            columns.push_back({standing_.place.left + inset, Hold::masonry, {}});
+            if (unit_.width >= wide_unit)
+                columns.push_back({standing_.place.left + unit_.width / 2, Hold::masonry, {}});
+            if (inset < unit_.width / 2)
+                columns.push_back({standing_.place.right() - inset, Hold::masonry, {}});
+            return columns;
+        }
+        if (!site_.timber())
+            return columns;
+        const Length inset = unit_.side + rules.driver_room;
+        for (std::size_t i = 0; i < site_.survey.studs.size(); ++i) {
+            const Stud& stud = site_.survey.studs[i];
+            if (stud.centre < standing_.place.left + inset || stud.centre > standing_.place.right() - inset)
+                continue;
+            const Hold hold = stud.state == StudState::proved      ? Hold::proved_stud
+                              : stud.state == StudState::indicated ? Hold::indicated_stud
+                                                                   : Hold::assumed_stud;
+            columns.push_back({stud.centre, hold, i});
+        }
+        return columns;
+    }
+
+    void screws() {
+        const std::vector<HangingRail> rails = rails_of(unit_, site_.rules.runs);
+        std::vector<Column> places = columns();
+        const auto carries = [](const Column& column) { return column.hold != Hold::assumed_stud; };
+        const auto carrying = static_cast<std::size_t>(std::ranges::count_if(places, carries));
+        const bool stacked = carrying == 1;
+        const Length apart = Length::nearest_to_metres(stack_diameters * usual_screw_in * 0.0254) / 2;
+        Length most_shim;
+        ScrewPattern pattern;
+        pattern.screws_in_row = stacked ? 2 : 1;
+        for (std::size_t r = 0; r < rails.size(); ++r) {
+            const Length z = standing_.top() - rails[r].down;
+            pattern.rows.push_back((z - standing_.bottom).in_metres());
+            for (const Column& column : places)
+                for (const int step : {1, -1}) {
+                    if (!stacked && step < 0)
+                        continue;
+                    const Length at = stacked ? z + apart * step : z;
+                    const Length shim = site_.survey.face.shim_at(column.x, at).value_or(Length{});
+                    plan_.holes.push_back(
+                        {r, column.x, at, site_.survey.floor.above_floor_now(column.x, at),
+                         column.x - standing_.place.left, column.x - standing_.place.left - unit_.side,
+                         standing_.place.right() - unit_.side - column.x, column.hold, column.stud, shim});
+                    if (carries(column))
+                        most_shim = std::max(most_shim, shim);
+                    if (r + 1 == rails.size() && shim > Length{})
+                        pattern.packed_at_bottom = true;
+                }
+        }
+        for (const Column& column : places)
+            if (carries(column))
+                pattern.columns.push_back((column.x - standing_.place.left).in_metres());
+        if (pattern.columns.empty() || pattern.rows.empty())
+            return;
+        choose(rails, pattern, most_shim);
+    }
+
+    void choose(const std::vector<HangingRail>& rails, const ScrewPattern& pattern, Length shim) {
+        HoleDemand demand;
+        if (standing_.level == RunLevel::wall) {
+            const UnitForces forces = unit_forces(unit_, plan_.empty_kg, plan_.loaded_kg, pattern);
+            if (forces.refused)
+                return;
+            demand = {forces.tension_n, forces.shear_n, duration_stored};
+        } else if (standing_.tall()) {
+            demand = {tall_restraint_n / pattern.screws_in_row, 0, duration_people};
+        } else {
+            demand = {0, 0, duration_people}; // stands by itself; its screws only keep it there
+        }
+        plan_.tension_n = demand.tension_n;
+        plan_.shear_n = demand.shear_n;
+        DrivenThrough through;
+        const auto thickest = std::ranges::max_element(rails, {}, &HangingRail::thickness);
+        const auto thinnest = std::ranges::min_element(rails, {}, &HangingRail::thickness);
+        through.thickness = thickest->thickness;
+        through.gravity = specific_gravity(unit_.rail_wood);
+        through.bearing_psi = wood_bearing_psi(*through.gravity);
+        through.head = site_.rules.runs.screw_head;
+        through.packing = shim;
+        const std::vector<HoleDemand> demands{demand};
+        const auto choose_through = [&](const DrivenThrough& rail) {
+            return site_.masonry() ? choose_plug(site_.catalogue, site_.rules, site_.wall, rail, demands)
+                                   : choose_wood_screw(site_.catalogue, site_.rules, site_.wall, rail, demands);
+        };
+        auto choice = choose_through(through);
+        if (choice && thinnest->thickness < thickest->thickness) {
+            // One length for all: judged where its head has the least wood under it.
+            through.thickness = thinnest->thickness;
+            if (const auto thin = choose_through(through); thin && thin->utilisation > choice->utilisation)
+                choice->utilisation = thin->utilisation;
+        }
+        if (!choice)
+            return;
+        plan_.fixing = choice->fixing;
+        plan_.utilisation = choice->utilisation;
+    }
+
+    const StandingUnit& standing_;
+    const CabinetUnit& unit_;
+    const WallSite& site_;
+    UnitPlan plan_;
+};
+
+} // namespace
+
+std::vector<HangingRail> rails_of(const CabinetUnit& unit, const RunRules& rules) {
+    if (!unit.rails.empty() || unit.back <= rules.thin_back)
+        return unit.rails;
+    const Length inset = std::min(solid_back_inset, unit.height / 2);
+    std::vector<HangingRail> rails{{inset, 2 * inset, unit.back}};
+    if (unit.height > 2 * inset)
+        rails.push_back({unit.height - inset, 2 * inset, unit.back});
+    return rails;
+}
+
+UnitPlan hang_unit(const StandingUnit& standing, const WallSite& site) {
+    return Hanger{standing, site}.hang();
+}
+
+} // namespace yes_square

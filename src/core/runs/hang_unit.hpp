@@ -1,0 +1,30 @@
+#pragma once
+
+#include "core/plan/wall_site.hpp"
+#include "core/runs/unit_loads.hpp"
+
+/// How one unit of a run is fixed to the wall.
+namespace yes_square {
+
+/// A unit where it stands, with its height from the room's lines.
+struct StandingUnit {
+    const CabinetUnit& unit;
+    RunLevel level;
+    PlacedUnit place;
+    Length bottom;
+
+    Length top() const { return bottom + unit.height; }
+    Box box() const { return {place.left, place.right(), bottom, top()}; }
+    bool tall() const { return unit.kind == UnitKind::tall || unit.kind == UnitKind::appliance_housing; }
+};
+
+/// The strips a unit's screws go through: its hanging rails, or a back thick enough to stand for them. Empty: nothing
+/// at its back holds a screw.
+std::vector<HangingRail> rails_of(const CabinetUnit& unit, const RunRules& rules);
+
+/// Masses, holes in studs or masonry, loads and screws. Columns stand in every stud a screw may enter with the driver
+/// inside the carcass; one stud alone takes two screws above one another in each rail. Nothing is counted on in lining
+/// or assumed studs. Units on a suspension rail or hooks have no holes of their own, but a load on each hook.
+UnitPlan hang_unit(const StandingUnit& standing, const WallSite& site);
+
+} // namespace yes_square

@@ -1,0 +1,268 @@
+#include "core/runs/run_checks.hpp"
+
+#include "core/runs/slide.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+namespace yes_square {
+namespace {
+
+Quantity kilograms(double kg) {
+    return {Kind::mass, kg};
+}
+
+class HoldChecker {
+public:
+    HoldChecker(const DraftRun& draft, RunPlan& plan)
+        : draft_{draft}
+        , site_{draft.site}
+        , plan_{plan} {}
+
+    void check() {
+        for (std::size_t i = 0; i < draft_.units.size(); ++i) {
+            const StandingUnit& standing = draft_.units[i];
+            if (!is_cabinet(standing.unit))
+                continue;
+            const bool hung = standing.level == RunLevel::wall;
+            if (standing.unit.hanging == Hanging::screws || !hung) {
+                backs(i);
+                studs(i);
+                strips(i);
+            } else {
+                hardware(i);
+            }
+            loads(i);
+            if (hung)
+                lift(i);
+        }
+        rail();
+        for (const JoinScrew& join : plan_.joins)
+            if (!join.length)
+                advise(add(CheckCode::joint_screw_none, Severity::warning,
+                           {"No screw at hand joins {0} to its neighbour: it must be shorter than {1}",
+                            {plan_.units[join.left_unit].name, quantity(join.passes)}}),
+                       {"Connecting screws of two parts, through both sides, do as well"});
+    }
+
+private:
+    Check& add(CheckCode code, Severity severity, Sentence message, std::optional<Quantity> amount = std::nullopt,
+               std::optional<Length> x = std::nullopt, std::optional<Length> z = std::nullopt) {
+        return plan_.checks.emplace_back(Check{code, severity, std::move(message), amount, {}, x, z});
+    }
+    static void advise(Check& check, Sentence words, std::optional<Edit> edit = std::nullopt) {
+        check.cures.push_back({std::move(words), std::move(edit)});
+    }
+    const std::string& name(std::size_t i) const { return draft_.units[i].unit.name; }
+    Length left(std::size_t i) const { return draft_.units[i].place.left; }
+
+    void backs(std::size_t i) {
+        const StandingUnit& standing = draft_.units[i];
+        const auto rails = rails_of(standing.unit, site_.rules());
+        if (rails.empty()) {
+            Check& thin =
+                add(CheckCode::unit_thin_back, standing.level == RunLevel::wall ? Severity::error : Severity::warning,
+                    {"{0} has no rail, and its back of {1} holds nothing: screws pull through it",
+                     {name(i), quantity(standing.unit.back)}},
+                    quantity(standing.unit.back), left(i), standing.top());
+            if (standing.level == RunLevel::wall)
+                advise(thin, {"Hang the run on a suspension rail"},
+                       SetHanging{draft_.run.id, Hanging::suspension_rail});
+            advise(thin, {"Glue and screw a rail of {0} or more across its back, top and bottom", {quantity(15_mm)}});
+        } else if (rails.size() == 1 && standing.level == RunLevel::wall) {
+            const bool refused = plan_.units[i].holes.empty() ? false : !plan_.units[i].fixing;
+            Check& top = add(CheckCode::unit_top_only, refused ? Severity::error : Severity::warning,
+                             {refused ? std::string_view{"{0} has a top rail only and is packed off the wall below: it "
+                                                         "would turn about its screws"}
+                                      : "{0} has a top rail only: nothing holds its foot to the wall",
+                              {name(i)}},
+                             std::nullopt, left(i), standing.bottom);
+            advise(top, {"Add a bottom rail, or join it to neighbours that have one"});
+        }
+    }
+
+    void studs(std::size_t i) {
+        const StandingUnit& standing = draft_.units[i];
+        if (site_.wall.masonry() || rails_of(standing.unit, site_.rules()).empty())
+            return;
+        std::size_t proved = 0;
+        std::size_t indicated = 0;
+        std::size_t assumed = 0;
+        std::optional<std::size_t> last;
+        for (const UnitHole& hole : plan_.units[i].holes) {
+            if (hole.rail > 0 || hole.stud == last)
+                continue;
+            last = hole.stud;
+            proved += hole.hold == Hold::proved_stud;
+            indicated += hole.hold == Hold::indicated_stud;
+            assumed += hole.hold == Hold::assumed_stud;
+        }
+        if (standing.level == RunLevel::floor) {
+            if (proved + indicated == 0)
+                few(i, standing.tall() ? Severity::error : Severity::note, proved, assumed);
+            else if (standing.tall() && proved == 0)
+                few(i, Severity::warning, proved, assumed);
+            return;
+        }
+        const bool misses = !site_.wall.timber() || std::ranges::find(plan_.slide.lost, i) != plan_.slide.lost.end();
+        if (misses)
+            few(i, proved + indicated == 0 ? Severity::error : Severity::warning, proved, assumed);
+    }
+
+    void few(std::size_t i, Severity severity, std::size_t proved, std::size_t assumed) {
+        const StandingUnit& standing = draft_.units[i];
+        Check& check =
+            add(CheckCode::unit_few_studs, severity,
+                !site_.wall.timber()
+                    ? Sentence{"{0}: nothing behind this lining holds a wood screw", {name(i)}}
+                    : (assumed > 0 ? Sentence{"{0} meets {1} proved studs; {2} more are only assumed",
+                                              {name(i), count(proved), count(assumed)}}
+                                   : Sentence{"{0} meets {1} proved studs where it stands", {name(i), count(proved)}}),
+                count(proved), left(i), standing.top());
+        if (plan_.slide.possible && !plan_.slide.holds_now()) {
+            const PlaceRun slid = place_by_slide(draft_.run, plan_.layout, plan_.slide);
+            advise(check,
+                   {"Slide the run: moved {0} in all, every unit has its screws in proved studs",
+                    {quantity(plan_.slide.moved)}},
+                   slid);
+        } else if (std::ranges::find(plan_.slide.never, i) != plan_.slide.never.end()) {
+            advise(check, {"No place within the slack gives it its studs"});
+        }
+        if (standing.level == RunLevel::wall) {
+            advise(check, {"Hang the run on a suspension rail, screwed to every stud"},
+                   SetHanging{draft_.run.id, Hanging::suspension_rail});
+            advise(check, {"Or a cleat under it, screwed to the studs from end to end"});
+        }
+        if (site_.wall.wall.lining.empty())
+            advise(check, {"The framing is open: set a nogging behind each of its rails"});
+        else if (assumed > 0)
+            advise(check, {"Prove the studs behind it with a probe"});
+        else
+            advise(check,
+                   {"Anchors in the lining do not hang a cabinet; where masonry lies behind, plugs by their packet"});
+    }
+
+    void strips(std::size_t i) {
+        for (const Strip& strip : site_.wall.survey.strips) {
+            const auto inside = std::ranges::find_if(plan_.units[i].holes, [&](const UnitHole& hole) {
+                return hole.x > strip.left && hole.x < strip.right && hole.z > strip.bottom && hole.z < strip.top;
+            });
+            if (inside == plan_.units[i].holes.end())
+                continue;
+            Check& in = add(CheckCode::in_service_strip, Severity::error,
+                            {strip.basis == Strip::Basis::inferred
+                                 ? std::string_view{"{0}: a screw at {1} lies where {2} is likely"}
+                                 : "{0}: a screw at {1} lies in {2}",
+                             {name(i), quantity(inside->x), strip.what}},
+                            std::nullopt, inside->x, inside->z);
+            advise(in, {"Find the service with a detector, and isolate it before drilling"});
+            advise(in, {"Or leave that stud out: a suspension rail can be screwed beside it"},
+                   SetHanging{draft_.run.id, Hanging::suspension_rail});
+        }
+    }
+
+    void hardware(std::size_t i) {
+        const UnitPlan& unit = plan_.units[i];
+        if (!unit.hook_utilisation)
+            advise(
+                add(CheckCode::unit_hardware_unrated, Severity::warning,
+                    {"{0} puts {1} on one hook; what that hook bears is unknown", {name(i), force(*unit.hook_load_n)}},
+                    force(*unit.hook_load_n), left(i), unit.top),
+                {"Enter the figure of its maker's load table"});
+        else if (*unit.hook_utilisation > 1)
+            advise(add(CheckCode::fixing_overloaded, Severity::error,
+                       {"{0} loads one hook to {1} of what its maker allows", {name(i), ratio(*unit.hook_utilisation)}},
+                       ratio(*unit.hook_utilisation), left(i), unit.top),
+                   {"A stronger hook, or screws through its rails besides"});
+    }
+
+    void loads(std::size_t i) {
+        const UnitPlan& unit = plan_.units[i];
+        if (!unit.utilisation) {
+            const bool should = draft_.units[i].level == RunLevel::wall &&
+                                draft_.units[i].unit.hanging == Hanging::screws && !unit.holes.empty() &&
+                                std::ranges::any_of(unit.holes, [](const UnitHole& hole) {
+                                    return hole.hold != Hold::assumed_stud && hole.hold != Hold::lining;
+                                });
+            if (should)
+                advise(add(CheckCode::no_fixing, Severity::error,
+                           {"{0}: no screw or plug at hand reaches through its rail, packing and lining and holds",
+                            {name(i)}},
+                           std::nullopt, left(i), unit.top),
+                       {"Add a longer screw, or a plug for this wall, to those at hand"});
+            return;
+        }
+        if (*unit.utilisation <= 1)
+            return;
+        Check& over = add(CheckCode::fixing_overloaded, Severity::error,
+                          {"{0}, loaded with {1}, uses its worst screw to {2} of what it holds: pull {3}, shear {4}",
+                           {name(i), kilograms(unit.loaded_kg), ratio(*unit.utilisation), force(unit.tension_n),
+                            force(unit.shear_n)}},
+                          ratio(*unit.utilisation), left(i), unit.top);
+        advise(over, {"Hang the run on a suspension rail, screwed to every stud"},
+               SetHanging{draft_.run.id, Hanging::suspension_rail});
+        advise(over, {"Or a cleat under it takes the shear; or load it with {0} at most",
+                      {kilograms(unit.loaded_kg / *unit.utilisation)}});
+    }
+
+    void rail() {
+        for (const RunPiece& piece : plan_.pieces) {
+            if (piece.what != RunPiece::What::suspension_rail)
+                continue;
+            if (piece.fixings.size() < 2) {
+                Check& few = add(CheckCode::unit_few_studs, Severity::error,
+                                 {"The rail from {0} to {1} meets {2} proved studs: it needs two at least",
+                                  {quantity(piece.from), quantity(piece.to), count(piece.fixings.size())}},
+                                 count(piece.fixings.size()), piece.from, piece.z);
+                advise(few, {"Prove more studs behind it with a probe"});
+                continue;
+            }
+            const Length most = site_.wall.masonry() ? site_.rules().rail_masonry : site_.rules().rail_studs;
+            for (std::size_t i = 1; i < piece.fixings.size(); ++i)
+                if (const Length apart = piece.fixings[i] - piece.fixings[i - 1]; apart > most + 25_mm)
+                    advise(add(CheckCode::spacing_over_limit, Severity::warning,
+                               {"The rail is fixed at {0} and next at {1}: {2} farther than the {3} a rail is fixed at",
+                                {quantity(piece.fixings[i - 1]), quantity(piece.fixings[i]), quantity(apart - most),
+                                 quantity(most)}},
+                               quantity(apart - most), piece.fixings[i - 1], piece.z),
+                           {"Its maker's sheet has the last word; a nogging between takes another screw"});
+        }
+        if (!plan_.rail_utilisation)
+            return;
+        if (!plan_.rail_fixing && std::isinf(*plan_.rail_utilisation))
+            advise(add(CheckCode::no_fixing, Severity::error, {"Nothing at hand fixes the rail to this wall"}),
+                   {"Add a screw or plug that suits it, or put wood behind the lining"});
+        else if (*plan_.rail_utilisation > 1)
+            advise(add(CheckCode::fixing_overloaded, Severity::error,
+                       {"The rail's worst fixing is used to {0} of what it holds", {ratio(*plan_.rail_utilisation)}},
+                       ratio(*plan_.rail_utilisation)),
+                   {"Two screws in each stud, or screws through the units' rails besides"});
+    }
+
+    void lift(std::size_t i) {
+        const UnitPlan& unit = plan_.units[i];
+        const double limit = site_.rules().lift_alone_kg;
+        if (unit.lift_kg <= limit)
+            return;
+        Check& heavy = add(CheckCode::lift_over_limit, Severity::warning,
+                           {unit.empty_known ? std::string_view{"{0} weighs {1} to lift; one person above the shoulder "
+                                                                "lifts {2}"}
+                                             : "{0} weighs about {1} to lift, by its panels; one person above the "
+                                               "shoulder lifts {2}",
+                            {name(i), kilograms(unit.lift_kg), kilograms(limit)}},
+                           kilograms(unit.lift_kg - limit), left(i), unit.bottom);
+        advise(heavy, {"A second person, or a jack, and the ledger of this plan under it"});
+    }
+
+    const DraftRun& draft_;
+    const RunSite& site_;
+    RunPlan& plan_;
+};
+
+} // namespace
+
+void check_hold(const DraftRun& draft, RunPlan& plan) {
+    HoldChecker{draft, plan}.check();
+}
+
+} // namespace yes_square

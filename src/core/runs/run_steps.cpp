@@ -1,0 +1,170 @@
+#include "core/runs/run_words.hpp"
+
+#include <algorithm>
+#include <numeric>
+
+namespace yes_square {
+namespace {
+
+class StepWriter {
+public:
+    StepWriter(const DraftRun& draft, const RunPlan& plan)
+        : draft_{draft}
+        , plan_{plan}
+        , rules_{draft.site.rules()} {}
+
+    std::vector<Step> write() {
+        if (plan_.units.empty())
+            return {};
+        step({"Go over the marks with a detector, services switched off. Do not drill where it answers"}, true);
+        if (std::ranges::any_of(plan_.checks, [](const Check& c) { return c.severity == Severity::error; }))
+            step({"Clear the errors on this sheet first: as it stands the run is not fit to hang"}, true);
+        step(reason_of(rules_.hang_first));
+        step(reason_of(rules_.start_at));
+        lines();
+        if (draft_.run.level == RunLevel::wall)
+            hang();
+        else
+            stand();
+        finish();
+        return std::move(steps_);
+    }
+
+private:
+    void step(Sentence words, bool hold = false) { steps_.push_back({std::move(words), hold}); }
+
+    /// Cabinets in the order they go up.
+    std::vector<std::size_t> order() const {
+        std::vector<std::size_t> cabinets;
+        for (std::size_t i = 0; i < draft_.units.size(); ++i)
+            if (is_cabinet(draft_.units[i].unit))
+                cabinets.push_back(i);
+        const Wall& wall = draft_.site.wall.wall;
+        const auto is_corner = [&](const RunEnd& end, bool at_start) {
+            return end.at == EndKind::run ||
+                   (end.at == EndKind::wall_end && (at_start ? wall.left_end : wall.right_end) == WallEnd::corner);
+        };
+        const bool right_corner = !draft_.run.open_end && is_corner(draft_.run.end, false);
+        const bool from_right =
+            rules_.start_at == StartAt::corner && right_corner && !is_corner(draft_.run.start, true);
+        if (from_right)
+            std::ranges::reverse(cabinets);
+        return cabinets;
+    }
+
+    void lines() {
+        const RunLayout& layout = plan_.layout;
+        step({"Strike a plumb line at {0} from the reference end: the run begins there", {quantity(layout.left())}});
+        step({"Its end is at {0}: measure it from the same reference end", {quantity(layout.right())}});
+        const Length z = draft_.run.level == RunLevel::wall ? plan_.units.front().bottom : plan_.units.front().top;
+        step({draft_.run.level == RunLevel::wall ? std::string_view{"Strike a level line at {0} above the datum, the "
+                                                                    "units' bottoms"}
+                                                 : "Strike a level line at {0} above the datum, the units' tops",
+              {quantity(z)}});
+        step({"Mark both edges of every stud on that line, and check each once more from the reference end"}, true);
+    }
+
+    void hang() {
+        for (const RunPiece& piece : plan_.pieces)
+            if (piece.what == RunPiece::What::suspension_rail)
+                step({"Screw the rail on, its lower edge at {0}, from {1} to {2}, at {3} places; check it is level",
+                      {quantity(piece.z), quantity(piece.from), quantity(piece.to), count(piece.fixings.size())}},
+                     true);
+            else if (piece.what == RunPiece::What::ledger)
+                step({"Screw a temporary ledger to the studs, its top edge at {0}, from {1} to {2}, or set a jack to "
+                      "that height",
+                      {quantity(piece.z), quantity(piece.from), quantity(piece.to)}});
+        bool first = true;
+        for (const std::size_t i : order()) {
+            const UnitPlan& unit = plan_.units[i];
+            const bool alone = unit.lift_kg <= rules_.lift_alone_kg;
+            step({alone ? std::string_view{"{0}: doors, drawers and shelves out; lift {1} up and hold it"}
+                        : "{0}: doors, drawers and shelves out; two lift {1}, or a jack does",
+                  {unit.name, Quantity{Kind::mass, unit.lift_kg}}},
+                 !alone);
+            if (draft_.units[i].unit.hanging == Hanging::screws) {
+                if (unit.fixing)
+                    step({"{0}: one screw in at the top, and keep hold until it is in: {1}, {2} long, pilot {3}",
+                          {unit.name, unit.fixing->name, stock(unit.fixing->screw_length),
+                           stock(unit.fixing->hole_diameter)}},
+                         true);
+                step({"{0}: level across, plumb front to back, then the other screws, loosely", {unit.name}});
+            } else {
+                step({"{0}: hang it on its hooks and lock them; only then level it", {unit.name}}, true);
+            }
+            if (!first)
+                step({"{0}: clamp it to its neighbour, faces flush, and join them through the sides", {unit.name}});
+            first = false;
+        }
+        shims();
+    }
+
+    void stand() {
+        for (const std::size_t i : order()) {
+            const UnitPlan& unit = plan_.units[i];
+            if (!unit.feet.empty()) {
+                const auto [low, high] = std::ranges::minmax_element(unit.feet, {}, &Foot::height);
+                step({"{0}: set its legs to {1} at {2} and {3} at {4} before it goes in",
+                      {unit.name, quantity(low->height), quantity(low->x), quantity(high->height), quantity(high->x)}});
+                if (high->packer > Length{})
+                    step({"{0}: a packer strip {1} to {2} thick goes under it first; level that",
+                          {unit.name, quantity(low->packer), quantity(high->packer)}},
+                         true);
+            }
+            if (draft_.units[i].tall() && unit.fixing)
+                step({"{0}: hold it until its top screws are in the studs: {1}, {2} long",
+                      {unit.name, unit.fixing->name, stock(unit.fixing->screw_length)}},
+                     true);
+        }
+        step({"Join the units where they can lie, faces flush; then stand and level them: back feet first"});
+        shims();
+        for (std::size_t i = 0; i < draft_.units.size(); ++i)
+            if (draft_.units[i].unit.kind == UnitKind::appliance_gap)
+                step({"{0}: measure its opening in front and at the back; shim where it is narrow",
+                      {draft_.units[i].unit.name}},
+                     true);
+    }
+
+    void shims() {
+        for (const UnitPlan& unit : plan_.units)
+            for (const UnitHole& hole : unit.holes)
+                if (hole.shim >= 1_mm) {
+                    step({"Lay a straightedge along the faces: where a screw's packing is given, slacken it and pack: "
+                          "{0} of {1} at {2}, {3} up",
+                          {quantity(hole.shim), unit.name, quantity(hole.x), quantity(hole.z)}});
+                    return;
+                }
+        step({"Lay a straightedge along the faces; pack behind the screws where the wall is hollow"});
+    }
+
+    void finish() {
+        step({"Check level, plumb, flush faces and equal gaps; then tighten every screw"}, true);
+        step({"Take the ledger away, fill its holes; hang the doors and set them"});
+        step({"Pull on each unit's top and bottom: nothing may move"}, true);
+    }
+
+    const DraftRun& draft_;
+    const RunPlan& plan_;
+    const RunRules& rules_;
+    std::vector<Step> steps_;
+};
+
+} // namespace
+
+Sentence reason_of(HangFirst first) {
+    if (first == HangFirst::wall_units)
+        return {"Wall units go up before base units: nothing stands in the way, and your back is saved"};
+    return {"Base units go in before wall units: they carry the wall units while those are hung"};
+}
+
+Sentence reason_of(StartAt start) {
+    if (start == StartAt::corner)
+        return {"Begin in the corner: it sets height and line, and the rest follows from it"};
+    return {"Begin at the run's free end, where its place matters most to the eye"};
+}
+
+std::vector<Step> steps_of(const DraftRun& draft, const RunPlan& plan) {
+    return StepWriter{draft, plan}.write();
+}
+
+} // namespace yes_square

@@ -1,0 +1,200 @@
+#include "core/runs/run_words.hpp"
+
+#include <algorithm>
+
+namespace yes_square {
+namespace {
+
+constexpr Source of_unit{Provenance::maker, "the unit's own size"};
+constexpr Source house{Provenance::house_rule};
+constexpr Source derived{Provenance::derived};
+constexpr Source statics{Provenance::derived, "moments about the pivot, levers across the width"};
+constexpr Source surveyed{Provenance::measured, "the survey of this wall"};
+constexpr Source kcma{Provenance::from_memory, "0.72 kPa on each shelf, ANSI/KCMA A161.1"};
+constexpr Source panels{Provenance::common_practice, "its panels as 700 kg/m3 board"};
+constexpr Source hse{Provenance::from_memory, "HSE lifting filter, the lower figures"};
+
+class Writer {
+public:
+    Writer(const DraftRun& draft, const RunPlan& plan)
+        : draft_{draft}
+        , plan_{plan}
+        , rules_{draft.site.rules()} {}
+
+    std::vector<Working> write() {
+        tally();
+        slack();
+        for (std::size_t i = 0; i < draft_.units.size(); ++i)
+            unit(i);
+        for (std::size_t i = 0; i < plan_.joins.size(); ++i)
+            join(i);
+        return std::move(all_);
+    }
+
+private:
+    Working& add(std::string subject, Sentence title, std::string_view sum, std::vector<Term> terms, Quantity result,
+                 Source source) {
+        return all_.emplace_back(
+            Working{std::move(subject), std::move(title), sum, std::move(terms), result, source, {}});
+    }
+
+    void tally() {
+        std::vector<Term> terms;
+        Length total;
+        for (const StandingUnit& standing : draft_.units) {
+            terms.push_back({{}, quantity(standing.place.width), of_unit, standing.unit.name});
+            total += standing.place.width;
+        }
+        add("tally", {"The run's units side by side"}, sum_of(terms.size()), std::move(terms), quantity(total),
+            derived);
+    }
+
+    void slack() {
+        const RunLayout& layout = plan_.layout;
+        if (!layout.to)
+            return;
+        Working& working = add("slack", {"Room left over"}, "{0} - {1} - {2}",
+                               {{"where it must end", quantity(*layout.to), surveyed},
+                                {"where it may begin", quantity(layout.from), surveyed},
+                                {"its units", quantity(layout.right() - layout.left()), derived}},
+                               quantity(*layout.to - layout.from - (layout.right() - layout.left())), derived);
+        if (draft_.site.wall.survey.widths && draft_.run.end.at == EndKind::wall_end)
+            working.facts.push_back(
+                {"The wall's ends are nearest together {0} up, {1}: the run takes that width",
+                 {quantity(draft_.site.wall.survey.widths->least_z), quantity(draft_.site.wall.survey.widths->least)}});
+    }
+
+    std::string subject(std::size_t i, const char* what) const { return "unit/" + std::to_string(i + 1) + "/" + what; }
+
+    void unit(std::size_t i) {
+        const StandingUnit& standing = draft_.units[i];
+        std::vector<Term> terms{{"where the run begins", quantity(plan_.layout.left()), derived}};
+        for (std::size_t k = 0; k < i; ++k)
+            terms.push_back({{}, quantity(draft_.units[k].place.width), of_unit, draft_.units[k].unit.name});
+        Working& place = add(subject(i, "place"), {"Left edge of {0} from the reference end", {standing.unit.name}},
+                             sum_of(terms.size()), std::move(terms), quantity(standing.place.left), derived);
+        place.facts.push_back(
+            {"Its bottom is {0} above the datum, its top {1}", {quantity(standing.bottom), quantity(standing.top())}});
+        if (!is_cabinet(standing.unit))
+            return;
+        transfer(i);
+        load(i);
+        screw(i);
+        lift(i);
+        feet(i);
+    }
+
+    void transfer(std::size_t i) {
+        const StandingUnit& standing = draft_.units[i];
+        const auto& holes = plan_.units[i].holes;
+        if (holes.empty())
+            return;
+        const UnitHole& first = holes.front();
+        Working& working = add(subject(i, "stud"), {"The first hole on {0}, inside the carcass", {standing.unit.name}},
+                               "{0} - {1} - {2}",
+                               {{"the hole from the reference end", quantity(first.x), surveyed},
+                                {"the unit's left edge", quantity(standing.place.left), derived},
+                                {"its side", quantity(standing.unit.side), of_unit}},
+                               quantity(first.inside_left), derived);
+        for (const UnitHole& hole : holes)
+            if (hole.rail == 0)
+                working.facts.push_back(
+                    {"Hole at {0} outside, {1} inside from the left, {2} from the right",
+                     {quantity(hole.from_left), quantity(hole.inside_left), quantity(hole.inside_right)}});
+    }
+
+    void load(std::size_t i) {
+        const UnitPlan& unit = plan_.units[i];
+        if (draft_.units[i].level == RunLevel::floor)
+            return;
+        const bool stated = draft_.units[i].unit.loaded_kg.has_value();
+        Working& working = add(subject(i, "load"), {"{0} with everything in it", {unit.name}}, "{0} + {1}",
+                               {{"empty", {Kind::mass, unit.empty_kg}, unit.empty_known ? of_unit : panels},
+                                {"contents", {Kind::mass, unit.loaded_kg - unit.empty_kg}, stated ? of_unit : kcma}},
+                               {Kind::mass, unit.loaded_kg}, derived);
+        if (unit.hook_load_n)
+            working.facts.push_back({"The worse of its two hooks carries {0}", {force(*unit.hook_load_n)}});
+        if (unit.fixing) {
+            working.facts.push_back(
+                {"The worst screw: pull {0}, shear {1}", {force(unit.tension_n), force(unit.shear_n)}});
+            working.facts.push_back({"One screw holds {0} of pull alone, {1} of shear alone",
+                                     {force(unit.fixing->tension_n), force(unit.fixing->shear_n)}});
+            working.facts.push_back({"Used to {0}", {ratio(*unit.utilisation)}});
+            working.terms.push_back({"pull on the worst screw", force(unit.tension_n), statics});
+            working.terms.push_back({"what a screw holds", force(unit.fixing->tension_n), unit.fixing->source});
+        }
+    }
+
+    void screw(std::size_t i) {
+        const UnitPlan& unit = plan_.units[i];
+        if (!unit.fixing)
+            return;
+        const auto rails = rails_of(draft_.units[i].unit, rules_);
+        const Length rail = std::ranges::max_element(rails, {}, &HangingRail::thickness)->thickness;
+        Length shim;
+        for (const UnitHole& hole : unit.holes)
+            shim = std::max(shim, hole.shim);
+        const Length lining = draft_.site.wall.wall.lining_thickness();
+        add(subject(i, "screw"), {"Screw for {0}: at least", {unit.name}}, "{0} + {1} + {2} + {3}",
+            {{"rail", stock(rail), of_unit},
+             {"packing", stock(shim), surveyed},
+             {"lining", stock(lining), surveyed},
+             {"wanted in the stud",
+              stock(draft_.site.wall.masonry() ? unit.fixing->penetration : draft_.site.wall.rules.penetration_wanted),
+              house}},
+            stock(rail + shim + lining +
+                  (draft_.site.wall.masonry() ? unit.fixing->penetration : draft_.site.wall.rules.penetration_wanted)),
+            derived)
+            .facts.push_back({"Taken from those at hand: {0} long, {1} in the wall",
+                              {stock(unit.fixing->screw_length), stock(unit.fixing->penetration)}});
+    }
+
+    void lift(std::size_t i) {
+        const UnitPlan& unit = plan_.units[i];
+        if (draft_.units[i].level == RunLevel::floor)
+            return;
+        add(subject(i, "lift"), {"{0} to lift, doors off", {unit.name}}, "{0} - {1}",
+            {{"empty", {Kind::mass, unit.empty_kg}, unit.empty_known ? of_unit : panels},
+             {"doors", {Kind::mass, unit.empty_kg - unit.lift_kg}, of_unit},
+             {"one person above the shoulder", {Kind::mass, rules_.lift_alone_kg}, hse}},
+            {Kind::mass, unit.lift_kg}, derived);
+    }
+
+    void feet(std::size_t i) {
+        const UnitPlan& unit = plan_.units[i];
+        if (unit.feet.empty())
+            return;
+        const Foot& first = unit.feet.front();
+        Working& working = add(subject(i, "feet"), {"Under {0}, at {1}", {unit.name, quantity(first.x)}}, "{0} - {1}",
+                               {{"its bottom above the datum", quantity(unit.bottom), derived},
+                                {"the floor it stands on", quantity(unit.bottom - first.height), surveyed}},
+                               quantity(first.height), derived);
+        for (const Foot& foot : unit.feet)
+            if (foot.front)
+                working.facts.push_back({"Foot at {0}: {1}", {quantity(foot.x), quantity(foot.height)}});
+    }
+
+    void join(std::size_t i) {
+        const JoinScrew& join = plan_.joins[i];
+        if (!join.length)
+            return;
+        add("join/" + std::to_string(i + 1),
+            {"Screw from {0} into its neighbour: at most", {plan_.units[join.left_unit].name}}, "{0} - {1}",
+            {{"both sides together", stock(join.passes), of_unit}, {"kept back", stock(rules_.joint_cover), house}},
+            stock(join.passes - rules_.joint_cover), derived)
+            .facts.push_back({"Taken from those at hand: {0}", {stock(*join.length)}});
+    }
+
+    const DraftRun& draft_;
+    const RunPlan& plan_;
+    const RunRules& rules_;
+    std::vector<Working> all_;
+};
+
+} // namespace
+
+std::vector<Working> workings_of(const DraftRun& draft, const RunPlan& plan) {
+    return Writer{draft, plan}.write();
+}
+
+} // namespace yes_square

@@ -1,0 +1,127 @@
+#include "core/runs/unit_loads.hpp"
+
+#include "core/statics/gravity.hpp"
+
+#include <algorithm>
+#include <cmath>
+#include <numeric>
+
+namespace yes_square {
+namespace {
+
+constexpr double board_kg_per_m3 = 700;
+constexpr double board_m = 0.018;
+constexpr double least_pivot_m = 0.005;
+
+/// The greatest share of a load at `at` that one column carries. A rigid back: the shares vary evenly along it.
+double greatest_share(const std::vector<double>& columns, double at) {
+    const auto number = static_cast<double>(columns.size());
+    const double mean = std::accumulate(columns.begin(), columns.end(), 0.0) / number;
+    double squares = 0;
+    for (const double x : columns)
+        squares += (x - mean) * (x - mean);
+    double greatest = 0;
+    for (const double x : columns) {
+        const double share = 1 / number + (squares > 0 ? (x - mean) * (at - mean) / squares : 0.0);
+        greatest = std::max(greatest, std::abs(share));
+    }
+    return greatest;
+}
+
+} // namespace
+
+double empty_mass_kg(const CabinetUnit& unit) {
+    if (unit.mass_kg > 0)
+        return unit.mass_kg;
+    const double w = unit.width.in_metres();
+    const double h = unit.height.in_metres();
+    const double d = unit.depth.in_metres();
+    const double front = unit.hinge == DoorHinge::none ? 0 : w * h;
+    const double back = w * h * unit.back.in_metres() / board_m;
+    return (2 * h * d + 3 * w * d + front + back) * board_m * board_kg_per_m3; // sides; top, bottom, a shelf
+}
+
+double loaded_mass_kg(const CabinetUnit& unit, const RunRules& rules) {
+    if (unit.loaded_kg)
+        return std::max(*unit.loaded_kg, empty_mass_kg(unit));
+    const double shelves = std::max(1.0, std::floor(unit.height.in_metres() / rules.shelf_every.in_metres()));
+    return empty_mass_kg(unit) + shelves * unit.width.in_metres() * unit.depth.in_metres() * rules.contents_kg_per_m2;
+}
+
+double lift_mass_kg(const CabinetUnit& unit) {
+    return std::max(0.0, empty_mass_kg(unit) - unit.doors_kg);
+}
+
+UnitForces unit_forces(const CabinetUnit& unit, double empty_kg, double loaded_kg, const ScrewPattern& pattern) {
+    UnitForces forces;
+    if (pattern.columns.empty() || pattern.rows.empty()) {
+        forces.refused = true;
+        return forces;
+    }
+    const double width = unit.width.in_metres();
+    const double depth = unit.depth.in_metres();
+    const double contents = std::max(0.0, loaded_kg - empty_kg);
+    const double doors = std::min(unit.doors_kg, empty_kg);
+    const double door_width = unit.hinge == DoorHinge::both ? width / 2 : width;
+    const auto screws = [&](double share) { return share / pattern.screws_in_row; };
+
+    struct Case {
+        double kg;
+        double at; ///< of its centre of gravity, from the left
+        double out;
+    };
+    // Open doors hang out beside their hinge; drawers, open, come out as far as they are deep.
+    const double hinge_at = unit.hinge == DoorHinge::left ? 0 : (unit.hinge == DoorHinge::right ? width : width / 2);
+    const double swing = unit.hinge == DoorHinge::drawers ? depth / 2 : door_width / 2;
+    std::vector<Case> cases;
+    for (const double side : {0.5, 0.25, 0.75}) {
+        const double goods = side == 0.5 ? contents : contents / 2;
+        const double kg = empty_kg + goods;
+        if (kg <= 0)
+            continue;
+        const double moment_x = (empty_kg - doors) * width / 2 + doors * hinge_at + goods * side * width;
+        const double moment_y = (empty_kg - doors + goods) * depth / 2 + doors * (depth + swing);
+        cases.push_back({kg, moment_x / kg, moment_y / kg});
+    }
+    for (const Case& load : cases) {
+        const double weight = load.kg * standard_gravity;
+        const double share = greatest_share(pattern.columns, load.at);
+        const double shear = weight * screws(share) / static_cast<double>(pattern.rows.size());
+        const double moment = weight * load.out;
+        double pivot = pattern.packed_at_bottom ? pattern.rows.back() : least_pivot_m;
+        double squares = 0;
+        for (int turn = 0; turn < 20; ++turn) {
+            squares = 0;
+            double sum = 0;
+            for (const double row : pattern.rows) {
+                const double lever = std::max(0.0, row - pivot);
+                squares += lever * lever;
+                sum += lever;
+            }
+            if (squares <= 0)
+                break;
+            if (pattern.packed_at_bottom)
+                break;
+            const double pressed_mm = moment * sum / squares / (width * 1000); // 1 N/mm2 of lining over the width
+            const double next = std::max(least_pivot_m, pressed_mm / 2000);
+            if (std::abs(next - pivot) < 1e-6)
+                break;
+            pivot = next;
+        }
+        if (squares <= 0) {
+            forces.refused = true;
+            return forces;
+        }
+        const double tension = moment * screws(share) * std::max(0.0, pattern.rows.front() - pivot) / squares;
+        forces.share = std::max(forces.share, share);
+        forces.shear_n = std::max(forces.shear_n, shear);
+        if (tension >= forces.tension_n) {
+            forces.tension_n = tension;
+            forces.moment_nm = moment;
+            forces.pivot_m = pivot;
+        }
+    }
+    return forces;
+}
+
+} // namespace yes_square
