@@ -62,7 +62,7 @@ TEST_CASE("the datum is the room's high point with the floor still to be laid on
     CHECK(floor.ceiling[0].z == 2391_mm);
     // Half way between readings: 991 - (1009 + 1015) / 2.
     CHECK(floor.above_floor_now(2700_mm, 900_mm) == 921_mm);
-    CHECK(floor.standing_at(0_mm) == Length{});
+    CHECK(floor.standing_at(0_mm) == -6_mm); // its layers follow the floor, 6 mm under the high point here
     job.rooms[0].floor_under_units = false;
     CHECK(reckon(job).walls[0]->survey.floor.standing_at(0_mm) == -21_mm);
 }

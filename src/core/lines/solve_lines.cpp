@@ -80,27 +80,19 @@ private:
     std::size_t on_circle_ = none;
 };
 
-/// Heights that nothing holds up lie on the floor, or as near under it as a bound keeps them.
+/// No height lies under the floor, but for those that a bound holds there: as near under it as that lets them.
 void stand_on_floor(std::size_t nodes, std::vector<HeightBound>& bounds) {
-    std::vector<bool> held(nodes, false);
-    held[floor_node] = true;
-    const auto spread = [&] {
-        for (bool grew = true; grew;) {
-            grew = false;
-            for (const HeightBound& bound : bounds)
-                if (held[bound.lower] && !held[bound.upper])
-                    grew = held[bound.upper] = true;
-        }
-    };
-    spread();
-    for (std::size_t node = 0; node < nodes; ++node)
-        if (!held[node]) {
-            const auto down = LongestPaths{nodes, bounds, floor_node, true}.far(node);
-            bounds.push_back(
-                {node, floor_node, std::min(Length{}, down ? -*down : Length{}), HeightBound::no_relation});
-            held[node] = true;
-            spread();
-        }
+    std::vector<HeightBound> all = bounds;
+    for (std::size_t node = 1; node < nodes; ++node)
+        all.push_back({node, floor_node, Length{}, HeightBound::no_relation});
+    if (!LongestPaths{nodes, all, floor_node, false}.climbs_for_ever()) {
+        bounds = std::move(all);
+        return;
+    }
+    for (std::size_t node = 1; node < nodes; ++node) {
+        const auto down = LongestPaths{nodes, bounds, floor_node, true}.far(node);
+        bounds.push_back({node, floor_node, std::min(Length{}, down ? -*down : Length{}), HeightBound::no_relation});
+    }
 }
 
 HeightConflict conflict_of(const std::vector<HeightBound>& bounds, const std::vector<std::size_t>& circle) {

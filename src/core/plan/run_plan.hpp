@@ -145,6 +145,7 @@ struct RunPlan {
     std::vector<Scribe> scribes;
     std::optional<Fixing> rail_fixing;
     std::optional<double> rail_utilisation;
+    std::size_t rail_screws = 1; ///< at each of its fixings
     std::vector<Step> steps;
     std::vector<Working> workings;
     std::vector<Check> checks;

@@ -86,27 +86,36 @@ private:
 
     void screws() {
         const std::vector<HangingRail> rails = rails_of(unit_, site_.rules.runs);
-        std::vector<Column> places = columns();
-        const auto carries = [](const Column& column) { return column.hold != Hold::assumed_stud; };
+        const std::vector<Column> places = columns();
         const auto carrying = static_cast<std::size_t>(std::ranges::count_if(places, carries));
-        const bool stacked = carrying == 1;
-        const Length apart = Length::nearest_to_metres(stack_diameters * usual_screw_in * 0.0254) / 2;
+        drill(rails, places, carrying == 1);
+        const bool room =
+            std::ranges::all_of(rails, [](const HangingRail& rail) { return rail.breadth >= stacked() * 3 / 2; });
+        if (carrying > 1 && room && site_.timber() && plan_.utilisation && *plan_.utilisation > 1)
+            drill(rails, places, true); // one in each stud does not bear it: two, one above the other
+    }
+
+    static bool carries(const Column& column) { return column.hold != Hold::assumed_stud; }
+
+    /// Between two screws above one another.
+    static Length stacked() { return Length::nearest_to_metres(stack_diameters * usual_screw_in * 0.0254); }
+
+    /// Holes through every rail at every column, one or two in each, and the screw for them.
+    void drill(const std::vector<HangingRail>& rails, const std::vector<Column>& places, bool two) {
+        plan_.holes.clear();
         Length most_shim;
         ScrewPattern pattern;
-        pattern.screws_in_row = stacked ? 2 : 1;
+        pattern.screws_in_row = two ? 2 : 1;
         for (std::size_t r = 0; r < rails.size(); ++r) {
             const Length z = standing_.top() - rails[r].down;
             pattern.rows.push_back((z - standing_.bottom).in_metres());
             for (const Column& column : places)
-                for (const int step : {1, -1}) {
-                    if (!stacked && step < 0)
-                        continue;
-                    const Length at = stacked ? z + apart * step : z;
+                for (const Length at : two ? std::vector{z + stacked() / 2, z - stacked() / 2} : std::vector{z}) {
                     const Length shim = site_.survey.face.shim_at(column.x, at).value_or(Length{});
-                    plan_.holes.push_back(
-                        {r, column.x, at, site_.survey.floor.above_floor_now(column.x, at),
-                         column.x - standing_.place.left, column.x - standing_.place.left - unit_.side,
-                         standing_.place.right() - unit_.side - column.x, column.hold, column.stud, shim});
+                    const Length outside = column.x - standing_.place.left;
+                    plan_.holes.push_back({r, column.x, at, site_.survey.floor.above_floor_now(column.x, at), outside,
+                                           outside - unit_.side, standing_.place.right() - unit_.side - column.x,
+                                           column.hold, column.stud, shim});
                     if (carries(column))
                         most_shim = std::max(most_shim, shim);
                     if (r + 1 == rails.size() && shim > Length{})
@@ -116,9 +125,8 @@ private:
         for (const Column& column : places)
             if (carries(column))
                 pattern.columns.push_back((column.x - standing_.place.left).in_metres());
-        if (pattern.columns.empty() || pattern.rows.empty())
-            return;
-        choose(rails, pattern, most_shim);
+        if (!pattern.columns.empty() && !pattern.rows.empty())
+            choose(rails, pattern, most_shim);
     }
 
     void choose(const std::vector<HangingRail>& rails, const ScrewPattern& pattern, Length shim) {

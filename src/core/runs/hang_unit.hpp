@@ -23,7 +23,8 @@ struct StandingUnit {
 std::vector<HangingRail> rails_of(const CabinetUnit& unit, const RunRules& rules);
 
 /// Masses, holes in studs or masonry, loads and screws. Columns stand in every stud a screw may enter with the driver
-/// inside the carcass; one stud alone takes two screws above one another in each rail. Nothing is counted on in lining
+/// inside the carcass; one stud alone, or studs where one screw does not bear the load, take two above
+/// one another in each rail. Nothing is counted on in lining
 /// or assumed studs. Units on a suspension rail or hooks have no holes of their own, but a load on each hook.
 UnitPlan hang_unit(const StandingUnit& standing, const WallSite& site);
 

@@ -56,6 +56,7 @@ RunPlan reckon_run(std::size_t number, const RunSite& site) {
             if (!plan.rail_utilisation || hold.utilisation > *plan.rail_utilisation) {
                 plan.rail_fixing = hold.fixing;
                 plan.rail_utilisation = hold.utilisation;
+                plan.rail_screws = hold.screws;
             }
         }
     const DraftRun draft{run, units, site};

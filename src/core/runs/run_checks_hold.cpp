@@ -234,9 +234,10 @@ private:
                    {"Add a screw or plug that suits it, or put wood behind the lining"});
         else if (*plan_.rail_utilisation > 1)
             advise(add(CheckCode::fixing_overloaded, Severity::error,
-                       {"The rail's worst fixing is used to {0} of what it holds", {ratio(*plan_.rail_utilisation)}},
+                       {"The rail, with {1} screws at each place, uses its worst to {0} of what it holds",
+                        {ratio(*plan_.rail_utilisation), count(plan_.rail_screws)}},
                        ratio(*plan_.rail_utilisation)),
-                   {"Two screws in each stud, or screws through the units' rails besides"});
+                   {"Screws through the units' rails besides, or a cleat under them"});
     }
 
     void lift(std::size_t i) {

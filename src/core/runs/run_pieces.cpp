@@ -202,16 +202,23 @@ RailHold hold_of_rail(const RunPiece& rail, const std::vector<StandingUnit>& uni
         widest = std::max(widest, right - left);
     }
     const double share = widest.in_metres() / (rail.to - rail.from).in_metres();
-    const std::vector<HoleDemand> demands{{moment_n * share, kg * standard_gravity * share, duration_stored}};
     const DrivenThrough through{rail_steel, steel_sheet_bearing_psi, rail_hole};
-    const auto choice = site.wall.masonry()
-                            ? choose_plug(site.wall.catalogue, site.wall.rules, site.wall.wall, through, demands)
-                            : (site.wall.timber() ? choose_wood_screw(site.wall.catalogue, site.wall.rules,
-                                                                      site.wall.wall, through, demands)
-                                                  : std::nullopt);
-    if (!choice)
-        return {std::nullopt, std::numeric_limits<double>::infinity()};
-    return {choice->fixing, choice->utilisation};
+    RailHold hold{std::nullopt, std::numeric_limits<double>::infinity()};
+    for (const std::size_t screws : {1, 2}) {
+        const double each = share / static_cast<double>(screws);
+        const std::vector<HoleDemand> demands{{moment_n * each, kg * standard_gravity * each, duration_stored}};
+        std::optional<FixingChoice> choice;
+        if (site.wall.masonry())
+            choice = choose_plug(site.wall.catalogue, site.wall.rules, site.wall.wall, through, demands);
+        else if (site.wall.timber())
+            choice = choose_wood_screw(site.wall.catalogue, site.wall.rules, site.wall.wall, through, demands);
+        if (!choice)
+            break;
+        hold = {choice->fixing, choice->utilisation, screws};
+        if (choice->utilisation <= 1)
+            break;
+    }
+    return hold;
 }
 
 } // namespace yes_square

@@ -16,6 +16,7 @@ std::vector<Length> cut_from_stock(Length length, Length stock);
 struct RailHold {
     std::optional<Fixing> fixing;
     double utilisation = 0; ///< infinite: nothing holds it
+    std::size_t screws = 1; ///< at each place: a second one where one does not bear it
 };
 RailHold hold_of_rail(const RunPiece& rail, const std::vector<StandingUnit>& units, const std::vector<UnitPlan>& plans,
                       const RunSite& site);

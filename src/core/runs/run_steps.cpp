@@ -67,8 +67,10 @@ private:
     void hang() {
         for (const RunPiece& piece : plan_.pieces)
             if (piece.what == RunPiece::What::suspension_rail)
-                step({"Screw the rail on, its lower edge at {0}, from {1} to {2}, at {3} places; check it is level",
-                      {quantity(piece.z), quantity(piece.from), quantity(piece.to), count(piece.fixings.size())}},
+                step({"Screw the rail on, its lower edge at {0}, from {1} to {2}, at {3} places, screws at each: {4}; "
+                      "check it is level",
+                      {quantity(piece.z), quantity(piece.from), quantity(piece.to), count(piece.fixings.size()),
+                       count(plan_.rail_screws)}},
                      true);
             else if (piece.what == RunPiece::What::ledger)
                 step({"Screw a temporary ledger to the studs, its top edge at {0}, from {1} to {2}, or set a jack to "

@@ -38,6 +38,12 @@ private:
             Working{std::move(subject), std::move(title), sum, std::move(terms), result, source, {}});
     }
 
+    /// All the terms, one after the other.
+    Working& add_up(std::string subject, Sentence title, std::vector<Term> terms, Quantity result) {
+        const std::string_view sum = sum_of(terms.size());
+        return add(std::move(subject), std::move(title), sum, std::move(terms), result, derived);
+    }
+
     void tally() {
         std::vector<Term> terms;
         Length total;
@@ -45,8 +51,7 @@ private:
             terms.push_back({{}, quantity(standing.place.width), of_unit, standing.unit.name});
             total += standing.place.width;
         }
-        add("tally", {"The run's units side by side"}, sum_of(terms.size()), std::move(terms), quantity(total),
-            derived);
+        add_up("tally", {"The run's units side by side"}, std::move(terms), quantity(total));
     }
 
     void slack() {
@@ -71,8 +76,8 @@ private:
         std::vector<Term> terms{{"where the run begins", quantity(plan_.layout.left()), derived}};
         for (std::size_t k = 0; k < i; ++k)
             terms.push_back({{}, quantity(draft_.units[k].place.width), of_unit, draft_.units[k].unit.name});
-        Working& place = add(subject(i, "place"), {"Left edge of {0} from the reference end", {standing.unit.name}},
-                             sum_of(terms.size()), std::move(terms), quantity(standing.place.left), derived);
+        Working& place = add_up(subject(i, "place"), {"Left edge of {0} from the reference end", {standing.unit.name}},
+                                std::move(terms), quantity(standing.place.left));
         place.facts.push_back(
             {"Its bottom is {0} above the datum, its top {1}", {quantity(standing.bottom), quantity(standing.top())}});
         if (!is_cabinet(standing.unit))

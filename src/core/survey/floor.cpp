@@ -73,7 +73,7 @@ std::optional<Length> lowest_between(const std::vector<ProfilePoint>& points, Le
 }
 
 Length FloorProfile::standing_at(Length x) const {
-    return under_units ? Length{} : height_at(floor, x).value_or(-build_up);
+    return height_at(floor, x).value_or(-build_up) + (under_units ? build_up : Length{});
 }
 
 FloorProfile floor_profile(const Wall& wall, const RoomFloor& room, const Reader& reader) {

@@ -48,7 +48,8 @@ struct FloorProfile {
     Length fall() const { return high.z - low.z; }
     /// Height above the floor as it is now at x of something at z above the datum. Without readings the floor is level.
     Length above_floor_now(Length x, Length z) const { return z - height_at(floor, x).value_or(-build_up); }
-    /// What base units stand on at x: the finished floor where it is laid first, else the floor as it is now.
+    /// What base units stand on at x: the finished floor where it is laid first, its layers following the floor as it
+    /// is; else the floor as it is now.
     Length standing_at(Length x) const;
 };
 
