@@ -41,7 +41,7 @@ struct Arguments {
 
 Arguments parse(const QStringList& words) {
     QCommandLineParser parser;
-    parser.setApplicationDescription(QStringLiteral("Sets out shelves on a wall."));
+    parser.setApplicationDescription(QStringLiteral("Sets out cabinets and shelves on a wall."));
     parser.addHelpOption();
     parser.addVersionOption();
     const QCommandLineOption sheets{QStringLiteral("sheets"),
@@ -49,7 +49,7 @@ Arguments parse(const QStringList& words) {
     const QCommandLineOption screenshot{QStringLiteral("screenshot"),
                                         QStringLiteral("Write a picture of the window with JOB to FILE and end."),
                                         QStringLiteral("FILE")};
-    const QCommandLineOption stage{QStringLiteral("stage"), QStringLiteral("survey, layout, fixings or fit."),
+    const QCommandLineOption stage{QStringLiteral("stage"), QStringLiteral("survey, lines, layout, fixings or fit."),
                                    QStringLiteral("NAME")};
     const QCommandLineOption size{QStringLiteral("size"), QStringLiteral("The window's size, such as 1280x800."),
                                   QStringLiteral("WxH")};
@@ -57,7 +57,7 @@ Arguments parse(const QStringList& words) {
     const QCommandLineOption unit{QStringLiteral("unit"),
                                   QStringLiteral("Show lengths in this unit: mm, cm, in/16, ft-in/16 and so on."),
                                   QStringLiteral("NAME")};
-    const QCommandLineOption shelf{QStringLiteral("shelf"), QStringLiteral("Select the shelf with this id."),
+    const QCommandLineOption shelf{QStringLiteral("shelf"), QStringLiteral("Select the shelf or cabinet with this id."),
                                    QStringLiteral("ID")};
     const QCommandLineOption page{
         QStringLiteral("page"),
@@ -120,9 +120,12 @@ QString set_up(MainWindow& window, const Arguments& arguments) {
         window.bench().select_wall(static_cast<std::size_t>(found - walls.begin()));
     }
     if (!arguments.shelf.isEmpty()) {
-        window.bench().select_shelf(arguments.shelf.toStdString());
-        if (!window.bench().shelf() || window.bench().shelf()->id != arguments.shelf.toStdString())
-            return QStringLiteral("there is no shelf %1 in this job").arg(arguments.shelf);
+        const std::string id = arguments.shelf.toStdString();
+        window.bench().select_shelf(id);
+        window.bench().select_unit(id);
+        const bool is_shelf = window.bench().shelf() && window.bench().shelf()->id == id;
+        if (!is_shelf && !(window.bench().unit() && window.bench().unit()->id == id))
+            return QStringLiteral("there is no shelf or cabinet %1 in this job").arg(arguments.shelf);
     }
     if (!arguments.page.isEmpty()) {
         const auto page = survey_page_from_name(arguments.page);
@@ -135,7 +138,8 @@ QString set_up(MainWindow& window, const Arguments& arguments) {
     if (!arguments.stage.isEmpty()) {
         const auto stage = stage_from_name(arguments.stage);
         if (!stage)
-            return QStringLiteral("--stage %1 is not known; it is survey, layout, fixings or fit").arg(arguments.stage);
+            return QStringLiteral("--stage %1 is not known; it is survey, lines, layout, fixings or fit")
+                .arg(arguments.stage);
         window.set_stage(*stage);
     }
     return {};

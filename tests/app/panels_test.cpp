@@ -171,7 +171,7 @@ TEST_CASE("a shelf is added, named, removed and brought back", "[app][layout]") 
     CHECK(driven.bench().shelf()->id == driven.wall().shelves.back().id);
     driven.type("shelf-name", "Over the desk");
     CHECK(driven.wall().shelves.back().name == "Over the desk");
-    CHECK(driven.find<QComboBox>("shelf-picker")->currentText() == "Over the desk");
+    CHECK(driven.find<QComboBox>("item-picker")->currentText() == "Over the desk");
     QTest::mouseClick(driven.find<QPushButton>("remove-shelf"), Qt::LeftButton);
     CHECK(driven.wall().shelves.size() == before);
     driven.bench().undo_stack().undo();
@@ -264,7 +264,7 @@ TEST_CASE("a click on a stud, a tick or another shelf selects what it stands for
     const Shelf low = driven.wall().shelves[1];
     driven.click(low.left + 400_mm, low.height - low.thickness / 2);
     CHECK(driven.bench().shelf()->id == "shelf-2");
-    CHECK(driven.find<QComboBox>("shelf-picker")->currentText() == "Low shelf");
+    CHECK(driven.find<QComboBox>("item-picker")->currentText() == "Low shelf");
     CHECK(driven.bench().undo_stack().isClean()); // a click is no edit
 }
 

@@ -171,7 +171,7 @@ TEST_CASE("an error stands on the wall where the trouble is", "[sheets]") {
         return std::holds_alternative<Triangle>(shape.form) && shape.reference.part == Part::check;
     });
     REQUIRE(trouble != drawn.elevation.drawing.shapes.end());
-    CHECK(trouble->reference.shelf == "shelf-2");
+    CHECK(trouble->reference.item == "shelf-2");
     const auto& triangle = std::get<Triangle>(trouble->form);
     CHECK(triangle.ink == Ink::alarm);
     CHECK(absolute(drawn.elevation.scale.wall_x(triangle.a.x) - 2719_mm) < 200_mm);

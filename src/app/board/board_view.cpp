@@ -2,9 +2,12 @@
 
 #include "app/board/painter.hpp"
 #include "app/board/picking.hpp"
+#include "core/runs/slide.hpp"
+#include "core/runs/unit_library.hpp"
 
 #include <QApplication>
 #include <QMouseEvent>
+#include <algorithm>
 #include <cmath>
 
 namespace yes_square::app {
@@ -37,6 +40,11 @@ void BoardView::set_theme(const Theme& theme) {
 void BoardView::show_survey(std::optional<SurveyLayer> layer, const std::optional<ProbeAdvice>& advice) {
     survey_ = layer;
     advice_ = advice;
+    redraw();
+}
+
+void BoardView::show_line_names(bool show) {
+    line_names_ = show;
     redraw();
 }
 
@@ -77,6 +85,11 @@ void BoardView::redraw() {
     frame.pan_x = pan_.x();
     frame.pan_y = pan_.y();
     frame.selected_shelf = bench_.shelf() ? bench_.shelf()->id : std::string{};
+    frame.selected_run = bench_.run() ? bench_.run()->id : std::string{};
+    frame.selected_unit = bench_.unit() ? bench_.unit()->id : std::string{};
+    if (const RoomSurvey* room = bench_.room_plan())
+        frame.lines = room->lines.lines;
+    frame.line_names = line_names_;
     frame.found = survey_.has_value();
     frame.survey = survey_.value_or(SurveyLayer::none);
     frame.advice = advice_;
@@ -107,6 +120,16 @@ void BoardView::paintEvent(QPaintEvent*) {
             painter.drawLine(QPointF{0, y}, QPointF{double(width()), y});
         }
     }
+    if (dragging_ && (grip_ == Grip::run || grip_ == Grip::line)) {
+        const QString words = cost_of_drag();
+        QRectF box = painter.boundingRect(rect().adjusted(16, 12, -16, -12), Qt::AlignTop | Qt::AlignHCenter, words);
+        box.adjust(-8, -4, 8, 4);
+        painter.fillRect(box, theme_->panel);
+        painter.setPen(QPen{theme_->chalk, 1.5});
+        painter.drawRect(box);
+        painter.setPen(theme_->ink);
+        painter.drawText(box, Qt::AlignCenter, words);
+    }
     if (hasFocus()) {
         painter.setPen(QPen{theme_->chalk, 1});
         painter.drawRect(QRectF{rect()}.adjusted(0.5, 0.5, -0.5, -0.5));
@@ -114,8 +137,10 @@ void BoardView::paintEvent(QPaintEvent*) {
 }
 
 void BoardView::click(const Reference& reference) {
-    if (!reference.shelf.empty())
-        bench_.select_shelf(reference.shelf);
+    if (!reference.item.empty() && reference.part != Part::line) {
+        bench_.select_shelf(reference.item);
+        bench_.select_unit(reference.item);
+    }
     switch (reference.part) {
     case Part::bracket:
         bench_.ask("bracket/" + std::to_string(reference.index + 1));
@@ -128,6 +153,18 @@ void BoardView::click(const Reference& reference) {
         break;
     case Part::shelf:
         bench_.ask(reference.z ? "level" : "sag");
+        break;
+    case Part::unit:
+        bench_.ask("unit/" + std::to_string(reference.index + 1) + "/place");
+        break;
+    case Part::unit_hole:
+        if (bench_.unit())
+            bench_.ask("unit/" +
+                       std::to_string(static_cast<std::size_t>(bench_.unit() - bench_.run()->units.data()) + 1) +
+                       "/stud");
+        break;
+    case Part::line:
+        bench_.ask("line/" + reference.item);
         break;
     default:
         break;
@@ -161,8 +198,12 @@ void BoardView::mousePressEvent(QMouseEvent* event) {
     const Reference reference = shape->reference;
     const bool on_wall = std::holds_alternative<Rectangle>(shape->form) || std::holds_alternative<Text>(shape->form);
     click(reference);
+    grip_at(reference, on_wall);
+}
+
+void BoardView::grip_at(const Reference& reference, bool on_wall) {
     const Shelf* shelf = bench_.shelf();
-    if (reference.part == Part::shelf && shelf && shelf->id == reference.shelf && !reference.x && !reference.z &&
+    if (reference.part == Part::shelf && shelf && shelf->id == reference.item && !reference.x && !reference.z &&
         on_wall) {
         grabbed_ = *shelf;
         const double left = place(shelf->left, {}).x();
@@ -170,6 +211,18 @@ void BoardView::mousePressEvent(QMouseEvent* event) {
         grip_ = pressed_.x() - left < end_grip_px    ? Grip::left_end
                 : right - pressed_.x() < end_grip_px ? Grip::right_end
                                                      : Grip::whole;
+    }
+    if (reference.part == Part::unit && bench_.run() && !reference.x) {
+        grabbed_run_ = *bench_.run();
+        grabbed_layout_ = bench_.run_plan()->layout;
+        grabbed_unit_ = reference.item;
+        lifted_ = false;
+        grip_ = Grip::run;
+    }
+    if (reference.part == Part::line && line_names_ && bench_.room_plan()) {
+        grabbed_line_ = reference.item;
+        line_from_ = bench_.room_plan()->lines.height_of(reference.item);
+        grip_ = Grip::line;
     }
 }
 
@@ -187,6 +240,17 @@ void BoardView::drag_to(QPointF at) {
     };
     const Length dx = whole(at.x() - pressed_.x());
     const Length dz = whole(pressed_.y() - at.y());
+    if (grip_ == Grip::run)
+        return drag_run(dx, dz, at);
+    if (grip_ == Grip::line) {
+        const std::string room = bench_.room()->id;
+        bench_.preview([&](Job& job) { job = apply(SetLine{room, grabbed_line_, line_from_ + dz}, std::move(job)); });
+        return;
+    }
+    drag_shelf(dx, dz);
+}
+
+void BoardView::drag_shelf(Length dx, Length dz) {
     constexpr Length shortest = 100_mm;
     bench_.preview([&](Job& job) {
         Shelf* shelf = find_shelf(job, grabbed_.id);
@@ -205,6 +269,78 @@ void BoardView::drag_to(QPointF at) {
     });
 }
 
+/// Pushed along its line the whole run slides; pulled clear of it, a unit is lifted out and put back where the pointer
+/// is.
+void BoardView::drag_run(Length dx, Length dz, QPointF at) {
+    const auto unit = std::ranges::find(grabbed_run_.units, grabbed_unit_, &CabinetUnit::id);
+    if (unit == grabbed_run_.units.end())
+        return;
+    lifted_ = absolute(dz) > unit->height / 3;
+    const Length pointer = elevation_.scale.wall_x(at.x() / pixels_per_mm);
+    bench_.preview([&](Job& job) {
+        if (!lifted_) {
+            job = apply(push_run(grabbed_run_, grabbed_layout_, dx), std::move(job));
+            return;
+        }
+        std::size_t to = 0;
+        for (std::size_t i = 0; i < grabbed_run_.units.size(); ++i) {
+            const PlacedUnit& place = grabbed_layout_.units[i];
+            to += grabbed_run_.units[i].id != grabbed_unit_ && pointer > place.left + place.width / 2;
+        }
+        job = apply(ReorderUnit{grabbed_unit_, to}, std::move(job));
+    });
+}
+
+/// What the place under the pointer costs, in words.
+QString BoardView::cost_of_drag() const {
+    const auto shown = [&](Length length) { return text(format(length, bench_.job().unit)); };
+    if (grip_ == Grip::line) {
+        if (const RoomSurvey* room = bench_.room_plan())
+            for (const LinePlan& line : room->lines.lines)
+                if (line.id == grabbed_line_)
+                    return tr("%1 at %2").arg(text(line.name), shown(line.z));
+        return {};
+    }
+    const RunPlan* plan = bench_.run_plan();
+    if (!plan || plan->units.empty())
+        return {};
+    QString words = lifted_ ? tr("Lifted out: put it back where it is wanted")
+                            : tr("Left end at %1").arg(shown(plan->layout.left()));
+    QStringList lost;
+    for (const std::size_t unit : plan->slide.lost)
+        lost << text(plan->units[unit].name);
+    if (plan->slide.needed)
+        words += lost.isEmpty() ? tr(" · every unit in proved studs")
+                                : tr(" · misses studs: %1").arg(lost.join(QStringLiteral(", ")));
+    if (plan->layout.to && plan->layout.right() > *plan->layout.to)
+        words += tr(" · %1 too far").arg(shown(plan->layout.right() - *plan->layout.to));
+    return words;
+}
+
+void BoardView::carry(const CabinetUnit& unit, QPoint screen) {
+    const QPointF at = mapFromGlobal(screen);
+    if (!bench_.wall() || !rect().contains(at.toPoint())) {
+        bench_.withdraw();
+        return;
+    }
+    const Length x = elevation_.scale.wall_x(at.x() / pixels_per_mm);
+    const std::string run = bench_.run() ? bench_.run()->id : std::string{};
+    bench_.preview([&](Job& job) { put_unit(job, bench_.wall_index(), unit, run, x); });
+}
+
+void BoardView::drop(const CabinetUnit& unit, QPoint screen) {
+    if (!bench_.wall() || !rect().contains(mapFromGlobal(screen))) {
+        bench_.withdraw();
+        return;
+    }
+    bench_.withdraw();
+    const Length x = elevation_.scale.wall_x(mapFromGlobal(screen).x() / pixels_per_mm);
+    const std::string run = bench_.run() ? bench_.run()->id : std::string{};
+    std::string id;
+    bench_.edit(tr("Add unit"), [&](Job& job) { id = put_unit(job, bench_.wall_index(), unit, run, x); });
+    bench_.select_unit(id);
+}
+
 void BoardView::mouseMoveEvent(QMouseEvent* event) {
     if (grip_ != Grip::none) {
         if (!dragging_ && (event->position() - pressed_).manhattanLength() < QApplication::startDragDistance() / 2.0)
@@ -217,19 +353,27 @@ void BoardView::mouseMoveEvent(QMouseEvent* event) {
     hovered_ = shape ? std::optional{shape->reference} : std::nullopt;
     const bool shelf = hovered_ && hovered_->part == Part::shelf && !hovered_->x && !hovered_->z;
     bool at_end = false;
-    if (shelf && bench_.shelf() && bench_.shelf()->id == hovered_->shelf) {
+    if (shelf && bench_.shelf() && bench_.shelf()->id == hovered_->item) {
         const double left = place(bench_.shelf()->left, {}).x();
         const double right = place(bench_.shelf()->right(), {}).x();
         at_end = event->position().x() - left < end_grip_px || right - event->position().x() < end_grip_px;
     }
-    setCursor(shelf ? (at_end ? Qt::SizeHorCursor : Qt::SizeAllCursor)
-                    : (hovered_ ? Qt::PointingHandCursor : Qt::ArrowCursor));
+    if (hovered_ && hovered_->part == Part::unit && !hovered_->x)
+        setCursor(Qt::SizeAllCursor);
+    else if (hovered_ && hovered_->part == Part::line && line_names_)
+        setCursor(Qt::SizeVerCursor);
+    else
+        setCursor(shelf ? (at_end ? Qt::SizeHorCursor : Qt::SizeAllCursor)
+                        : (hovered_ ? Qt::PointingHandCursor : Qt::ArrowCursor));
     update();
 }
 
 void BoardView::mouseReleaseEvent(QMouseEvent*) {
     if (dragging_ && grip_ != Grip::pan)
-        bench_.settle(grip_ == Grip::whole ? tr("Move shelf") : tr("Resize shelf"));
+        bench_.settle(grip_ == Grip::whole  ? tr("Move shelf")
+                      : grip_ == Grip::run  ? (lifted_ ? tr("Reorder units") : tr("Slide run"))
+                      : grip_ == Grip::line ? tr("Pull line")
+                                            : tr("Resize shelf"));
     grip_ = Grip::none;
     dragging_ = false;
 }
@@ -244,6 +388,18 @@ void BoardView::keyPressEvent(QKeyEvent* event) {
     const auto nudge = [&](Length dx, Length dz) {
         bench_.apply(tr("Move shelf"), MoveShelf{shelf->id, shelf->left + dx, shelf->height + dz});
     };
+    // A run is pushed along with the arrows; with Ctrl the selected unit changes places with its neighbour.
+    if (const Run* run = bench_.run(); run && !run->units.empty()) {
+        const int way = event->key() == Qt::Key_Left ? -1 : (event->key() == Qt::Key_Right ? 1 : 0);
+        if (way != 0 && (event->modifiers() & Qt::ControlModifier) && bench_.unit()) {
+            const auto to = bench_.unit() - run->units.data() + way;
+            if (to >= 0)
+                bench_.apply(tr("Reorder units"), ReorderUnit{bench_.unit()->id, static_cast<std::size_t>(to)});
+            return;
+        }
+        if (way != 0)
+            return bench_.apply(tr("Slide run"), push_run(*run, bench_.run_plan()->layout, step * way));
+    }
     switch (event->key()) {
     case Qt::Key_Escape:
         bench_.withdraw();

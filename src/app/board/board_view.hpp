@@ -19,7 +19,13 @@ public:
     void set_theme(const Theme& theme);
     /// While a wall is surveyed: which readings are drawn over it, and where to probe next. None: it is not.
     void show_survey(std::optional<SurveyLayer> layer, const std::optional<ProbeAdvice>& advice);
+    /// While lines are set: every line with its name, to be pulled up or down.
+    void show_line_names(bool show);
     void zoom_by(double factor);
+
+    /// A unit from the list is carried over the wall, or let go there, at a place on the screen.
+    void carry(const yes_square::CabinetUnit& unit, QPoint screen);
+    void drop(const yes_square::CabinetUnit& unit, QPoint screen);
     void fit();
 
     /// Where a place on the wall is in the widget; for tests and tags.
@@ -43,11 +49,15 @@ protected:
     void resizeEvent(QResizeEvent* event) override;
 
 private:
-    enum class Grip { none, whole, left_end, right_end, pan };
+    enum class Grip { none, whole, left_end, right_end, pan, run, line };
 
     void redraw();
     void drag_to(QPointF at);
     void click(const Reference& reference);
+    void grip_at(const Reference& reference, bool on_wall);
+    void drag_shelf(Length dx, Length dz);
+    void drag_run(Length dx, Length dz, QPointF at);
+    QString cost_of_drag() const;
 
     Workbench& bench_;
     const Theme* theme_;
@@ -57,12 +67,19 @@ private:
     std::optional<Reference> hovered_;
     std::optional<SurveyLayer> survey_;
     std::optional<ProbeAdvice> advice_;
+    bool line_names_ = false;
 
     Grip grip_ = Grip::none;
     bool dragging_ = false;
     QPointF pressed_;
     QPointF pan_before_;
     Shelf grabbed_;
+    Run grabbed_run_;
+    RunLayout grabbed_layout_;
+    std::string grabbed_unit_;
+    bool lifted_ = false; ///< the unit is pulled clear of its run, to be put back elsewhere
+    std::string grabbed_line_;
+    Length line_from_;
 };
 
 } // namespace yes_square::app

@@ -8,6 +8,7 @@ namespace yes_square::app {
 namespace {
 
 constexpr double near_px = 5;
+constexpr double thin_px = 2;
 
 double distance_to_segment(QPointF p, QPointF a, QPointF b) {
     const QPointF along = b - a;
@@ -21,7 +22,9 @@ double distance_to_segment(QPointF p, QPointF a, QPointF b) {
 struct Distance {
     QPointF at;
     double operator()(const Line& line) const {
-        return distance_to_segment(at, {line.from.x, line.from.y}, {line.to.x, line.to.y});
+        // A thin line that lies on top is meant before what is broad under it.
+        return std::max(0.0, distance_to_segment(at, {line.from.x, line.from.y}, {line.to.x, line.to.y}) -
+                                 thin_px / pixels_per_mm);
     }
     double operator()(const Rectangle& r) const {
         const double x = std::max({r.at.x - at.x(), at.x() - r.at.x - r.width, 0.0});

@@ -30,10 +30,13 @@ void FitPanel::refresh() {
     for (const Sentence& caution : general_cautions())
         html += QStringLiteral("<li style=\"margin-bottom:4px\">%1</li>").arg(shown(caution));
     html += QStringLiteral("</ul>");
-    if (const ShelfPlan* plan = bench_.shelf_plan()) {
-        html += QStringLiteral("<p><b>%1</b></p><table cellpadding=\"3\">").arg(text(plan->shelf_name).toHtmlEscaped());
+    const ShelfPlan* shelf = bench_.shelf_plan();
+    const RunPlan* run = bench_.run_plan();
+    if (shelf || run) {
+        html += QStringLiteral("<p><b>%1</b></p><table cellpadding=\"3\">")
+                    .arg(text(shelf ? shelf->shelf_name : run->run_name).toHtmlEscaped());
         int number = 1;
-        for (const Step& step : plan->steps)
+        for (const Step& step : shelf ? shelf->steps : run->steps)
             html += QStringLiteral("<tr><td align=\"right\"><b>%1</b></td><td>%2%3</td></tr>")
                         .arg(number++)
                         .arg(step.hold_point ? QStringLiteral("<b>%1</b> ").arg(tr("Hold:")) : QString{},

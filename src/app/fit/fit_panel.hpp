@@ -7,7 +7,7 @@
 
 namespace yes_square::app {
 
-/// How the selected shelf goes up: the general cautions, then the steps with their hold points.
+/// How the selected shelf or run goes up: the general cautions, then the steps with their hold points.
 class FitPanel : public QWidget {
     Q_OBJECT
 public:

@@ -49,11 +49,19 @@ QLabel* heading(const QString& words, QWidget* parent) {
 FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
+    , pages_{new QStackedWidget{this}}
+    , unit_{new UnitFixings{bench}}
     , marks_{make_table({tr("No."), tr("At"), tr("Holds in"), tr("Carries"), tr("Used")}, "marks-table", this)}
     , drilling_{make_table({tr("Bracket"), tr("Hole"), tr("Up"), tr("Floor now"), tr("Drill"), tr("Tape at")},
                            "drilling-table", this)}
     , fixing_words_{new QLabel{this}} {
-    auto* column = new QVBoxLayout{this};
+    auto* shelf = new QWidget;
+    pages_->addWidget(shelf);
+    pages_->addWidget(unit_);
+    auto* whole = new QVBoxLayout{this};
+    whole->setContentsMargins(0, 0, 0, 0);
+    whole->addWidget(pages_);
+    auto* column = new QVBoxLayout{shelf};
     column->addWidget(heading(tr("Marks on the level line"), this));
     column->addWidget(marks_, 3);
     column->addWidget(heading(tr("Drilling"), this));
@@ -71,6 +79,7 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
 }
 
 void FixingsPanel::refresh() {
+    pages_->setCurrentIndex(bench_.unit() ? 1 : 0);
     marks_->setRowCount(0);
     drilling_->setRowCount(0);
     // Heights over the floor as it is now, where that is another than the finished floor.

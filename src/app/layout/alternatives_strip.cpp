@@ -1,7 +1,9 @@
 #include "app/layout/alternatives_strip.hpp"
 
 #include "app/board/painter.hpp"
+#include "core/runs/slide.hpp"
 #include "core/sheets/elevation.hpp"
+#include "core/sheets/run_layer.hpp"
 
 #include <QAbstractButton>
 #include <QKeyEvent>
@@ -24,31 +26,35 @@ QString school_words(School school) {
     return {};
 }
 
+/// What a card shows and does.
+struct Choice {
+    QString title;
+    QString count;
+    QStringList lines; ///< what it gives up
+    bool keeps_limits = true;
+    bool chosen = false;
+    std::function<Drawing(double width, double height)> draw;
+    QString what; ///< names the edit
+    std::optional<Edit> edit;
+};
+
+QString tr_here(const char* words) {
+    return QCoreApplication::translate("AlternativesStrip", words);
+}
+
 /// One small wall: title, picture, what it gives up.
 class AlternativeCard : public QAbstractButton {
 public:
-    AlternativeCard(const Workbench& bench, const Alternative& alternative, const Theme& theme, QWidget* parent)
+    AlternativeCard(Choice choice, const Theme& theme, QWidget* parent)
         : QAbstractButton{parent}
-        , studs_{bench.wall_plan()->survey.studs}
-        , shelf_{*bench.shelf()}
-        , bracket_{bench.shelf_plan()->bracket}
-        , alternative_{alternative}
+        , choice_{std::move(choice)}
         , theme_{theme} {
         setCheckable(true);
+        setChecked(choice_.chosen);
         setFocusPolicy(Qt::StrongFocus);
         setMinimumSize(120, 118);
-        title_ = school_words(alternative.layout.school);
-        if (alternative.extra_brackets > 0)
-            title_ += tr(" + %1").arg(alternative.extra_brackets);
-        count_ = alternative.layout.places.size() == 1 ? tr("1 bracket")
-                                                       : tr("%1 brackets").arg(alternative.layout.places.size());
-        const Voice voice = bench.voice();
-        for (const Sentence& sentence : alternative.gives_up)
-            lines_ << app::text(say(sentence, voice));
-        if (lines_.isEmpty())
-            lines_ << tr("gives up nothing");
-        setAccessibleName(title_ + QStringLiteral(": ") + lines_.join(QStringLiteral("; ")));
-        setToolTip(title_ + QStringLiteral("\n") + lines_.join(QStringLiteral("\n")));
+        setAccessibleName(choice_.title + QStringLiteral(": ") + choice_.lines.join(QStringLiteral("; ")));
+        setToolTip(choice_.title + QStringLiteral("\n") + choice_.lines.join(QStringLiteral("\n")));
     }
 
 protected:
@@ -69,37 +75,107 @@ protected:
         const QFontMetrics metrics{bold};
         painter.drawText(QRect{inner.left(), inner.top(), inner.width(), metrics.height()},
                          Qt::AlignLeft | Qt::AlignVCenter,
-                         metrics.elidedText((isChecked() ? tr("Chosen: ") : QString{}) + title_, Qt::ElideRight,
-                                            inner.width() - 20));
+                         metrics.elidedText((isChecked() ? tr_here("Chosen: ") : QString{}) + choice_.title,
+                                            Qt::ElideRight, inner.width() - 20));
         painter.save();
         painter.translate(inner.left(), inner.top() + metrics.height() + 2);
-        paint(painter,
-              draw_alternative(studs_, shelf_, bracket_, alternative_, inner.width() / pixels_per_mm,
-                               picture_height / pixels_per_mm),
-              theme_, pixels_per_mm);
+        paint(painter, choice_.draw(inner.width() / pixels_per_mm, picture_height / pixels_per_mm), theme_,
+              pixels_per_mm);
         painter.restore();
 
         QFont small = font();
         small.setPixelSize(font().pixelSize() - 2);
         painter.setFont(small);
         const int top = inner.top() + metrics.height() + picture_height + 4;
-        painter.setPen(alternative_.keeps_limits ? theme_.faint : theme_.alarm);
+        painter.setPen(choice_.keeps_limits ? theme_.faint : theme_.alarm);
         painter.drawText(QRect{inner.left(), top, inner.width(), rect().bottom() - top}, Qt::TextWordWrap,
-                         count_ + QStringLiteral("; ") + lines_.join(QStringLiteral("; ")));
+                         choice_.count + QStringLiteral("; ") + choice_.lines.join(QStringLiteral("; ")));
     }
 
 private:
-    static QString tr(const char* words) { return QCoreApplication::translate("AlternativesStrip", words); }
-
-    const std::vector<Stud> studs_;
-    const Shelf shelf_;
-    const std::optional<Bracket> bracket_;
-    const Alternative alternative_;
+    const Choice choice_;
     const Theme& theme_;
-    QString title_;
-    QString count_;
-    QStringList lines_;
 };
+
+/// The layouts of a shelf by the three schools.
+std::vector<Choice> choices_for_shelf(const Workbench& bench) {
+    std::vector<Choice> choices;
+    const ShelfPlan& plan = *bench.shelf_plan();
+    for (std::size_t i = 0; i < plan.alternatives.size(); ++i) {
+        const Alternative& alternative = plan.alternatives[i];
+        Choice& choice = choices.emplace_back();
+        choice.title = school_words(alternative.layout.school);
+        if (alternative.extra_brackets > 0)
+            choice.title += tr_here(" + %1").arg(alternative.extra_brackets);
+        choice.count = alternative.layout.places.size() == 1
+                           ? tr_here("1 bracket")
+                           : tr_here("%1 brackets").arg(alternative.layout.places.size());
+        for (const Sentence& sentence : alternative.gives_up)
+            choice.lines << app::text(say(sentence, bench.voice()));
+        if (choice.lines.isEmpty())
+            choice.lines << tr_here("gives up nothing");
+        choice.keeps_limits = alternative.keeps_limits;
+        choice.chosen = i == plan.chosen;
+        choice.draw = [studs = bench.wall_plan()->survey.studs, shelf = *bench.shelf(), bracket = plan.bracket,
+                       alternative](double width, double height) {
+            return draw_alternative(studs, shelf, bracket, alternative, width, height);
+        };
+        choice.what = tr_here("Choose layout");
+        choice.edit = ChooseLayout{plan.shelf_id, alternative.layout.school, alternative.extra_brackets};
+    }
+    return choices;
+}
+
+/// Where a wall run may hang, and what each way loses.
+std::vector<Choice> choices_for_run(const Workbench& bench) {
+    std::vector<Choice> choices;
+    const Run& run = *bench.run();
+    const RunPlan& plan = *bench.run_plan();
+    if (plan.level == RunLevel::floor || plan.units.empty())
+        return choices;
+    const auto add = [&](const QString& title, const QString& count, Length moved, std::vector<std::size_t> lost,
+                         bool on_rail) -> Choice& {
+        Choice& choice = choices.emplace_back();
+        choice.title = title;
+        choice.count = count;
+        for (const std::size_t unit : lost)
+            choice.lines << tr_here("%1 misses studs").arg(text(plan.units[unit].name));
+        choice.keeps_limits = lost.empty();
+        choice.draw = [studs = bench.wall_plan()->survey.studs, plan, moved, lost, on_rail](double width,
+                                                                                            double height) {
+            return draw_run_sketch(studs, plan, moved, lost, on_rail, width, height);
+        };
+        return choice;
+    };
+    const auto shown = [&](Length length) { return text(format(length, bench.job().unit)); };
+    const bool railed = std::ranges::any_of(
+        run.units, [](const CabinetUnit& unit) { return is_cabinet(unit) && unit.hanging != Hanging::screws; });
+    Choice& now = add(tr_here("Screwed where it is"), tr_here("begins at %1").arg(shown(plan.layout.left())), {},
+                      plan.slide.lost, false);
+    now.chosen = !railed;
+    if (now.lines.isEmpty() && !railed)
+        now.lines << tr_here("gives up nothing");
+    if (railed) {
+        now.what = tr_here("Hang by screws");
+        now.edit = SetHanging{run.id, Hanging::screws};
+        now.lines = QStringList{tr_here("screws through each unit's rails into studs")};
+    } else if (plan.slide.possible && !plan.slide.holds_now()) {
+        const Length moved = plan.slide.places.front() - plan.slide.chains.front().now;
+        Choice& slid =
+            add(tr_here("Slid for studs"), tr_here("moved %1").arg(shown(plan.slide.moved)), moved, {}, false);
+        slid.lines << tr_here("every unit has its screws; the slack is not where it was");
+        slid.what = tr_here("Slide for studs");
+        slid.edit = place_by_slide(run, plan.layout, plan.slide);
+    }
+    Choice& rail = add(tr_here("On a suspension rail"), tr_here("any place"), {}, {}, true);
+    rail.lines << tr_here("a rail to buy and cut; hooks by their maker's table");
+    rail.chosen = railed;
+    if (!railed) {
+        rail.what = tr_here("Hang on a rail");
+        rail.edit = SetHanging{run.id, Hanging::suspension_rail};
+    }
+    return choices;
+}
 
 } // namespace
 
@@ -128,16 +204,20 @@ void AlternativesStrip::rebuild() {
         item->widget()->deleteLater();
         delete item;
     }
-    const ShelfPlan* plan = bench_.shelf_plan();
-    if (!plan)
-        return;
-    for (std::size_t i = 0; i < plan->alternatives.size(); ++i) {
-        const Alternative& alternative = plan->alternatives[i];
-        auto* card = new AlternativeCard{bench_, alternative, *theme_, this};
+    std::vector<Choice> choices;
+    if (bench_.shelf_plan())
+        choices = choices_for_shelf(bench_);
+    else if (bench_.run_plan())
+        choices = choices_for_run(bench_);
+    for (std::size_t i = 0; i < choices.size(); ++i) {
+        const std::optional<Edit> edit = choices[i].edit;
+        const QString what = choices[i].what;
+        auto* card = new AlternativeCard{std::move(choices[i]), *theme_, this};
         card->setObjectName(QStringLiteral("alternative-%1").arg(i + 1));
-        card->setChecked(i == plan->chosen);
-        const ChooseLayout choice{plan->shelf_id, alternative.layout.school, alternative.extra_brackets};
-        connect(card, &QAbstractButton::clicked, this, [this, choice] { bench_.apply(tr("Choose layout"), choice); });
+        if (edit)
+            connect(card, &QAbstractButton::clicked, this, [this, what, edit] { bench_.apply(what, *edit); });
+        else
+            connect(card, &QAbstractButton::clicked, card, [card] { card->setChecked(true); });
         row_->addWidget(card, 1);
     }
 }

@@ -12,9 +12,18 @@ namespace yes_square::app {
 LayoutPanel::LayoutPanel(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
-    , form_{new BoundForm{bench, this}}
-    , add_{new QPushButton{tr("Add a shelf"), this}}
-    , remove_{new QPushButton{tr("Remove this shelf"), this}} {
+    , tabs_{new QTabWidget{this}}
+    , shelves_{new QWidget}
+    , runs_{new RunPanel{bench}}
+    , form_{new BoundForm{bench, shelves_}}
+    , add_{new QPushButton{tr("Add a shelf"), shelves_}}
+    , remove_{new QPushButton{tr("Remove this shelf"), shelves_}} {
+    tabs_->setObjectName(QStringLiteral("layout-tabs"));
+    tabs_->addTab(shelves_, tr("Shelves"));
+    tabs_->addTab(runs_, tr("Cabinets"));
+    tabs_->setDocumentMode(true);
+    auto* whole = new QVBoxLayout{this};
+    whole->addWidget(tabs_);
     add_->setObjectName(QStringLiteral("add-shelf"));
     remove_->setObjectName(QStringLiteral("remove-shelf"));
     connect(add_, &QPushButton::clicked, this, &LayoutPanel::add_shelf);
@@ -22,7 +31,8 @@ LayoutPanel::LayoutPanel(Workbench& bench, QWidget* parent)
     auto* buttons = new QHBoxLayout;
     buttons->addWidget(add_);
     buttons->addWidget(remove_);
-    auto* column = new QVBoxLayout{this};
+    auto* column = new QVBoxLayout{shelves_};
+    column->setContentsMargins(0, 6, 0, 0);
     column->addLayout(buttons);
     column->addWidget(form_);
     column->addStretch(1);
@@ -35,6 +45,12 @@ LayoutPanel::LayoutPanel(Workbench& bench, QWidget* parent)
         add_->setEnabled(bench_.wall() != nullptr);
         remove_->setEnabled(bench_.shelf() != nullptr);
     };
+    connect(&bench_, &Workbench::selection_changed, this, [this] {
+        if (bench_.run())
+            tabs_->setCurrentWidget(runs_);
+        else if (bench_.shelf())
+            tabs_->setCurrentWidget(shelves_);
+    });
     connect(&bench_, &Workbench::changed, this, fit);
     connect(&bench_, &Workbench::selection_changed, this, fit);
     fit();

@@ -1,13 +1,15 @@
 #pragma once
 
+#include "app/layout/run_panel.hpp"
 #include "app/shell/bound_form.hpp"
 
 #include <QPushButton>
+#include <QTabWidget>
 #include <QWidget>
 
 namespace yes_square::app {
 
-/// The figures of the selected shelf, and adding and removing shelves.
+/// The figures of what is selected: a shelf, or a run of cabinets; adding and removing them.
 class LayoutPanel : public QWidget {
     Q_OBJECT
 public:
@@ -15,6 +17,8 @@ public:
 
     void add_shelf();
     void remove_shelf();
+    RunPanel& runs() { return *runs_; }
+    void show_runs() { tabs_->setCurrentWidget(runs_); }
 
 private:
     void build_place();
@@ -22,6 +26,9 @@ private:
     void build_bracket();
 
     Workbench& bench_;
+    QTabWidget* tabs_;
+    QWidget* shelves_;
+    RunPanel* runs_;
     BoundForm* form_;
     QPushButton* add_;
     QPushButton* remove_;

@@ -44,11 +44,14 @@ void ChecksPanel::refresh() {
     std::vector<OwnedCheck> rows;
     if (const WallPlan* wall = bench_.wall_plan())
         rows = checks_of(*wall);
+    if (const RoomSurvey* room = bench_.room_plan())
+        for (const Check& check : room->lines.checks)
+            rows.push_back({{}, bench_.room()->name, &check});
     std::ranges::stable_sort(rows, std::greater{}, [](const OwnedCheck& row) { return row.check->severity; });
     for (const OwnedCheck& row : rows)
         column->addWidget(card(row));
     if (rows.empty())
-        column->addWidget(new QLabel{bench_.wall() && !bench_.wall()->shelves.empty()
+        column->addWidget(new QLabel{bench_.wall() && !(bench_.wall()->shelves.empty() && bench_.wall()->runs.empty())
                                          ? tr("Nothing to put right on this wall.")
                                          : tr("Nothing hangs on this wall yet.")});
     column->addStretch(1);

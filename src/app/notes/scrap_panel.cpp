@@ -12,6 +12,23 @@ QString tr(const char* words) {
     return QCoreApplication::translate("ScrapPanel", words);
 }
 
+/// Links to the workings of a run and of one of its units.
+QString links_to_run(const std::vector<Working>& workings, std::size_t unit) {
+    const QString own = QStringLiteral("unit/%1/").arg(unit + 1);
+    QString of_run;
+    QString of_unit;
+    for (const Working& working : workings) {
+        const QString subject = text(working.subject);
+        const QString link = QStringLiteral("<a href=\"%1\">%2</a> &nbsp;");
+        if (subject.startsWith(own))
+            of_unit += link.arg(subject, subject.mid(own.size()));
+        else if (!subject.startsWith(QStringLiteral("unit/")))
+            of_run += link.arg(subject, QString{subject}.replace(QLatin1Char('/'), QLatin1Char(' ')));
+    }
+    return tr("Run:") + QStringLiteral(" ") + of_run + QStringLiteral("<br>") + tr("Unit:") + QStringLiteral(" ") +
+           of_unit;
+}
+
 /// Links to every working, those of one bracket on a line of their own: "Bracket 1: place, load, fixing, rating".
 QString links_to(const std::vector<Working>& workings) {
     const std::map<QString, QString> of_bracket{{QStringLiteral("bracket"), tr("place")},
@@ -68,6 +85,21 @@ void ScrapPanel::refresh() {
             write(*of_wall, {});
             return;
         }
+    if (const RoomSurvey* room = bench_.room_plan())
+        if (const auto of_room = std::ranges::find(room->lines.workings, bench_.subject(), &Working::subject);
+            of_room != room->lines.workings.end()) {
+            write(*of_room, {});
+            return;
+        }
+    if (const RunPlan* run = bench_.run_plan(); run && !run->workings.empty()) {
+        const std::size_t unit =
+            bench_.unit() ? static_cast<std::size_t>(bench_.unit() - bench_.run()->units.data()) : 0;
+        auto asked = std::ranges::find(run->workings, bench_.subject(), &Working::subject);
+        if (asked == run->workings.end())
+            asked = std::ranges::find(run->workings, "unit/" + std::to_string(unit + 1) + "/place", &Working::subject);
+        write(asked == run->workings.end() ? run->workings.front() : *asked, links_to_run(run->workings, unit));
+        return;
+    }
     const ShelfPlan* plan = bench_.shelf_plan();
     if (!plan) {
         setHtml(tr("Click a tick, a bracket or a figure: the sum behind it is written here."));
@@ -93,8 +125,8 @@ void ScrapPanel::write(const Working& working, const QString& links) {
     for (const Term& term : working.terms)
         terms +=
             QStringLiteral("<tr><td>%1&nbsp;&nbsp;</td><td align=\"right\">%2</td><td>&nbsp;&nbsp;<i>%3</i></td></tr>")
-                .arg(shown(say(term.name, voice)), shown(say(term.value, voice)).replace(' ', "&nbsp;"),
-                     shown(source_text(term.source, voice)));
+                .arg(shown(term.own.empty() ? say(term.name, voice) : term.own),
+                     shown(say(term.value, voice)).replace(' ', "&nbsp;"), shown(source_text(term.source, voice)));
     for (const Sentence& fact : working.facts)
         terms += QStringLiteral("<tr><td colspan=\"3\">%1</td></tr>").arg(shown(say(fact, voice)));
     // The sum at the left, where each of its figures comes from at the right.

@@ -1,12 +1,11 @@
 #include "app/sheets/sheet_writer.hpp"
 
-#include "app/board/painter.hpp"
-#include "app/shell/words.hpp"
+#include "app/sheets/page.hpp"
+#include "app/sheets/run_sheets.hpp"
 #include "core/sheets/elevation.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/shelves/shelf_steps.hpp"
 
-#include <QFontMetricsF>
 #include <QPageSize>
 #include <QPdfWriter>
 #include <QSaveFile>
@@ -15,155 +14,9 @@
 namespace yes_square::app {
 namespace {
 
-constexpr double margin = 14; ///< mm
-constexpr double body = 3.3;  ///< mm, type size
-constexpr double small = 2.8;
-constexpr double line = 1.35; ///< of the type size
-
 QString tr(const char* words) {
     return QCoreApplication::translate("Sheets", words);
 }
-
-/// A page in mm, filled from the top; goes on to the next when a block does not fit.
-class Page {
-public:
-    Page(QPainter& painter, QPagedPaintDevice& device, double width, double height, double per_mm)
-        : painter_{painter}
-        , device_{device}
-        , width_{width}
-        , height_{height}
-        , per_mm_{per_mm} {}
-
-    double width() const { return width_ - 2 * margin; }
-    double left_over() const { return height_ - margin - 6 - at_; }
-
-    void begin(const QString& heading, const QString& under) {
-        if (number_++ > 0)
-            device_.newPage();
-        at_ = margin;
-        heading_ = heading;
-        write(heading, 5.5, true);
-        write(under, small, false);
-        at_ += 1.5;
-        foot();
-    }
-
-    void write(const QString& words, double size, bool bold, double indent = 0, const QColor& colour = Qt::black) {
-        const QFont font = font_of(size, bold);
-        painter_.setFont(font);
-        const QRectF wanted = QFontMetricsF{font, &device_}.boundingRect(
-            QRectF{0, 0, (width() - indent) * per_mm_, 1e6}, Qt::TextWordWrap, words);
-        const double height = std::max(wanted.height() / per_mm_, size * line);
-        make_room(height);
-        painter_.setFont(font);
-        painter_.setPen(colour);
-        painter_.drawText(
-            QRectF{(margin + indent) * per_mm_, at_ * per_mm_, (width() - indent) * per_mm_, (height + 1) * per_mm_},
-            Qt::TextWordWrap, words);
-        at_ += height;
-    }
-
-    void heading(const QString& words) {
-        make_room(12);
-        at_ += 2.5;
-        write(words, body * 1.15, true);
-        rule();
-        at_ += 0.8;
-    }
-
-    /// A numbered or marked line: the mark hangs in the margin of the text.
-    void item(const QString& mark, const QString& words, bool bold_mark) {
-        const double before = at_;
-        const QFont font = font_of(body, false);
-        const QRectF wanted = QFontMetricsF{font, &device_}.boundingRect(QRectF{0, 0, (width() - 8) * per_mm_, 1e6},
-                                                                         Qt::TextWordWrap, words);
-        make_room(wanted.height() / per_mm_);
-        const double from = at_ < before ? at_ : before;
-        painter_.setFont(font_of(body, bold_mark));
-        painter_.setPen(Qt::black);
-        painter_.drawText(QRectF{margin * per_mm_, from * per_mm_, 7 * per_mm_, 2 * body * per_mm_}, Qt::AlignLeft,
-                          mark);
-        at_ = from;
-        write(words, body, false, 8);
-        at_ += 0.6;
-    }
-
-    void table(const QStringList& headings, const std::vector<QStringList>& rows, const std::vector<double>& shares) {
-        table_row(headings, shares, true);
-        rule();
-        for (const QStringList& cells : rows)
-            table_row(cells, shares, false);
-    }
-
-    void drawing(const std::function<Drawing(double width, double height)>& draw, double height) {
-        make_room(height);
-        painter_.save();
-        painter_.translate(margin * per_mm_, at_ * per_mm_);
-        paint(painter_, draw(width(), height), print_theme(), per_mm_);
-        painter_.restore();
-        at_ += height;
-    }
-
-private:
-    QFont font_of(double size, bool bold) const {
-        QFont font = painter_.font();
-        font.setPixelSize(qRound(size * per_mm_));
-        font.setBold(bold);
-        return font;
-    }
-
-    void rule() {
-        painter_.setPen(QPen{Qt::black, 0.2 * per_mm_});
-        painter_.drawLine(QPointF{margin * per_mm_, at_ * per_mm_},
-                          QPointF{(width_ - margin) * per_mm_, at_ * per_mm_});
-    }
-
-    void table_row(const QStringList& cells, const std::vector<double>& shares, bool bold) {
-        const QFont font = font_of(bold ? small : body, bold);
-        const QFontMetricsF metrics{font, &device_};
-        double height = body * line;
-        for (qsizetype i = 0; i < cells.size(); ++i)
-            height = std::max(height, metrics.boundingRect(QRectF{0, 0, (shares[i] * width() - 2) * per_mm_, 1e6},
-                                                           Qt::TextWordWrap, cells[i])
-                                              .height() /
-                                          per_mm_);
-        make_room(height + 1);
-        painter_.setFont(font);
-        painter_.setPen(Qt::black);
-        double x = margin;
-        for (qsizetype i = 0; i < cells.size(); ++i) {
-            painter_.drawText(QRectF{x * per_mm_, at_ * per_mm_, (shares[i] * width() - 2) * per_mm_, 1e6},
-                              Qt::TextWordWrap, cells[i]);
-            x += shares[i] * width();
-        }
-        at_ += height + 0.6;
-    }
-
-    void make_room(double height) {
-        if (left_over() >= height || at_ <= margin + 20)
-            return;
-        begin(heading_, tr("continued"));
-    }
-
-    void foot() {
-        painter_.setFont(font_of(small, false));
-        painter_.setPen(Qt::black);
-        painter_.drawText(
-            QRectF{margin * per_mm_, (height_ - margin - 3) * per_mm_, width() * per_mm_, 5 * per_mm_}, Qt::AlignLeft,
-            tr("x from the reference end (left end of the wall), up from the datum (finished floor at its "
-               "highest). Sheet %1")
-                .arg(number_));
-    }
-
-    QPainter& painter_;
-    QPagedPaintDevice& device_;
-    double width_;
-    double height_;
-    double per_mm_;
-    double at_ = margin;
-    int number_ = 0;
-    QString heading_;
-};
 
 void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& wall_plan, const Shelf& shelf,
                  const ShelfPlan& plan) {
@@ -187,7 +40,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
         tr("Figures on the rods in %1. Studs: filled square proved, empty indicated, dotted assumed. Grey strips: "
            "hidden cables or pipes likely.")
             .arg(text(heading(job.unit))),
-        small, false);
+        small_type, false);
 
     const auto errors = std::ranges::count(plan.checks, Severity::error, &Check::severity);
     if (errors > 0) {
@@ -203,12 +56,12 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
                         text(properties(shelf.material).words), shown({Kind::mass, plan.mass_kg}),
                         shown(quantity(shelf.left)), shown(quantity(shelf.right())), shown(quantity(shelf.height)),
                         shown(quantity(shelf.underside()))),
-               body, false);
+               body_type, false);
     if (plan.sag)
         page.write(tr("Sag in time %1, limit %2. Made for %3 on it, evenly.")
                        .arg(shown(fine(plan.sag->long_term)), shown(fine(plan.sag->limit)),
                             shown({Kind::mass, plan.goods_n_per_m * shelf.length.in_metres() / 9.80665})),
-                   body, false);
+                   body_type, false);
 
     if (plan.bracket) {
         page.heading(tr("Marks: %1, arm up against the board").arg(text(plan.bracket->name)));
@@ -264,13 +117,18 @@ void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, cons
     const QSizeF size = device.pageLayout().pageSize().size(QPageSize::Millimeter);
     Page page{painter, device, size.width(), size.height(), per_mm};
     bool any = false;
-    for (std::size_t w = 0; w < plan.walls.size(); ++w)
+    for (std::size_t w = 0; w < plan.walls.size(); ++w) {
+        for (std::size_t r = 0; r < plan.walls[w]->runs.size(); ++r) {
+            any = true;
+            write_run(page, job, plan, w, r);
+        }
         for (std::size_t s = 0; s < plan.walls[w]->shelves.size(); ++s) {
             any = true;
             write_shelf(page, job, job.walls[w], *plan.walls[w], job.walls[w].shelves[s], plan.walls[w]->shelves[s]);
         }
+    }
     if (!any)
-        page.begin(text(job.title), tr("No shelf in this job yet."));
+        page.begin(text(job.title), tr("Nothing is laid out in this job yet."));
 }
 
 } // namespace

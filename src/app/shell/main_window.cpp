@@ -6,6 +6,7 @@
 #include "app/fixings/fixings_panel.hpp"
 #include "app/layout/alternatives_strip.hpp"
 #include "app/layout/layout_panel.hpp"
+#include "app/lines/lines_panel.hpp"
 #include "app/notes/checks_panel.hpp"
 #include "app/notes/scrap_panel.hpp"
 #include "app/practice/practice_dialog.hpp"
@@ -99,23 +100,23 @@ void MainWindow::build_body() {
     walls_ = new QComboBox{wall_side};
     walls_->setObjectName(QStringLiteral("wall-picker"));
     walls_->setAccessibleName(tr("Wall"));
-    shelves_ = new QComboBox{wall_side};
-    shelves_->setObjectName(QStringLiteral("shelf-picker"));
-    shelves_->setAccessibleName(tr("Shelf"));
+    items_ = new QComboBox{wall_side};
+    items_->setObjectName(QStringLiteral("item-picker"));
+    items_->setAccessibleName(tr("Shelf or cabinet"));
     units_ = new QComboBox{wall_side};
     units_->setObjectName(QStringLiteral("unit-picker"));
     units_->setAccessibleName(tr("Unit"));
     units_->addItems({tr("mm"), tr("mm, tenths"), tr("cm"), tr("in, eighths"), tr("in, 16ths"), tr("in, 32nds"),
                       tr("in, 64ths"), tr("ft in, eighths"), tr("ft in, 16ths"), tr("ft in, 32nds"),
                       tr("ft in, 64ths")});
-    for (QComboBox* box : {walls_, shelves_, units_})
+    for (QComboBox* box : {walls_, items_, units_})
         box->setSizeAdjustPolicy(QComboBox::AdjustToContents);
     auto* nearer = tool(QStringLiteral("+"), tr("Nearer"), wall_side);
     auto* farther = tool(QStringLiteral("-"), tr("Farther"), wall_side);
     auto* whole = tool(tr("Whole wall"), tr("Show the whole wall"), wall_side);
     whole->setObjectName(QStringLiteral("fit-wall"));
     pickers->addWidget(walls_);
-    pickers->addWidget(shelves_);
+    pickers->addWidget(items_);
     pickers->addStretch(1);
     pickers->addWidget(farther);
     pickers->addWidget(nearer);
@@ -154,9 +155,11 @@ void MainWindow::build_body() {
     panels_ = new QStackedWidget;
     survey_ = new SurveyPanel{bench_};
     layout_ = new LayoutPanel{bench_};
+    fixings_ = new FixingsPanel{bench_};
     panels_->addWidget(survey_);
+    panels_->addWidget(scrolled(new LinesPanel{bench_}));
     panels_->addWidget(scrolled(layout_));
-    panels_->addWidget(new FixingsPanel{bench_});
+    panels_->addWidget(fixings_);
     auto* fit = new FitPanel{bench_};
     connect(fit, &FitPanel::sheets_wanted, this, &MainWindow::save_sheets);
     panels_->addWidget(fit);
@@ -185,6 +188,8 @@ void MainWindow::build_body() {
     connect(stages_, &StageStrip::stage_chosen, this, &MainWindow::show_stage);
     connect(survey_, &SurveyPanel::page_changed, this, &MainWindow::show_survey);
     connect(board_, &BoardView::pointed_at, survey_, &SurveyPanel::point_at);
+    connect(&layout_->runs(), &RunPanel::unit_carried, board_, &BoardView::carry);
+    connect(&layout_->runs(), &RunPanel::unit_dropped, board_, &BoardView::drop);
     connect(nearer, &QToolButton::clicked, this, [this] { board_->zoom_by(1.4); });
     connect(farther, &QToolButton::clicked, this, [this] { board_->zoom_by(1 / 1.4); });
     connect(whole, &QToolButton::clicked, board_, &BoardView::fit);
@@ -192,9 +197,10 @@ void MainWindow::build_body() {
         bench_.select_wall(static_cast<std::size_t>(row));
         board_->fit();
     });
-    connect(shelves_, &QComboBox::activated, this, [this](int row) {
-        if (bench_.wall() && static_cast<std::size_t>(row) < bench_.wall()->shelves.size())
-            bench_.select_shelf(bench_.wall()->shelves[static_cast<std::size_t>(row)].id);
+    connect(items_, &QComboBox::activated, this, [this](int row) {
+        const std::string id = items_->itemData(row).toString().toStdString();
+        bench_.select_shelf(id);
+        bench_.select_unit(id);
     });
     connect(units_, &QComboBox::activated, this, [this](int row) {
         bench_.edit(tr("Change unit"), [&](Job& job) { job.unit = all_units()[static_cast<std::size_t>(row)]; });
@@ -229,6 +235,13 @@ void MainWindow::build_menus() {
         set_stage(Stage::layout);
         layout_->add_shelf();
     });
+    edit->addAction(tr("Add a wall run"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_R}, this, [this] {
+        set_stage(Stage::layout);
+        layout_->show_runs();
+        layout_->runs().add_run(RunLevel::wall);
+    });
+    edit->addAction(tr("Slide the run for studs"), QKeySequence{Qt::CTRL | Qt::Key_L}, this,
+                    [this] { layout_->runs().slide(); });
     edit->addAction(tr("Remove the shelf"), QKeySequence{Qt::CTRL | Qt::Key_Delete}, layout_,
                     &LayoutPanel::remove_shelf);
 
@@ -251,7 +264,7 @@ void MainWindow::build_menus() {
     });
 
     QMenu* view = menuBar()->addMenu(tr("&View"));
-    const QStringList titles{tr("Survey"), tr("Layout"), tr("Fixings"), tr("Fit")};
+    const QStringList titles{tr("Survey"), tr("Lines"), tr("Layout"), tr("Fixings"), tr("Fit")};
     for (int i = 0; i < titles.size(); ++i)
         view->addAction(titles[i], QKeySequence{Qt::CTRL | (Qt::Key_1 + i)}, this,
                         [this, i] { set_stage(static_cast<Stage>(i)); });
@@ -282,6 +295,7 @@ void MainWindow::set_theme(ThemeName name) {
     room_->set_theme(chosen);
     board_->set_theme(chosen);
     alternatives_->set_theme(chosen);
+    fixings_->set_theme(chosen);
 }
 
 void MainWindow::show_stage(Stage stage) {
@@ -296,6 +310,7 @@ void MainWindow::show_survey() {
         board_->show_survey(survey_->layer(), survey_->advice());
     else
         board_->show_survey(std::nullopt, std::nullopt);
+    board_->show_line_names(stages_->stage() == Stage::lines);
     views_->setCurrentWidget(surveying && survey_->page() == SurveyPage::room ? static_cast<QWidget*>(room_)
                                                                               : static_cast<QWidget*>(board_));
 }
@@ -317,14 +332,21 @@ void MainWindow::refresh_pickers() {
         walls_->addItem(text(wall.name));
     walls_->setCurrentIndex(bench_.wall() ? static_cast<int>(bench_.wall_index()) : -1);
     walls_->setEnabled(walls_->count() > 0);
-    shelves_->clear();
-    if (const Wall* wall = bench_.wall())
-        for (const Shelf& shelf : wall->shelves) {
-            shelves_->addItem(text(shelf.name));
-            if (bench_.shelf() && shelf.id == bench_.shelf()->id)
-                shelves_->setCurrentIndex(shelves_->count() - 1);
-        }
-    shelves_->setEnabled(shelves_->count() > 0);
+    items_->clear();
+    const auto add_item = [this](const QString& words, const std::string& id, bool selected) {
+        items_->addItem(words, text(id));
+        if (selected)
+            items_->setCurrentIndex(items_->count() - 1);
+    };
+    if (const Wall* wall = bench_.wall()) {
+        for (const Shelf& shelf : wall->shelves)
+            add_item(text(shelf.name), shelf.id, bench_.shelf() && shelf.id == bench_.shelf()->id);
+        for (const Run& run : wall->runs)
+            for (const CabinetUnit& unit : run.units)
+                add_item(tr("%1: %2").arg(text(run.name), text(unit.name)), unit.id,
+                         bench_.unit() && unit.id == bench_.unit()->id);
+    }
+    items_->setEnabled(items_->count() > 0);
     units_->setCurrentIndex(static_cast<int>(bench_.job().unit));
     refresh_title();
 }

@@ -15,6 +15,7 @@ namespace yes_square::app {
 class AlternativesStrip;
 class BoardView;
 class DrawingView;
+class FixingsPanel;
 class LayoutPanel;
 class SurveyPanel;
 
@@ -38,6 +39,7 @@ public:
     Workbench& bench() { return bench_; }
     BoardView& board() { return *board_; }
     SurveyPanel& survey() { return *survey_; }
+    LayoutPanel& layout_panel() { return *layout_; }
 
     /// Adds the readings of a CSV table to the wall, or gives all of the wall's out. False: it has been said why not.
     bool take_in_readings(const QString& path);
@@ -82,9 +84,10 @@ private:
     AlternativesStrip* alternatives_ = nullptr;
     SurveyPanel* survey_ = nullptr;
     LayoutPanel* layout_ = nullptr;
+    FixingsPanel* fixings_ = nullptr;
     QStackedWidget* panels_ = nullptr;
     QComboBox* walls_ = nullptr;
-    QComboBox* shelves_ = nullptr;
+    QComboBox* items_ = nullptr; ///< shelves, then the units of each run
     QComboBox* units_ = nullptr;
     QMenu* recent_ = nullptr;
     QTimer autosave_;

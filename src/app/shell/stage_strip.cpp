@@ -17,7 +17,7 @@ struct Standing {
     QString words;
 };
 
-constexpr std::array names{"survey", "layout", "fixings", "fit"};
+constexpr std::array names{"survey", "lines", "layout", "fixings", "fit"};
 
 QString tr(const char* words) {
     return QCoreApplication::translate("StageStrip", words);
@@ -43,31 +43,61 @@ Standing survey_standing(const Job& job, const Plan& plan) {
             tr("%1, %2 of %3 studs proved").arg(walls).arg(proved).arg(studs)};
 }
 
+Standing lines_standing(const Job& job, const Plan& plan) {
+    std::size_t lines = 0;
+    std::size_t fighting = 0;
+    for (std::size_t i = 0; i < job.rooms.size(); ++i) {
+        lines += job.rooms[i].lines.size();
+        fighting +=
+            static_cast<std::size_t>(std::ranges::count(plan.rooms[i].lines.checks, Severity::error, &Check::severity));
+    }
+    const QString words = lines == 0 ? tr("no lines yet") : counted(lines, tr("1 line"), tr("%1 lines"));
+    if (fighting > 0)
+        return {Progress::wrong, tr("%1, %2 wrong").arg(words).arg(fighting)};
+    return {lines == 0 ? Progress::missing : Progress::done, words};
+}
+
 Standing layout_standing(const Job& job, const Plan& plan) {
     std::size_t shelves = 0;
-    for (const Wall& wall : job.walls)
+    std::size_t cabinets = 0;
+    for (const Wall& wall : job.walls) {
         shelves += wall.shelves.size();
-    if (shelves == 0)
-        return {Progress::missing, tr("no shelf yet")};
+        for (const Run& run : wall.runs)
+            cabinets += static_cast<std::size_t>(std::ranges::count_if(run.units, is_cabinet));
+    }
+    if (shelves + cabinets == 0)
+        return {Progress::missing, tr("nothing laid out yet")};
     const std::size_t errors = count_checks(plan, Severity::error);
-    const QString words = counted(shelves, tr("1 shelf"), tr("%1 shelves"));
+    QStringList counts;
+    if (shelves > 0)
+        counts << counted(shelves, tr("1 shelf"), tr("%1 shelves"));
+    if (cabinets > 0)
+        counts << counted(cabinets, tr("1 cabinet"), tr("%1 cabinets"));
+    const QString words = counts.join(QStringLiteral(", "));
     return errors > 0 ? Standing{Progress::wrong, tr("%1, %2 wrong").arg(words).arg(errors)}
                       : Standing{Progress::done, words};
 }
 
 Standing fixings_standing(const Plan& plan) {
-    std::size_t brackets = 0;
+    std::size_t brackets = 0; // and cabinets
     std::size_t unknown = 0;
-    for (const auto& wall : plan.walls)
+    for (const auto& wall : plan.walls) {
+        for (const RunPlan& run : wall->runs)
+            for (const UnitPlan& unit : run.units) {
+                const bool hung = run.level == RunLevel::wall && unit.loaded_kg > 0;
+                brackets += hung;
+                unknown += hung && !unit.utilisation && !unit.hook_utilisation;
+            }
         for (const ShelfPlan& shelf : wall->shelves)
             for (const BracketPlan& place : shelf.brackets) {
                 ++brackets;
                 unknown += !place.fixing_utilisation || !place.bracket_utilisation;
             }
+    }
     if (brackets == 0)
         return {Progress::missing, tr("nothing to fix yet")};
-    return unknown > 0 ? Standing{Progress::missing, tr("%1 of %2 brackets not known").arg(unknown).arg(brackets)}
-                       : Standing{Progress::done, counted(brackets, tr("1 bracket"), tr("%1 brackets"))};
+    return unknown > 0 ? Standing{Progress::missing, tr("%1 of %2 fixings not known").arg(unknown).arg(brackets)}
+                       : Standing{Progress::done, counted(brackets, tr("1 thing fixed"), tr("%1 things fixed"))};
 }
 
 Standing fit_standing(const Plan& plan) {
@@ -75,6 +105,10 @@ Standing fit_standing(const Plan& plan) {
     for (const auto& wall : plan.walls)
         for (const ShelfPlan& shelf : wall->shelves)
             holes += shelf.holes.size();
+    for (const auto& wall : plan.walls)
+        for (const RunPlan& run : wall->runs)
+            for (const UnitPlan& unit : run.units)
+                holes += unit.holes.size();
     if (holes == 0)
         return {Progress::missing, tr("no steps yet")};
     if (count_checks(plan, Severity::error) > 0)
@@ -152,7 +186,7 @@ StageStrip::StageStrip(Workbench& bench, QWidget* parent)
     auto* row = new QHBoxLayout{this};
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
-    for (const QString& title : {tr("Survey"), tr("Layout"), tr("Fixings"), tr("Fit")}) {
+    for (const QString& title : {tr("Survey"), tr("Lines"), tr("Layout"), tr("Fixings"), tr("Fit")}) {
         auto* button = new Button{title, this};
         const auto stage = static_cast<Stage>(buttons_.size());
         button->setObjectName(QStringLiteral("stage-") + QString::fromLatin1(names[buttons_.size()]));
@@ -181,9 +215,10 @@ void StageStrip::refresh() {
     const Job& job = bench_.job();
     const Plan& plan = bench_.plan();
     buttons_[0]->show_standing(survey_standing(job, plan));
-    buttons_[1]->show_standing(layout_standing(job, plan));
-    buttons_[2]->show_standing(fixings_standing(plan));
-    buttons_[3]->show_standing(fit_standing(plan));
+    buttons_[1]->show_standing(lines_standing(job, plan));
+    buttons_[2]->show_standing(layout_standing(job, plan));
+    buttons_[3]->show_standing(fixings_standing(plan));
+    buttons_[4]->show_standing(fit_standing(plan));
 }
 
 } // namespace yes_square::app

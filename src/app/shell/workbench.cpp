@@ -32,10 +32,10 @@ void Workbench::start(Job job) {
     before_preview_.reset();
     wall_ = 0;
     shelf_.clear();
+    run_.clear();
+    unit_.clear();
     subject_.clear();
     put(std::move(job));
-    if (const Wall* first = wall(); first && !first->shelves.empty())
-        select_shelf(first->shelves.front().id);
 }
 
 void Workbench::edit(const QString& what, const std::function<void(Job&)>& change) {
@@ -87,8 +87,23 @@ void Workbench::keep_selection() {
     if (!job_.walls.empty())
         wall_ = std::min(wall_, job_.walls.size() - 1);
     const Wall* here = wall();
-    if (!here || std::ranges::find(here->shelves, shelf_, &Shelf::id) == here->shelves.end())
-        shelf_ = here && !here->shelves.empty() ? here->shelves.front().id : std::string{};
+    const auto on_wall = [&](const std::string& id, auto member) {
+        return here &&
+               std::ranges::find(here->*member, id, [](const auto& part) { return part.id; }) != (here->*member).end();
+    };
+    if (!on_wall(shelf_, &Wall::shelves))
+        shelf_.clear();
+    if (!on_wall(run_, &Wall::runs))
+        run_.clear();
+    if (here && shelf_.empty() && run_.empty()) {
+        if (!here->shelves.empty())
+            shelf_ = here->shelves.front().id;
+        else if (!here->runs.empty())
+            run_ = here->runs.front().id;
+    }
+    const Run* of = run();
+    if (!of || std::ranges::find(of->units, unit_, &CabinetUnit::id) == of->units.end())
+        unit_ = of && !of->units.empty() ? of->units.front().id : std::string{};
 }
 
 const Wall* Workbench::wall() const {
@@ -115,6 +130,9 @@ void Workbench::select_wall(std::size_t index) {
     if (index >= job_.walls.size() || index == wall_)
         return;
     wall_ = index;
+    shelf_.clear();
+    run_.clear();
+    unit_.clear();
     subject_.clear();
     keep_selection();
     emit selection_changed();
@@ -126,6 +144,67 @@ void Workbench::select_shelf(const std::string& id) {
         return;
     wall_ = static_cast<std::size_t>(holder - job_.walls.data());
     shelf_ = id;
+    run_.clear();
+    unit_.clear();
+    subject_.clear();
+    emit selection_changed();
+}
+
+const Run* Workbench::run() const {
+    const Wall* here = wall();
+    if (!here)
+        return nullptr;
+    const auto found = std::ranges::find(here->runs, run_, &Run::id);
+    return found == here->runs.end() ? nullptr : &*found;
+}
+
+const RunPlan* Workbench::run_plan() const {
+    const Run* selected = run();
+    return selected ? &wall_plan()->runs[static_cast<std::size_t>(selected - wall()->runs.data())] : nullptr;
+}
+
+const CabinetUnit* Workbench::unit() const {
+    const Run* selected = run();
+    if (!selected)
+        return nullptr;
+    const auto found = std::ranges::find(selected->units, unit_, &CabinetUnit::id);
+    return found == selected->units.end() ? nullptr : &*found;
+}
+
+const UnitPlan* Workbench::unit_plan() const {
+    const CabinetUnit* selected = unit();
+    return selected ? &run_plan()->units[static_cast<std::size_t>(selected - run()->units.data())] : nullptr;
+}
+
+const Room* Workbench::room() const {
+    return wall() ? room_of(job_, *wall()) : nullptr;
+}
+
+const RoomSurvey* Workbench::room_plan() const {
+    const Room* here = room();
+    return here ? &plan_->rooms[static_cast<std::size_t>(here - job_.rooms.data())] : nullptr;
+}
+
+void Workbench::select_unit(const std::string& id) {
+    const UnitInRun found = find_unit(job_, id);
+    if (!found.run || id == unit_)
+        return;
+    select_in_run(*found.run, id);
+}
+
+void Workbench::select_run(const std::string& id) {
+    const RunOnWall found = find_run(job_, id);
+    if (!found.run || (id == run_ && found.wall == wall()))
+        return;
+    select_in_run(*found.run, found.run->units.empty() ? std::string{} : found.run->units.front().id);
+}
+
+void Workbench::select_in_run(const Run& run, const std::string& unit) {
+    const RunOnWall holder = find_run(job_, run.id);
+    wall_ = static_cast<std::size_t>(holder.wall - job_.walls.data());
+    run_ = run.id;
+    unit_ = unit;
+    shelf_.clear();
     subject_.clear();
     emit selection_changed();
 }

@@ -38,10 +38,19 @@ public:
     const WallPlan* wall_plan() const;
     const Shelf* shelf() const; ///< nullptr: none is selected
     const ShelfPlan* shelf_plan() const;
+    const Run* run() const; ///< nullptr: none is selected
+    const RunPlan* run_plan() const;
+    const CabinetUnit* unit() const; ///< of the selected run; nullptr: none
+    const UnitPlan* unit_plan() const;
+    /// The room of the selected wall, and its plan.
+    const Room* room() const;
+    const RoomSurvey* room_plan() const;
     std::size_t wall_index() const { return wall_; }
 
     void select_wall(std::size_t index);
     void select_shelf(const std::string& id); ///< also selects its wall; empty: none
+    void select_unit(const std::string& id);  ///< also selects its run and wall
+    void select_run(const std::string& id);   ///< and its first unit
     /// Which working the scrap shows: "bracket/2".
     void ask(const std::string& subject);
     const std::string& subject() const { return subject_; }
@@ -55,6 +64,7 @@ private:
     friend class JobCommand;
     void put(Job job);
     void keep_selection();
+    void select_in_run(const Run& run, const std::string& unit);
 
     Job job_;
     std::optional<Job> before_preview_;
@@ -62,7 +72,9 @@ private:
     const Plan* plan_ = nullptr;
     QUndoStack undo_;
     std::size_t wall_ = 0;
-    std::string shelf_;
+    std::string shelf_; ///< one shelf, or one run and a unit of it, is selected
+    std::string run_;
+    std::string unit_;
     std::string subject_;
 };
 

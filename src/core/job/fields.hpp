@@ -331,12 +331,18 @@ void fields(auto& visit, Is<LiningAnchor> auto& anchor) {
     visit.required("hole_diameter", anchor.hole_diameter, Meaning{"a hole diameter", Range::more_than_zero});
 }
 
+void fields(auto& visit, Is<ListedUnit> auto& listed) {
+    visit.part("unit", listed.unit);
+    visit.optional("quantity", listed.quantity, Meaning{"a number of units", Range::not_negative});
+}
+
 void fields(auto& visit, Is<Catalogue> auto& catalogue) {
     visit.list("brackets", catalogue.brackets);
     visit.list("wood_screws", catalogue.wood_screws);
     visit.lengths("shelf_screws", catalogue.shelf_screws, Meaning{"a screw length", Range::more_than_zero});
     visit.list("plugs", catalogue.plugs);
     visit.list("lining_anchors", catalogue.lining_anchors);
+    visit.list("units", catalogue.units);
 }
 
 void fields(auto& visit, Is<StudRules> auto& rules) {

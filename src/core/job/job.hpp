@@ -232,6 +232,14 @@ struct LiningAnchor {
     bool operator==(const LiningAnchor&) const = default;
 };
 
+/// A unit on the list that came with the kitchen, and how many of it.
+struct ListedUnit {
+    CabinetUnit unit; ///< its id is its place in the list
+    int quantity = 1;
+    UnknownMembers unknown = {};
+    bool operator==(const ListedUnit&) const = default;
+};
+
 /// What the fitter has or can buy.
 struct Catalogue {
     std::vector<Bracket> brackets;
@@ -239,6 +247,7 @@ struct Catalogue {
     std::vector<Length> shelf_screws; ///< lengths of the screws up into a shelf
     std::vector<MasonryPlug> plugs;
     std::vector<LiningAnchor> lining_anchors;
+    std::vector<ListedUnit> units = {};
     UnknownMembers unknown = {};
     bool operator==(const Catalogue&) const = default;
 };

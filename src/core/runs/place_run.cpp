@@ -6,10 +6,6 @@
 namespace yes_square {
 namespace {
 
-bool is_filler(const CabinetUnit& unit) {
-    return unit.kind == UnitKind::filler;
-}
-
 /// Shares room among fillers, evenly but for those at their least or most; what is left over is given back. Where a
 /// fair share breaks limits both ways, those are settled first that are broken by more in total: so all the room is
 /// shared out whenever the limits let it be.
@@ -224,6 +220,10 @@ Length reach_of(const Run& run, const RunRules& rules, bool at_right_end) {
 
 std::vector<RunLayout> place_runs(const Wall& wall, Length width, const RunNeighbours& neighbours) {
     return RunPlacer{wall, width, neighbours}.place();
+}
+
+bool is_filler(const CabinetUnit& unit) {
+    return unit.kind == UnitKind::filler;
 }
 
 std::vector<UnitChain> chains_of(const Run& run) {

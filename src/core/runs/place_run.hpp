@@ -30,6 +30,8 @@ struct UnitChain {
 };
 std::vector<UnitChain> chains_of(const Run& run);
 
+bool is_filler(const CabinetUnit& unit);
+
 /// Least and most width of a filler. A filler without them keeps its own.
 Length least_of(const CabinetUnit& filler);
 Length most_of(const CabinetUnit& filler);

@@ -111,14 +111,14 @@ private:
 
     void few(std::size_t i, Severity severity, std::size_t proved, std::size_t assumed) {
         const StandingUnit& standing = draft_.units[i];
-        Check& check =
-            add(CheckCode::unit_few_studs, severity,
-                !site_.wall.timber()
-                    ? Sentence{"{0}: nothing behind this lining holds a wood screw", {name(i)}}
-                    : (assumed > 0 ? Sentence{"{0} meets {1} proved studs; {2} more are only assumed",
-                                              {name(i), count(proved), count(assumed)}}
-                                   : Sentence{"{0} meets {1} proved studs where it stands", {name(i), count(proved)}}),
-                count(proved), left(i), standing.top());
+        Check& check = add(
+            CheckCode::unit_few_studs, severity,
+            !site_.wall.timber()
+                ? Sentence{"{0}: nothing behind this lining holds a wood screw", {name(i)}}
+                : (assumed > 0 ? Sentence{"Proved studs behind {0}: {1}. Assumed only: {2}",
+                                          {name(i), count(proved), count(assumed)}}
+                               : Sentence{"Proved studs behind {0} where it stands: {1}", {name(i), count(proved)}}),
+            count(proved), left(i), standing.top());
         if (plan_.slide.possible && !plan_.slide.holds_now()) {
             const PlaceRun slid = place_by_slide(draft_.run, plan_.layout, plan_.slide);
             advise(check,
@@ -211,7 +211,7 @@ private:
                 continue;
             if (piece.fixings.size() < 2) {
                 Check& few = add(CheckCode::unit_few_studs, Severity::error,
-                                 {"The rail from {0} to {1} meets {2} proved studs: it needs two at least",
+                                 {"Proved studs behind the rail from {0} to {1}: {2}. It needs two at least",
                                   {quantity(piece.from), quantity(piece.to), count(piece.fixings.size())}},
                                  count(piece.fixings.size()), piece.from, piece.z);
                 advise(few, {"Prove more studs behind it with a probe"});
@@ -251,7 +251,7 @@ private:
                                              : "{0} weighs about {1} to lift, by its panels; one person above the "
                                                "shoulder lifts {2}",
                             {name(i), kilograms(unit.lift_kg), kilograms(limit)}},
-                           kilograms(unit.lift_kg - limit), left(i), unit.bottom);
+                           kilograms(unit.lift_kg - limit));
         advise(heavy, {"A second person, or a jack, and the ledger of this plan under it"});
     }
 

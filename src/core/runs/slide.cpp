@@ -271,6 +271,25 @@ SlideQuestion slide_question(const Run& run, const RunLayout& layout, const Wall
     return ask;
 }
 
+PlaceRun push_run(const Run& run, const RunLayout& layout, Length by) {
+    PlaceRun edit{run.id, layout.left() + by, {}};
+    for (std::size_t i = 0; i < run.units.size(); ++i)
+        if (is_filler(run.units[i]))
+            edit.fillers.push_back(layout.units[i].width);
+    if (run.units.empty() || !is_filler(run.units.front()))
+        return edit;
+    // The first filler stays against its end.
+    const Length first = layout.units.front().width;
+    const Length moved =
+        std::max(least_of(run.units.front()), std::min(most_of(run.units.front()), first + by)) - first;
+    edit.left = layout.left();
+    edit.fillers.front() = first + moved;
+    if (run.units.size() > 1 && is_filler(run.units.back()))
+        edit.fillers.back() = std::max(least_of(run.units.back()),
+                                       std::min(most_of(run.units.back()), layout.units.back().width - moved));
+    return edit;
+}
+
 PlaceRun place_by_slide(const Run& run, const RunLayout& layout, const StudSlide& slide) {
     PlaceRun edit{run.id, layout.left(), {}};
     // Each group of fillers between two chains takes the room between them: shared evenly, the last takes the rest.

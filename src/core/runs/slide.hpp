@@ -36,6 +36,10 @@ StudSlide slide_for_studs(const SlideQuestion& question);
 SlideQuestion slide_question(const Run& run, const RunLayout& layout, const Wall& wall, const std::vector<Stud>& studs,
                              const HouseRules& rules);
 
+/// The edit that pushes a whole run along its line: where it ends in fillers, one gives what the other takes, within
+/// their limits.
+PlaceRun push_run(const Run& run, const RunLayout& layout, Length by);
+
 /// The edit that slides a run to where the search puts it.
 PlaceRun place_by_slide(const Run& run, const RunLayout& layout, const StudSlide& slide);
 

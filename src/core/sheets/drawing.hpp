@@ -94,9 +94,9 @@ struct Text {
 
 /// What a shape belongs to, for picking: a part of the job, and the places on the wall it stands for.
 struct Reference {
-    enum class Part { none, stud, opening, service, shelf, bracket, hole, check, wall };
+    enum class Part { none, stud, opening, service, shelf, bracket, hole, check, wall, unit, unit_hole, line };
     Part part = Part::none;
-    std::string shelf;       ///< id
+    std::string item;        ///< id of the shelf, the unit or the line
     std::size_t index = 0;   ///< of a wall: in the job
     std::optional<Length> x; ///< a tick on the run rod
     std::optional<Length> z; ///< a tick on the height rod

@@ -2,10 +2,12 @@
 
 #include "core/plan/wall_site.hpp"
 #include "core/sheets/rods.hpp"
+#include "core/sheets/run_layer.hpp"
 #include "core/sheets/survey_layer.hpp"
 
 #include <algorithm>
 #include <cmath>
+#include <map>
 
 namespace yes_square {
 namespace {
@@ -35,10 +37,14 @@ public:
         draw_edges(wall_, scale_, frame_, voice_, drawing_);
         services();
         corner_things();
+        draw_runs(wall_, plan_, scale_, frame_, voice_, drawing_);
+        draw_lines(wall_, scale_, frame_, voice_, drawing_);
         for (std::size_t i = 0; i < wall_.shelves.size() && i < plan_.shelves.size(); ++i)
             shelf(wall_.shelves[i], plan_.shelves[i]);
         for (const ShelfPlan& shelf : plan_.shelves)
-            checks(shelf);
+            checks(shelf.checks, shelf.shelf_id);
+        for (const RunPlan& run : plan_.runs)
+            checks(run.checks, {});
         draw_readings(wall_, plan_.survey, scale_, frame_, voice_, drawing_);
         rods_.draw(scale_, drawing_);
         return {std::move(drawing_), scale_};
@@ -210,16 +216,18 @@ private:
             whole);
     }
 
-    /// A triangle with an exclamation mark where trouble is; one for warnings, filled for errors.
-    void checks(const ShelfPlan& shelf) {
+    /// A triangle with an exclamation mark where trouble is; one for warnings, filled for errors. Several at one place
+    /// stand side by side.
+    void checks(const std::vector<Check>& checks, const std::string& item) {
         const double size = 1.5 * text();
-        for (std::size_t i = 0; i < shelf.checks.size(); ++i) {
-            const Check& check = shelf.checks[i];
+        for (std::size_t i = 0; i < checks.size(); ++i) {
+            const Check& check = checks[i];
             if (check.severity == Severity::note || !check.x || !check.z)
                 continue;
-            const Point at{x(*check.x) + 0.9 * size, y(*check.z) + 0.5 * size};
+            const int beside = marks_[{*check.x, *check.z}]++;
+            const Point at{x(*check.x) + (0.9 + 1.1 * beside) * size, y(*check.z) + 0.5 * size};
             const Ink ink = check.severity == Severity::error ? Ink::alarm : Ink::caution;
-            const Reference reference{Part::check, shelf.shelf_id, i, {}, {}};
+            const Reference reference{Part::check, item, i, {}, {}};
             add(Triangle{{at.x, at.y}, {at.x + size, at.y}, {at.x + size / 2, at.y - size}, ink}, reference);
             add(Text{{at.x + size / 2, at.y - 0.12 * size}, "!", 0.75 * size, Align::centre, Ink::paper, true},
                 reference);
@@ -233,6 +241,7 @@ private:
     Rods rods_;
     Drawing drawing_;
     ElevationScale scale_;
+    std::map<std::pair<Length, Length>, int> marks_; ///< of checks, at each place
 };
 
 } // namespace

@@ -17,6 +17,10 @@ struct ElevationFrame {
     double pan_x = 0; ///< mm of paper, added to the wall's place
     double pan_y = 0;
     std::string selected_shelf; ///< its heights and holes stand on the height rod; empty: all shelves'
+    std::string selected_run;   ///< drawn with its holes and its figures on the run rod
+    std::string selected_unit;
+    std::vector<LinePlan> lines; ///< of the room, to be drawn
+    bool line_names = false;     ///< every line with its name, as while lines are set; else those that units hang on
     bool rods = true;
     bool found = false; ///< what was found on the wall drops its ticks on the rods too
     SurveyLayer survey = SurveyLayer::none;

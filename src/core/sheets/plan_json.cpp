@@ -2,6 +2,7 @@
 
 #include "core/job/fields.hpp"
 
+#include <array>
 #include <cmath>
 #include <nlohmann/json.hpp>
 
@@ -143,14 +144,7 @@ private:
             {"fixing_utilisation", plan.fixing_utilisation ? finite(*plan.fixing_utilisation) : Json(nullptr)},
             {"bracket_utilisation", plan.bracket_utilisation ? finite(*plan.bracket_utilisation) : Json(nullptr)}};
         if (plan.fixing)
-            json["fixing"] = {{"name", plan.fixing->name},
-                              {"screw_length_m", plan.fixing->screw_length.in_metres()},
-                              {"penetration_m", plan.fixing->penetration.in_metres()},
-                              {"hole_diameter_m", plan.fixing->hole_diameter.in_metres()},
-                              {"drill_depth_m", plan.fixing->drill_depth.in_metres()},
-                              {"tension_capacity_n", plan.fixing->tension_n},
-                              {"shear_capacity_n", plan.fixing->shear_n},
-                              {"source", source(plan.fixing->source)}};
+            json["fixing"] = fixing(*plan.fixing);
         return json;
     }
 
@@ -171,6 +165,19 @@ private:
     }
 
 public:
+    std::string said(const Sentence& sentence) const { return say(sentence, voice_); }
+
+    Json fixing(const Fixing& fixing) const {
+        return {{"name", fixing.name},
+                {"screw_length_m", fixing.screw_length.in_metres()},
+                {"penetration_m", fixing.penetration.in_metres()},
+                {"hole_diameter_m", fixing.hole_diameter.in_metres()},
+                {"drill_depth_m", fixing.drill_depth.in_metres()},
+                {"tension_capacity_n", fixing.tension_n},
+                {"shear_capacity_n", fixing.shear_n},
+                {"source", source(fixing.source)}};
+    }
+
     Json check(const Check& check) const {
         Json json{{"code", std::string{name(check.code)}},
                   {"severity", std::string{name(check.severity)}},
@@ -187,11 +194,10 @@ public:
         return json;
     }
 
-private:
     Json working(const Working& working) const {
         Json terms = Json::array();
         for (const Term& term : working.terms) {
-            Json json{{"name", std::string{term.name}}};
+            Json json{{"name", term.own.empty() ? std::string{term.name} : term.own}};
             json.update(quantity(term.value));
             json["source"] = source(term.source);
             terms.push_back(std::move(json));
@@ -209,6 +215,7 @@ private:
         return json;
     }
 
+private:
     Json quantity(const Quantity& quantity) const {
         return {{"value", finite(quantity.si)},
                 {"unit", std::string{si_unit(quantity.kind)}},
@@ -224,6 +231,106 @@ private:
 
     const Voice& voice_;
 };
+
+Json lines_json(const RoomLines& lines, const PlanWriter& writer) {
+    Json json = Json::array();
+    for (const LinePlan& line : lines.lines)
+        json.push_back({{"id", line.id},
+                        {"name", line.name},
+                        {"z_m", line.z.in_metres()},
+                        {"least_m", line.least.in_metres()},
+                        {"most_m", line.most ? Json(line.most->in_metres()) : Json(nullptr)},
+                        {"set_by", line.set_by}});
+    for (std::size_t i = 0; i < lines.workings.size() && i < json.size(); ++i)
+        json[i]["working"] = writer.working(lines.workings[i]);
+    return json;
+}
+
+Json unit_json(const UnitPlan& unit, const PlanWriter& writer) {
+    Json json{{"id", unit.unit_id},
+              {"name", unit.name},
+              {"left_m", unit.place.left.in_metres()},
+              {"width_m", unit.place.width.in_metres()},
+              {"bottom_m", unit.bottom.in_metres()},
+              {"top_m", unit.top.in_metres()},
+              {"empty_kg", unit.empty_kg},
+              {"loaded_kg", unit.loaded_kg},
+              {"lift_kg", unit.lift_kg},
+              {"tension_n", unit.tension_n},
+              {"shear_n", unit.shear_n},
+              {"utilisation", unit.utilisation ? finite(*unit.utilisation) : Json(nullptr)}};
+    if (unit.hook_load_n)
+        json["hook_load_n"] = *unit.hook_load_n;
+    if (unit.fixing)
+        json["fixing"] = writer.fixing(*unit.fixing);
+    json["holes"] = Json::array();
+    for (const UnitHole& hole : unit.holes)
+        json["holes"].push_back({{"rail", hole.rail + 1},
+                                 {"x_m", hole.x.in_metres()},
+                                 {"z_m", hole.z.in_metres()},
+                                 {"above_floor_now_m", hole.above_now.in_metres()},
+                                 {"from_left_m", hole.from_left.in_metres()},
+                                 {"inside_left_m", hole.inside_left.in_metres()},
+                                 {"packing_m", hole.shim.in_metres()},
+                                 {"hold", std::string{hold_name(hole.hold)}}});
+    json["feet"] = Json::array();
+    for (const Foot& foot : unit.feet)
+        json["feet"].push_back({{"x_m", foot.x.in_metres()},
+                                {"front", foot.front},
+                                {"height_m", foot.height.in_metres()},
+                                {"packer_m", foot.packer.in_metres()}});
+    return json;
+}
+
+Json lengths_json(const std::vector<Length>& lengths) {
+    Json json = Json::array();
+    for (const Length length : lengths)
+        json.push_back(length.in_metres());
+    return json;
+}
+
+Json run_json(const RunPlan& run, const PlanWriter& writer) {
+    static constexpr std::array pieces{"worktop", "plinth", "suspension_rail", "ledger"}; // as in RunPiece::What
+    Json json{{"id", run.run_id},
+              {"name", run.run_name},
+              {"from_m", run.layout.from.in_metres()},
+              {"to_m", run.layout.to ? Json(run.layout.to->in_metres()) : Json(nullptr)},
+              {"slack_m", run.layout.slack.in_metres()},
+              {"slide",
+               {{"holds_now", run.slide.holds_now()},
+                {"possible", run.slide.possible},
+                {"moved_m", run.slide.moved.in_metres()},
+                {"places_m", lengths_json(run.slide.places)}}}};
+    json["units"] = Json::array();
+    for (const UnitPlan& unit : run.units)
+        json["units"].push_back(unit_json(unit, writer));
+    json["pieces"] = Json::array();
+    for (const RunPiece& piece : run.pieces)
+        json["pieces"].push_back({{"what", pieces[static_cast<std::size_t>(piece.what)]},
+                                  {"from_m", piece.from.in_metres()},
+                                  {"to_m", piece.to.in_metres()},
+                                  {"z_m", piece.z.in_metres()},
+                                  {"breadth_m", piece.breadth.in_metres()},
+                                  {"cuts_m", lengths_json(piece.cuts)},
+                                  {"fixings_m", lengths_json(piece.fixings)}});
+    json["scribes"] = Json::array();
+    for (const Scribe& scribe : run.scribes) {
+        Json cuts = Json::array();
+        for (const ScribeCut& cut : scribe.cuts)
+            cuts.push_back({{"z_m", cut.at.in_metres()}, {"width_m", cut.width.in_metres()}});
+        json["scribes"].push_back({{"unit", scribe.unit}, {"to_face", scribe.to_face}, {"cuts", cuts}});
+    }
+    json["checks"] = Json::array();
+    for (const Check& check : run.checks)
+        json["checks"].push_back(writer.check(check));
+    json["workings"] = Json::array();
+    for (const Working& working : run.workings)
+        json["workings"].push_back(writer.working(working));
+    json["steps"] = Json::array();
+    for (const Step& step : run.steps)
+        json["steps"].push_back({{"text", writer.said(step.words)}, {"hold_point", step.hold_point}});
+    return json;
+}
 
 } // namespace
 
@@ -244,6 +351,9 @@ std::string plan_json(const Job& job, const Plan& plan, const Voice& voice) {
                                               {"bottom_m", strip.bottom.in_metres()},
                                               {"top_m", strip.top.in_metres()}});
         wall["survey"] = writer.survey(plan.walls[i]->survey);
+        wall["runs"] = Json::array();
+        for (const RunPlan& run : plan.walls[i]->runs)
+            wall["runs"].push_back(run_json(run, writer));
         wall["shelves"] = Json::array();
         for (const ShelfPlan& shelf : plan.walls[i]->shelves)
             wall["shelves"].push_back(writer.shelf(shelf));
@@ -256,9 +366,11 @@ std::string plan_json(const Job& job, const Plan& plan, const Voice& voice) {
         if (survey.plan.closed)
             room.update({{"closing_error_m", survey.plan.closing_error.in_metres()},
                          {"closing_limit_m", survey.plan.closing_limit.in_metres()}});
+        room["lines"] = lines_json(survey.lines, writer);
         room["checks"] = Json::array();
-        for (const Check& check : survey.checks)
-            room["checks"].push_back(writer.check(check));
+        for (const auto* checks : {&survey.checks, &survey.lines.checks})
+            for (const Check& check : *checks)
+                room["checks"].push_back(writer.check(check));
         document["rooms"].push_back(std::move(room));
     }
     return document.dump(2) + "\n";

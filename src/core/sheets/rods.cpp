@@ -85,8 +85,33 @@ void Rods::collect_lanes() {
     }
     if (!others.ticks.empty())
         lanes_.push_back(std::move(others));
+    collect_run_lanes();
     for (Lane& lane : lanes_)
         std::ranges::sort(lane.ticks, {}, &Tick::at);
+}
+
+/// A run's unit edges, and over them, as a band, where its left end may be for every unit to have its studs.
+void Rods::collect_run_lanes() {
+    for (std::size_t r = 0; r < wall_.runs.size() && r < plan_.runs.size(); ++r) {
+        const Run& run = wall_.runs[r];
+        const RunPlan& plan = plan_.runs[r];
+        if (!frame_.selected_run.empty() ? run.id != frame_.selected_run : !frame_.selected_shelf.empty())
+            continue;
+        Lane lane{run.name, {}, run.id == frame_.selected_run};
+        for (std::size_t i = 0; i < plan.units.size(); ++i)
+            lane.ticks.push_back(
+                {plan.units[i].place.left, true, {Part::unit, run.units[i].id, i, plan.units[i].place.left, {}}});
+        if (!plan.units.empty())
+            lane.ticks.push_back({plan.layout.right(),
+                                  true,
+                                  {Part::unit, run.units.back().id, run.units.size() - 1, plan.layout.right(), {}}});
+        if (plan.slide.needed && lane.selected)
+            for (const SlideChain& chain : plan.slide.chains)
+                for (const SlideBand& band : chain.bands)
+                    if (band.lost.empty())
+                        lane.bands.push_back({band.from, band.to});
+        lanes_.push_back(std::move(lane));
+    }
 }
 
 /// Edges of openings and obstacles, middles of accessories on this face.
@@ -110,7 +135,7 @@ Rods::Lane Rods::found_lane() const {
 }
 
 double Rods::lane_height(const Lane& lane) const {
-    return (lane.figures ? lane.row_count * 1.25 + 0.75 : 1.4) * text();
+    return (lane.figures ? lane.row_count * 1.25 + 0.75 : 1.4) * text() + (lane.bands.empty() ? 0 : 1.1 * text());
 }
 
 double Rods::width_of(const std::string& figure) const {
@@ -152,6 +177,23 @@ void Rods::draw_run_rod(const ElevationScale& scale, Drawing& drawing) const {
                       Stroke::solid});
         add(Text{
             {0.4 * text(), top + 1.35 * text()}, lane.title, 0.9 * text(), Align::left, Ink::figure, lane.selected});
+        if (!lane.bands.empty()) {
+            const double band_top = top + height - 0.9 * text();
+            for (const Stretch& band : lane.bands)
+                add(Rectangle{{scale.x(band.left), band_top},
+                              std::max(0.6, scale.x(band.right) - scale.x(band.left)),
+                              0.6 * text(),
+                              Ink::stud_proved,
+                              Fill::plain,
+                              0.2,
+                              Stroke::solid},
+                    {Part::none, {}, 0, {}, {}});
+            add(Text{{0.4 * text(), top + height - 0.35 * text()},
+                     say("left end may be", voice_),
+                     0.8 * text(),
+                     Align::left,
+                     Ink::faint});
+        }
         for (std::size_t i = 0; i < lane.ticks.size(); ++i) {
             const Tick& tick = lane.ticks[i];
             const double at = scale.x(tick.at);
@@ -182,6 +224,14 @@ void Rods::draw_run_rod(const ElevationScale& scale, Drawing& drawing) const {
     }
 }
 
+/// Whether a unit of this wall hangs on a line or stands on it.
+bool Rods::hangs_here(const std::string& line) const {
+    return std::ranges::any_of(wall_.runs, [&](const Run& run) {
+        return std::ranges::any_of(run.units,
+                                   [&](const CabinetUnit& unit) { return stands_on(unit, run.level).line == line; });
+    });
+}
+
 std::vector<Rods::HeightTick> Rods::height_ticks() const {
     std::vector<HeightTick> ticks;
     const auto tick = [&](Length at, bool strong, Reference reference) {
@@ -200,6 +250,17 @@ std::vector<Rods::HeightTick> Rods::height_ticks() const {
                 tick(z, false, {Part::hole, shelf.id, row, {}, z});
             }
     }
+    for (const RunPlan& run : plan_.runs)
+        if (run.run_id == frame_.selected_run)
+            for (const UnitPlan& unit : run.units) {
+                if (unit.loaded_kg > 0 && unit.bottom > Length{})
+                    tick(unit.bottom, true, {Part::unit, unit.unit_id, 0, {}, unit.bottom});
+                for (const UnitHole& hole : unit.holes)
+                    tick(hole.z, false, {Part::unit_hole, unit.unit_id, 0, {}, hole.z});
+            }
+    for (const LinePlan& line : frame_.lines)
+        if (line.z > Length{} && (frame_.line_names || hangs_here(line.id)))
+            tick(line.z, true, {Part::line, line.id, 0, {}, line.z});
     if (frame_.found) {
         const auto both = [&](Length bottom, Length height, Part part, std::size_t index) {
             for (const Length z : {bottom, bottom + height})

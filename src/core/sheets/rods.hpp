@@ -37,6 +37,7 @@ private:
         bool figures = true;        ///< false: ticks alone
         std::vector<int> rows = {}; ///< the row of each tick's figure, so that figures do not overlap
         int row_count = 1;
+        std::vector<Stretch> bands = {}; ///< where something may stand, under the figures
     };
     struct HeightTick {
         Length at;
@@ -49,8 +50,10 @@ private:
     bool two_floors() const;
     void collect_lanes();
     Lane found_lane() const;
+    void collect_run_lanes();
     double lane_height(const Lane& lane) const;
     double width_of(const std::string& figure) const;
+    bool hangs_here(const std::string& line) const;
     std::vector<HeightTick> height_ticks() const;
     void draw_run_rod(const ElevationScale& scale, Drawing& drawing) const;
     void draw_height_rod(const ElevationScale& scale, Drawing& drawing) const;

@@ -70,6 +70,37 @@ std::string_view words(Hold hold) {
     std::abort();
 }
 
+namespace {
+
+std::string lines_text(const Room& room, const RoomLines& lines, const Voice& voice) {
+    std::string text = fmt::format("{}, level lines above the datum\n", room.name);
+    for (const LinePlan& line : lines.lines)
+        text += fmt::format("  {:<24} {:>12}  {}\n", line.name, format(line.z, voice.unit), line.set_by);
+    return text;
+}
+
+/// Where each unit stands and each of its holes.
+std::string run_text(const WallPlan& wall, const RunPlan& run, const Voice& voice) {
+    std::string text = fmt::format("{}, {}\n", wall.wall_name, run.run_name);
+    for (const UnitPlan& unit : run.units) {
+        text += fmt::format("  {:<24} {} to {}, {} to {} up", unit.name, format(unit.place.left, voice.unit),
+                            format(unit.place.right(), voice.unit), format(unit.bottom, voice.unit),
+                            format(unit.top, voice.unit));
+        if (unit.fixing)
+            text += fmt::format("; {}, {} long", unit.fixing->name, say(stock(unit.fixing->screw_length), voice));
+        if (unit.utilisation && unit.tension_n + unit.shear_n > 0)
+            text += fmt::format(", used to {}", say(ratio(*unit.utilisation), voice));
+        text += "\n";
+        for (const UnitHole& hole : unit.holes)
+            text += fmt::format("    hole at {}, {} up; inside {} from the left; {}\n", format(hole.x, voice.unit),
+                                format(hole.z, voice.unit), format(hole.inside_left, voice.unit),
+                                say(words(hole.hold), voice));
+    }
+    return text;
+}
+
+} // namespace
+
 std::string summary(const Job& job, const Plan& plan, const Voice& voice) {
     std::string text = fmt::format("{}\n{}, {}\n", job.title, job.client, job.place);
     for (std::size_t i = 0; i < plan.walls.size(); ++i)
@@ -77,6 +108,12 @@ std::string summary(const Job& job, const Plan& plan, const Voice& voice) {
             text += "\n" + survey;
     each_shelf(job, plan,
                [&](const Wall& wall, const ShelfPlan& shelf) { text += "\n" + shelf_text(wall, shelf, voice); });
+    for (std::size_t i = 0; i < plan.rooms.size(); ++i)
+        if (!plan.rooms[i].lines.lines.empty())
+            text += "\n" + lines_text(job.rooms[i], plan.rooms[i].lines, voice);
+    for (const auto& wall : plan.walls)
+        for (const RunPlan& run : wall->runs)
+            text += "\n" + run_text(*wall, run, voice);
     text += fmt::format("\n{} errors, {} warnings, {} notes\n", count_checks(plan, Severity::error),
                         count_checks(plan, Severity::warning), count_checks(plan, Severity::note));
     return text;
@@ -112,8 +149,8 @@ std::string working_text(const Working& working, const Voice& voice) {
     if (!sum.empty())
         text += "  " + sum + "\n";
     for (const Term& term : working.terms)
-        text += fmt::format("  {}: {} ({})\n", say(term.name, voice), say(term.value, voice),
-                            source_text(term.source, voice));
+        text += fmt::format("  {}: {} ({})\n", term.own.empty() ? say(term.name, voice) : term.own,
+                            say(term.value, voice), source_text(term.source, voice));
     return text + fmt::format("  {}\n", source_text(working.source, voice));
 }
 

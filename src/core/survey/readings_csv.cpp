@@ -1,14 +1,13 @@
 #include "core/survey/readings_csv.hpp"
 
 #include "core/job/fields.hpp"
+#include "core/measure/csv_table.hpp"
 #include "core/measure/entry.hpp"
 
 #include <algorithm>
 #include <array>
-#include <csv.h>
 #include <fmt/format.h>
 #include <functional>
-#include <memory>
 
 namespace yes_square {
 namespace {
@@ -181,17 +180,12 @@ public:
     explicit TableReader(Wall& wall)
         : wall_{wall} {}
 
-    void cell(std::string text) { row_.push_back(std::move(text)); }
-
-    void end_row() {
-        ++line_;
-        const std::vector<std::string> row = std::exchange(row_, {});
-        if (!problem_.empty() || std::ranges::all_of(row, [](const std::string& c) { return c.empty(); }))
-            return;
+    void line(const CsvLine& line) {
+        line_ = line.number;
         if (columns_.empty())
-            read_header(row);
+            read_header(line.cells);
         else
-            read_line(row);
+            read_line(line.cells);
     }
 
     std::string problem_;
@@ -268,7 +262,6 @@ private:
 
     Wall& wall_;
     std::vector<Column> columns_;
-    std::vector<std::string> row_;
     std::size_t line_ = 0;
 };
 
@@ -290,27 +283,16 @@ std::string readings_csv(const Wall& wall) {
 }
 
 tl::expected<std::size_t, std::string> add_readings_csv(std::string_view table, Wall& wall) {
-    if (table.starts_with("\xEF\xBB\xBF"))
-        table.remove_prefix(3);
-    std::string text{table};
-    std::erase(text, '\r');
+    const auto lines = read_csv(table);
+    if (!lines)
+        return tl::unexpected{lines.error()};
     Wall changed = wall;
     TableReader reader{changed};
-    csv_parser parser;
-    if (csv_init(&parser, CSV_REPALL_NL) != 0)
-        return tl::unexpected{std::string{"the table cannot be read: out of memory"}};
-    const std::unique_ptr<csv_parser, void (*)(csv_parser*)> owner{&parser, csv_free};
-    // A spreadsheet of a country with decimal commas writes semicolons.
-    const std::string head = text.substr(0, text.find('\n'));
-    const bool tabs = head.find('\t') != std::string::npos;
-    csv_set_delim(&parser, head.find(';') != std::string::npos ? ';' : (tabs ? '\t' : ','));
-    const auto on_cell = [](void* data, std::size_t size, void* to) {
-        static_cast<TableReader*>(to)->cell(std::string{static_cast<const char*>(data), size});
-    };
-    const auto on_row = [](int, void* to) { static_cast<TableReader*>(to)->end_row(); };
-    const std::size_t read = csv_parse(&parser, text.data(), text.size(), on_cell, on_row, &reader);
-    if (read != text.size() || csv_fini(&parser, on_cell, on_row, &reader) != 0)
-        return tl::unexpected{fmt::format("the table cannot be read: {}", csv_strerror(csv_error(&parser)))};
+    for (const CsvLine& line : *lines) {
+        reader.line(line);
+        if (!reader.problem_.empty())
+            break;
+    }
     if (!reader.problem_.empty())
         return tl::unexpected{reader.problem_};
     if (reader.added_ == 0)

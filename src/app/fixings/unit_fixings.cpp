@@ -1,0 +1,98 @@
+#include "app/fixings/unit_fixings.hpp"
+
+#include "core/sheets/run_layer.hpp"
+#include "core/sheets/summary.hpp"
+
+#include <QHeaderView>
+#include <QVBoxLayout>
+
+namespace yes_square::app {
+
+UnitFixings::UnitFixings(Workbench& bench, QWidget* parent)
+    : QWidget{parent}
+    , bench_{bench}
+    , words_{new QLabel{this}}
+    , holes_{new QTableWidget{0, 5, this}}
+    , card_{new DrawingView{[this](double width, double height, double size) {
+                                const CabinetUnit* unit = bench_.unit();
+                                return unit ? draw_back_card(*unit, *bench_.unit_plan(), width, height, size,
+                                                             bench_.voice())
+                                            : Drawing{width, height, {}};
+                            },
+                            this}} {
+    words_->setWordWrap(true);
+    words_->setObjectName(QStringLiteral("unit-fixing-words"));
+    holes_->setObjectName(QStringLiteral("unit-holes"));
+    holes_->setHorizontalHeaderLabels({tr("At"), tr("Up"), tr("Outside"), tr("Inside"), tr("Holds in")});
+    holes_->verticalHeader()->hide();
+    holes_->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    holes_->setSelectionBehavior(QAbstractItemView::SelectRows);
+    holes_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
+    holes_->horizontalHeader()->setStretchLastSection(true);
+    holes_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+    holes_->setMinimumHeight(96);
+    card_->setObjectName(QStringLiteral("back-card"));
+    card_->setAccessibleName(tr("Back of the unit with its holes"));
+    holes_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    card_->setMinimumHeight(230);
+    auto* column = new QVBoxLayout{this};
+    column->addWidget(words_);
+    column->addWidget(holes_, 2);
+    column->addWidget(card_, 5);
+    connect(&bench_, &Workbench::changed, this, &UnitFixings::refresh);
+    connect(&bench_, &Workbench::selection_changed, this, &UnitFixings::refresh);
+    refresh();
+}
+
+QString UnitFixings::words() const {
+    const UnitPlan* plan = bench_.unit_plan();
+    const RunPlan* run = bench_.run_plan();
+    const Voice voice = bench_.voice();
+    const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
+    QStringList lines{QStringLiteral("<b>%1</b>").arg(text(plan->name).toHtmlEscaped())};
+    if (plan->fixing)
+        lines << tr("%1, %2 long, pilot %3, %4 in the wall. Tape on the bit at %5 from the wall's face.")
+                     .arg(text(plan->fixing->name).toHtmlEscaped(), shown(stock(plan->fixing->screw_length)),
+                          shown(stock(plan->fixing->hole_diameter)), shown(stock(plan->fixing->penetration)),
+                          shown(stock(plan->fixing->drill_depth)));
+    if (plan->fixing && plan->utilisation && plan->tension_n + plan->shear_n > 0)
+        lines << tr("Loaded with %1 the worst pulls %2 and shears %3: used to %4.")
+                     .arg(shown({Kind::mass, plan->loaded_kg}), shown(force(plan->tension_n)),
+                          shown(force(plan->shear_n)), shown(ratio(*plan->utilisation)));
+    if (plan->hook_load_n)
+        lines << tr("Each hook carries up to %1.").arg(shown(force(*plan->hook_load_n)));
+    if (run->rail_fixing)
+        lines << tr("Rail: %1, %2 long, %3 at each place, used to %4.")
+                     .arg(text(run->rail_fixing->name).toHtmlEscaped(), shown(stock(run->rail_fixing->screw_length)))
+                     .arg(run->rail_screws)
+                     .arg(shown(ratio(*run->rail_utilisation)));
+    const auto index = static_cast<std::size_t>(bench_.unit() - bench_.run()->units.data());
+    for (const JoinScrew& join : run->joins)
+        if (join.left_unit == index && join.length)
+            lines << tr("To its right neighbour: screws of %1 through both sides.").arg(shown(stock(*join.length)));
+    for (const Foot& foot : plan->feet)
+        if (foot.front)
+            lines << tr("Foot at %1: %2.").arg(shown(quantity(foot.x)), shown(quantity(foot.height)));
+    return lines.join(QStringLiteral("<br>"));
+}
+
+void UnitFixings::refresh() {
+    holes_->setRowCount(0);
+    card_->redraw();
+    const UnitPlan* plan = bench_.unit_plan();
+    words_->setText(plan ? words() : QString{});
+    if (!plan)
+        return;
+    const Voice voice = bench_.voice();
+    const auto shown = [&](Length length) { return text(format_bare(length, voice.unit)); };
+    for (const UnitHole& hole : plan->holes) {
+        const int row = holes_->rowCount();
+        holes_->insertRow(row);
+        const QStringList cells{shown(hole.x), shown(hole.z), shown(hole.from_left), shown(hole.inside_left),
+                                text(say(yes_square::words(hole.hold), voice))};
+        for (int column = 0; column < cells.size(); ++column)
+            holes_->setItem(row, column, new QTableWidgetItem{cells[column]});
+    }
+}
+
+} // namespace yes_square::app

@@ -1,0 +1,67 @@
+#pragma once
+
+#include "app/shell/bound_form.hpp"
+
+#include <QListWidget>
+#include <QPushButton>
+
+namespace yes_square::app {
+
+/// Units to choose from, in a list: carried to the wall with the mouse, or added with Enter.
+class UnitList : public QListWidget {
+    Q_OBJECT
+public:
+    explicit UnitList(QWidget* parent = nullptr);
+
+signals:
+    /// A row is being dragged, or let go, at a place on the screen.
+    void carried(int row, QPoint screen);
+    void dropped(int row, QPoint screen);
+
+protected:
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+
+private:
+    bool carrying_ = false;
+};
+
+/// The runs of the wall: the units to choose from, the selected run's figures and those of its selected unit.
+class RunPanel : public QWidget {
+    Q_OBJECT
+public:
+    explicit RunPanel(Workbench& bench, QWidget* parent = nullptr);
+
+    void add_run(RunLevel level);
+    void remove_run();
+    void add_listed(int row);
+    void remove_unit();
+    void move_unit(int by);
+    void slide();
+    /// Adds the units of a CSV list to those at hand. Empty: done; else what is wrong with it.
+    QString take_in_list(const QString& path);
+
+signals:
+    void unit_carried(const yes_square::CabinetUnit& unit, QPoint screen);
+    void unit_dropped(const yes_square::CabinetUnit& unit, QPoint screen);
+
+private:
+    void build_run_form();
+    void build_unit_form();
+    void build_filler_rows();
+    void refresh();
+    void refresh_list();
+    void choose_list();
+    /// What a run here may begin or end at, with words for each.
+    std::vector<std::pair<RunEnd, QString>> ends() const;
+
+    Workbench& bench_;
+    UnitList* library_;
+    BoundForm* run_form_;
+    BoundForm* unit_form_;
+    std::vector<CabinetUnit> at_hand_; ///< as the rows of the list
+    QPushButton* slide_;
+    std::vector<QPushButton*> unit_buttons_;
+};
+
+} // namespace yes_square::app

@@ -1,0 +1,162 @@
+#pragma once
+
+#include "app/board/painter.hpp"
+#include "app/shell/words.hpp"
+
+#include <QFontMetricsF>
+#include <QPagedPaintDevice>
+#include <algorithm>
+#include <functional>
+
+namespace yes_square::app {
+
+inline constexpr double sheet_margin = 14; ///< mm
+inline constexpr double body_type = 3.3;   ///< mm, type size
+inline constexpr double small_type = 2.8;
+inline constexpr double type_line = 1.35; ///< of the type size
+
+/// A page in mm, filled from the top; goes on to the next when a block does not fit.
+class Page {
+public:
+    Page(QPainter& painter, QPagedPaintDevice& device, double width, double height, double per_mm)
+        : painter_{painter}
+        , device_{device}
+        , width_{width}
+        , height_{height}
+        , per_mm_{per_mm} {}
+
+    double width() const { return width_ - 2 * sheet_margin; }
+    double left_over() const { return height_ - sheet_margin - 6 - at_; }
+
+    void begin(const QString& heading, const QString& under) {
+        if (number_++ > 0)
+            device_.newPage();
+        at_ = sheet_margin;
+        heading_ = heading;
+        write(heading, 5.5, true);
+        write(under, small_type, false);
+        at_ += 1.5;
+        foot();
+    }
+
+    void write(const QString& words, double size, bool bold, double indent = 0, const QColor& colour = Qt::black) {
+        const QFont font = font_of(size, bold);
+        painter_.setFont(font);
+        const QRectF wanted = QFontMetricsF{font, &device_}.boundingRect(
+            QRectF{0, 0, (width() - indent) * per_mm_, 1e6}, Qt::TextWordWrap, words);
+        const double height = std::max(wanted.height() / per_mm_, size * type_line);
+        make_room(height);
+        painter_.setFont(font);
+        painter_.setPen(colour);
+        painter_.drawText(QRectF{(sheet_margin + indent) * per_mm_, at_ * per_mm_, (width() - indent) * per_mm_,
+                                 (height + 1) * per_mm_},
+                          Qt::TextWordWrap, words);
+        at_ += height;
+    }
+
+    void heading(const QString& words) {
+        make_room(12);
+        at_ += 2.5;
+        write(words, body_type * 1.15, true);
+        rule();
+        at_ += 0.8;
+    }
+
+    /// A numbered or marked line: the mark hangs in the sheet_margin of the text.
+    void item(const QString& mark, const QString& words, bool bold_mark) {
+        const double before = at_;
+        const QFont font = font_of(body_type, false);
+        const QRectF wanted = QFontMetricsF{font, &device_}.boundingRect(QRectF{0, 0, (width() - 8) * per_mm_, 1e6},
+                                                                         Qt::TextWordWrap, words);
+        make_room(wanted.height() / per_mm_);
+        const double from = at_ < before ? at_ : before;
+        painter_.setFont(font_of(body_type, bold_mark));
+        painter_.setPen(Qt::black);
+        painter_.drawText(QRectF{sheet_margin * per_mm_, from * per_mm_, 7 * per_mm_, 2 * body_type * per_mm_},
+                          Qt::AlignLeft, mark);
+        at_ = from;
+        write(words, body_type, false, 8);
+        at_ += 0.6;
+    }
+
+    void table(const QStringList& headings, const std::vector<QStringList>& rows, const std::vector<double>& shares) {
+        table_row(headings, shares, true);
+        rule();
+        for (const QStringList& cells : rows)
+            table_row(cells, shares, false);
+    }
+
+    void drawing(const std::function<Drawing(double width, double height)>& draw, double height) {
+        make_room(height);
+        painter_.save();
+        painter_.translate(sheet_margin * per_mm_, at_ * per_mm_);
+        paint(painter_, draw(width(), height), print_theme(), per_mm_);
+        painter_.restore();
+        at_ += height;
+    }
+
+private:
+    static QString tr(const char* words) { return QCoreApplication::translate("Sheets", words); }
+
+    QFont font_of(double size, bool bold) const {
+        QFont font = painter_.font();
+        font.setPixelSize(qRound(size * per_mm_));
+        font.setBold(bold);
+        return font;
+    }
+
+    void rule() {
+        painter_.setPen(QPen{Qt::black, 0.2 * per_mm_});
+        painter_.drawLine(QPointF{sheet_margin * per_mm_, at_ * per_mm_},
+                          QPointF{(width_ - sheet_margin) * per_mm_, at_ * per_mm_});
+    }
+
+    void table_row(const QStringList& cells, const std::vector<double>& shares, bool bold) {
+        const QFont font = font_of(bold ? small_type : body_type, bold);
+        const QFontMetricsF metrics{font, &device_};
+        double height = body_type * type_line;
+        for (qsizetype i = 0; i < cells.size(); ++i)
+            height = std::max(height, metrics.boundingRect(QRectF{0, 0, (shares[i] * width() - 2) * per_mm_, 1e6},
+                                                           Qt::TextWordWrap, cells[i])
+                                              .height() /
+                                          per_mm_);
+        make_room(height + 1);
+        painter_.setFont(font);
+        painter_.setPen(Qt::black);
+        double x = sheet_margin;
+        for (qsizetype i = 0; i < cells.size(); ++i) {
+            painter_.drawText(QRectF{x * per_mm_, at_ * per_mm_, (shares[i] * width() - 2) * per_mm_, 1e6},
+                              Qt::TextWordWrap, cells[i]);
+            x += shares[i] * width();
+        }
+        at_ += height + 0.6;
+    }
+
+    void make_room(double height) {
+        if (left_over() >= height || at_ <= sheet_margin + 20)
+            return;
+        begin(heading_, tr("continued"));
+    }
+
+    void foot() {
+        painter_.setFont(font_of(small_type, false));
+        painter_.setPen(Qt::black);
+        painter_.drawText(
+            QRectF{sheet_margin * per_mm_, (height_ - sheet_margin - 3) * per_mm_, width() * per_mm_, 5 * per_mm_},
+            Qt::AlignLeft,
+            tr("x from the reference end (left end of the wall), up from the datum (finished floor at its "
+               "highest). Sheet %1")
+                .arg(number_));
+    }
+
+    QPainter& painter_;
+    QPagedPaintDevice& device_;
+    double width_;
+    double height_;
+    double per_mm_;
+    double at_ = sheet_margin;
+    int number_ = 0;
+    QString heading_;
+};
+
+} // namespace yes_square::app

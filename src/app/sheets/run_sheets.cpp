@@ -1,0 +1,227 @@
+#include "app/sheets/run_sheets.hpp"
+
+#include "core/sheets/run_layer.hpp"
+#include "core/sheets/summary.hpp"
+#include "core/shelves/shelf_steps.hpp"
+
+namespace yes_square::app {
+namespace {
+
+constexpr double card_height = 92;   ///< mm of paper
+constexpr double strip_height = 220; ///< of a scribe at full size, on one page
+constexpr double check_line = 100;
+
+QString tr(const char* words) {
+    return QCoreApplication::translate("Sheets", words);
+}
+
+class RunSheets {
+public:
+    RunSheets(Page& page, const Job& job, const Plan& plan, std::size_t wall, std::size_t run)
+        : page_{page}
+        , job_{job}
+        , wall_{job.walls[wall]}
+        , wall_plan_{*plan.walls[wall]}
+        , run_{wall_.runs[run]}
+        , plan_{wall_plan_.runs[run]}
+        , voice_{app::voice(job.unit)} {
+        for (std::size_t i = 0; i < job.rooms.size(); ++i)
+            if (job.rooms[i].id == wall_.room)
+                lines_ = plan.rooms[i].lines.lines;
+    }
+
+    void write() {
+        overview();
+        cards();
+        for (const Scribe& scribe : plan_.scribes)
+            this->scribe(scribe);
+    }
+
+private:
+    QString shown(const Quantity& quantity) const { return text(say(quantity, voice_)); }
+    QString shown(Length length) const { return shown(quantity(length)); }
+    QString said(const Sentence& sentence) const { return text(say(sentence, voice_)); }
+
+    void begin(const QString& heading) {
+        page_.begin(heading, tr("%1. %2, %3").arg(text(job_.title), text(job_.client), text(job_.place)));
+    }
+
+    void overview() {
+        begin(tr("%1, %2").arg(text(wall_.name), text(plan_.run_name)));
+        page_.drawing(
+            [&](double width, double height) {
+                ElevationFrame frame;
+                frame.width = width;
+                frame.height = height;
+                frame.text = 2.7;
+                frame.selected_run = run_.id;
+                frame.lines = lines_;
+                return draw_elevation(wall_, wall_plan_, frame, voice_).drawing;
+            },
+            105);
+        for (const Check& check : plan_.checks)
+            if (check.severity == Severity::error)
+                page_.item(QStringLiteral("!"), tr("WRONG: %1").arg(said(check.message)), true);
+        page_.heading(tr("Units, left to right"));
+        std::vector<QStringList> rows;
+        for (const UnitPlan& unit : plan_.units)
+            rows.push_back(
+                {text(unit.name), shown(unit.place.left), shown(unit.place.width), shown(unit.bottom),
+                 unit.loaded_kg > 0 ? shown({Kind::mass, unit.lift_kg}) : QString{},
+                 unit.utilisation && unit.tension_n + unit.shear_n > 0 ? shown(ratio(*unit.utilisation)) : QString{}});
+        page_.table({tr("Unit"), tr("Left edge, from ref. end"), tr("Width"), tr("Bottom, up"), tr("To lift"),
+                     tr("Screws used")},
+                    rows, {0.28, 0.2, 0.14, 0.14, 0.12, 0.12});
+        pieces();
+        feet();
+        for (const Check& check : plan_.checks)
+            if (check.severity == Severity::warning)
+                page_.item(QStringLiteral("-"), said(check.message), false);
+        page_.heading(tr("Before you drill"));
+        for (const Sentence& caution : general_cautions())
+            page_.item(QStringLiteral("-"), said(caution), false);
+        page_.heading(tr("Steps"));
+        int number = 1;
+        for (const Step& step : plan_.steps)
+            page_.item(QString::number(number++), (step.hold_point ? tr("HOLD. ") : QString{}) + said(step.words),
+                       true);
+    }
+
+    void pieces() {
+        if (plan_.pieces.empty())
+            return;
+        page_.heading(tr("Cut for this run"));
+        std::vector<QStringList> rows;
+        for (const RunPiece& piece : plan_.pieces) {
+            static constexpr std::array names{
+                QT_TRANSLATE_NOOP("Sheets", "Worktop"), QT_TRANSLATE_NOOP("Sheets", "Plinth"),
+                QT_TRANSLATE_NOOP("Sheets", "Suspension rail"), QT_TRANSLATE_NOOP("Sheets", "Temporary ledger")};
+            QStringList cuts;
+            for (const Length cut : piece.cuts)
+                cuts << shown(cut);
+            QStringList places;
+            for (const Length place : piece.fixings)
+                places << shown(place);
+            rows.push_back({tr(names[static_cast<std::size_t>(piece.what)]), cuts.join(QStringLiteral(" + ")),
+                            piece.breadth > Length{} ? shown(piece.breadth) : QString{}, shown(piece.from),
+                            shown(piece.z), places.join(QStringLiteral(", "))});
+        }
+        page_.table({tr("Piece"), tr("Lengths"), tr("Broad"), tr("From"), tr("Up"), tr("Screwed at")}, rows,
+                    {0.18, 0.24, 0.11, 0.11, 0.11, 0.25});
+    }
+
+    void feet() {
+        std::vector<QStringList> rows;
+        for (const UnitPlan& unit : plan_.units)
+            for (const Foot& foot : unit.feet)
+                if (foot.front)
+                    rows.push_back({text(unit.name), shown(foot.x), shown(foot.height),
+                                    foot.packer > Length{} ? shown(foot.packer) : QString{}});
+        if (rows.empty())
+            return;
+        page_.heading(tr("Legs and shims, front and back alike"));
+        page_.table({tr("Unit"), tr("At, from ref. end"), tr("High"), tr("Packer strip under it")}, rows,
+                    {0.3, 0.24, 0.2, 0.26});
+    }
+
+    void cards() {
+        bool first = true;
+        for (std::size_t i = 0; i < plan_.units.size(); ++i) {
+            const UnitPlan& unit = plan_.units[i];
+            if (unit.holes.empty())
+                continue;
+            if (std::exchange(first, false))
+                begin(tr("Cards for the backs: %1").arg(text(plan_.run_name)));
+            if (page_.left_over() < card_height + 16)
+                begin(tr("Cards for the backs: %1").arg(text(plan_.run_name)));
+            page_.heading(text(unit.name));
+            if (unit.fixing)
+                page_.write(tr("%1, %2 long; pilot %3; tape on the bit at %4 from the face of the wall")
+                                .arg(text(unit.fixing->name), shown(stock(unit.fixing->screw_length)),
+                                     shown(stock(unit.fixing->hole_diameter)), shown(stock(unit.fixing->drill_depth))),
+                            small_type, false);
+            page_.drawing(
+                [&](double width, double height) {
+                    return draw_back_card(run_.units[i], unit, width, height, 3.0, voice_);
+                },
+                card_height);
+        }
+    }
+
+    /// A table of widths, then the edge itself at full size: cut the strip out, lay it on the board, draw along it.
+    void scribe(const Scribe& scribe) {
+        begin(tr("Scribe: %1").arg(text(scribe.unit)));
+        page_.write(scribe.to_face ? tr("The back edge follows the wall's face: cut to these depths")
+                                   : tr("The side follows the wall at the run's end: cut to these widths"),
+                    body_type, false);
+        std::vector<QStringList> rows;
+        for (const ScribeCut& cut : scribe.cuts)
+            rows.push_back({shown(cut.at), shown(cut.width)});
+        page_.table({tr("Up, above the datum"), tr("Left on the board")}, rows, {0.35, 0.35});
+        const double top = scribe.cuts.back().at.in_mm();
+        for (double from = scribe.cuts.front().at.in_mm(); from < top; from += strip_height) {
+            begin(tr("Scribe at full size: %1, from %2 up")
+                      .arg(text(scribe.unit), shown(Length::nearest_to_metres(from / 1000))));
+            page_.drawing([&](double, double) { return strip(scribe, from, std::min(top, from + strip_height)); },
+                          strip_height + 14);
+        }
+    }
+
+    /// The edge between two heights in mm, lowest at the bottom, with a line of known length to check the printer by.
+    Drawing strip(const Scribe& scribe, double from, double to) const {
+        Drawing drawing{check_line, strip_height + 14, {}};
+        const auto add = [&](auto form) { drawing.shapes.push_back({std::move(form), {}}); };
+        const double foot = strip_height + 2;
+        const double least = scribe.least().in_mm();
+        const auto place = [&](Length at, Length width) {
+            return Point{20 + width.in_mm() - least, foot - (at.in_mm() - from)};
+        };
+        add(Line{{20, foot}, {20, foot - (to - from)}, Ink::faint, 0.2, Stroke::dashed});
+        for (std::size_t i = 1; i < scribe.cuts.size(); ++i) {
+            const ScribeCut& below = scribe.cuts[i - 1];
+            const ScribeCut& above = scribe.cuts[i];
+            if (above.at.in_mm() <= from || below.at.in_mm() >= to)
+                continue;
+            add(Line{place(below.at, below.width), place(above.at, above.width), Ink::wall, 0.4});
+            add(Text{{28 + above.width.in_mm() - least, std::max(6.0, place(above.at, above.width).y)},
+                     format_bare(above.width, voice_.unit),
+                     3,
+                     Align::left,
+                     Ink::figure});
+        }
+        // Nothing above or below this page's stretch is painted on.
+        add(Rectangle{{0, 0}, check_line, foot - (to - from), Ink::paper, Fill::plain, 0});
+        add(Line{{0, foot + 8}, {check_line, foot + 8}, Ink::wall, 0.4});
+        for (const double end : {0.0, check_line})
+            add(Line{{end, foot + 6}, {end, foot + 10}, Ink::wall, 0.4});
+        add(Text{{2, foot + 6.5},
+                 say(Sentence{"check: this line is {0}", {quantity(100_mm)}}, voice_),
+                 3,
+                 Align::left,
+                 Ink::figure});
+        add(Text{{22, foot - (to - from) + 3},
+                 say(Sentence{"dashed: {0} left on the board", {quantity(scribe.least())}}, voice_),
+                 2.6,
+                 Align::left,
+                 Ink::faint});
+        return drawing;
+    }
+
+    Page& page_;
+    const Job& job_;
+    const Wall& wall_;
+    const WallPlan& wall_plan_;
+    const Run& run_;
+    const RunPlan& plan_;
+    const Voice voice_;
+    std::vector<LinePlan> lines_;
+};
+
+} // namespace
+
+void write_run(Page& page, const Job& job, const Plan& plan, std::size_t wall, std::size_t run) {
+    if (!plan.walls[wall]->runs[run].units.empty())
+        RunSheets{page, job, plan, wall, run}.write();
+}
+
+} // namespace yes_square::app

@@ -1,0 +1,20 @@
+#pragma once
+
+#include <string>
+#include <string_view>
+#include <tl/expected.hpp>
+#include <vector>
+
+namespace yes_square {
+
+/// A line of a table that holds something.
+struct CsvLine {
+    std::size_t number = 0; ///< in the text, from 1
+    std::vector<std::string> cells;
+};
+
+/// Reads a table of commas, semicolons or tabs, whichever its first line has, cells in quotes where they need it.
+/// Empty lines are left out. The error says what stopped it.
+tl::expected<std::vector<CsvLine>, std::string> read_csv(std::string_view table);
+
+} // namespace yes_square

@@ -1,0 +1,345 @@
+#include "core/sheets/run_layer.hpp"
+
+#include "core/sheets/rods.hpp"
+
+#include <algorithm>
+#include <map>
+#include <set>
+
+namespace yes_square {
+namespace {
+
+using Part = Reference::Part;
+
+constexpr double letter_width = 0.52; ///< mean, of the type size
+
+class RunDrawer {
+public:
+    RunDrawer(const Run& run, const RunPlan& plan, const ElevationScale& scale, const ElevationFrame& frame,
+              const Voice& voice, Drawing& drawing)
+        : run_{run}
+        , plan_{plan}
+        , scale_{scale}
+        , frame_{frame}
+        , voice_{voice}
+        , drawing_{drawing} {}
+
+    void draw() {
+        for (const RunPiece& piece : plan_.pieces)
+            if (piece.what == RunPiece::What::plinth)
+                box(piece.from, piece.to, piece.z, piece.z + piece.breadth - 2_mm, Ink::board, Fill::none, 0.2);
+        for (std::size_t i = 0; i < run_.units.size() && i < plan_.units.size(); ++i)
+            unit(run_.units[i], plan_.units[i], i);
+        for (const RunPiece& piece : plan_.pieces)
+            this->piece(piece);
+        if (selected())
+            for (const UnitPlan& unit : plan_.units)
+                for (std::size_t h = 0; h < unit.holes.size(); ++h)
+                    hole(unit, h);
+    }
+
+private:
+    bool selected() const { return run_.id == frame_.selected_run; }
+    double text() const { return frame_.text; }
+
+    void add(auto form, Reference reference = {}) {
+        drawing_.shapes.push_back({std::move(form), std::move(reference)});
+    }
+    void box(Length left, Length right, Length bottom, Length top, Ink ink, Fill fill, double line,
+             Reference reference = {}, Stroke stroke = Stroke::solid) {
+        add(Rectangle{{scale_.x(left), scale_.y(top)},
+                      scale_.x(right) - scale_.x(left),
+                      scale_.y(bottom) - scale_.y(top),
+                      ink,
+                      fill,
+                      line,
+                      stroke},
+            std::move(reference));
+    }
+    void level(Length from, Length to, Length z, Ink ink, double width, Stroke stroke) {
+        add(Line{{scale_.x(from), scale_.y(z)}, {scale_.x(to), scale_.y(z)}, ink, width, stroke});
+    }
+
+    void unit(const CabinetUnit& unit, const UnitPlan& plan, std::size_t index) {
+        const Reference reference{Part::unit, unit.id, index, {}, {}};
+        const bool chosen = unit.id == frame_.selected_unit;
+        const Length left = plan.place.left;
+        const Length right = plan.place.right();
+        switch (unit.kind) {
+        case UnitKind::appliance_gap:
+            box(left, right, plan.bottom, plan.top, Ink::opening, Fill::none, chosen ? 0.6 : 0.25, reference,
+                Stroke::dashed);
+            break;
+        case UnitKind::filler:
+            box(left, right, plan.bottom, plan.top, chosen ? Ink::board_selected : Ink::board, Fill::hatched,
+                chosen ? 0.6 : 0.25, reference);
+            break;
+        default:
+            box(left, right, plan.bottom, plan.top, chosen ? Ink::board_selected : Ink::board, Fill::light,
+                chosen ? 0.7 : 0.35, reference);
+            front(unit, plan);
+        }
+        for (const Foot& foot : plan.feet)
+            if (foot.front)
+                box(foot.x - 15_mm, foot.x + 15_mm, plan.bottom - foot.height, plan.bottom, Ink::bracket, Fill::light,
+                    0.15);
+        label(unit, plan, reference);
+    }
+
+    /// Hinges as two short ticks on their side; drawers as their joints.
+    void front(const CabinetUnit& unit, const UnitPlan& plan) {
+        const Length height = plan.top - plan.bottom;
+        const auto hinge = [&](Length x, std::int64_t inward) {
+            for (const int share : {1, 7})
+                level(x, x + 40_mm * inward, plan.bottom + height * share / 8, Ink::faint, 0.5, Stroke::solid);
+        };
+        const Length left = plan.place.left;
+        const Length right = plan.place.right();
+        const Length middle = left + plan.place.width / 2;
+        switch (unit.hinge) {
+        case DoorHinge::left:
+            return hinge(left, 1);
+        case DoorHinge::right:
+            return hinge(right, -1);
+        case DoorHinge::both:
+            hinge(left, 1);
+            hinge(right, -1);
+            return add(Line{
+                {scale_.x(middle), scale_.y(plan.top)}, {scale_.x(middle), scale_.y(plan.bottom)}, Ink::faint, 0.2});
+        case DoorHinge::drawers:
+            for (const int share : {1, 2})
+                level(left, right, plan.bottom + height * share / 3, Ink::faint, 0.25, Stroke::solid);
+            return;
+        case DoorHinge::none:
+            return;
+        }
+    }
+
+    void label(const CabinetUnit& unit, const UnitPlan& plan, const Reference& reference) {
+        const double room = scale_.x(plan.place.right()) - scale_.x(plan.place.left) - 0.6 * text();
+        const double middle = (scale_.x(plan.place.left) + scale_.x(plan.place.right())) / 2;
+        const double centre = (scale_.y(plan.bottom) + scale_.y(plan.top)) / 2;
+        const auto fits = [&](const std::string& words, double size) {
+            return static_cast<double>(words.size()) * letter_width * size <= room;
+        };
+        const std::string width = format_bare(plan.place.width, voice_.unit);
+        const std::string& name = unit.code.empty() ? unit.name : unit.code;
+        if (fits(name, text()))
+            add(Text{{middle, centre}, name, text(), Align::centre, Ink::figure, unit.id == frame_.selected_unit},
+                reference);
+        if (fits(width, text()))
+            add(Text{{middle, centre + 1.3 * text()}, width, text(), Align::centre, Ink::figure, false}, reference);
+    }
+
+    void hole(const UnitPlan& unit, std::size_t index) {
+        const UnitHole& hole = unit.holes[index];
+        const bool sure = hole.hold == Hold::proved_stud || hole.hold == Hold::masonry;
+        add(Circle{{scale_.x(hole.x), scale_.y(hole.z)},
+                   std::max(0.4, 0.007 * scale_.per_metre),
+                   sure ? Ink::hole : Ink::alarm,
+                   sure ? Fill::plain : Fill::none},
+            {Part::unit_hole, unit.unit_id, index, hole.x, hole.z});
+    }
+
+    void piece(const RunPiece& piece) {
+        switch (piece.what) {
+        case RunPiece::What::worktop:
+            box(piece.from, piece.to, piece.z - 30_mm, piece.z, Ink::bracket, Fill::light, 0.3);
+            break;
+        case RunPiece::What::suspension_rail:
+            box(piece.from, piece.to, piece.z, piece.z + 30_mm, Ink::bracket, Fill::plain, 0.2);
+            if (selected())
+                for (const Length x : piece.fixings)
+                    add(Circle{{scale_.x(x), scale_.y(piece.z + 15_mm)},
+                               std::max(0.4, 0.007 * scale_.per_metre),
+                               Ink::hole,
+                               Fill::plain});
+            break;
+        case RunPiece::What::ledger:
+            if (selected())
+                box(piece.from, piece.to, piece.z - 40_mm, piece.z, Ink::level, Fill::none, 0.2, {}, Stroke::dashed);
+            break;
+        case RunPiece::What::plinth:
+            break;
+        }
+    }
+
+    const Run& run_;
+    const RunPlan& plan_;
+    const ElevationScale& scale_;
+    const ElevationFrame& frame_;
+    const Voice& voice_;
+    Drawing& drawing_;
+};
+
+} // namespace
+
+void draw_runs(const Wall& wall, const WallPlan& plan, const ElevationScale& scale, const ElevationFrame& frame,
+               const Voice& voice, Drawing& drawing) {
+    for (std::size_t i = 0; i < wall.runs.size() && i < plan.runs.size(); ++i)
+        RunDrawer{wall.runs[i], plan.runs[i], scale, frame, voice, drawing}.draw();
+}
+
+void draw_lines(const Wall& wall, const ElevationScale& scale, const ElevationFrame& frame, const Voice& voice,
+                Drawing& drawing) {
+    std::set<std::string> used;
+    for (const Run& run : wall.runs)
+        for (const CabinetUnit& unit : run.units)
+            used.insert(stands_on(unit, run.level).line);
+    // Names of lines that lie close together step up, so that each can be read.
+    std::vector<const LinePlan*> lines;
+    for (const LinePlan& line : frame.lines)
+        if (frame.line_names || used.contains(line.id))
+            lines.push_back(&line);
+    std::ranges::sort(lines, {}, [](const LinePlan* line) { return line->z; });
+    double last = 1e9;
+    for (const LinePlan* line : lines) {
+        const double y = scale.y(line->z);
+        const Reference reference{Reference::Part::line, line->id, 0, {}, line->z};
+        drawing.shapes.push_back({Line{{scale.x({}) - 0.6 * frame.text, y},
+                                       {scale.x(wall.length) + 0.6 * frame.text, y},
+                                       Ink::level,
+                                       frame.line_names ? 0.45 : 0.25,
+                                       frame.line_names ? Stroke::solid : Stroke::dashed},
+                                  frame.line_names ? reference : Reference{}});
+        if (!frame.line_names)
+            continue;
+        const double at = std::min(y - 0.35 * frame.text, last - 1.15 * frame.text);
+        last = at;
+        const std::string words = line->name + "  " + format_bare(line->z, voice.unit);
+        const double room = static_cast<double>(words.size()) * letter_width * frame.text + frame.text;
+        const double right = scale.x(wall.length) - 0.4 * frame.text;
+        drawing.shapes.push_back({Rectangle{{right - room, at - frame.text},
+                                            room + 0.3 * frame.text,
+                                            1.25 * frame.text,
+                                            Ink::paper,
+                                            Fill::plain,
+                                            0,
+                                            Stroke::solid,
+                                            0.85}});
+        drawing.shapes.push_back({Text{{right, at}, words, frame.text, Align::right, Ink::level, true}, reference});
+    }
+}
+
+Drawing draw_back_card(const CabinetUnit& unit, const UnitPlan& plan, double width, double height, double text,
+                       const Voice& voice) {
+    Drawing drawing{width, height, {}};
+    const auto add = [&](auto form) { drawing.shapes.push_back({std::move(form), {}}); };
+    const double w = unit.width.in_metres();
+    const double h = unit.height.in_metres();
+    const double side_room = 7.2 * text;
+    const double below = 5.2 * text;
+    const double above = 2 * text;
+    const double per_metre = std::min((width - 2 * side_room) / w, (height - above - below) / h);
+    if (per_metre <= 0)
+        return drawing;
+    const double left = (width - w * per_metre) / 2;
+    const double top = above;
+    // From behind, what is at the unit's left stands at the right of the card.
+    const auto x = [&](Length from_left) { return left + (w - from_left.in_metres()) * per_metre; };
+    const auto y = [&](Length z) { return top + (plan.top - z).in_metres() * per_metre; };
+    add(Rectangle{{left, top}, w * per_metre, h * per_metre, Ink::board, Fill::light, 0.5});
+    const double side = unit.side.in_metres() * per_metre;
+    for (const double at : {left, left + w * per_metre - side})
+        add(Rectangle{{at, top}, side, h * per_metre, Ink::board, Fill::plain, 0.2});
+    for (const HangingRail& rail : unit.rails)
+        add(Rectangle{{left, y(plan.top - rail.down + rail.breadth / 2)},
+                      w * per_metre,
+                      rail.breadth.in_metres() * per_metre,
+                      Ink::board,
+                      Fill::hatched,
+                      0.2});
+    add(Text{
+        {width / 2, top - 0.8 * text}, say("Back, seen from behind, top up", voice), text, Align::centre, Ink::faint});
+    add(Text{{left - 0.6 * text, top + text}, say("right side", voice), 0.9 * text, Align::right, Ink::faint});
+    add(Text{
+        {left + w * per_metre + 0.6 * text, top + text}, say("left side", voice), 0.9 * text, Align::left, Ink::faint});
+    std::map<Length, int> columns;
+    std::map<Length, int> rows;
+    for (const UnitHole& hole : plan.holes) {
+        columns.emplace(hole.from_left, 0);
+        rows.emplace(plan.top - hole.z, 0);
+        add(Circle{{x(hole.from_left), y(hole.z)}, 0.35 * text, Ink::hole, Fill::plain});
+    }
+    const double bottom = top + h * per_metre;
+    for (const auto& [from_left, none] : columns) {
+        add(Line{{x(from_left), top}, {x(from_left), bottom + 0.6 * text}, Ink::tick, 0.2, Stroke::dashed});
+        add(Text{{x(from_left), bottom + 1.6 * text},
+                 format_bare(unit.width - from_left, voice.unit),
+                 text,
+                 Align::centre,
+                 Ink::figure,
+                 true});
+        add(Text{{x(from_left), bottom + 2.8 * text},
+                 format_bare(from_left, voice.unit),
+                 text,
+                 Align::centre,
+                 Ink::figure,
+                 true});
+        add(Text{{x(from_left), bottom + 4.0 * text},
+                 format_bare(from_left - unit.side, voice.unit),
+                 text,
+                 Align::centre,
+                 Ink::level,
+                 false});
+    }
+    const auto caption = [&](double row, std::string_view words, Ink ink) {
+        add(Text{{left - 0.6 * text, bottom + row * text}, say(words, voice), 0.9 * text, Align::right, ink});
+    };
+    if (!columns.empty()) {
+        caption(1.6, "from right edge", Ink::faint);
+        caption(2.8, "from left edge", Ink::faint);
+        caption(4.0, "inside, from left", Ink::level);
+    }
+    double last = top + text; // under the word there
+    for (const auto& [down, none] : rows) {
+        const double at = std::max(y(plan.top - down) + 0.35 * text, last + 1.15 * text);
+        last = at;
+        add(Text{{left + w * per_metre + 0.6 * text, at},
+                 format_bare(down, voice.unit),
+                 text,
+                 Align::left,
+                 Ink::figure,
+                 true});
+    }
+    return drawing;
+}
+
+Drawing draw_run_sketch(const std::vector<Stud>& studs, const RunPlan& plan, Length moved,
+                        const std::vector<std::size_t>& lost, bool on_rail, double width, double height) {
+    Drawing drawing{width, height, {}};
+    if (plan.units.empty())
+        return drawing;
+    const double margin = 2;
+    const Length from = std::min(plan.layout.from, plan.layout.left());
+    const Length to = std::max(plan.layout.to.value_or(plan.layout.right()), plan.layout.right());
+    const double per_metre = (width - 2 * margin) / std::max(0.1, (to - from).in_metres());
+    const auto x = [&](Length at) { return margin + (at - from).in_metres() * per_metre; };
+    for (const Stud& stud : studs)
+        if (stud.centre >= from && stud.centre <= to)
+            drawing.shapes.push_back({Line{{x(stud.centre), 1},
+                                           {x(stud.centre), height - 1},
+                                           ink_of(stud.state),
+                                           stud.state == StudState::proved ? 1.0 : 0.5,
+                                           stud.state == StudState::proved ? Stroke::solid : Stroke::dotted}});
+    for (std::size_t i = 0; i < plan.units.size(); ++i) {
+        const bool missing = std::ranges::find(lost, i) != lost.end();
+        drawing.shapes.push_back({Rectangle{{x(plan.units[i].place.left + moved), height * 0.22},
+                                            plan.units[i].place.width.in_metres() * per_metre,
+                                            height * 0.6,
+                                            missing ? Ink::alarm : Ink::board,
+                                            missing ? Fill::none : Fill::light,
+                                            missing ? 0.6 : 0.3,
+                                            missing ? Stroke::dashed : Stroke::solid}});
+    }
+    if (on_rail)
+        drawing.shapes.push_back({Rectangle{{x(plan.layout.left()), height * 0.28},
+                                            (plan.layout.right() - plan.layout.left()).in_metres() * per_metre,
+                                            1.2,
+                                            Ink::bracket,
+                                            Fill::plain,
+                                            0.2}});
+    return drawing;
+}
+
+} // namespace yes_square

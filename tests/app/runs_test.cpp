@@ -1,0 +1,281 @@
+#include "driven_window.hpp"
+
+#include "app/layout/layout_panel.hpp"
+#include "core/lines/room_lines.hpp"
+#include "core/sheets/run_layer.hpp"
+
+#include <QComboBox>
+#include <QListWidget>
+#include <QProcess>
+#include <QPushButton>
+#include <QTableWidget>
+#include <QTextBrowser>
+
+using namespace yes_square;
+using namespace yes_square::app;
+
+namespace {
+
+/// A framed wall of 1500 mm with proved studs every 400, in a room with the usual lines.
+Job empty_kitchen(Length length = 1500_mm) {
+    Job job = new_job();
+    Room room;
+    room.id = "room-1";
+    room.name = "Kitchen";
+    const HouseLines house = house_lines(Unit::mm, job.rules.runs);
+    room.lines = house.lines;
+    room.line_relations = house.relations;
+    job.rooms = {room};
+    Wall wall;
+    wall.id = "wall-1";
+    wall.name = "Wall";
+    wall.room = "room-1";
+    wall.length = length;
+    wall.height = 2500_mm;
+    wall.structure = Framing{38_mm, 89_mm, 400_mm, Species::spruce_pine_fir};
+    wall.lining = {{LiningMaterial::plasterboard, Length::micrometres(12'500), {}}};
+    for (Length at = 400_mm; at < length; at += 400_mm)
+        wall.studs.push_back({at, StudState::proved, Length::micrometres(600), {}});
+    job.walls = {wall};
+    return job;
+}
+
+struct Kitchen : DrivenWindow {
+    explicit Kitchen(Length length = 1500_mm) {
+        bench().start(empty_kitchen(length));
+        window.set_stage(Stage::layout);
+        window.layout_panel().show_runs();
+        QTest::qWait(1);
+    }
+    const Run& run() { return job().walls.front().runs.front(); }
+    const RunPlan& plan() { return bench().plan().walls.front()->runs.front(); }
+    QListWidget& library() { return *find<QListWidget>("unit-library"); }
+    /// The row of the list whose words begin so.
+    int row(const char* words) {
+        for (int i = 0; i < library().count(); ++i)
+            if (library().item(i)->text().startsWith(QString::fromLatin1(words)))
+                return i;
+        FAIL("no such unit: " << words);
+        return -1;
+    }
+    /// Carries a unit of the list to a place on the wall, with the mouse.
+    void carry(const char* words, Length x, Length z) {
+        QListWidget& list = library();
+        QListWidgetItem* item = list.item(row(words));
+        list.scrollToItem(item);
+        QWidget* port = list.viewport();
+        const QPoint from = list.visualItemRect(item).center();
+        const QPoint to = port->mapFromGlobal(window.board().mapToGlobal(window.board().place(x, z).toPoint()));
+        QTest::mousePress(port, Qt::LeftButton, {}, from);
+        for (int step = 1; step <= 4; ++step)
+            QTest::mouseMove(port, from + (to - from) * step / 4);
+        QTest::mouseRelease(port, Qt::LeftButton, {}, to);
+        QTest::qWait(1);
+    }
+    void press(const char* name) {
+        QTest::mouseClick(find<QPushButton>(name), Qt::LeftButton);
+        QTest::qWait(1);
+    }
+    Length middle(std::size_t unit) { return plan().layout.units[unit].left + plan().layout.units[unit].width / 2; }
+    Length half_up(std::size_t unit) { return (plan().units[unit].bottom + plan().units[unit].top) / 2; }
+};
+
+} // namespace
+
+TEST_CASE("a run is built by dragging units to the wall, pushed along, lifted out and put back", "[app][runs]") {
+    Kitchen kitchen{3000_mm};
+    kitchen.carry("Wall unit  600", 500_mm, 1800_mm);
+    REQUIRE(kitchen.job().walls.front().runs.size() == 1);
+    kitchen.carry("Wall unit  450", 2500_mm, 1800_mm);
+    kitchen.carry("Wall unit  300", 10_mm, 1800_mm); // before the others
+    REQUIRE(kitchen.run().units.size() == 3);
+    CHECK(kitchen.run().units[0].width == 300_mm);
+    CHECK(kitchen.run().units[1].width == 600_mm);
+    CHECK(kitchen.run().units[2].width == 450_mm);
+    CHECK(kitchen.bench().unit()->width == 300_mm); // the last one dropped is selected
+
+    // Pushed along its line: the whole run slides.
+    const Length up = kitchen.half_up(1) - 200_mm;
+    kitchen.drag(kitchen.middle(1), up, kitchen.middle(1) + 250_mm, up);
+    CHECK(kitchen.run().slack == Slack::by_hand);
+    CHECK(kitchen.plan().layout.left() > 200_mm);
+    CHECK(kitchen.plan().layout.left() < 300_mm);
+
+    // Lifted out upward and let down behind the last: reordered.
+    const std::string lifted = kitchen.run().units[0].id;
+    kitchen.drag(kitchen.middle(0), kitchen.half_up(0) - 150_mm, kitchen.plan().layout.right() - 20_mm,
+                 kitchen.half_up(0) + 300_mm);
+    CHECK(kitchen.run().units[2].id == lifted);
+    kitchen.bench().undo_stack().undo();
+    CHECK(kitchen.run().units[0].id == lifted);
+
+    // Carried past the wall, it is left where it was.
+    const auto edits = kitchen.bench().undo_stack().count();
+    kitchen.carry("Wall unit  300", 500_mm, -20'000_mm);
+    CHECK(kitchen.run().units.size() == 3);
+    CHECK(kitchen.bench().undo_stack().count() == edits);
+}
+
+TEST_CASE("a run is built, reordered, widened and slid by keyboard alone", "[app][runs]") {
+    Kitchen kitchen;
+    kitchen.library().setFocus();
+    kitchen.library().setCurrentRow(kitchen.row("Wall unit  600"));
+    QTest::keyClick(&kitchen.library(), Qt::Key_Return);
+    kitchen.library().setFocus();
+    kitchen.library().setCurrentRow(kitchen.row("Wall unit  450"));
+    QTest::keyClick(&kitchen.library(), Qt::Key_Return);
+    REQUIRE(kitchen.run().units.size() == 2);
+    kitchen.type("unit-width", "500");
+    CHECK(kitchen.run().units[1].width == 500_mm);
+    CHECK(kitchen.plan().layout.right() == 1100_mm); // re-reckoned
+
+    BoardView& board = kitchen.window.board();
+    board.setFocus();
+    QTest::keyClick(&board, Qt::Key_Left, Qt::ControlModifier);
+    CHECK(kitchen.run().units[0].width == 500_mm);
+    QTest::keyClick(&board, Qt::Key_Right, Qt::ShiftModifier); // ten steps
+    CHECK(kitchen.plan().layout.left() == 10_mm);
+    kitchen.type("unit-loaded", "75");
+    CHECK(kitchen.run().units[0].loaded_kg == 75.0);
+}
+
+TEST_CASE("a run that misses its studs is slid by its button and by the card", "[app][runs]") {
+    Kitchen kitchen;
+    kitchen.carry("Wall unit  600", 100_mm, 1800_mm);
+    // 0..600 holds 400 only: it may be slid to hold 400 and 800.
+    REQUIRE_FALSE(kitchen.plan().slide.holds_now());
+    auto* slide = kitchen.find<QPushButton>("slide-run");
+    REQUIRE(slide->isEnabled());
+    CHECK(kitchen.find<QAbstractButton>("alternative-1")->isChecked());
+    kitchen.press("slide-run");
+    CHECK(kitchen.plan().slide.holds_now());
+    CHECK_FALSE(slide->isEnabled());
+    kitchen.bench().undo_stack().undo();
+    QTest::mouseClick(kitchen.find<QAbstractButton>("alternative-2"), Qt::LeftButton);
+    QTest::qWait(1);
+    CHECK(kitchen.plan().slide.holds_now());
+    // The last card hangs it on a rail instead, at any place.
+    QTest::mouseClick(kitchen.find<QAbstractButton>("alternative-2"), Qt::LeftButton);
+    QTest::qWait(1);
+    CHECK(kitchen.run().units.front().hanging == Hanging::suspension_rail);
+}
+
+TEST_CASE("a run broken by one unit too many is cured by the check's button", "[app][runs]") {
+    Kitchen kitchen;
+    for (int i = 0; i < 3; ++i)
+        kitchen.carry("Wall unit  600", 1400_mm, 1800_mm);
+    CHECK(kitchen.plan().layout.right() == 1800_mm); // 300 too long
+    REQUIRE(std::ranges::find(kitchen.plan().checks, CheckCode::run_overruns, &Check::code) !=
+            kitchen.plan().checks.end());
+    QTest::mouseClick(kitchen.find<QPushButton>("cure-run_overruns-1"), Qt::LeftButton);
+    QTest::qWait(1);
+    CHECK(std::ranges::find(kitchen.plan().checks, CheckCode::run_overruns, &Check::code) ==
+          kitchen.plan().checks.end());
+    CHECK(kitchen.run().units.size() == 2);
+}
+
+TEST_CASE("lines are taken, pulled on the wall, typed, and let fall again", "[app][lines]") {
+    Kitchen kitchen{3000_mm};
+    kitchen.carry("Wall unit  600", 500_mm, 1800_mm);
+    kitchen.window.set_stage(Stage::lines);
+    QTest::qWait(1);
+    const auto height = [&](const char* line) { return kitchen.bench().room_plan()->lines.height_of(line); };
+    REQUIRE(height(line_id::wall_top) == 2070_mm);
+    // Pulled up 80 at a place where no unit hangs; what hangs on it goes along.
+    kitchen.drag(2000_mm, 1350_mm, 2000_mm, 1430_mm);
+    CHECK(height(line_id::wall_bottom) > 1400_mm);
+    CHECK(height(line_id::wall_top) == height(line_id::wall_bottom) + 720_mm);
+    kitchen.click(2000_mm, height(line_id::wall_bottom));
+    CHECK(kitchen.bench().subject() == "line/wall-bottom");
+    CHECK(kitchen.find<QTextBrowser>("scrap")->toPlainText().contains(QStringLiteral("Wall unit bottom")));
+
+    auto* table = kitchen.find<QTableWidget>("lines-table");
+    for (int row = 0; row < table->rowCount(); ++row)
+        if (table->item(row, 0)->text() == QStringLiteral("Wall unit bottom"))
+            table->selectRow(row);
+    kitchen.type("line-wanted", "1500");
+    CHECK(height(line_id::wall_bottom) == 1500_mm);
+    auto* wanted = kitchen.find<QLineEdit>("line-wanted");
+    wanted->setFocus();
+    wanted->selectAll();
+    QTest::keyClick(wanted, Qt::Key_Backspace);
+    QTest::keyClick(wanted, Qt::Key_Return);
+    QTest::qWait(1);
+    CHECK(height(line_id::wall_bottom) == 1350_mm);
+
+    auto* relations = kitchen.find<QTableWidget>("relations-table");
+    relations->selectRow(0); // the plinth
+    kitchen.type("relation-by", "100");
+    CHECK(height(line_id::plinth) == 100_mm);
+    CHECK(height(line_id::wall_top) == 2020_mm);
+    kitchen.press("add-line");
+    CHECK(kitchen.job().rooms.front().lines.back().name == "Line 1");
+    kitchen.press("remove-line");
+    kitchen.press("usual-lines");
+    CHECK(height(line_id::plinth) == 150_mm);
+}
+
+TEST_CASE("a list of units is taken in; a bad one is refused by line and column", "[app][runs]") {
+    Kitchen kitchen;
+    QTemporaryDir folder;
+    const auto write = [&](const char* text) {
+        QFile file{folder.filePath(QStringLiteral("list.csv"))};
+        REQUIRE(file.open(QIODevice::WriteOnly));
+        file.write(text);
+        return file.fileName();
+    };
+    RunPanel& runs = kitchen.window.layout_panel().runs();
+    CHECK(runs.take_in_list(write("code;kind;w;h;d;mass;qty\nW55;wall;550;720;320;19,5;2\nB90;base;90 cm;720;560;;1\n"))
+              .isEmpty());
+    REQUIRE(kitchen.job().catalogue.units.size() == 2);
+    CHECK(kitchen.job().catalogue.units[0].unit.mass_kg == 19.5);
+    CHECK(kitchen.job().catalogue.units[1].unit.width == 900_mm);
+    kitchen.carry("W55", 300_mm, 1800_mm);
+    CHECK(kitchen.run().units.front().code == "W55");
+    CHECK(kitchen.library().item(0)->text().contains(QStringLiteral("1 of 2 placed")));
+    CHECK(runs.take_in_list(write("kind,w,h,d\nwall,five,720,320\n")).contains(QStringLiteral("line 2, w")));
+    CHECK(runs.take_in_list(write("kind,w,h\nwall,500,720\n")).contains(QStringLiteral("\"d\"")));
+    CHECK(runs.take_in_list(write("kind,w,h,d\nsofa,500,720,320\n")).contains(QStringLiteral("sofa")));
+    CHECK(runs.take_in_list(write("kind,w,h,d,qty\nwall,500,720,320,0\n")).contains(QStringLiteral("qty")));
+    CHECK(kitchen.job().catalogue.units.size() == 2); // nothing lost
+}
+
+TEST_CASE("the demo kitchen's fixings, card, steps and sheets say what the plan says", "[app][runs][sheets]") {
+    DrivenWindow driven;
+    QTemporaryDir folder;
+    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    driven.bench().select_unit("unit-11");
+    REQUIRE(driven.bench().unit());
+    const UnitPlan& unit = *driven.bench().unit_plan();
+    driven.window.set_stage(Stage::fixings);
+    QTest::qWait(1);
+    auto* holes = driven.find<QTableWidget>("unit-holes");
+    CHECK(holes->rowCount() == static_cast<int>(unit.holes.size()));
+    CHECK(holes->item(0, 3)->text() == text(format_bare(unit.holes.front().inside_left, Unit::mm)));
+    // The card is the back: a hole near the unit's left stands at the right of the paper.
+    const Drawing card = draw_back_card(*driven.bench().unit(), unit, 100, 100, 3, driven.bench().voice());
+    std::vector<double> circles;
+    for (const Shape& shape : card.shapes)
+        if (const auto* circle = std::get_if<Circle>(&shape.form))
+            circles.push_back(circle->centre.x);
+    REQUIRE(circles.size() == unit.holes.size());
+    CHECK((unit.holes[0].x < unit.holes[1].x) == (circles[0] > circles[1]));
+    driven.window.set_stage(Stage::fit);
+    QTest::qWait(1);
+    CHECK(driven.find<QTextBrowser>("steps")->toPlainText().contains(QStringLiteral("keep hold until it is in")));
+
+    QProcess writer;
+    writer.start(QStringLiteral(YES_SQUARE_APP), {QStringLiteral("--sheets"), folder.path(), demo_path()});
+    REQUIRE(writer.waitForFinished(60'000));
+    REQUIRE(writer.exitCode() == 0);
+    QProcess reader;
+    reader.start(QStringLiteral("pdftotext"),
+                 {QStringLiteral("-layout"), folder.filePath(QStringLiteral("harbour-lane.pdf")), QStringLiteral("-")});
+    REQUIRE(reader.waitForFinished());
+    const QString words = QString::fromUtf8(reader.readAllStandardOutput()).normalized(QString::NormalizationForm_KC);
+    CHECK(words.contains(QStringLiteral("Cards for the backs: Window side, wall")));
+    CHECK(words.contains(QStringLiteral("Scribe at full size: Filler in the corner")));
+    CHECK(words.contains(QStringLiteral("check: this line is 100 mm")));
+    CHECK(words.contains(QStringLiteral("Worktop")));
+    CHECK(words.contains(QStringLiteral("inside, from left")));
+}
