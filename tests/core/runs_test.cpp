@@ -166,7 +166,7 @@ TEST_CASE("what a unit must not do is told with an amount and a cure", "[runs][c
         CHECK(has(job, CheckCode::run_over_opening));
     }
     SECTION("above the ceiling") {
-        unit.height = 1200_mm;
+        unit.height = 1600_mm; // it would reach the worktop before the ceiling: its line is lifted
         CHECK(has(job, CheckCode::unit_over_ceiling));
     }
     SECTION("loaded beyond its screws") {
@@ -384,6 +384,59 @@ TEST_CASE("lines and runs keep through a file; what does not fit is refused with
     broken = job;
     broken.walls.front().runs[1].units[1].id = "a";
     REQUIRE_FALSE(read_job(write_job(broken)));
+}
+
+TEST_CASE("no run is too strange to be reckoned", "[runs][property]") {
+    rc::prop("any sizes, ends, hangings and readings come to a plan", [] {
+        const auto length = [](int low, int high) { return Length::mm(*rc::gen::inRange(low, high)); };
+        std::vector<Run> runs;
+        const int number = *rc::gen::inRange(1, 4);
+        for (int r = 0; r < number; ++r) {
+            Run run;
+            run.id = "run-" + std::to_string(r);
+            run.name = run.id;
+            run.level = *rc::gen::element(RunLevel::wall, RunLevel::floor);
+            run.slack = static_cast<Slack>(*rc::gen::inRange(0, 7));
+            run.left = length(-5000, 9000);
+            run.open_end = *rc::gen::arbitrary<bool>();
+            for (RunEnd* end : {&run.start, &run.end})
+                *end = {static_cast<EndKind>(*rc::gen::inRange(0, 4)),
+                        *rc::gen::inRange(-1, 4),
+                        "run-" + std::to_string(*rc::gen::inRange(0, 4)),
+                        length(-3000, 6000),
+                        length(0, 400),
+                        {}};
+            const int units = *rc::gen::inRange(0, 6);
+            for (int u = 0; u < units; ++u) {
+                CabinetUnit unit = wall_unit(run.id + "-" + std::to_string(u), length(1, 2500), length(1, 4000));
+                unit.kind = static_cast<UnitKind>(*rc::gen::inRange(0, 11));
+                unit.hanging = static_cast<Hanging>(*rc::gen::inRange(0, 3));
+                unit.hinge = static_cast<DoorHinge>(*rc::gen::inRange(0, 5));
+                unit.side = length(0, 400);
+                unit.back = length(0, 30);
+                unit.least = length(0, 200);
+                unit.most = length(0, 200);
+                unit.loaded_kg = *rc::gen::inRange(0, 5000);
+                unit.rails.resize(static_cast<std::size_t>(*rc::gen::inRange(0, 3)));
+                if (*rc::gen::arbitrary<bool>())
+                    unit.appliance =
+                        Appliance{static_cast<ApplianceKind>(*rc::gen::inRange(0, 7)), length(0, 3000), length(0, 900)};
+                if (*rc::gen::inRange(0, 4) == 0)
+                    unit.line = *rc::gen::element<std::string>("hood", "attic", "floor");
+                run.units.push_back(std::move(unit));
+            }
+            runs.push_back(std::move(run));
+        }
+        Job job = kitchen_with(runs, length(100, 6000), length(30, 900));
+        job.walls.front().widths = {{length(0, 2000), length(1, 6000), {}}};
+        job.walls.front().floor = {{Length{}, length(0, 2000), {}}, {length(1, 90), length(0, 2000), {}}};
+        const Plan plan = reckon(job);
+        RC_ASSERT(plan.walls.front()->runs.size() == runs.size());
+        for (const RunPlan& run : plan.walls.front()->runs)
+            for (const UnitPlan& unit : run.units)
+                if (unit.utilisation && *unit.utilisation > 1) // never a wrong "fine"
+                    RC_ASSERT(find_check(run.checks, CheckCode::fixing_overloaded));
+    });
 }
 
 TEST_CASE("an edit of a run re-reckons its wall alone and keeps its survey", "[runs]") {

@@ -73,7 +73,7 @@ TEST_CASE("screws at 2 and 18 in under a 24 in unit share its weight 0.375 to 0.
           "[runs][reference]") { // statics: levers about the true centre of gravity
     CabinetUnit unit = wall_unit("a", 24_in);
     const double inch = 0.0254;
-    ScrewPattern pattern{{2 * inch, 18 * inch}, {0.66, 0.06}, 1, false};
+    ScrewPattern pattern{{2 * inch, 18 * inch}, {0.66, 0.06}, 1, 0, false};
     const UnitForces empty = unit_forces(unit, 40, 40, pattern);
     CHECK(empty.share == Approx(0.625));
     CHECK(empty.shear_n == Approx(0.625 * 40 * 9.80665 / 2));
@@ -81,6 +81,19 @@ TEST_CASE("screws at 2 and 18 in under a 24 in unit share its weight 0.375 to 0.
     // 40 kg there against 0.625 of 60 with everything in it.
     const UnitForces loaded = unit_forces(unit, 20, 60, pattern);
     CHECK(loaded.shear_n == Approx(std::max(0.625 * 60, (15.0 - 2) / 16 * 40) * 9.80665 / 2));
+}
+
+TEST_CASE("a unit on one stud beside its middle turns about it, and its screws push sideways",
+          "[runs][reference][safety]") { // statics
+    CabinetUnit unit = wall_unit("a", 600_mm);
+    unit.loaded_kg = unit.mass_kg;
+    // One screw in each of two rows 0.6 m apart, the stud 100 mm from the unit's middle.
+    const ScrewPattern pattern{{0.2}, {0.66, 0.06}, 1, 0, false};
+    const double weight = 20 * 9.80665;
+    const UnitForces forces = unit_forces(unit, 20, 20, pattern);
+    CHECK(forces.shear_n == Approx(std::hypot(weight / 2, weight * 0.1 / 0.6)));
+    // One screw alone cannot hold it from turning.
+    CHECK(std::isinf(unit_forces(unit, 20, 20, {{0.2}, {0.66}, 1, 0, false}).shear_n));
 }
 
 TEST_CASE("shares of three and more columns are those of a rigid back on equal springs", "[runs][reference]") {
@@ -95,7 +108,7 @@ TEST_CASE("shares of three and more columns are those of a rigid back on equal s
         const Eigen::Vector2d load{1, at};
         const Eigen::VectorXd shares = balance.transpose() * (balance * balance.transpose()).inverse() * load;
         CabinetUnit unit = wall_unit("a", Length::nearest_to_metres(2 * at));
-        const UnitForces forces = unit_forces(unit, 10, 10, {columns, {0.6, 0.1}, 1, false});
+        const UnitForces forces = unit_forces(unit, 10, 10, {columns, {0.6, 0.1}, 1, 0, false});
         CHECK(forces.share == Approx(shares.cwiseAbs().maxCoeff()));
     }
 }
@@ -123,7 +136,7 @@ TEST_CASE("a mounted cabinet with the 600 lb of ANSI/KCMA A161.1: the sums of it
     const double inch = 0.0254;
     const double lower = 1.5 * inch;
     const double upper = 28.5 * inch;
-    const ScrewPattern pattern{{4 * inch, 20 * inch}, {upper, lower}, 1, false};
+    const ScrewPattern pattern{{4 * inch, 20 * inch}, {upper, lower}, 1, 0, false};
     const UnitForces forces = unit_forces(unit, unit.mass_kg, *unit.loaded_kg, pattern);
     // All loaded: a quarter of the weight each. Half loaded: 340 lb at (40 x 12 + 300 x 18) / 340 = 17.29 in:
     // (17.29 - 4) / 16 = 0.831 of 340 lb is 282.5, less than half of 640.

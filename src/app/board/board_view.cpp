@@ -351,6 +351,7 @@ void BoardView::mouseMoveEvent(QMouseEvent* event) {
     }
     const Shape* shape = shape_at(elevation_.drawing, event->position());
     hovered_ = shape ? std::optional{shape->reference} : std::nullopt;
+    tell_height(*event);
     const bool shelf = hovered_ && hovered_->part == Part::shelf && !hovered_->x && !hovered_->z;
     bool at_end = false;
     if (shelf && bench_.shelf() && bench_.shelf()->id == hovered_->item) {
@@ -366,6 +367,29 @@ void BoardView::mouseMoveEvent(QMouseEvent* event) {
         setCursor(shelf ? (at_end ? Qt::SizeHorCursor : Qt::SizeAllCursor)
                         : (hovered_ ? Qt::PointingHandCursor : Qt::ArrowCursor));
     update();
+}
+
+/// Of the line under the pointer: its height from the finished floor, from the floor as it is there, and from the level
+/// line that was struck.
+void BoardView::tell_height(const QMouseEvent& event) {
+    const RoomSurvey* room = bench_.room_plan();
+    if (!hovered_ || hovered_->part != Part::line || !room) {
+        setToolTip({});
+        return;
+    }
+    const auto line = std::ranges::find(room->lines.lines, hovered_->item, &LinePlan::id);
+    if (line == room->lines.lines.end())
+        return;
+    const FloorProfile& floor = bench_.wall_plan()->survey.floor;
+    const Length x = elevation_.scale.wall_x(event.position().x() / pixels_per_mm);
+    const auto shown = [&](Length length) { return text(format(length, bench_.job().unit)); };
+    QString words = tr("%1: %2 above the finished floor, %3 above the floor as it is at %4")
+                        .arg(text(line->name), shown(line->z), shown(floor.above_floor_now(x, line->z)), shown(x));
+    if (floor.level_line)
+        words += line->z >= *floor.level_line
+                     ? tr(", %1 up from the level line").arg(shown(line->z - *floor.level_line))
+                     : tr(", %1 down from the level line").arg(shown(*floor.level_line - line->z));
+    setToolTip(words);
 }
 
 void BoardView::mouseReleaseEvent(QMouseEvent*) {

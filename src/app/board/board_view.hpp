@@ -58,6 +58,7 @@ private:
     void drag_shelf(Length dx, Length dz);
     void drag_run(Length dx, Length dz, QPointF at);
     QString cost_of_drag() const;
+    void tell_height(const QMouseEvent& event);
 
     Workbench& bench_;
     const Theme* theme_;

@@ -12,7 +12,7 @@ UnitFixings::UnitFixings(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
     , words_{new QLabel{this}}
-    , holes_{new QTableWidget{0, 5, this}}
+    , holes_{new QTableWidget{0, 6, this}}
     , card_{new DrawingView{[this](double width, double height, double size) {
                                 const CabinetUnit* unit = bench_.unit();
                                 return unit ? draw_back_card(*unit, *bench_.unit_plan(), width, height, size,
@@ -23,18 +23,18 @@ UnitFixings::UnitFixings(Workbench& bench, QWidget* parent)
     words_->setWordWrap(true);
     words_->setObjectName(QStringLiteral("unit-fixing-words"));
     holes_->setObjectName(QStringLiteral("unit-holes"));
-    holes_->setHorizontalHeaderLabels({tr("At"), tr("Up"), tr("Outside"), tr("Inside"), tr("Holds in")});
+    holes_->setHorizontalHeaderLabels({tr("At"), tr("Up"), tr("Outside"), tr("Inside"), tr("Pack"), tr("Holds in")});
     holes_->verticalHeader()->hide();
     holes_->setEditTriggers(QAbstractItemView::NoEditTriggers);
     holes_->setSelectionBehavior(QAbstractItemView::SelectRows);
     holes_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
     holes_->horizontalHeader()->setStretchLastSection(true);
     holes_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
-    holes_->setMinimumHeight(96);
+    holes_->setMinimumHeight(84);
     card_->setObjectName(QStringLiteral("back-card"));
     card_->setAccessibleName(tr("Back of the unit with its holes"));
     holes_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    card_->setMinimumHeight(230);
+    card_->setMinimumHeight(200);
     auto* column = new QVBoxLayout{this};
     column->addWidget(words_);
     column->addWidget(holes_, 2);
@@ -51,10 +51,10 @@ QString UnitFixings::words() const {
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
     QStringList lines{QStringLiteral("<b>%1</b>").arg(text(plan->name).toHtmlEscaped())};
     if (plan->fixing)
-        lines << tr("%1, %2 long, pilot %3, %4 in the wall. Tape on the bit at %5 from the wall's face.")
+        lines << tr("%1, %2 long, pilot %3, %4 in the wall. Tape on the bit at %5. Broad head or washer, %6.")
                      .arg(text(plan->fixing->name).toHtmlEscaped(), shown(stock(plan->fixing->screw_length)),
                           shown(stock(plan->fixing->hole_diameter)), shown(stock(plan->fixing->penetration)),
-                          shown(stock(plan->fixing->drill_depth)));
+                          shown(stock(plan->fixing->drill_depth)), shown(stock(bench_.job().rules.runs.screw_head)));
     if (plan->fixing && plan->utilisation && plan->tension_n + plan->shear_n > 0)
         lines << tr("Loaded with %1 the worst pulls %2 and shears %3: used to %4.")
                      .arg(shown({Kind::mass, plan->loaded_kg}), shown(force(plan->tension_n)),
@@ -88,8 +88,9 @@ void UnitFixings::refresh() {
     for (const UnitHole& hole : plan->holes) {
         const int row = holes_->rowCount();
         holes_->insertRow(row);
-        const QStringList cells{shown(hole.x), shown(hole.z), shown(hole.from_left), shown(hole.inside_left),
-                                text(say(yes_square::words(hole.hold), voice))};
+        const QStringList cells{shown(hole.x),         shown(hole.z),
+                                shown(hole.from_left), shown(hole.inside_left),
+                                shown(hole.shim),      text(say(yes_square::words(hole.hold), voice))};
         for (int column = 0; column < cells.size(); ++column)
             holes_->setItem(row, column, new QTableWidgetItem{cells[column]});
     }

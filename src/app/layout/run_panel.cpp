@@ -93,18 +93,19 @@ RunPanel::RunPanel(Workbench& bench, QWidget* parent)
     const auto button = [this](const QString& words, const char* name, auto&& act) {
         auto* made = new QPushButton{words, this};
         made->setObjectName(QString::fromLatin1(name));
+        made->setMinimumWidth(1); // a narrow panel shows less of a word, not less of the form
         connect(made, &QPushButton::clicked, this, act);
         return made;
     };
     auto* grid = new QGridLayout;
-    grid->addWidget(button(tr("New wall run"), "add-wall-run", [this] { add_run(RunLevel::wall); }), 0, 0);
-    grid->addWidget(button(tr("New floor run"), "add-floor-run", [this] { add_run(RunLevel::floor); }), 0, 1);
+    grid->addWidget(button(tr("Wall run"), "add-wall-run", [this] { add_run(RunLevel::wall); }), 0, 0);
+    grid->addWidget(button(tr("Floor run"), "add-floor-run", [this] { add_run(RunLevel::floor); }), 0, 1);
     grid->addWidget(button(tr("Remove run"), "remove-run", [this] { remove_run(); }), 0, 2);
     library_->setMinimumHeight(112);
     library_->setMaximumHeight(150);
     library_->setToolTip(tr("Drag a unit to the wall, or press Enter to put it beside the selected one"));
     auto* add = button(tr("Add unit"), "add-unit", [this] { add_listed(library_->currentRow()); });
-    auto* take = button(tr("Take in a list..."), "take-list", [this] { choose_list(); });
+    auto* take = button(tr("Take in list..."), "take-list", [this] { choose_list(); });
     connect(library_, &QListWidget::itemActivated, this,
             [this](QListWidgetItem* item) { add_listed(library_->row(item)); });
     connect(library_, &UnitList::carried, this, [this](int row, QPoint at) {
@@ -115,6 +116,7 @@ RunPanel::RunPanel(Workbench& bench, QWidget* parent)
         if (static_cast<std::size_t>(row) < at_hand_.size())
             emit unit_dropped(at_hand_[static_cast<std::size_t>(row)], at);
     });
+    slide_->setMinimumWidth(1);
     slide_->setObjectName(QStringLiteral("slide-run"));
     connect(slide_, &QPushButton::clicked, this, &RunPanel::slide);
     unit_buttons_ = {button(tr("Earlier"), "unit-earlier", [this] { move_unit(-1); }),
@@ -253,6 +255,14 @@ void RunPanel::build_run_form() {
                     run.left = plan->layout.left();
             });
         });
+    run_form_->choice(
+        tr("Goes up first"), "hang-first", QStringList{tr("wall units: backs are saved"), tr("base units: they carry")},
+        [this]() -> std::optional<int> { return static_cast<int>(bench_.job().rules.runs.hang_first); },
+        [](Job& job, int row) { job.rules.runs.hang_first = static_cast<HangFirst>(row); });
+    run_form_->choice(
+        tr("Begun"), "start-at", QStringList{tr("in the corner"), tr("at the free end")},
+        [this]() -> std::optional<int> { return static_cast<int>(bench_.job().rules.runs.start_at); },
+        [](Job& job, int row) { job.rules.runs.start_at = static_cast<StartAt>(row); });
     run_form_->length(
         tr("Left end at"), "run-left",
         [this]() -> std::optional<Length> {
@@ -284,6 +294,58 @@ void RunPanel::build_unit_form() {
     unit_form_->choice(tr("Hangs by"), "unit-hanging",
                        QStringList{tr("screws through its rails"), tr("hook brackets"), tr("a suspension rail")},
                        row_of_unit(bench_, &CabinetUnit::hanging), set_unit_row(bench_, &CabinetUnit::hanging));
+    unit_form_->choice(tr("Built"), "unit-construction", QStringList{tr("frameless"), tr("with a face frame")},
+                       row_of_unit(bench_, &CabinetUnit::construction),
+                       set_unit_row(bench_, &CabinetUnit::construction));
+    const auto board = [this](const QString& label, const char* name, Length CabinetUnit::*member) {
+        unit_form_->length(
+            label, name,
+            [this, member]() -> std::optional<Length> {
+                return bench_.unit() && is_cabinet(*bench_.unit()) ? std::optional{bench_.unit()->*member}
+                                                                   : std::nullopt;
+            },
+            set_unit(bench_, member), Length{}, tr("It must be 0 or more"));
+    };
+    board(tr("Side"), "unit-side", &CabinetUnit::side);
+    board(tr("Back"), "unit-back", &CabinetUnit::back);
+    unit_form_->length(
+        tr("Stile"), "unit-stile",
+        [this]() -> std::optional<Length> {
+            return bench_.unit() && bench_.unit()->construction == Construction::face_frame
+                       ? std::optional{bench_.unit()->stile}
+                       : std::nullopt;
+        },
+        set_unit(bench_, &CabinetUnit::stile), Length{}, tr("It must be 0 or more"));
+    unit_form_->choice(
+        tr("Rails at its back"), "unit-rails", QStringList{tr("none"), tr("at the top"), tr("top and bottom")},
+        [this]() -> std::optional<int> {
+            return bench_.unit() && is_cabinet(*bench_.unit())
+                       ? std::optional{std::min<int>(2, static_cast<int>(bench_.unit()->rails.size()))}
+                       : std::nullopt;
+        },
+        [this](Job& job, int number) {
+            change_unit(bench_, job, [&](CabinetUnit& unit) {
+                const CabinetUnit usual = usual_unit(UnitKind::wall, unit.width, unit.height, unit.depth);
+                const auto rails = static_cast<std::size_t>(number);
+                for (std::size_t i = unit.rails.size(); i < rails && i < usual.rails.size(); ++i)
+                    unit.rails.push_back(usual.rails[i]);
+                unit.rails.resize(std::min(rails, unit.rails.size()));
+            });
+        });
+    unit_form_->length(
+        tr("Rails are thick"), "unit-rail-thickness",
+        [this]() -> std::optional<Length> {
+            return bench_.unit() && !bench_.unit()->rails.empty()
+                       ? std::optional{bench_.unit()->rails.front().thickness}
+                       : std::nullopt;
+        },
+        [this](Job& job, Length thickness) {
+            change_unit(bench_, job, [&](CabinetUnit& unit) {
+                for (HangingRail& rail : unit.rails)
+                    rail.thickness = thickness;
+            });
+        },
+        no_less, more);
     unit_form_->number(
         tr("Empty"), "unit-mass", tr("kg"),
         [this]() -> std::optional<std::optional<double>> {

@@ -41,6 +41,7 @@ QTableWidget* make_table(const QStringList& headings, const char* name, QWidget*
 QPushButton* button(const QString& words, const char* name, QWidget* parent) {
     auto* made = new QPushButton{words, parent};
     made->setObjectName(QString::fromLatin1(name));
+    made->setMinimumWidth(1); // a narrow panel shows less of a word, not less of the form
     return made;
 }
 
@@ -61,9 +62,9 @@ LinesPanel::LinesPanel(Workbench& bench, QWidget* parent)
     , line_form_{new BoundForm{bench, this}}
     , relation_form_{new BoundForm{bench, this}} {
     auto* usual = button(tr("Usual heights"), "usual-lines", this);
-    auto* add = button(tr("Add a line"), "add-line", this);
+    auto* add = button(tr("Add line"), "add-line", this);
     auto* remove = button(tr("Remove line"), "remove-line", this);
-    auto* relate = button(tr("Add a relation"), "add-relation", this);
+    auto* relate = button(tr("Add relation"), "add-relation", this);
     auto* part = button(tr("Remove relation"), "remove-relation", this);
     connect(usual, &QPushButton::clicked, this, &LinesPanel::take_usual);
     connect(add, &QPushButton::clicked, this, &LinesPanel::add_line);
@@ -73,7 +74,8 @@ LinesPanel::LinesPanel(Workbench& bench, QWidget* parent)
     lines_->setMinimumHeight(190);
     relations_->setMinimumHeight(150);
     auto* column = new QVBoxLayout{this};
-    column->addLayout(row_of({usual, add, remove}));
+    column->addWidget(usual);
+    column->addLayout(row_of({add, remove}));
     column->addWidget(lines_, 3);
     column->addWidget(line_form_);
     column->addWidget(relations_, 2);

@@ -158,6 +158,8 @@ private:
         for (const ScribeCut& cut : scribe.cuts)
             rows.push_back({shown(cut.at), shown(cut.width)});
         page_.table({tr("Up, above the datum"), tr("Left on the board")}, rows, {0.35, 0.35});
+        if (scribe.most() - scribe.least() < 1_mm)
+            return; // a straight edge needs no template
         const double top = scribe.cuts.back().at.in_mm();
         for (double from = scribe.cuts.front().at.in_mm(); from < top; from += strip_height) {
             begin(tr("Scribe at full size: %1, from %2 up")
@@ -173,24 +175,28 @@ private:
         const auto add = [&](auto form) { drawing.shapes.push_back({std::move(form), {}}); };
         const double foot = strip_height + 2;
         const double least = scribe.least().in_mm();
-        const auto place = [&](Length at, Length width) {
-            return Point{20 + width.in_mm() - least, foot - (at.in_mm() - from)};
-        };
         add(Line{{20, foot}, {20, foot - (to - from)}, Ink::faint, 0.2, Stroke::dashed});
         for (std::size_t i = 1; i < scribe.cuts.size(); ++i) {
-            const ScribeCut& below = scribe.cuts[i - 1];
-            const ScribeCut& above = scribe.cuts[i];
-            if (above.at.in_mm() <= from || below.at.in_mm() >= to)
+            const double z1 = scribe.cuts[i - 1].at.in_mm();
+            const double z2 = scribe.cuts[i].at.in_mm();
+            const double w1 = scribe.cuts[i - 1].width.in_mm();
+            const double w2 = scribe.cuts[i].width.in_mm();
+            const double below = std::max(z1, from);
+            const double above = std::min(z2, to);
+            if (above <= below)
                 continue;
-            add(Line{place(below.at, below.width), place(above.at, above.width), Ink::wall, 0.4});
-            add(Text{{28 + above.width.in_mm() - least, std::max(6.0, place(above.at, above.width).y)},
-                     format_bare(above.width, voice_.unit),
-                     3,
-                     Align::left,
-                     Ink::figure});
+            // Only what lies on this page, straight between the table's figures.
+            const auto at = [&](double z) {
+                return Point{20 + w1 + (w2 - w1) * (z - z1) / (z2 - z1) - least, foot - (z - from)};
+            };
+            add(Line{at(below), at(above), Ink::wall, 0.4});
+            if (z2 <= to)
+                add(Text{{28 + w2 - least, std::max(7.0, at(z2).y)},
+                         format_bare(scribe.cuts[i].width, voice_.unit),
+                         3,
+                         Align::left,
+                         Ink::figure});
         }
-        // Nothing above or below this page's stretch is painted on.
-        add(Rectangle{{0, 0}, check_line, foot - (to - from), Ink::paper, Fill::plain, 0});
         add(Line{{0, foot + 8}, {check_line, foot + 8}, Ink::wall, 0.4});
         for (const double end : {0.0, check_line})
             add(Line{{end, foot + 6}, {end, foot + 10}, Ink::wall, 0.4});
@@ -199,9 +205,9 @@ private:
                  3,
                  Align::left,
                  Ink::figure});
-        add(Text{{22, foot - (to - from) + 3},
+        add(Text{{50, foot + 6.5},
                  say(Sentence{"dashed: {0} left on the board", {quantity(scribe.least())}}, voice_),
-                 2.6,
+                 3,
                  Align::left,
                  Ink::faint});
         return drawing;

@@ -78,7 +78,9 @@ private:
             need(line_id::hood, line_id::worktop, stated ? unit_.appliance->clearance : rules_.runs.hood_over_hob,
                  "hood over hob", stated ? Provenance::maker : Provenance::house_rule);
         }
-        need(line_id::wall_top, on.by_top ? line_id::wall_bottom : on.line, unit_.height, "height");
+        // One that hangs by its top may reach under the wall units' line, as a tall wall unit does, not into the
+        // worktop.
+        need(line_id::wall_top, on.by_top ? line_id::worktop : on.line, unit_.height, "height");
         if (unit_.appliance && unit_.appliance->kind == ApplianceKind::microwave)
             need(line_id::wall_bottom, line_id::worktop, unit_.appliance->height + unit_.appliance->clearance,
                  "over the worktop, with its clearance");
@@ -300,7 +302,7 @@ HouseLines house_lines(Unit unit, const RunRules& rules) {
     relate(line_id::worktop, line_id::carcass, HowFar::exactly, either(30_mm, Length::inches(1, {1, 2})),
            "worktop thickness");
     relate(line_id::wall_bottom, line_id::worktop, HowFar::at_least, either(450_mm, 18_in), "splash gap");
-    relate(line_id::wall_top, line_id::wall_bottom, HowFar::at_least, either(720_mm, 30_in), "wall unit height");
+    relate(line_id::wall_top, line_id::wall_bottom, HowFar::exactly, either(720_mm, 30_in), "wall unit height");
     relate(line_id::tall_top, line_id::wall_top, HowFar::exactly, {}, "tops in one line");
     relate(line_id::hooks, line_id::wall_top, HowFar::exactly, -rules.hook_drop, "drop of the hook plates");
     relate(line_id::rail, line_id::wall_top, HowFar::exactly, -rules.rail_drop, "drop of the rail");

@@ -16,7 +16,7 @@ struct SourcedRelation {
 
 /// What the units of a room need of its lines, then the room's own relations:
 /// the worktop over an undercounter appliance, the unit over a cooling appliance, a hood over its hob, a microwave
-/// under a wall unit, carcasses and tall units on the plinth, wall units between their lines.
+/// under a wall unit, carcasses and tall units on the plinth, wall units clear of the worktop.
 /// A hood without a maker's figure keeps RunRules::hood_over_hob.
 std::vector<SourcedRelation> relations_of(const Job& job, const Room& room);
 

@@ -106,6 +106,7 @@ private:
         Length most_shim;
         ScrewPattern pattern;
         pattern.screws_in_row = two ? 2 : 1;
+        pattern.stacked_m = two ? stacked().in_metres() : 0;
         for (std::size_t r = 0; r < rails.size(); ++r) {
             const Length z = standing_.top() - rails[r].down;
             pattern.rows.push_back((z - standing_.bottom).in_metres());

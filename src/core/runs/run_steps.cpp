@@ -45,8 +45,9 @@ private:
                    (end.at == EndKind::wall_end && (at_start ? wall.left_end : wall.right_end) == WallEnd::corner);
         };
         const bool right_corner = !draft_.run.open_end && is_corner(draft_.run.end, false);
+        const bool left_corner = is_corner(draft_.run.start, true);
         const bool from_right =
-            rules_.start_at == StartAt::corner && right_corner && !is_corner(draft_.run.start, true);
+            rules_.start_at == StartAt::corner ? right_corner && !left_corner : left_corner && !right_corner;
         if (from_right)
             std::ranges::reverse(cabinets);
         return cabinets;

@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <limits>
 #include <numeric>
 
 namespace yes_square {
@@ -26,6 +27,28 @@ double greatest_share(const std::vector<double>& columns, double at) {
         greatest = std::max(greatest, std::abs(share));
     }
     return greatest;
+}
+
+/// Greatest sideways push on a screw of a unit that hangs on one stud, its load beside it. Infinite where a single
+/// screw would have to hold it.
+double turning_shear(const ScrewPattern& pattern, double weight, double at) {
+    const double beside = std::abs(at - pattern.columns.front());
+    if (pattern.columns.size() > 1 || beside == 0)
+        return 0;
+    std::vector<double> heights;
+    for (const double row : pattern.rows) {
+        heights.push_back(row + (pattern.screws_in_row > 1 ? pattern.stacked_m / 2 : 0));
+        if (pattern.screws_in_row > 1)
+            heights.push_back(row - pattern.stacked_m / 2);
+    }
+    const double middle = std::accumulate(heights.begin(), heights.end(), 0.0) / static_cast<double>(heights.size());
+    double squares = 0;
+    double farthest = 0;
+    for (const double height : heights) {
+        squares += (height - middle) * (height - middle);
+        farthest = std::max(farthest, std::abs(height - middle));
+    }
+    return squares > 0 ? weight * beside * farthest / squares : std::numeric_limits<double>::infinity();
 }
 
 } // namespace
@@ -86,7 +109,8 @@ UnitForces unit_forces(const CabinetUnit& unit, double empty_kg, double loaded_k
     for (const Case& load : cases) {
         const double weight = load.kg * standard_gravity;
         const double share = greatest_share(pattern.columns, load.at);
-        const double shear = weight * screws(share) / static_cast<double>(pattern.rows.size());
+        const double sideways = turning_shear(pattern, weight, load.at);
+        const double shear = std::hypot(weight * screws(share) / static_cast<double>(pattern.rows.size()), sideways);
         const double moment = weight * load.out;
         double pivot = pattern.packed_at_bottom ? pattern.rows.back() : least_pivot_m;
         double squares = 0;

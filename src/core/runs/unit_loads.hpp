@@ -23,6 +23,7 @@ struct ScrewPattern {
     std::vector<double> columns;   ///< m from the unit's left edge
     std::vector<double> rows;      ///< m above the unit's bottom, top first
     double screws_in_row = 1;      ///< in each column of each row: 2 where they stand above one another
+    double stacked_m = 0;          ///< between those two
     bool packed_at_bottom = false; ///< shimmed or scribed off the wall below: it turns about its lowest screws
 };
 
@@ -38,7 +39,9 @@ struct UnitForces {
 /// Shear across the width by levers about the true centre of gravity (two columns at 2 and 18 in under a 24 in unit:
 /// 0.375 and 0.625), with the whole load and with only the left or right half of the contents. Tension
 /// T_i = M h_i / sum(h_j^2) in the column that carries most, h above the pivot, M the load at half the depth and the
-/// doors, standing open, at depth + half a door's width. Statics.
+/// doors, standing open, at depth + half a door's width. A unit on one stud alone also turns on the wall about it, by
+/// how far its load hangs beside that stud: its screws hold that by pushing sideways, in proportion to their height
+/// from their middle. Statics.
 UnitForces unit_forces(const CabinetUnit& unit, double empty_kg, double loaded_kg, const ScrewPattern& pattern);
 
 } // namespace yes_square

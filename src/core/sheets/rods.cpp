@@ -12,6 +12,10 @@ using Part = Reference::Part;
 /// Mean width of a figure as a share of the type size; the bundled face has tabular figures.
 constexpr double figure_width = 0.58;
 
+/// Figures that would need more rows than this are left to a nearer view: rods that grow would leave no wall.
+constexpr std::size_t most_rows = 3;
+constexpr int no_row = -1;
+
 /// A rod lies on the wall: what is under it does not show through.
 void clear(Drawing& drawing, double left, double top, double width, double height) {
     drawing.shapes.push_back({Rectangle{{left, top}, width, height, Ink::paper, Fill::plain, 0, Stroke::solid}});
@@ -150,6 +154,10 @@ void Rods::settle(const ElevationScale& scale) {
             const double half = width_of(format_bare(tick.at, voice_.unit)) / 2;
             const double from = scale.x(tick.at) - half;
             auto row = std::ranges::find_if(taken_to, [&](double to) { return to <= from; });
+            if (row == taken_to.end() && taken_to.size() == most_rows) {
+                lane.rows.push_back(no_row);
+                continue;
+            }
             if (row == taken_to.end())
                 row = taken_to.insert(taken_to.end(), 0.0);
             *row = scale.x(tick.at) + half;
@@ -199,7 +207,8 @@ void Rods::draw_run_rod(const ElevationScale& scale, Drawing& drawing) const {
             const double at = scale.x(tick.at);
             if (at < left - 0.5 * text() || at > frame_.width - 0.5 * text())
                 continue;
-            const double mark = (0.45 + (lane.figures ? lane.rows[i] * 1.25 : 0.0)) * text();
+            const bool figure = lane.figures && lane.rows[i] != no_row;
+            const double mark = (0.45 + (figure ? lane.rows[i] * 1.25 : 0.0)) * text();
             add(Line{{at, top}, {at, top + mark}, tick.strong ? Ink::tick : Ink::faint, tick.strong ? 0.5 : 0.25},
                 tick.reference);
             if (tick.stud)
@@ -211,7 +220,7 @@ void Rods::draw_run_rod(const ElevationScale& scale, Drawing& drawing) const {
                               0.3,
                               tick.stud == StudState::assumed ? Stroke::dotted : Stroke::solid},
                     tick.reference);
-            if (lane.figures)
+            if (figure)
                 add(Text{{at, top + mark + 1.0 * text()},
                          format_bare(tick.at, voice_.unit),
                          text(),
@@ -251,7 +260,7 @@ std::vector<Rods::HeightTick> Rods::height_ticks() const {
             }
     }
     for (const RunPlan& run : plan_.runs)
-        if (run.run_id == frame_.selected_run)
+        if (run.run_id == frame_.selected_run && !frame_.line_names)
             for (const UnitPlan& unit : run.units) {
                 if (unit.loaded_kg > 0 && unit.bottom > Length{})
                     tick(unit.bottom, true, {Part::unit, unit.unit_id, 0, {}, unit.bottom});
@@ -283,10 +292,14 @@ void Rods::draw_height_rod(const ElevationScale& scale, Drawing& drawing) const 
     const auto add = [&](auto form, Reference reference = {}) {
         drawing.shapes.push_back({std::move(form), std::move(reference)});
     };
-    const std::vector<HeightTick> ticks = height_ticks();
+    std::vector<HeightTick> ticks = height_ticks();
     const double right = height_rod_width() - 1.0 * text();
     const double bottom = frame_.height - run_rod_height() - 0.5 * text();
     clear(drawing, 0, 0, right, bottom);
+    // Where not all figures find room, those of holes are left to a nearer view.
+    const auto room = static_cast<std::size_t>(std::max(1.0, (bottom - 2.4 * text()) / (1.15 * text())));
+    if (ticks.size() > room)
+        std::erase_if(ticks, [](const HeightTick& tick) { return !tick.strong; });
     add(Rectangle{{right - 0.5 * text(), 0.5 * text()},
                   0.5 * text(),
                   bottom - 0.5 * text(),

@@ -35,7 +35,7 @@ private:
         std::vector<Tick> ticks;
         bool selected = false;
         bool figures = true;        ///< false: ticks alone
-        std::vector<int> rows = {}; ///< the row of each tick's figure, so that figures do not overlap
+        std::vector<int> rows = {}; ///< the row of each tick's figure, so that figures do not overlap; -1: no room
         int row_count = 1;
         std::vector<Stretch> bands = {}; ///< where something may stand, under the figures
     };
