@@ -36,7 +36,7 @@ std::optional<yes_square::Job> load(const std::string& path) {
 } // namespace
 
 int main(int argc, char** argv) {
-    CLI::App app{"Sets out shelves on a wall: reckons a job file and prints what follows from it."};
+    CLI::App app{"Sets out cabinets and shelves on a wall: reckons a job file and prints what follows from it."};
     app.set_version_flag("--version", std::string{"yes-square-cli "} + YES_SQUARE_VERSION);
     app.require_subcommand(1);
     std::string path;

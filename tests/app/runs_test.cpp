@@ -174,6 +174,42 @@ TEST_CASE("a run broken by one unit too many is cured by the check's button", "[
     CHECK(kitchen.run().units.size() == 2);
 }
 
+TEST_CASE("a unit's box, its appliance and what its run lies between are set in the form", "[app][runs]") {
+    Kitchen kitchen{3000_mm};
+    kitchen.carry("Wall unit  600", 500_mm, 1800_mm);
+    const auto choose = [&](const char* name, const char* words) {
+        auto* box = kitchen.find<QComboBox>(name);
+        const int row = box->findText(QString::fromLatin1(words));
+        REQUIRE(row >= 0);
+        box->setCurrentIndex(row);
+        emit box->activated(row);
+        QTest::qWait(1);
+    };
+    choose("unit-rails", "at the top");
+    CHECK(kitchen.run().units.front().rails.size() == 1);
+    CHECK(std::ranges::find(kitchen.plan().checks, CheckCode::unit_top_only, &Check::code) !=
+          kitchen.plan().checks.end());
+    choose("unit-rails", "top and bottom");
+    CHECK(kitchen.run().units.front().rails.size() == 2);
+    kitchen.type("unit-rail-thickness", "12");
+    CHECK(kitchen.run().units.front().rails[1].thickness == 12_mm);
+    choose("unit-appliance", "microwave under it");
+    kitchen.type("appliance-height", "500");
+    CHECK(kitchen.bench().room_plan()->lines.height_of(line_id::wall_bottom) == 1400_mm); // the worktop's 900 and 500
+    choose("unit-hanging", "hook brackets");
+    kitchen.type("unit-hook", "65");
+    CHECK(*kitchen.run().units.front().hook_rating_n == Approx(65 * standard_gravity));
+    choose("run-end", "a place");
+    kitchen.type("run-end-place", "2000");
+    CHECK(kitchen.plan().layout.to == 2000_mm);
+    choose("run-slack", "at the left");
+    CHECK(kitchen.plan().layout.right() == 2000_mm);
+    choose("run-end", "open");
+    CHECK_FALSE(kitchen.plan().layout.to);
+    choose("start-at", "at the free end");
+    CHECK(kitchen.job().rules.runs.start_at == StartAt::end);
+}
+
 TEST_CASE("lines are taken, pulled on the wall, typed, and let fall again", "[app][lines]") {
     Kitchen kitchen{3000_mm};
     kitchen.carry("Wall unit  600", 500_mm, 1800_mm);

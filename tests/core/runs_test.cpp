@@ -237,6 +237,11 @@ TEST_CASE("nothing is counted on in assumed studs, lining or steel", "[runs][saf
     for (Stud& stud : job.walls.front().studs)
         stud.state = StudState::assumed;
     CHECK(verdict());
+    for (Stud& stud : job.walls.front().studs) { // told as proved, and yet known to a hand's breadth only
+        stud.state = StudState::proved;
+        stud.uncertainty = 12_mm;
+    }
+    CHECK(verdict());
     job.walls.front().studs.clear();
     CHECK(verdict());
     job.walls.front().structure = LiningOnly{};

@@ -1,6 +1,7 @@
 #pragma once
 
-#include "app/shell/bound_form.hpp"
+#include "app/layout/run_form.hpp"
+#include "app/layout/unit_form.hpp"
 
 #include <QListWidget>
 #include <QPushButton>
@@ -46,19 +47,14 @@ signals:
     void unit_dropped(const yes_square::CabinetUnit& unit, QPoint screen);
 
 private:
-    void build_run_form();
-    void build_unit_form();
-    void build_filler_rows();
     void refresh();
     void refresh_list();
     void choose_list();
-    /// What a run here may begin or end at, with words for each.
-    std::vector<std::pair<RunEnd, QString>> ends() const;
 
     Workbench& bench_;
     UnitList* library_;
-    BoundForm* run_form_;
-    BoundForm* unit_form_;
+    RunForm* run_form_;
+    UnitForm* unit_form_;
     std::vector<CabinetUnit> at_hand_; ///< as the rows of the list
     QPushButton* slide_;
     std::vector<QPushButton*> unit_buttons_;

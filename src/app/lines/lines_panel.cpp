@@ -57,7 +57,7 @@ QHBoxLayout* row_of(std::initializer_list<QWidget*> widgets) {
 LinesPanel::LinesPanel(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
-    , lines_{make_table({tr("Line"), tr("Up"), tr("Floor now"), tr("From line"), tr("Set by")}, "lines-table", this)}
+    , lines_{make_table({tr("Line"), tr("Up"), tr("Floor now"), tr("From line")}, "lines-table", this)}
     , relations_{make_table({tr("Line"), tr("Lies"), tr("By"), tr("Over")}, "relations-table", this)}
     , line_form_{new BoundForm{bench, this}}
     , relation_form_{new BoundForm{bench, this}} {
@@ -230,12 +230,13 @@ void LinesPanel::fill_lines() {
         const QString from_line = !floor.level_line             ? QStringLiteral("-")
                                   : each.z >= *floor.level_line ? tr("%1 up").arg(shown(each.z - *floor.level_line))
                                                                 : tr("%1 down").arg(shown(*floor.level_line - each.z));
-        const QStringList cells{text(each.name), shown(each.z), shown(floor.above_floor_now({}, each.z)), from_line,
-                                text(each.set_by)};
+        const QStringList cells{text(each.name), shown(each.z), shown(floor.above_floor_now({}, each.z)), from_line};
+        const QString set_by =
+            each.set_by.empty() ? tr("set by the room's own relations") : tr("set by %1").arg(text(each.set_by));
         for (int column = 0; column < cells.size(); ++column) {
             auto* item = new QTableWidgetItem{cells[column]};
             item->setData(Qt::UserRole, text(each.id));
-            item->setToolTip(cells[column]);
+            item->setToolTip(text(each.name) + QStringLiteral(", ") + set_by);
             lines_->setItem(row, column, item);
         }
         if (each.id == line_)

@@ -72,6 +72,7 @@ private:
         page_.table({tr("Unit"), tr("Left edge, from ref. end"), tr("Width"), tr("Bottom, up"), tr("To lift"),
                      tr("Screws used")},
                     rows, {0.28, 0.2, 0.14, 0.14, 0.12, 0.12});
+        marks();
         pieces();
         feet();
         for (const Check& check : plan_.checks)
@@ -85,6 +86,22 @@ private:
         for (const Step& step : plan_.steps)
             page_.item(QString::number(number++), (step.hold_point ? tr("HOLD. ") : QString{}) + said(step.words),
                        true);
+    }
+
+    /// Every hole, to be marked on the wall from its reference end.
+    void marks() {
+        std::vector<QStringList> rows;
+        for (const UnitPlan& unit : plan_.units)
+            for (const UnitHole& hole : unit.holes)
+                rows.push_back({text(unit.name), shown(hole.x), shown(hole.z), shown(hole.inside_left),
+                                hole.shim > Length{} ? shown(hole.shim) : QString{},
+                                text(say(words(hole.hold), voice_))});
+        if (rows.empty())
+            return;
+        page_.heading(tr("Marks and packing"));
+        page_.table(
+            {tr("Unit"), tr("From ref. end"), tr("Up"), tr("Inside, from left"), tr("Pack behind"), tr("Holds in")},
+            rows, {0.24, 0.16, 0.13, 0.17, 0.13, 0.17});
     }
 
     void pieces() {

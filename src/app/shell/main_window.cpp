@@ -301,6 +301,8 @@ void MainWindow::set_theme(ThemeName name) {
 void MainWindow::show_stage(Stage stage) {
     panels_->setCurrentIndex(static_cast<int>(stage));
     alternatives_->setVisible(stage == Stage::layout);
+    if (stage == Stage::lines && bench_.room_plan() && !bench_.room_plan()->lines.lines.empty())
+        bench_.ask("line/" + bench_.room_plan()->lines.lines.back().id);
     show_survey();
 }
 

@@ -56,6 +56,12 @@ Length usable_half_width(const Framing& framing, Length uncertainty, double scre
     return framing.stud_width / 2 - edge - 2 * uncertainty - rules.stud_wander;
 }
 
+bool holds_usual_screw(const Framing& framing, const Stud& stud, const HouseRules& rules) {
+    return stud.state != StudState::assumed &&
+           usable_half_width(framing, stud.uncertainty, properties(ScrewGauge::number_10).diameter_in, rules) >
+               Length{};
+}
+
 Length pilot_diameter(const ScrewProperties& screw, double gravity) {
     const Length exact = from_inches(screw.root_in * (gravity > 0.6 ? 0.9 : 0.7));
     return pilot_step * (exact.in_nanometres() / pilot_step.in_nanometres());

@@ -40,6 +40,9 @@ const WoodScrew* screw_for(const Catalogue& catalogue, Length hole);
 /// Zero or less: refuse, or prove the stud better.
 Length usable_half_width(const Framing& framing, Length uncertainty, double screw_diameter_in, const HouseRules& rules);
 
+/// Whether a usual #10 screw aimed at a stud's centre is sure to be in it, as well as its place is known.
+bool holds_usual_screw(const Framing& framing, const Stud& stud, const HouseRules& rules);
+
 /// Pilot for a wood screw: 70 % of the root, 90 % in wood denser than 0.6 (NDS-2018 12.1.5), down to 0.5 mm steps.
 Length pilot_diameter(const ScrewProperties& screw, double gravity);
 

@@ -125,8 +125,9 @@ struct ScribeCut {
     Length width; ///< left on the board there
 };
 struct Scribe {
-    std::string unit;
-    bool to_face = false; ///< its back edge to this wall's face; false: its side to the wall at the run's end
+    std::size_t number = 0; ///< of its unit in the run
+    std::string unit;       ///< its name
+    bool to_face = false;   ///< its back edge to this wall's face; false: its side to the wall at the run's end
     Length nominal;
     std::vector<ScribeCut> cuts;
     Length least() const;

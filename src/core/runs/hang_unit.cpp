@@ -76,9 +76,10 @@ private:
             const Stud& stud = site_.survey.studs[i];
             if (stud.centre < standing_.place.left + inset || stud.centre > standing_.place.right() - inset)
                 continue;
-            const Hold hold = stud.state == StudState::proved      ? Hold::proved_stud
-                              : stud.state == StudState::indicated ? Hold::indicated_stud
-                                                                   : Hold::assumed_stud;
+            // A stud known too loosely for a screw is as good as none.
+            const Hold hold = !holds_usual_screw(*site_.timber(), stud, site_.rules) ? Hold::assumed_stud
+                              : stud.state == StudState::proved                      ? Hold::proved_stud
+                                                                                     : Hold::indicated_stud;
             columns.push_back({stud.centre, hold, i});
         }
         return columns;

@@ -56,7 +56,7 @@ std::vector<Scribe> scribes_of(const std::vector<StandingUnit>& units, const Run
         const StandingUnit& standing = units[i];
         const bool last_filler = standing.unit.kind == UnitKind::filler && i + 1 == units.size() && at_wall_end;
         if (last_filler && site.survey.widths && layout.to) {
-            Scribe scribe{standing.unit.name, false, standing.place.width, {}};
+            Scribe scribe{i, standing.unit.name, false, standing.place.width, {}};
             for (const Length z : steps_between(standing.bottom, standing.top(), step)) {
                 const Length lean = *width_at(site.wall.widths, z) - site.survey.widths->least;
                 scribe.cuts.push_back({z, standing.place.width + lean});
@@ -64,7 +64,7 @@ std::vector<Scribe> scribes_of(const std::vector<StandingUnit>& units, const Run
             scribes.push_back(std::move(scribe));
         }
         if (standing.unit.kind == UnitKind::end_panel && site.survey.face.measured()) {
-            Scribe scribe{standing.unit.name, true, standing.unit.depth, {}};
+            Scribe scribe{i, standing.unit.name, true, standing.unit.depth, {}};
             const Length x = standing.place.left + standing.place.width / 2;
             for (const Length z : steps_between(standing.bottom, standing.top(), step))
                 scribe.cuts.push_back({z, standing.unit.depth + *site.survey.face.shim_at(x, z)});

@@ -166,13 +166,13 @@ private:
 
     void scribes() {
         for (const Scribe& scribe : plan_.scribes) {
-            const auto unit = std::ranges::find(draft_.run.units, scribe.unit, &CabinetUnit::name);
+            const Length stock_left = draft_.run.units[scribe.number].scribe;
             const Length swing = scribe.most() - scribe.least();
-            if (unit != draft_.run.units.end() && swing > unit->scribe && swing > 1_mm)
+            if (swing > stock_left && swing > 1_mm)
                 advise(add(CheckCode::filler_out_of_range, Severity::note,
                            {"{0} must follow the wall by {1}; it has {2} of stock to be shaped",
-                            {scribe.unit, quantity(swing), quantity(unit->scribe)}},
-                           quantity(swing - unit->scribe), std::nullopt, std::nullopt),
+                            {scribe.unit, quantity(swing), quantity(stock_left)}},
+                           quantity(swing - stock_left), std::nullopt, std::nullopt),
                        {"Order it {0} wider and cut it by its table", {quantity(swing)}});
         }
     }

@@ -103,7 +103,8 @@ private:
         std::vector<Length> places;
         if (site_.wall.timber())
             for (const Stud& stud : site_.wall.survey.studs)
-                if (stud.state == StudState::proved && stud.centre >= from && stud.centre <= to)
+                if (stud.state == StudState::proved && stud.centre >= from && stud.centre <= to &&
+                    holds_usual_screw(*site_.wall.timber(), stud, site_.wall.rules))
                     places.push_back(stud.centre);
         return places;
     }

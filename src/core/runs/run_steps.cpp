@@ -62,7 +62,11 @@ private:
                                                                     "units' bottoms"}
                                                  : "Strike a level line at {0} above the datum, the units' tops",
               {quantity(z)}});
-        step({"Mark both edges of every stud on that line, and check each once more from the reference end"}, true);
+        step(draft_.site.wall.timber() ? Sentence{"Mark both edges of every stud on that line, and check each once "
+                                                  "more from the reference end"}
+                                       : Sentence{"Mark every hole of this sheet on tape or wall, and check each once "
+                                                  "more from the reference end"},
+             true);
     }
 
     void hang() {
@@ -74,7 +78,7 @@ private:
                        count(plan_.rail_screws)}},
                      true);
             else if (piece.what == RunPiece::What::ledger)
-                step({"Screw a temporary ledger to the studs, its top edge at {0}, from {1} to {2}, or set a jack to "
+                step({"Screw a temporary ledger to the wall, its top edge at {0}, from {1} to {2}, or set a jack to "
                       "that height",
                       {quantity(piece.z), quantity(piece.from), quantity(piece.to)}});
         bool first = true;

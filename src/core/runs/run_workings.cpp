@@ -140,15 +140,15 @@ private:
         for (const UnitHole& hole : unit.holes)
             shim = std::max(shim, hole.shim);
         const Length lining = draft_.site.wall.wall.lining_thickness();
+        const bool masonry = draft_.site.wall.masonry();
         add(subject(i, "screw"), {"Screw for {0}: at least", {unit.name}}, "{0} + {1} + {2} + {3}",
             {{"rail", stock(rail), of_unit},
              {"packing", stock(shim), surveyed},
              {"lining", stock(lining), surveyed},
-             {"wanted in the stud",
-              stock(draft_.site.wall.masonry() ? unit.fixing->penetration : draft_.site.wall.rules.penetration_wanted),
-              house}},
+             {masonry ? std::string_view{"in the masonry, by its packet"} : "wanted in the stud",
+              stock(masonry ? unit.fixing->penetration : draft_.site.wall.rules.penetration_wanted), house}},
             stock(rail + shim + lining +
-                  (draft_.site.wall.masonry() ? unit.fixing->penetration : draft_.site.wall.rules.penetration_wanted)),
+                  (masonry ? unit.fixing->penetration : draft_.site.wall.rules.penetration_wanted)),
             derived)
             .facts.push_back({"Taken from those at hand: {0} long, {1} in the wall",
                               {stock(unit.fixing->screw_length), stock(unit.fixing->penetration)}});

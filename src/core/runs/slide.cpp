@@ -1,5 +1,7 @@
 #include "core/runs/slide.hpp"
 
+#include "core/fixings/choose_fixing.hpp"
+
 #include <algorithm>
 #include <limits>
 #include <numeric>
@@ -247,7 +249,7 @@ SlideQuestion slide_question(const Run& run, const RunLayout& layout, const Wall
     ask.apart_least = rules.spacing_least;
     if (timber)
         for (const Stud& stud : studs)
-            if (stud.state == StudState::proved)
+            if (stud.state == StudState::proved && holds_usual_screw(*framing, stud, rules))
                 ask.studs.push_back(stud.centre);
     std::ranges::sort(ask.studs);
     const auto room = [&](std::size_t after, std::size_t before) {

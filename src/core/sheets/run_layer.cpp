@@ -206,7 +206,8 @@ void draw_lines(const Wall& wall, const ElevationScale& scale, const ElevationFr
             continue;
         const double at = std::min(y - 0.35 * frame.text, last - 1.15 * frame.text);
         last = at;
-        const std::string words = line->name + "  " + format_bare(line->z, voice.unit);
+        const std::string by = line->set_by.empty() ? std::string{} : ", " + line->set_by;
+        const std::string words = line->name + by + "  " + format_bare(line->z, voice.unit);
         const double room = static_cast<double>(words.size()) * letter_width * frame.text + frame.text;
         const double right = scale.x(wall.length) - 0.4 * frame.text;
         drawing.shapes.push_back({Rectangle{{right - room, at - frame.text},

@@ -1,0 +1,20 @@
+#pragma once
+
+#include "app/shell/bound_form.hpp"
+
+namespace yes_square::app {
+
+/// The figures of the selected run: what it lies between, where its slack goes, in what order it goes up.
+class RunForm : public BoundForm {
+    Q_OBJECT
+public:
+    explicit RunForm(Workbench& bench, QWidget* parent = nullptr);
+
+private:
+    void build_place();
+    void build_order();
+    /// What a run here may begin or end at, with words for each.
+    std::vector<std::pair<RunEnd, QString>> ends() const;
+};
+
+} // namespace yes_square::app
