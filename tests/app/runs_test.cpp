@@ -5,6 +5,7 @@
 #include "core/sheets/run_layer.hpp"
 
 #include <QComboBox>
+#include <QImage>
 #include <QListWidget>
 #include <QProcess>
 #include <QPushButton>
@@ -314,4 +315,88 @@ TEST_CASE("the demo kitchen's fixings, card, steps and sheets say what the plan 
     CHECK(words.contains(QStringLiteral("check: this line is 100 mm")));
     CHECK(words.contains(QStringLiteral("Worktop")));
     CHECK(words.contains(QStringLiteral("inside, from left")));
+}
+
+TEST_CASE("a scribe's strip is printed at full size: its check line measures 100 mm", "[app][runs][sheets]") {
+    QTemporaryDir folder;
+    QProcess writer;
+    writer.start(QStringLiteral(YES_SQUARE_APP), {QStringLiteral("--sheets"), folder.path(), demo_path()});
+    REQUIRE(writer.waitForFinished(60'000));
+    const QString pdf = folder.filePath(QStringLiteral("harbour-lane.pdf"));
+    int page = 0;
+    for (int i = 1; i <= 60 && page == 0; ++i) {
+        QProcess reader;
+        const QString number = QString::number(i);
+        reader.start(QStringLiteral("pdftotext"),
+                     {QStringLiteral("-f"), number, QStringLiteral("-l"), number, pdf, QStringLiteral("-")});
+        REQUIRE(reader.waitForFinished());
+        const QString words = QString::fromUtf8(reader.readAllStandardOutput());
+        if (words.normalized(QString::NormalizationForm_KC).contains(QStringLiteral("Scribe at full size")))
+            page = i;
+    }
+    REQUIRE(page > 0);
+    QProcess painter;
+    const QString number = QString::number(page);
+    painter.start(QStringLiteral("pdftoppm"),
+                  {QStringLiteral("-r"), QStringLiteral("254"), QStringLiteral("-f"), number, QStringLiteral("-l"),
+                   number, QStringLiteral("-png"), QStringLiteral("-singlefile"), pdf,
+                   folder.filePath(QStringLiteral("page"))});
+    REQUIRE(painter.waitForFinished(60'000));
+    const QImage image{folder.filePath(QStringLiteral("page.png"))};
+    REQUIRE_FALSE(image.isNull());
+    // The longest unbroken dark stretch in any row below the strip: 254 dots an inch are 10 a millimetre. The rule
+    // under a heading is longer, and above.
+    int longest = 0;
+    for (int y = image.height() * 2 / 3; y < image.height(); ++y)
+        for (int x = 0, stretch = 0; x < image.width(); ++x) {
+            stretch = qGray(image.pixel(x, y)) < 128 ? stretch + 1 : 0;
+            longest = std::max(longest, stretch);
+        }
+    CHECK(std::abs(longest - 1000) <= 8); // the end marks' breadth
+}
+
+TEST_CASE("heights that fight are made peace between by a check's button", "[app][lines]") {
+    Kitchen kitchen{3000_mm};
+    kitchen.carry("Wall unit  600", 500_mm, 1800_mm);
+    kitchen.window.set_stage(Stage::lines);
+    QTest::qWait(1);
+    kitchen.press("add-relation");
+    auto* over = kitchen.find<QComboBox>("relation-line");
+    over->setCurrentIndex(over->findText(QStringLiteral("Wall unit top")));
+    emit over->activated(over->currentIndex());
+    auto* how = kitchen.find<QComboBox>("relation-how");
+    how->setCurrentIndex(2); // at most
+    emit how->activated(2);
+    kitchen.type("relation-by", "2000");
+    kitchen.type("relation-reason", "beam");
+    const auto fights = [&] {
+        const auto& checks = kitchen.bench().room_plan()->lines.checks;
+        return std::ranges::find(checks, CheckCode::lines_conflict, &Check::code) != checks.end();
+    };
+    REQUIRE(fights()); // 2070 is wanted
+    const auto undone = kitchen.bench().undo_stack().count();
+    QTest::mouseClick(kitchen.find<QPushButton>("cure-lines_conflict-1"), Qt::LeftButton);
+    QTest::qWait(1);
+    CHECK_FALSE(fights());
+    CHECK(kitchen.bench().undo_stack().count() == undone + 1);
+    kitchen.bench().undo_stack().undo();
+    CHECK(fights());
+    kitchen.press("remove-relation");
+    CHECK_FALSE(fights());
+}
+
+TEST_CASE("a line tells its heights where the pointer is", "[app][lines]") {
+    Kitchen kitchen{3000_mm};
+    kitchen.bench().edit(QStringLiteral("read"), [](Job& job) {
+        job.walls.front().floor = {{Length{}, 1000_mm, {}}, {3000_mm, 1030_mm, {}}};
+    });
+    kitchen.window.set_stage(Stage::lines);
+    QTest::qWait(1);
+    BoardView& board = kitchen.window.board();
+    QTest::mouseMove(&board, board.place(1500_mm, 900_mm).toPoint() + QPoint{0, 40});
+    QTest::mouseMove(&board, board.place(1500_mm, 900_mm).toPoint());
+    const QString words = board.toolTip();
+    CHECK(words.contains(QStringLiteral("Worktop: 900 mm above the finished floor")));
+    CHECK(words.contains(QStringLiteral("above the floor as it is at 1")));
+    CHECK(words.contains(QStringLiteral("100 mm down from the level line")));
 }

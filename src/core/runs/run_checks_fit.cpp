@@ -202,7 +202,9 @@ private:
         const DoorHinge hinge = nearest->unit.hinge;
         const bool swings_here = hinge == DoorHinge::both || hinge == DoorHinge::drawers ||
                                  hinge == (at_start ? DoorHinge::left : DoorHinge::right);
-        const Length free = at_start ? nearest->place.left - *boundary : *boundary - nearest->place.right();
+        // What is kept clear at the end lies before the boundary of the run.
+        const Length free =
+            end.clear + (at_start ? nearest->place.left - *boundary : *boundary - nearest->place.right());
         if (!swings_here || free >= rules_.corner_clear || nearest->unit.kind == UnitKind::corner_blind)
             return;
         Check& meets = add(CheckCode::door_meets_wall, Severity::warning,

@@ -1,0 +1,258 @@
+#include "core/job/file.hpp"
+#include "core/runs/level_units.hpp"
+#include "run_walls.hpp"
+
+#include <fstream>
+#include <rapidcheck.h>
+#include <rapidcheck/catch.h>
+#include <sstream>
+
+using namespace yes_square;
+
+namespace {
+
+Job demo() {
+    std::ifstream file{YES_SQUARE_SOURCE_DIR "/assets/demo/harbour-lane.yesq"};
+    std::ostringstream text;
+    text << file.rdbuf();
+    return read_job(text.str()).value().job;
+}
+
+/// What a sum of plus and minus over its terms comes to, in SI.
+double worked_out(const Working& working) {
+    double total = 0;
+    double sign = 1;
+    std::string_view rest = working.sum;
+    while (!rest.empty()) {
+        if (rest.starts_with("{")) {
+            const auto end = rest.find('}');
+            const auto term = static_cast<std::size_t>(std::stoi(std::string{rest.substr(1, end - 1)}));
+            total += sign * working.terms.at(term).value.si;
+            rest.remove_prefix(end + 1);
+            continue;
+        }
+        if (rest.front() == '-')
+            sign = -1;
+        if (rest.front() == '+')
+            sign = 1;
+        REQUIRE((rest.front() == ' ' || rest.front() == '+' || rest.front() == '-'));
+        rest.remove_prefix(1);
+    }
+    return total;
+}
+
+/// Two walls that meet: the right end of the first is the left end of the second.
+Job corner_kitchen(Run first, Run second) {
+    Job job = kitchen_with({std::move(first)}, 3000_mm);
+    Wall next = job.walls.front();
+    next.id = "wall-2";
+    next.name = "Next wall";
+    second.id = "next-run";
+    for (CabinetUnit& unit : second.units)
+        unit.id += "-next";
+    next.runs = {std::move(second)};
+    job.walls.push_back(std::move(next));
+    return job;
+}
+
+} // namespace
+
+TEST_CASE("every sum shown for a run or a line comes to its result", "[runs][lines][workings]") {
+    Job job = demo();
+    for (const bool slid : {false, true}) {
+        if (slid)
+            job = apply(SetHanging{"run-3", Hanging::suspension_rail}, job);
+        const Plan plan = reckon(job);
+        std::size_t checked = 0;
+        const auto check = [&](const std::vector<Working>& workings) {
+            for (const Working& working : workings) {
+                if (working.sum.empty())
+                    continue;
+                INFO(working.subject);
+                CHECK(worked_out(working) == Approx(working.result.si).margin(1e-9));
+                ++checked;
+            }
+        };
+        for (const auto& wall : plan.walls)
+            for (const RunPlan& run : wall->runs)
+                check(run.workings);
+        for (const RoomSurvey& room : plan.rooms)
+            check(room.lines.workings);
+        CHECK(checked > 50);
+    }
+}
+
+TEST_CASE("the unit lengths are shown in changes nothing that is reckoned", "[runs]") {
+    Job job = demo();
+    const Plan metric = reckon(job);
+    job.unit = Unit::inch_32;
+    const Plan inches = reckon(job);
+    for (std::size_t w = 0; w < metric.walls.size(); ++w)
+        for (std::size_t r = 0; r < metric.walls[w]->runs.size(); ++r) {
+            const RunPlan& a = metric.walls[w]->runs[r];
+            const RunPlan& b = inches.walls[w]->runs[r];
+            CHECK(a.layout == b.layout);
+            CHECK(a.checks.size() == b.checks.size());
+            for (std::size_t u = 0; u < a.units.size(); ++u) {
+                CHECK(a.units[u].utilisation == b.units[u].utilisation);
+                CHECK(a.units[u].bottom == b.units[u].bottom);
+            }
+        }
+}
+
+TEST_CASE("a corner unit that reaches round the corner is stood in front of", "[runs][corner]") {
+    CabinetUnit corner = base_unit("corner", 900_mm);
+    corner.kind = UnitKind::corner_l;
+    corner.return_width = 900_mm;
+    Run first = run_of(RunLevel::floor, {base_unit("a", 600_mm), corner}, Slack::left_end);
+    Run second = run_of(RunLevel::floor, {base_unit("b", 600_mm)});
+    second.start = {EndKind::run, 1, "floor-run", {}, {}, {}};
+    const Plan plan = reckon(corner_kitchen(first, second));
+    CHECK(plan.walls[1]->runs.front().layout.left() == 900_mm);
+    CHECK_FALSE(find_check(plan.walls[1]->runs.front().checks, CheckCode::run_meets_neighbour));
+    // A plain deep unit at the corner is stood in front of with its doors: 560 and 20.
+    first.units.back() = base_unit("plain", 900_mm);
+    first.units.back().hinge = DoorHinge::left;
+    const Plan plain = reckon(corner_kitchen(first, second));
+    CHECK(plain.walls[1]->runs.front().layout.left() == 580_mm);
+}
+
+TEST_CASE("drawers in a corner want their clearance from the other run's front", "[runs][corner]") {
+    Run first = run_of(RunLevel::floor, {base_unit("a", 600_mm)}, Slack::left_end);
+    Run second = run_of(RunLevel::floor, {base_unit("b", 600_mm)});
+    second.units.front().hinge = DoorHinge::drawers;
+    second.start = {EndKind::run, 1, "floor-run", {}, {}, {}};
+    const Job tight = corner_kitchen(first, second);
+    const Plan plan = reckon(tight);
+    const Check* meets = find_check(plan.walls[1]->runs.front().checks, CheckCode::door_meets_wall);
+    REQUIRE(meets);
+    CHECK(meets->amount->si == Approx(0.05));
+    second.start.clear = 50_mm;
+    const Plan clear = reckon(corner_kitchen(first, second));
+    CHECK_FALSE(find_check(clear.walls[1]->runs.front().checks, CheckCode::door_meets_wall));
+}
+
+TEST_CASE("a run begins at an opening's edge, at a place, or where another ends", "[runs]") {
+    Run low = run_of(RunLevel::wall, {wall_unit("a", 600_mm)});
+    Run follows = run_of(RunLevel::wall, {wall_unit("b", 500_mm)});
+    follows.id = "follows";
+    follows.start = {EndKind::run, 1, "wall-run", {}, 10_mm, {}};
+    Job job = kitchen_with({low, follows});
+    job.walls.front().openings.push_back({OpeningKind::door, 2000_mm, {}, 900_mm, 2000_mm, {}, {}});
+    CHECK(plan_of(job, 1).layout.left() == 610_mm);
+    job.walls.front().runs[0].start = {EndKind::opening, 1, {}, {}, {}, {}};
+    CHECK(plan_of(job, 0).layout.left() == 2900_mm);
+    job.walls.front().runs[0].start = {};
+    job.walls.front().runs[0].end = {EndKind::opening, 1, {}, {}, {}, {}};
+    job.walls.front().runs[0].slack = Slack::left_end;
+    CHECK(plan_of(job, 0).layout.right() == 2000_mm);
+    job.walls.front().runs[0].start = {EndKind::place, 1, {}, 700_mm, {}, {}};
+    job.walls.front().runs[0].slack = Slack::right_end;
+    CHECK(plan_of(job, 0).layout.left() == 700_mm);
+    CHECK(plan_of(job, 1).layout.left() == 1310_mm); // what follows it comes along
+}
+
+TEST_CASE("a hook carries half its unit, or most of what stands on its side", "[runs]") { // statics
+    Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 900_mm)})});
+    CabinetUnit& unit = job.walls.front().runs.front().units.front();
+    unit.hanging = Hanging::hook_brackets;
+    unit.mass_kg = 20;
+    unit.loaded_kg = 60;
+    CHECK(*plan_of(job).units.front().hook_load_n == Approx(30 * 9.80665)); // 10 + 0.75 x 20 = 25 is less
+    unit.hook_rating_n = 60 * 9.80665;
+    CHECK(*plan_of(job).units.front().hook_utilisation == Approx(0.5));
+}
+
+TEST_CASE("a unit that stands on the floor itself is shimmed, and packed where shims run out", "[runs]") {
+    Job job = kitchen_with({run_of(RunLevel::floor, {base_unit("a", 600_mm)})});
+    job.walls.front().runs.front().units.front().line = line_id::floor;
+    job.walls.front().floor = {{Length{}, 1000_mm, {}}, {600_mm, 1024_mm, {}}};
+    const RunPlan plan = plan_of(job);
+    const auto& feet = plan.units.front().feet;
+    REQUIRE(feet.size() == 4);
+    CHECK(feet.front().height == 2_mm); // 50 of 600 along a fall of 24
+    CHECK(feet.back().height == 22_mm);
+    CHECK(feet.back().packer == 10_mm); // shims make up 12
+    CHECK(find_check(plan.checks, CheckCode::legs_run_out));
+}
+
+TEST_CASE("legs too long for the plinth are told with the height that lets them in", "[runs]") {
+    Job job = kitchen_with({run_of(RunLevel::floor, {base_unit("a", 600_mm)})});
+    job.rooms.front().line_relations.front().by = 80_mm; // the plinth
+    const RunPlan plan = plan_of(job);
+    const Check* low = find_check(plan.checks, CheckCode::legs_run_out);
+    REQUIRE(low);
+    CHECK(low->severity == Severity::error);
+    CHECK(low->amount->si == Approx(0.020));
+    CHECK(say(low->cures.front().words, {}).find("100 mm") != std::string::npos);
+}
+
+TEST_CASE("on masonry every unit is plugged near its sides, whatever the studs", "[runs]") {
+    Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 600_mm), wall_unit("b", 1000_mm)})});
+    job.walls.front().structure = Masonry{MasonryKind::brick};
+    job.walls.front().lining = {{LiningMaterial::plaster, 13_mm, {}}};
+    const RunPlan plan = plan_of(job);
+    CHECK_FALSE(plan.slide.needed);
+    CHECK(plan.units[0].holes.size() == 4);
+    CHECK(plan.units[1].holes.size() == 6); // a third pair in the middle
+    for (const UnitPlan& unit : plan.units) {
+        REQUIRE(unit.fixing);
+        for (const UnitHole& hole : unit.holes) {
+            CHECK(hole.hold == Hold::masonry);
+            CHECK(hole.inside_left >= job.rules.runs.side_grip);
+        }
+    }
+    CHECK_FALSE(find_check(plan.checks, CheckCode::unit_few_studs));
+}
+
+TEST_CASE("one screw that does not bear the load is doubled before it is refused", "[runs][safety]") {
+    Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 900_mm)})});
+    CabinetUnit& unit = job.walls.front().runs.front().units.front();
+    std::size_t fewest = 99;
+    std::size_t most = 0;
+    for (int kg = 30; kg <= 300; kg += 10) {
+        unit.loaded_kg = kg;
+        const RunPlan plan = plan_of(job);
+        fewest = std::min(fewest, plan.units.front().holes.size());
+        most = std::max(most, plan.units.front().holes.size());
+        const bool told = find_check(plan.checks, CheckCode::fixing_overloaded) != nullptr;
+        CHECK(told == (*plan.units.front().utilisation > 1));
+    }
+    CHECK(fewest == 4); // two studs, two rails
+    CHECK(most == 8);
+}
+
+TEST_CASE("a top rail alone, packed off the wall, holds nothing", "[runs][safety]") {
+    Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 900_mm)})});
+    job.walls.front().runs.front().units.front().rails.pop_back();
+    CHECK(plan_of(job).units.front().fixing); // against a flat wall its foot presses
+    job.walls.front().face = {{Length{}, 1400_mm, 20_mm, {}}, {800_mm, 1400_mm, 32_mm, {}},
+                              {1600_mm, 1400_mm, 20_mm, {}},  {Length{}, 2000_mm, 20_mm, {}},
+                              {800_mm, 2000_mm, 32_mm, {}},   {1600_mm, 2000_mm, 20_mm, {}}};
+    const RunPlan packed = plan_of(job);
+    CHECK_FALSE(packed.units.front().fixing);
+    const Check* top = find_check(packed.checks, CheckCode::unit_top_only);
+    REQUIRE(top);
+    CHECK(top->severity == Severity::error);
+}
+
+TEST_CASE("the demo kitchen is slid by its cure and then catches every stud", "[runs][demo]") {
+    const Job job = demo();
+    const Plan plan = reckon(job);
+    const auto wall = std::ranges::find(job.walls, "wall-7", &Wall::id) - job.walls.begin();
+    const RunPlan& run = plan.walls[static_cast<std::size_t>(wall)]->runs[2];
+    const Check* few = find_check(run.checks, CheckCode::unit_few_studs);
+    REQUIRE(few);
+    const Plan after = reckon(apply(*few->cures.front().edit, job));
+    CHECK(after.walls[static_cast<std::size_t>(wall)]->runs[2].slide.holds_now());
+    // The larder decides the line of the wall units' tops, the cooler that of the box over it.
+    const auto room = std::ranges::find(job.rooms, "room-3", &Room::id) - job.rooms.begin();
+    for (const LinePlan& line : plan.rooms[static_cast<std::size_t>(room)].lines.lines) {
+        if (line.id == line_id::wall_top || line.id == line_id::tall_top)
+            CHECK(line.set_by == "Larder");
+        if (line.id == line_id::over_cooling)
+            CHECK(line.set_by == "Cooler");
+        if (line.id == line_id::hood)
+            CHECK(line.set_by == "Hood box");
+    }
+}
