@@ -138,6 +138,10 @@ TEST_CASE("a run is built, reordered, widened and slid by keyboard alone", "[app
     CHECK(kitchen.plan().layout.left() == 10_mm);
     kitchen.type("unit-loaded", "75");
     CHECK(kitchen.run().units[0].loaded_kg == 75.0);
+    QTest::keyClick(&kitchen.window, Qt::Key_Delete, Qt::ControlModifier);
+    CHECK(kitchen.run().units.size() == 1);
+    QTest::keyClick(&kitchen.window, Qt::Key_Z, Qt::ControlModifier);
+    CHECK(kitchen.run().units.size() == 2);
 }
 
 TEST_CASE("a run that misses its studs is slid by its button and by the card", "[app][runs]") {

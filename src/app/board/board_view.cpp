@@ -212,7 +212,7 @@ void BoardView::grip_at(const Reference& reference, bool on_wall) {
                 : right - pressed_.x() < end_grip_px ? Grip::right_end
                                                      : Grip::whole;
     }
-    if (reference.part == Part::unit && bench_.run() && !reference.x) {
+    if (reference.part == Part::unit && bench_.run() && !reference.x && !line_names_ && !survey_) {
         grabbed_run_ = *bench_.run();
         grabbed_layout_ = bench_.run_plan()->layout;
         grabbed_unit_ = reference.item;

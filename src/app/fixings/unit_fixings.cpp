@@ -55,10 +55,13 @@ QString UnitFixings::words() const {
                      .arg(text(plan->fixing->name).toHtmlEscaped(), shown(stock(plan->fixing->screw_length)),
                           shown(stock(plan->fixing->hole_diameter)), shown(stock(plan->fixing->penetration)),
                           shown(stock(plan->fixing->drill_depth)), shown(stock(bench_.job().rules.runs.screw_head)));
-    if (plan->fixing && plan->utilisation && plan->tension_n + plan->shear_n > 0)
+    if (plan->fixing && plan->utilisation && run->level == RunLevel::wall)
         lines << tr("Loaded with %1 the worst pulls %2 and shears %3: used to %4.")
                      .arg(shown({Kind::mass, plan->loaded_kg}), shown(force(plan->tension_n)),
                           shown(force(plan->shear_n)), shown(ratio(*plan->utilisation)));
+    else if (plan->fixing && plan->utilisation && plan->tension_n > 0)
+        lines << tr("Held upright against a pull of %1 on each screw: used to %2.")
+                     .arg(shown(force(plan->tension_n)), shown(ratio(*plan->utilisation)));
     if (plan->hook_load_n)
         lines << tr("Each hook carries up to %1.").arg(shown(force(*plan->hook_load_n)));
     if (run->rail_fixing)

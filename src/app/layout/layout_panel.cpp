@@ -203,6 +203,13 @@ void LayoutPanel::add_shelf() {
         left->setFocus(Qt::OtherFocusReason);
 }
 
+void LayoutPanel::remove_selected() {
+    if (bench_.unit())
+        runs_->remove_unit();
+    else
+        remove_shelf();
+}
+
 void LayoutPanel::remove_shelf() {
     if (!bench_.shelf())
         return;

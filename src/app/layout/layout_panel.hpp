@@ -17,6 +17,8 @@ public:
 
     void add_shelf();
     void remove_shelf();
+    /// The shelf or the cabinet that is selected.
+    void remove_selected();
     RunPanel& runs() { return *runs_; }
     void show_runs() { tabs_->setCurrentWidget(runs_); }
 

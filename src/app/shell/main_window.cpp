@@ -242,8 +242,8 @@ void MainWindow::build_menus() {
     });
     edit->addAction(tr("Slide the run for studs"), QKeySequence{Qt::CTRL | Qt::Key_L}, this,
                     [this] { layout_->runs().slide(); });
-    edit->addAction(tr("Remove the shelf"), QKeySequence{Qt::CTRL | Qt::Key_Delete}, layout_,
-                    &LayoutPanel::remove_shelf);
+    edit->addAction(tr("Remove the shelf or cabinet"), QKeySequence{Qt::CTRL | Qt::Key_Delete}, layout_,
+                    &LayoutPanel::remove_selected);
 
     QMenu* survey = menuBar()->addMenu(tr("&Survey"));
     survey->addAction(tr("Take in readings (CSV)..."), this, [this] {

@@ -3,7 +3,6 @@
 #include "core/sheets/rods.hpp"
 
 #include <algorithm>
-#include <map>
 #include <set>
 
 namespace yes_square {
@@ -11,6 +10,7 @@ namespace {
 
 using Part = Reference::Part;
 
+constexpr double figure_room = 3.6;   ///< between two columns of figures, in type sizes
 constexpr double letter_width = 0.52; ///< mean, of the type size
 
 class RunDrawer {
@@ -231,22 +231,36 @@ Drawing draw_back_card(const CabinetUnit& unit, const UnitPlan& plan, double wid
     const double side_room = 7.2 * text;
     const double below = 5.2 * text;
     const double above = 2 * text;
-    const double per_metre = std::min((width - 2 * side_room) / w, (height - above - below) / h);
-    if (per_metre <= 0)
+    std::set<Length> columns; // from the unit's left edge
+    std::set<Length> rows;    // below its top
+    for (const UnitHole& hole : plan.holes) {
+        columns.insert(hole.from_left);
+        rows.insert(plan.top - hole.z);
+    }
+    // A tall unit is drawn broader than it is, so that its figures can be told apart.
+    const double per_metre_up = (height - above - below) / h;
+    const double most_across = (width - 2 * side_room) / w;
+    double across = std::min(most_across, per_metre_up);
+    for (auto column = columns.begin(); column != columns.end() && std::next(column) != columns.end(); ++column) {
+        const double apart = (*std::next(column) - *column).in_metres();
+        across = std::min(most_across, std::max(across, figure_room * text / apart));
+    }
+    const double up = std::min(per_metre_up, across);
+    if (up <= 0)
         return drawing;
-    const double left = (width - w * per_metre) / 2;
+    const double left = (width - w * across) / 2;
     const double top = above;
     // From behind, what is at the unit's left stands at the right of the card.
-    const auto x = [&](Length from_left) { return left + (w - from_left.in_metres()) * per_metre; };
-    const auto y = [&](Length z) { return top + (plan.top - z).in_metres() * per_metre; };
-    add(Rectangle{{left, top}, w * per_metre, h * per_metre, Ink::board, Fill::light, 0.5});
-    const double side = unit.side.in_metres() * per_metre;
-    for (const double at : {left, left + w * per_metre - side})
-        add(Rectangle{{at, top}, side, h * per_metre, Ink::board, Fill::plain, 0.2});
+    const auto x = [&](Length from_left) { return left + (w - from_left.in_metres()) * across; };
+    const auto y = [&](Length z) { return top + (plan.top - z).in_metres() * up; };
+    add(Rectangle{{left, top}, w * across, h * up, Ink::board, Fill::light, 0.5});
+    const double side = unit.side.in_metres() * across;
+    for (const double at : {left, left + w * across - side})
+        add(Rectangle{{at, top}, side, h * up, Ink::board, Fill::plain, 0.2});
     for (const HangingRail& rail : unit.rails)
         add(Rectangle{{left, y(plan.top - rail.down + rail.breadth / 2)},
-                      w * per_metre,
-                      rail.breadth.in_metres() * per_metre,
+                      w * across,
+                      rail.breadth.in_metres() * up,
                       Ink::board,
                       Fill::hatched,
                       0.2});
@@ -254,16 +268,11 @@ Drawing draw_back_card(const CabinetUnit& unit, const UnitPlan& plan, double wid
         {width / 2, top - 0.8 * text}, say("Back, seen from behind, top up", voice), text, Align::centre, Ink::faint});
     add(Text{{left - 0.6 * text, top + text}, say("right side", voice), 0.9 * text, Align::right, Ink::faint});
     add(Text{
-        {left + w * per_metre + 0.6 * text, top + text}, say("left side", voice), 0.9 * text, Align::left, Ink::faint});
-    std::map<Length, int> columns;
-    std::map<Length, int> rows;
-    for (const UnitHole& hole : plan.holes) {
-        columns.emplace(hole.from_left, 0);
-        rows.emplace(plan.top - hole.z, 0);
+        {left + w * across + 0.6 * text, top + text}, say("left side", voice), 0.9 * text, Align::left, Ink::faint});
+    for (const UnitHole& hole : plan.holes)
         add(Circle{{x(hole.from_left), y(hole.z)}, 0.35 * text, Ink::hole, Fill::plain});
-    }
-    const double bottom = top + h * per_metre;
-    for (const auto& [from_left, none] : columns) {
+    const double bottom = top + h * up;
+    for (const Length from_left : columns) {
         add(Line{{x(from_left), top}, {x(from_left), bottom + 0.6 * text}, Ink::tick, 0.2, Stroke::dashed});
         add(Text{{x(from_left), bottom + 1.6 * text},
                  format_bare(unit.width - from_left, voice.unit),
@@ -293,15 +302,11 @@ Drawing draw_back_card(const CabinetUnit& unit, const UnitPlan& plan, double wid
         caption(4.0, "inside, from left", Ink::level);
     }
     double last = top + text; // under the word there
-    for (const auto& [down, none] : rows) {
+    for (const Length down : rows) {
         const double at = std::max(y(plan.top - down) + 0.35 * text, last + 1.15 * text);
         last = at;
-        add(Text{{left + w * per_metre + 0.6 * text, at},
-                 format_bare(down, voice.unit),
-                 text,
-                 Align::left,
-                 Ink::figure,
-                 true});
+        add(Text{
+            {left + w * across + 0.6 * text, at}, format_bare(down, voice.unit), text, Align::left, Ink::figure, true});
     }
     return drawing;
 }
