@@ -152,6 +152,25 @@ TEST_CASE("a run begins at an opening's edge, at a place, or where another ends"
     CHECK(plan_of(job, 1).layout.left() == 1310_mm); // what follows it comes along
 }
 
+TEST_CASE("a filler at the left end follows the wall before it, as that wall's strings tell", "[runs][corner]") {
+    Run second = run_of(RunLevel::wall, {filler("f", 50_mm, 20_mm, 90_mm), wall_unit("b", 600_mm)});
+    Job job = corner_kitchen(run_of(RunLevel::wall, {}), second);
+    // The first wall leans back towards its top: 8 mm more behind the plumb string at 2100 than at 1300.
+    for (const Length x : {100_mm, 1500_mm, 3000_mm}) {
+        job.walls[0].face.push_back({x, 1300_mm, 10_mm, {}});
+        job.walls[0].face.push_back({x, 2100_mm, 18_mm, {}});
+    }
+    const Plan plan = reckon(job);
+    const RunPlan& run = plan.walls[1]->runs.front();
+    REQUIRE(run.scribes.size() == 1);
+    const Scribe& scribe = run.scribes.front();
+    CHECK(scribe.number == 0);
+    CHECK_FALSE(scribe.to_face);
+    // From 1350 to 2070: half a millimetre and seven and seven tenths more than the 50 it was reckoned with.
+    CHECK(scribe.cuts.front().width.in_mm() == Approx(50.5));
+    CHECK(scribe.cuts.back().width.in_mm() == Approx(57.7));
+}
+
 TEST_CASE("a hook carries half its unit, or most of what stands on its side", "[runs]") { // statics
     Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 900_mm)})});
     CabinetUnit& unit = job.walls.front().runs.front().units.front();

@@ -49,7 +49,7 @@ std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, co
     plan->shelves.reserve(wall.shelves.size());
     for (const Shelf& shelf : wall.shelves)
         plan->shelves.push_back(reckon_shelf(shelf, site));
-    const RunSite runs{site, around.lines, around.runs};
+    const RunSite runs{site, around.lines, around.runs, around.left_lean, around.right_lean};
     plan->runs.reserve(wall.runs.size());
     for (std::size_t i = 0; i < wall.runs.size(); ++i)
         plan->runs.push_back(reckon_run(i, runs));

@@ -353,6 +353,19 @@ private:
 
 } // namespace
 
+namespace {
+
+/// How a wall's face leans at one of its ends, by the heights of its strings. Empty: nothing was read there.
+std::vector<ProfilePoint> lean_at_end(const Wall& wall, bool right_end, const Reader& reader) {
+    const FaceProfile face = face_profile(wall, reader);
+    std::vector<ProfilePoint> lean;
+    for (const FaceRow& row : face.rows)
+        lean.push_back({row.z, *face.shim_at(right_end ? wall.length : Length{}, row.z)});
+    return lean;
+}
+
+} // namespace
+
 std::vector<WallSurroundings> surroundings_of(const Job& job, const std::vector<RoomLines>& lines) {
     const Reader reader = Reader::of(job);
     std::map<std::string, RoomFloor> floors;
@@ -382,6 +395,11 @@ std::vector<WallSurroundings> surroundings_of(const Job& job, const std::vector<
             if (*neighbour && (*neighbour)->corner == WallEnd::corner)
                 for (const Run& run : walls[(*neighbour)->wall]->runs)
                     beside.reach[run.id] = reach_of(run, job.rules.runs, neighbour == &around.left);
+        // The wall before this one ends in its left corner, the next begins in its right.
+        if (around.left && around.left->corner == WallEnd::corner)
+            around.left_lean = lean_at_end(*walls[around.left->wall], true, reader);
+        if (around.right && around.right->corner == WallEnd::corner)
+            around.right_lean = lean_at_end(*walls[around.right->wall], false, reader);
         const auto widths = width_profile(wall, reader);
         around.runs = place_runs(wall, widths ? widths->least : wall.length, beside);
     }

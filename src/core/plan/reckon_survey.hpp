@@ -15,6 +15,10 @@ struct WallSurroundings {
     std::vector<CornerThing> corner_things;
     LineHeights lines;
     std::vector<RunLayout> runs; ///< where the wall's runs stand
+    /// How the walls at its ends lean, as their own strings tell: x is a height, z the packing behind a plumb line
+    /// there.
+    std::vector<ProfilePoint> left_lean;
+    std::vector<ProfilePoint> right_lean;
 
     bool operator==(const WallSurroundings&) const = default;
     /// Whether the survey itself reads the same: lines, runs and what stands in the corners do not touch it.

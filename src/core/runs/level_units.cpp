@@ -14,15 +14,6 @@ std::vector<Length> steps_between(Length bottom, Length top, Length step) {
     return heights;
 }
 
-/// Width between the wall's ends at a height: straight between readings, the nearest one's beyond them.
-std::optional<Length> width_at(const std::vector<WidthReading>& readings, Length z) {
-    std::vector<ProfilePoint> points;
-    for (const WidthReading& reading : readings)
-        points.push_back({reading.z, reading.width});
-    std::ranges::sort(points, {}, &ProfilePoint::x);
-    return height_at(points, z);
-}
-
 } // namespace
 
 Length Scribe::least() const {
@@ -48,26 +39,46 @@ std::vector<Foot> feet_of(const StandingUnit& standing, const WallSite& site) {
     return feet;
 }
 
-std::vector<Scribe> scribes_of(const std::vector<StandingUnit>& units, const RunLayout& layout, bool at_wall_end,
-                               const WallSite& site) {
+namespace {
+
+/// A filler's table where the wall beside it leans: as wide as it was reckoned where that wall stands out most.
+Scribe side_scribe(std::size_t number, const StandingUnit& standing, const std::vector<ProfilePoint>& lean,
+                   Length step) {
+    Scribe scribe{number, standing.unit.name, false, standing.place.width, {}};
+    const Length proudest = std::ranges::min_element(lean, {}, &ProfilePoint::z)->z;
+    for (const Length z : steps_between(standing.bottom, standing.top(), step))
+        scribe.cuts.push_back({z, standing.place.width + *height_at(lean, z) - proudest});
+    return scribe;
+}
+
+bool at_wall(const RunEnd& end) {
+    return end.at == EndKind::wall_end;
+}
+
+} // namespace
+
+std::vector<Scribe> scribes_of(const Run& run, const std::vector<StandingUnit>& units, const RunSite& site) {
     std::vector<Scribe> scribes;
-    const Length step = site.rules.runs.scribe_step;
+    const Length step = site.rules().scribe_step;
+    const WallSurvey& survey = site.wall.survey;
     for (std::size_t i = 0; i < units.size(); ++i) {
         const StandingUnit& standing = units[i];
-        const bool last_filler = standing.unit.kind == UnitKind::filler && i + 1 == units.size() && at_wall_end;
-        if (last_filler && site.survey.widths && layout.to) {
-            Scribe scribe{i, standing.unit.name, false, standing.place.width, {}};
-            for (const Length z : steps_between(standing.bottom, standing.top(), step)) {
-                const Length lean = *width_at(site.wall.widths, z) - site.survey.widths->least;
-                scribe.cuts.push_back({z, standing.place.width + lean});
-            }
-            scribes.push_back(std::move(scribe));
+        if (standing.unit.kind == UnitKind::filler && i == 0 && at_wall(run.start) && !site.left_lean.empty())
+            scribes.push_back(side_scribe(i, standing, site.left_lean, step));
+        if (standing.unit.kind == UnitKind::filler && i + 1 == units.size() && at_wall(run.end) && !run.open_end) {
+            std::vector<ProfilePoint> lean = site.right_lean;
+            if (lean.empty() && survey.widths)
+                for (const WidthReading& reading : site.wall.wall.widths)
+                    lean.push_back({reading.z, reading.width});
+            std::ranges::sort(lean, {}, &ProfilePoint::x);
+            if (!lean.empty())
+                scribes.push_back(side_scribe(i, standing, lean, step));
         }
-        if (standing.unit.kind == UnitKind::end_panel && site.survey.face.measured()) {
+        if (standing.unit.kind == UnitKind::end_panel && survey.face.measured()) {
             Scribe scribe{i, standing.unit.name, true, standing.unit.depth, {}};
             const Length x = standing.place.left + standing.place.width / 2;
             for (const Length z : steps_between(standing.bottom, standing.top(), step))
-                scribe.cuts.push_back({z, standing.unit.depth + *site.survey.face.shim_at(x, z)});
+                scribe.cuts.push_back({z, standing.unit.depth + *survey.face.shim_at(x, z)});
             scribes.push_back(std::move(scribe));
         }
     }

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/runs/hang_unit.hpp"
+#include "core/runs/run_site.hpp"
 
 /// Making a run level and straight: legs, shims, packer strips, scribes.
 namespace yes_square {
@@ -10,10 +10,10 @@ namespace yes_square {
 /// rest is the packer strip under it. Units on the wall have none.
 std::vector<Foot> feet_of(const StandingUnit& standing, const WallSite& site);
 
-/// Cutting tables for fillers at the run's ends and for end panels, from the readings: a filler's side follows the wall
-/// at its end as the widths between the ends tell it (the reference end is the plumb line they were read from), a
-/// panel's back edge follows this wall's face. Empty where nothing was read.
-std::vector<Scribe> scribes_of(const std::vector<StandingUnit>& units, const RunLayout& layout, bool at_wall_end,
-                               const WallSite& site);
+/// Cutting tables for fillers at the run's ends and for end panels, from the readings. A filler's side follows the wall
+/// at its end as that wall's own strings tell it; at the right, where there are none, as the widths between the ends do
+/// (the reference end is the plumb line they were read from). A panel's back edge follows this wall's face. None where
+/// nothing was read.
+std::vector<Scribe> scribes_of(const Run& run, const std::vector<StandingUnit>& units, const RunSite& site);
 
 } // namespace yes_square

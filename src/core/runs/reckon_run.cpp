@@ -49,7 +49,7 @@ RunPlan reckon_run(std::size_t number, const RunSite& site) {
     }
     plan.joins = joins_of(units, site);
     plan.pieces = pieces_of(units, site);
-    plan.scribes = scribes_of(units, plan.layout, run.end.at == EndKind::wall_end && !run.open_end, site.wall);
+    plan.scribes = scribes_of(run, units, site);
     for (const RunPiece& piece : plan.pieces)
         if (piece.what == RunPiece::What::suspension_rail) {
             const RailHold hold = hold_of_rail(piece, units, plan.units, site);

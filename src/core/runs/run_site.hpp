@@ -14,6 +14,9 @@ struct RunSite {
     const WallSite& wall;
     const LineHeights& lines;
     const std::vector<RunLayout>& layouts; ///< of the wall's runs
+    /// How the walls at its ends lean: x a height, z the packing behind a plumb line there; empty: not read.
+    const std::vector<ProfilePoint>& left_lean;
+    const std::vector<ProfilePoint>& right_lean;
 
     const RunRules& rules() const { return wall.rules.runs; }
     /// None: nobody drew that line.
