@@ -1,5 +1,6 @@
 #include "app/lines/lines_panel.hpp"
 
+#include "app/shell/read_only_table.hpp"
 #include "core/lines/room_lines.hpp"
 
 #include <QHBoxLayout>
@@ -23,21 +24,6 @@ QString how_words(HowFar how) {
     return {};
 }
 
-QTableWidget* make_table(const QStringList& headings, const char* name, QWidget* parent) {
-    auto* table = new QTableWidget{0, static_cast<int>(headings.size()), parent};
-    table->setHorizontalHeaderLabels(headings);
-    table->setObjectName(QString::fromLatin1(name));
-    table->verticalHeader()->hide();
-    table->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table->setSelectionBehavior(QAbstractItemView::SelectRows);
-    table->setSelectionMode(QAbstractItemView::SingleSelection);
-    table->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    table->horizontalHeader()->setStretchLastSection(true);
-    table->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
-    table->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    return table;
-}
-
 QPushButton* button(const QString& words, const char* name, QWidget* parent) {
     auto* made = new QPushButton{words, parent};
     made->setObjectName(QString::fromLatin1(name));
@@ -57,8 +43,8 @@ QHBoxLayout* row_of(std::initializer_list<QWidget*> widgets) {
 LinesPanel::LinesPanel(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
-    , lines_{make_table({tr("Line"), tr("Up"), tr("Floor now"), tr("From line")}, "lines-table", this)}
-    , relations_{make_table({tr("Line"), tr("Lies"), tr("By"), tr("Over")}, "relations-table", this)}
+    , lines_{read_only_table({tr("Line"), tr("Up"), tr("Floor now"), tr("From line")}, "lines-table", this)}
+    , relations_{read_only_table({tr("Line"), tr("Lies"), tr("By"), tr("Over")}, "relations-table", this)}
     , line_form_{new BoundForm{bench, this}}
     , relation_form_{new BoundForm{bench, this}} {
     auto* usual = button(tr("Usual heights"), "usual-lines", this);

@@ -7,13 +7,11 @@
 namespace yes_square {
 namespace {
 
-class FitChecker {
+class FitChecker : RunChecker {
 public:
     FitChecker(const DraftRun& draft, RunPlan& plan)
-        : draft_{draft}
-        , site_{draft.site}
-        , rules_{draft.site.rules()}
-        , plan_{plan} {}
+        : RunChecker{draft, plan}
+        , rules_{draft.site.rules()} {}
 
     void check() {
         for (std::size_t i = 0; i < draft_.units.size(); ++i) {
@@ -29,14 +27,6 @@ public:
     }
 
 private:
-    Check& add(CheckCode code, Severity severity, Sentence message, std::optional<Quantity> amount,
-               std::optional<Length> x, std::optional<Length> z) {
-        return plan_.checks.emplace_back(Check{code, severity, std::move(message), amount, {}, x, z});
-    }
-    static void advise(Check& check, Sentence words, std::optional<Edit> edit = std::nullopt) {
-        check.cures.push_back({std::move(words), std::move(edit)});
-    }
-
     void legs(std::size_t i) {
         const StandingUnit& standing = draft_.units[i];
         const auto& feet = plan_.units[i].feet;
@@ -219,10 +209,7 @@ private:
         advise(meets, {"A filler of {0} in the corner", {quantity(rules_.corner_clear - free)}});
     }
 
-    const DraftRun& draft_;
-    const RunSite& site_;
     const RunRules& rules_;
-    RunPlan& plan_;
 };
 
 } // namespace

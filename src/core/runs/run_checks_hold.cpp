@@ -12,12 +12,10 @@ Quantity kilograms(double kg) {
     return {Kind::mass, kg};
 }
 
-class HoldChecker {
+class HoldChecker : RunChecker {
 public:
     HoldChecker(const DraftRun& draft, RunPlan& plan)
-        : draft_{draft}
-        , site_{draft.site}
-        , plan_{plan} {}
+        : RunChecker{draft, plan} {}
 
     void check() {
         for (std::size_t i = 0; i < draft_.units.size(); ++i) {
@@ -46,13 +44,6 @@ public:
     }
 
 private:
-    Check& add(CheckCode code, Severity severity, Sentence message, std::optional<Quantity> amount = std::nullopt,
-               std::optional<Length> x = std::nullopt, std::optional<Length> z = std::nullopt) {
-        return plan_.checks.emplace_back(Check{code, severity, std::move(message), amount, {}, x, z});
-    }
-    static void advise(Check& check, Sentence words, std::optional<Edit> edit = std::nullopt) {
-        check.cures.push_back({std::move(words), std::move(edit)});
-    }
     const std::string& name(std::size_t i) const { return draft_.units[i].unit.name; }
     Length left(std::size_t i) const { return draft_.units[i].place.left; }
 
@@ -218,6 +209,13 @@ private:
                 continue;
             }
             const Length most = site_.wall.masonry() ? site_.rules().rail_masonry : site_.rules().rail_studs;
+            const Length beyond = std::max(piece.fixings.front() - piece.from, piece.to - piece.fixings.back());
+            if (beyond > most)
+                advise(add(CheckCode::spacing_over_limit, Severity::warning,
+                           {"The rail reaches {0} beyond its last fixing, {1} more than the {2} between fixings",
+                            {quantity(beyond), quantity(beyond - most), quantity(most)}},
+                           quantity(beyond - most), piece.from, piece.z),
+                       {"Prove a stud nearer to its end, set a nogging there, or end the rail sooner"});
             for (std::size_t i = 1; i < piece.fixings.size(); ++i)
                 if (const Length apart = piece.fixings[i] - piece.fixings[i - 1]; apart > most + 25_mm)
                     advise(add(CheckCode::spacing_over_limit, Severity::warning,
@@ -254,10 +252,6 @@ private:
                            kilograms(unit.lift_kg - limit));
         advise(heavy, {"A second person, or a jack, and the ledger of this plan under it"});
     }
-
-    const DraftRun& draft_;
-    const RunSite& site_;
-    RunPlan& plan_;
 };
 
 } // namespace

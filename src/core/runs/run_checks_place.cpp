@@ -11,13 +11,11 @@ Length overlap(const Box& a, const Box& b) {
     return std::min(a.right, b.right) - std::max(a.left, b.left);
 }
 
-class PlaceChecker {
+class PlaceChecker : RunChecker {
 public:
     PlaceChecker(const DraftRun& draft, RunPlan& plan)
-        : draft_{draft}
-        , site_{draft.site}
-        , wall_{draft.site.wall.wall}
-        , plan_{plan} {}
+        : RunChecker{draft, plan}
+        , wall_{draft.site.wall.wall} {}
 
     void check() {
         ends();
@@ -27,14 +25,6 @@ public:
     }
 
 private:
-    Check& add(CheckCode code, Severity severity, Sentence message, std::optional<Quantity> amount = std::nullopt,
-               std::optional<Length> x = std::nullopt, std::optional<Length> z = std::nullopt) {
-        return plan_.checks.emplace_back(Check{code, severity, std::move(message), amount, {}, x, z});
-    }
-    static void advise(Check& check, Sentence words, std::optional<Edit> edit = std::nullopt) {
-        check.cures.push_back({std::move(words), std::move(edit)});
-    }
-
     void ends() {
         const RunLayout& layout = plan_.layout;
         if (!layout.ends_known) {
@@ -197,10 +187,7 @@ private:
                    {"Draw the lines it hangs on first"});
     }
 
-    const DraftRun& draft_;
-    const RunSite& site_;
     const Wall& wall_;
-    RunPlan& plan_;
 };
 
 } // namespace
