@@ -1,3 +1,4 @@
+#include "app/fixings/fixings_panel.hpp"
 #include "app/practice/practice_dialog.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "app/shell/main_window.hpp"
@@ -61,7 +62,8 @@ Arguments parse(const QStringList& words) {
                                    QStringLiteral("ID")};
     const QCommandLineOption page{
         QStringLiteral("page"),
-        QStringLiteral("The survey's page: wall, walk, drill, studs, level, face, services, room."),
+        QStringLiteral("The survey's page: wall, walk, drill, studs, level, face, services, room; or that of the "
+                       "fixings: marks, drilling, holds, fix-with, noggings."),
         QStringLiteral("NAME")};
     const QCommandLineOption wall{QStringLiteral("wall"), QStringLiteral("Select the wall with this id."),
                                   QStringLiteral("ID")};
@@ -128,12 +130,17 @@ QString set_up(MainWindow& window, const Arguments& arguments) {
             return QStringLiteral("there is no shelf or cabinet %1 in this job").arg(arguments.shelf);
     }
     if (!arguments.page.isEmpty()) {
-        const auto page = survey_page_from_name(arguments.page);
-        if (!page)
+        const auto survey = survey_page_from_name(arguments.page);
+        const auto fixings = fixings_page_from_name(arguments.page);
+        if (!survey && !fixings)
             return QStringLiteral(
-                       "--page %1 is not known; it is wall, walk, drill, studs, level, face, services or room")
+                       "--page %1 is not known; it is wall, walk, drill, studs, level, face, services or room, "
+                       "or marks, drilling, holds, fix-with or noggings")
                 .arg(arguments.page);
-        window.survey().set_page(*page);
+        if (survey)
+            window.survey().set_page(*survey);
+        else
+            window.fixings().set_page(*fixings);
     }
     if (!arguments.stage.isEmpty()) {
         const auto stage = stage_from_name(arguments.stage);

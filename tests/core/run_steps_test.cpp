@@ -1,3 +1,4 @@
+#include "core/fixings/hole_group.hpp"
 #include "core/fixings/wood_screw.hpp"
 #include "core/runs/run_pieces.hpp"
 #include "core/runs/slide.hpp"
@@ -93,7 +94,8 @@ TEST_CASE("what is wrong with a run stands before its steps", "[runs][steps]") {
 }
 
 TEST_CASE("a rail's fixings carry by hand sums what hangs on it", "[runs][safety]") {
-    // One 900 unit of 60 kg on studs at 400 and 800: the first carries up to 600, the middle between them, two thirds.
+    // One 900 unit on studs at 400 and 800: by levers about its middle, 450, the first carries (800 - 450) / 400 = 7/8,
+    // more than the two thirds that lie nearer to it.
     Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 900_mm)})});
     job = apply(SetHanging{"wall-run", Hanging::suspension_rail}, job);
     job.walls.front().runs.front().units.front().loaded_kg = 45;
@@ -101,12 +103,39 @@ TEST_CASE("a rail's fixings carry by hand sums what hangs on it", "[runs][safety
     REQUIRE(plan.rail_fixing);
     const double weight = 45 * 9.80665;
     const double lever = 0.720 - 0.040; // from the rail's lower edge to the unit's bottom
-    const double pull = weight * 0.16 / lever * 2 / 3 / static_cast<double>(plan.rail_screws);
-    const double shear = weight * 2 / 3 / static_cast<double>(plan.rail_screws);
+    const double pull = weight * 0.16 / lever * 7 / 8 / static_cast<double>(plan.rail_screws);
+    const double shear = weight * 7 / 8 / static_cast<double>(plan.rail_screws);
     // The combined check of one screw by its two capacities gives the utilisation shown.
     CHECK(*plan.rail_utilisation ==
           Approx(combined_utilisation(pull, shear, plan.rail_fixing->tension_n, plan.rail_fixing->shear_n))
               .epsilon(1e-3));
+}
+
+TEST_CASE("a rail that reaches far beyond its last stud loads that stud by levers", "[runs][safety]") { // statics
+    // Studs at 400 and 800 under a rail of 1800: its middle, 900, lies beyond both. By levers the second carries
+    // (900 - 400) / 400 = 1.25 of all that hangs there; by what is nearest to it only 1200 / 1800.
+    Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 900_mm), wall_unit("b", 900_mm)})});
+    job = apply(SetHanging{"wall-run", Hanging::suspension_rail}, job);
+    job.walls.front().studs.resize(2);
+    for (CabinetUnit& unit : job.walls.front().runs.front().units)
+        unit.loaded_kg = 22;
+    const RunPlan plan = plan_of(job);
+    REQUIRE(plan.rail_fixing);
+    const double each = 1.25 / static_cast<double>(plan.rail_screws);
+    const double weight = 44 * 9.80665;
+    CHECK(*plan.rail_utilisation == Approx(combined_utilisation(weight * 0.16 / 0.680 * each, weight * each,
+                                                                plan.rail_fixing->tension_n, plan.rail_fixing->shear_n))
+                                        .epsilon(1e-3));
+    const Check* beyond = find_check(plan.checks, CheckCode::spacing_over_limit);
+    REQUIRE(beyond);
+    CHECK(beyond->amount->si == Approx(1.0 - 0.4064)); // 1000 beyond 800, 16 in allowed
+}
+
+TEST_CASE("places on one rigid part share a load by levers", "[runs][safety]") { // statics
+    CHECK(greatest_share({0.4, 0.8}, 0.6) == Approx(0.5));
+    CHECK(greatest_share({0.4, 0.8}, 0.9) == Approx(1.25));
+    CHECK(greatest_share({0.4}, 0.9) == Approx(1));
+    CHECK(greatest_share({0.0, 0.5, 1.0}, 0.5) == Approx(1.0 / 3));
 }
 
 TEST_CASE("cuts of a rail add up to it and none is longer than its stock or too short to fix", "[runs][property]") {

@@ -164,11 +164,10 @@ TEST_CASE("more to carry never uses a fixing less", "[fixings][safety][property]
         const double depth = *rc::gen::inRange(40, 80) / 25.4;
         const SideMember close{0.16, steel_sheet_bearing_psi, gap};
         const SideMember apart{0.16, steel_sheet_bearing_psi, gap + 0.2};
-        const double bearing = main_bearing_length_in(screw, depth);
-        RC_ASSERT(lateral_n(screw, gravity, apart, bearing) <= lateral_n(screw, gravity, close, bearing));
-        RC_ASSERT(lateral_n(screw, gravity + 0.05, close, bearing) >= lateral_n(screw, gravity, close, bearing));
-        RC_ASSERT(withdrawal_n(screw, gravity, depth + 1, depth + 0.2) >=
-                  withdrawal_n(screw, gravity, depth + 1, depth));
+        RC_ASSERT(lateral_n(screw, {gravity}, apart, depth) <= lateral_n(screw, {gravity}, close, depth));
+        RC_ASSERT(lateral_n(screw, {gravity + 0.05}, close, depth) >= lateral_n(screw, {gravity}, close, depth));
+        RC_ASSERT(withdrawal_n(screw, {gravity}, depth + 1, depth + 0.2) >=
+                  withdrawal_n(screw, {gravity}, depth + 1, depth));
     });
     rc::prop("pull and shear together use more than either alone", [] {
         const double tension = *rc::gen::inRange(1, 400);

@@ -34,6 +34,13 @@ public:
     }
 
     Finite solve(const std::vector<double>& load_by_stretch) const {
+        std::vector<double> on_element;
+        for (const std::size_t stretch : stretch_of_element)
+            on_element.push_back(load_by_stretch[stretch]);
+        return solve_elements(on_element, std::vector<double>(nodes.size(), 0.0));
+    }
+
+    Finite solve_elements(const std::vector<double>& on_element, const std::vector<double>& at_node) const {
         const int size = 2 * static_cast<int>(nodes.size());
         Eigen::MatrixXd stiffness = Eigen::MatrixXd::Zero(size, size);
         Eigen::VectorXd load = Eigen::VectorXd::Zero(size);
@@ -44,9 +51,11 @@ public:
             element << 12, 6 * l, -12, 6 * l, 6 * l, 4 * l * l, -6 * l, 2 * l * l, -12, -6 * l, 12, -6 * l, 6 * l,
                 2 * l * l, -6 * l, 4 * l * l;
             stiffness.block<4, 4>(2 * e, 2 * e) += k * element;
-            const double w = load_by_stretch[stretch_of_element[e]];
+            const double w = on_element[e];
             load.segment<4>(2 * e) += w * l / 2 * Eigen::Vector4d{1, l / 6, 1, -l / 6};
         }
+        for (std::size_t n = 0; n < nodes.size(); ++n)
+            load(2 * static_cast<int>(n)) += at_node[n];
         const Eigen::MatrixXd free_stiffness = stiffness;
         const Eigen::VectorXd free_load = load;
         std::vector<int> held;
@@ -123,5 +132,40 @@ TEST_CASE("reactions and sags under every pattern agree with finite elements", "
         // The nodes may miss the worst place by half an element.
         for (std::size_t s = 0; s < worst.size(); ++s)
             CHECK(ours.sags[s].instantaneous == Approx(worst[s]).epsilon(0.006).margin(1e-7));
+    }
+}
+
+TEST_CASE("loads on parts of a beam agree with finite elements", "[statics][reference]") {
+    // The loads begin and end at nodes; point loads go on nodes of their own, which are the ends of elements.
+    std::mt19937 random{20261125};
+    std::uniform_real_distribution<double> space{0.3, 0.9};
+    std::uniform_real_distribution<double> weight{50, 400};
+    constexpr int per_stretch = 16;
+    for (int round = 0; round < 10; ++round) {
+        Beam beam{0, {}, 750};
+        double x = round % 2 == 0 ? 0 : 0.2;
+        for (int i = 0; i < 2 + round % 3; ++i) {
+            beam.supports.push_back(x);
+            x += space(random);
+        }
+        beam.length = beam.supports.back() + (round % 3 == 0 ? 0 : 0.25);
+        const FiniteBeam finite{beam, per_stretch};
+        BeamLoad load{30, 0};
+        std::vector<double> on_element(finite.stretch_of_element.size(), load.permanent);
+        const std::size_t first = static_cast<std::size_t>(round) % on_element.size();
+        const std::size_t last = std::min(on_element.size(), first + 9);
+        const double w = weight(random);
+        load.goods.parts.push_back({finite.nodes[first], finite.nodes[last], w});
+        for (std::size_t e = first; e < last; ++e)
+            on_element[e] += w;
+        std::vector<double> at_node(finite.nodes.size(), 0.0);
+        at_node[last] += 120;
+        load.goods.points.push_back({finite.nodes[last], 120});
+        const Finite answer = finite.solve_elements(on_element, at_node);
+
+        // All goods on at once: what analyse() calls everything loaded.
+        const BeamResult ours = analyse(beam, load, 0.0);
+        for (std::size_t i = 0; i < beam.supports.size(); ++i)
+            CHECK(ours.reactions[i].all_loaded == Approx(answer.reaction[i]).epsilon(1e-6).margin(1e-6));
     }
 }

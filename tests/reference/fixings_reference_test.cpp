@@ -1,5 +1,7 @@
 #include "core/fixings/bracket_forces.hpp"
 #include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/hidden_rod.hpp"
+#include "core/fixings/hole_group.hpp"
 #include "core/fixings/wood_screw.hpp"
 
 #include <catch2/catch.hpp>
@@ -14,7 +16,7 @@ const ScrewProperties& number_10 = properties(ScrewGauge::number_10);
 const ScrewProperties& number_14 = properties(ScrewGauge::number_14);
 
 double lateral_lb(const ScrewProperties& screw, SideMember side) {
-    return lateral_n(screw, 0.42, side, 1.5 - screw.diameter_in) / newtons_per_pound;
+    return lateral_n(screw, {0.42}, side, 1.5) / newtons_per_pound;
 }
 SideMember rail(double thickness, double gap) {
     return {thickness, wood_bearing_psi(0.42), gap};
@@ -31,20 +33,20 @@ TEST_CASE("withdrawal per inch follows NDS-2018 12.2 (from memory)", "[fixings][
     const double ten[]{70, 96, 135, 164, 243};
     const double fourteen[]{89, 122, 172, 209, 310};
     for (int i = 0; i < 5; ++i) {
-        CHECK(withdrawal_lb_per_in(gravities[i], number_8.diameter_in) == Approx(eight[i]).margin(0.6));
-        CHECK(withdrawal_lb_per_in(gravities[i], number_10.diameter_in) == Approx(ten[i]).margin(0.6));
-        CHECK(withdrawal_lb_per_in(gravities[i], number_14.diameter_in) == Approx(fourteen[i]).margin(0.6));
+        CHECK(withdrawal_lb_per_in(number_8, {gravities[i]}) == Approx(eight[i]).margin(0.6));
+        CHECK(withdrawal_lb_per_in(number_10, {gravities[i]}) == Approx(ten[i]).margin(0.6));
+        CHECK(withdrawal_lb_per_in(number_14, {gravities[i]}) == Approx(fourteen[i]).margin(0.6));
     }
 }
 
 TEST_CASE("a #8 x 2 1/2 in screw through 1 in grips with 1.172 in of thread: 96.6 lb", "[fixings][standard]") {
     CHECK(thread_in_wood_in(number_8, 2.5, 1.5) == Approx(1.172).margin(0.0005));
-    CHECK(withdrawal_n(number_8, 0.42, 2.5, 1.5) / newtons_per_pound == Approx(96.6).margin(0.1));
+    CHECK(withdrawal_n(number_8, {0.42}, 2.5, 1.5) / newtons_per_pound == Approx(96.6).margin(0.1));
 }
 
 TEST_CASE("the anti-tip screw of practice: 1 in of penetration holds 55.4 lb, 246 N", "[fixings][common-practice]") {
     CHECK(thread_in_wood_in(number_8, 2.5, 1.0) == Approx(0.672).margin(0.0005));
-    CHECK(withdrawal_n(number_8, 0.42, 2.5, 1.0) == Approx(246).margin(1));
+    CHECK(withdrawal_n(number_8, {0.42}, 2.5, 1.0) == Approx(246).margin(1));
 }
 
 TEST_CASE("dowel bearing follows 16600 G^1.84 to 50 psi (NDS-2018 12.3.3, from memory)", "[fixings][standard]") {
@@ -77,7 +79,7 @@ TEST_CASE("lateral capacity with and without a lining between (NDS-2018 12.3, AW
 TEST_CASE("a screw with less than 6 diameters of penetration carries no shear (NDS-2018 12.1.4)",
           "[fixings][standard]") {
     CHECK(main_bearing_length_in(number_8, 5.9 * number_8.diameter_in) == 0);
-    CHECK(lateral_n(number_8, 0.42, steel(0.5), 0) == 0);
+    CHECK(lateral_n(number_8, {0.42}, steel(0.5), 5.9 * number_8.diameter_in) == 0);
     CHECK(std::isinf(combined_utilisation(10, 10, 400, 0)));
 }
 
@@ -149,8 +151,8 @@ TEST_CASE("screw length is what it passes through and 1 1/2 in, up to a stock le
     bracket.thickness = Length::inches(0, {1, 2});
     bracket.hole_diameter = 5_mm;
     bracket.hole_drops = {20_mm, 120_mm};
-    const auto choice =
-        choose_wood_screw(shipped_catalogue(), {}, wall, DrivenThrough::leg_of(bracket), {{10, 10, 0.9}});
+    const auto choice = choose_fixing(shipped_catalogue(), {}, wall, Hold::proved_stud, DrivenThrough::leg_of(bracket),
+                                      {{10, 10, 0.9}});
     REQUIRE(choice);
     CHECK(choice->fixing.screw_length == Length::inches(2, {1, 2}));
     CHECK(choice->fixing.penetration == Length::inches(1, {1, 2}));
@@ -165,7 +167,8 @@ TEST_CASE("a plug's hole is 6 mm deeper than what goes into it", "[fixings][comm
     bracket.thickness = 4_mm;
     bracket.hole_diameter = 5_mm;
     bracket.hole_drops = {20_mm, 120_mm};
-    const auto choice = choose_plug(shipped_catalogue(), {}, wall, DrivenThrough::leg_of(bracket), {{125, 100, 0.9}});
+    const auto choice =
+        choose_fixing(shipped_catalogue(), {}, wall, Hold::masonry, DrivenThrough::leg_of(bracket), {{125, 100, 0.9}});
     REQUIRE(choice);
     // 4 + 12 + 50 = 66 mm: 70 mm stock, whose point stands 66 mm behind the face of the wall.
     CHECK(choice->fixing.screw_length == 70_mm);
@@ -174,7 +177,116 @@ TEST_CASE("a plug's hole is 6 mm deeper than what goes into it", "[fixings][comm
 
     wall.lining[0].material = LiningMaterial::plasterboard;
     const auto behind_board =
-        choose_plug(shipped_catalogue(), {}, wall, DrivenThrough::leg_of(bracket), {{125, 100, 0.9}});
+        choose_fixing(shipped_catalogue(), {}, wall, Hold::masonry, DrivenThrough::leg_of(bracket), {{125, 100, 0.9}});
     REQUIRE(behind_board);
     CHECK(behind_board->utilisation == Approx(125.0 / 450 + 100.0 / 300));
+}
+
+TEST_CASE("coach screw withdrawal follows NDS-2018 12.2.1 (from memory)", "[fixings][standard]") {
+    const double gravities[]{0.36, 0.42, 0.50, 0.55, 0.67};
+    const double quarter[]{137, 173, 225, 260, 349};
+    const double three_eighths[]{186, 235, 305, 352, 473};
+    for (int i = 0; i < 5; ++i) {
+        CHECK(withdrawal_lb_per_in(properties(ScrewGauge::coach_quarter), {gravities[i]}) ==
+              Approx(quarter[i]).margin(0.6));
+        CHECK(withdrawal_lb_per_in(properties(ScrewGauge::coach_three_eighths), {gravities[i]}) ==
+              Approx(three_eighths[i]).margin(0.6));
+    }
+}
+
+TEST_CASE("in end grain wood screws hold nothing, coach screws three quarters (NDS-2018 12.2.1.4, 12.2.2.2)",
+          "[fixings][standard]") {
+    CHECK(withdrawal_lb_per_in(number_8, {0.5, false, true}) == 0);
+    const ScrewProperties& coach = properties(ScrewGauge::coach_quarter);
+    CHECK(withdrawal_lb_per_in(coach, {0.5, false, true}) == Approx(0.75 * withdrawal_lb_per_in(coach, {0.5})));
+    CHECK(lateral_n(number_8, {0.5, false, true}, steel(0), 1.5) ==
+          Approx(0.67 * lateral_n(number_8, {0.5}, steel(0), 1.5)));
+}
+
+TEST_CASE("at no gap the general dowel equations are those of NDS 12.3.1", "[fixings][standard]") {
+    // NDS table 12.3.1A, worked out here from the published form: Re = Fem / Fes, Rt = lm / ls.
+    const ScrewProperties& screw = number_10;
+    const double d = screw.root_in;
+    for (const double ls : {0.5, 0.75, 1.0}) {
+        const double fem = wood_bearing_psi(0.50);
+        const double fes = wood_bearing_psi(0.42);
+        const double lm = 1.5 - screw.diameter_in;
+        const double re = fem / fes;
+        const double rt = lm / ls;
+        const double rd = 2.2; // root 0.152 in
+        const double fyb = screw.bending_yield_psi;
+        const double k1 =
+            (std::sqrt(re + 2 * re * re * (1 + rt + rt * rt) + rt * rt * re * re * re) - re * (1 + rt)) / (1 + re);
+        const double k2 = -1 + std::sqrt(2 * (1 + re) + 2 * fyb * (1 + 2 * re) * d * d / (3 * fem * lm * lm));
+        const double k3 = -1 + std::sqrt(2 * (1 + re) / re + 2 * fyb * (2 + re) * d * d / (3 * fem * ls * ls));
+        const double least =
+            std::min({d * lm * fem, d * ls * fes, k1 * d * ls * fes, k2 * d * lm * fem / (1 + 2 * re),
+                      k3 * d * ls * fem / (2 + re), d * d * std::sqrt(2 * fem * fyb / (3 * (1 + re)))}) /
+            rd;
+        CHECK(lateral_n(screw, {0.50}, {ls, fes, 0}, 1.5) / newtons_per_pound == Approx(least).epsilon(1e-6));
+    }
+}
+
+TEST_CASE("a load across the grain of a nogging costs a coach screw a fifth and more", "[fixings][standard]") {
+    const ScrewProperties& coach = properties(ScrewGauge::coach_three_eighths);
+    CHECK(lateral_n(coach, {0.42, true}, steel(0), 3) < 0.8 * lateral_n(coach, {0.42}, steel(0), 3));
+    CHECK(lateral_n(number_8, {0.42, true}, steel(0), 1.5) ==
+          lateral_n(number_8, {0.42}, steel(0), 1.5)); // under 1/4 in
+}
+
+TEST_CASE("an M8 coach screw's pilot of 6 mm is inside NDS 65-85 % of the shank", "[fixings][common-practice]") {
+    const ScrewProperties& coach = properties(ScrewGauge::coach_five_sixteenths); // 7.9 mm
+    const double share = pilot_diameter(coach, 0.67).in_inches() / coach.diameter_in;
+    CHECK(share >= 0.65);
+    CHECK(share <= 0.85);
+    CHECK(6.0 / 25.4 / coach.diameter_in == Approx(0.756).margin(0.01));
+}
+
+TEST_CASE("an anchor's figure is used by its basis", "[fixings][house-rule]") {
+    CHECK(allowable(700, FigureBasis::recommended, AnchorKind::plug) == 700);
+    CHECK(allowable(700, FigureBasis::characteristic, AnchorKind::wedge_anchor) == Approx(200));
+    CHECK(allowable(700, FigureBasis::ultimate, AnchorKind::wedge_anchor) == Approx(175));
+    CHECK(allowable(700, FigureBasis::not_stated, AnchorKind::plug) == Approx(140));
+    CHECK(allowable(700, FigureBasis::ultimate, AnchorKind::toggle) == Approx(140));
+}
+
+TEST_CASE("holes of one stiff plate share a load by the elastic method", "[fixings][statics]") {
+    SECTION("a load in the middle of four: a quarter each, pulls by height") {
+        const auto forces = hole_group_forces({{0, 0.1}, {0.4, 0.1}, {0, 0.4}, {0.4, 0.4}}, {400, 0.2, 40});
+        REQUIRE(forces.size() == 4);
+        // 40 / (2 (0.1^2 + 0.4^2)) = 117.6 N per metre of height
+        CHECK(forces[0].tension_n == Approx(11.76).margin(0.01));
+        CHECK(forces[2].tension_n == Approx(47.06).margin(0.01));
+        CHECK(forces[2].shear_n == Approx(100));
+    }
+    SECTION("a load right under one of two: it bears all, the other nothing") {
+        const auto forces = hole_group_forces({{0, 0.2}, {0.4, 0.2}}, {100, 0.4, 10});
+        CHECK(forces[1].tension_n == Approx(50));
+        CHECK(forces[0].tension_n == Approx(0).margin(1e-9));
+        CHECK(forces[1].shear_n == Approx(100));
+        CHECK(forces[0].shear_n == Approx(0).margin(1e-9));
+    }
+    SECTION("two above one another with the load beside them: they push sideways") {
+        const auto forces = hole_group_forces({{0, 0.1}, {0, 0.3}}, {100, 0.1, 0});
+        CHECK(forces[0].shear_n == Approx(std::hypot(50, 50))); // 10 N m over 0.2 m
+    }
+    SECTION("one hole beside the load holds nothing") {
+        CHECK(hole_group_forces({{0, 0.1}}, {100, 0.1, 10}).empty());
+        CHECK(hole_group_forces({}, {100, 0, 10}).empty());
+        CHECK(hole_group_forces({{0, 0}, {0.2, 0}}, {100, 0.1, 10}).empty());
+    }
+}
+
+TEST_CASE("a hidden rod is a cantilever from the stud's face", "[fixings][statics]") {
+    // 60 N at 100 mm out, 13 mm of lining, a 12 mm rod 80 mm deep: M = 60 x 0.113 = 6.78 N m
+    const RodStress stress = rod_stress({0.012, 0.080, 0.013, 0.150}, 60, 0.100, 0.200);
+    CHECK(stress.moment_nm == Approx(6.78));
+    CHECK(stress.bending_pa == Approx(6.78 * 32 / (3.14159265 * 0.012 * 0.012 * 0.012)).epsilon(1e-6));
+    // 60 / (12 x 80) (4 + 6 x 113 / 80) = 0.0625 x 12.475 N/mm2
+    CHECK(stress.on_wall_pa == Approx(0.0625 * 12.475 * 1e6).epsilon(1e-6));
+    // 60 / (12 x 150) (1 + 6 x 25 / 150) N/mm2
+    CHECK(stress.on_shelf_pa == Approx(60.0 / 1800 * 2 * 1e6).epsilon(1e-6));
+    const double ei = 210e9 * 3.14159265 / 64 * std::pow(0.012, 4);
+    CHECK(stress.sink_m ==
+          Approx(60 * std::pow(0.113, 3) / (3 * ei) + 60 * 0.113 * 0.113 / (2 * ei) * 0.1).epsilon(1e-6));
 }

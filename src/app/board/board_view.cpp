@@ -48,6 +48,13 @@ void BoardView::show_line_names(bool show) {
     redraw();
 }
 
+void BoardView::show_bending(bool show) {
+    if (bending_ == show)
+        return;
+    bending_ = show;
+    redraw();
+}
+
 void BoardView::zoom_by(double factor) {
     const double before = zoom_;
     zoom_ = std::clamp(zoom_ * factor, 1.0, most_zoom);
@@ -93,6 +100,7 @@ void BoardView::redraw() {
     frame.found = survey_.has_value();
     frame.survey = survey_.value_or(SurveyLayer::none);
     frame.advice = advice_;
+    frame.study = bending_ && !dragging_ ? bench_.shelf_study() : nullptr;
     elevation_ = draw_elevation(*wall, *bench_.wall_plan(), frame, bench_.voice());
     update();
 }

@@ -21,6 +21,8 @@ public:
     void show_survey(std::optional<SurveyLayer> layer, const std::optional<ProbeAdvice>& advice);
     /// While lines are set: every line with its name, to be pulled up or down.
     void show_line_names(bool show);
+    /// While fixings are looked at: load, bending and sag of the selected shelf under it.
+    void show_bending(bool show);
     void zoom_by(double factor);
 
     /// A unit from the list is carried over the wall, or let go there, at a place on the screen.
@@ -69,6 +71,7 @@ private:
     std::optional<SurveyLayer> survey_;
     std::optional<ProbeAdvice> advice_;
     bool line_names_ = false;
+    bool bending_ = false;
 
     Grip grip_ = Grip::none;
     bool dragging_ = false;

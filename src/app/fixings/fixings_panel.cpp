@@ -1,8 +1,11 @@
 #include "app/fixings/fixings_panel.hpp"
 
+#include "app/shell/read_only_table.hpp"
 #include "core/sheets/summary.hpp"
 
 #include <QHeaderView>
+#include <QScrollArea>
+#include <QTabWidget>
 #include <QVBoxLayout>
 #include <map>
 
@@ -10,21 +13,6 @@ namespace yes_square::app {
 namespace {
 
 constexpr int subject_role = Qt::UserRole;
-
-QTableWidget* make_table(const QStringList& headings, const char* name, QWidget* parent) {
-    auto* table = new QTableWidget{0, static_cast<int>(headings.size()), parent};
-    table->setHorizontalHeaderLabels(headings);
-    table->setObjectName(QString::fromLatin1(name));
-    table->verticalHeader()->hide();
-    table->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table->setSelectionBehavior(QAbstractItemView::SelectRows);
-    table->setSelectionMode(QAbstractItemView::SingleSelection);
-    table->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    table->horizontalHeader()->setStretchLastSection(true);
-    table->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
-    table->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    return table;
-}
 
 constexpr int floor_now_column = 3;
 
@@ -50,24 +38,46 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
     , pages_{new QStackedWidget{this}}
+    , tabs_{new QTabWidget}
     , unit_{new UnitFixings{bench}}
-    , marks_{make_table({tr("No."), tr("At"), tr("Holds in"), tr("Carries"), tr("Used")}, "marks-table", this)}
-    , drilling_{make_table({tr("Bracket"), tr("Hole"), tr("Up"), tr("Floor now"), tr("Drill"), tr("Tape at")},
-                           "drilling-table", this)}
-    , fixing_words_{new QLabel{this}} {
+    , holds_{new StudyPanel{bench}}
+    , marks_{read_only_table({tr("No."), tr("At"), tr("Holds in"), tr("Carries"), tr("Used")}, "marks-table", this)}
+    , drilling_{read_only_table({tr("No."), tr("Hole"), tr("Up"), tr("Floor now"), tr("Drill"), tr("Tape at")},
+                                "drilling-table", this)}
+    , bits_{read_only_table({tr("Bit"), tr("Wide"), tr("Tape at"), tr("Hammer")}, "bits-table", this)}
+    , noggings_{read_only_table({tr("From"), tr("To"), tr("Cut"), tr("Up"), tr("For")}, "noggings-table", this)}
+    , fixing_words_{new QLabel{this}}
+    , bit_words_{new QLabel{this}} {
+    tabs_->setObjectName(QStringLiteral("fixings-tabs"));
+    tabs_->setDocumentMode(true);
     auto* shelf = new QWidget;
-    pages_->addWidget(shelf);
+    auto* drill = new QWidget;
+    tabs_->addTab(shelf, tr("Marks"));
+    tabs_->addTab(drill, tr("Drilling"));
+    auto* holds = new QScrollArea;
+    holds->setWidgetResizable(true);
+    holds->setFrameShape(QFrame::NoFrame);
+    holds->setWidget(holds_);
+    tabs_->addTab(holds, tr("Holds"));
+    tabs_->addTab(new RankPanel{bench}, tr("Fix with"));
+    tabs_->addTab(noggings_, tr("Noggings"));
+    pages_->addWidget(tabs_);
     pages_->addWidget(unit_);
     auto* whole = new QVBoxLayout{this};
     whole->setContentsMargins(0, 0, 0, 0);
     whole->addWidget(pages_);
     auto* column = new QVBoxLayout{shelf};
     column->addWidget(heading(tr("Marks on the level line"), this));
-    column->addWidget(marks_, 3);
-    column->addWidget(heading(tr("Drilling"), this));
     fixing_words_->setWordWrap(true);
     column->addWidget(fixing_words_);
-    column->addWidget(drilling_, 3);
+    column->addWidget(marks_, 1);
+    auto* drill_column = new QVBoxLayout{drill};
+    drill_column->addWidget(heading(tr("Bits, in the order of use"), this));
+    drill_column->addWidget(bits_, 2);
+    bit_words_->setWordWrap(true);
+    drill_column->addWidget(bit_words_);
+    drill_column->addWidget(heading(tr("Holes"), this));
+    drill_column->addWidget(drilling_, 3);
     for (QTableWidget* table : {marks_, drilling_})
         connect(table, &QTableWidget::itemSelectionChanged, this, [this, table] {
             if (const QTableWidgetItem* item = table->item(table->currentRow(), 0); item && table->hasFocus())
@@ -78,17 +88,46 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     refresh();
 }
 
+std::optional<FixingsPage> fixings_page_from_name(const QString& name) {
+    const QStringList names{QStringLiteral("marks"), QStringLiteral("drilling"), QStringLiteral("holds"),
+                            QStringLiteral("fix-with"), QStringLiteral("noggings")};
+    const auto index = names.indexOf(name);
+    return index < 0 ? std::nullopt : std::optional{static_cast<FixingsPage>(index)};
+}
+
+void FixingsPanel::refresh_noggings() {
+    noggings_->setRowCount(0);
+    const WallPlan* wall = bench_.wall_plan();
+    tabs_->setTabVisible(static_cast<int>(FixingsPage::noggings), wall && !wall->noggings.empty());
+    if (!wall)
+        return;
+    const auto shown = [&](Length length) { return text(format_bare(length, bench_.job().unit)); };
+    for (const Nogging& nogging : wall->noggings) {
+        QStringList owners;
+        for (const Nogging::For& hold : nogging.holds)
+            if (!owners.contains(text(hold.shelf)))
+                owners << text(hold.shelf);
+        add_row(noggings_,
+                {shown(nogging.left), shown(nogging.right), shown(nogging.length()), shown(nogging.z),
+                 owners.join(QStringLiteral(", "))},
+                {});
+    }
+}
+
 void FixingsPanel::refresh() {
+    refresh_noggings();
     pages_->setCurrentIndex(bench_.unit() ? 1 : 0);
     marks_->setRowCount(0);
     drilling_->setRowCount(0);
+    bits_->setRowCount(0);
     // Heights over the floor as it is now, where that is another than the finished floor.
     const WallPlan* wall = bench_.wall_plan();
     drilling_->setColumnHidden(floor_now_column,
                                !wall || (!wall->survey.floor.measured() && wall->survey.floor.build_up == Length{}));
     fixing_words_->clear();
+    bit_words_->clear();
     const ShelfPlan* plan = bench_.shelf_plan();
-    if (!plan || !plan->bracket)
+    if (!plan || (plan->brackets.empty() && plan->cleats.empty()))
         return;
     std::map<QString, QStringList> fixings; // which brackets take which
     const Voice voice = bench_.voice();
@@ -98,7 +137,7 @@ void FixingsPanel::refresh() {
         const QString used = !place.fixing_utilisation ? tr("not known") : shown(ratio(*place.fixing_utilisation));
         add_row(marks_,
                 {QString::number(i + 1), shown(quantity(place.x)), text(say(words(place.hold), voice)),
-                 shown(force(place.reaction.greatest)), used},
+                 shown(force(place.carries_n)), used},
                 "fixing/" + std::to_string(i + 1));
         for (const Hole& hole : plan->holes) {
             if (hole.bracket != i)
@@ -115,10 +154,27 @@ void FixingsPanel::refresh() {
                                             : tr("lining anchor: steadies only");
         fixings[fixing] << QString::number(i + 1);
     }
+    for (const DrillRow& row : plan->drilling)
+        add_row(bits_,
+                {text(say(row.pass.bit, voice)), shown(stock(row.pass.diameter)), shown(stock(row.pass.depth)),
+                 row.pass.hammer ? tr("on") : tr("off")},
+                {});
+    QStringList minds;
+    for (const DrillRow& row : plan->drilling)
+        minds << tr("%1: %2").arg(text(say(row.pass.bit, voice)), text(say(row.pass.how, voice)));
+    bit_words_->setText(minds.join(QStringLiteral("\n")));
     QStringList lines;
+    for (const CleatPlan& cleat : plan->cleats)
+        lines << tr("Strip, %1: %2 long, %3 screws%4")
+                     .arg(text(say(cleat.wall, voice)), shown(quantity(cleat.length)))
+                     .arg(cleat.screws)
+                     .arg(cleat.fixing ? tr(", %1, %2, used %3")
+                                             .arg(text(cleat.fixing->name), shown(stock(cleat.fixing->screw_length)),
+                                                  shown(ratio(cleat.utilisation.value_or(0))))
+                                       : tr(": nothing at hand holds it"));
     for (const auto& [fixing, brackets] : fixings)
-        lines << (fixings.size() == 1 ? tr("Every bracket: %1").arg(fixing)
-                                      : tr("Bracket %1: %2").arg(brackets.join(QStringLiteral(", ")), fixing));
+        lines << (fixings.size() == 1 ? tr("Everywhere: %1").arg(fixing)
+                                      : tr("No. %1: %2").arg(brackets.join(QStringLiteral(", ")), fixing));
     if (plan->shelf_screw)
         lines << tr("Up into the board: %1").arg(shown(stock(*plan->shelf_screw)));
     fixing_words_->setText(lines.join(QStringLiteral("\n")));

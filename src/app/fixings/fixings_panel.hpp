@@ -1,32 +1,49 @@
 #pragma once
 
+#include "app/fixings/study_panel.hpp"
 #include "app/fixings/unit_fixings.hpp"
 #include "app/shell/workbench.hpp"
 
 #include <QLabel>
 #include <QStackedWidget>
+#include <QTabWidget>
 #include <QTableWidget>
 #include <QWidget>
+#include <optional>
 
 namespace yes_square::app {
 
-/// The selected shelf's marks and drilling as tables; a row clicked shows its working. Of a cabinet its holes and the
-/// card of its back.
+/// What the stage shows of a shelf.
+enum class FixingsPage { marks, drilling, holds, fix_with, noggings };
+std::optional<FixingsPage> fixings_page_from_name(const QString& name);
+
+/// The selected shelf's marks and drilling as tables; a row clicked shows its working. How much it holds, what to fix
+/// it with, and the wall's noggings. Of a cabinet its holes and the card of its back.
 class FixingsPanel : public QWidget {
     Q_OBJECT
 public:
     explicit FixingsPanel(Workbench& bench, QWidget* parent = nullptr);
-    void set_theme(const Theme& theme) { unit_->set_theme(theme); }
+    void set_theme(const Theme& theme) {
+        unit_->set_theme(theme);
+        holds_->set_theme(theme);
+    }
+    void set_page(FixingsPage page) { tabs_->setCurrentIndex(static_cast<int>(page)); }
 
 private:
     void refresh();
+    void refresh_noggings();
 
     Workbench& bench_;
     QStackedWidget* pages_;
+    QTabWidget* tabs_;
     UnitFixings* unit_;
+    StudyPanel* holds_;
     QTableWidget* marks_;
     QTableWidget* drilling_;
+    QTableWidget* bits_;
+    QTableWidget* noggings_;
     QLabel* fixing_words_;
+    QLabel* bit_words_;
 };
 
 } // namespace yes_square::app

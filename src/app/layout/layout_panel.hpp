@@ -1,7 +1,9 @@
 #pragma once
 
 #include "app/layout/run_panel.hpp"
-#include "app/shell/bound_form.hpp"
+#include "app/layout/shelf_form.hpp"
+#include "app/layout/shelf_parts.hpp"
+#include "core/shelves/new_shelf.hpp"
 
 #include <QPushButton>
 #include <QTabWidget>
@@ -15,7 +17,7 @@ class LayoutPanel : public QWidget {
 public:
     explicit LayoutPanel(Workbench& bench, QWidget* parent = nullptr);
 
-    void add_shelf();
+    void add_shelf(ShelfKind kind = ShelfKind::brackets);
     void remove_shelf();
     /// The shelf or the cabinet that is selected.
     void remove_selected();
@@ -23,16 +25,16 @@ public:
     void show_runs() { tabs_->setCurrentWidget(runs_); }
 
 private:
-    void build_place();
-    void build_board();
-    void build_bracket();
+    void hang_round_room();
 
     Workbench& bench_;
     QTabWidget* tabs_;
     QWidget* shelves_;
     RunPanel* runs_;
-    BoundForm* form_;
+    ShelfForm* form_;
+    ShelfParts* parts_;
     QPushButton* add_;
+    QPushButton* add_kind_;
     QPushButton* remove_;
 };
 

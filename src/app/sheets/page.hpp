@@ -86,6 +86,26 @@ public:
             table_row(cells, shares, false);
     }
 
+    /// A framed label: a large line, what it is on, small lines, and a line to write on.
+    void label(const QString& large, const QString& title, const QStringList& lines, const QString& to_sign) {
+        const double inside = 4;
+        const double height = 2 * inside + body_type * type_line * (3.6 + 1.3 * static_cast<double>(lines.size()));
+        make_room(height + 4);
+        const double top = at_;
+        at_ += inside;
+        write(title, body_type, true, inside);
+        write(large, body_type * 1.9, true, inside);
+        for (const QString& line : lines)
+            write(line, small_type, false, inside);
+        at_ += 1.5;
+        write(to_sign, body_type, false, inside);
+        at_ += inside;
+        painter_.setPen(QPen{Qt::black, 0.3 * per_mm_, Qt::DashLine});
+        painter_.setBrush(Qt::NoBrush);
+        painter_.drawRect(QRectF{sheet_margin * per_mm_, top * per_mm_, width() * per_mm_, (at_ - top) * per_mm_});
+        at_ += 4;
+    }
+
     void drawing(const std::function<Drawing(double width, double height)>& draw, double height) {
         make_room(height);
         painter_.save();

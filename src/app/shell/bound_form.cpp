@@ -84,9 +84,20 @@ LengthField* BoundForm::optional_length(const QString& label, const char* name, 
 }
 
 void BoundForm::words(const QString& label, const char* name, Get<std::string> get, Set<std::string> set) {
+    checked_words(
+        label, name, std::move(get), [](const QString&) { return QString{}; }, std::move(set));
+}
+
+void BoundForm::checked_words(const QString& label, const char* name, Get<std::string> get,
+                              std::function<QString(const QString&)> problem, Set<std::string> set) {
     auto* field = new QLineEdit{this};
-    const auto commit = [this, field, label, set] {
+    const auto commit = [this, field, label, set, problem = std::move(problem)] {
         if (!field->isModified())
+            return;
+        const QString wrong = problem(field->text());
+        set_flag(*field, "refused", !wrong.isEmpty());
+        field->setToolTip(wrong);
+        if (!wrong.isEmpty())
             return;
         field->setModified(false);
         const std::string typed = field->text().toStdString();

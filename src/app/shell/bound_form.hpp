@@ -29,6 +29,9 @@ public:
     LengthField* optional_length(const QString& label, const char* name, const QString& when_none,
                                  Get<std::optional<Length>> get, Set<std::optional<Length>> set);
     void words(const QString& label, const char* name, Get<std::string> get, Set<std::string> set);
+    /// Words that have to be of a form; `problem` says what is wrong with them, nothing if they will do.
+    void checked_words(const QString& label, const char* name, Get<std::string> get,
+                       std::function<QString(const QString&)> problem, Set<std::string> set);
     void choice(const QString& label, const char* name, const QStringList& options, Get<int> get, Set<int> set);
     /// A choice whose options follow from the job.
     void choice(const QString& label, const char* name, std::function<QStringList()> options, Get<int> get,

@@ -2,6 +2,8 @@
 
 #include "app/board/board_view.hpp"
 #include "app/board/drawing_view.hpp"
+#include "app/catalogue/fixings_at_hand.hpp"
+#include "app/catalogue/own_catalogue.hpp"
 #include "app/fit/fit_panel.hpp"
 #include "app/fixings/fixings_panel.hpp"
 #include "app/layout/alternatives_strip.hpp"
@@ -240,6 +242,12 @@ void MainWindow::build_menus() {
         layout_->show_runs();
         layout_->runs().add_run(RunLevel::wall);
     });
+    edit->addAction(tr("Fixings at hand..."), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_F}, this, [this] {
+        FixingsAtHand dialog{bench_, this};
+        dialog.exec();
+        if (const QString problem = write_own_catalogue(bench_.job().catalogue); !problem.isEmpty())
+            tell(problem);
+    });
     edit->addAction(tr("Slide the run for studs"), QKeySequence{Qt::CTRL | Qt::Key_L}, this,
                     [this] { layout_->runs().slide(); });
     edit->addAction(tr("Remove the shelf or cabinet"), QKeySequence{Qt::CTRL | Qt::Key_Delete}, layout_,
@@ -313,6 +321,7 @@ void MainWindow::show_survey() {
     else
         board_->show_survey(std::nullopt, std::nullopt);
     board_->show_line_names(stages_->stage() == Stage::lines);
+    board_->show_bending(stages_->stage() == Stage::fixings);
     views_->setCurrentWidget(surveying && survey_->page() == SurveyPage::room ? static_cast<QWidget*>(room_)
                                                                               : static_cast<QWidget*>(board_));
 }

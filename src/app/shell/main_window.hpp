@@ -39,6 +39,7 @@ public:
     Workbench& bench() { return bench_; }
     BoardView& board() { return *board_; }
     SurveyPanel& survey() { return *survey_; }
+    FixingsPanel& fixings() { return *fixings_; }
     LayoutPanel& layout_panel() { return *layout_; }
 
     /// Adds the readings of a CSV table to the wall, or gives all of the wall's out. False: it has been said why not.

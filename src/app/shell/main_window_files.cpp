@@ -1,8 +1,10 @@
 // What the window does with files: jobs, tables of readings, sheets.
 
 #include "app/board/board_view.hpp"
+#include "app/catalogue/own_catalogue.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "app/shell/main_window.hpp"
+#include "core/job/own_entries.hpp"
 #include "core/survey/readings_csv.hpp"
 
 #include <QFileDialog>
@@ -36,7 +38,12 @@ bool MainWindow::open(const QString& path) {
 
 void MainWindow::start_untitled() {
     auto left_over = store_.start_untitled();
-    take(yes_square::new_job(), std::move(left_over));
+    Job job = yes_square::new_job();
+    QString problem;
+    add_entries(job.catalogue, read_own_catalogue(problem));
+    if (!problem.isEmpty())
+        tell(problem);
+    take(std::move(job), std::move(left_over));
     if (bench_.job().walls.empty())
         set_stage(Stage::survey);
 }

@@ -79,6 +79,7 @@ void Workbench::withdraw() {
 void Workbench::put(Job job) {
     job_ = std::move(job);
     plan_ = &reckoner_.reckon(job_);
+    study_.reset();
     keep_selection();
     emit changed();
 }
@@ -124,6 +125,14 @@ const ShelfPlan* Workbench::shelf_plan() const {
         return nullptr;
     const auto found = std::ranges::find(here->shelves, shelf_, &ShelfPlan::shelf_id);
     return found == here->shelves.end() ? nullptr : &*found;
+}
+
+const ShelfStudy* Workbench::shelf_study() const {
+    if (!study_ || studied_ != shelf_) {
+        study_ = study(job_, *plan_, shelf_);
+        studied_ = shelf_;
+    }
+    return study_ ? &*study_ : nullptr;
 }
 
 void Workbench::select_wall(std::size_t index) {

@@ -38,6 +38,8 @@ public:
     const WallPlan* wall_plan() const;
     const Shelf* shelf() const; ///< nullptr: none is selected
     const ShelfPlan* shelf_plan() const;
+    /// The selected shelf looked at closely; nullptr: none is selected. Worked out when first asked for.
+    const ShelfStudy* shelf_study() const;
     const Run* run() const; ///< nullptr: none is selected
     const RunPlan* run_plan() const;
     const CabinetUnit* unit() const; ///< of the selected run; nullptr: none
@@ -71,6 +73,8 @@ private:
     Reckoner reckoner_;
     const Plan* plan_ = nullptr;
     QUndoStack undo_;
+    mutable std::optional<ShelfStudy> study_; ///< of `studied_`, while the job stays as it is
+    mutable std::string studied_;
     std::size_t wall_ = 0;
     std::string shelf_; ///< one shelf, or one run and a unit of it, is selected
     std::string run_;

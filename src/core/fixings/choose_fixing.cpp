@@ -3,17 +3,18 @@
 #include "core/fixings/wood_screw.hpp"
 
 #include <algorithm>
+#include <tuple>
 
 namespace yes_square {
 namespace {
 
 constexpr Length least_edge = 10_mm;
-constexpr double edge_diameters = 2.5;
 constexpr Length pilot_step = Length::micrometres(500);
 constexpr Length dust_room = 6_mm;
 constexpr Length back_cover = 6_mm; ///< a point stays this far inside the stud's far face
 
 constexpr Source nds{Provenance::from_memory, "NDS-2018 12.2 to 12.4, AWC TR12"};
+constexpr Source packet_source{Provenance::maker, "the packet"};
 constexpr Source plug_source{Provenance::from_memory, "cautious figures of the catalogue; the packet's own come first"};
 
 Length from_inches(double inches) {
@@ -23,6 +24,10 @@ Length from_inches(double inches) {
 std::vector<Length> sorted(std::vector<Length> lengths) {
     std::ranges::sort(lengths);
     return lengths;
+}
+
+bool grips_lining(AnchorKind kind) {
+    return kind == AnchorKind::cavity_anchor || kind == AnchorKind::toggle || kind == AnchorKind::self_drilling;
 }
 
 struct Governing {
@@ -44,16 +49,21 @@ const WoodScrew* screw_for(const Catalogue& catalogue, Length hole) {
     const WoodScrew* best = nullptr;
     for (const WoodScrew& screw : catalogue.wood_screws) {
         const double diameter = properties(screw.gauge).diameter_in;
-        if (from_inches(diameter) <= hole && (!best || diameter > properties(best->gauge).diameter_in))
+        if (!properties(screw.gauge).coach && from_inches(diameter) <= hole &&
+            (!best || diameter > properties(best->gauge).diameter_in))
             best = &screw;
     }
     return best;
 }
 
-Length usable_half_width(const Framing& framing, Length uncertainty, double screw_diameter_in,
-                         const HouseRules& rules) {
+Length usable_half_width(const Framing& framing, Length uncertainty, double screw_diameter_in, const HouseRules& rules,
+                         double edge_diameters) {
     const Length edge = std::max(least_edge, from_inches(edge_diameters * screw_diameter_in));
     return framing.stud_width / 2 - edge - 2 * uncertainty - rules.stud_wander;
+}
+
+Length blocked_half_width(const Framing& framing, const HouseRules& rules) {
+    return framing.stud_width / 2 + least_edge + rules.stud_wander;
 }
 
 bool holds_usual_screw(const Framing& framing, const Stud& stud, const HouseRules& rules) {
@@ -63,19 +73,43 @@ bool holds_usual_screw(const Framing& framing, const Stud& stud, const HouseRule
 }
 
 Length pilot_diameter(const ScrewProperties& screw, double gravity) {
-    const Length exact = from_inches(screw.root_in * (gravity > 0.6 ? 0.9 : 0.7));
+    const double coach_share = gravity <= 0.5 ? 0.70 : (gravity <= 0.6 ? 0.75 : 0.85);
+    const Length exact =
+        from_inches(screw.coach ? screw.diameter_in * coach_share : screw.root_in * (gravity > 0.6 ? 0.9 : 0.7));
     return pilot_step * (exact.in_nanometres() / pilot_step.in_nanometres());
+}
+
+double allowable(double figure_n, FigureBasis basis, AnchorKind kind) {
+    switch (basis) {
+    case FigureBasis::recommended:
+        return figure_n;
+    case FigureBasis::characteristic:
+        return figure_n / 3.5;
+    case FigureBasis::ultimate:
+    case FigureBasis::not_stated:
+        break;
+    }
+    const bool soft = kind == AnchorKind::plug || kind == AnchorKind::frame_plug || grips_lining(kind);
+    return figure_n / (soft ? 5 : 4);
 }
 
 namespace {
 
-/// The stock length of one gauge that bears the demands best, as choose_wood_screw() says.
-std::optional<FixingChoice> best_length(const WoodScrew& stock, const HouseRules& rules, const Wall& wall,
-                                        const DrivenThrough& through, const std::vector<HoleDemand>& demands) {
-    const auto& framing = std::get<Framing>(wall.structure);
-    const ScrewProperties& screw = properties(stock.gauge);
-    const double gravity = specific_gravity(framing.species);
-    const Length gap = wall.lining_thickness() + through.packing;
+/// What a wood screw of one gauge is weighed for.
+struct WoodPlace {
+    const HouseRules& rules;
+    const Wall& wall;
+    const Framing& framing;
+    Wood wood;
+    const DrivenThrough& through;
+    const std::vector<HoleDemand>& demands;
+};
+
+/// The stock length of one gauge that bears the demands best, as rank_fixings() says.
+std::optional<FixingChoice> best_length(const WoodScrew& screws, const WoodPlace& place) {
+    const DrivenThrough& through = place.through;
+    const ScrewProperties& screw = properties(screws.gauge);
+    const Length gap = place.wall.lining_thickness() + through.packing;
     const SideMember side{through.thickness.in_inches(), through.bearing_psi, gap.in_inches()};
     double side_tension = steel_tension_n(screw);
     if (through.gravity)
@@ -90,14 +124,14 @@ std::optional<FixingChoice> best_length(const WoodScrew& stock, const HouseRules
         Governing governing;
     };
     std::optional<Candidate> best;
-    for (const Length length : sorted(stock.lengths)) {
+    for (const Length length : sorted(screws.lengths)) {
         const Length penetration = length - through.thickness - gap;
-        if (penetration < rules.penetration_wanted || penetration > framing.stud_depth - back_cover)
+        if (penetration < place.rules.penetration_wanted || penetration > place.framing.stud_depth - back_cover)
             continue;
         const double p = penetration.in_inches();
-        const double tension = std::min(withdrawal_n(screw, gravity, length.in_inches(), p), side_tension);
-        const double lateral = lateral_n(screw, gravity, side, main_bearing_length_in(screw, p));
-        const Governing governing = worst_of(demands, [&](const HoleDemand& demand) {
+        const double tension = std::min(withdrawal_n(screw, place.wood, length.in_inches(), p), side_tension);
+        const double lateral = lateral_n(screw, place.wood, side, p);
+        const Governing governing = worst_of(place.demands, [&](const HoleDemand& demand) {
             return combined_utilisation(demand.tension_n, demand.shear_n, tension * demand.duration,
                                         lateral * demand.duration);
         });
@@ -110,25 +144,232 @@ std::optional<FixingChoice> best_length(const WoodScrew& stock, const HouseRules
         return std::nullopt;
     return FixingChoice{{screw.wood_screw_words, best->length, best->penetration,
                          from_inches(thread_in_wood_in(screw, best->length.in_inches(), best->penetration.in_inches())),
-                         pilot_diameter(screw, gravity), gap + best->penetration, best->tension * duration_stored,
-                         best->lateral * duration_stored, nds},
+                         pilot_diameter(screw, place.wood.gravity), place.wall.lining_thickness() + best->penetration,
+                         best->tension * duration_stored, best->lateral * duration_stored, nds,
+                         from_inches(screw.diameter_in), screw.coach},
                         best->governing.utilisation,
                         best->governing.demand};
 }
 
+FixingOption weigh_screw(const WoodScrew& screws, const WoodPlace& place) {
+    FixingOption option;
+    const ScrewProperties& screw = properties(screws.gauge);
+    option.choice.fixing.name = screw.wood_screw_words;
+    if (place.through.hole && from_inches(screw.diameter_in) > *place.through.hole)
+        option.refused.push_back({"Its shank of {0} does not pass the hole of {1}",
+                                  {stock(from_inches(screw.diameter_in)), stock(*place.through.hole)}});
+    const auto choice = best_length(screws, place);
+    if (!choice) {
+        option.refused.push_back({"No length at hand reaches {0} into the wood and stays inside it",
+                                  {stock(place.rules.penetration_wanted)}});
+        return option;
+    }
+    option.choice = *choice;
+    if (choice->utilisation > 1)
+        option.refused.push_back({"Loaded to {0} of what it bears here", {ratio(choice->utilisation)}});
+    option.why.push_back({"{0} of it in the wood", {stock(choice->fixing.penetration)}});
+    if (screw.coach)
+        option.why.push_back({"driven with a socket, pilot and clearance hole both needed"});
+    return option;
+}
+
+bool lining_stands_off(const Wall& wall) {
+    return std::ranges::any_of(wall.lining, [](const LiningLayer& layer) {
+        return layer.material != LiningMaterial::plaster && layer.material != LiningMaterial::tile;
+    });
+}
+
+/// How hard an anchor is to set well: 0 like a plug, up to resin.
+int practice_for(AnchorKind kind) {
+    switch (kind) {
+    case AnchorKind::plug:
+    case AnchorKind::frame_plug:
+    case AnchorKind::cavity_anchor:
+    case AnchorKind::self_drilling:
+        return 0;
+    case AnchorKind::concrete_screw:
+    case AnchorKind::toggle:
+        return 1;
+    case AnchorKind::sleeve_anchor:
+    case AnchorKind::wedge_anchor:
+        return 2;
+    case AnchorKind::resin_bar:
+        return 3;
+    }
+    return 3;
+}
+
+Sentence good_for(AnchorKind kind) {
+    switch (kind) {
+    case AnchorKind::plug:
+        return {"plain to set: drill, blow out, push in, screw"};
+    case AnchorKind::frame_plug:
+        return {"long plug, set right through the part"};
+    case AnchorKind::concrete_screw:
+        return {"no plug; can be taken out again; needs its own drill size exactly"};
+    case AnchorKind::sleeve_anchor:
+        return {"spreads along its length; tighten with a spanner"};
+    case AnchorKind::wedge_anchor:
+        return {"for sound concrete, well away from edges; tighten to its torque"};
+    case AnchorKind::resin_bar:
+        return {"no spreading force: for weak or crumbling masonry; wait until it is cured"};
+    case AnchorKind::cavity_anchor:
+    case AnchorKind::toggle:
+    case AnchorKind::self_drilling:
+        return {"steadies, never carries"};
+    }
+    return {};
+}
+
+/// None: no screw of it is long enough.
+std::optional<FixingChoice> anchor_choice(const MasonryAnchor& anchor, const HouseRules& rules, const Wall& wall,
+                                          const DrivenThrough& through, const std::vector<HoleDemand>& demands) {
+    const Length lining = wall.lining_thickness() + through.packing;
+    const std::vector<Length> lengths = sorted(anchor.screw_lengths);
+    const auto length = std::ranges::lower_bound(lengths, through.thickness + lining + anchor.embedment);
+    if (length == lengths.end())
+        return std::nullopt;
+    const double tension_n = allowable(anchor.tension_n, anchor.basis, anchor.kind);
+    const double shear_n = allowable(anchor.shear_n, anchor.basis, anchor.kind) *
+                           (lining_stands_off(wall) ? rules.lining_shear_share : 1.0);
+    const Governing governing = worst_of(
+        demands, [&](const HoleDemand& demand) { return demand.tension_n / tension_n + demand.shear_n / shear_n; });
+    // The screw may reach past the plug; the hole, from the wall's face, leaves room for its point and for dust.
+    const Length reach = *length - through.thickness - through.packing;
+    return FixingChoice{{anchor.name,
+                         *length,
+                         anchor.embedment,
+                         {},
+                         anchor.hole_diameter,
+                         std::max(lining - through.packing + anchor.embedment, reach) + dust_room,
+                         tension_n,
+                         shear_n,
+                         anchor.own ? packet_source : plug_source},
+                        governing.utilisation,
+                        governing.demand};
+}
+
+bool beyond_skill(AnchorKind kind, const HouseRules& rules) {
+    return rules.shelves.skill == Skill::everyday && practice_for(kind) >= 2;
+}
+
+FixingOption weigh_anchor(const MasonryAnchor& anchor, MasonryKind masonry, const HouseRules& rules, const Wall& wall,
+                          const DrivenThrough& through, const std::vector<HoleDemand>& demands) {
+    FixingOption option;
+    option.choice.fixing.name = anchor.name;
+    option.why.push_back(good_for(anchor.kind));
+    if (anchor.substrate != masonry)
+        option.refused.push_back({"Its figures are for {0}", {words(anchor.substrate)}});
+    if (through.hole && anchor.screw_diameter > *through.hole)
+        option.refused.push_back(
+            {"Its screw of {0} does not pass the hole of {1}", {stock(anchor.screw_diameter), stock(*through.hole)}});
+    if (beyond_skill(anchor.kind, rules))
+        option.refused.push_back({"Wants a practised hand: say so in the house rules to use it"});
+    const auto choice = anchor_choice(anchor, rules, wall, through, demands);
+    if (!choice) {
+        option.refused.push_back({"Its longest screw does not reach {0} into the masonry", {stock(anchor.embedment)}});
+        return option;
+    }
+    option.choice = *choice;
+    if (choice->utilisation > 1)
+        option.refused.push_back({"Loaded to {0} of what it bears here", {ratio(choice->utilisation)}});
+    return option;
+}
+
 } // namespace
 
-std::optional<FixingChoice> choose_wood_screw(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
-                                              const DrivenThrough& through, const std::vector<HoleDemand>& demands) {
-    if (through.hole) {
-        const WoodScrew* stock = screw_for(catalogue, *through.hole);
-        return stock ? best_length(*stock, rules, wall, through, demands) : std::nullopt;
+std::vector<FixingOption> rank_fixings(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall, Hold hold,
+                                       const DrivenThrough& through, const std::vector<HoleDemand>& demands) {
+    struct Ranked {
+        FixingOption option;
+        int practice = 0;
+        double size = 0;
+    };
+    std::vector<Ranked> ranked;
+    const auto* framing = std::get_if<Framing>(&wall.structure);
+    const auto* masonry = std::get_if<Masonry>(&wall.structure);
+    const bool wood = framing && framing->material == StudMaterial::timber && carries(hold);
+    for (const WoodScrew& stock : catalogue.wood_screws) {
+        const ScrewProperties& screw = properties(stock.gauge);
+        Ranked& next = ranked.emplace_back(Ranked{{}, screw.coach ? 1 : 0, screw.diameter_in});
+        if (wood) {
+            const Wood held{specific_gravity(framing->species), hold == Hold::nogging};
+            next.option = weigh_screw(stock, {rules, wall, *framing, held, through, demands});
+        } else {
+            next.option.choice.fixing.name = screw.wood_screw_words;
+            next.option.refused.push_back({"There is no wood behind this place for its thread"});
+        }
     }
-    std::vector<WoodScrew> stocks = catalogue.wood_screws;
-    std::ranges::sort(stocks, {}, [](const WoodScrew& stock) { return properties(stock.gauge).diameter_in; });
+    for (const MasonryAnchor& anchor : catalogue.plugs) {
+        Ranked& next = ranked.emplace_back(Ranked{{}, practice_for(anchor.kind), 0});
+        if (masonry) {
+            next.option = weigh_anchor(anchor, masonry->kind, rules, wall, through, demands);
+            next.size = next.option.choice.utilisation;
+        } else {
+            next.option.choice.fixing.name = anchor.name;
+            next.option.refused.push_back({"It holds in masonry only"});
+        }
+    }
+    for (const LiningAnchor& anchor : catalogue.lining_anchors) {
+        Ranked& next = ranked.emplace_back(Ranked{{}, practice_for(anchor.kind), 1});
+        next.option.choice.fixing.name = anchor.name;
+        next.option.choice.fixing.hole_diameter = anchor.hole_diameter;
+        next.option.why.push_back(good_for(anchor.kind));
+        next.option.refused.push_back({"In the lining alone: it may steady, never carry"});
+    }
+    std::ranges::stable_sort(ranked, {}, [](const Ranked& next) {
+        return std::tuple{!next.option.refused.empty(), next.practice, next.size};
+    });
+    std::vector<FixingOption> options;
+    for (Ranked& next : ranked)
+        options.push_back(std::move(next.option));
+    return options;
+}
+
+std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
+                                          Hold hold, const DrivenThrough& through,
+                                          const std::vector<HoleDemand>& demands) {
     std::optional<FixingChoice> best;
-    for (const WoodScrew& stock : stocks) {
-        const auto choice = best_length(stock, rules, wall, through, demands);
+    int best_practice = 0;
+    if (const auto* masonry = std::get_if<Masonry>(&wall.structure)) {
+        for (const MasonryAnchor& anchor : catalogue.plugs) {
+            if (anchor.substrate != masonry->kind || (through.hole && anchor.screw_diameter > *through.hole) ||
+                beyond_skill(anchor.kind, rules))
+                continue;
+            const auto choice = anchor_choice(anchor, rules, wall, through, demands);
+            if (!choice)
+                continue;
+            // The easiest to set of what bears the demands, of those alike the one loaded least.
+            const auto rank = [](const FixingChoice& c, int practice) {
+                return std::tuple{c.utilisation > 1, c.utilisation > 1 ? 0 : practice, c.utilisation};
+            };
+            if (!best || rank(*choice, practice_for(anchor.kind)) < rank(*best, best_practice)) {
+                best = choice;
+                best_practice = practice_for(anchor.kind);
+            }
+        }
+        return best;
+    }
+    const auto* framing = std::get_if<Framing>(&wall.structure);
+    if (!framing || framing->material != StudMaterial::timber || !carries(hold))
+        return std::nullopt;
+    const WoodPlace place{rules,   wall,   *framing, {specific_gravity(framing->species), hold == Hold::nogging},
+                          through, demands};
+    if (through.hole)
+        if (const WoodScrew* stock = screw_for(catalogue, *through.hole)) {
+            best = best_length(*stock, place);
+            if (best && best->utilisation <= 1)
+                return best;
+        }
+    // Through a metal part where its wood screw does not bear them: coach screws that pass its hole.
+    std::vector<const WoodScrew*> stocks;
+    for (const WoodScrew& stock : catalogue.wood_screws)
+        if (const ScrewProperties& screw = properties(stock.gauge);
+            through.hole ? screw.coach && from_inches(screw.diameter_in) <= *through.hole : !screw.coach)
+            stocks.push_back(&stock);
+    std::ranges::sort(stocks, {}, [](const WoodScrew* stock) { return properties(stock->gauge).diameter_in; });
+    for (const WoodScrew* stock : stocks) {
+        const auto choice = best_length(*stock, place);
         if (choice && (!best || choice->utilisation < best->utilisation))
             best = choice;
         if (best && best->utilisation <= 1)
@@ -137,42 +378,11 @@ std::optional<FixingChoice> choose_wood_screw(const Catalogue& catalogue, const 
     return best;
 }
 
-std::optional<FixingChoice> choose_plug(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
-                                        const DrivenThrough& through, const std::vector<HoleDemand>& demands) {
-    const auto& masonry = std::get<Masonry>(wall.structure);
-    const Length lining = wall.lining_thickness() + through.packing;
-    const bool stands_off = std::ranges::any_of(wall.lining, [](const LiningLayer& layer) {
-        return layer.material != LiningMaterial::plaster && layer.material != LiningMaterial::tile;
-    });
-    std::optional<FixingChoice> best;
-    for (const MasonryPlug& plug : catalogue.plugs) {
-        if (plug.substrate != masonry.kind || (through.hole && plug.screw_diameter > *through.hole))
-            continue;
-        const std::vector<Length> lengths = sorted(plug.screw_lengths);
-        const auto length = std::ranges::lower_bound(lengths, through.thickness + lining + plug.embedment);
-        if (length == lengths.end())
-            continue;
-        const double shear_n = plug.shear_n * (stands_off ? rules.lining_shear_share : 1.0);
-        const Governing governing = worst_of(demands, [&](const HoleDemand& demand) {
-            return demand.tension_n / plug.tension_n + demand.shear_n / shear_n;
-        });
-        if (best && governing.utilisation >= best->utilisation)
-            continue;
-        // The screw may reach past the plug; the hole leaves room for its point and for dust.
-        const Length reach = *length - through.thickness;
-        best = FixingChoice{{plug.name,
-                             *length,
-                             plug.embedment,
-                             {},
-                             plug.hole_diameter,
-                             std::max(lining + plug.embedment, reach) + dust_room,
-                             plug.tension_n,
-                             shear_n,
-                             plug_source},
-                            governing.utilisation,
-                            governing.demand};
-    }
-    return best;
+double utilisation_of(const Fixing& fixing, Hold hold, const HoleDemand& demand) {
+    if (hold == Hold::masonry)
+        return demand.tension_n / fixing.tension_n + demand.shear_n / fixing.shear_n;
+    const double share = demand.duration / duration_stored;
+    return combined_utilisation(demand.tension_n, demand.shear_n, fixing.tension_n * share, fixing.shear_n * share);
 }
 
 std::optional<Length> shelf_screw_length(const Catalogue& catalogue, const HouseRules& rules, Length board,

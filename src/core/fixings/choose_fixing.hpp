@@ -1,16 +1,11 @@
 #pragma once
 
+#include "core/fixings/hold.hpp"
 #include "core/fixings/wood_screw.hpp"
-#include "core/plan/plan.hpp"
+#include "core/job/job.hpp"
+#include "core/plan/check.hpp"
 
 namespace yes_square {
-
-/// What one wall hole of a bracket has to bear.
-struct HoleDemand {
-    double tension_n = 0;
-    double shear_n = 0;
-    double duration = 0.9; ///< load duration factor, for wood
-};
 
 struct FixingChoice {
     Fixing fixing;
@@ -32,31 +27,58 @@ struct DrivenThrough {
     }
 };
 
-/// The largest gauge in the catalogue whose shank passes a hole; none where none does.
+/// The largest gauge of wood screws in the catalogue whose shank passes a hole; none where none does.
 const WoodScrew* screw_for(const Catalogue& catalogue, Length hole);
 
 /// How far off a stud's centre a fixing may go: half the stud - edge - 2 s - wander, where
 /// edge = max(10 mm, 2.5 D) and s is the standard uncertainty of the centre (house rule on common practice).
-/// Zero or less: refuse, or prove the stud better.
-Length usable_half_width(const Framing& framing, Length uncertainty, double screw_diameter_in, const HouseRules& rules);
+/// Coach screws and rods, piloted, keep 1.5 D. Zero or less: refuse, or prove the stud better.
+inline constexpr double edge_driven = 2.5;
+inline constexpr double edge_piloted = 1.5;
+Length usable_half_width(const Framing& framing, Length uncertainty, double screw_diameter_in, const HouseRules& rules,
+                         double edge_diameters = edge_driven);
+
+/// How near a stud's centre a fixing in a nogging beside it may not come: the stud, the edge distance from the
+/// nogging's end, and the drill's wander.
+Length blocked_half_width(const Framing& framing, const HouseRules& rules);
 
 /// Whether a usual #10 screw aimed at a stud's centre is sure to be in it, as well as its place is known.
 bool holds_usual_screw(const Framing& framing, const Stud& stud, const HouseRules& rules);
 
-/// Pilot for a wood screw: 70 % of the root, 90 % in wood denser than 0.6 (NDS-2018 12.1.5), down to 0.5 mm steps.
+/// Pilot for a wood screw: 70 % of the root, 90 % in wood denser than 0.6 (NDS-2018 12.1.5); for a coach screw 70 % of
+/// the shank up to G 0.5, 75 % up to 0.6, else 85 % (NDS-2018 12.1.4, the upper figures). Down to 0.5 mm steps.
 Length pilot_diameter(const ScrewProperties& screw, double gravity);
 
-/// Shortest stock length that reaches the wanted penetration and bears the demands; the one that bears most where none
-/// bears them, and none that reaches through the stud. Through a metal part the largest gauge that passes its hole;
-/// else the smallest gauge that bears them. None: no screw passes the hole or none is long enough.
-std::optional<FixingChoice> choose_wood_screw(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
-                                              const DrivenThrough& through, const std::vector<HoleDemand>& demands);
+/// What of an anchor's figure may be used: recommended as it is; characteristic / 3.5; ultimate or not stated / 4, of
+/// plugs and lining anchors / 5 (house rules).
+double allowable(double figure_n, FigureBasis basis, AnchorKind kind);
 
-/// A plug for the wall's masonry: T/Ta + V/Va, the catalogue's figures, least utilisation first.
-/// Embedment counts in the masonry only; the hole is 6 mm deeper.
-/// Behind a lining that is not plaster or tile on the masonry itself, the screw may bend: its shear is cut down.
-std::optional<FixingChoice> choose_plug(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
-                                        const DrivenThrough& through, const std::vector<HoleDemand>& demands);
+/// One fixing at hand, weighed for a place, with what speaks for and against it.
+struct FixingOption {
+    FixingChoice choice;           ///< meaningless where nothing of it fits
+    std::vector<Sentence> why;     ///< what it is good for, best first
+    std::vector<Sentence> refused; ///< why it will not do; empty: it will
+};
+
+/// All fixings at hand for a place, those that will do first: the easiest to set well, then the shortest of what bears
+/// the demands, smallest gauge first. `hold` says what the point is in; nothing in the lining alone is ever a carrier.
+/// Wood screws reach the wanted penetration and never through the stud; of each gauge the shortest stock length that
+/// bears the demands, else the one that bears most. Anchors: T/Ta + V/Va, embedded in the masonry only, the hole 6 mm
+/// deeper. Behind a lining that is not plaster or tile on the masonry itself, an anchor's screw may bend: its shear is
+/// cut down.
+std::vector<FixingOption> rank_fixings(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall, Hold hold,
+                                       const DrivenThrough& through, const std::vector<HoleDemand>& demands);
+
+/// The fixing the program takes: through a metal part the largest gauge of wood screw that passes its hole, or where
+/// that does not bear the demands a coach screw that passes it; else the smallest gauge that bears them. Of anchors
+/// within the skill at hand the easiest to set that bears them. Where none does, the one that comes nearest. None:
+/// nothing suits the hole and the wall, or it is lining alone.
+std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
+                                          Hold hold, const DrivenThrough& through,
+                                          const std::vector<HoleDemand>& demands);
+
+/// How much of a fixing that has been chosen another load would use.
+double utilisation_of(const Fixing& fixing, Hold hold, const HoleDemand& demand);
 
 /// Largest stock length for a screw up into the shelf: at most board + bracket - margin. None: the board is too thin.
 std::optional<Length> shelf_screw_length(const Catalogue& catalogue, const HouseRules& rules, Length board,

@@ -3,6 +3,11 @@
 namespace yes_square {
 
 /// What a fixing holds in, best first.
-enum class Hold { masonry, proved_stud, indicated_stud, assumed_stud, lining };
+enum class Hold { masonry, proved_stud, joist, nogging, indicated_stud, assumed_stud, lining };
+
+/// Whether a fixing there may carry.
+inline bool carries(Hold hold) {
+    return hold != Hold::lining;
+}
 
 } // namespace yes_square

@@ -1,7 +1,6 @@
 #include "core/fixings/wood_screw.hpp"
 
 #include <algorithm>
-#include <array>
 #include <cmath>
 #include <limits>
 #include <numbers>
@@ -14,25 +13,41 @@ double yield_root(double a, double b, double c) {
     return (-b + std::sqrt(b * b - 4 * a * c)) / (2 * a);
 }
 
-/// Reduction term for dowels under 1/4 in root: KD (NDS table 12.3.1B). Load parallel to the grain.
-double reduction(double root_in) {
-    return root_in <= 0.17 ? 2.2 : 10 * root_in + 0.5;
+constexpr double quarter_inch = 0.25;
+constexpr double end_grain_withdrawal = 0.75;
+constexpr double end_grain_lateral = 0.67;
+
+/// Reduction terms Rd (NDS table 12.3.1B): KD for a root under 1/4 in, else 4, 3.6 and 3.2 for modes I, II, III and
+/// IV; from 1/4 in nominal up times 1 + theta/360, theta the load's angle to the grain of the main member.
+struct Reduction {
+    double one;
+    double two;
+    double rest;
+};
+Reduction reduction(const ScrewProperties& screw, Wood wood) {
+    const double angle = screw.diameter_in >= quarter_inch && wood.across ? 1.25 : 1.0;
+    if (screw.root_in >= quarter_inch)
+        return {4 * angle, 3.6 * angle, 3.2 * angle};
+    const double kd = (screw.root_in <= 0.17 ? 2.2 : 10 * screw.root_in + 0.5) * angle;
+    return {kd, kd, kd};
 }
 
 } // namespace
 
 double thread_in_wood_in(const ScrewProperties& screw, double length_in, double penetration_in) {
     const double thread = 2.0 / 3.0 * length_in;
-    return std::max(0.0, std::min(penetration_in, thread) - 2 * screw.diameter_in);
+    return std::max(0.0, std::min(penetration_in, thread) - screw.tip_in);
 }
 
-double withdrawal_lb_per_in(double gravity, double diameter_in) {
-    return 2850 * gravity * gravity * diameter_in;
+double withdrawal_lb_per_in(const ScrewProperties& screw, Wood wood) {
+    if (!screw.coach)
+        return wood.end_grain ? 0 : 2850 * wood.gravity * wood.gravity * screw.diameter_in;
+    const double side_grain = 1800 * std::pow(wood.gravity, 1.5) * std::pow(screw.diameter_in, 0.75);
+    return wood.end_grain ? end_grain_withdrawal * side_grain : side_grain;
 }
 
-double withdrawal_n(const ScrewProperties& screw, double gravity, double length_in, double penetration_in) {
-    return withdrawal_lb_per_in(gravity, screw.diameter_in) * thread_in_wood_in(screw, length_in, penetration_in) *
-           newtons_per_pound;
+double withdrawal_n(const ScrewProperties& screw, Wood wood, double length_in, double penetration_in) {
+    return withdrawal_lb_per_in(screw, wood) * thread_in_wood_in(screw, length_in, penetration_in) * newtons_per_pound;
 }
 
 double head_pull_through_n(double gravity, double head_in, double thickness_in) {
@@ -44,29 +59,41 @@ double wood_bearing_psi(double gravity) {
     return std::round(16'600 * std::pow(gravity, 1.84) / 50) * 50;
 }
 
+double wood_bearing_psi(const ScrewProperties& screw, Wood wood) {
+    if (screw.diameter_in < quarter_inch)
+        return wood_bearing_psi(wood.gravity);
+    return wood.across ? 6100 * std::pow(wood.gravity, 1.45) / std::sqrt(screw.diameter_in) : 11'200 * wood.gravity;
+}
+
 double main_bearing_length_in(const ScrewProperties& screw, double penetration_in) {
+    if (screw.coach) {
+        const double bearing = penetration_in - screw.tip_in;
+        return bearing < 4 * screw.diameter_in ? 0 : bearing;
+    }
     return penetration_in < 6 * screw.diameter_in ? 0 : penetration_in - screw.diameter_in;
 }
 
-double lateral_n(const ScrewProperties& screw, double gravity, SideMember side, double main_bearing_length_in) {
-    if (main_bearing_length_in <= 0)
+double lateral_n(const ScrewProperties& screw, Wood wood, SideMember side, double penetration_in) {
+    const double lm = main_bearing_length_in(screw, penetration_in);
+    if (lm <= 0)
         return 0;
     const double d = screw.root_in;
     const double g = side.gap_in;
-    const double lm = main_bearing_length_in;
     const double ls = side.thickness_in;
-    const double qm = wood_bearing_psi(gravity) * d;
+    const double qm = wood_bearing_psi(screw, wood) * d;
     const double qs = side.bearing_psi * d;
     const double moment = screw.bending_yield_psi * d * d * d / 6;
-    const std::array modes{
-        qm * lm,
-        qs * ls,
-        yield_root(1 / (4 * qs) + 1 / (4 * qm), ls / 2 + g + lm / 2, -qs * ls * ls / 4 - qm * lm * lm / 4),
-        yield_root(1 / (2 * qs) + 1 / (4 * qm), g + lm / 2, -moment - qm * lm * lm / 4),
-        yield_root(1 / (4 * qs) + 1 / (2 * qm), ls / 2 + g, -qs * ls * ls / 4 - moment),
-        yield_root(1 / (2 * qs) + 1 / (2 * qm), g, -2 * moment),
-    };
-    return std::ranges::min(modes) / reduction(d) * newtons_per_pound;
+    const Reduction by = reduction(screw, wood);
+    const double least = std::min({
+        qm * lm / by.one,
+        qs * ls / by.one,
+        yield_root(1 / (4 * qs) + 1 / (4 * qm), ls / 2 + g + lm / 2, -qs * ls * ls / 4 - qm * lm * lm / 4) / by.two,
+        yield_root(1 / (2 * qs) + 1 / (4 * qm), g + lm / 2, -moment - qm * lm * lm / 4) / by.rest,
+        yield_root(1 / (4 * qs) + 1 / (2 * qm), ls / 2 + g, -qs * ls * ls / 4 - moment) / by.rest,
+        yield_root(1 / (2 * qs) + 1 / (2 * qm), g, -2 * moment) / by.rest,
+    });
+    const double depth = screw.coach ? std::min(1.0, lm / (8 * screw.diameter_in)) : 1.0;
+    return least * depth * (wood.end_grain ? end_grain_lateral : 1.0) * newtons_per_pound;
 }
 
 double steel_tension_n(const ScrewProperties& screw) {

@@ -13,15 +13,23 @@ inline constexpr double newtons_per_pound = 4.4482216152605;
 inline constexpr double duration_stored = 0.9;
 inline constexpr double duration_people = 1.0;
 
-/// The thread that grips: the least of penetration and thread length, less a tip of 2 D (house rule). Never negative.
+/// The wood that holds the point of a screw.
+struct Wood {
+    double gravity = 0.36;
+    bool across = false;    ///< the load lies across its grain: a nogging or a plate, not a stud
+    bool end_grain = false; ///< the screw runs along its grain
+};
+
+/// The thread that grips: the least of penetration and thread length, less the point. Never negative.
 /// Thread length is 2/3 of the screw unless the maker says otherwise.
 double thread_in_wood_in(const ScrewProperties& screw, double length_in, double penetration_in);
 
-/// Withdrawal per inch of thread in wood, lb/in: 2850 G^2 D (NDS 12.2.2).
-double withdrawal_lb_per_in(double gravity, double diameter_in);
+/// Withdrawal per inch of thread in wood, lb/in: wood screws 2850 G^2 D (NDS 12.2.2), coach screws
+/// 1800 G^(3/2) D^(3/4) (NDS 12.2.1). In end grain wood screws hold nothing, coach screws three quarters.
+double withdrawal_lb_per_in(const ScrewProperties& screw, Wood wood);
 
 /// Withdrawal of the whole screw, N.
-double withdrawal_n(const ScrewProperties& screw, double gravity, double length_in, double penetration_in);
+double withdrawal_n(const ScrewProperties& screw, Wood wood, double length_in, double penetration_in);
 
 /// Pull-through of a round head or washer in a wooden side member, N:
 /// 690 pi D_H G^2 t up to t = 2.5 D_H, beyond that 1725 pi D_H^2 G^2, in lb (NDS-2018 12.2.5).
@@ -38,14 +46,19 @@ inline constexpr double steel_sheet_bearing_psi = 61'850;
 
 /// Fe of wood for fasteners under 1/4 in: 16600 G^1.84, rounded to 50 psi (NDS 12.3.3).
 double wood_bearing_psi(double gravity);
+/// Fe for any screw: as above, or from 1/4 in up 11200 G along the grain and 6100 G^1.45 / sqrt(D) across it
+/// (NDS-2018 12.3.3).
+double wood_bearing_psi(const ScrewProperties& screw, Wood wood);
 
-/// Lateral capacity by the yield modes Im, Is, II, IIIm, IIIs, IV with a gap (AWC TR12), the least governing.
-/// @param main_bearing_length_in  bearing length in the stud, from main_bearing_length_in()
-/// @return N; 0 for no bearing length
-double lateral_n(const ScrewProperties& screw, double gravity, SideMember side, double main_bearing_length_in);
+/// Lateral capacity by the yield modes Im, Is, II, IIIm, IIIs, IV with a gap (AWC TR12), the least governing; in end
+/// grain two thirds of it (NDS 12.5.2).
+/// @param penetration_in  in the wood: below 6 D of a wood screw and 4 D of a coach screw, point off, it does not
+///                        count; below 8 D a coach screw counts in proportion (NDS 12.1.4)
+/// @return N; 0 for a screw too short to count
+double lateral_n(const ScrewProperties& screw, Wood wood, SideMember side, double penetration_in);
 
-/// Bearing length for a penetration: p - D (half of a 2 D tip) from 6 D up, at most as the source allows beyond 10 D
-/// the same expression; below 6 D none: the screw is too short to count (NDS 12.1.4).
+/// What of a penetration bears: of a wood screw p - D (half of a 2 D point), of a coach screw p less its point. 0: the
+/// screw is too short to count.
 double main_bearing_length_in(const ScrewProperties& screw, double penetration_in);
 
 /// Steel of the root in tension, N: 24 ksi on the root area (house rule, well under what screw steel bears).

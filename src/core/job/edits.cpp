@@ -39,6 +39,7 @@ struct Applier {
         shelf.material = choice.material;
         shelf.thickness = choice.thickness;
     }
+    void operator()(const ChangeShelf& change) const { shelf = change.to; }
     void operator()(const auto&) const {}
 };
 
@@ -79,6 +80,10 @@ Room* find_room(Job& job, const std::string& id) {
     return room == job.rooms.end() ? nullptr : &*room;
 }
 
+void apply_to_job(const ChangeShelf& edit, Job& job) {
+    if (Shelf* shelf = find_shelf(job, edit.to.id))
+        *shelf = edit.to;
+}
 void apply_to_job(const SetLine& edit, Job& job) {
     if (Room* room = find_room(job, edit.room))
         if (const auto line = std::ranges::find(room->lines, edit.line, &LevelLine::id); line != room->lines.end())

@@ -38,6 +38,12 @@ struct ChooseBoard {
     bool operator==(const ChooseBoard&) const = default;
 };
 
+/// A shelf as it would be after a larger change: another way of hanging, a joint, a lip, turned brackets.
+struct ChangeShelf {
+    Shelf to; ///< by its id
+    bool operator==(const ChangeShelf&) const = default;
+};
+
 struct SetWallHeight {
     std::string wall;
     Length height;
@@ -117,9 +123,9 @@ struct RemoveUnit {
     bool operator==(const RemoveUnit&) const = default;
 };
 
-using Edit = std::variant<MoveShelf, ResizeShelf, ChooseBracket, ChooseLayout, ChooseBoard, SetWallHeight, TakeBuildUp,
-                          DropReadingsOffWall, SetLine, TakeLines, SetRelation, PlaceRun, SetSlack, SetHanging,
-                          ResizeUnit, ReorderUnit, SetHinge, RemoveUnit>;
+using Edit = std::variant<MoveShelf, ResizeShelf, ChooseBracket, ChooseLayout, ChooseBoard, ChangeShelf, SetWallHeight,
+                          TakeBuildUp, DropReadingsOffWall, SetLine, TakeLines, SetRelation, PlaceRun, SetSlack,
+                          SetHanging, ResizeUnit, ReorderUnit, SetHinge, RemoveUnit>;
 
 /// The shelf with this id, wherever it hangs; nullptr if none.
 const Shelf* find_shelf(const Job& job, const std::string& id);

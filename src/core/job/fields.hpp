@@ -2,10 +2,12 @@
 
 #include "core/job/job.hpp"
 
+#include <array>
 #include <concepts>
 #include <span>
 #include <string_view>
 #include <utility>
+#include <variant>
 
 /// The members of each part of a job file, each named once. A visitor reads, writes or lists them:
 ///
@@ -45,6 +47,14 @@ std::string_view enum_name(E value) {
     return {};
 }
 
+/// The names a file uses for the kinds of a variant, as its `kind` member, in the variant's order.
+template <class Variant>
+inline constexpr std::array<std::string_view, std::variant_size_v<Variant>> kind_names{};
+
+template <>
+inline constexpr std::array<std::string_view, std::variant_size_v<Structure>> kind_names<Structure>{"framed", "masonry",
+                                                                                                    "lining_only"};
+
 void fields(auto& visit, Is<Stud> auto& stud) {
     visit.required("centre", stud.centre, Meaning{"a stud's centre", Range::not_negative});
     visit.required("state", stud.state);
@@ -62,6 +72,7 @@ void fields(auto& visit, Is<Framing> auto& framing) {
     visit.optional("stud_depth", framing.stud_depth, Meaning{"a stud depth", Range::more_than_zero});
     visit.required("spacing", framing.spacing, Meaning{"a spacing", Range::more_than_zero});
     visit.optional("species", framing.species);
+    visit.optional("open", framing.open);
 }
 
 void fields(auto& visit, Is<Masonry> auto& masonry) {
@@ -156,6 +167,111 @@ void fields(auto& visit, Is<ServicePoint> auto& service) {
     visit.optional("far_side", service.far_side);
 }
 
+void fields(auto& visit, Is<PlateHole> auto& hole) {
+    visit.required("across", hole.across, Meaning{"a distance from the left end", Range::not_negative});
+    visit.required("down", hole.down, Meaning{"a distance from the top", Range::not_negative});
+    visit.optional("must", hole.must);
+}
+
+void fields(auto& visit, Is<Plate> auto& plate) {
+    constexpr Meaning size{"a size", Range::more_than_zero};
+    visit.required("width", plate.width, size);
+    visit.required("height", plate.height, size);
+    visit.optional("thickness", plate.thickness, size);
+    visit.optional("hole_diameter", plate.hole_diameter, Meaning{"a hole diameter", Range::more_than_zero});
+    visit.list("holes", plate.holes);
+    visit.maybe("rating_n", plate.rating_n, Meaning{"a rating", Range::more_than_zero});
+}
+
+void fields(auto& visit, Is<Lip> auto& lip) {
+    visit.required("material", lip.material);
+    visit.required("breadth", lip.breadth, Meaning{"a breadth", Range::more_than_zero});
+    visit.required("height", lip.height, Meaning{"a height", Range::more_than_zero});
+}
+
+void fields(auto& visit, Is<Goods> auto& goods) {
+    visit.optional("name", goods.name);
+    visit.required("from", goods.from, Meaning{"a distance from the left end", Range::not_negative});
+    visit.required("to", goods.to, Meaning{"a distance from the left end", Range::not_negative});
+    visit.required("kg", goods.kg, Meaning{"a mass", Range::not_negative});
+}
+
+void fields(auto& visit, Is<OnBrackets> auto& how) {
+    visit.optional("leg_up", how.leg_up);
+}
+
+void fields(auto& visit, Is<OnStandards> auto& how) {
+    constexpr Meaning size{"a size", Range::more_than_zero};
+    constexpr Meaning place{"a distance", Range::not_negative};
+    visit.optional("standard", how.standard, size);
+    visit.optional("slot_pitch", how.slot_pitch, size);
+    visit.optional("first_slot", how.first_slot, place);
+    visit.optional("top_over", how.top_over, place);
+    visit.optional("thickness", how.thickness, size);
+    visit.optional("width", how.width, size);
+    visit.optional("hole_diameter", how.hole_diameter, size);
+    visit.optional("hole_every", how.hole_every, size);
+    visit.optional("first_hole", how.first_hole, place);
+}
+
+void fields(auto& visit, Is<OnHiddenBracket> auto& how) {
+    visit.part("plate", how.plate);
+    visit.optional("offset", how.offset, Meaning{"a distance", Range::not_negative});
+    visit.optional("down", how.down, Meaning{"a distance", Range::not_negative});
+    visit.optional("retaining_screws", how.retaining_screws, Meaning{"a number of screws", Range::not_negative});
+}
+
+void fields(auto& visit, Is<OnHiddenRods> auto& how) {
+    constexpr Meaning size{"a size", Range::more_than_zero};
+    visit.optional("diameter", how.diameter, size);
+    visit.optional("in_wall", how.in_wall, size);
+    visit.optional("in_shelf", how.in_shelf, size);
+    visit.optional("resin", how.resin);
+}
+
+void fields(auto& visit, Is<OnKeyholes> auto& how) {
+    visit.part("plate", how.plate);
+    visit.optional("lip", how.lip, Meaning{"a distance", Range::not_negative});
+    visit.optional("slot", how.slot, Meaning{"a height", Range::not_negative});
+}
+
+void fields(auto& visit, Is<OnCleats> auto& how) {
+    constexpr Meaning size{"a size", Range::more_than_zero};
+    visit.optional("left", how.left);
+    visit.optional("back", how.back);
+    visit.optional("right", how.right);
+    visit.optional("breadth", how.breadth, size);
+    visit.optional("thickness", how.thickness, size);
+    visit.optional("wood", how.wood);
+    visit.optional("screws", how.screws, Meaning{"a number of screws", Range::more_than_zero});
+    visit.optional("left_leans", how.left_leans, Meaning{"a distance", Range::any});
+    visit.optional("right_leans", how.right_leans, Meaning{"a distance", Range::any});
+}
+
+void fields(auto& visit, Is<HookRail> auto& how) {
+    visit.optional("board", how.board, Meaning{"a thickness", Range::more_than_zero});
+    visit.optional("hooks", how.hooks, Meaning{"a number of hooks", Range::more_than_zero});
+    visit.optional("kg_per_hook", how.kg_per_hook, Meaning{"a mass", Range::not_negative});
+}
+
+void fields(auto& visit, Is<Pole> auto& how) {
+    visit.optional("stuff", how.stuff);
+    visit.optional("wall", how.wall, Meaning{"a thickness", Range::not_negative});
+    visit.optional("plate", how.plate, Meaning{"a height", Range::more_than_zero});
+    visit.optional("hole_diameter", how.hole_diameter, Meaning{"a hole diameter", Range::more_than_zero});
+}
+
+void fields(auto& visit, Is<Fixture> auto& how) {
+    visit.part("plate", how.plate);
+    visit.optional("mass_kg", how.mass_kg, Meaning{"a mass", Range::not_negative});
+    visit.optional("contents_kg", how.contents_kg, Meaning{"a mass", Range::not_negative});
+    visit.optional("leaned_n", how.leaned_n, Meaning{"a force", Range::not_negative});
+}
+
+template <>
+inline constexpr std::array<std::string_view, std::variant_size_v<Holding>> kind_names<Holding>{
+    "brackets", "standards", "hidden_bracket", "hidden_rods", "keyholes", "cleats", "hook_rail", "pole", "fixture"};
+
 void fields(auto& visit, Is<Shelf> auto& shelf) {
     visit.required("id", shelf.id);
     visit.required("name", shelf.name);
@@ -170,6 +286,13 @@ void fields(auto& visit, Is<Shelf> auto& shelf) {
     visit.optional("bracket", shelf.bracket);
     visit.optional("school", shelf.school);
     visit.optional("extra_brackets", shelf.extra_brackets, Meaning{"a number of brackets", Range::not_negative});
+    visit.maybe_one_of("held_by", shelf.holding);
+    visit.lengths("joints", shelf.joints, Meaning{"a distance from the left end", Range::more_than_zero});
+    visit.lengths("hangers", shelf.hangers, Meaning{"a distance from the left end", Range::more_than_zero});
+    visit.optional("tiers", shelf.tiers, Meaning{"a number of shelves", Range::more_than_zero});
+    visit.optional("rise", shelf.rise, Meaning{"a height", Range::not_negative});
+    visit.maybe_part("lip", shelf.lip);
+    visit.list("goods", shelf.goods);
 }
 
 void fields(auto& visit, Is<LevelLine> auto& line) {
@@ -259,7 +382,7 @@ void fields(auto& visit, Is<Wall> auto& wall) {
     visit.required("height", wall.height, Meaning{"a height", Range::more_than_zero});
     visit.optional("left_end", wall.left_end);
     visit.optional("right_end", wall.right_end);
-    visit.structure("structure", wall.structure);
+    visit.one_of("structure", wall.structure);
     visit.list("lining", wall.lining);
     visit.maybe("thickness", wall.thickness, Meaning{"a thickness", Range::more_than_zero});
     visit.list("studs", wall.studs);
@@ -306,6 +429,7 @@ void fields(auto& visit, Is<Bracket> auto& bracket) {
     visit.optional("mass_kg", bracket.mass_kg, Meaning{"a mass", Range::not_negative});
     visit.maybe("rating_n", bracket.rating_n, Meaning{"a rating", Range::more_than_zero});
     visit.optional("rated_per_pair", bracket.rated_per_pair);
+    visit.optional("own", bracket.own);
 }
 
 void fields(auto& visit, Is<WoodScrew> auto& screw) {
@@ -313,9 +437,10 @@ void fields(auto& visit, Is<WoodScrew> auto& screw) {
     visit.lengths("lengths", screw.lengths, Meaning{"a screw length", Range::more_than_zero});
 }
 
-void fields(auto& visit, Is<MasonryPlug> auto& plug) {
+void fields(auto& visit, Is<MasonryAnchor> auto& plug) {
     visit.required("id", plug.id);
     visit.required("name", plug.name);
+    visit.optional("kind", plug.kind);
     visit.required("substrate", plug.substrate);
     visit.required("hole_diameter", plug.hole_diameter, Meaning{"a hole diameter", Range::more_than_zero});
     visit.required("embedment", plug.embedment, Meaning{"an embedment", Range::more_than_zero});
@@ -323,12 +448,18 @@ void fields(auto& visit, Is<MasonryPlug> auto& plug) {
     visit.lengths("screw_lengths", plug.screw_lengths, Meaning{"a screw length", Range::more_than_zero});
     visit.required("tension_n", plug.tension_n, Meaning{"a tension capacity", Range::more_than_zero});
     visit.required("shear_n", plug.shear_n, Meaning{"a shear capacity", Range::more_than_zero});
+    visit.optional("basis", plug.basis);
+    visit.optional("own", plug.own);
 }
 
 void fields(auto& visit, Is<LiningAnchor> auto& anchor) {
     visit.required("id", anchor.id);
     visit.required("name", anchor.name);
+    visit.optional("kind", anchor.kind);
     visit.required("hole_diameter", anchor.hole_diameter, Meaning{"a hole diameter", Range::more_than_zero});
+    visit.maybe("tension_n", anchor.tension_n, Meaning{"a tension capacity", Range::more_than_zero});
+    visit.optional("basis", anchor.basis);
+    visit.optional("own", anchor.own);
 }
 
 void fields(auto& visit, Is<ListedUnit> auto& listed) {
@@ -399,6 +530,32 @@ void fields(auto& visit, Is<RunRules> auto& rules) {
     visit.optional("start_at", rules.start_at);
 }
 
+void fields(auto& visit, Is<ShelfRules> auto& rules) {
+    constexpr Meaning length{"a length", Range::more_than_zero};
+    constexpr Meaning margin{"a margin", Range::not_negative};
+    constexpr Meaning load{"a load", Range::more_than_zero};
+    constexpr Meaning stress{"a stress", Range::more_than_zero};
+    visit.optional("desk_edge_n", rules.desk_edge_n, Meaning{"a force", Range::not_negative});
+    visit.optional("desk_kg_per_m2", rules.desk_kg_per_m2, load);
+    visit.optional("clothes_kg_per_m", rules.clothes_kg_per_m, load);
+    visit.optional("board_longest", rules.board_longest, length);
+    visit.optional("standards_most", rules.standards_most, length);
+    visit.optional("rods_most", rules.rods_most, length);
+    visit.optional("rail_most", rules.rail_most, length);
+    visit.optional("pole_most", rules.pole_most, length);
+    visit.optional("rod_cover", rules.rod_cover, Meaning{"a number of diameters", Range::more_than_zero});
+    visit.optional("rod_steel_mpa", rules.rod_steel_mpa, stress);
+    visit.optional("rod_slope", rules.rod_slope, Meaning{"a share", Range::fraction});
+    visit.optional("brick_mpa", rules.brick_mpa, stress);
+    visit.optional("dense_block_mpa", rules.dense_block_mpa, stress);
+    visit.optional("aerated_block_mpa", rules.aerated_block_mpa, stress);
+    visit.optional("concrete_mpa", rules.concrete_mpa, stress);
+    visit.optional("lift_off_room", rules.lift_off_room, margin);
+    visit.optional("tier_room", rules.tier_room, margin);
+    visit.optional("cleat_play", rules.cleat_play, margin);
+    visit.optional("skill", rules.skill);
+}
+
 void fields(auto& visit, Is<HouseRules> auto& rules) {
     constexpr Meaning length{"a length", Range::more_than_zero};
     constexpr Meaning margin{"a margin", Range::not_negative};
@@ -431,6 +588,7 @@ void fields(auto& visit, Is<HouseRules> auto& rules) {
     visit.optional("laser_limit", rules.laser_limit, length);
     visit.part("studs", rules.studs);
     visit.part("runs", rules.runs);
+    visit.part("shelves", rules.shelves);
 }
 
 void fields(auto& visit, Is<Job> auto& job) {

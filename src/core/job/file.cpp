@@ -3,7 +3,7 @@
 #include "core/job/fields.hpp"
 #include "core/job/schema.hpp"
 
-#include <array>
+#include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
@@ -81,32 +81,46 @@ public:
             read_part(*value, path(name), member.emplace());
     }
 
-    void structure(std::string_view name, Structure& member) {
+    /// One of several kinds of part, by its `kind`.
+    template <class... Kinds>
+    void one_of(std::string_view name, std::variant<Kinds...>& member) {
+        if (!object_.contains(name))
+            throw FileProblem{path(name), "missing; it must be a group of members with its kind, one of " +
+                                              kinds<std::variant<Kinds...>>()};
+        maybe_one_of(name, member);
+    }
+
+    template <class... Kinds>
+    void maybe_one_of(std::string_view name, std::variant<Kinds...>& member) {
+        using Variant = std::variant<Kinds...>;
         const Json* value = take(name);
         if (!value)
-            throw FileProblem{path(name), "missing; it must say what the wall is made of"};
+            return;
         Reader inner{*value, path(name)};
         std::string kind;
         inner.required("kind", kind);
-        if (kind == "framed")
-            fields(inner, member.emplace<Framing>());
-        else if (kind == "masonry")
-            fields(inner, member.emplace<Masonry>());
-        else if (kind == "lining_only")
-            member.emplace<LiningOnly>();
-        else
-            throw FileProblem{path(name) + ".kind", fmt::format("\"{}\" is not known; it must be \"framed\", "
-                                                                "\"masonry\" or \"lining_only\"",
-                                                                kind)};
+        const auto found = std::ranges::find(kind_names<Variant>, kind);
+        if (found == kind_names<Variant>.end())
+            throw FileProblem{path(name) + ".kind",
+                              fmt::format("\"{}\" is not known; it must be one of {}", kind, kinds<Variant>())};
+        const auto wanted = static_cast<std::size_t>(found - kind_names<Variant>.begin());
+        std::size_t index = 0;
+        ((index++ == wanted ? inner.rest_into(member.template emplace<Kinds>()) : void()), ...);
     }
 
     template <class T>
     static void read_part(const Json& value, const std::string& place, T& member) {
-        Reader inner{value, place};
-        fields(inner, member);
-        for (const auto& [name, rest] : value.items())
-            if (!inner.taken_.contains(name))
-                member.unknown.emplace(name, rest.dump());
+        Reader{value, place}.rest_into(member);
+    }
+
+    /// Reads a part's members and keeps those that nobody knows.
+    template <class T>
+    void rest_into(T& member) {
+        fields(*this, member);
+        if constexpr (requires { member.unknown; })
+            for (const auto& [name, rest] : object_.items())
+                if (!taken_.contains(name))
+                    member.unknown.emplace(name, rest.dump());
     }
 
     /// Marks a member as known without reading it.
@@ -153,6 +167,14 @@ private:
         std::string text;
         for (const auto& row : enum_names<E>())
             text += fmt::format("{}\"{}\"", text.empty() ? "" : ", ", row.name);
+        return text;
+    }
+
+    template <class Variant>
+    static std::string kinds() {
+        std::string text;
+        for (const std::string_view kind : kind_names<Variant>)
+            text += fmt::format("{}\"{}\"", text.empty() ? "" : ", ", kind);
         return text;
     }
 
@@ -263,12 +285,16 @@ public:
         if (member)
             part(name, *member);
     }
-    void structure(std::string_view name, const Structure& member) {
-        Writer inner;
-        constexpr std::array kinds{"framed", "masonry", "lining_only"}; // as in Structure
-        inner.put("kind") = kinds[member.index()];
-        std::visit([&](const auto& of) { fields(inner, of); }, member);
-        put(name) = std::move(inner.object_);
+    template <class... Kinds>
+    void one_of(std::string_view name, const std::variant<Kinds...>& member) {
+        OrderedJson object = OrderedJson::object();
+        object["kind"] = kind_names<std::variant<Kinds...>>[member.index()];
+        std::visit([&](const auto& of) { object.update(part_of(of)); }, member);
+        put(name) = std::move(object);
+    }
+    template <class... Kinds>
+    void maybe_one_of(std::string_view name, const std::variant<Kinds...>& member) {
+        one_of(name, member);
     }
 
 private:
@@ -402,6 +428,10 @@ tl::expected<Catalogue, FileProblem> read_catalogue(std::string_view text) {
 const Catalogue& shipped_catalogue() {
     static const Catalogue catalogue = read_catalogue(embedded::catalogue_json).value();
     return catalogue;
+}
+
+std::string write_catalogue(const Catalogue& catalogue) {
+    return Writer::part_of(catalogue).dump(1) + "\n";
 }
 
 } // namespace yes_square

@@ -33,5 +33,6 @@ std::string write_job(const Job& job);
 
 /// Reads a catalogue document, as in assets/catalogue.
 tl::expected<Catalogue, FileProblem> read_catalogue(std::string_view text);
+std::string write_catalogue(const Catalogue& catalogue);
 
 } // namespace yes_square

@@ -74,6 +74,35 @@ struct RunRules {
     bool operator==(const RunRules&) const = default;
 };
 
+/// Who does the work: setting resin or expanding anchors in masonry wants practice.
+enum class Skill { everyday, practised };
+
+/// Shelves of every kind, rails and poles.
+struct ShelfRules {
+    double desk_edge_n = 1000;      ///< [hr] someone sits or leans on a desk's front edge
+    double desk_kg_per_m2 = 50;     ///< [hr] what stands on a desk
+    double clothes_kg_per_m = 40;   ///< [cp] on a pole
+    Length board_longest = 2440_mm; ///< [cp] boards are to be had up to this
+    Length standards_most = 24_in;  ///< [hr] between slotted uprights
+    Length rods_most = 16_in;       ///< [hr] between hidden rods
+    Length rail_most = 24_in;       ///< [hr] between the screws of a hook rail
+    Length pole_most = 48_in;       ///< [hr] between supports of a pole
+    double rod_cover = 2.5;         ///< [hr] a shelf is at least this many rod diameters thick
+    double rod_steel_mpa = 140;     ///< [hr] bending stress in a mild steel rod, in use
+    double rod_slope = 0.01;        ///< [hr] a rod's front may sink by this share of the shelf's depth
+    double brick_mpa = 2.0;         ///< [hr] a rod presses on brick, in use
+    double dense_block_mpa = 1.5;   ///< [hr]
+    double aerated_block_mpa = 0.4; ///< [hr]
+    double concrete_mpa = 4.0;      ///< [hr]
+    Length lift_off_room = 5_mm;    ///< [hr] over what a keyhole shelf must rise to come off
+    Length tier_room = 20_mm;       ///< [hr] between a bracket's leg and the shelf below it
+    Length cleat_play = 2_mm;       ///< [hr] a shelf is cut this much short of its alcove
+    Skill skill = Skill::everyday;
+    std::map<std::string, std::string> unknown = {};
+
+    bool operator==(const ShelfRules&) const = default;
+};
+
 /// Rules of thumb, each in one place. A job saves them, so that a change shows in its record.
 /// Marked [cp] common practice, [hr] a house rule of ours.
 struct HouseRules {
@@ -104,6 +133,7 @@ struct HouseRules {
     Length laser_limit = 2_mm;       ///< [hr] limit of error of a laser measure, unless its sheet says otherwise
     StudRules studs;
     RunRules runs;
+    ShelfRules shelves = {};
     std::map<std::string, std::string> unknown;
 
     bool operator==(const HouseRules&) const = default;

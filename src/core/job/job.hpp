@@ -3,12 +3,14 @@
 #include "core/job/house_rules.hpp"
 #include "core/job/materials.hpp"
 #include "core/job/runs.hpp"
+#include "core/job/shelf.hpp"
 #include "core/job/survey.hpp"
 #include "core/measure/length.hpp"
 #include "core/measure/unit.hpp"
 
 #include <optional>
 #include <string>
+#include <string_view>
 #include <variant>
 #include <vector>
 
@@ -48,10 +50,13 @@ struct Framing {
     Length spacing = 400_mm;
     Species species = Species::unknown;
     StudMaterial material = StudMaterial::timber;
+    bool open = false; ///< nothing on it yet: noggings can be set wherever they are wanted
     bool operator==(const Framing&) const = default;
 };
 
 enum class MasonryKind { brick, dense_block, aerated_block, concrete };
+
+std::string_view words(MasonryKind kind);
 
 struct Masonry {
     MasonryKind kind = MasonryKind::brick;
@@ -96,38 +101,6 @@ struct ServicePoint {
 
 /// How a wall ends: where another wall meets it in front (a corner of the room), at an outside corner, or free.
 enum class WallEnd { corner, outside_corner, open };
-
-enum class LoadKind { books, kitchen, general, display, own };
-
-struct ShelfLoad {
-    LoadKind kind = LoadKind::books;
-    double own_kg_per_m = 0; ///< used by LoadKind::own only
-    bool operator==(const ShelfLoad&) const = default;
-};
-
-/// In what order a fitter puts the merits of a bracket layout. See docs/brackets.md.
-enum class School { studs_first, even, mirrored };
-
-/// A board on brackets.
-struct Shelf {
-    std::string id;
-    std::string name;
-    Length left;   ///< of the board's left end from the reference end
-    Length height; ///< of the board's top above the datum
-    Length length;
-    Length depth;
-    Length thickness;
-    BoardMaterial material = BoardMaterial::mdf;
-    ShelfLoad load;
-    std::string bracket; ///< id of a bracket at hand; empty: the program chooses
-    School school = School::studs_first;
-    int extra_brackets = 0; ///< more than the fewest that will do
-    UnknownMembers unknown = {};
-    bool operator==(const Shelf&) const = default;
-
-    Length right() const { return left + length; }
-    Length underside() const { return height - thickness; }
-};
 
 struct Wall {
     std::string id;
@@ -196,11 +169,12 @@ struct Bracket {
     double mass_kg = 0;
     std::optional<double> rating_n; ///< the maker's greatest load on the arm; none: unknown
     bool rated_per_pair = false;
+    bool own = false; ///< the fitter's own entry
     UnknownMembers unknown = {};
     bool operator==(const Bracket&) const = default;
 };
 
-/// A wood screw at hand, in its stock lengths (head seat to point).
+/// A wood screw or coach screw at hand, in its stock lengths (head seat to point).
 struct WoodScrew {
     ScrewGauge gauge = ScrewGauge::number_8;
     std::vector<Length> lengths;
@@ -208,10 +182,27 @@ struct WoodScrew {
     bool operator==(const WoodScrew&) const = default;
 };
 
-/// A plug and its screw for one kind of masonry. Capacities are for the pair, recommended loads in N.
-struct MasonryPlug {
+/// What an anchor is; each kind is drilled and set in its own way.
+enum class AnchorKind {
+    plug,
+    frame_plug,
+    sleeve_anchor,
+    wedge_anchor,
+    concrete_screw,
+    resin_bar,
+    cavity_anchor,
+    toggle,
+    self_drilling,
+};
+
+/// What an anchor's figures are by their packet. See allowable() for what is taken of each.
+enum class FigureBasis { recommended, characteristic, ultimate, not_stated };
+
+/// An anchor and its screw or bar for one kind of masonry. Figures are for the pair, in N.
+struct MasonryAnchor {
     std::string id;
     std::string name;
+    AnchorKind kind = AnchorKind::plug;
     MasonryKind substrate = MasonryKind::brick;
     Length hole_diameter;
     Length embedment;
@@ -219,15 +210,21 @@ struct MasonryPlug {
     std::vector<Length> screw_lengths;
     double tension_n = 0;
     double shear_n = 0;
+    FigureBasis basis = FigureBasis::recommended;
+    bool own = false; ///< the fitter's own entry, from its packet; else the shipped figure, from memory
     UnknownMembers unknown = {};
-    bool operator==(const MasonryPlug&) const = default;
+    bool operator==(const MasonryAnchor&) const = default;
 };
 
 /// An anchor that grips the lining alone.
 struct LiningAnchor {
     std::string id;
     std::string name;
+    AnchorKind kind = AnchorKind::cavity_anchor;
     Length hole_diameter;
+    std::optional<double> tension_n = {}; ///< the packet's; never more than the house limit is taken
+    FigureBasis basis = FigureBasis::not_stated;
+    bool own = false;
     UnknownMembers unknown = {};
     bool operator==(const LiningAnchor&) const = default;
 };
@@ -245,7 +242,7 @@ struct Catalogue {
     std::vector<Bracket> brackets;
     std::vector<WoodScrew> wood_screws;
     std::vector<Length> shelf_screws; ///< lengths of the screws up into a shelf
-    std::vector<MasonryPlug> plugs;
+    std::vector<MasonryAnchor> plugs;
     std::vector<LiningAnchor> lining_anchors;
     std::vector<ListedUnit> units = {};
     UnknownMembers unknown = {};

@@ -38,15 +38,23 @@ struct BoardProperties {
     double density;     ///< kg/m3, for self-weight
     double kdef_dry;    ///< creep factor, service class 1
     double kdef_damp;   ///< service class 2; 0: not made for damp rooms
+    double bending_mpa; ///< characteristic bending strength
+    double kmod_stored; ///< EN 1995-1-1 table 3.1, service class 1, permanent load
+    double kmod_leaned; ///< and short-term
     Source modulus_source;
     Source kdef_source;
 };
 
+/// Bending stress a board may bear in use: f kmod / (1.3 x 1.5), material and load factors of EN 1990 and EN 1995-1-1
+/// (from memory). MPa
+double bending_stored_mpa(const BoardProperties& board);
+double bending_leaned_mpa(const BoardProperties& board);
+
 const BoardProperties& properties(BoardMaterial material);
 const std::array<BoardProperties, 13>& all_boards();
 
-/// Wood screws by number. Diameters in inches, bending yield in psi.
-enum class ScrewGauge { number_8, number_10, number_14 };
+/// Wood screws by number, coach screws (lag screws) by diameter. Diameters in inches, bending yield in psi.
+enum class ScrewGauge { number_8, number_10, number_14, coach_quarter, coach_five_sixteenths, coach_three_eighths };
 
 struct ScrewProperties {
     ScrewGauge gauge;
@@ -56,9 +64,11 @@ struct ScrewProperties {
     double root_in;
     double head_in;
     double bending_yield_psi;
+    double tip_in;      ///< of the point, which holds nothing
+    bool coach = false; ///< driven with a socket, hexagon head
 };
 
 const ScrewProperties& properties(ScrewGauge gauge);
-const std::array<ScrewProperties, 3>& all_gauges();
+const std::array<ScrewProperties, 6>& all_gauges();
 
 } // namespace yes_square

@@ -49,6 +49,42 @@ std::span<const EnumName<Species>> enum_names() {
 }
 
 template <>
+std::span<const EnumName<AnchorKind>> enum_names() {
+    static constexpr EnumName<AnchorKind> names[]{{AnchorKind::plug, "plug"},
+                                                  {AnchorKind::frame_plug, "frame_plug"},
+                                                  {AnchorKind::sleeve_anchor, "sleeve_anchor"},
+                                                  {AnchorKind::wedge_anchor, "wedge_anchor"},
+                                                  {AnchorKind::concrete_screw, "concrete_screw"},
+                                                  {AnchorKind::resin_bar, "resin_bar"},
+                                                  {AnchorKind::cavity_anchor, "cavity_anchor"},
+                                                  {AnchorKind::toggle, "toggle"},
+                                                  {AnchorKind::self_drilling, "self_drilling"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<FigureBasis>> enum_names() {
+    static constexpr EnumName<FigureBasis> names[]{{FigureBasis::recommended, "recommended"},
+                                                   {FigureBasis::characteristic, "characteristic"},
+                                                   {FigureBasis::ultimate, "ultimate"},
+                                                   {FigureBasis::not_stated, "not_stated"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<PoleStuff>> enum_names() {
+    static constexpr EnumName<PoleStuff> names[]{
+        {PoleStuff::wood, "wood"}, {PoleStuff::steel, "steel"}, {PoleStuff::aluminium, "aluminium"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<Skill>> enum_names() {
+    static constexpr EnumName<Skill> names[]{{Skill::everyday, "everyday"}, {Skill::practised, "practised"}};
+    return names;
+}
+
+template <>
 std::span<const EnumName<MasonryKind>> enum_names() {
     static constexpr EnumName<MasonryKind> names[]{{MasonryKind::brick, "brick"},
                                                    {MasonryKind::dense_block, "dense_block"},
@@ -111,6 +147,20 @@ std::span<const EnumName<ObstacleKind>> enum_names() {
     return names;
 }
 
+std::string_view words(MasonryKind kind) {
+    switch (kind) {
+    case MasonryKind::brick:
+        return "brick";
+    case MasonryKind::dense_block:
+        return "dense block";
+    case MasonryKind::aerated_block:
+        return "aerated block";
+    case MasonryKind::concrete:
+        return "concrete";
+    }
+    return {};
+}
+
 std::string_view words(ObstacleKind kind) {
     switch (kind) {
     case ObstacleKind::radiator:
@@ -166,11 +216,10 @@ std::span<const EnumName<Instrument>> enum_names() {
 
 template <>
 std::span<const EnumName<LoadKind>> enum_names() {
-    static constexpr EnumName<LoadKind> names[]{{LoadKind::books, "books"},
-                                                {LoadKind::kitchen, "kitchen"},
-                                                {LoadKind::general, "general"},
-                                                {LoadKind::display, "display"},
-                                                {LoadKind::own, "own"}};
+    static constexpr EnumName<LoadKind> names[]{{LoadKind::books, "books"},     {LoadKind::kitchen, "kitchen"},
+                                                {LoadKind::general, "general"}, {LoadKind::display, "display"},
+                                                {LoadKind::own, "own"},         {LoadKind::desk, "desk"},
+                                                {LoadKind::clothes, "clothes"}};
     return names;
 }
 

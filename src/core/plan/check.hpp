@@ -114,6 +114,26 @@ enum class CheckCode {
     filler_out_of_range,
     joint_screw_none,
     face_unread,
+    joint_unsupported,
+    board_too_long,
+    board_overloaded,
+    tiers_too_close,
+    slots_missed,
+    upright_too_short,
+    hole_must_hold,
+    plate_few_holes,
+    keyhole_lifts,
+    keyhole_no_room,
+    rod_too_thick,
+    rod_edge_unknown,
+    rod_sinks,
+    rod_through_stud,
+    cleat_sides_missing,
+    cleat_wall_unknown,
+    goods_off_shelf,
+    nogging_needed,
+    hanger_misses_joist,
+    desk_height,
 };
 
 std::string_view name(CheckCode code);
@@ -129,6 +149,13 @@ struct Check {
     std::optional<Length> z = {};
 };
 
+/// What one wall hole of a bracket has to bear.
+struct HoleDemand {
+    double tension_n = 0;
+    double shear_n = 0;
+    double duration = 0.9; ///< load duration factor, for wood
+};
+
 /// How a bracket or a unit is held: one kind of screw or plug for all its wall holes.
 struct Fixing {
     std::string name;
@@ -140,6 +167,8 @@ struct Fixing {
     double tension_n = 0; ///< capacity per fixing, duration included
     double shear_n = 0;
     Source source;
+    Length clearance = {}; ///< of a wood or coach screw: the hole its shank passes through
+    bool coach = false;
 };
 
 struct Step {

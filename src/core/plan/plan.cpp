@@ -160,6 +160,46 @@ std::string_view name(CheckCode code) {
         return "joint_screw_none";
     case CheckCode::face_unread:
         return "face_unread";
+    case CheckCode::joint_unsupported:
+        return "joint_unsupported";
+    case CheckCode::board_too_long:
+        return "board_too_long";
+    case CheckCode::board_overloaded:
+        return "board_overloaded";
+    case CheckCode::tiers_too_close:
+        return "tiers_too_close";
+    case CheckCode::slots_missed:
+        return "slots_missed";
+    case CheckCode::upright_too_short:
+        return "upright_too_short";
+    case CheckCode::hole_must_hold:
+        return "hole_must_hold";
+    case CheckCode::plate_few_holes:
+        return "plate_few_holes";
+    case CheckCode::keyhole_lifts:
+        return "keyhole_lifts";
+    case CheckCode::keyhole_no_room:
+        return "keyhole_no_room";
+    case CheckCode::rod_too_thick:
+        return "rod_too_thick";
+    case CheckCode::rod_edge_unknown:
+        return "rod_edge_unknown";
+    case CheckCode::rod_sinks:
+        return "rod_sinks";
+    case CheckCode::rod_through_stud:
+        return "rod_through_stud";
+    case CheckCode::cleat_sides_missing:
+        return "cleat_sides_missing";
+    case CheckCode::cleat_wall_unknown:
+        return "cleat_wall_unknown";
+    case CheckCode::goods_off_shelf:
+        return "goods_off_shelf";
+    case CheckCode::nogging_needed:
+        return "nogging_needed";
+    case CheckCode::hanger_misses_joist:
+        return "hanger_misses_joist";
+    case CheckCode::desk_height:
+        return "desk_height";
     }
     std::abort();
 }

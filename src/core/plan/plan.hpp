@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/fixings/drilling.hpp"
 #include "core/plan/check.hpp"
 #include "core/plan/run_plan.hpp"
 #include "core/shelves/bracket_search.hpp"
@@ -21,17 +22,20 @@ struct BracketPlan {
     Length x; ///< centre, from the reference end
     Hold hold = Hold::lining;
     std::optional<std::size_t> stud; ///< index in WallSurvey::studs
-    Reaction reaction;
-    double tension_n = 0; ///< on the worst hole, governing case
-    double shear_n = 0;   ///< per hole, governing case
+    Reaction reaction;               ///< of one board
+    double carries_n = 0;            ///< at worst, all boards on it and somebody leaning on one
+    double tension_n = 0;            ///< on the worst hole, governing case
+    double shear_n = 0;              ///< per hole, governing case
     std::optional<Fixing> fixing;
     std::optional<double> fixing_utilisation;  ///< none: nothing to hold it, or nothing known
     std::optional<double> bracket_utilisation; ///< none: the maker's rating is unknown
+    bool hanger = false;                       ///< from the ceiling
+    double rod_sink = 0;                       ///< m, of the shelf's front by the bending of a hidden rod
 };
 
 struct Hole {
     std::size_t bracket = 0; ///< index
-    std::size_t row = 0;     ///< from the top
+    std::size_t row = 0;     ///< from the top; through all tiers
     Length x;
     Length z;         ///< above the datum, the finished floor
     Length above_now; ///< above the floor as it is now, at x
@@ -57,12 +61,55 @@ struct SagVerdict {
     double share() const { return limit > 0 ? long_term / limit : 0; }
 };
 
+/// A board to cut for a shelf. Where walls beside it lean, its front edge is another length than its back.
+struct BoardPiece {
+    Length left; ///< of its back edge, from the reference end
+    Length back; ///< length along the wall
+    Length front;
+};
+
+/// A strip on a wall of an alcove that carries a shelf.
+struct CleatPlan {
+    std::string_view wall; ///< "left", "back", "right"
+    Length length;
+    double load_n = 0; ///< on all of it
+    std::size_t screws = 0;
+    Hold hold = Hold::lining;
+    HoleDemand demand;       ///< on its worst screw
+    bool wall_known = false; ///< what it is screwed to was surveyed; else taken to be built like the shelf's wall
+    std::optional<Fixing> fixing;
+    std::optional<double> utilisation; ///< of its worst screw; none: nothing known to hold it
+};
+
+/// Wood between two studs of open framing, for fixings that miss them.
+struct Nogging {
+    struct For {
+        std::string shelf; ///< its name
+        Length x;
+        Length z;
+    };
+    Length left; ///< face of the stud on its left, from the reference end
+    Length right;
+    Length z; ///< of its middle, above the datum
+    std::vector<For> holds;
+    Length length() const { return right - left; }
+};
+
+/// A pass of the drill and the places that want it.
+struct DrillRow {
+    DrillPass pass;
+    std::vector<std::size_t> places; ///< indices of brackets or holes
+};
+
 struct ShelfPlan {
     std::string shelf_id;
     std::string shelf_name;
     Length arm_least;
     Length arm_most;
-    std::optional<Bracket> bracket;
+    std::optional<Bracket> bracket;        ///< what stands at each place; none: it hangs on a plate or on cleats
+    Length leg_over;                       ///< its top above the highest board's underside
+    bool one_leg = false;                  ///< carries all tiers
+    Length spacing_most;                   ///< furthest apart, of what stands at places
     std::vector<Alternative> alternatives; ///< the chosen school's first
     std::size_t chosen = 0;
     std::vector<BracketPlan> brackets;
@@ -70,10 +117,16 @@ struct ShelfPlan {
     std::optional<SagVerdict> sag;
     double self_weight_n_per_m = 0;
     double goods_n_per_m = 0;
-    double mass_kg = 0;                ///< board alone
-    std::optional<Length> shelf_screw; ///< up into the board
+    double mass_kg = 0;                      ///< board alone; of a fixture all of it, empty
+    double board_utilisation = 0;            ///< bending stress in the board
+    std::vector<BoardPiece> pieces;          ///< boards to cut, as they lie from the left, for one tier
+    std::vector<CleatPlan> cleats;           ///< of an alcove shelf
+    bool plate_turns = false;                ///< too few of a plate's holes carry to hold it
+    std::optional<double> plate_utilisation; ///< of its maker's rating; none: not known
+    std::optional<Length> shelf_screw;       ///< up into the board
     Length left_overhang;
     Length right_overhang;
+    std::vector<DrillRow> drilling;
     std::vector<Step> steps;
     std::vector<Working> workings;
     std::vector<Check> checks;
@@ -113,6 +166,7 @@ struct WallPlan {
     WallSurvey survey;
     std::vector<ShelfPlan> shelves; ///< as in the wall
     std::vector<RunPlan> runs;      ///< as in the wall
+    std::vector<Nogging> noggings;  ///< of open framing
 };
 
 /// One of a room's level lines, solved.

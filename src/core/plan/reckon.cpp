@@ -3,6 +3,7 @@
 #include "core/lines/room_lines.hpp"
 #include "core/plan/reckon_survey.hpp"
 #include "core/runs/reckon_run.hpp"
+#include "core/shelves/noggings.hpp"
 #include "core/shelves/reckon_shelf.hpp"
 
 #include <algorithm>
@@ -10,6 +11,7 @@
 #include <functional>
 #include <future>
 #include <thread>
+#include <utility>
 
 namespace yes_square {
 namespace {
@@ -49,6 +51,7 @@ std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, co
     plan->shelves.reserve(wall.shelves.size());
     for (const Shelf& shelf : wall.shelves)
         plan->shelves.push_back(reckon_shelf(shelf, site));
+    plan->noggings = noggings_of(wall, plan->survey, plan->shelves, job.rules);
     const RunSite runs{site, around.lines, around.runs, around.left_lean, around.right_lean};
     plan->runs.reserve(wall.runs.size());
     for (std::size_t i = 0; i < wall.runs.size(); ++i)
@@ -56,7 +59,31 @@ std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, co
     return plan;
 }
 
+/// Calls `look(shelf, site, plan)` for a shelf of a plan.
+auto look_at(const Job& job, const Plan& plan, const std::string& id, auto&& look)
+    -> std::optional<decltype(look(std::declval<const Shelf&>(), std::declval<const WallSite&>(),
+                                   std::declval<const ShelfPlan&>()))> {
+    for (std::size_t w = 0; w < job.walls.size() && w < plan.walls.size(); ++w) {
+        const Wall& wall = job.walls[w];
+        const Room* room = room_of(job, wall);
+        const WallSite site{job.rules, job.catalogue, wall, room ? room->service_class : ServiceClass::dry,
+                            plan.walls[w]->survey};
+        for (std::size_t s = 0; s < wall.shelves.size(); ++s)
+            if (wall.shelves[s].id == id)
+                return look(wall.shelves[s], site, plan.walls[w]->shelves[s]);
+    }
+    return std::nullopt;
+}
+
 } // namespace
+
+std::optional<ShelfStudy> study(const Job& job, const Plan& plan, const std::string& shelf) {
+    return look_at(job, plan, shelf, study_shelf);
+}
+
+std::optional<Capacity> capacity(const Job& job, const Plan& plan, const std::string& shelf) {
+    return look_at(job, plan, shelf, capacity_of);
+}
 
 Plan reckon(const Job& job) {
     return Reckoner{}.reckon(job);

@@ -1,12 +1,19 @@
 #pragma once
 
 #include "core/plan/reckon_survey.hpp"
+#include "core/shelves/shelf_study.hpp"
 
 namespace yes_square {
 
 /// Everything that follows from a job. Never throws for a strange wall or shelf: what cannot be reckoned becomes a
 /// check on it.
 Plan reckon(const Job& job);
+
+/// One shelf of a plan looked at closely; nothing where the job has no such shelf. Takes milliseconds: for the shelf in
+/// hand, not for all.
+std::optional<ShelfStudy> study(const Job& job, const Plan& plan, const std::string& shelf);
+/// Only what it would hold.
+std::optional<Capacity> capacity(const Job& job, const Plan& plan, const std::string& shelf);
 
 /// Reckons the same job again and again, as it is edited: walls that did not change keep their plan.
 ///

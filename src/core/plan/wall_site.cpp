@@ -6,8 +6,25 @@ Box board_box(const Shelf& shelf) {
     return {shelf.left, shelf.right(), shelf.underside(), shelf.height};
 }
 
-Box leg_box(const Shelf& shelf, const Bracket& bracket, Length centre) {
-    return {centre - bracket.width / 2, centre + bracket.width / 2, shelf.underside() - bracket.leg, shelf.underside()};
+std::vector<Box> board_boxes(const Shelf& shelf) {
+    std::vector<Box> boxes;
+    for (int tier = 0; tier < shelf.tiers; ++tier) {
+        const Length top = shelf.top_of(tier);
+        boxes.push_back({shelf.left, shelf.right(), top - shelf.thickness, top});
+    }
+    return boxes;
+}
+
+std::vector<Box> leg_boxes(const Shelf& shelf, const ShelfPlan& plan, Length centre) {
+    std::vector<Box> boxes;
+    if (!plan.bracket)
+        return boxes;
+    const Length half = plan.bracket->width / 2;
+    for (int tier = 0; tier < (plan.one_leg ? 1 : shelf.tiers); ++tier) {
+        const Length top = shelf.top_of(tier) - shelf.thickness + plan.leg_over;
+        boxes.push_back({centre - half, centre + half, top - plan.bracket->leg, top});
+    }
+    return boxes;
 }
 
 Box box_of(const Opening& opening) {

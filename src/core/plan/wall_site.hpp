@@ -20,6 +20,8 @@ struct WallSite {
         const auto* framing = std::get_if<Framing>(&wall.structure);
         return framing && framing->material == StudMaterial::timber ? framing : nullptr;
     }
+    /// Bare timber studs, between which noggings go where fixings want them.
+    bool open_framing() const { return timber() && timber()->open; }
 };
 
 /// A rectangle on the wall.
@@ -33,8 +35,12 @@ struct Box {
     }
 };
 
+/// The highest of its boards.
 Box board_box(const Shelf& shelf);
-Box leg_box(const Shelf& shelf, const Bracket& bracket, Length centre);
+/// One a tier, from the highest down.
+std::vector<Box> board_boxes(const Shelf& shelf);
+/// What stands on the wall at a place along a shelf: one a tier, or one for all.
+std::vector<Box> leg_boxes(const Shelf& shelf, const ShelfPlan& plan, Length centre);
 Box box_of(const Opening& opening);
 Box box_of(const ServicePoint& service);
 /// With the clearance kept round it.

@@ -155,15 +155,18 @@ private:
         through.packing = shim;
         const std::vector<HoleDemand> demands{demand};
         const auto choose_through = [&](const DrivenThrough& rail) {
-            return site_.masonry() ? choose_plug(site_.catalogue, site_.rules, site_.wall, rail, demands)
-                                   : choose_wood_screw(site_.catalogue, site_.rules, site_.wall, rail, demands);
+            return choose_fixing(site_.catalogue, site_.rules, site_.wall,
+                                 site_.masonry() ? Hold::masonry : Hold::proved_stud, rail, demands);
         };
         auto choice = choose_through(through);
         if (choice && thinnest->thickness < thickest->thickness) {
             // One length for all: judged where its head has the least wood under it.
             through.thickness = thinnest->thickness;
-            if (const auto thin = choose_through(through); thin && thin->utilisation > choice->utilisation)
-                choice->utilisation = thin->utilisation;
+            const auto thin = choose_through(through);
+            if (!thin)
+                choice.reset();
+            else
+                choice->utilisation = std::max(choice->utilisation, thin->utilisation);
         }
         if (!choice)
             return;

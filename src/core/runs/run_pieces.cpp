@@ -1,6 +1,7 @@
 #include "core/runs/run_pieces.hpp"
 
 #include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/hole_group.hpp"
 #include "core/runs/level_units.hpp"
 
 #include <algorithm>
@@ -180,8 +181,10 @@ std::vector<Length> cut_from_stock(Length length, Length stock) {
 RailHold hold_of_rail(const RunPiece& rail, const std::vector<StandingUnit>& units, const std::vector<UnitPlan>& plans,
                       const RunSite& site) {
     // Each fixing carries what hangs nearer to it than to its neighbours; as a line load that is the widest such
-    // stretch. The unit's foot is the pivot: the lowest lever of all units counts.
+    // stretch. Where much of the rail lies beyond its last fixing, that one carries by levers, which is more. Each unit
+    // pulls about its own foot.
     double kg = 0;
+    double moment_x = 0;
     double moment_n = 0; // N m over the whole rail, divided by each unit's own lever
     for (std::size_t i = 0; i < units.size(); ++i) {
         if (units[i].place.left < rail.from || units[i].place.right() > rail.to || !is_cabinet(units[i].unit))
@@ -191,6 +194,7 @@ RailHold hold_of_rail(const RunPiece& rail, const std::vector<StandingUnit>& uni
         const double doors =
             units[i].unit.doors_kg * standard_gravity * (units[i].unit.depth / 2 + units[i].unit.width / 2).in_metres();
         kg += plans[i].loaded_kg;
+        moment_x += plans[i].loaded_kg * (units[i].place.left + units[i].place.width / 2).in_metres();
         moment_n += lever > 0 ? (weight * units[i].unit.depth.in_metres() / 2 + doors) / lever
                               : std::numeric_limits<double>::infinity();
     }
@@ -202,17 +206,18 @@ RailHold hold_of_rail(const RunPiece& rail, const std::vector<StandingUnit>& uni
         const Length right = i + 1 == rail.fixings.size() ? rail.to : (rail.fixings[i] + rail.fixings[i + 1]) / 2;
         widest = std::max(widest, right - left);
     }
-    const double share = widest.in_metres() / (rail.to - rail.from).in_metres();
+    std::vector<double> places;
+    for (const Length fixing : rail.fixings)
+        places.push_back(fixing.in_metres());
+    const double share = std::max(widest.in_metres() / (rail.to - rail.from).in_metres(),
+                                  kg > 0 ? greatest_share(places, moment_x / kg) : 0.0);
     const DrivenThrough through{rail_steel, steel_sheet_bearing_psi, rail_hole};
     RailHold hold{std::nullopt, std::numeric_limits<double>::infinity()};
     for (const std::size_t screws : {1, 2}) {
         const double each = share / static_cast<double>(screws);
         const std::vector<HoleDemand> demands{{moment_n * each, kg * standard_gravity * each, duration_stored}};
-        std::optional<FixingChoice> choice;
-        if (site.wall.masonry())
-            choice = choose_plug(site.wall.catalogue, site.wall.rules, site.wall.wall, through, demands);
-        else if (site.wall.timber())
-            choice = choose_wood_screw(site.wall.catalogue, site.wall.rules, site.wall.wall, through, demands);
+        const auto choice = choose_fixing(site.wall.catalogue, site.wall.rules, site.wall.wall,
+                                          site.wall.masonry() ? Hold::masonry : Hold::proved_stud, through, demands);
         if (!choice)
             break;
         hold = {choice->fixing, choice->utilisation, screws};

@@ -1,5 +1,6 @@
 #include "core/runs/unit_loads.hpp"
 
+#include "core/fixings/hole_group.hpp"
 #include "core/statics/gravity.hpp"
 
 #include <algorithm>
@@ -13,21 +14,6 @@ namespace {
 constexpr double board_kg_per_m3 = 700;
 constexpr double board_m = 0.018;
 constexpr double least_pivot_m = 0.005;
-
-/// The greatest share of a load at `at` that one column carries. A rigid back: the shares vary evenly along it.
-double greatest_share(const std::vector<double>& columns, double at) {
-    const auto number = static_cast<double>(columns.size());
-    const double mean = std::accumulate(columns.begin(), columns.end(), 0.0) / number;
-    double squares = 0;
-    for (const double x : columns)
-        squares += (x - mean) * (x - mean);
-    double greatest = 0;
-    for (const double x : columns) {
-        const double share = 1 / number + (squares > 0 ? (x - mean) * (at - mean) / squares : 0.0);
-        greatest = std::max(greatest, std::abs(share));
-    }
-    return greatest;
-}
 
 /// Greatest sideways push on a screw of a unit that hangs on one stud, its load beside it. Infinite where a single
 /// screw would have to hold it.

@@ -3,6 +3,7 @@
 #include "core/plan/wall_site.hpp"
 #include "core/sheets/rods.hpp"
 #include "core/sheets/run_layer.hpp"
+#include "core/sheets/shelf_layer.hpp"
 #include "core/sheets/survey_layer.hpp"
 
 #include <algorithm>
@@ -32,6 +33,7 @@ public:
         if (frame_.survey == SurveyLayer::studs && plan_.survey.findings)
             draw_wood_chance(plan_.survey.findings->posterior, wall_, scale_, drawing_);
         studs();
+        draw_noggings(plan_, scale_, drawing_);
         openings();
         strips();
         draw_edges(wall_, scale_, frame_, voice_, drawing_);
@@ -40,7 +42,10 @@ public:
         draw_runs(wall_, plan_, scale_, frame_, voice_, drawing_);
         draw_lines(wall_, scale_, frame_, voice_, drawing_);
         for (std::size_t i = 0; i < wall_.shelves.size() && i < plan_.shelves.size(); ++i)
-            shelf(wall_.shelves[i], plan_.shelves[i]);
+            draw_shelf(wall_, wall_.shelves[i], plan_.shelves[i], scale_, frame_, drawing_);
+        for (std::size_t i = 0; frame_.study && i < wall_.shelves.size() && i < plan_.shelves.size(); ++i)
+            if (wall_.shelves[i].id == frame_.selected_shelf)
+                draw_bending(wall_.shelves[i], plan_.shelves[i], *frame_.study, scale_, text(), voice_, drawing_);
         for (const ShelfPlan& shelf : plan_.shelves)
             checks(shelf.checks, shelf.shelf_id);
         for (const RunPlan& run : plan_.runs)
@@ -175,45 +180,6 @@ private:
                      Ink::service,
                      true});
         }
-    }
-
-    bool selected(const std::string& shelf) const { return shelf == frame_.selected_shelf; }
-
-    void shelf(const Shelf& shelf, const ShelfPlan& plan) {
-        const Reference whole{Part::shelf, shelf.id, 0, {}, {}};
-        const bool chosen = selected(shelf.id);
-        if (chosen || frame_.selected_shelf.empty())
-            add(Line{{x({}) - 0.6 * text(), y(shelf.underside())},
-                     {x(wall_.length), y(shelf.underside())},
-                     Ink::level,
-                     0.25,
-                     Stroke::dashed});
-        for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
-            const BracketPlan& place = plan.brackets[i];
-            const Box leg = leg_box(shelf, *plan.bracket, place.x);
-            const Reference reference{Part::bracket, shelf.id, i, place.x, {}};
-            rectangle(leg.left, leg.right, leg.bottom, leg.top, Ink::bracket,
-                      place.hold == Hold::lining ? Fill::none : Fill::plain, 0.3, reference);
-            add(Text{{x(place.x), y(leg.bottom) + 1.1 * text()},
-                     std::to_string(i + 1),
-                     text(),
-                     Align::centre,
-                     Ink::bracket,
-                     true},
-                reference);
-        }
-        for (const Hole& hole : plan.holes)
-            add(Circle{{x(hole.x), y(hole.z)}, std::max(0.35, 0.006 * scale_.per_metre), Ink::hole, Fill::plain},
-                {Part::hole, shelf.id, hole.bracket * 100 + hole.row, hole.x, hole.z});
-        rectangle(shelf.left, shelf.right(), shelf.underside(), shelf.height, chosen ? Ink::board_selected : Ink::board,
-                  Fill::plain, chosen ? 0.5 : 0.3, whole);
-        add(Text{{x(shelf.left), y(shelf.height) - 0.5 * text()},
-                 shelf.name,
-                 1.1 * text(),
-                 Align::left,
-                 Ink::figure,
-                 true},
-            whole);
     }
 
     /// A triangle with an exclamation mark where trouble is; one for warnings, filled for errors. Several at one place

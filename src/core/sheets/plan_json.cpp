@@ -17,6 +17,10 @@ std::string_view hold_name(Hold hold) {
         return "masonry";
     case Hold::proved_stud:
         return "proved_stud";
+    case Hold::joist:
+        return "joist";
+    case Hold::nogging:
+        return "nogging";
     case Hold::indicated_stud:
         return "indicated_stud";
     case Hold::assumed_stud:
@@ -67,6 +71,30 @@ public:
                                      {"above_floor_now_m", hole.above_now.in_metres()},
                                      {"x", format(hole.x, voice_.unit)},
                                      {"z", format(hole.z, voice_.unit)}});
+        json["boards"] = Json::array();
+        for (const BoardPiece& piece : plan.pieces)
+            json["boards"].push_back({{"left_m", piece.left.in_metres()},
+                                      {"back_m", piece.back.in_metres()},
+                                      {"front_m", piece.front.in_metres()}});
+        json["strips"] = Json::array();
+        for (const CleatPlan& cleat : plan.cleats) {
+            json["strips"].push_back({{"wall", std::string{cleat.wall}},
+                                      {"length_m", cleat.length.in_metres()},
+                                      {"load_n", cleat.load_n},
+                                      {"screws", cleat.screws},
+                                      {"utilisation", cleat.utilisation ? finite(*cleat.utilisation) : Json(nullptr)}});
+            if (cleat.fixing)
+                json["strips"].back()["fixing"] = fixing(*cleat.fixing);
+        }
+        json["board_utilisation"] = finite(plan.board_utilisation);
+        json["drilling"] = Json::array();
+        for (const DrillRow& row : plan.drilling)
+            json["drilling"].push_back({{"bit", std::string{row.pass.bit}},
+                                        {"diameter_m", row.pass.diameter.in_metres()},
+                                        {"depth_m", row.pass.depth.in_metres()},
+                                        {"hammer", row.pass.hammer},
+                                        {"mind", say(row.pass.how, voice_)},
+                                        {"places", row.places.size()}});
         json["alternatives"] = Json::array();
         for (const Alternative& alternative : plan.alternatives)
             json["alternatives"].push_back(this->alternative(alternative));
@@ -357,6 +385,12 @@ std::string plan_json(const Job& job, const Plan& plan, const Voice& voice) {
         wall["shelves"] = Json::array();
         for (const ShelfPlan& shelf : plan.walls[i]->shelves)
             wall["shelves"].push_back(writer.shelf(shelf));
+        wall["noggings"] = Json::array();
+        for (const Nogging& nogging : plan.walls[i]->noggings)
+            wall["noggings"].push_back({{"left_m", nogging.left.in_metres()},
+                                        {"length_m", nogging.length().in_metres()},
+                                        {"z_m", nogging.z.in_metres()},
+                                        {"fixings", nogging.holds.size()}});
         document["walls"].push_back(std::move(wall));
     }
     document["rooms"] = Json::array();

@@ -82,7 +82,9 @@ void Rods::collect_lanes() {
         lane.ticks.push_back({shelf.left, false, {Part::shelf, shelf.id, 0, shelf.left, {}}});
         const auto& brackets = plan_.shelves[s].brackets;
         for (std::size_t i = 0; i < brackets.size(); ++i)
-            lane.ticks.push_back({brackets[i].x, true, {Part::bracket, shelf.id, i, brackets[i].x, {}}});
+            if (std::ranges::none_of(brackets.begin(), brackets.begin() + static_cast<std::ptrdiff_t>(i),
+                                     [&](const BracketPlan& before) { return before.x == brackets[i].x; }))
+                lane.ticks.push_back({brackets[i].x, true, {Part::bracket, shelf.id, i, brackets[i].x, {}}});
         lane.ticks.push_back({shelf.right(), false, {Part::shelf, shelf.id, 1, shelf.right(), {}}});
         if (with_figures)
             lanes_.push_back(std::move(own));
@@ -253,11 +255,10 @@ std::vector<Rods::HeightTick> Rods::height_ticks() const {
         if (!selected(shelf.id) && !frame_.selected_shelf.empty())
             continue;
         tick(shelf.height, false, {Part::shelf, shelf.id, 3, {}, shelf.height});
-        if (plan_.shelves[s].bracket)
-            for (std::size_t row = 0; row < plan_.shelves[s].bracket->hole_drops.size(); ++row) {
-                const Length z = shelf.underside() - plan_.shelves[s].bracket->hole_drops[row];
-                tick(z, false, {Part::hole, shelf.id, row, {}, z});
-            }
+        // Of what stands at places the holes of one tell the heights of all.
+        for (const Hole& hole : plan_.shelves[s].holes)
+            if (!plan_.shelves[s].bracket || hole.bracket == plan_.shelves[s].holes.front().bracket)
+                tick(hole.z, false, {Part::hole, shelf.id, hole.bracket * 100 + hole.row, {}, hole.z});
     }
     for (const RunPlan& run : plan_.runs)
         if (run.run_id == frame_.selected_run && !frame_.line_names)

@@ -1,5 +1,7 @@
 #include "core/sheets/summary.hpp"
 
+#include "core/plan/reckon.hpp"
+
 #include <cstdlib>
 #include <fmt/format.h>
 
@@ -21,15 +23,16 @@ std::string survey_text(const Wall& wall, const WallSurvey& survey, const Voice&
     return text.empty() ? text : fmt::format("{}, survey\n", wall.name) + text;
 }
 
-std::string shelf_text(const Wall& wall, const ShelfPlan& shelf, const Voice& voice) {
+std::string shelf_text(const Wall& wall, const ShelfPlan& shelf, const std::optional<Capacity>& capacity,
+                       const Voice& voice) {
     std::string text = fmt::format("{}, {}\n", wall.name, shelf.shelf_name);
-    if (shelf.bracket)
+    if (shelf.bracket && !shelf.bracket->id.empty())
         text += fmt::format("  bracket: {}; arm from {} to {}\n", shelf.bracket->name,
                             format(shelf.arm_least, voice.unit), format(shelf.arm_most, voice.unit));
     for (std::size_t i = 0; i < shelf.brackets.size(); ++i) {
         const BracketPlan& place = shelf.brackets[i];
         text += fmt::format("  bracket {} at {}, {}, carries {}", i + 1, format(place.x, voice.unit), words(place.hold),
-                            say(force(place.reaction.greatest), voice));
+                            say(force(place.carries_n), voice));
         if (place.fixing)
             text += fmt::format(
                 "; {} {}, hole {} deep {}, used {}", place.fixing->name, say(stock(place.fixing->screw_length), voice),
@@ -41,9 +44,21 @@ std::string shelf_text(const Wall& wall, const ShelfPlan& shelf, const Voice& vo
                 text += fmt::format("    hole {} at {}, {} up\n", hole.row + 1, format(hole.x, voice.unit),
                                     format(hole.z, voice.unit));
     }
+    for (const CleatPlan& cleat : shelf.cleats)
+        text += fmt::format("  {} strip, {} long, {} screws{}\n", cleat.wall, format(cleat.length, voice.unit),
+                            cleat.screws,
+                            cleat.fixing ? fmt::format(": {} {}, used {}", cleat.fixing->name,
+                                                       say(stock(cleat.fixing->screw_length), voice),
+                                                       say(ratio(cleat.utilisation.value_or(0)), voice))
+                                         : std::string{});
     if (shelf.sag)
         text += fmt::format("  sag {} at once, {} in time; limit {}\n", say(fine(shelf.sag->instantaneous), voice),
                             say(fine(shelf.sag->long_term), voice), say(fine(shelf.sag->limit), voice));
+    if (capacity && capacity->governs != Governs::nothing)
+        text += fmt::format("  holds {} ({}), limited by {}{}\n",
+                            say(Quantity{Kind::mass_per_m, capacity->kg_per_m}, voice),
+                            say(Quantity{Kind::mass, capacity->kg}, voice), words(capacity->governs),
+                            capacity->from_memory ? "; figures from memory" : "");
     for (const Check& check : shelf.checks) {
         text += fmt::format("  {}: {}\n", name(check.severity), say(check.message, voice));
         for (const Cure& cure : check.cures)
@@ -60,6 +75,10 @@ std::string_view words(Hold hold) {
         return "masonry";
     case Hold::proved_stud:
         return "proved stud";
+    case Hold::joist:
+        return "ceiling joist";
+    case Hold::nogging:
+        return "nogging";
     case Hold::indicated_stud:
         return "indicated stud";
     case Hold::assumed_stud:
@@ -106,8 +125,9 @@ std::string summary(const Job& job, const Plan& plan, const Voice& voice) {
     for (std::size_t i = 0; i < plan.walls.size(); ++i)
         if (const std::string survey = survey_text(job.walls[i], plan.walls[i]->survey, voice); !survey.empty())
             text += "\n" + survey;
-    each_shelf(job, plan,
-               [&](const Wall& wall, const ShelfPlan& shelf) { text += "\n" + shelf_text(wall, shelf, voice); });
+    each_shelf(job, plan, [&](const Wall& wall, const ShelfPlan& shelf) {
+        text += "\n" + shelf_text(wall, shelf, capacity(job, plan, shelf.shelf_id), voice);
+    });
     for (std::size_t i = 0; i < plan.rooms.size(); ++i)
         if (!plan.rooms[i].lines.lines.empty())
             text += "\n" + lines_text(job.rooms[i], plan.rooms[i].lines, voice);

@@ -12,9 +12,20 @@ namespace {
 
 constexpr int most_brackets = 64;
 
+const StudUnder* hanger_at(const BracketQuestion& question, Length place) {
+    const auto found = std::ranges::find(question.hangers, place, &StudUnder::place);
+    return found == question.hangers.end() ? nullptr : &*found;
+}
+
 bool kept_out(const BracketQuestion& question, Length place) {
-    return std::ranges::any_of(question.keep_outs,
-                               [&](const Interval& strip) { return place > strip.from && place < strip.to; });
+    return !hanger_at(question, place) && std::ranges::any_of(question.keep_outs, [&](const Interval& strip) {
+        return place > strip.from && place < strip.to;
+    });
+}
+
+/// Whether something of `musts` lies between two places, ends excluded.
+bool must_between(const BracketQuestion& question, Length from, Length to) {
+    return std::ranges::any_of(question.musts, [&](Length must) { return must > from && must < to; });
 }
 
 /// A cost that adds up along a path of brackets and compares in this order.
@@ -22,17 +33,18 @@ struct Cost {
     int on_lining = 0;
     int in_assumed = 0;
     int in_indicated = 0;
+    int in_noggings = 0;
     double squares = 0; ///< of the spaces, mm2
 
     auto operator<=>(const Cost&) const = default;
     Cost operator+(const Cost& other) const {
         return {on_lining + other.on_lining, in_assumed + other.in_assumed, in_indicated + other.in_indicated,
-                squares + other.squares};
+                in_noggings + other.in_noggings, squares + other.squares};
     }
 };
 
 Cost cost_of(Hold hold) {
-    return {hold == Hold::lining, hold == Hold::assumed_stud, hold == Hold::indicated_stud, 0};
+    return {hold == Hold::lining, hold == Hold::assumed_stud, hold == Hold::indicated_stud, hold == Hold::nogging, 0};
 }
 
 /// Layouts are sought among stations: places where a bracket has a reason to stand (a stud, a usual inset, the edge of
@@ -53,7 +65,8 @@ public:
     std::vector<std::vector<Length>> layouts(int most_count) {
         best_.assign(static_cast<std::size_t>(most_count) + 1, std::nullopt);
         for (std::size_t first = 0; first < stations_.size(); ++first)
-            if (stations_[first].place <= question_.overhang_most && stations_[first].count <= most_count)
+            if (stations_[first].place <= question_.overhang_most && stations_[first].count <= most_count &&
+                !must_between(question_, -1_mm, stations_[first].place + Length::nanometres(1)))
                 from(first, most_count);
         std::vector<std::vector<Length>> found;
         for (auto& best : best_)
@@ -98,6 +111,8 @@ private:
         std::vector<Length> places{question_.inset_usual, mirror(question_.inset_usual)};
         for (const StudUnder& stud : question_.studs)
             places.push_back(stud.place);
+        for (const Length must : question_.musts)
+            places.push_back(must);
         for (const Interval& strip : question_.keep_outs) {
             places.push_back(strip.from);
             places.push_back(strip.to);
@@ -118,6 +133,12 @@ private:
         places.erase(std::ranges::unique(places).begin(), places.end());
         for (const Length place : places)
             add_station(place);
+    }
+
+    /// A must that a step from one station to the next would leave out, in its image too.
+    bool must_within(Length from, Length to) const {
+        return !question_.musts.empty() &&
+               (must_between(question_, from, to) || (mirrored_ && must_between(question_, mirror(to), mirror(from))));
     }
 
     Length division(Length from, Length to, int i, int spaces) const { return from + (to - from) * i / spaces; }
@@ -144,7 +165,10 @@ private:
 
     Cost cost_between(Length gap, int spaces) const {
         const double mm = gap.in_mm();
-        return {question_.solid_wall ? 0 : spaces - 1, 0, 0, mm * mm / spaces};
+        Cost cost;
+        (question_.noggings ? cost.in_noggings : cost.on_lining) = question_.solid_wall ? 0 : spaces - 1;
+        cost.squares = mm * mm / spaces;
+        return cost;
     }
 
     Reached& reached(std::size_t station, int count) {
@@ -160,6 +184,8 @@ private:
         for (std::size_t to = first + 1; to < stations; ++to)
             for (std::size_t at = first; at < to; ++at) {
                 const Length gap = stations_[to].place - stations_[at].place;
+                if (must_within(stations_[at].place, stations_[to].place))
+                    continue;
                 const auto [fewest, most] = divisions(gap);
                 for (int spaces = fewest; spaces <= std::min(most, most_count); ++spaces) {
                     const int added = images * (spaces - 1) + stations_[to].count;
@@ -195,6 +221,7 @@ private:
         merits.on_lining = cost.on_lining;
         merits.in_assumed = cost.in_assumed;
         merits.in_indicated = cost.in_indicated;
+        merits.in_noggings = cost.in_noggings;
         merits.count = total;
         merits.extra_overhang =
             std::max(Length{}, left - question_.inset_usual) + std::max(Length{}, right - question_.inset_usual);
@@ -207,7 +234,8 @@ private:
     }
 
     void close(std::size_t first, std::size_t last) {
-        if (mirror(stations_[last].place) > question_.overhang_most)
+        if (mirror(stations_[last].place) > question_.overhang_most ||
+            must_between(question_, stations_[last].place - Length::nanometres(1), question_.length + 1_mm))
             return;
         for (int count = 2; count <= most_count_; ++count)
             if (const auto& cost = reached(last, count).cost)
@@ -217,6 +245,10 @@ private:
     void close_mirrored(std::size_t first, std::size_t last) {
         const Length here = stations_[last].place;
         const bool at_middle = stations_[last].count == 1;
+        if (!at_middle && must_within(here, mirror(here)))
+            return;
+        if (first == last && !question_.musts.empty() && must_within(here - Length::nanometres(1), mirror(here)))
+            return;
         const auto [fewest, most] = divisions(mirror(here) - here);
         const int from_spaces = at_middle ? 1 : fewest;
         const int to_spaces = at_middle ? 1 : std::min(most, most_count_);
@@ -272,6 +304,10 @@ bool keeps_limits(const BracketQuestion& question, const std::vector<Length>& pl
         places.back() > question.length - question.inset_least || places.front() > question.overhang_most ||
         question.length - places.back() > question.overhang_most)
         return false;
+    for (const Length must : question.musts)
+        if (must <= places.front() || must >= places.back() ||
+            std::ranges::none_of(places, [&](Length place) { return absolute(place - must) < 1_mm / 2; }))
+            return false;
     const Length most = places.size() == 2 ? question.spacing_two : question.spacing_more;
     for (std::size_t i = 0; i < places.size(); ++i) {
         if (kept_out(question, places[i]))
@@ -325,13 +361,19 @@ void even_layouts(const BracketQuestion& question, int count, std::vector<std::v
 } // namespace
 
 Hold hold_at(const BracketQuestion& question, Length place) {
+    if (const StudUnder* hanger = hanger_at(question, place))
+        return hanger->hold;
     if (question.solid_wall)
         return Hold::masonry;
     Hold best = Hold::lining;
-    for (const StudUnder& stud : question.studs)
-        if (absolute(place - stud.place) <= stud.usable_half_width)
+    bool beside_a_stud = false; // on its edge, or with no room for a nogging's end
+    for (const StudUnder& stud : question.studs) {
+        const Length off = absolute(place - stud.place);
+        if (off <= stud.usable_half_width)
             best = std::min(best, stud.hold);
-    return best;
+        beside_a_stud |= off < stud.blocked_half_width;
+    }
+    return best == Hold::lining && question.noggings && !beside_a_stud ? Hold::nogging : best;
 }
 
 Merits merits_of(const BracketQuestion& question, const std::vector<Length>& places) {
@@ -342,6 +384,7 @@ Merits merits_of(const BracketQuestion& question, const std::vector<Length>& pla
         merits.on_lining += cost.on_lining;
         merits.in_assumed += cost.in_assumed;
         merits.in_indicated += cost.in_indicated;
+        merits.in_noggings += cost.in_noggings;
     }
     if (places.empty())
         return merits;
@@ -362,7 +405,9 @@ Merits merits_of(const BracketQuestion& question, const std::vector<Length>& pla
 }
 
 bool better(const Merits& a, const Merits& b, School school) {
-    const auto in_studs = [](const Merits& m) { return std::tuple{m.on_lining, m.in_assumed, m.in_indicated}; };
+    const auto in_studs = [](const Merits& m) {
+        return std::tuple{m.on_lining, m.in_assumed, m.in_indicated, m.in_noggings};
+    };
     switch (school) {
     case School::studs_first:
         return std::tuple{in_studs(a), a.count, a.extra_overhang, a.unevenness_mm2, a.overhang_difference} <

@@ -16,6 +16,7 @@ struct StudUnder {
     Length place;
     Length usable_half_width; ///< how far off its centre a fixing may still go
     Hold hold = Hold::assumed_stud;
+    Length blocked_half_width = {}; ///< nearer than this no nogging has room for a fixing beside it
 };
 
 struct Interval {
@@ -28,8 +29,11 @@ struct Interval {
 struct BracketQuestion {
     Length length;
     bool solid_wall = false; ///< masonry: a bracket holds anywhere
+    bool noggings = false;   ///< bare framing: one goes wherever a bracket misses the studs
     std::vector<StudUnder> studs;
-    std::vector<Interval> keep_outs; ///< no bracket centre strictly inside
+    std::vector<Interval> keep_outs;     ///< no bracket centre strictly inside
+    std::vector<Length> musts = {};      ///< a bracket stands right here, under a joint, and further ones on both sides
+    std::vector<StudUnder> hangers = {}; ///< musts that hang from the ceiling: keep-outs do not touch them
     Length spacing_least;
     Length spacing_good; ///< the even school divides by this
     Length spacing_two;  ///< most between two brackets alone
@@ -44,6 +48,7 @@ struct Merits {
     int on_lining = 0; ///< brackets that hold in the lining alone
     int in_assumed = 0;
     int in_indicated = 0;
+    int in_noggings = 0;
     int count = 0;
     Length extra_overhang;      ///< beyond the usual inset, both ends together
     double unevenness_mm2 = 0;  ///< squared differences of the spaces from their mean, summed

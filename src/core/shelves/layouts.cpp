@@ -2,6 +2,8 @@
 
 #include "core/fixings/bracket_forces.hpp"
 #include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/hidden_rod.hpp"
+#include "core/shelves/verdicts.hpp"
 
 #include <algorithm>
 #include <array>
@@ -18,11 +20,19 @@ constexpr std::array all_schools{School::studs_first, School::even, School::mirr
 
 /// Where no bracket centre may be, from the shelf's left end: strips that do not run along the whole shelf, and things
 /// a leg would foul.
-std::vector<Interval> keep_outs(const Shelf& shelf, const WallSite& site, const Bracket& bracket) {
+std::vector<Interval> keep_outs(const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
+    const Bracket& bracket = carrier.bracket;
     std::vector<Interval> intervals;
-    const Box legs{shelf.left, shelf.right(), shelf.underside() - bracket.leg, shelf.underside()};
+    const auto in_the_way = [&](const Box& box) {
+        for (int tier = 0; tier < shelf.tiers; ++tier) {
+            const Length under = shelf.top_of(tier) - shelf.thickness;
+            if (box.overlaps({shelf.left, shelf.right(), under + carrier.bottom(), under + carrier.over}))
+                return true;
+        }
+        return false;
+    };
     const auto keep_out = [&](const Box& box, Length margin) {
-        if (!box.overlaps(legs) || (box.left <= shelf.left && box.right >= shelf.right()))
+        if (!in_the_way(box) || (box.left <= shelf.left && box.right >= shelf.right()))
             return;
         intervals.push_back({box.left - margin - shelf.left, box.right + margin - shelf.left});
     };
@@ -37,7 +47,8 @@ std::vector<Interval> keep_outs(const Shelf& shelf, const WallSite& site, const 
             keep_out(box_of(service), bracket.width / 2);
     for (const Shelf& other : site.wall.shelves)
         if (other.id != shelf.id)
-            keep_out(board_box(other), bracket.width / 2);
+            for (const Box& board : board_boxes(other))
+                keep_out(board, bracket.width / 2);
     return intervals;
 }
 
@@ -50,24 +61,69 @@ HoleDemand demand(const BracketForces& forces, double duration) {
     return {forces.tension_n.empty() ? 0 : std::ranges::max(forces.tension_n), forces.shear_n, duration};
 }
 
-SagVerdict worst_sag(const BeamResult& beam, int limit_divisor) {
-    SagVerdict worst;
-    for (const SpanSag& sag : beam.sags) {
-        const double span = sag.overhang ? 2 * sag.length : sag.length;
-        const SagVerdict verdict{span, sag.place, sag.instantaneous, sag.long_term, span / limit_divisor, sag.overhang};
-        if (worst.limit == 0 || verdict.share() > worst.share())
-            worst = verdict;
+double masonry_mpa(MasonryKind kind, const ShelfRules& rules) {
+    switch (kind) {
+    case MasonryKind::brick:
+        return rules.brick_mpa;
+    case MasonryKind::dense_block:
+        return rules.dense_block_mpa;
+    case MasonryKind::aerated_block:
+        return rules.aerated_block_mpa;
+    case MasonryKind::concrete:
+        return rules.concrete_mpa;
     }
-    return worst;
+    return 0;
+}
+
+/// Wood around a steel rod bears this share of its dowel bearing strength in use: Rd of mode I (NDS table 12.3.1B).
+constexpr double rod_reduction = 4;
+constexpr double pa_per_psi = 6894.757;
+constexpr Length rod_dust_room = 6_mm;
+
+/// A rod in its hole: the steel, what holds it in the wall, and the shelf around it.
+void fix_rod(BracketPlan& place, const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
+    const auto& how = *shelf.held<OnHiddenRods>();
+    const Length lining = site.wall.lining_thickness();
+    const Framing* framing = site.timber();
+    if (!carries(place.hold) || (framing && how.in_wall > framing->stud_depth))
+        return;
+    const HiddenRod rod{how.diameter.in_metres(), how.in_wall.in_metres(), lining.in_metres(),
+                        std::min(how.in_shelf, shelf.depth).in_metres()};
+    const double depth = shelf.depth.in_metres();
+    RodStress stress = rod_stress(rod, place.reaction.sustained, carrier.load_at, depth);
+    place.rod_sink = stress.sink_m;
+    // Whoever leans on the front edge adds to it.
+    const double leaning = place.reaction.greatest - place.reaction.sustained;
+    const RodStress leaned = rod_stress(rod, leaning, carrier.edge_at, depth);
+    ScrewProperties bar{};
+    bar.diameter_in = std::max(0.25, how.diameter.in_inches());
+    const double wall_pa =
+        framing ? wood_bearing_psi(bar, {specific_gravity(framing->species)}) * pa_per_psi / rod_reduction
+                : masonry_mpa(std::get<Masonry>(site.wall.structure).kind, site.rules.shelves) * 1e6;
+    const double board_gravity = std::min(0.5, properties(shelf.material).density / 1000 * 0.9);
+    const double shelf_pa = wood_bearing_psi(bar, {board_gravity, true}) * pa_per_psi / rod_reduction;
+    const double used = std::max({(stress.bending_pa + leaned.bending_pa) / (site.rules.shelves.rod_steel_mpa * 1e6),
+                                  (stress.on_wall_pa + leaned.on_wall_pa) / wall_pa,
+                                  (stress.on_shelf_pa + leaned.on_shelf_pa) / shelf_pa});
+    const Length room = framing ? Length{} : rod_dust_room;
+    place.fixing = Fixing{how.resin ? "Steel bar set in resin" : "Steel rod",
+                          lining + how.in_wall + how.in_shelf,
+                          how.in_wall,
+                          {},
+                          carrier.bracket.hole_diameter,
+                          lining + how.in_wall + room,
+                          0,
+                          used > 0 ? place.reaction.greatest / used : 0,
+                          {Provenance::house_rule}};
+    place.fixing_utilisation = used;
+    place.shear_n = place.reaction.greatest;
+    place.tension_n = 0;
 }
 
 /// One bracket's fixing: screws into a stud, plugs into masonry, or nothing.
-void fix(BracketPlan& place, const WallSite& site, const Bracket& bracket, const std::vector<HoleDemand>& demands) {
-    std::optional<FixingChoice> choice;
-    if (place.hold == Hold::masonry)
-        choice = choose_plug(site.catalogue, site.rules, site.wall, DrivenThrough::leg_of(bracket), demands);
-    else if (place.hold != Hold::lining)
-        choice = choose_wood_screw(site.catalogue, site.rules, site.wall, DrivenThrough::leg_of(bracket), demands);
+void fix(BracketPlan& place, const WallSite& site, const DrivenThrough& through,
+         const std::vector<HoleDemand>& demands) {
+    const auto choice = choose_fixing(site.catalogue, site.rules, site.wall, place.hold, through, demands);
     if (!choice)
         return;
     place.fixing = choice->fixing;
@@ -78,32 +134,59 @@ void fix(BracketPlan& place, const WallSite& site, const Bracket& bracket, const
 
 } // namespace
 
-ArmRange arm_range(Length depth, const HouseRules& rules) {
-    return {Length::nearest_to_metres(depth.in_metres() * rules.arm_least_share), depth - rules.arm_set_back};
+namespace {
+
+constexpr Length joist_width = 38_mm;  ///< nominal (PS 20)
+constexpr Length joist_depth = 140_mm; ///< the least usual one
+constexpr Length ceiling_lining = Length::micrometres(12'500);
+constexpr Length hanger_plate = 3_mm;
+constexpr Length hanger_hole = 6_mm;
+
+/// A joist that meets the wall within reach of a screw; assumed where nobody knows the joists.
+Hold hold_of_hanger(Length x, const WallSite& site) {
+    if (site.wall.joists.empty())
+        return Hold::assumed_stud;
+    const Length edge = joist_width / 2 - 12_mm;
+    const bool met = std::ranges::any_of(site.wall.joists, [&](Length joist) { return absolute(joist - x) <= edge; });
+    return met ? Hold::joist : Hold::lining;
 }
 
-std::optional<Bracket> choose_bracket(const Shelf& shelf, const WallSite& site) {
-    const auto& brackets = site.catalogue.brackets;
-    if (!shelf.bracket.empty()) {
-        const auto named = std::ranges::find(brackets, shelf.bracket, &Bracket::id);
-        return named == brackets.end() ? std::nullopt : std::optional{*named};
-    }
-    const ArmRange range = arm_range(shelf.depth, site.rules);
-    const Bracket* best = nullptr;
-    for (const Bracket& bracket : brackets)
-        if (bracket.arm <= range.most && (!best || bracket.arm > best->arm))
-            best = &bracket;
-    return best ? std::optional{*best} : std::nullopt;
+/// A hanger pulls straight down on the screw in its joist.
+void fix_hanger(BracketPlan& place, const WallSite& site) {
+    if (place.hold != Hold::joist)
+        return;
+    Wall ceiling;
+    Framing joists;
+    joists.stud_depth = joist_depth;
+    ceiling.structure = joists;
+    ceiling.lining = {{LiningMaterial::plasterboard, ceiling_lining, {}}};
+    const DrivenThrough through{hanger_plate, steel_sheet_bearing_psi, hanger_hole};
+    const auto choice =
+        choose_fixing(site.catalogue, site.rules, ceiling, Hold::proved_stud, through,
+                      {{place.reaction.sustained, 0, duration_stored}, {place.reaction.greatest, 0, duration_people}});
+    if (!choice)
+        return;
+    place.fixing = choice->fixing;
+    place.fixing_utilisation = choice->utilisation;
+    place.tension_n = place.reaction.greatest;
+    place.shear_n = 0;
 }
 
-BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const Bracket& bracket) {
+} // namespace
+
+BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
     const HouseRules& rules = site.rules;
+    const Bracket& bracket = carrier.bracket;
     BracketQuestion question;
     question.length = shelf.length;
     question.solid_wall = site.masonry();
+    question.noggings = site.open_framing();
     if (const Framing* framing = site.timber()) {
-        const WoodScrew* screw = screw_for(site.catalogue, bracket.hole_diameter);
-        const double diameter = screw ? properties(screw->gauge).diameter_in : 0.25;
+        const WoodScrew* screw = carrier.rod ? nullptr : screw_for(site.catalogue, bracket.hole_diameter);
+        const double diameter = carrier.rod ? bracket.leg.in_inches()
+                                : screw     ? properties(screw->gauge).diameter_in
+                                            : 0.25;
+        const double edge = carrier.rod ? edge_piloted : edge_driven;
         for (const Stud& stud : site.survey.studs) {
             if (stud.centre < shelf.left || stud.centre > shelf.right())
                 continue;
@@ -112,22 +195,33 @@ BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const
                                                                    : Hold::assumed_stud;
             question.studs.push_back(
                 {stud.centre - shelf.left,
-                 std::max(Length{}, usable_half_width(*framing, stud.uncertainty, diameter, rules)), hold});
+                 std::max(Length{}, usable_half_width(*framing, stud.uncertainty, diameter, rules, edge)), hold,
+                 blocked_half_width(*framing, rules)});
         }
     }
-    question.keep_outs = keep_outs(shelf, site, bracket);
+    question.keep_outs = keep_outs(shelf, site, carrier);
+    for (const Length joint : shelf.joints)
+        if (joint > Length{} && joint < shelf.length)
+            question.musts.push_back(joint);
+    for (const Length hanger : shelf.hangers) {
+        if (hanger <= Length{} || hanger >= shelf.length)
+            continue;
+        question.hangers.push_back({hanger, {}, hold_of_hanger(shelf.left + hanger, site)});
+        question.musts.push_back(hanger);
+    }
+    std::ranges::sort(question.musts);
 
     const ShelfLoads loads = loads_of(shelf, rules);
     const double creeping_load =
-        (loads.self_n_per_m + loads.goods_n_per_m) * (1 + creep_factor(shelf.material, site.service_class));
+        (loads.self_n_per_m + loads.goods_n_per_m) * (1 + creep_factor(shelf, site.service_class));
     const double limit = divisor(rules.sag_limit);
     const double stiffness = stiffness_of(shelf);
     const auto capped = [&](double coefficient) {
         return std::max(rules.spacing_least,
-                        std::min(rules.spacing_most, span_keeping_limit(coefficient, limit, creeping_load, stiffness)));
+                        std::min(carrier.most, span_keeping_limit(coefficient, limit, creeping_load, stiffness)));
     };
     question.spacing_least = rules.spacing_least;
-    question.spacing_good = rules.spacing_good;
+    question.spacing_good = std::min(rules.spacing_good, carrier.most);
     question.spacing_two = capped(simple_span_sag);
     question.spacing_more = capped(continuous_span_sag);
     question.inset_least = std::max(rules.inset_least, bracket.width / 2);
@@ -136,12 +230,32 @@ BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const
     return question;
 }
 
-Weighed weigh(const Shelf& shelf, const WallSite& site, const Bracket& bracket, const BracketQuestion& question,
+namespace {
+
+BracketForces stored_forces(const Reaction& reaction, const Carrier& carrier, const HouseRules& rules) {
+    const double load = carrier.boards * reaction.sustained;
+    return bracket_forces_from_moment(carrier.bracket, load, load * carrier.load_at, rules.lining_pressure_n_per_mm2);
+}
+
+} // namespace
+
+std::vector<HoleDemand> demands_of(const Reaction& reaction, const Carrier& carrier, const HouseRules& rules) {
+    // Somebody leans on one of the boards only.
+    const double load = carrier.boards * reaction.sustained;
+    const double leaning = reaction.greatest - reaction.sustained;
+    const BracketForces leaned =
+        bracket_forces_from_moment(carrier.bracket, load + leaning, load * carrier.load_at + leaning * carrier.edge_at,
+                                   rules.lining_pressure_n_per_mm2);
+    return {demand(stored_forces(reaction, carrier, rules), duration_stored), demand(leaned, duration_people)};
+}
+
+Weighed weigh(const Shelf& shelf, const WallSite& site, const Carrier& carrier, const BracketQuestion& question,
               const std::vector<Length>& places) {
     const HouseRules& rules = site.rules;
+    const Bracket& bracket = carrier.bracket;
     const ShelfLoads loads = loads_of(shelf, rules);
-    const BeamLoad beam_load{loads.self_n_per_m, loads.goods_n_per_m, loads.accidental_n};
-    const double kdef = creep_factor(shelf.material, site.service_class);
+    const BeamLoad beam_load = loads.on_beam();
+    const double kdef = creep_factor(shelf, site.service_class);
 
     Weighed weighed;
     std::vector<Length> carrying;
@@ -149,12 +263,13 @@ Weighed weigh(const Shelf& shelf, const WallSite& site, const Bracket& bracket, 
         BracketPlan plan;
         plan.x = shelf.left + place;
         plan.hold = hold_at(question, place);
+        plan.hanger = std::ranges::find(question.hangers, place, &StudUnder::place) != question.hangers.end();
         const auto& studs = site.survey.studs;
-        if (site.timber() && plan.hold != Hold::lining)
+        if (site.timber() && !plan.hanger && carries(plan.hold) && plan.hold != Hold::nogging)
             for (std::size_t i = 0; i < studs.size(); ++i)
                 if (!plan.stud || absolute(studs[i].centre - plan.x) < absolute(studs[*plan.stud].centre - plan.x))
                     plan.stud = i;
-        if (plan.hold != Hold::lining)
+        if (carries(plan.hold))
             carrying.push_back(place);
         weighed.brackets.push_back(std::move(plan));
     }
@@ -162,7 +277,7 @@ Weighed weigh(const Shelf& shelf, const WallSite& site, const Bracket& bracket, 
     const auto at_least_its_share = [&](Reaction& reaction, const std::vector<Length>& supports, std::size_t i) {
         const Length from = i == 0 ? Length{} : (supports[i - 1] + supports[i]) / 2;
         const Length to = i + 1 == supports.size() ? shelf.length : (supports[i] + supports[i + 1]) / 2;
-        const double missing = loads.total_n(to - from) - reaction.sustained;
+        const double missing = loads.between_n(from, to) - reaction.sustained;
         if (missing > 0) {
             reaction.sustained += missing;
             reaction.greatest += missing;
@@ -172,6 +287,8 @@ Weighed weigh(const Shelf& shelf, const WallSite& site, const Bracket& bracket, 
     if (places.size() >= 2) {
         whole = analyse(beam_of(shelf, places), beam_load, kdef);
         weighed.sag = worst_sag(*whole, divisor(rules.sag_limit));
+        weighed.board_utilisation = board_utilisation(shelf, *whole, loads.accidental_n, rules);
+        weighed.utilisation = weighed.board_utilisation;
         for (std::size_t i = 0; i < places.size(); ++i) {
             weighed.brackets[i].reaction = whole->reactions[i];
             at_least_its_share(weighed.brackets[i].reaction, places, i);
@@ -181,7 +298,7 @@ Weighed weigh(const Shelf& shelf, const WallSite& site, const Bracket& bracket, 
         const BeamResult bare = analyse(beam_of(shelf, carrying), beam_load, kdef);
         std::size_t next = 0;
         for (BracketPlan& place : weighed.brackets) {
-            if (place.hold == Hold::lining)
+            if (!carries(place.hold))
                 continue;
             Reaction alone = bare.reactions[next];
             at_least_its_share(alone, carrying, next++);
@@ -192,33 +309,37 @@ Weighed weigh(const Shelf& shelf, const WallSite& site, const Bracket& bracket, 
     } else if (carrying.size() == 1) {
         // With one bracket that carries, it carries all.
         for (BracketPlan& place : weighed.brackets)
-            if (place.hold != Hold::lining) {
+            if (carries(place.hold)) {
                 place.reaction.sustained = loads.total_n(shelf.length);
                 place.reaction.greatest = place.reaction.sustained + loads.accidental_n;
             }
     }
 
-    const double even_arm = shelf.depth.in_metres() / 2;
     for (BracketPlan& place : weighed.brackets) {
         const Reaction& reaction = place.reaction;
-        const double edge_load = reaction.greatest - reaction.sustained;
-        const BracketForces stored = bracket_forces_from_moment(
-            bracket, reaction.sustained, reaction.sustained * even_arm, rules.lining_pressure_n_per_mm2);
-        const BracketForces leaned = bracket_forces_from_moment(
-            bracket, reaction.greatest, reaction.sustained * even_arm + edge_load * shelf.depth.in_metres(),
-            rules.lining_pressure_n_per_mm2);
-        weighed.bracket_turns |= stored.refused;
-        place.tension_n = demand(stored, 0).tension_n;
-        place.shear_n = stored.shear_n;
-        fix(place, site, bracket, {demand(stored, 0.9), demand(leaned, 1.0)});
-        if (bracket.rating_n)
+        place.carries_n = (carrier.boards - 1) * reaction.sustained + reaction.greatest;
+        if (place.hanger) {
+            fix_hanger(place, site);
+        } else if (carrier.rod) {
+            fix_rod(place, shelf, site, carrier);
+        } else {
+            const BracketForces stored = stored_forces(reaction, carrier, rules);
+            weighed.bracket_turns |= stored.refused;
+            place.tension_n = demand(stored, 0).tension_n;
+            place.shear_n = stored.shear_n;
+            fix(place, site, carrier.through, demands_of(reaction, carrier, rules));
+        }
+        if (bracket.rating_n && !place.hanger)
             place.bracket_utilisation =
                 reaction.greatest / (bracket.rated_per_pair ? *bracket.rating_n / 2 : *bracket.rating_n);
-        if (place.hold != Hold::lining) {
+        if (carries(place.hold)) {
             weighed.utilisation = std::max({weighed.utilisation, place.fixing_utilisation.value_or(infinite),
                                             place.bracket_utilisation.value_or(0)});
         }
     }
+    for (const Length joint : question.musts)
+        if (std::ranges::none_of(carrying, [&](Length place) { return under_joint(place, joint); }))
+            weighed.utilisation = infinite;
     if (carrying.size() < 2)
         weighed.utilisation = infinite;
     return weighed;
@@ -226,22 +347,22 @@ Weighed weigh(const Shelf& shelf, const WallSite& site, const Bracket& bracket, 
 
 namespace {
 
-WeighedLayout weigh_layout(const Shelf& shelf, const WallSite& site, const Bracket& bracket,
+WeighedLayout weigh_layout(const Shelf& shelf, const WallSite& site, const Carrier& carrier,
                            const BracketQuestion& question, const BracketLayout& layout, int extra) {
-    Weighed weighed = weigh(shelf, site, bracket, question, layout.places);
+    Weighed weighed = weigh(shelf, site, carrier, question, layout.places);
     Alternative alternative{layout, extra, weighed.sag.share(), weighed.utilisation, weighed.keeps_limits(), {}};
     return {std::move(alternative), std::move(weighed)};
 }
 
 /// Layouts by one school, weighed in the school's order until one keeps the limits.
-std::optional<WeighedLayout> best_of_school(const Shelf& shelf, const WallSite& site, const Bracket& bracket,
+std::optional<WeighedLayout> best_of_school(const Shelf& shelf, const WallSite& site, const Carrier& carrier,
                                             const BracketQuestion& question, School school, int extra) {
     std::vector<BracketLayout> layouts = best_layouts(question, school);
     if (layouts.empty())
         return std::nullopt;
     std::ranges::sort(layouts, [&](const auto& a, const auto& b) { return better(a.merits, b.merits, school); });
     const auto weighed = [&](const BracketLayout& layout, int more) {
-        return weigh_layout(shelf, site, bracket, question, layout, more);
+        return weigh_layout(shelf, site, carrier, question, layout, more);
     };
     std::optional<WeighedLayout> first;
     std::optional<WeighedLayout> base;
@@ -268,7 +389,7 @@ std::optional<WeighedLayout> best_of_school(const Shelf& shelf, const WallSite& 
 }
 
 /// A layout for a shelf that no search can place: its two ends, or its middle when it is too short for two.
-WeighedLayout plain_layout(const Shelf& shelf, const WallSite& site, const Bracket& bracket,
+WeighedLayout plain_layout(const Shelf& shelf, const WallSite& site, const Carrier& carrier,
                            const BracketQuestion& question) {
     BracketLayout layout{shelf.school, {}, {}};
     const Length inset = std::min(question.inset_usual, shelf.length / 4);
@@ -276,8 +397,12 @@ WeighedLayout plain_layout(const Shelf& shelf, const WallSite& site, const Brack
         layout.places = {inset, shelf.length - inset};
     else
         layout.places = {shelf.length / 2};
+    for (const Length must : question.musts)
+        layout.places.push_back(must);
+    std::ranges::sort(layout.places);
+    layout.places.erase(std::ranges::unique(layout.places).begin(), layout.places.end());
     layout.merits = merits_of(question, layout.places);
-    return weigh_layout(shelf, site, bracket, question, layout, 0);
+    return weigh_layout(shelf, site, carrier, question, layout, 0);
 }
 
 void say_what_each_gives_up(std::vector<Alternative>& alternatives, Length inset_usual) {
@@ -325,26 +450,26 @@ void say_what_each_gives_up(std::vector<Alternative>& alternatives, Length inset
 
 } // namespace
 
-WeighedLayout chosen_layout(const Shelf& shelf, const WallSite& site, const Bracket& bracket) {
-    BracketQuestion question = bracket_question(shelf, site, bracket);
+WeighedLayout chosen_layout(const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
+    BracketQuestion question = bracket_question(shelf, site, carrier);
     for (;;) {
-        if (auto own = best_of_school(shelf, site, bracket, question, shelf.school, shelf.extra_brackets))
+        if (auto own = best_of_school(shelf, site, carrier, question, shelf.school, shelf.extra_brackets))
             return std::move(*own);
         for (const School school : all_schools)
-            if (auto other = best_of_school(shelf, site, bracket, question, school, 0))
+            if (auto other = best_of_school(shelf, site, carrier, question, school, 0))
                 return std::move(*other);
         if (question.keep_outs.empty())
-            return plain_layout(shelf, site, bracket, question);
+            return plain_layout(shelf, site, carrier, question);
         question.keep_outs.clear();
     }
 }
 
 std::vector<Alternative> alternatives_to(Alternative chosen, const Shelf& shelf, const WallSite& site,
-                                         const Bracket& bracket) {
-    const BracketQuestion question = bracket_question(shelf, site, bracket);
+                                         const Carrier& carrier) {
+    const BracketQuestion question = bracket_question(shelf, site, carrier);
     std::vector<Alternative> alternatives{std::move(chosen)};
     const auto add = [&](School school, int extra) {
-        auto found = best_of_school(shelf, site, bracket, question, school, extra);
+        auto found = best_of_school(shelf, site, carrier, question, school, extra);
         if (found && std::ranges::none_of(alternatives, [&](const Alternative& other) {
                 return other.layout.places == found->alternative.layout.places;
             }))

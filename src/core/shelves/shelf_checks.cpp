@@ -2,6 +2,8 @@
 
 #include "core/fixings/bracket_forces.hpp"
 #include "core/fixings/choose_fixing.hpp"
+#include "core/shelves/carrier.hpp"
+#include "core/shelves/plate.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -43,7 +45,10 @@ Length overlap(const Box& a, const Box& b) {
 
 } // namespace
 
-void check_place(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
+namespace {
+
+/// One of a shelf's boards, as a shelf by itself.
+void check_board(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     const Wall& wall = site.wall;
     const Box board = board_box(shelf);
     const auto leaves = [&](Length by, std::string_view where) {
@@ -98,22 +103,41 @@ void check_place(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
                 {"The shelf's back edge covers {0} at {1}", {word(service.kind), quantity(service.centre)}},
                 std::nullopt, service.centre, service.height);
     for (const Shelf& other : wall.shelves)
-        if (other.id != shelf.id && board.overlaps(board_box(other)))
-            add(plan, CheckCode::shelf_over_shelf, Severity::error,
-                {"The shelf runs into {0} over {1}", {other.name, quantity(overlap(board, board_box(other)))}},
-                quantity(overlap(board, board_box(other))), std::max(board.left, other.left), shelf.height);
+        for (const Box& box : board_boxes(other))
+            if (other.id != shelf.id && board.overlaps(box))
+                add(plan, CheckCode::shelf_over_shelf, Severity::error,
+                    {"The shelf runs into {0} over {1}", {other.name, quantity(overlap(board, box))}},
+                    quantity(overlap(board, box)), std::max(board.left, other.left), shelf.height);
+}
+
+} // namespace
+
+void check_place(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
+    Shelf board = shelf;
+    board.tiers = 1;
+    for (int tier = 0; tier < shelf.tiers; ++tier) {
+        board.height = shelf.top_of(tier);
+        check_board(board, site, plan);
+    }
     if (site.service_class == ServiceClass::damp && properties(shelf.material).kdef_damp == 0)
         add(plan, CheckCode::board_not_for_damp, Severity::error,
             {"{0} is not made for a damp room", {properties(shelf.material).words}});
 }
 
 void check_bracket_choice(const Shelf& shelf, const WallSite&, ShelfPlan& plan) {
+    if (!hangs_at_places(shelf))
+        return;
     if (!plan.bracket) {
         add(plan, CheckCode::no_bracket_fits, Severity::error,
             shelf.bracket.empty() ? Sentence{"No bracket at hand has an arm of {0} or less", {quantity(plan.arm_most)}}
                                   : Sentence{"The bracket \"{0}\" is not among the brackets at hand", {shelf.bracket}});
         return;
     }
+    if (!plan.bracket->rating_n && !shelf.held<OnHiddenRods>() && !shelf.held<HookRail>())
+        add(plan, CheckCode::bracket_unrated, Severity::warning,
+            {"What the bracket itself bears is unknown: enter the maker's rating from its packet"});
+    if (!shelf.held<OnBrackets>())
+        return;
     const Bracket& bracket = *plan.bracket;
     if (bracket.arm > plan.arm_most) {
         const bool sticks_out = bracket.arm > shelf.depth;
@@ -129,9 +153,6 @@ void check_bracket_choice(const Shelf& shelf, const WallSite&, ShelfPlan& plan) 
              {quantity(bracket.arm), quantity(plan.arm_least - bracket.arm)}},
             quantity(plan.arm_least - bracket.arm));
     }
-    if (!bracket.rating_n)
-        add(plan, CheckCode::bracket_unrated, Severity::warning,
-            {"What the bracket itself bears is unknown: enter the maker's rating from its packet"});
     if (!plan.shelf_screw)
         add(plan, CheckCode::shelf_screw_none, Severity::warning,
             {"No screw at hand is short enough for a board of {0}", {quantity(shelf.thickness)}});
@@ -141,17 +162,21 @@ void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     if (site.masonry())
         return;
     const Framing* framing = site.timber();
-    const WoodScrew* screw = screw_for(site.catalogue, plan.bracket->hole_diameter);
+    const bool rod = shelf.held<OnHiddenRods>();
+    const WoodScrew* screw = rod ? nullptr : screw_for(site.catalogue, plan.bracket->hole_diameter);
+    const double diameter = rod ? plan.bracket->leg.in_inches() : screw ? properties(screw->gauge).diameter_in : 0.0;
     std::size_t carrying = 0;
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
         const BracketPlan& place = plan.brackets[i];
-        if (place.hold == Hold::lining)
+        if (!carries(place.hold))
             continue;
         ++carrying;
+        if (!place.stud)
+            continue;
         const Stud& stud = site.survey.studs[*place.stud];
-        const Length room = screw && framing ? usable_half_width(*framing, stud.uncertainty,
-                                                                 properties(screw->gauge).diameter_in, site.rules)
-                                             : Length{};
+        const Length room = diameter > 0 && framing ? usable_half_width(*framing, stud.uncertainty, diameter,
+                                                                        site.rules, rod ? edge_piloted : edge_driven)
+                                                    : Length{};
         if (stud.state == StudState::assumed)
             add(plan, CheckCode::stud_assumed, Severity::error,
                 {"Bracket {0} hangs on an assumed stud at {1}: nobody has found it yet",
@@ -176,7 +201,7 @@ void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     double hangs = total;
     double tension = 0;
     for (const BracketPlan& place : plan.brackets)
-        if (place.hold == Hold::lining) {
+        if (!carries(place.hold)) {
             if (carrying > 0)
                 hangs = std::min(hangs, place.reaction.sustained);
             tension = std::max(tension, bracket_forces(*plan.bracket, place.reaction.sustained, shelf.depth / 2,
@@ -262,10 +287,7 @@ void check_hole_spacing(const WallSite& site, ShelfPlan& plan) {
 
 } // namespace
 
-void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, const Weighed& weighed) {
-    if (plan.brackets.size() < 2)
-        add(plan, CheckCode::too_short, Severity::error,
-            {"The shelf is too short for two brackets: {0}", {quantity(shelf.length)}}, quantity(shelf.length));
+void check_board_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     if (plan.sag && plan.sag->share() > 1)
         add(plan, CheckCode::sag_over_limit, Severity::error,
             {plan.sag->overhang
@@ -276,17 +298,28 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
               quantity(Length::nearest_to_metres(plan.sag->overhang ? plan.sag->span / 2 : plan.sag->span))}},
             fine(plan.sag->long_term - plan.sag->limit), shelf.left + Length::nearest_to_metres(plan.sag->place),
             shelf.underside());
+    if (plan.board_utilisation > 1)
+        add(plan, CheckCode::board_overloaded, Severity::error,
+            {"The board itself is bent to {0} of what it may bear, somebody on its edge included",
+             {ratio(plan.board_utilisation)}},
+            ratio(plan.board_utilisation), shelf.left, shelf.underside());
+}
 
-    if (plan.goods_n_per_m <= 0)
+void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, const Weighed& weighed) {
+    if (plan.brackets.size() < 2)
+        add(plan, CheckCode::too_short, Severity::error,
+            {"The shelf is too short for two brackets: {0}", {quantity(shelf.length)}}, quantity(shelf.length));
+    check_board_strength(shelf, site, plan);
+    if (plan.goods_n_per_m <= 0 && shelf.goods.empty())
         add(plan, CheckCode::load_missing, Severity::warning, {"No load is entered: the shelf is reckoned empty"});
     for (std::size_t i = 1; i < plan.brackets.size(); ++i) {
         const Length space = plan.brackets[i].x - plan.brackets[i - 1].x;
-        if (space > site.rules.spacing_most + Length::nanometres(1))
+        if (space > plan.spacing_most + Length::nanometres(1))
             add(plan, CheckCode::spacing_over_limit, Severity::error,
                 {"Brackets {0} and {1} are {2} apart; {3} is the most",
-                 {count(i), count(i + 1), quantity(space), quantity(site.rules.spacing_most)}},
-                quantity(space - site.rules.spacing_most), plan.brackets[i - 1].x, shelf.underside());
-        else if (space > site.rules.spacing_good + Length::nanometres(1))
+                 {count(i), count(i + 1), quantity(space), quantity(plan.spacing_most)}},
+                quantity(space - plan.spacing_most), plan.brackets[i - 1].x, shelf.underside());
+        else if (shelf.held<OnBrackets>() && space > site.rules.spacing_good + Length::nanometres(1))
             add(plan, CheckCode::spacing_over_good, Severity::note,
                 {"Brackets {0} and {1} are {2} apart; {3} or less is better",
                  {count(i), count(i + 1), quantity(space), quantity(site.rules.spacing_good)}},
@@ -303,7 +336,7 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
                 {"Bracket {0} carries {1}, {2} times its rating",
                  {number(i), force(place.reaction.greatest), ratio(*place.bracket_utilisation)}},
                 ratio(*place.bracket_utilisation), place.x, shelf.underside());
-        if (place.hold == Hold::lining)
+        if (!carries(place.hold))
             continue;
         if (!place.fixing)
             add(plan, CheckCode::no_fixing, Severity::error,
@@ -314,7 +347,7 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
                 {"Bracket {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)",
                  {number(i), ratio(*place.fixing_utilisation), force(place.tension_n), force(place.shear_n)}},
                 ratio(*place.fixing_utilisation), place.x, shelf.underside());
-        if (place.reaction.least < 0)
+        if (place.reaction.least < 0 && (shelf.held<OnBrackets>() || shelf.held<OnStandards>()))
             add(plan, CheckCode::pulls_up, plan.shelf_screw ? Severity::note : Severity::warning,
                 {"With the other end loaded, the shelf pulls up on bracket {0} with {1}: screw it down to the arm",
                  {number(i), force(-place.reaction.least)}},
@@ -324,10 +357,52 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
     check_hole_spacing(site, plan);
 }
 
+namespace {
+
+void check_leg(const Box& leg, std::size_t i, const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
+    for (const Shelf& other : site.wall.shelves)
+        for (const Box& board : board_boxes(other))
+            if (other.id != shelf.id && leg.overlaps(board))
+                add(plan, CheckCode::leg_fouls_shelf, Severity::error,
+                    {leg.top > board.top ? std::string_view{"The leg of bracket {0} reaches {1} into {2} below"}
+                                         : "The leg of bracket {0} reaches {1} into {2} above",
+                     {number(i), quantity(std::min(board.top - leg.bottom, leg.top - board.bottom)), other.name}},
+                    quantity(std::min(board.top - leg.bottom, leg.top - board.bottom)), plan.brackets[i].x, board.top);
+    for (const Obstacle& obstacle : site.wall.obstacles)
+        if (leg.overlaps(box_of(obstacle)))
+            add(plan, CheckCode::shelf_over_obstacle, Severity::error,
+                {"The leg of bracket {0} stands in {1} at {2}, its clearance included",
+                 {number(i), words(obstacle.kind), quantity(obstacle.left)}},
+                std::nullopt, plan.brackets[i].x, leg.bottom);
+    for (const ServicePoint& service : site.wall.services)
+        if (leg.overlaps(box_of(service)) && !service.far_side)
+            add(plan, CheckCode::leg_fouls_service, Severity::error,
+                {"The leg of bracket {0} covers {1} at {2}", {number(i), word(service.kind), quantity(service.centre)}},
+                std::nullopt, service.centre, service.height);
+    for (const Opening& opening : site.wall.openings)
+        if (leg.overlaps(box_of(opening)))
+            add(plan, CheckCode::shelf_over_opening, Severity::error,
+                {"The leg of bracket {0} stands in {1}", {number(i), word(opening.kind)}}, std::nullopt,
+                plan.brackets[i].x, leg.bottom);
+    if (leg.bottom < site.wall.skirting_height && leg.bottom >= Length{})
+        add(plan, CheckCode::shelf_over_obstacle, Severity::error,
+            {"The leg of bracket {0} reaches {1} down onto the skirting",
+             {number(i), quantity(site.wall.skirting_height - leg.bottom)}},
+            quantity(site.wall.skirting_height - leg.bottom), plan.brackets[i].x, leg.bottom);
+    if (leg.bottom < Length{})
+        add(plan, CheckCode::leaves_wall, Severity::error,
+            {"The leg of bracket {0} reaches {1} below the floor", {number(i), quantity(-leg.bottom)}},
+            quantity(-leg.bottom), plan.brackets[i].x, Length{});
+}
+
+} // namespace
+
 void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
-    const Bracket& bracket = *plan.bracket;
+    const Length width = plan.bracket            ? plan.bracket->hole_diameter
+                         : plate_of(shelf).plate ? plate_of(shelf).plate->hole_diameter
+                                                 : Length{};
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
-        const Length half = bracket.hole_diameter / 2;
+        const Length half = width / 2;
         for (const Strip& strip : site.survey.strips) {
             const auto inside = std::ranges::find_if(plan.holes, [&](const Hole& hole) {
                 return hole.bracket == i && hole.x + half > strip.left && hole.x - half < strip.right &&
@@ -341,39 +416,8 @@ void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan)
                      {number(i), quantity(inside->x), strip.what}},
                     std::nullopt, inside->x, inside->z);
         }
-        const Box leg = leg_box(shelf, bracket, plan.brackets[i].x);
-        for (const Shelf& other : site.wall.shelves)
-            if (other.id != shelf.id && leg.overlaps(board_box(other)))
-                add(plan, CheckCode::leg_fouls_shelf, Severity::error,
-                    {"The leg of bracket {0} reaches {1} into {2} below",
-                     {number(i), quantity(other.height - leg.bottom), other.name}},
-                    quantity(other.height - leg.bottom), plan.brackets[i].x, other.height);
-        for (const Obstacle& obstacle : site.wall.obstacles)
-            if (leg.overlaps(box_of(obstacle)))
-                add(plan, CheckCode::shelf_over_obstacle, Severity::error,
-                    {"The leg of bracket {0} stands in {1} at {2}, its clearance included",
-                     {number(i), words(obstacle.kind), quantity(obstacle.left)}},
-                    std::nullopt, plan.brackets[i].x, leg.bottom);
-        for (const ServicePoint& service : site.wall.services)
-            if (leg.overlaps(box_of(service)) && !service.far_side)
-                add(plan, CheckCode::leg_fouls_service, Severity::error,
-                    {"The leg of bracket {0} covers {1} at {2}",
-                     {number(i), word(service.kind), quantity(service.centre)}},
-                    std::nullopt, service.centre, service.height);
-        for (const Opening& opening : site.wall.openings)
-            if (leg.overlaps(box_of(opening)))
-                add(plan, CheckCode::shelf_over_opening, Severity::error,
-                    {"The leg of bracket {0} stands in {1}", {number(i), word(opening.kind)}}, std::nullopt,
-                    plan.brackets[i].x, leg.bottom);
-        if (leg.bottom < site.wall.skirting_height && leg.bottom >= Length{})
-            add(plan, CheckCode::shelf_over_obstacle, Severity::error,
-                {"The leg of bracket {0} reaches {1} down onto the skirting",
-                 {number(i), quantity(site.wall.skirting_height - leg.bottom)}},
-                quantity(site.wall.skirting_height - leg.bottom), plan.brackets[i].x, leg.bottom);
-        if (leg.bottom < Length{})
-            add(plan, CheckCode::leaves_wall, Severity::error,
-                {"The leg of bracket {0} reaches {1} below the floor", {number(i), quantity(-leg.bottom)}},
-                quantity(-leg.bottom), plan.brackets[i].x, Length{});
+        for (const Box& leg : leg_boxes(shelf, plan, plan.brackets[i].x))
+            check_leg(leg, i, shelf, site, plan);
     }
 }
 

@@ -11,10 +11,14 @@ void check_place(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
 void check_bracket_choice(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
 /// What each bracket holds in.
 void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
-/// Sag, fixings, brackets, spacing.
+/// Sag, and bending of the board itself.
+void check_board_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
+/// Fixings, brackets, spacing.
 void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, const Weighed& weighed);
 /// Holes in service strips, legs against what is below.
 void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
+/// Joints, tiers, lengths to be had, goods, and what each way of hanging asks besides.
+void check_kind(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
 /// Equal overhangs, the school asked for.
 void check_looks(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
 

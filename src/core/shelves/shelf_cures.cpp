@@ -13,6 +13,7 @@ namespace {
 
 constexpr std::array board_steps{15_mm, 18_mm, 22_mm, 25_mm, 28_mm, 30_mm, 36_mm, 40_mm, 44_mm};
 constexpr std::size_t most_slides = 4;
+constexpr std::size_t most_plate_slides = 12;
 constexpr Length strip_room = 10_mm; ///< between a hole and the edge of a strip
 constexpr std::array nudges{10_mm, 30_mm, 60_mm, 100_mm, 160_mm, 240_mm, 300_mm, 400_mm};
 
@@ -92,6 +93,10 @@ public:
                             {quantity(plan_.arm_least), quantity(plan_.arm_most)}});
             break;
         case CheckCode::leg_fouls_shelf:
+            change(check, {"Turn the brackets over, legs up"}, [](Shelf& shelf) {
+                if (auto* how = std::get_if<OnBrackets>(&shelf.holding))
+                    how->leg_up = !how->leg_up;
+            });
             other_bracket(check);
             if (check.amount)
                 raise(check, Length::nearest_to_metres(check.amount->si));
@@ -121,6 +126,79 @@ public:
             break;
         case CheckCode::overhang_unequal:
             centre_on_brackets(check);
+            break;
+        case CheckCode::board_too_long:
+        case CheckCode::joint_unsupported:
+            join_over_stud(check);
+            break;
+        case CheckCode::board_overloaded:
+            more_brackets(check);
+            thicker_board(check);
+            break;
+        case CheckCode::tiers_too_close:
+            if (check.amount)
+                spread_tiers(check, shelf_.rise + Length::nearest_to_metres(check.amount->si));
+            change(check, {"Turn the brackets over, legs up"}, [](Shelf& shelf) {
+                if (auto* how = std::get_if<OnBrackets>(&shelf.holding))
+                    how->leg_up = !how->leg_up;
+            });
+            break;
+        case CheckCode::slots_missed:
+            onto_slots(check);
+            break;
+        case CheckCode::upright_too_short:
+            if (check.amount)
+                longer_upright(check);
+            break;
+        case CheckCode::hole_must_hold:
+        case CheckCode::plate_few_holes:
+            plate_to_studs(check);
+            say(check, {"A nogging, a board across two studs, or anchors its maker allows in this lining"});
+            break;
+        case CheckCode::keyhole_lifts:
+            say(check, {"Put the outer screws further apart, or a third between them; or fix the shelf from below"});
+            break;
+        case CheckCode::keyhole_no_room:
+            if (check.amount)
+                raise(check, -Length::nearest_to_metres(check.amount->si));
+            break;
+        case CheckCode::rod_too_thick:
+            thicker_board(check);
+            other_rods(check);
+            break;
+        case CheckCode::rod_sinks:
+            other_rods(check);
+            more_brackets(check);
+            break;
+        case CheckCode::rod_through_stud:
+            other_rods(check);
+            break;
+        case CheckCode::rod_edge_unknown:
+            other_board(check);
+            break;
+        case CheckCode::cleat_sides_missing:
+            change(check, {"A strip on both sides"}, [](Shelf& shelf) {
+                if (auto* how = std::get_if<OnCleats>(&shelf.holding))
+                    how->left = how->right = true;
+            });
+            break;
+        case CheckCode::cleat_wall_unknown:
+            say(check, {"Survey that wall, or drill a trial hole where the strip will cover it"});
+            break;
+        case CheckCode::goods_off_shelf:
+            change(check, {"Put it at the shelf's end"}, [](Shelf& shelf) {
+                for (Goods& goods : shelf.goods) {
+                    goods.to = std::min(goods.to, shelf.length);
+                    goods.from = std::min(goods.from, shelf.length);
+                }
+            });
+            break;
+        case CheckCode::hanger_misses_joist:
+            hangers_to_joists(check);
+            say(check, {"Find the joists over it and enter them with the ceiling"});
+            break;
+        case CheckCode::desk_height:
+            raise(check, 730_mm - shelf_.height);
             break;
         case CheckCode::bracket_unrated:
         case CheckCode::holes_close:
@@ -202,6 +280,108 @@ private:
         for (const Bracket& bracket : site_.catalogue.brackets)
             if (bracket.id != shelf_.bracket &&
                 offer(check, {"Use {0}", {bracket.name}}, ChooseBracket{shelf_.id, bracket.id}))
+                return;
+    }
+
+    /// A larger change, as `make` makes it on a copy.
+    bool change(Check& check, Sentence words, auto&& make) const {
+        Shelf other = shelf_;
+        make(other);
+        return other != shelf_ && offer(check, std::move(words), ChangeShelf{other});
+    }
+
+    /// One joint, over the found stud nearest the middle that leaves both boards short enough.
+    void join_over_stud(Check& check) const {
+        std::vector<Length> places;
+        if (site_.masonry() || site_.open_framing())
+            places.push_back(shelf_.length / 2);
+        for (const Stud& stud : site_.survey.studs)
+            if (stud.state != StudState::assumed && stud.centre > shelf_.left && stud.centre < shelf_.right())
+                places.push_back(stud.centre - shelf_.left);
+        std::ranges::sort(places, {}, [&](Length place) { return absolute(place - shelf_.length / 2); });
+        places.resize(std::min(places.size(), most_slides));
+        for (const Length place : places)
+            if (change(check, {"Join two boards over a bracket at {0}", {quantity(shelf_.left + place)}},
+                       [&](Shelf& shelf) { shelf.joints = {place}; }))
+                return;
+        if (!shelf_.joints.empty())
+            change(check, {"One board without a joint"}, [](Shelf& shelf) { shelf.joints.clear(); });
+    }
+
+    void spread_tiers(Check& check, Length rise) const {
+        change(check, {"Set the shelves {0} apart", {quantity(rise)}}, [&](Shelf& shelf) { shelf.rise = rise; });
+    }
+
+    void onto_slots(Check& check) const {
+        const auto& how = *shelf_.held<OnStandards>();
+        const auto nearest = [&](Length length) {
+            const std::int64_t pitch = how.slot_pitch.in_nanometres();
+            return Length::nanometres((length.in_nanometres() + pitch / 2) / pitch * pitch);
+        };
+        const Length top = nearest(how.top_over - how.first_slot) + how.first_slot;
+        const Length rise = shelf_.tiers > 1 ? std::max(how.slot_pitch, nearest(shelf_.rise)) : shelf_.rise;
+        change(check,
+               {"Set the shelves {0} apart and the uprights {1} over the highest", {quantity(rise), quantity(top)}},
+               [&](Shelf& shelf) {
+                   shelf.rise = rise;
+                   std::get<OnStandards>(shelf.holding).top_over = top;
+               });
+    }
+
+    void longer_upright(Check& check) const {
+        const Length longer = shelf_.held<OnStandards>()->standard + Length::nearest_to_metres(check.amount->si);
+        for (const Length standard : {500_mm, 1000_mm, 1500_mm, 2000_mm, 2400_mm})
+            if (standard >= longer) {
+                change(check, {"Uprights of {0}", {quantity(standard)}},
+                       [&](Shelf& shelf) { std::get<OnStandards>(shelf.holding).standard = standard; });
+                return;
+            }
+    }
+
+    void other_rods(Check& check) const {
+        for (const Length diameter : {10_mm, 12_mm, 16_mm})
+            if (diameter != shelf_.held<OnHiddenRods>()->diameter &&
+                change(check, {"Rods of {0}", {quantity(diameter)}},
+                       [&](Shelf& shelf) { std::get<OnHiddenRods>(shelf.holding).diameter = diameter; }))
+                return;
+        change(check, {"Shorter rods"}, [&](Shelf& shelf) {
+            auto& how = std::get<OnHiddenRods>(shelf.holding);
+            how.in_shelf = std::min(how.in_shelf, shelf.depth - 30_mm);
+            if (const Framing* framing = site_.timber())
+                how.in_wall = std::min(how.in_wall, framing->stud_depth - 9_mm);
+        });
+    }
+
+    void hangers_to_joists(Check& check) const {
+        change(check, {"Move the hangers to the joists"}, [&](Shelf& shelf) {
+            for (Length& hanger : shelf.hangers) {
+                const Length x = shelf.left + hanger;
+                const auto nearest =
+                    std::ranges::min_element(site_.wall.joists, {}, [&](Length joist) { return absolute(joist - x); });
+                if (nearest != site_.wall.joists.end() && *nearest > shelf.left && *nearest < shelf.right())
+                    hanger = *nearest - shelf.left;
+            }
+        });
+    }
+
+    /// Slides a plate so that one of its holes comes onto a found stud, the smallest slide first; in open framing also
+    /// off a stud's edge.
+    void plate_to_studs(Check& check) const {
+        std::vector<Length> moves;
+        if (site_.open_framing())
+            for (const Length by : nudges)
+                moves.insert(moves.end(), {by, -by});
+        for (const Hole& hole : plan_.holes)
+            for (const Stud& stud : site_.survey.studs)
+                if (stud.state != StudState::assumed)
+                    moves.push_back(stud.centre - hole.x);
+        std::ranges::sort(moves, {}, [](Length by) { return absolute(by); });
+        moves.erase(std::ranges::unique(moves).begin(), moves.end());
+        moves.resize(std::min(moves.size(), most_plate_slides));
+        for (const Length by : moves)
+            if (offer(check,
+                      {by < Length{} ? std::string_view{"Move {0} left"} : "Move {0} right", {quantity(absolute(by))}},
+                      MoveShelf{shelf_.id, shelf_.left + by, shelf_.height}))
                 return;
     }
 

@@ -7,28 +7,42 @@
 
 namespace yes_square {
 
-/// What stands on a shelf and what it weighs itself.
+/// What stands on a shelf (on one tier of it) and what it weighs itself.
 struct ShelfLoads {
     double self_n_per_m = 0;
     double goods_n_per_m = 0;
+    SpanLoad goods = {};     ///< besides the even load
     double accidental_n = 0; ///< someone leaning on the front edge; 0 out of reach
     double board_kg = 0;
     Source goods_source;
 
-    double total_n(Length length) const { return (self_n_per_m + goods_n_per_m) * length.in_metres(); }
+    double total_n(Length length) const { return between_n({}, length); }
+    /// What lies on a stretch, places from the shelf's left end, self-weight included.
+    double between_n(Length from, Length to) const;
+    BeamLoad on_beam() const { return {self_n_per_m, goods_n_per_m, accidental_n, goods}; }
 };
 
 /// One row of books 37 kg/m (common practice, upper figure); kitchen 0.72 kPa (ANSI/KCMA A161.1) and general 0.64 kPa
-/// (EN 14749) over the depth, both from memory; display a house rule; or the fitter's own figure.
+/// (EN 14749) over the depth, both from memory; clothes on a pole 40 kg/m (common practice); display and desks house
+/// rules; or the fitter's own figure. The hooks of a rail are spread evenly along it.
 ShelfLoads loads_of(const Shelf& shelf, const HouseRules& rules);
 
-/// EI of the board, N m2.
+/// EI of the board with its lip, or of the pole, N m2. The lip lies within the shelf's depth.
 double stiffness_of(const Shelf& shelf);
+
+/// Section modulus, m3: bending moment over stress, at the face that is stressed most (of a lipped board without lip).
+double section_modulus_of(const Shelf& shelf);
 
 /// The creep factor in this room. A board not made for damp rooms is reckoned with 3.00, the worst of the table.
 double creep_factor(BoardMaterial material, ServiceClass service_class);
+/// Metal poles do not creep.
+double creep_factor(const Shelf& shelf, ServiceClass service_class);
 
-/// The beam that the shelf is over these places (from its left end).
+/// The beam that the shelf is over these places (from its left end). A joint counts where a place is under it and both
+/// boards beside it keep two places.
 Beam beam_of(const Shelf& shelf, const std::vector<Length>& places);
+
+/// Whether a joint lies on a bracket's middle: within half a millimetre.
+bool under_joint(Length place, Length joint);
 
 } // namespace yes_square

@@ -2,6 +2,7 @@
 
 #include "core/fixings/bracket_forces.hpp"
 #include "core/shelves/layouts.hpp"
+#include "core/shelves/plate.hpp"
 
 #include <fmt/format.h>
 
@@ -24,6 +25,10 @@ std::string_view word(Hold hold) {
         return "in masonry";
     case Hold::proved_stud:
         return "in a proved stud";
+    case Hold::joist:
+        return "from a ceiling joist";
+    case Hold::nogging:
+        return "in a nogging";
     case Hold::indicated_stud:
         return "in an indicated stud";
     case Hold::assumed_stud:
@@ -39,22 +44,25 @@ public:
     Workings(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan)
         : shelf_{shelf}
         , site_{site}
-        , plan_{plan}
-        , bracket_{*plan.bracket} {}
+        , plan_{plan} {}
 
     std::vector<Working> all() {
         load();
-        arm();
+        if (shelf_.held<OnBrackets>())
+            arm();
         level();
         spacing();
         for (std::size_t i = 0; i < plan_.brackets.size(); ++i) {
             place(i);
-            reaction(i);
+            if (plan_.bracket)
+                reaction(i);
             fixing(i);
             rating(i);
         }
-        for (std::size_t row = 0; row < bracket_.hole_drops.size(); ++row)
-            hole(row);
+        for (const CleatPlan& cleat : plan_.cleats)
+            strip(cleat);
+        heights();
+        pieces();
         back_edge();
         sag();
         shelf_screw();
@@ -66,6 +74,24 @@ private:
 
     void load() {
         const ShelfLoads loads = loads_of(shelf_, site_.rules);
+        if (const auto* fixture = shelf_.held<Fixture>()) {
+            add({"load",
+                 {"What hangs on it"},
+                 "{0} + {1}",
+                 {{"the thing itself", {Kind::mass, fixture->mass_kg}, {Provenance::maker}},
+                  {"what is in it", {Kind::mass, fixture->contents_kg}, measured}},
+                 {Kind::mass, fixture->mass_kg + fixture->contents_kg},
+                 derived});
+            return;
+        }
+        for (const Goods& goods : shelf_.goods)
+            add({"goods/" + goods.name,
+                 {"{0}, from {1} to {2} of the shelf",
+                  {goods.name, quantity(goods.from), quantity(std::max(goods.from, goods.to))}},
+                 {},
+                 {{"mass", {Kind::mass, goods.kg}, measured}},
+                 {Kind::mass, goods.kg},
+                 measured});
         add({"load",
              {"Load on the shelf"},
              "{0} + {1}",
@@ -82,7 +108,7 @@ private:
              {{"depth", quantity(shelf_.depth), measured},
               {"least share", ratio(site_.rules.arm_least_share), practice},
               {"set back", quantity(site_.rules.arm_set_back), practice}},
-             quantity(bracket_.arm),
+             quantity(plan_.bracket->arm),
              practice});
     }
 
@@ -115,7 +141,8 @@ private:
 
     void spacing() {
         const auto& places = plan_.brackets;
-        if (places.size() < 2 || plan_.alternatives[plan_.chosen].layout.merits.unevenness_mm2 > 0)
+        if (places.size() < 2 || plan_.alternatives.empty() ||
+            plan_.alternatives[plan_.chosen].layout.merits.unevenness_mm2 > 0)
             return;
         add({"spacing",
              {"Even spaces"},
@@ -163,12 +190,10 @@ private:
         if (!place.fixing)
             return;
         const Fixing& fixing = *place.fixing;
-        const BracketForces forces =
-            bracket_forces(bracket_, place.reaction.sustained, shelf_.depth / 2, site_.rules.lining_pressure_n_per_mm2);
         Working working{numbered("fixing", i),
                         {"Fixing of bracket {0}: {1}, {2}", {count(i + 1), fixing.name, stock(fixing.screw_length)}},
                         {},
-                        {{"through the bracket", stock(bracket_.thickness), measured},
+                        {{"through what is screwed on", stock(thickness()), measured},
                          {"through the lining", stock(site_.wall.lining_thickness()), measured},
                          {"penetration", stock(fixing.penetration), derived}},
                         ratio(place.fixing_utilisation.value_or(0)),
@@ -176,8 +201,13 @@ private:
         auto& terms = working.terms;
         if (fixing.thread > Length{})
             terms.push_back({"thread that grips", stock(fixing.thread), fixing.source});
-        terms.push_back({"moment, load at half the depth", {Kind::moment, forces.moment_nm}, derived});
-        terms.push_back({"pivot above the leg's end", quantity(forces.pivot), rule});
+        if (const auto carrier = carrier_of(shelf_, site_); carrier && !carrier->rod && !place.hanger) {
+            const double load = carrier->boards * place.reaction.sustained;
+            const BracketForces forces = bracket_forces_from_moment(carrier->bracket, load, load * carrier->load_at,
+                                                                    site_.rules.lining_pressure_n_per_mm2);
+            terms.push_back({"moment of the load", {Kind::moment, forces.moment_nm}, derived});
+            terms.push_back({"pivot above the lower end", quantity(forces.pivot), rule});
+        }
         terms.push_back({"pull on the worst hole", force(place.tension_n), derived});
         terms.push_back({"shear on each hole", force(place.shear_n), derived});
         terms.push_back({"holds in pull, for years", force(fixing.tension_n), fixing.source});
@@ -187,27 +217,96 @@ private:
 
     void rating(std::size_t i) {
         const BracketPlan& place = plan_.brackets[i];
-        if (!place.bracket_utilisation)
+        if (!place.bracket_utilisation || !plan_.bracket)
             return;
+        const Bracket& bracket = *plan_.bracket;
         add({numbered("rating", i),
              {"Bracket {0} itself: share of its rating", {count(i + 1)}},
-             bracket_.rated_per_pair ? "{0} / ({1} / 2)" : "{0} / {1}",
+             bracket.rated_per_pair ? "{0} / ({1} / 2)" : "{0} / {1}",
              {{"carries", force(place.reaction.greatest), beam_source},
-              {bracket_.rated_per_pair ? "rating of a pair" : "rating",
-               force(*bracket_.rating_n),
-               {Provenance::maker}}},
+              {bracket.rated_per_pair ? "rating of a pair" : "rating", force(*bracket.rating_n), {Provenance::maker}}},
              ratio(*place.bracket_utilisation),
              derived});
     }
 
-    void hole(std::size_t row) {
-        add({numbered("hole", row),
-             {"Height of hole {0} in every bracket", {count(row + 1)}},
-             "{0} - {1}",
-             {{"level line", quantity(shelf_.underside()), derived},
-              {"hole below the arm's top", quantity(bracket_.hole_drops[row]), measured}},
-             quantity(shelf_.underside() - bracket_.hole_drops[row]),
-             derived});
+    Length thickness() const {
+        if (const auto* rail = shelf_.held<HookRail>())
+            return rail->board;
+        if (const auto* cleats = shelf_.held<OnCleats>())
+            return cleats->thickness;
+        if (const Plate* plate = plate_of(shelf_).plate)
+            return plate->thickness;
+        return shelf_.held<OnHiddenRods>() || !plan_.bracket ? Length{} : plan_.bracket->thickness;
+    }
+
+    /// Of the holes at one place: those at the others are as high.
+    void heights() {
+        if (plan_.bracket) {
+            for (const Hole& hole : plan_.holes) {
+                if (hole.bracket != plan_.holes.front().bracket)
+                    break;
+                const std::size_t rows = plan_.bracket->hole_drops.size();
+                const auto tier = static_cast<int>(hole.row / rows);
+                Working working{numbered("hole", hole.row),
+                                {"Height of hole {0} at every place", {count(hole.row + 1)}},
+                                "{0} - {1}",
+                                {{"underside of the board", quantity(shelf_.top_of(tier) - shelf_.thickness), derived},
+                                 {"hole below that", quantity(plan_.bracket->hole_drops[hole.row % rows]), measured}},
+                                quantity(hole.z),
+                                derived};
+                if (plan_.leg_over != Length{}) {
+                    working.sum = "{0} - {1} + {2}";
+                    working.terms[1].name = "hole below the top of what stands there";
+                    working.terms.push_back({"that top over the underside", quantity(plan_.leg_over), derived});
+                }
+                add(std::move(working));
+            }
+            return;
+        }
+        const HungPlate hung = plate_of(shelf_);
+        if (!hung.plate)
+            return;
+        for (std::size_t i = 0; i < plan_.holes.size(); ++i)
+            add({numbered("hole", i),
+                 {"Hole {0}, {1}: {2} from the reference end and this high",
+                  {count(i + 1), word(plan_.brackets[i].hold), quantity(plan_.holes[i].x)}},
+                 "{0} - {1}",
+                 {{"top edge", quantity(hung.top), derived},
+                  {"hole below it", quantity(hung.plate->holes[i].down), measured}},
+                 quantity(plan_.holes[i].z),
+                 derived});
+    }
+
+    void strip(const CleatPlan& cleat) {
+        Working working{
+            "cleat/" + std::string{cleat.wall},
+            {"The {0} strip, {1} long, {2} screws", {cleat.wall, quantity(cleat.length), count(cleat.screws)}},
+            {},
+            {{"carries", force(cleat.load_n), beam_source}},
+            ratio(cleat.utilisation.value_or(0)),
+            derived};
+        if (cleat.fixing) {
+            working.source = cleat.fixing->source;
+            working.terms.push_back({"holds in pull, for years", force(cleat.fixing->tension_n), cleat.fixing->source});
+            working.terms.push_back({"holds in shear, for years", force(cleat.fixing->shear_n), cleat.fixing->source});
+        }
+        add(std::move(working));
+    }
+
+    void pieces() {
+        for (std::size_t i = 0; i < plan_.pieces.size(); ++i) {
+            const BoardPiece& piece = plan_.pieces[i];
+            Working working{numbered("board", i),
+                            {"Board {0}, cut to", {count(i + 1)}},
+                            "{0} - {1}",
+                            {{"its right end, from the reference end", quantity(piece.left + piece.back), derived},
+                             {"its left end", quantity(piece.left), derived}},
+                            quantity(piece.back),
+                            derived};
+            if (piece.front != piece.back)
+                working.terms.push_back({"at its front", quantity(piece.front), derived});
+            add(std::move(working));
+        }
     }
 
     /// What the wall takes off the board's back edge where it bows, or packs behind its brackets where it is hollow.
@@ -237,7 +336,7 @@ private:
              {"Sag in time; the limit is {0}", {fine(plan_.sag->limit)}},
              "{0} x (1 + {1})",
              {{"at once", fine(plan_.sag->instantaneous), beam_source},
-              {"creep", ratio(creep_factor(shelf_.material, site_.service_class)), board.kdef_source},
+              {"creep", ratio(creep_factor(shelf_, site_.service_class)), board.kdef_source},
               {"modulus", {Kind::modulus, board.modulus_gpa * 1e9}, board.modulus_source},
               {"stiffness EI", {Kind::stiffness, stiffness_of(shelf_)}, derived},
               {plan_.sag->overhang ? "twice the overhang" : "span",
@@ -252,10 +351,10 @@ private:
             return;
         add({"shelf-screw",
              {"Screw up into the shelf: the longest in stock within {0}",
-              {stock(shelf_.thickness + bracket_.thickness - site_.rules.shelf_screw_margin)}},
+              {stock(shelf_.thickness + plan_.bracket->thickness - site_.rules.shelf_screw_margin)}},
              "{0} + {1} - {2}",
              {{"board", stock(shelf_.thickness), measured},
-              {"bracket", stock(bracket_.thickness), measured},
+              {"bracket", stock(plan_.bracket->thickness), measured},
               {"left over the point", stock(site_.rules.shelf_screw_margin), rule}},
              stock(*plan_.shelf_screw),
              practice});
@@ -264,7 +363,6 @@ private:
     const Shelf& shelf_;
     const WallSite& site_;
     const ShelfPlan& plan_;
-    const Bracket& bracket_;
     std::vector<Working> workings_;
 };
 

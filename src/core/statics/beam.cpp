@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 #include <stdexcept>
 
 namespace yes_square {
@@ -16,15 +17,17 @@ struct Stretch {
     double length = 0;
     int left_support = -1;  ///< index; -1: free end
     int right_support = -1; ///< index; -1: free end
+    SpanLoad goods = {};    ///< besides what lies all along; of an overhang as seen from its support
     bool overhang() const { return left_support < 0 || right_support < 0; }
 };
 
 /// What one load does to one stretch: enough to know its sag anywhere.
 struct StretchState {
-    double load = 0;  ///< N/m
-    double left = 0;  ///< bending moment at the left end of a span, positive when it sags
-    double right = 0; ///< at the right end
-    double slope = 0; ///< of an overhang at its support, positive when its free end goes down
+    double load = 0;    ///< N/m, all along
+    bool goods = false; ///< the stretch's own goods stand there too
+    double left = 0;    ///< bending moment at the left end of a span, positive when it sags
+    double right = 0;   ///< at the right end
+    double slope = 0;   ///< of an overhang at its support, positive when its free end goes down
 };
 
 /// The beam's answer to one load. Looks into the buffers of Responses.
@@ -54,7 +57,7 @@ private:
 
 class Solver {
 public:
-    explicit Solver(const Beam& beam)
+    Solver(const Beam& beam, const SpanLoad& goods)
         : ei_{beam.stiffness}
         , supports_{beam.supports} {
         const auto inside = [&](double x) { return x >= 0 && x <= beam.length; };
@@ -69,28 +72,32 @@ public:
             stretches_.push_back({supports_[i], supports_[i + 1] - supports_[i], i, i + 1});
         if (beam.length > supports_.back())
             stretches_.push_back({supports_.back(), beam.length - supports_.back(), last, -1});
+        if (!goods.empty())
+            for (Stretch& stretch : stretches_) {
+                stretch.goods = goods.on(stretch.from, stretch.length);
+                if (stretch.left_support < 0)
+                    stretch.goods = stretch.goods.reversed(stretch.length);
+            }
         factorise();
     }
 
     const std::vector<Stretch>& stretches() const { return stretches_; }
     const std::vector<double>& supports() const { return supports_; }
 
-    /// Uniform load on some stretches: `load_on(index)` in N/m.
-    void uniform(Response response, auto&& load_on) {
+    /// An even load on some stretches, `load_on(index)` in N/m, and the goods of those that `goods_on(index)` names.
+    void load(Response response, auto&& load_on, auto&& goods_on) {
         // Slope-deflection: the moments that fixed ends would give, released at every support.
         std::vector<double>& unbalanced = start_unbalanced();
         for (std::size_t s = 0; s < stretches_.size(); ++s) {
             const Stretch& stretch = stretches_[s];
-            const double w = response.stretch[s].load = load_on(s);
-            const double square = w * stretch.length * stretch.length;
-            if (stretch.left_support < 0)
-                unbalanced[stretch.right_support] -= square / 2;
-            else if (stretch.right_support < 0)
-                unbalanced[stretch.left_support] += square / 2;
-            else {
-                unbalanced[stretch.left_support] += square / 12;
-                unbalanced[stretch.right_support] -= square / 12;
-            }
+            StretchState& state = response.stretch[s];
+            state.load = load_on(s);
+            state.goods = !stretch.goods.empty() && goods_on(s);
+            const FixedEnds ends = fixed_ends(stretch, state);
+            if (stretch.left_support >= 0)
+                unbalanced[stretch.left_support] += ends.left;
+            if (stretch.right_support >= 0)
+                unbalanced[stretch.right_support] -= ends.right;
         }
         settle(response);
     }
@@ -111,18 +118,61 @@ public:
         const double length = stretch.length;
         if (stretch.overhang()) {
             const double out = stretch.left_support < 0 ? length - x : x; // from the support outwards
-            const double bend = out * out * (6 * length * length - 4 * length * out + out * out) / 24;
-            return state.slope * out + state.load * bend / ei_;
+            const double bend = state.load * out * out * (6 * length * length - 4 * length * out + out * out) / 24;
+            return state.slope * out + (state.goods ? bend + stretch.goods.cantilever_sag(out) : bend) / ei_;
         }
         const double t = x / length;
         const double u = 1 - t;
         const double square = length * length;
         // Uniform load: w L^4 (t - 2 t^3 + t^4) / 24; end moments: L^2 t u (M_l (1 + u) + M_r (1 + t)) / 6.
-        return square * t * u *
-               (state.load * square * (1 + t * u) / 24 + (state.left * (1 + u) + state.right * (1 + t)) / 6) / ei_;
+        const double even =
+            square * t * u *
+            (state.load * square * (1 + t * u) / 24 + (state.left * (1 + u) + state.right * (1 + t)) / 6);
+        return (state.goods ? even + stretch.goods.sag(length, x) : even) / ei_;
+    }
+
+    /// Bending moment of stretch `s` at `x` from its left end.
+    double moment(Response response, std::size_t s, double x) const {
+        const Stretch& stretch = stretches_[s];
+        const StretchState& state = response.stretch[s];
+        const double length = stretch.length;
+        if (stretch.overhang()) {
+            const double out = stretch.left_support < 0 ? length - x : x;
+            const double even = state.load * (length - out) * (length - out) / 2;
+            return -(state.goods ? even + stretch.goods.cantilever_moment(out) : even);
+        }
+        const double even =
+            state.load * x * (length - x) / 2 + state.left * (1 - x / length) + state.right * x / length;
+        return state.goods ? even + stretch.goods.moment(length, x) : even;
     }
 
 private:
+    /// Moments that ends held fast would give: hogging positive at both ends of a span, of an overhang at its support.
+    struct FixedEnds {
+        double left = 0;
+        double right = 0;
+    };
+    static FixedEnds fixed_ends(const Stretch& stretch, const StretchState& state) {
+        const double square = state.load * stretch.length * stretch.length;
+        FixedEnds ends{square / 12, square / 12};
+        if (stretch.left_support < 0)
+            ends = {0, square / 2};
+        else if (stretch.right_support < 0)
+            ends = {square / 2, 0};
+        if (!state.goods)
+            return ends;
+        if (stretch.overhang()) {
+            (stretch.left_support < 0 ? ends.right : ends.left) += stretch.goods.about_left();
+            return ends;
+        }
+        // A simple span's end slopes, turned back: M = (2/L) (2 x this slope - the other).
+        const double near = stretch.goods.left_slope(stretch.length);
+        const double far = stretch.goods.reversed(stretch.length).left_slope(stretch.length);
+        ends.left += 2 / stretch.length * (2 * near - far);
+        ends.right += 2 / stretch.length * (2 * far - near);
+        return ends;
+    }
+
     /// Thomas algorithm on the slope equations, factorised once for all loads.
     void factorise() {
         diagonal_.assign(supports_.size(), 0.0);
@@ -144,7 +194,8 @@ private:
         for (std::size_t s = 0; s < stretches_.size(); ++s) {
             const Stretch& stretch = stretches_[s];
             StretchState& state = response.stretch[s];
-            const double weight = state.load * stretch.length;
+            const double even = state.load * stretch.length;
+            const double weight = state.goods ? even + stretch.goods.total() : even;
             if (stretch.left_support < 0) {
                 state.slope = -slope[stretch.right_support];
                 response.reaction[stretch.right_support] += weight;
@@ -155,12 +206,14 @@ private:
                 const double a = slope[stretch.left_support];
                 const double b = slope[stretch.right_support];
                 const double k = 2 * ei_ / stretch.length;
-                const double fixed = weight * stretch.length / 12;
-                state.left = k * (2 * a + b) - fixed;
-                state.right = -k * (a + 2 * b) - fixed;
+                const FixedEnds fixed = fixed_ends(stretch, state);
+                state.left = k * (2 * a + b) - fixed.left;
+                state.right = -k * (a + 2 * b) - fixed.right;
+                const double to_right =
+                    state.goods ? even / 2 + stretch.goods.about_left() / stretch.length : weight / 2;
                 const double shift = (state.right - state.left) / stretch.length;
-                response.reaction[stretch.left_support] += weight / 2 + shift;
-                response.reaction[stretch.right_support] += weight / 2 - shift;
+                response.reaction[stretch.left_support] += weight - to_right + shift;
+                response.reaction[stretch.right_support] += to_right - shift;
             }
         }
     }
@@ -230,90 +283,218 @@ struct WorstSag {
     }
 };
 
+/// One board of a shelf with the answers to each of its loads.
+class Board {
+public:
+    Board(const Beam& beam, const BeamLoad& load)
+        : load_{load}
+        , solver_{beam, load.goods}
+        , responses_{solver_.stretches().size() + 2, solver_.supports().size(), solver_.stretches().size()}
+        , permanent_{responses_[solver_.stretches().size()]} {
+        const std::size_t stretches = solver_.stretches().size();
+        solver_.load(
+            permanent_, [&](std::size_t) { return load.permanent; }, [](std::size_t) { return false; });
+        each_.reserve(stretches);
+        for (std::size_t s = 0; s < stretches; ++s) {
+            each_.push_back(responses_[s]);
+            const auto here = [s](std::size_t other) { return other == s; };
+            solver_.load(
+                each_.back(), [&](std::size_t other) { return here(other) ? load.variable : 0.0; }, here);
+        }
+    }
+
+    std::vector<Reaction> reactions() {
+        std::vector<Reaction> reactions;
+        const std::size_t supports = solver_.supports().size();
+        for (std::size_t i = 0; i < supports; ++i) {
+            Reaction reaction;
+            reaction.self_weight = permanent_.reaction[i];
+            reaction.all_loaded = reaction.sustained = reaction.least = permanent_.reaction[i];
+            for (const Response& one : each_) {
+                reaction.all_loaded += one.reaction[i];
+                reaction.sustained += std::max(0.0, one.reaction[i]);
+                reaction.least += std::min(0.0, one.reaction[i]);
+            }
+            reactions.push_back(reaction);
+        }
+        // A point load is worst for a bracket right over it, or out on an overhang's end.
+        std::vector<double> worst_point(supports, load_.accidental);
+        std::vector<double> best_point(supports, 0.0);
+        for (const Stretch& stretch : solver_.stretches()) {
+            if (!stretch.overhang() || load_.accidental == 0)
+                continue;
+            const Response tip = responses_[solver_.stretches().size() + 1];
+            std::fill_n(tip.reaction, supports, 0.0);
+            solver_.tip(tip, stretch, load_.accidental);
+            for (std::size_t i = 0; i < supports; ++i) {
+                worst_point[i] = std::max(worst_point[i], tip.reaction[i]);
+                best_point[i] = std::min(best_point[i], tip.reaction[i]);
+            }
+        }
+        for (std::size_t i = 0; i < supports; ++i) {
+            reactions[i].greatest = reactions[i].sustained + worst_point[i];
+            reactions[i].least += best_point[i];
+        }
+        return reactions;
+    }
+
+    /// @param from of the board's left end in the whole shelf
+    void sags(double kdef, double from, std::vector<SpanSag>& sags) const {
+        const WorstSag worst{solver_, permanent_, each_};
+        const auto& stretches = solver_.stretches();
+        for (std::size_t s = 0; s < stretches.size(); ++s) {
+            const Stretch& stretch = stretches[s];
+            // An overhang is worst at its free end.
+            const double x =
+                !stretch.overhang() ? worst.worst_place(s) : (stretch.left_support < 0 ? 0 : stretch.length);
+            const double sag = worst.at(s, x);
+            sags.push_back({stretch.length, stretch.overhang(), from + stretch.from + x, sag, sag * (1 + kdef)});
+        }
+    }
+
+    struct Moments {
+        double greatest = 0;
+        double least = 0;
+    };
+    Moments moments(std::size_t s, double x) const {
+        const double always = solver_.moment(permanent_, s, x);
+        Moments moments{always, always};
+        for (const Response& one : each_) {
+            const double moment = solver_.moment(one, s, x);
+            moments.greatest += std::max(0.0, moment);
+            moments.least += std::min(0.0, moment);
+        }
+        return moments;
+    }
+
+    double greatest_moment() const {
+        double greatest = 0;
+        const auto& stretches = solver_.stretches();
+        const auto note = [&](std::size_t s, double x) {
+            const Moments moments = this->moments(s, x);
+            greatest = std::max({greatest, moments.greatest, -moments.least});
+        };
+        for (std::size_t s = 0; s < stretches.size(); ++s) {
+            for (const double share : {0.0, 0.5, 1.0})
+                note(s, share * stretches[s].length);
+            for (const PointLoad& point : stretches[s].goods.points)
+                note(s, stretches[s].left_support < 0 ? stretches[s].length - point.x : point.x);
+            for (const PartLoad& part : stretches[s].goods.parts)
+                note(s, stretches[s].left_support < 0 ? stretches[s].length - (part.from + part.to) / 2
+                                                      : (part.from + part.to) / 2);
+        }
+        return greatest;
+    }
+
+    void places(double kdef, double from, int steps, std::vector<BeamPlace>& places) const {
+        const WorstSag worst{solver_, permanent_, each_};
+        const auto& stretches = solver_.stretches();
+        for (std::size_t s = 0; s < stretches.size(); ++s)
+            for (int i = 0; i <= steps; ++i) {
+                const double x = stretches[s].length * i / steps;
+                const Moments bending = moments(s, x);
+                double load = load_.permanent + load_.variable;
+                for (const PartLoad& part : load_.goods.parts)
+                    if (stretches[s].from + x >= part.from && stretches[s].from + x <= part.to)
+                        load += part.n_per_m;
+                places.push_back(
+                    {from + stretches[s].from + x, load, worst.at(s, x) * (1 + kdef), bending.greatest, bending.least});
+            }
+    }
+
+private:
+    const BeamLoad& load_;
+    Solver solver_;
+    Responses responses_;
+    Response permanent_;
+    std::vector<Response> each_;
+};
+
+/// Calls `visit(board, load, left end, number of its first support)` for every board between joints.
+void for_each_board(const Beam& beam, const BeamLoad& load, auto&& visit) {
+    if (beam.joints.empty()) {
+        visit(beam, load, 0.0, std::size_t{0});
+        return;
+    }
+    std::vector<std::size_t> ends = beam.joints;
+    std::ranges::sort(ends);
+    if (ends.back() >= beam.supports.size())
+        throw std::invalid_argument("a joint lies over a support of the beam");
+    ends.push_back(beam.supports.size() - 1);
+    std::size_t first = 0;
+    double from = 0;
+    for (std::size_t i = 0; i < ends.size(); ++i) {
+        const bool last = i + 1 == ends.size();
+        const double to = last ? beam.length : beam.supports[ends[i]];
+        Beam board{to - from, {}, beam.stiffness};
+        for (std::size_t s = first; s <= ends[i]; ++s)
+            board.supports.push_back(s == ends[i] && !last ? board.length : beam.supports[s] - from);
+        BeamLoad on_board = load;
+        on_board.goods = load.goods.on(from, board.length);
+        visit(board, on_board, from, first);
+        from = to;
+        first = ends[i];
+    }
+}
+
 } // namespace
 
 double board_stiffness(double modulus, double depth, double thickness) {
     return modulus * depth * thickness * thickness * thickness / 12;
 }
 
+double round_stiffness(double modulus, double outside, double inside) {
+    return modulus * std::numbers::pi / 64 * (std::pow(outside, 4) - std::pow(inside, 4));
+}
+
+double section_stiffness(const std::vector<SectionPart>& parts) {
+    double weight = 0;
+    double first_moment = 0;
+    for (const SectionPart& part : parts) {
+        weight += part.modulus * part.breadth * part.height;
+        first_moment += part.modulus * part.breadth * part.height * part.middle;
+    }
+    const double centroid = weight > 0 ? first_moment / weight : 0;
+    double stiffness = 0;
+    for (const SectionPart& part : parts) {
+        const double off = part.middle - centroid;
+        stiffness += board_stiffness(part.modulus, part.breadth, part.height) +
+                     part.modulus * part.breadth * part.height * off * off;
+    }
+    return stiffness;
+}
+
 BeamResult analyse(const Beam& beam, const BeamLoad& load, double kdef) {
-    Solver solver{beam};
-    const auto& stretches = solver.stretches();
-    const std::size_t supports = solver.supports().size();
-    Responses responses{stretches.size() + 2, supports, stretches.size()};
-    const Response permanent = responses[stretches.size()];
-    solver.uniform(permanent, [&](std::size_t) { return load.permanent; });
-    std::vector<Response> each;
-    each.reserve(stretches.size());
-    for (std::size_t s = 0; s < stretches.size(); ++s) {
-        each.push_back(responses[s]);
-        solver.uniform(each.back(), [&](std::size_t other) { return other == s ? load.variable : 0.0; });
-    }
-
     BeamResult result;
-    for (std::size_t i = 0; i < solver.supports().size(); ++i) {
-        Reaction reaction;
-        reaction.self_weight = permanent.reaction[i];
-        reaction.all_loaded = reaction.sustained = reaction.least = permanent.reaction[i];
-        for (const Response& one : each) {
-            reaction.all_loaded += one.reaction[i];
-            reaction.sustained += std::max(0.0, one.reaction[i]);
-            reaction.least += std::min(0.0, one.reaction[i]);
+    for_each_board(beam, load, [&](const Beam& piece, const BeamLoad& on_piece, double from, std::size_t first) {
+        Board board{piece, on_piece};
+        std::vector<Reaction> reactions = board.reactions();
+        if (result.reactions.empty())
+            result.reactions = std::move(reactions);
+        else {
+            // Two boards meet over this support; whoever leans on the shelf leans on one of them.
+            Reaction& shared = result.reactions[first];
+            const Reaction& other = reactions.front();
+            const double leaning = std::max(shared.greatest - shared.sustained, other.greatest - other.sustained);
+            shared.sustained += other.sustained;
+            shared.greatest = shared.sustained + leaning;
+            shared.least += other.least;
+            shared.all_loaded += other.all_loaded;
+            shared.self_weight += other.self_weight;
+            result.reactions.insert(result.reactions.end(), reactions.begin() + 1, reactions.end());
         }
-        result.reactions.push_back(reaction);
-    }
-    // A point load is worst for a bracket right over it, or out on an overhang's end.
-    std::vector<double> worst_point(solver.supports().size(), load.accidental);
-    std::vector<double> best_point(solver.supports().size(), 0.0);
-    for (const Stretch& stretch : stretches) {
-        if (!stretch.overhang() || load.accidental == 0)
-            continue;
-        const Response tip = responses[stretches.size() + 1];
-        std::fill_n(tip.reaction, supports, 0.0);
-        solver.tip(tip, stretch, load.accidental);
-        for (std::size_t i = 0; i < supports; ++i) {
-            worst_point[i] = std::max(worst_point[i], tip.reaction[i]);
-            best_point[i] = std::min(best_point[i], tip.reaction[i]);
-        }
-    }
-    for (std::size_t i = 0; i < result.reactions.size(); ++i) {
-        result.reactions[i].greatest = result.reactions[i].sustained + worst_point[i];
-        result.reactions[i].least += best_point[i];
-    }
-
-    const WorstSag worst{solver, permanent, each};
-    for (std::size_t s = 0; s < stretches.size(); ++s) {
-        const Stretch& stretch = stretches[s];
-        // An overhang is worst at its free end.
-        const double x = !stretch.overhang() ? worst.worst_place(s) : (stretch.left_support < 0 ? 0 : stretch.length);
-        const double sag = worst.at(s, x);
-        result.sags.push_back({stretch.length, stretch.overhang(), stretch.from + x, sag, sag * (1 + kdef)});
-    }
-
-    const auto note_moment = [&](auto&& moment_of) {
-        double high = moment_of(permanent);
-        double low = high;
-        for (const Response& one : each) {
-            const double moment = moment_of(one);
-            high += std::max(0.0, moment);
-            low += std::min(0.0, moment);
-        }
-        result.greatest_moment = std::max({result.greatest_moment, high, -low});
-    };
-    for (std::size_t s = 0; s < stretches.size(); ++s) {
-        const double square = stretches[s].length * stretches[s].length;
-        if (stretches[s].overhang()) {
-            note_moment([&](const Response& r) { return -r.stretch[s].load * square / 2; });
-            continue;
-        }
-        note_moment([&](const Response& r) { return r.stretch[s].left; });
-        note_moment([&](const Response& r) { return r.stretch[s].right; });
-        note_moment([&](const Response& r) {
-            const StretchState& state = r.stretch[s];
-            return (state.left + state.right) / 2 + state.load * square / 8;
-        });
-    }
+        board.sags(kdef, from, result.sags);
+        result.greatest_moment = std::max(result.greatest_moment, board.greatest_moment());
+    });
     return result;
+}
+
+std::vector<BeamPlace> diagram(const Beam& beam, const BeamLoad& load, double kdef, int steps) {
+    std::vector<BeamPlace> places;
+    for_each_board(beam, load, [&](const Beam& piece, const BeamLoad& on_piece, double from, std::size_t) {
+        Board{piece, on_piece}.places(kdef, from, steps, places);
+    });
+    return places;
 }
 
 } // namespace yes_square

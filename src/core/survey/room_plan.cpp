@@ -91,7 +91,8 @@ std::optional<Neighbour> neighbour_at(const Job& job, const Wall& wall, bool rig
     if (!other || (right ? other->left_end : other->right_end) == WallEnd::open)
         return std::nullopt;
     const Turn turn = turn_after(right ? wall : *other, reader);
-    return Neighbour{other->id, other->name, right ? wall.right_end : wall.left_end, turn.angle, turn.measured};
+    return Neighbour{other->id,        other->name,  right ? wall.right_end : wall.left_end, turn.angle, turn.measured,
+                     other->structure, other->lining};
 }
 
 } // namespace yes_square

@@ -29,6 +29,8 @@ struct Neighbour {
     WallEnd corner = WallEnd::corner;
     CornerAngle angle; ///< as measured, else square
     bool measured = false;
+    Structure structure = LiningOnly{};
+    std::vector<LiningLayer> lining = {};
     bool operator==(const Neighbour&) const = default;
 };
 

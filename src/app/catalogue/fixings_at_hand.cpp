@@ -1,0 +1,218 @@
+#include "app/catalogue/fixings_at_hand.hpp"
+
+#include "app/shell/read_only_table.hpp"
+#include "core/fixings/choose_fixing.hpp"
+#include "core/job/own_entries.hpp"
+#include "core/measure/entry.hpp"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QVBoxLayout>
+#include <algorithm>
+
+namespace yes_square::app {
+namespace {
+
+QString list_of(const std::vector<Length>& lengths, Unit unit) {
+    QStringList all;
+    for (const Length length : lengths)
+        all << text(format_bare(length, unit));
+    return all.join(QStringLiteral("; "));
+}
+
+/// Lengths with semicolons between them; nothing where one cannot be read.
+std::optional<std::vector<Length>> read_list(const QString& typed, Unit unit) {
+    std::vector<Length> lengths;
+    for (const QString& part : typed.split(';', Qt::SkipEmptyParts)) {
+        const auto length = parse_length(part.trimmed().toStdString(), unit);
+        if (!length || *length <= Length{})
+            return std::nullopt;
+        lengths.push_back(*length);
+    }
+    return lengths.empty() ? std::nullopt : std::optional{lengths};
+}
+
+} // namespace
+
+FixingsAtHand::FixingsAtHand(Workbench& bench, QWidget* parent)
+    : QDialog{parent}
+    , bench_{bench}
+    , table_{read_only_table(
+          {tr("Anchor"), tr("In"), tr("Hole"), tr("Deep"), tr("Pull used"), tr("Shear used"), tr("Figures")},
+          "anchors-table", this)}
+    , copy_{new QPushButton{tr("Copy as my own"), this}}
+    , remove_{new QPushButton{tr("Remove my own"), this}}
+    , form_{new BoundForm{bench, this}} {
+    setWindowTitle(tr("Fixings at hand"));
+    resize(920, 680);
+    copy_->setObjectName(QStringLiteral("copy-anchor"));
+    remove_->setObjectName(QStringLiteral("remove-anchor"));
+    auto* words = new QLabel{tr("Shipped figures are cautious and from memory; they are not changed. Copy one as your "
+                                "own and set it to what the packet in your hand says: the packet comes first."),
+                             this};
+    words->setWordWrap(true);
+    auto* close = new QPushButton{tr("Close"), this};
+    connect(close, &QPushButton::clicked, this, &QDialog::accept);
+    for (QPushButton* button : {copy_, remove_, close})
+        button->setAutoDefault(false); // Enter in a field goes on to the next
+    auto* buttons = new QHBoxLayout;
+    buttons->addWidget(copy_);
+    buttons->addWidget(remove_);
+    buttons->addStretch(1);
+    buttons->addWidget(close);
+    auto* column = new QVBoxLayout{this};
+    column->addWidget(words);
+    column->addWidget(table_, 1);
+    column->addWidget(form_);
+    column->addLayout(buttons);
+    build_form();
+    connect(copy_, &QPushButton::clicked, this, &FixingsAtHand::copy_selected);
+    connect(remove_, &QPushButton::clicked, this, &FixingsAtHand::remove_selected);
+    connect(table_, &QTableWidget::itemSelectionChanged, this, [this] {
+        const QTableWidgetItem* item = table_->item(table_->currentRow(), 0);
+        id_ = item ? item->data(Qt::UserRole).toString().toStdString() : std::string{};
+        form_->refresh();
+        remove_->setEnabled(selected() && selected()->own);
+        copy_->setEnabled(selected() != nullptr);
+    });
+    connect(&bench_, &Workbench::changed, this, &FixingsAtHand::refresh);
+    refresh();
+}
+
+const MasonryAnchor* FixingsAtHand::selected() const {
+    const auto& anchors = bench_.job().catalogue.plugs;
+    const auto found = std::ranges::find(anchors, id_, &MasonryAnchor::id);
+    return found == anchors.end() ? nullptr : &*found;
+}
+
+MasonryAnchor* FixingsAtHand::own_in(Job& job) const {
+    const auto found = std::ranges::find(job.catalogue.plugs, id_, &MasonryAnchor::id);
+    return found == job.catalogue.plugs.end() || !found->own ? nullptr : &*found;
+}
+
+void FixingsAtHand::build_form() {
+    const auto own = [this]() -> const MasonryAnchor* {
+        const MasonryAnchor* anchor = selected();
+        return anchor && anchor->own ? anchor : nullptr;
+    };
+    const auto get = [own](auto member) {
+        return [own, member]() { return own() ? std::optional{own()->*member} : std::nullopt; };
+    };
+    const auto set = [this](auto member) {
+        return [this, member](Job& job, auto value) {
+            if (MasonryAnchor* anchor = own_in(job))
+                anchor->*member = value;
+        };
+    };
+    const auto row = [this, own](const QString& label, const char* name, const QStringList& options, auto member) {
+        form_->choice(
+            label, name, options,
+            [own, member] { return own() ? std::optional{static_cast<int>(own()->*member)} : std::nullopt; },
+            [this, member](Job& job, int chosen) {
+                if (MasonryAnchor* anchor = own_in(job))
+                    anchor->*member = static_cast<std::remove_cvref_t<decltype(anchor->*member)>>(chosen);
+            });
+    };
+    const auto newtons = [this, own](const QString& label, const char* name, double MasonryAnchor::*member) {
+        form_->number(
+            label, name, tr("N"),
+            [own, member]() -> std::optional<std::optional<double>> {
+                if (!own())
+                    return std::nullopt;
+                return std::optional<double>{own()->*member};
+            },
+            [this, member](Job& job, std::optional<double> value) {
+                if (MasonryAnchor* anchor = own_in(job); anchor && value)
+                    anchor->*member = *value;
+            });
+    };
+    const QString more = tr("It must be more than 0");
+    const Length least = Length::nanometres(1);
+    QStringList substrates;
+    for (const MasonryKind kind :
+         {MasonryKind::brick, MasonryKind::dense_block, MasonryKind::aerated_block, MasonryKind::concrete})
+        substrates << text(words(kind));
+
+    form_->words(tr("Name"), "anchor-name", get(&MasonryAnchor::name), set(&MasonryAnchor::name));
+    row(tr("Kind"), "anchor-kind",
+        {tr("plug"), tr("frame plug"), tr("sleeve anchor"), tr("wedge anchor"), tr("concrete screw"),
+         tr("resin-set bar")},
+        &MasonryAnchor::kind);
+    row(tr("Holds in"), "anchor-substrate", substrates, &MasonryAnchor::substrate);
+    form_->length(tr("Hole"), "anchor-hole", get(&MasonryAnchor::hole_diameter), set(&MasonryAnchor::hole_diameter),
+                  least, more);
+    form_->length(tr("In the masonry"), "anchor-embedment", get(&MasonryAnchor::embedment),
+                  set(&MasonryAnchor::embedment), least, more);
+    form_->length(tr("Screw or bar, thick"), "anchor-screw", get(&MasonryAnchor::screw_diameter),
+                  set(&MasonryAnchor::screw_diameter), least, more);
+    form_->checked_words(
+        tr("Lengths, ; between"), "anchor-lengths",
+        [this, own]() -> std::optional<std::string> {
+            return own() ? std::optional{list_of(own()->screw_lengths, bench_.job().unit).toStdString()} : std::nullopt;
+        },
+        [this](const QString& typed) {
+            return read_list(typed, bench_.job().unit) ? QString{}
+                                                       : tr("Lengths with ; between them, such as 60; 80; 100");
+        },
+        [this](Job& job, const std::string& typed) {
+            if (MasonryAnchor* anchor = own_in(job))
+                if (auto lengths = read_list(text(typed), job.unit))
+                    anchor->screw_lengths = std::move(*lengths);
+        });
+    newtons(tr("Packet says, pull"), "anchor-tension", &MasonryAnchor::tension_n);
+    newtons(tr("Packet says, shear"), "anchor-shear", &MasonryAnchor::shear_n);
+    row(tr("The packet calls it"), "anchor-basis",
+        {tr("recommended load"), tr("characteristic, / 3.5"), tr("ultimate, / 4 or 5"), tr("not stated, / 4 or 5")},
+        &MasonryAnchor::basis);
+    form_->choice(
+        tr("Hands at work"), "skill",
+        QStringList{tr("everyday: plugs and screws"), tr("practised: expanding and resin-set anchors too")},
+        [this]() -> std::optional<int> { return static_cast<int>(bench_.job().rules.shelves.skill); },
+        [](Job& job, int chosen) { job.rules.shelves.skill = static_cast<Skill>(chosen); });
+}
+
+void FixingsAtHand::refresh() {
+    const QSignalBlocker quiet{table_};
+    table_->setRowCount(0);
+    const Voice voice = bench_.voice();
+    int chosen = -1;
+    for (const MasonryAnchor& anchor : bench_.job().catalogue.plugs) {
+        const int row = table_->rowCount();
+        table_->insertRow(row);
+        const QStringList cells{text(anchor.name),
+                                text(words(anchor.substrate)),
+                                text(say(stock(anchor.hole_diameter), voice)),
+                                text(say(stock(anchor.embedment), voice)),
+                                text(say(force(allowable(anchor.tension_n, anchor.basis, anchor.kind)), voice)),
+                                text(say(force(allowable(anchor.shear_n, anchor.basis, anchor.kind)), voice)),
+                                anchor.own ? tr("my own, from the packet") : tr("shipped, from memory")};
+        for (int column = 0; column < cells.size(); ++column) {
+            auto* item = new QTableWidgetItem{cells[column]};
+            item->setData(Qt::UserRole, text(anchor.id));
+            table_->setItem(row, column, item);
+        }
+        if (anchor.id == id_)
+            chosen = row;
+    }
+    if (chosen >= 0)
+        table_->selectRow(chosen);
+    form_->refresh();
+    copy_->setEnabled(selected() != nullptr);
+    remove_->setEnabled(selected() && selected()->own);
+}
+
+void FixingsAtHand::copy_selected() {
+    bench_.edit(tr("Copy an anchor as my own"), [&](Job& job) {
+        if (const MasonryAnchor* copy = copy_as_own(job.catalogue, id_))
+            id_ = copy->id;
+    });
+    refresh();
+}
+
+void FixingsAtHand::remove_selected() {
+    bench_.edit(tr("Remove my own anchor"), [&](Job& job) {
+        std::erase_if(job.catalogue.plugs, [&](const MasonryAnchor& anchor) { return anchor.own && anchor.id == id_; });
+    });
+}
+
+} // namespace yes_square::app

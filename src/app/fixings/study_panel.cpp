@@ -1,0 +1,181 @@
+#include "app/fixings/study_panel.hpp"
+
+#include "app/shell/read_only_table.hpp"
+#include "core/sheets/shelf_layer.hpp"
+
+#include <QPushButton>
+#include <cmath>
+
+namespace yes_square::app {
+namespace {
+
+constexpr int limits_height = 172; ///< four rows
+constexpr int bending_height = 190;
+
+QLabel* heading(const QString& words, QWidget* parent) {
+    auto* label = new QLabel{words, parent};
+    label->setProperty("role", "heading");
+    return label;
+}
+
+void add_row(QTableWidget* table, const QStringList& cells) {
+    const int row = table->rowCount();
+    table->insertRow(row);
+    for (int column = 0; column < cells.size(); ++column)
+        table->setItem(row, column, new QTableWidgetItem{cells[column]});
+}
+
+} // namespace
+
+StudyPanel::StudyPanel(Workbench& bench, QWidget* parent)
+    : QWidget{parent}
+    , bench_{bench}
+    , greatest_{new QLabel{this}}
+    , governs_{new QLabel{this}}
+    , limits_{read_only_table({tr("Limit"), tr("At most"), tr("On all of it")}, "limits-table", this)}
+    , caution_{new QLabel{this}}
+    , bending_{new DrawingView{[this](double width, double height, double text) {
+                                   const ShelfStudy* study = isVisible() ? bench_.shelf_study() : nullptr;
+                                   return study ? draw_bending(*bench_.shelf(), *bench_.shelf_plan(), *study, width,
+                                                               height, text, bench_.voice())
+                                                : Drawing{width, height, {}};
+                               },
+                               this}}
+    , stronger_{new QVBoxLayout} {
+    greatest_->setObjectName(QStringLiteral("greatest-load"));
+    greatest_->setProperty("role", "figure");
+    governs_->setObjectName(QStringLiteral("governs"));
+    caution_->setObjectName(QStringLiteral("capacity-caution"));
+    for (QLabel* label : {governs_, caution_})
+        label->setWordWrap(true);
+    auto* column = new QVBoxLayout{this};
+    column->addWidget(heading(tr("How much will it hold?"), this));
+    column->addWidget(greatest_);
+    column->addWidget(governs_);
+    limits_->setMinimumHeight(limits_height);
+    limits_->setMaximumHeight(limits_height);
+    column->addWidget(limits_);
+    column->addWidget(caution_);
+    column->addWidget(heading(tr("To make it hold more"), this));
+    column->addLayout(stronger_);
+    column->addWidget(heading(tr("Load, bending, sag"), this));
+    bending_->setFixedHeight(bending_height);
+    column->addWidget(bending_);
+    column->addStretch(1);
+    connect(&bench_, &Workbench::changed, this, &StudyPanel::refresh);
+    connect(&bench_, &Workbench::selection_changed, this, &StudyPanel::refresh);
+}
+
+void StudyPanel::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    refresh();
+}
+
+void StudyPanel::refresh() {
+    if (!isVisible())
+        return; // it is worked out only for who looks at it
+    bending_->redraw();
+    limits_->setRowCount(0);
+    while (QLayoutItem* item = stronger_->takeAt(0)) {
+        item->widget()->deleteLater();
+        delete item;
+    }
+    const ShelfStudy* study = bench_.shelf_study();
+    if (!study || study->capacity.governs == Governs::nothing) {
+        greatest_->setText(tr("Nothing to reckon yet"));
+        governs_->clear();
+        caution_->clear();
+        return;
+    }
+    const Voice voice = bench_.voice();
+    const Capacity& capacity = study->capacity;
+    const auto shown = [&](Kind kind, double si) { return text(say(Quantity{kind, si}, voice)); };
+    const double length = capacity.kg_per_m > 0 ? capacity.kg / capacity.kg_per_m : bench_.shelf()->length.in_metres();
+    greatest_->setText(tr("%1, evenly").arg(shown(Kind::mass, capacity.kg)));
+    governs_->setText(tr("%1 of shelf, limited by %2")
+                          .arg(shown(Kind::mass_per_m, capacity.kg_per_m), text(words(capacity.governs))));
+    const auto limit = [&](Governs which, double kg_per_m) {
+        const bool binds = std::isfinite(kg_per_m);
+        add_row(limits_, {text(words(which)), binds ? shown(Kind::mass_per_m, kg_per_m) : tr("does not bind"),
+                          binds ? shown(Kind::mass, kg_per_m * length) : QString{}});
+    };
+    limit(Governs::sag, capacity.by_sag);
+    limit(Governs::board, capacity.by_board);
+    if (capacity.hanger_unknown)
+        add_row(limits_, {text(words(Governs::hanger)), tr("not known"), QString{}});
+    else
+        limit(Governs::hanger, capacity.by_hanger);
+    limit(Governs::fixing, capacity.by_fixing);
+    QStringList cautions;
+    if (capacity.stud_assumed)
+        cautions << tr("It counts on a stud that nobody has found: this figure is not to be used.");
+    if (capacity.hanger_unknown)
+        cautions << tr("What the bracket itself bears is not known: its packet comes first.");
+    if (capacity.from_memory)
+        cautions << tr("Figures from memory, unchecked. A maker's packet or local code that says less comes first.");
+    caution_->setText(cautions.join(QStringLiteral(" ")));
+    for (const Stronger& other : study->stronger) {
+        auto* button = new QPushButton{tr("%1: %2, limited by %3")
+                                           .arg(text(say(other.words, voice)),
+                                                shown(Kind::mass, other.kg_per_m * length), text(words(other.governs))),
+                                       this};
+        button->setProperty("role", "cure");
+        connect(button, &QPushButton::clicked, this,
+                [this, other] { bench_.apply(text(say(other.words, bench_.voice())), other.edit); });
+        stronger_->addWidget(button);
+    }
+    if (study->stronger.empty())
+        stronger_->addWidget(new QLabel{tr("Nothing at hand makes it hold more"), this});
+}
+
+RankPanel::RankPanel(Workbench& bench, QWidget* parent)
+    : QWidget{parent}
+    , bench_{bench}
+    , list_{new QTextBrowser{this}} {
+    list_->setObjectName(QStringLiteral("rank-list"));
+    auto* column = new QVBoxLayout{this};
+    column->addWidget(heading(tr("What to fix it with"), this));
+    column->addWidget(list_, 1);
+    connect(&bench_, &Workbench::changed, this, &RankPanel::refresh);
+    connect(&bench_, &Workbench::selection_changed, this, &RankPanel::refresh);
+}
+
+void RankPanel::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    refresh();
+}
+
+void RankPanel::refresh() {
+    if (!isVisible())
+        return;
+    const ShelfStudy* study = bench_.shelf_study();
+    if (!study || study->fixings.empty()) {
+        list_->setText(tr("There is nothing to choose: its rods, hangers or strips are fixed as the drilling says."));
+        return;
+    }
+    const Voice voice = bench_.voice();
+    QString html = QStringLiteral("<p>%1</p>")
+                       .arg(tr("For the place that is loaded most: what will do, then what is "
+                               "refused and why."));
+    bool refusing = false;
+    for (const FixingOption& option : study->fixings) {
+        const bool does = option.refused.empty();
+        if (!does && !refusing)
+            html += QStringLiteral("<p><b>%1</b></p>").arg(tr("Refused"));
+        refusing |= !does;
+        QStringList reasons;
+        for (const Sentence& reason : does ? option.why : option.refused)
+            reasons << text(say(reason, voice));
+        const Fixing& fixing = option.choice.fixing;
+        QString name = text(fixing.name);
+        if (fixing.screw_length > Length{})
+            name += tr(", %1 long").arg(text(say(stock(fixing.screw_length), voice)));
+        const QString used = does ? tr("Used %1; ").arg(text(say(ratio(option.choice.utilisation), voice))) : QString{};
+        html +=
+            QStringLiteral("<p style=\"margin-left:8px\"><b>%1</b><br>%2%3</p>")
+                .arg(name.toHtmlEscaped(), used.toHtmlEscaped(), reasons.join(QStringLiteral("; ")).toHtmlEscaped());
+    }
+    list_->setHtml(html);
+}
+
+} // namespace yes_square::app

@@ -1,0 +1,52 @@
+#pragma once
+
+#include "app/board/drawing_view.hpp"
+#include "app/shell/workbench.hpp"
+
+#include <QLabel>
+#include <QTableWidget>
+#include <QTextBrowser>
+#include <QVBoxLayout>
+#include <QWidget>
+
+namespace yes_square::app {
+
+/// How much the selected shelf would hold and what gives first; and what would make it hold more, each at a click.
+class StudyPanel : public QWidget {
+    Q_OBJECT
+public:
+    explicit StudyPanel(Workbench& bench, QWidget* parent = nullptr);
+    void set_theme(const Theme& theme) { bending_->set_theme(theme); }
+
+protected:
+    void showEvent(QShowEvent* event) override;
+
+private:
+    void refresh();
+
+    Workbench& bench_;
+    QLabel* greatest_;
+    QLabel* governs_;
+    QTableWidget* limits_;
+    QLabel* caution_;
+    DrawingView* bending_;
+    QVBoxLayout* stronger_;
+};
+
+/// All fixings at hand for the place that is loaded most: what will do, why, and what is refused and why.
+class RankPanel : public QWidget {
+    Q_OBJECT
+public:
+    explicit RankPanel(Workbench& bench, QWidget* parent = nullptr);
+
+protected:
+    void showEvent(QShowEvent* event) override;
+
+private:
+    void refresh();
+
+    Workbench& bench_;
+    QTextBrowser* list_;
+};
+
+} // namespace yes_square::app

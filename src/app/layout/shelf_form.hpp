@@ -1,0 +1,21 @@
+#pragma once
+
+#include "app/shell/bound_form.hpp"
+
+namespace yes_square::app {
+
+/// The selected shelf's own figures: place and size, board and load, and what its way of hanging asks.
+class ShelfForm : public BoundForm {
+    Q_OBJECT
+public:
+    explicit ShelfForm(Workbench& bench, QWidget* parent = nullptr);
+
+private:
+    void build_place();
+    void build_board();
+    void build_holding();
+    void build_brackets();
+    void build_boards();
+};
+
+} // namespace yes_square::app

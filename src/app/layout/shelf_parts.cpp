@@ -1,0 +1,231 @@
+#include "app/layout/shelf_parts.hpp"
+
+#include "app/shell/theme.hpp"
+#include "app/shell/words.hpp"
+#include "core/shelves/carrier.hpp"
+#include "core/shelves/plate.hpp"
+
+#include <QFormLayout>
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QPushButton>
+#include <QShortcut>
+#include <QVBoxLayout>
+#include <algorithm>
+
+namespace yes_square::app {
+namespace {
+
+QString tr_here(const char* words) {
+    return QCoreApplication::translate("ShelfParts", words);
+}
+
+/// The selected shelf on its wall; nullptr: none, or on another.
+Shelf* on_wall(const Workbench& bench, Wall& wall) {
+    if (!bench.shelf())
+        return nullptr;
+    const auto found = std::ranges::find(wall.shelves, bench.shelf()->id, &Shelf::id);
+    return found == wall.shelves.end() ? nullptr : &*found;
+}
+
+ReadingsSpec hole_editor(Workbench& bench) {
+    ReadingsSpec spec;
+    spec.name = QStringLiteral("hole");
+    spec.kind_label = tr_here("Hole");
+    spec.kinds = {tr_here("may be used"), tr_here("must be used, its maker says")};
+    spec.list_height = 96;
+    spec.fields = [](int) {
+        return std::vector<ReadingField>{{QStringLiteral("across"), tr_here("From the left end")},
+                                         {QStringLiteral("down"), tr_here("Down from the top")}};
+    };
+    spec.add = [&bench](Wall& wall, int kind, const std::vector<std::optional<Length>>& figures) {
+        Shelf* shelf = on_wall(bench, wall);
+        if (Plate* plate = shelf ? plate_in(*shelf) : nullptr)
+            plate->holes.push_back({*figures[0], *figures[1], kind == 1, {}});
+    };
+    spec.rows = [&bench](const Wall&, const Voice& voice, const Reader&) {
+        std::vector<ReadingRow> rows;
+        const Plate* plate = bench.shelf() ? plate_of(*bench.shelf()).plate : nullptr;
+        for (std::size_t i = 0; plate && i < plate->holes.size(); ++i) {
+            const PlateHole& hole = plate->holes[i];
+            rows.push_back({hole.across,
+                            tr_here("%1: %2 across, %3 down%4")
+                                .arg(i + 1)
+                                .arg(text(format(hole.across, voice.unit)), text(format(hole.down, voice.unit)),
+                                     hole.must ? tr_here(", must") : QString{}),
+                            0, i});
+        }
+        return rows;
+    };
+    spec.erase = [&bench](Wall& wall, const ReadingRow& row) {
+        Shelf* shelf = on_wall(bench, wall);
+        if (Plate* plate = shelf ? plate_in(*shelf) : nullptr)
+            plate->holes.erase(plate->holes.begin() + static_cast<std::ptrdiff_t>(row.index));
+    };
+    return spec;
+}
+
+ReadingsSpec along_editor(Workbench& bench) {
+    ReadingsSpec spec;
+    spec.name = QStringLiteral("along");
+    spec.kind_label = tr_here("Along it");
+    spec.kinds = {tr_here("Joint between boards"), tr_here("Hanger from the ceiling")};
+    spec.list_height = 70;
+    spec.fields = [](int) {
+        return std::vector<ReadingField>{{QStringLiteral("at"), tr_here("From the left end"), false, false, true}};
+    };
+    spec.add = [&bench](Wall& wall, int kind, const std::vector<std::optional<Length>>& figures) {
+        if (Shelf* shelf = on_wall(bench, wall)) {
+            auto& places = kind == 0 ? shelf->joints : shelf->hangers;
+            places.push_back(*figures[0]);
+            std::ranges::sort(places);
+        }
+    };
+    spec.rows = [&bench](const Wall&, const Voice& voice, const Reader&) {
+        std::vector<ReadingRow> rows;
+        if (const Shelf* shelf = bench.shelf()) {
+            for (std::size_t i = 0; i < shelf->joints.size(); ++i)
+                rows.push_back(
+                    {shelf->joints[i], tr_here("Joint at %1").arg(text(format(shelf->joints[i], voice.unit))), 0, i});
+            for (std::size_t i = 0; i < shelf->hangers.size(); ++i)
+                rows.push_back({shelf->hangers[i],
+                                tr_here("Hanger at %1").arg(text(format(shelf->hangers[i], voice.unit))), 1, i});
+        }
+        return rows;
+    };
+    spec.erase = [&bench](Wall& wall, const ReadingRow& row) {
+        if (Shelf* shelf = on_wall(bench, wall)) {
+            auto& places = row.list == 0 ? shelf->joints : shelf->hangers;
+            places.erase(places.begin() + static_cast<std::ptrdiff_t>(row.index));
+        }
+    };
+    return spec;
+}
+
+QLabel* heading(const QString& words) {
+    auto* label = new QLabel{words};
+    label->setProperty("role", "heading");
+    return label;
+}
+
+QWidget* titled(const QString& title, QWidget* editor) {
+    auto* box = new QWidget;
+    auto* column = new QVBoxLayout{box};
+    column->setContentsMargins(0, 0, 0, 0);
+    column->addWidget(heading(title));
+    column->addWidget(editor);
+    return box;
+}
+
+} // namespace
+
+ShelfParts::ShelfParts(Workbench& bench, QWidget* parent)
+    : QWidget{parent}
+    , bench_{bench}
+    , along_{titled(tr("Joints and hangers"), new ReadingsEditor{bench, along_editor(bench)})}
+    , holes_{titled(tr("Its holes"), new ReadingsEditor{bench, hole_editor(bench)})}
+    , goods_{new QWidget}
+    , goods_name_{new QLineEdit}
+    , goods_from_{new LengthField}
+    , goods_to_{new LengthField}
+    , goods_kg_{new QLineEdit}
+    , goods_list_{new QListWidget} {
+    auto* column = new QVBoxLayout{this};
+    column->setContentsMargins(0, 0, 0, 0);
+    column->addWidget(holes_);
+    column->addWidget(along_);
+    column->addWidget(goods_);
+
+    auto* goods = new QVBoxLayout{goods_};
+    goods->setContentsMargins(0, 0, 0, 0);
+    goods->addWidget(heading(tr("Heavy things on a part of it")));
+    auto* form = new QFormLayout;
+    goods_name_->setObjectName(QStringLiteral("goods-name"));
+    goods_from_->setObjectName(QStringLiteral("goods-from"));
+    goods_to_->setObjectName(QStringLiteral("goods-to"));
+    goods_kg_->setObjectName(QStringLiteral("goods-kg"));
+    goods_to_->set_optional();
+    goods_to_->setPlaceholderText(tr("at one place"));
+    form->addRow(tr("What"), goods_name_);
+    form->addRow(tr("From"), goods_from_);
+    form->addRow(tr("To"), goods_to_);
+    form->addRow(tr("Mass, kg"), goods_kg_);
+    goods->addLayout(form);
+    auto* add = new QPushButton{tr("Put it on")};
+    add->setObjectName(QStringLiteral("goods-add"));
+    goods_list_->setObjectName(QStringLiteral("goods-list"));
+    goods_list_->setMaximumHeight(70);
+    goods->addWidget(add);
+    goods->addWidget(goods_list_);
+    connect(add, &QPushButton::clicked, this, &ShelfParts::add_goods);
+    connect(goods_kg_, &QLineEdit::returnPressed, this, &ShelfParts::add_goods);
+    auto* erase = new QShortcut{QKeySequence::Delete, goods_list_};
+    erase->setContext(Qt::WidgetShortcut);
+    connect(erase, &QShortcut::activated, this, &ShelfParts::remove_goods);
+    connect(&bench_, &Workbench::changed, this, &ShelfParts::refresh);
+    connect(&bench_, &Workbench::selection_changed, this, &ShelfParts::refresh);
+    refresh();
+}
+
+Shelf* ShelfParts::selected_in(Job& job) const {
+    return bench_.shelf() ? find_shelf(job, bench_.shelf()->id) : nullptr;
+}
+
+void ShelfParts::add_goods() {
+    bool readable = false;
+    const double kg = QLocale::c().toDouble(goods_kg_->text().trimmed().replace(',', '.'), &readable);
+    readable = readable && kg > 0;
+    set_flag(*goods_kg_, "refused", !readable);
+    goods_kg_->setToolTip(readable ? QString{} : tr("A mass in kg, more than 0"));
+    if (!readable || !bench_.shelf())
+        return;
+    Goods goods;
+    goods.name = goods_name_->text().trimmed().toStdString();
+    if (goods.name.empty())
+        goods.name = tr("Heavy thing").toStdString();
+    const auto figure = [](LengthField* field) { return field->text().isEmpty() ? std::nullopt : field->value(); };
+    goods.from = std::max(Length{}, figure(goods_from_).value_or(Length{}));
+    goods.to = std::max(goods.from, figure(goods_to_).value_or(goods.from));
+    goods.kg = kg;
+    bench_.edit(tr("Put %1 on the shelf").arg(text(goods.name)), [&](Job& job) {
+        if (Shelf* shelf = selected_in(job))
+            shelf->goods.push_back(goods);
+    });
+    goods_kg_->clear();
+    goods_name_->clear();
+}
+
+void ShelfParts::remove_goods() {
+    const int row = goods_list_->currentRow();
+    if (row < 0)
+        return;
+    bench_.edit(tr("Take it off the shelf"), [&](Job& job) {
+        if (Shelf* shelf = selected_in(job); shelf && row < static_cast<int>(shelf->goods.size()))
+            shelf->goods.erase(shelf->goods.begin() + row);
+    });
+}
+
+void ShelfParts::refresh() {
+    const Shelf* shelf = bench_.shelf();
+    const bool boards = shelf && (shelf->held<OnBrackets>() || shelf->held<OnStandards>());
+    along_->setVisible(boards);
+    holes_->setVisible(shelf && plate_of(*shelf).plate);
+    goods_->setVisible(shelf && !shelf->held<Fixture>() && !shelf->held<HookRail>());
+    goods_list_->clear();
+    if (!shelf)
+        return;
+    const Voice voice = bench_.voice();
+    for (LengthField* field : {goods_from_, goods_to_})
+        field->set_unit(bench_.job().unit);
+    for (const Goods& goods : shelf->goods) {
+        const QString kg = text(say(Quantity{Kind::mass, goods.kg}, voice));
+        const QString from = text(format(goods.from, voice.unit));
+        goods_list_->addItem(
+            goods.to > goods.from
+                ? tr("%1, %2, from %3 to %4").arg(text(goods.name), kg, from, text(format(goods.to, voice.unit)))
+                : tr("%1, %2, at %3").arg(text(goods.name), kg, from));
+    }
+    goods_list_->setVisible(!shelf->goods.empty());
+}
+
+} // namespace yes_square::app

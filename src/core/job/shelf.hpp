@@ -1,0 +1,202 @@
+#pragma once
+
+#include "core/job/materials.hpp"
+#include "core/job/unknown_members.hpp"
+#include "core/measure/length.hpp"
+
+#include <optional>
+#include <string>
+#include <variant>
+#include <vector>
+
+/// What is hung on a wall by itself: a shelf of any kind, a desk, a rail, a pole, or another thing with fixing holes.
+/// All share a place, a size and a load; how each holds on is its `Holding`.
+namespace yes_square {
+
+enum class LoadKind { books, kitchen, general, display, own, desk, clothes };
+
+struct ShelfLoad {
+    LoadKind kind = LoadKind::books;
+    double own_kg_per_m = 0; ///< of LoadKind::own; of a desk where more than 0
+    bool operator==(const ShelfLoad&) const = default;
+};
+
+/// In what order a fitter puts the merits of a layout. See docs/brackets.md.
+enum class School { studs_first, even, mirrored };
+
+/// Goods on a part of a shelf, or at a place of it where `to` is no more than `from`. From the shelf's left end.
+struct Goods {
+    std::string name;
+    Length from;
+    Length to;
+    double kg = 0; ///< all of it
+    UnknownMembers unknown = {};
+    bool operator==(const Goods&) const = default;
+};
+
+/// A strip glued under or along the front edge, its top flush with the board's.
+struct Lip {
+    BoardMaterial material = BoardMaterial::red_oak;
+    Length breadth; ///< front to back
+    Length height;
+    UnknownMembers unknown = {};
+    bool operator==(const Lip&) const = default;
+};
+
+/// A hole of a plate, a fixture or a back: where a tape finds it, seen from the front.
+struct PlateHole {
+    Length across;     ///< from the plate's left end
+    Length down;       ///< from its top edge
+    bool must = false; ///< its maker says that this one is used
+    UnknownMembers unknown = {};
+    bool operator==(const PlateHole&) const = default;
+};
+
+/// What is screwed to the wall through given holes.
+struct Plate {
+    Length width;
+    Length height;
+    Length thickness = 3_mm; ///< at the holes
+    Length hole_diameter = 5_mm;
+    std::vector<PlateHole> holes;
+    std::optional<double> rating_n = {}; ///< the maker's greatest load on all of it; none: unknown
+    UnknownMembers unknown = {};
+    bool operator==(const Plate&) const = default;
+};
+
+/// Boards on brackets in a line.
+struct OnBrackets {
+    bool leg_up = false; ///< the leg stands over the board instead of under it
+    UnknownMembers unknown = {};
+    bool operator==(const OnBrackets&) const = default;
+};
+
+/// Clip brackets in slotted uprights: every shelf of a stack hangs on the same uprights.
+struct OnStandards {
+    Length standard = 1000_mm; ///< length of an upright
+    Length slot_pitch = 32_mm; ///< pitch of the slots
+    Length first_slot = 20_mm; ///< below the upright's top
+    Length top_over = 100_mm;  ///< top of the upright above the highest board's underside
+    Length thickness = 2_mm;   ///< of the steel at the screws
+    Length width = 25_mm;
+    Length hole_diameter = 5_mm;
+    Length hole_every = 250_mm; ///< down the upright
+    Length first_hole = 25_mm;  ///< below its top
+    UnknownMembers unknown = {};
+    bool operator==(const OnStandards&) const = default;
+};
+
+/// A hollow shelf that slides over a bracket on the wall.
+struct OnHiddenBracket {
+    Plate plate;
+    Length offset; ///< from the shelf's left end to the plate's
+    Length down;   ///< from the shelf's top to the plate's top edge
+    int retaining_screws = 2;
+    UnknownMembers unknown = {};
+    bool operator==(const OnHiddenBracket&) const = default;
+};
+
+/// A solid shelf on bars that stand out of the wall.
+struct OnHiddenRods {
+    Length diameter = 12_mm;
+    Length in_wall = 80_mm;   ///< beyond the lining
+    Length in_shelf = 150_mm; ///< out of the wall's face
+    bool resin = false;       ///< set in resin
+    UnknownMembers unknown = {};
+    bool operator==(const OnHiddenRods&) const = default;
+};
+
+/// A shelf, box or frame whose back drops over screw heads.
+struct OnKeyholes {
+    Plate plate;                            ///< its top and left end are the shelf's
+    Length lip = Length::inches(0, {1, 4}); ///< heads stand this proud of the wall
+    Length slot = 1_in;                     ///< a shelf rises this much to come off
+    UnknownMembers unknown = {};
+    bool operator==(const OnKeyholes&) const = default;
+};
+
+/// Strips on the walls of an alcove.
+struct OnCleats {
+    bool left = true;
+    bool back = true;
+    bool right = true;
+    Length breadth = 38_mm;   ///< up the wall
+    Length thickness = 25_mm; ///< out of it
+    Species wood = Species::unknown;
+    int screws = 3;     ///< in a side cleat
+    Length left_leans;  ///< the left wall's front end lies this far right of square over the shelf's depth
+    Length right_leans; ///< the right wall's front end this far left of square
+    UnknownMembers unknown = {};
+    bool operator==(const OnCleats&) const = default;
+};
+
+/// A board flat on the wall with hooks or pegs along it.
+struct HookRail {
+    Length board = 20_mm; ///< how thick
+    int hooks = 5;
+    double kg_per_hook = 5;
+    UnknownMembers unknown = {};
+    bool operator==(const HookRail&) const = default;
+};
+
+enum class PoleStuff { wood, steel, aluminium };
+
+/// A round rod for clothes or a curtain. The shelf's depth is its distance out of the wall.
+struct Pole {
+    PoleStuff stuff = PoleStuff::wood;
+    Length wall;          ///< of a tube; 0: solid
+    Length plate = 70_mm; ///< height of a bracket's plate
+    Length hole_diameter = 5_mm;
+    UnknownMembers unknown = {};
+    bool operator==(const Pole&) const = default;
+};
+
+/// Anything with fixing holes of its own: a radiator, a mirror, a basin unit. The shelf's thickness is its height.
+struct Fixture {
+    Plate plate; ///< its top and left end are the fixture's
+    double mass_kg = 0;
+    double contents_kg = 0; ///< water, goods
+    double leaned_n = 0;    ///< what somebody may put on its front edge
+    UnknownMembers unknown = {};
+    bool operator==(const Fixture&) const = default;
+};
+
+using Holding =
+    std::variant<OnBrackets, OnStandards, OnHiddenBracket, OnHiddenRods, OnKeyholes, OnCleats, HookRail, Pole, Fixture>;
+
+struct Shelf {
+    std::string id;
+    std::string name;
+    Length left;   ///< of its left end from the reference end
+    Length height; ///< of its top above the datum
+    Length length;
+    Length depth;
+    Length thickness;
+    BoardMaterial material = BoardMaterial::mdf;
+    ShelfLoad load;
+    std::string bracket; ///< id of a bracket at hand; empty: the program chooses
+    School school = School::studs_first;
+    int extra_brackets = 0; ///< more than the fewest that will do
+    Holding holding = OnBrackets{};
+    std::vector<Length> joints = {};  ///< where one board ends and the next begins, from the left end
+    std::vector<Length> hangers = {}; ///< where it hangs from a ceiling joist, from the left end: over a door
+    int tiers = 1;                    ///< alike shelves one under another, the highest at `height`
+    Length rise = {};                 ///< from one tier's top to the next's
+    std::optional<Lip> lip = {};
+    std::vector<Goods> goods = {}; ///< besides the even load
+    UnknownMembers unknown = {};
+    bool operator==(const Shelf&) const = default;
+
+    Length right() const { return left + length; }
+    Length underside() const { return height - thickness; }
+    /// Top of a tier, counted from the highest as 0.
+    Length top_of(int tier) const { return height - tier * rise; }
+    Length lowest_underside() const { return top_of(tiers - 1) - thickness; }
+
+    template <class How>
+    const How* held() const {
+        return std::get_if<How>(&holding);
+    }
+};
+
+} // namespace yes_square

@@ -1,0 +1,23 @@
+#pragma once
+
+#include "core/sheets/elevation.hpp"
+
+namespace yes_square {
+
+/// A shelf of any kind where it hangs, with what carries it and its holes.
+void draw_shelf(const Wall& wall, const Shelf& shelf, const ShelfPlan& plan, const ElevationScale& scale,
+                const ElevationFrame& frame, Drawing& drawing);
+
+/// Noggings of open framing, each between its studs.
+void draw_noggings(const WallPlan& plan, const ElevationScale& scale, Drawing& drawing);
+
+/// Load, bending and sag of a board as three strips over one another, each with its worst place marked and named, on a
+/// ground of its own under the shelf (or over it) and to the wall's scale. Nothing where the wall has no room for it.
+void draw_bending(const Shelf& shelf, const ShelfPlan& plan, const ShelfStudy& study, const ElevationScale& scale,
+                  double text, const Voice& voice, Drawing& drawing);
+
+/// The same by itself.
+Drawing draw_bending(const Shelf& shelf, const ShelfPlan& plan, const ShelfStudy& study, double width, double height,
+                     double text, const Voice& voice);
+
+} // namespace yes_square

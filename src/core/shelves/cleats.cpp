@@ -1,0 +1,188 @@
+#include "core/shelves/cleats.hpp"
+
+#include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/hole_group.hpp"
+#include "core/shelves/shelf_loads.hpp"
+#include "core/shelves/verdicts.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+namespace yes_square {
+namespace {
+
+constexpr Length end_inset = 40_mm;      ///< of a cleat's first and last screw (house rule)
+constexpr Length masonry_every = 300_mm; ///< screws along a back strip in masonry (house rule)
+constexpr Length least_pivot = 5_mm;
+constexpr Length near_corner = 10_mm; ///< a shelf's end this near the wall's is at the corner
+
+DrivenThrough through_cleat(const OnCleats& how) {
+    const double gravity = specific_gravity(how.wood);
+    DrivenThrough through{how.thickness, wood_bearing_psi(gravity)};
+    through.gravity = gravity;
+    through.head = Length::nearest_to_metres(properties(ScrewGauge::number_8).head_in * 0.0254);
+    return through;
+}
+
+/// What one screw of a strip bears when `load_n` comes on the strip at its middle, out by half its thickness.
+HoleDemand demand_of(double load_n, double leaning_n, const OnCleats& how, double duration) {
+    const double force = load_n + leaning_n;
+    const double lever = (how.breadth / 2 - least_pivot).in_metres();
+    const double moment = force * how.thickness.in_metres() / 2;
+    return {lever > 0 ? moment / lever : 0, force, duration};
+}
+
+/// How far the wall at an end leans over a depth, more than 0 where it narrows the front.
+Length lean_of(const std::optional<Neighbour>& neighbour, bool at_corner, Length entered, Length depth) {
+    if (entered != Length{} || !neighbour || !neighbour->measured || !at_corner)
+        return entered;
+    return -Length::nearest_to_metres(depth.in_metres() * std::tan(neighbour->angle.off));
+}
+
+class Alcove {
+public:
+    Alcove(const Shelf& shelf, const WallSite& site, ShelfPlan& plan)
+        : shelf_{shelf}
+        , how_{*shelf.held<OnCleats>()}
+        , site_{site}
+        , plan_{plan}
+        , loads_{loads_of(shelf, site.rules)} {}
+
+    void hang() {
+        cut();
+        span();
+        if (how_.left)
+            side("left", site_.survey.left, at_left(), 0);
+        if (how_.right)
+            side("right", site_.survey.right, at_right(), 1);
+        if (how_.back)
+            back();
+    }
+
+private:
+    bool at_left() const { return shelf_.left <= near_corner; }
+    bool at_right() const { return site_.wall.length - shelf_.right() <= near_corner; }
+
+    void cut() {
+        const Length play = site_.rules.shelves.cleat_play;
+        const Length leans = lean_of(site_.survey.left, at_left(), how_.left_leans, shelf_.depth) +
+                             lean_of(site_.survey.right, at_right(), how_.right_leans, shelf_.depth);
+        plan_.pieces = {{shelf_.left + play / 2, shelf_.length - play, shelf_.length - play - leans}};
+    }
+
+    void span() {
+        if (!how_.left || !how_.right)
+            return;
+        const Length inset = std::min(how_.thickness / 2, shelf_.length / 4);
+        const BeamResult beam = analyse(beam_of(shelf_, {inset, shelf_.length - inset}), loads_.on_beam(),
+                                        creep_factor(shelf_, site_.service_class));
+        plan_.sag = worst_sag(beam, divisor(site_.rules.sag_limit));
+        plan_.board_utilisation = board_utilisation(shelf_, beam, loads_.accidental_n, site_.rules);
+        sides_ = {beam.reactions.front(), beam.reactions.back()};
+    }
+
+    /// The screws of a strip, on a wall like `wall`.
+    void fix(CleatPlan& cleat, const Wall& wall, Hold hold, const std::vector<HoleDemand>& demands) {
+        const auto choice = choose_fixing(site_.catalogue, site_.rules, wall, hold, through_cleat(how_), demands);
+        if (!choice)
+            return;
+        cleat.hold = hold;
+        cleat.demand = choice->governing;
+        cleat.fixing = choice->fixing;
+        cleat.utilisation = choice->utilisation;
+    }
+
+    void side(std::string_view name, const std::optional<Neighbour>& neighbour, bool at_corner, std::size_t end) {
+        CleatPlan cleat;
+        cleat.wall = name;
+        cleat.length = how_.back ? shelf_.depth - how_.thickness : shelf_.depth;
+        cleat.load_n = sides_.empty() ? loads_.total_n(shelf_.length) / 2 : sides_[end].sustained;
+        cleat.screws = static_cast<std::size_t>(how_.screws);
+        Wall wall;
+        wall.structure = neighbour && at_corner ? neighbour->structure : site_.wall.structure;
+        wall.lining = neighbour && at_corner ? neighbour->lining : site_.wall.lining;
+        cleat.wall_known = neighbour && at_corner;
+        std::vector<double> places;
+        const double reach = std::max(0.0, (cleat.length - 2 * end_inset).in_metres());
+        for (int i = 0; i < how_.screws; ++i)
+            places.push_back(end_inset.in_metres() + reach * (how_.screws > 1 ? i / (how_.screws - 1.0) : 0.5));
+        const double share = greatest_share(places, cleat.length.in_metres());
+        const double each = cleat.load_n / how_.screws;
+        const Hold hold = std::holds_alternative<Masonry>(wall.structure) ? Hold::masonry : Hold::proved_stud;
+        fix(cleat, wall, hold,
+            {demand_of(each, 0, how_, duration_stored),
+             demand_of(each, loads_.accidental_n * share, how_, duration_people)});
+        plan_.cleats.push_back(std::move(cleat));
+    }
+
+    void back() {
+        CleatPlan cleat;
+        cleat.wall = "back";
+        cleat.length = shelf_.length;
+        cleat.load_n = loads_.total_n(shelf_.length) / 2;
+        cleat.wall_known = true;
+        const Length z = shelf_.underside() - how_.breadth / 2;
+        std::vector<Length> xs;
+        if (site_.masonry() || site_.open_framing()) {
+            const Length reach = shelf_.length - 2 * end_inset;
+            const auto spaces = std::max<std::int64_t>(1, (reach.in_nanometres() + masonry_every.in_nanometres() - 1) /
+                                                              masonry_every.in_nanometres());
+            for (std::int64_t i = 0; i <= spaces; ++i)
+                xs.push_back(shelf_.left + end_inset + reach * i / spaces);
+        } else if (const Framing* framing = site_.timber()) {
+            for (const Stud& stud : site_.survey.studs)
+                if (stud.centre >= shelf_.left + end_inset && stud.centre <= shelf_.right() - end_inset &&
+                    holds_usual_screw(*framing, stud, site_.rules))
+                    xs.push_back(stud.centre);
+        }
+        cleat.screws = xs.size();
+        std::vector<HoleDemand> demands;
+        const double line = cleat.load_n / shelf_.length.in_metres();
+        for (std::size_t i = 0; i < xs.size(); ++i) {
+            const Length from = i == 0 ? shelf_.left : (xs[i - 1] + xs[i]) / 2;
+            const Length to = i + 1 == xs.size() ? shelf_.right() : (xs[i] + xs[i + 1]) / 2;
+            const double load = line * (to - from).in_metres();
+            demands.push_back(demand_of(load, 0, how_, duration_stored));
+            demands.push_back(demand_of(load, loads_.accidental_n, how_, duration_people));
+            BracketPlan place;
+            place.x = xs[i];
+            place.hold = site_.masonry() ? Hold::masonry : Hold::nogging;
+            if (!site_.masonry() && !site_.open_framing())
+                for (std::size_t s = 0; s < site_.survey.studs.size(); ++s)
+                    if (site_.survey.studs[s].centre == xs[i]) {
+                        place.stud = s;
+                        place.hold =
+                            site_.survey.studs[s].state == StudState::proved ? Hold::proved_stud : Hold::indicated_stud;
+                    }
+            place.reaction.sustained = load;
+            place.reaction.greatest = place.carries_n = load + loads_.accidental_n;
+            place.tension_n = demands.back().tension_n;
+            place.shear_n = demands.back().shear_n;
+            plan_.brackets.push_back(std::move(place));
+            plan_.holes.push_back({i, 0, xs[i], z, site_.survey.floor.above_floor_now(xs[i], z)});
+        }
+        if (!xs.empty()) {
+            fix(cleat, site_.wall, plan_.brackets.front().hold, demands);
+            for (BracketPlan& place : plan_.brackets) {
+                place.fixing = cleat.fixing;
+                place.fixing_utilisation = cleat.utilisation;
+            }
+        }
+        plan_.cleats.push_back(std::move(cleat));
+    }
+
+    const Shelf& shelf_;
+    const OnCleats& how_;
+    const WallSite& site_;
+    ShelfPlan& plan_;
+    ShelfLoads loads_;
+    std::vector<Reaction> sides_;
+};
+
+} // namespace
+
+void hang_on_cleats(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
+    Alcove{shelf, site, plan}.hang();
+}
+
+} // namespace yes_square

@@ -1,0 +1,14 @@
+#pragma once
+
+#include "core/plan/wall_site.hpp"
+
+namespace yes_square {
+
+/// Fills in a shelf that lies on strips in an alcove: its cut, its sag, the load on each strip and the screws for it.
+///
+/// The board spans from side to side; its front edge sags as if there were no strip at its back, and the side strips
+/// are reckoned without it, while the back strip is reckoned with half of all: both on the safe side. Side walls are
+/// taken as the room has them, else as built like this wall, which is flagged.
+void hang_on_cleats(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
+
+} // namespace yes_square

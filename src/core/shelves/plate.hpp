@@ -1,0 +1,28 @@
+#pragma once
+
+#include "core/plan/wall_site.hpp"
+
+namespace yes_square {
+
+/// Fills in what hangs a thing that has its holes already: a hidden bracket, a keyhole back, a fixture. Every hole with
+/// something behind it is used; the load is taken whole, with the goods on either half alone, and with somebody leaning
+/// on each end of the front edge.
+void hang_on_plate(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
+
+/// The plate of a shelf that hangs on one, with its size, and where its top left corner is on the wall; nullptr: none.
+struct HungPlate {
+    const Plate* plate = nullptr;
+    Length left;
+    Length top;
+    Length width;
+    Length height;
+    Length proud; ///< its screw heads stand this far off the wall
+};
+HungPlate plate_of(const Shelf& shelf);
+/// The same plate, to be changed.
+Plate* plate_in(Shelf& shelf);
+
+/// What it weighs and holds together, kg: board and goods of a shelf, body and contents of a fixture.
+double plate_load_kg(const Shelf& shelf, const HouseRules& rules);
+
+} // namespace yes_square

@@ -1,0 +1,349 @@
+#include "core/shelves/shelf_study.hpp"
+
+#include "core/shelves/layouts.hpp"
+#include "core/shelves/plate.hpp"
+#include "core/shelves/reckon_shelf.hpp"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <limits>
+
+namespace yes_square {
+namespace {
+
+constexpr double infinite = std::numeric_limits<double>::infinity();
+constexpr double most_kg_per_m = 2000; ///< more than any shelf is asked for
+constexpr int halvings = 26;
+constexpr double worth_showing = 1.02;
+constexpr std::array board_steps{18_mm, 22_mm, 25_mm, 30_mm, 36_mm, 40_mm, 44_mm};
+constexpr std::size_t thicker_shown = 2;
+constexpr Length lip_breadth = 20_mm;
+constexpr Length lip_height = 40_mm;
+
+/// How near each limit a shelf is: 1 is the limit.
+struct Strain {
+    double sag = 0;
+    double board = 0;
+    double hanger = 0;
+    double fixing = 0;
+    double greatest() const { return std::max({sag, board, hanger, fixing}); }
+};
+
+/// The shelf with another even load, so many kg/m.
+Shelf loaded(const Shelf& shelf, double kg_per_m) {
+    Shelf other = shelf;
+    const double length = shelf.length.in_metres();
+    if (auto* fixture = std::get_if<Fixture>(&other.holding)) {
+        fixture->contents_kg = kg_per_m * length;
+        return other;
+    }
+    if (auto* rail = std::get_if<HookRail>(&other.holding)) {
+        rail->kg_per_hook = kg_per_m * length / std::max(1, rail->hooks);
+        return other;
+    }
+    if (other.load.kind != LoadKind::desk) // on whose edge somebody sits, whatever stands on it
+        other.load.kind = LoadKind::own;
+    other.load.own_kg_per_m = std::max(kg_per_m, 1e-6); // none at all would be the usual load of a desk
+    return other;
+}
+
+/// Strains under another even load, everything else as planned: fixings are not exchanged for longer ones.
+class AsPlanned {
+public:
+    AsPlanned(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan)
+        : shelf_{shelf}
+        , site_{site}
+        , plan_{plan}
+        , carrier_{carrier_of(shelf, site)} {
+        if (!carrier_)
+            return;
+        question_ = bracket_question(shelf, site, *carrier_);
+        for (const BracketPlan& place : plan.brackets)
+            places_.push_back(place.x - shelf.left);
+    }
+
+    Strain under(double kg_per_m) const {
+        const Shelf other = loaded(shelf_, kg_per_m);
+        return carrier_ ? along(other) : by_itself(other);
+    }
+
+private:
+    Strain along(const Shelf& other) const {
+        const Weighed weighed = weigh(other, site_, *carrier_, question_, places_);
+        Strain strain{weighed.sag.share(), weighed.board_utilisation, 0, 0};
+        for (std::size_t i = 0; i < places_.size(); ++i) {
+            const BracketPlan& before = plan_.brackets[i];
+            const BracketPlan& now = weighed.brackets[i];
+            strain.hanger = std::max(strain.hanger, now.bracket_utilisation.value_or(0));
+            if (!carries(before.hold))
+                continue;
+            if (!before.fixing) {
+                strain.fixing = infinite;
+            } else if (before.hanger) {
+                strain.fixing = std::max(strain.fixing, utilisation_of(*before.fixing, before.hold,
+                                                                       {now.reaction.greatest, 0, duration_stored}));
+            } else if (carrier_->rod) {
+                strain.fixing = std::max(strain.fixing, now.fixing_utilisation.value_or(infinite));
+            } else {
+                for (const HoleDemand& demand : demands_of(now.reaction, *carrier_, site_.rules))
+                    strain.fixing = std::max(strain.fixing, utilisation_of(*before.fixing, before.hold, demand));
+            }
+        }
+        if (std::ranges::count_if(plan_.brackets, [](const BracketPlan& p) { return carries(p.hold); }) < 2)
+            strain.fixing = infinite;
+        return strain;
+    }
+
+    /// On a plate or on cleats: drafted anew, its pulls held against the fixings there are.
+    Strain by_itself(const Shelf& other) const {
+        const ShelfPlan now = draft_shelf(other, site_);
+        Strain strain{now.sag ? now.sag->share() : 0, now.board_utilisation, now.plate_utilisation.value_or(0), 0};
+        if (now.plate_turns)
+            strain.fixing = infinite;
+        for (std::size_t i = 0; i < plan_.brackets.size(); ++i)
+            if (carries(plan_.brackets[i].hold) && now.cleats.empty())
+                strain.fixing = std::max(strain.fixing,
+                                         plan_.brackets[i].fixing
+                                             ? utilisation_of(*plan_.brackets[i].fixing, plan_.brackets[i].hold,
+                                                              {now.brackets[i].tension_n, now.brackets[i].shear_n, 0.9})
+                                             : infinite);
+        for (std::size_t i = 0; i < now.cleats.size(); ++i)
+            strain.fixing = std::max(
+                strain.fixing, plan_.cleats[i].fixing
+                                   ? utilisation_of(*plan_.cleats[i].fixing, now.cleats[i].hold, now.cleats[i].demand)
+                                   : infinite);
+        return strain;
+    }
+
+    const Shelf& shelf_;
+    const WallSite& site_;
+    const ShelfPlan& plan_;
+    std::optional<Carrier> carrier_;
+    BracketQuestion question_;
+    std::vector<Length> places_;
+};
+
+/// The load at which one of the strains comes to 1: every strain grows with the load.
+double load_where(const AsPlanned& shelf, double Strain::*limit) {
+    if (shelf.under(0).*limit > 1)
+        return 0;
+    if (shelf.under(most_kg_per_m).*limit <= 1)
+        return infinite;
+    double low = 0;
+    double high = most_kg_per_m;
+    for (int i = 0; i < halvings; ++i) {
+        const double middle = (low + high) / 2;
+        (shelf.under(middle).*limit > 1 ? high : low) = middle;
+    }
+    return low;
+}
+
+bool from_memory(const Shelf& shelf, const ShelfPlan& plan) {
+    const auto memory = [](const Source& source) { return source.provenance == Provenance::from_memory; };
+    const BoardProperties& board = properties(shelf.material);
+    return (plan.sag && (memory(board.modulus_source) || memory(board.kdef_source))) ||
+           std::ranges::any_of(plan.brackets,
+                               [&](const BracketPlan& p) { return p.fixing && memory(p.fixing->source); }) ||
+           std::ranges::any_of(plan.cleats, [&](const CleatPlan& c) { return c.fixing && memory(c.fixing->source); });
+}
+
+class Strengthener {
+public:
+    Strengthener(const Shelf& shelf, const WallSite& site, double now)
+        : shelf_{shelf}
+        , site_{site}
+        , now_{now} {}
+
+    std::vector<Stronger> all() {
+        thicker();
+        lipped();
+        stiffer();
+        more_places();
+        other_brackets();
+        std::ranges::stable_sort(found_, std::ranges::greater{}, &Stronger::kg_per_m);
+        return std::move(found_);
+    }
+
+private:
+    bool try_it(Sentence words, const Shelf& other) {
+        const ShelfPlan plan = draft_shelf(other, site_);
+        const Capacity capacity = capacity_of(other, site_, plan);
+        if (!(capacity.kg_per_m > now_ * worth_showing))
+            return false;
+        found_.push_back({std::move(words), ChangeShelf{other}, capacity.kg_per_m, capacity.governs,
+                          plan.sag ? plan.sag->share() : 0});
+        return true;
+    }
+
+    bool has_board() const { return !shelf_.held<Pole>() && !shelf_.held<HookRail>() && !shelf_.held<Fixture>(); }
+
+    void thicker() {
+        if (!has_board() || shelf_.held<OnKeyholes>() || shelf_.held<OnHiddenBracket>())
+            return;
+        std::size_t shown = 0;
+        for (const Length thickness : board_steps) {
+            if (thickness <= shelf_.thickness || shown == thicker_shown)
+                continue;
+            Shelf other = shelf_;
+            other.thickness = thickness;
+            shown += try_it({"Board {0} thick", {quantity(thickness)}}, other);
+        }
+    }
+
+    void lipped() {
+        if (!has_board() || shelf_.lip || !(shelf_.held<OnBrackets>() || shelf_.held<OnCleats>()))
+            return;
+        Shelf other = shelf_;
+        other.lip = Lip{BoardMaterial::red_oak, lip_breadth, std::max(lip_height, shelf_.thickness), {}};
+        try_it({"A lip of oak along the front, {0} x {1}", {quantity(other.lip->breadth), quantity(other.lip->height)}},
+               other);
+    }
+
+    void stiffer() {
+        if (!has_board())
+            return;
+        Shelf other = shelf_;
+        other.material = BoardMaterial::birch_plywood;
+        if (other.material != shelf_.material)
+            try_it({"The same in {0}", {properties(other.material).words}}, other);
+    }
+
+    void more_places() {
+        if (!hangs_at_places(shelf_))
+            return;
+        Shelf other = shelf_;
+        ++other.extra_brackets;
+        try_it({shelf_.held<OnHiddenRods>()  ? std::string_view{"One rod more"}
+                : shelf_.held<OnStandards>() ? "One upright more"
+                                             : "One bracket more"},
+               other);
+    }
+
+    void other_brackets() {
+        if (!shelf_.held<OnBrackets>())
+            return;
+        const ArmRange range = arm_range(shelf_.depth, site_.rules);
+        const auto now = carrier_of(shelf_, site_);
+        for (const Bracket& bracket : site_.catalogue.brackets) {
+            if (!range.holds(bracket.arm) || (now && now->bracket.id == bracket.id))
+                continue;
+            Shelf other = shelf_;
+            other.bracket = bracket.id;
+            try_it({"Bracket: {0}", {bracket.name}}, other);
+        }
+    }
+
+    const Shelf& shelf_;
+    const WallSite& site_;
+    double now_;
+    std::vector<Stronger> found_;
+};
+
+/// The board over what carries it; nothing where no board spans.
+std::vector<BeamPlace> bending(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) {
+    std::vector<Length> places;
+    if (const auto* cleats = shelf.held<OnCleats>()) {
+        const Length inset = std::min(cleats->thickness / 2, shelf.length / 4);
+        places = {inset, shelf.length - inset};
+    } else if (plan.bracket || shelf.held<OnKeyholes>()) {
+        for (const BracketPlan& place : plan.brackets)
+            if (plan.bracket || carries(place.hold))
+                places.push_back(std::clamp(place.x - shelf.left, Length{}, shelf.length));
+        std::ranges::sort(places);
+        places.erase(std::ranges::unique(places).begin(), places.end());
+    }
+    if (places.size() < 2)
+        return {};
+    return diagram(beam_of(shelf, places), loads_of(shelf, site.rules).on_beam(),
+                   creep_factor(shelf, site.service_class));
+}
+
+/// All fixings at hand, for the place that is loaded most.
+std::vector<FixingOption> ranked(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) {
+    const auto carrier = carrier_of(shelf, site);
+    const HungPlate hung = plate_of(shelf);
+    if (plan.brackets.empty() || (carrier && carrier->rod))
+        return {};
+    const auto worst = std::ranges::max_element(plan.brackets, {}, [](const BracketPlan& place) {
+        return carries(place.hold) ? place.fixing_utilisation.value_or(infinite) : -1;
+    });
+    if (worst->hanger)
+        return {};
+    DrivenThrough through;
+    std::vector<HoleDemand> demands;
+    if (carrier) {
+        through = carrier->through;
+        demands = demands_of(worst->reaction, *carrier, site.rules);
+    } else if (hung.plate) {
+        through = {hung.plate->thickness, steel_sheet_bearing_psi, hung.plate->hole_diameter};
+        through.packing = hung.proud;
+        demands = {{worst->tension_n, worst->shear_n, duration_stored}};
+    } else {
+        return {};
+    }
+    return rank_fixings(site.catalogue, site.rules, site.wall, worst->hold, through, demands);
+}
+
+} // namespace
+
+std::string_view words(Governs governs) {
+    switch (governs) {
+    case Governs::nothing:
+        return "nothing";
+    case Governs::sag:
+        return "the sag";
+    case Governs::board:
+        return "the board's strength";
+    case Governs::hanger:
+        return "the bracket's rating";
+    case Governs::fixing:
+        return "the fixings";
+    }
+    return {};
+}
+
+Capacity capacity_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) {
+    Capacity capacity;
+    if (plan.brackets.empty() && plan.cleats.empty())
+        return capacity;
+    const AsPlanned as_planned{shelf, site, plan};
+    capacity.by_sag = load_where(as_planned, &Strain::sag);
+    capacity.by_board = load_where(as_planned, &Strain::board);
+    capacity.by_hanger = load_where(as_planned, &Strain::hanger);
+    capacity.by_fixing = load_where(as_planned, &Strain::fixing);
+    const std::array limits{std::pair{capacity.by_sag, Governs::sag}, std::pair{capacity.by_board, Governs::board},
+                            std::pair{capacity.by_hanger, Governs::hanger},
+                            std::pair{capacity.by_fixing, Governs::fixing}};
+    const auto least = std::ranges::min_element(limits, {}, [](const auto& limit) { return limit.first; });
+    capacity.governs = least->second;
+    capacity.kg_per_m = std::min(least->first, most_kg_per_m);
+    capacity.kg = capacity.kg_per_m * shelf.length.in_metres();
+    capacity.from_memory = from_memory(shelf, plan);
+    const HungPlate hung = plate_of(shelf);
+    capacity.hanger_unknown =
+        hung.plate ? !hung.plate->rating_n
+                   : plan.bracket && !plan.bracket->rating_n && !shelf.held<OnHiddenRods>() && !shelf.held<HookRail>();
+    capacity.stud_assumed = std::ranges::count(plan.brackets, Hold::assumed_stud, &BracketPlan::hold) > 0;
+    return capacity;
+}
+
+ShelfStudy study_shelf(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) {
+    ShelfStudy study;
+    study.diagram = bending(shelf, site, plan);
+    const auto worst = [&](auto&& figure) {
+        const auto found = std::ranges::max_element(study.diagram, {}, figure);
+        return static_cast<std::size_t>(found - study.diagram.begin());
+    };
+    if (!study.diagram.empty()) {
+        study.worst_sag = worst([](const BeamPlace& place) { return std::abs(place.sag); });
+        study.worst_moment =
+            worst([](const BeamPlace& place) { return std::max(place.greatest_moment, -place.least_moment); });
+    }
+    study.capacity = capacity_of(shelf, site, plan);
+    study.stronger = Strengthener{shelf, site, study.capacity.kg_per_m}.all();
+    study.fixings = ranked(shelf, site, plan);
+    return study;
+}
+
+} // namespace yes_square

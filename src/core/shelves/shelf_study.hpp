@@ -1,0 +1,50 @@
+#pragma once
+
+#include "core/fixings/choose_fixing.hpp"
+#include "core/plan/wall_site.hpp"
+
+/// One shelf looked at closely, on demand: how it bends, how much it would hold, what would make it hold more, and all
+/// fixings at hand for it. Beside the plan, since it takes many times as long.
+namespace yes_square {
+
+/// What would give first.
+enum class Governs { nothing, sag, board, hanger, fixing };
+std::string_view words(Governs governs);
+
+/// The greatest even load beside what stands on the shelf in places, as it is planned: its boards, places and fixings.
+struct Capacity {
+    double kg_per_m = 0; ///< of shelf; of a fixture, all its contents divided by its length
+    double kg = 0;       ///< all along
+    Governs governs = Governs::nothing;
+    double by_sag = 0; ///< kg/m, each limit by itself; infinite: it does not bind
+    double by_board = 0;
+    double by_hanger = 0; ///< the bracket's or plate's rating; infinite where that is unknown
+    double by_fixing = 0;
+    bool from_memory = false;    ///< a figure of it is from memory
+    bool hanger_unknown = false; ///< nobody knows what the bracket itself bears
+    bool stud_assumed = false;   ///< a stud it counts on was never found: the figure is not to be used
+};
+
+/// Another way, with what it would hold.
+struct Stronger {
+    Sentence words;
+    Edit edit;
+    double kg_per_m = 0;
+    Governs governs = Governs::nothing;
+    double sag_share = 0; ///< of the limit, under the shelf's own load
+};
+
+struct ShelfStudy {
+    std::vector<BeamPlace> diagram; ///< from the shelf's left end; empty where no board spans
+    std::size_t worst_sag = 0;      ///< indices in the diagram
+    std::size_t worst_moment = 0;
+    Capacity capacity;
+    std::vector<Stronger> stronger;    ///< those that hold more than now, most first
+    std::vector<FixingOption> fixings; ///< for the place that is loaded most
+};
+
+/// @param plan  of the shelf, as reckon() gave it
+Capacity capacity_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan);
+ShelfStudy study_shelf(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan);
+
+} // namespace yes_square

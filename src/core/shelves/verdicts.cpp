@@ -1,0 +1,32 @@
+#include "core/shelves/verdicts.hpp"
+
+#include "core/shelves/shelf_loads.hpp"
+
+#include <algorithm>
+
+namespace yes_square {
+
+SagVerdict worst_sag(const BeamResult& beam, int limit_divisor) {
+    SagVerdict worst;
+    for (const SpanSag& sag : beam.sags) {
+        const double span = sag.overhang ? 2 * sag.length : sag.length;
+        const SagVerdict verdict{span, sag.place, sag.instantaneous, sag.long_term, span / limit_divisor, sag.overhang};
+        if (worst.limit == 0 || verdict.share() > worst.share())
+            worst = verdict;
+    }
+    return worst;
+}
+
+double board_utilisation(const Shelf& shelf, const BeamResult& beam, double accidental_n, const HouseRules& rules) {
+    const double modulus = section_modulus_of(shelf);
+    double leaned = beam.greatest_moment;
+    for (const SpanSag& span : beam.sags)
+        leaned = std::max(leaned, beam.greatest_moment + accidental_n * span.length * (span.overhang ? 1 : 0.25));
+    if (const auto* pole = shelf.held<Pole>(); pole && pole->stuff != PoleStuff::wood)
+        return leaned / modulus / (rules.shelves.rod_steel_mpa * 1e6);
+    const BoardProperties& board = properties(shelf.material);
+    return std::max(beam.greatest_moment / modulus / (bending_stored_mpa(board) * 1e6),
+                    leaned / modulus / (bending_leaned_mpa(board) * 1e6));
+}
+
+} // namespace yes_square

@@ -1,0 +1,277 @@
+#include "app/catalogue/fixings_at_hand.hpp"
+#include "app/catalogue/own_catalogue.hpp"
+#include "app/fixings/fixings_panel.hpp"
+#include "app/layout/layout_panel.hpp"
+#include "app/sheets/sheet_writer.hpp"
+#include "core/shelves/new_shelf.hpp"
+#include "driven_window.hpp"
+
+#include <QComboBox>
+#include <QFile>
+#include <QLabel>
+#include <QListWidget>
+#include <QMenu>
+#include <QPushButton>
+#include <QTabWidget>
+#include <QTableWidget>
+#include <QTextBrowser>
+
+using namespace yes_square;
+using namespace yes_square::app;
+
+namespace {
+
+/// An empty job with one wall of 4 m: brick, or studs every 400 mm.
+struct ShelfWindow : DrivenWindow {
+    explicit ShelfWindow(bool brick) {
+        bench().edit("a wall", [&](Job& made) {
+            Wall wall;
+            wall.id = "wall-1";
+            wall.name = "Wall";
+            wall.length = 4000_mm;
+            wall.height = 2600_mm;
+            if (brick)
+                wall.structure = Masonry{};
+            else
+                for (int i = 1; i < 10; ++i)
+                    wall.studs.push_back({Length::mm(400 * i), StudState::proved, Length::micrometres(600), {}});
+            wall.lining = {{brick ? LiningMaterial::plaster : LiningMaterial::plasterboard, 12_mm, {}}};
+            made.walls = {wall};
+        });
+        window.set_stage(Stage::layout);
+        QTest::qWait(1);
+    }
+
+    /// Adds a shelf of a kind as the menu does.
+    void add(ShelfKind kind) {
+        auto* menu = find<QMenu>("shelf-kinds");
+        menu->actions().at(static_cast<int>(kind))->trigger();
+        QTest::qWait(1);
+    }
+    const Shelf& shelf() {
+        REQUIRE(bench().shelf());
+        return *bench().shelf();
+    }
+    const ShelfPlan& plan() {
+        REQUIRE(bench().shelf_plan());
+        return *bench().shelf_plan();
+    }
+    void choose(const char* name, int row) {
+        auto* box = find<QComboBox>(name);
+        REQUIRE(box->isVisible());
+        box->setCurrentIndex(row);
+        emit box->activated(row);
+    }
+    bool finds(CheckCode code) { return std::ranges::find(plan().checks, code, &Check::code) != plan().checks.end(); }
+    void show_page(FixingsPage page) {
+        window.set_stage(Stage::fixings);
+        window.fixings().set_page(page);
+        QTest::qWait(1);
+    }
+};
+
+} // namespace
+
+TEST_CASE("every kind is hung from the menu, shown with its own figures and printed", "[app][kinds]") {
+    for (const bool brick : {true, false}) {
+        ShelfWindow driven{brick};
+        for (std::size_t i = 0; i < shelf_kinds; ++i) {
+            const auto kind = static_cast<ShelfKind>(i);
+            INFO(words(kind));
+            driven.add(kind);
+            CHECK(kind_of(driven.shelf()) == kind);
+            CHECK(driven.find<QComboBox>("shelf-kind")->currentIndex() == static_cast<int>(i));
+            CHECK_FALSE(driven.plan().steps.empty());
+            QTemporaryDir folder;
+            const QString path = folder.filePath("sheets.pdf");
+            CHECK(write_sheets_pdf(path, driven.job(), driven.bench().plan()).isEmpty());
+            CHECK(QFile{path}.size() > 2000);
+            driven.bench().undo_stack().undo();
+        }
+    }
+}
+
+TEST_CASE("a stack on slotted uprights: shelves and slots are typed, missed slots are cured", "[app][kinds]") {
+    ShelfWindow driven{true};
+    driven.add(ShelfKind::standards);
+    driven.type("shelf-tiers", "4");
+    CHECK(driven.shelf().tiers == 4);
+    driven.type("shelf-rise", "300");
+    CHECK(driven.finds(CheckCode::slots_missed)); // 300 is no multiple of 32
+    const auto check = std::ranges::find(driven.plan().checks, CheckCode::slots_missed, &Check::code);
+    REQUIRE_FALSE(check->cures.empty());
+    driven.bench().apply("cure", *check->cures.front().edit);
+    CHECK_FALSE(driven.finds(CheckCode::slots_missed));
+    driven.type("standard-length", "2000");
+    CHECK(std::get<OnStandards>(driven.shelf().holding).standard == 2000_mm);
+}
+
+TEST_CASE("a hidden bracket's holes are typed one after another", "[app][kinds]") {
+    ShelfWindow driven{false};
+    driven.add(ShelfKind::hidden_bracket);
+    driven.type("hidden-offset", "240");
+    driven.type("plate-width", "500");
+    driven.type("plate-rating", "15");
+    const std::size_t before = std::get<OnHiddenBracket>(driven.shelf().holding).plate.holes.size();
+    driven.type("hole-across", "30");
+    driven.type("hole-down", "8");
+    const auto& how = std::get<OnHiddenBracket>(driven.shelf().holding);
+    CHECK(how.offset == 240_mm);
+    CHECK(how.plate.rating_n == Approx(15 * 9.80665));
+    REQUIRE(how.plate.holes.size() == before + 1);
+    CHECK(how.plate.holes.back().across == 30_mm);
+    CHECK(driven.plan().holes.size() == before + 1);
+}
+
+TEST_CASE("rods, keyholes, cleats, rails, poles and fixtures take their figures", "[app][kinds]") {
+    ShelfWindow driven{true};
+    driven.add(ShelfKind::hidden_rods);
+    driven.type("rod-diameter", "12");
+    driven.choose("rod-resin", 1);
+    CHECK(std::get<OnHiddenRods>(driven.shelf().holding).resin);
+    CHECK(driven.plan().brackets.front().fixing->hole_diameter == 14_mm);
+    driven.add(ShelfKind::keyholes);
+    driven.type("keyhole-slot", "20");
+    CHECK(std::get<OnKeyholes>(driven.shelf().holding).slot == 20_mm);
+    driven.add(ShelfKind::cleats);
+    driven.type("cleat-left-leans", "5");
+    CHECK(driven.plan().pieces.front().front == driven.plan().pieces.front().back - 5_mm);
+    driven.choose("cleat-right", 0);
+    CHECK(driven.finds(CheckCode::cleat_sides_missing));
+    driven.add(ShelfKind::hook_rail);
+    driven.type("rail-hooks", "8");
+    driven.type("rail-hook-kg", "3");
+    CHECK(driven.plan().goods_n_per_m == Approx(24 * 9.80665));
+    driven.add(ShelfKind::pole);
+    driven.choose("pole-stuff", 1);
+    driven.type("pole-wall", "1.5");
+    CHECK(std::get<Pole>(driven.shelf().holding).stuff == PoleStuff::steel);
+    driven.add(ShelfKind::fixture);
+    driven.type("fixture-mass", "32");
+    CHECK(driven.plan().mass_kg == 32);
+    driven.add(ShelfKind::desk);
+    CHECK(driven.plan().brackets.front().reaction.greatest > 1000);
+    driven.choose("bracket-leg-up", 1);
+    CHECK(std::get<OnBrackets>(driven.shelf().holding).leg_up);
+}
+
+TEST_CASE("joints and heavy things are put on a shelf and taken off", "[app][kinds]") {
+    ShelfWindow driven{true};
+    driven.add(ShelfKind::brackets);
+    driven.type("along-at", "600");
+    REQUIRE(driven.shelf().joints == std::vector{600_mm});
+    CHECK(driven.plan().pieces.size() == 2);
+    driven.type("goods-name", "Loudspeaker");
+    driven.type("goods-from", "200");
+    driven.type("goods-kg", "nine");
+    CHECK(driven.shelf().goods.empty());
+    CHECK(driven.find<QLineEdit>("goods-kg")->property("refused").toBool());
+    driven.type("goods-kg", "9.5");
+    REQUIRE(driven.shelf().goods.size() == 1);
+    CHECK(driven.shelf().goods[0].kg == 9.5);
+    CHECK(driven.shelf().goods[0].to == driven.shelf().goods[0].from);
+    auto* list = driven.find<QListWidget>("goods-list");
+    list->setCurrentRow(0);
+    list->setFocus();
+    QTest::keyClick(list, Qt::Key_Delete);
+    CHECK(driven.shelf().goods.empty());
+}
+
+TEST_CASE("how much will it hold is answered, and made more at a click", "[app][kinds][study]") {
+    ShelfWindow driven{true};
+    driven.add(ShelfKind::brackets);
+    driven.show_page(FixingsPage::holds);
+    const QString before = driven.find<QLabel>("greatest-load")->text();
+    CHECK(before.contains("kg"));
+    CHECK(driven.find<QLabel>("governs")->text().contains("limited by"));
+    CHECK(driven.find<QTableWidget>("limits-table")->rowCount() == 4);
+    CHECK(driven.find<QLabel>("capacity-caution")->text().contains("from memory"));
+    const double held = driven.bench().shelf_study()->capacity.kg_per_m;
+    QPushButton* first = nullptr;
+    for (QPushButton* button : driven.find<QTabWidget>("fixings-tabs")->currentWidget()->findChildren<QPushButton*>())
+        if (button->property("role") == "cure" && !first)
+            first = button;
+    REQUIRE(first);
+    QTest::mouseClick(first, Qt::LeftButton);
+    CHECK(driven.bench().shelf_study()->capacity.kg_per_m > held);
+    QTest::qWait(1);
+    CHECK(driven.find<QLabel>("greatest-load")->text() != before);
+}
+
+TEST_CASE("fixings are ranked with reasons, and the packet of the fitter's own comes first", "[app][kinds][choose]") {
+    ShelfWindow driven{true};
+    driven.add(ShelfKind::brackets);
+    driven.show_page(FixingsPage::fix_with);
+    const QString ranks = driven.find<QTextBrowser>("rank-list")->toPlainText();
+    CHECK(ranks.indexOf("Nylon plug") < ranks.indexOf("Refused")); // will do
+    CHECK(ranks.indexOf("toggle") > ranks.indexOf("Refused"));
+    CHECK(ranks.contains("it may steady, never carry"));
+
+    FixingsAtHand dialog{driven.bench()};
+    dialog.show();
+    auto* anchors = dialog.findChild<QTableWidget*>("anchors-table");
+    CHECK_FALSE(dialog.findChild<QLineEdit*>("anchor-tension")->isVisible()); // a shipped one is not changed
+    anchors->selectRow(0);
+    QTest::mouseClick(dialog.findChild<QPushButton*>("copy-anchor"), Qt::LeftButton);
+    const auto& plugs = driven.job().catalogue.plugs;
+    REQUIRE(plugs.back().own);
+    const auto enter = [&](const char* name, const char* keys) {
+        auto* field = dialog.findChild<QLineEdit*>(name);
+        REQUIRE(field);
+        field->setFocus();
+        field->selectAll();
+        QTest::keyClicks(field, keys);
+        QTest::keyClick(field, Qt::Key_Return);
+        emit field->editingFinished();
+        QTest::qWait(1);
+    };
+    enter("anchor-name", "Long plug of the yellow box");
+    enter("anchor-tension", "6000");
+    enter("anchor-lengths", "60; eighty");
+    CHECK(dialog.findChild<QLineEdit*>("anchor-lengths")->property("refused").toBool());
+    enter("anchor-lengths", "70; 90");
+    CHECK(plugs.back().name == "Long plug of the yellow box");
+    CHECK(plugs.back().tension_n == 6000);
+    CHECK(plugs.back().screw_lengths == std::vector{70_mm, 90_mm});
+
+    QString problem;
+    CHECK(write_own_catalogue(driven.job().catalogue).isEmpty());
+    const Catalogue kept = read_own_catalogue(problem);
+    CHECK(problem.isEmpty());
+    REQUIRE(kept.plugs.size() == 1);
+    CHECK(kept.plugs[0].name == "Long plug of the yellow box");
+    QFile broken{own_catalogue_path()};
+    REQUIRE(broken.open(QIODevice::WriteOnly));
+    broken.write("{ \"plugs\": 7 }");
+    broken.close();
+    CHECK(read_own_catalogue(problem).plugs.empty());
+    CHECK(problem.contains("plugs"));
+    QFile::remove(own_catalogue_path());
+
+    QTest::mouseClick(dialog.findChild<QPushButton*>("remove-anchor"), Qt::LeftButton);
+    CHECK_FALSE(driven.job().catalogue.plugs.back().own);
+}
+
+TEST_CASE("one shelf is hung round the room and taken back by one undo", "[app][kinds]") {
+    ShelfWindow driven{true};
+    driven.bench().edit("a room", [](Job& job) {
+        job.rooms.push_back({});
+        job.rooms.back().id = job.rooms.back().name = "room";
+        job.walls.front().room = "room";
+        Wall next = job.walls.front();
+        next.id = "wall-2";
+        next.name = "Next";
+        job.walls.push_back(next);
+    });
+    driven.add(ShelfKind::brackets);
+    driven.type("shelf-height", "2200");
+    auto* menu = driven.find<QMenu>("shelf-kinds");
+    menu->actions().back()->trigger();
+    REQUIRE(driven.job().walls[0].shelves.size() == 1);
+    REQUIRE(driven.job().walls[1].shelves.size() == 1);
+    CHECK(driven.job().walls[0].shelves[0].length == 4000_mm);
+    CHECK(driven.job().walls[1].shelves[0].height == 2200_mm);
+    driven.bench().undo_stack().undo();
+    CHECK(driven.job().walls[1].shelves.empty());
+    CHECK(driven.job().walls[0].shelves[0].length == 1200_mm);
+}

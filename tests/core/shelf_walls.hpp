@@ -1,0 +1,70 @@
+#pragma once
+
+#include "core/job/edits.hpp"
+#include "core/plan/reckon.hpp"
+
+#include <algorithm>
+#include <catch2/catch.hpp>
+
+/// Walls to hang shelves of every kind on, and what a test asks of their plans.
+namespace yes_square {
+
+/// 4 m of proved studs every 400 mm behind 12.5 mm of plasterboard.
+inline Wall stud_wall() {
+    Wall wall;
+    wall.id = "wall";
+    wall.name = "Wall";
+    wall.room = "room";
+    wall.length = 4000_mm;
+    wall.height = 2500_mm;
+    wall.lining = {{LiningMaterial::plasterboard, Length::micrometres(12'500), {}}};
+    for (int i = 1; i < 10; ++i)
+        wall.studs.push_back({Length::mm(400 * i), StudState::proved, Length::micrometres(600), {}});
+    return wall;
+}
+
+inline Wall masonry_wall(MasonryKind kind = MasonryKind::brick) {
+    Wall wall = stud_wall();
+    wall.structure = Masonry{kind};
+    wall.studs.clear();
+    wall.lining = {{LiningMaterial::plaster, 10_mm, {}}};
+    return wall;
+}
+
+inline Job job_with(Wall wall, Shelf shelf) {
+    Job job = new_job();
+    for (Bracket& bracket : job.catalogue.brackets)
+        bracket.rating_n = 2000;
+    shelf.id = "shelf";
+    shelf.name = "Shelf";
+    wall.shelves = {std::move(shelf)};
+    job.rooms.push_back({});
+    job.rooms.back().id = job.rooms.back().name = "room";
+    job.walls = {std::move(wall)};
+    return job;
+}
+
+inline ShelfPlan shelf_plan(const Job& job) {
+    return reckon(job).walls.front()->shelves.front();
+}
+
+inline const Check* find_check(const ShelfPlan& plan, CheckCode code) {
+    const auto found = std::ranges::find(plan.checks, code, &Check::code);
+    return found == plan.checks.end() ? nullptr : &*found;
+}
+
+inline bool has_error(const ShelfPlan& plan) {
+    return std::ranges::any_of(plan.checks, [](const Check& check) { return check.severity == Severity::error; });
+}
+
+/// The plan after the first cure of a check that the program can make by itself.
+inline ShelfPlan cured(const Job& job, CheckCode code) {
+    const ShelfPlan plan = shelf_plan(job);
+    const Check* check = find_check(plan, code);
+    REQUIRE(check);
+    const auto cure = std::ranges::find_if(check->cures, [](const Cure& c) { return c.edit.has_value(); });
+    REQUIRE(cure != check->cures.end());
+    return shelf_plan(apply(*cure->edit, job));
+}
+
+} // namespace yes_square
