@@ -345,6 +345,30 @@ TEST_CASE("a pole sags as a round beam between its brackets", "[shelves][kinds][
     CHECK(plan.sag->instantaneous == Approx(sag).epsilon(0.01));
 }
 
+TEST_CASE("a curtain pole reaches 4 to 6 in past the window and lies between trim and ceiling",
+          "[shelves][kinds][common-practice]") {
+    Wall wall = masonry_wall();
+    wall.openings.push_back({OpeningKind::window, 1200_mm, 900_mm, 1000_mm, 1200_mm, 60_mm, {}});
+    const Shelf pole = new_shelf(ShelfKind::pole, wall);
+    CHECK(pole.length >= 1000_mm + 8_in);
+    CHECK(pole.length <= 1000_mm + 12_in);
+    CHECK(pole.height >= 2100_mm + 200_mm); // half way of the 400 to the ceiling
+    CHECK(pole.height <= 2100_mm + 267_mm); // two thirds
+    for (const BracketPlan& place : shelf_plan(job_with(wall, pole)).brackets)
+        CHECK(place.hold == Hold::masonry);
+}
+
+TEST_CASE("holes of a plate too near to one another are told", "[shelves][kinds][common-practice]") {
+    Shelf shelf = new_shelf(ShelfKind::fixture, masonry_wall());
+    std::get<Fixture>(shelf.holding).plate.holes = {
+        {50_mm, 30_mm, false, {}}, {90_mm, 30_mm, false, {}}, {550_mm, 30_mm, false, {}}};
+    const ShelfPlan plan = shelf_plan(job_with(masonry_wall(), shelf));
+    const Check* close = find_check(plan, CheckCode::holes_close);
+    REQUIRE(close);
+    CHECK(close->amount->si == Approx(10 * plan.brackets[0].fixing->hole_diameter.in_metres() - 0.040));
+    CHECK(std::ranges::count(plan.checks, CheckCode::holes_close, &Check::code) == 1);
+}
+
 TEST_CASE("a hook rail is screwed through to studs and its hooks pull at their reach", "[shelves][kinds]") {
     Shelf rail = new_shelf(ShelfKind::hook_rail, stud_wall());
     rail.left = 700_mm;

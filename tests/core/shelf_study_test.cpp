@@ -201,6 +201,22 @@ TEST_CASE("in aerated block everyday plugs run out and a practised hand has resi
     CHECK(practised > everyday);
 }
 
+TEST_CASE("practised hands are offered where plugs are what gives first", "[shelves][study][choose]") {
+    Shelf shelf = new_shelf(ShelfKind::fixture, masonry_wall(MasonryKind::concrete));
+    auto& how = std::get<Fixture>(shelf.holding);
+    how.plate.hole_diameter = 9_mm;
+    shelf.depth = 400_mm;
+    how.mass_kg = 5;
+    how.contents_kg = 420; // more than plugs bear, so that the other anchors are asked for
+    how.plate.rating_n = 20'000;
+    const Job job = job_with(masonry_wall(MasonryKind::concrete), shelf);
+    const ShelfStudy before = study_of(job);
+    const auto hands = std::ranges::find_if(before.stronger,
+                                            [](const Stronger& s) { return std::holds_alternative<SetSkill>(s.edit); });
+    REQUIRE(hands != before.stronger.end());
+    CHECK(study_of(apply(hands->edit, job)).capacity.kg_per_m == Approx(hands->kg_per_m).epsilon(1e-6));
+}
+
 TEST_CASE("the passes of the drill: tile without hammer first, dust, coach screws twice", "[fixings][drilling]") {
     Fixing plug;
     plug.hole_diameter = 8_mm;

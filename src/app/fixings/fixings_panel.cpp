@@ -1,5 +1,6 @@
 #include "app/fixings/fixings_panel.hpp"
 
+#include "app/shell/heading.hpp"
 #include "app/shell/read_only_table.hpp"
 #include "core/sheets/summary.hpp"
 
@@ -12,25 +13,7 @@
 namespace yes_square::app {
 namespace {
 
-constexpr int subject_role = Qt::UserRole;
-
 constexpr int floor_now_column = 3;
-
-void add_row(QTableWidget* table, const QStringList& cells, const std::string& subject) {
-    const int row = table->rowCount();
-    table->insertRow(row);
-    for (int column = 0; column < cells.size(); ++column) {
-        auto* item = new QTableWidgetItem{cells[column]};
-        item->setData(subject_role, QString::fromStdString(subject));
-        table->setItem(row, column, item);
-    }
-}
-
-QLabel* heading(const QString& words, QWidget* parent) {
-    auto* label = new QLabel{words, parent};
-    label->setProperty("role", "heading");
-    return label;
-}
 
 } // namespace
 
@@ -57,6 +40,7 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     auto* holds = new QScrollArea;
     holds->setWidgetResizable(true);
     holds->setFrameShape(QFrame::NoFrame);
+    holds->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     holds->setWidget(holds_);
     tabs_->addTab(holds, tr("Holds"));
     tabs_->addTab(new RankPanel{bench}, tr("Fix with"));
@@ -67,21 +51,21 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     whole->setContentsMargins(0, 0, 0, 0);
     whole->addWidget(pages_);
     auto* column = new QVBoxLayout{shelf};
-    column->addWidget(heading(tr("Marks on the level line"), this));
+    column->addWidget(heading_label(tr("Marks on the level line"), this));
     fixing_words_->setWordWrap(true);
     column->addWidget(fixing_words_);
     column->addWidget(marks_, 1);
     auto* drill_column = new QVBoxLayout{drill};
-    drill_column->addWidget(heading(tr("Bits, in the order of use"), this));
+    drill_column->addWidget(heading_label(tr("Bits, in the order of use"), this));
     drill_column->addWidget(bits_, 2);
     bit_words_->setWordWrap(true);
     drill_column->addWidget(bit_words_);
-    drill_column->addWidget(heading(tr("Holes"), this));
+    drill_column->addWidget(heading_label(tr("Holes"), this));
     drill_column->addWidget(drilling_, 3);
     for (QTableWidget* table : {marks_, drilling_})
         connect(table, &QTableWidget::itemSelectionChanged, this, [this, table] {
             if (const QTableWidgetItem* item = table->item(table->currentRow(), 0); item && table->hasFocus())
-                bench_.ask(item->data(subject_role).toString().toStdString());
+                bench_.ask(item->data(Qt::UserRole).toString().toStdString());
         });
     connect(&bench_, &Workbench::changed, this, &FixingsPanel::refresh);
     connect(&bench_, &Workbench::selection_changed, this, &FixingsPanel::refresh);
@@ -107,10 +91,8 @@ void FixingsPanel::refresh_noggings() {
         for (const Nogging::For& hold : nogging.holds)
             if (!owners.contains(text(hold.shelf)))
                 owners << text(hold.shelf);
-        add_row(noggings_,
-                {shown(nogging.left), shown(nogging.right), shown(nogging.length()), shown(nogging.z),
-                 owners.join(QStringLiteral(", "))},
-                {});
+        add_row(noggings_, {shown(nogging.left), shown(nogging.right), shown(nogging.length()), shown(nogging.z),
+                            owners.join(QStringLiteral(", "))});
     }
 }
 
@@ -138,7 +120,7 @@ void FixingsPanel::refresh() {
         add_row(marks_,
                 {QString::number(i + 1), shown(quantity(place.x)), text(say(words(place.hold), voice)),
                  shown(force(place.carries_n)), used},
-                "fixing/" + std::to_string(i + 1));
+                QStringLiteral("fixing/%1").arg(i + 1));
         for (const Hole& hole : plan->holes) {
             if (hole.bracket != i)
                 continue;
@@ -147,7 +129,7 @@ void FixingsPanel::refresh() {
                      shown(quantity(hole.above_now)),
                      place.fixing ? shown(stock(place.fixing->hole_diameter)) : tr("packet"),
                      place.fixing ? shown(stock(place.fixing->drill_depth)) : tr("packet")},
-                    "hole/" + std::to_string(hole.row + 1));
+                    QStringLiteral("hole/%1").arg(hole.row + 1));
         }
         const QString fixing = place.fixing ? QStringLiteral("%1, %2").arg(text(place.fixing->name),
                                                                            shown(stock(place.fixing->screw_length)))
@@ -155,10 +137,8 @@ void FixingsPanel::refresh() {
         fixings[fixing] << QString::number(i + 1);
     }
     for (const DrillRow& row : plan->drilling)
-        add_row(bits_,
-                {text(say(row.pass.bit, voice)), shown(stock(row.pass.diameter)), shown(stock(row.pass.depth)),
-                 row.pass.hammer ? tr("on") : tr("off")},
-                {});
+        add_row(bits_, {text(say(row.pass.bit, voice)), shown(stock(row.pass.diameter)), shown(stock(row.pass.depth)),
+                        row.pass.hammer ? tr("on") : tr("off")});
     QStringList minds;
     for (const DrillRow& row : plan->drilling)
         minds << tr("%1: %2").arg(text(say(row.pass.bit, voice)), text(say(row.pass.how, voice)));

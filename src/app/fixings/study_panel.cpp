@@ -1,5 +1,6 @@
 #include "app/fixings/study_panel.hpp"
 
+#include "app/shell/heading.hpp"
 #include "app/shell/read_only_table.hpp"
 #include "core/sheets/shelf_layer.hpp"
 
@@ -11,19 +12,6 @@ namespace {
 
 constexpr int limits_height = 172; ///< four rows
 constexpr int bending_height = 190;
-
-QLabel* heading(const QString& words, QWidget* parent) {
-    auto* label = new QLabel{words, parent};
-    label->setProperty("role", "heading");
-    return label;
-}
-
-void add_row(QTableWidget* table, const QStringList& cells) {
-    const int row = table->rowCount();
-    table->insertRow(row);
-    for (int column = 0; column < cells.size(); ++column)
-        table->setItem(row, column, new QTableWidgetItem{cells[column]});
-}
 
 } // namespace
 
@@ -49,16 +37,16 @@ StudyPanel::StudyPanel(Workbench& bench, QWidget* parent)
     for (QLabel* label : {governs_, caution_})
         label->setWordWrap(true);
     auto* column = new QVBoxLayout{this};
-    column->addWidget(heading(tr("How much will it hold?"), this));
+    column->addWidget(heading_label(tr("How much will it hold?"), this));
     column->addWidget(greatest_);
     column->addWidget(governs_);
     limits_->setMinimumHeight(limits_height);
     limits_->setMaximumHeight(limits_height);
     column->addWidget(limits_);
     column->addWidget(caution_);
-    column->addWidget(heading(tr("To make it hold more"), this));
+    column->addWidget(heading_label(tr("To make it hold more"), this));
     column->addLayout(stronger_);
-    column->addWidget(heading(tr("Load, bending, sag"), this));
+    column->addWidget(heading_label(tr("Load, bending, sag"), this));
     bending_->setFixedHeight(bending_height);
     column->addWidget(bending_);
     column->addStretch(1);
@@ -91,7 +79,8 @@ void StudyPanel::refresh() {
     const Capacity& capacity = study->capacity;
     const auto shown = [&](Kind kind, double si) { return text(say(Quantity{kind, si}, voice)); };
     const double length = capacity.kg_per_m > 0 ? capacity.kg / capacity.kg_per_m : bench_.shelf()->length.in_metres();
-    greatest_->setText(tr("%1, evenly").arg(shown(Kind::mass, capacity.kg)));
+    greatest_->setText((bench_.shelf()->tiers > 1 ? tr("%1 on each shelf, evenly") : tr("%1, evenly"))
+                           .arg(shown(Kind::mass, capacity.kg)));
     governs_->setText(tr("%1 of shelf, limited by %2")
                           .arg(shown(Kind::mass_per_m, capacity.kg_per_m), text(words(capacity.governs))));
     const auto limit = [&](Governs which, double kg_per_m) {
@@ -134,7 +123,7 @@ RankPanel::RankPanel(Workbench& bench, QWidget* parent)
     , list_{new QTextBrowser{this}} {
     list_->setObjectName(QStringLiteral("rank-list"));
     auto* column = new QVBoxLayout{this};
-    column->addWidget(heading(tr("What to fix it with"), this));
+    column->addWidget(heading_label(tr("What to fix it with"), this));
     column->addWidget(list_, 1);
     connect(&bench_, &Workbench::changed, this, &RankPanel::refresh);
     connect(&bench_, &Workbench::selection_changed, this, &RankPanel::refresh);

@@ -1,5 +1,6 @@
 #include "app/layout/shelf_parts.hpp"
 
+#include "app/shell/heading.hpp"
 #include "app/shell/theme.hpp"
 #include "app/shell/words.hpp"
 #include "core/shelves/carrier.hpp"
@@ -102,17 +103,11 @@ ReadingsSpec along_editor(Workbench& bench) {
     return spec;
 }
 
-QLabel* heading(const QString& words) {
-    auto* label = new QLabel{words};
-    label->setProperty("role", "heading");
-    return label;
-}
-
 QWidget* titled(const QString& title, QWidget* editor) {
     auto* box = new QWidget;
     auto* column = new QVBoxLayout{box};
     column->setContentsMargins(0, 0, 0, 0);
-    column->addWidget(heading(title));
+    column->addWidget(heading_label(title));
     column->addWidget(editor);
     return box;
 }
@@ -138,7 +133,7 @@ ShelfParts::ShelfParts(Workbench& bench, QWidget* parent)
 
     auto* goods = new QVBoxLayout{goods_};
     goods->setContentsMargins(0, 0, 0, 0);
-    goods->addWidget(heading(tr("Heavy things on a part of it")));
+    goods->addWidget(heading_label(tr("Heavy things on a part of it")));
     auto* form = new QFormLayout;
     goods_name_->setObjectName(QStringLiteral("goods-name"));
     goods_from_->setObjectName(QStringLiteral("goods-from"));

@@ -77,6 +77,13 @@ ScrapPanel::ScrapPanel(Workbench& bench, QWidget* parent)
     refresh();
 }
 
+/// Links are written in the colour of the moment.
+void ScrapPanel::changeEvent(QEvent* event) {
+    QTextBrowser::changeEvent(event);
+    if (event->type() == QEvent::PaletteChange)
+        refresh();
+}
+
 void ScrapPanel::refresh() {
     const WallPlan* wall = bench_.wall_plan();
     if (wall) // what was asked may be of the wall itself

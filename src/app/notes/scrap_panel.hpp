@@ -12,6 +12,9 @@ class ScrapPanel : public QTextBrowser {
 public:
     explicit ScrapPanel(Workbench& bench, QWidget* parent = nullptr);
 
+protected:
+    void changeEvent(QEvent* event) override;
+
 private:
     void refresh();
     void write(const Working& working, const QString& links);

@@ -19,4 +19,14 @@ QTableWidget* read_only_table(const QStringList& headings, const char* name, QWi
     return table;
 }
 
+void add_row(QTableWidget* table, const QStringList& cells, const QVariant& data) {
+    const int row = table->rowCount();
+    table->insertRow(row);
+    for (int column = 0; column < cells.size(); ++column) {
+        auto* item = new QTableWidgetItem{cells[column]};
+        item->setData(Qt::UserRole, data);
+        table->setItem(row, column, item);
+    }
+}
+
 } // namespace yes_square::app

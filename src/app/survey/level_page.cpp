@@ -1,5 +1,6 @@
 #include "app/survey/level_page.hpp"
 
+#include "app/shell/heading.hpp"
 #include "app/survey/readings.hpp"
 #include "app/survey/working_links.hpp"
 #include "core/sheets/profile_drawing.hpp"
@@ -13,13 +14,6 @@ namespace yes_square::app {
 namespace {
 
 constexpr int profile_height = 104;
-
-QLabel* heading(const QString& words, QWidget* parent) {
-    auto* label = new QLabel{words, parent};
-    label->setProperty("role", "heading");
-    label->setWordWrap(true);
-    return label;
-}
 
 DrawingView* profile(Workbench& bench, DrawingView::Draw draw, QWidget* parent) {
     auto* view = new DrawingView{std::move(draw), parent};
@@ -104,11 +98,11 @@ LevelPage::LevelPage(Workbench& bench, QWidget* parent)
                          tr("Set up a level line, one for the whole room, and read down to the floor that is "
                             "there now, at each end and where it looks high."),
                          this});
-    column->addWidget(heading(tr("From the level line down to the floor"), this));
+    column->addWidget(heading_label(tr("From the level line down to the floor"), this));
     column->addWidget(new ReadingsEditor{bench, floor_readings(), this});
-    column->addWidget(heading(tr("Floor still to be laid, in this room"), this));
+    column->addWidget(heading_label(tr("Floor still to be laid, in this room"), this));
     column->addWidget(floor_layers(bench, this));
-    column->addWidget(heading(tr("From the level line up to the ceiling"), this));
+    column->addWidget(heading_label(tr("From the level line up to the ceiling"), this));
     column->addWidget(new ReadingsEditor{bench, ceiling_readings(), this});
     column->addStretch(1);
 }
@@ -147,10 +141,10 @@ FacePage::FacePage(Workbench& bench, QWidget* parent)
                          tr("Stretch strings in one plumb plane in front of the wall and read back to it. "
                             "The proudest place needs no packing, all others do."),
                          this});
-    column->addWidget(heading(tr("From a string back to the wall"), this));
+    column->addWidget(heading_label(tr("From a string back to the wall"), this));
     column->addWidget(new ReadingsEditor{bench, face_readings(), this});
 
-    column->addWidget(heading(tr("Packing at any place"), this));
+    column->addWidget(heading_label(tr("Packing at any place"), this));
     auto* grid = new QGridLayout;
     for (auto [label, field, name, row] :
          {std::tuple{tr("At"), shim_x_, "shim-x", 0}, {tr("Height"), shim_z_, "shim-z", 1}}) {
@@ -165,10 +159,10 @@ FacePage::FacePage(Workbench& bench, QWidget* parent)
     grid->addWidget(shim_, 2, 0, 1, 2);
     column->addLayout(grid);
 
-    column->addWidget(heading(tr("Between the wall's ends: at the floor, half way, at the top"), this));
+    column->addWidget(heading_label(tr("Between the wall's ends: at the floor, half way, at the top"), this));
     column->addWidget(new ReadingsEditor{bench, width_readings(), this});
 
-    column->addWidget(heading(tr("The far corner: 3, 4 and 5, or two diagonals"), this));
+    column->addWidget(heading_label(tr("The far corner: 3, 4 and 5, or two diagonals"), this));
     auto* form = new BoundForm{bench, this};
     const auto corner = [&](const QString& label, const char* name, Length CornerReading::*member) {
         form->optional_length(

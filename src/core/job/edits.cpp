@@ -84,6 +84,9 @@ void apply_to_job(const ChangeShelf& edit, Job& job) {
     if (Shelf* shelf = find_shelf(job, edit.to.id))
         *shelf = edit.to;
 }
+void apply_to_job(const SetSkill& edit, Job& job) {
+    job.rules.shelves.skill = edit.skill;
+}
 void apply_to_job(const SetLine& edit, Job& job) {
     if (Room* room = find_room(job, edit.room))
         if (const auto line = std::ranges::find(room->lines, edit.line, &LevelLine::id); line != room->lines.end())

@@ -44,6 +44,12 @@ struct ChangeShelf {
     bool operator==(const ChangeShelf&) const = default;
 };
 
+/// Who does the work: with practised hands expanding and resin-set anchors may be used.
+struct SetSkill {
+    Skill skill = Skill::everyday;
+    bool operator==(const SetSkill&) const = default;
+};
+
 struct SetWallHeight {
     std::string wall;
     Length height;
@@ -123,9 +129,9 @@ struct RemoveUnit {
     bool operator==(const RemoveUnit&) const = default;
 };
 
-using Edit = std::variant<MoveShelf, ResizeShelf, ChooseBracket, ChooseLayout, ChooseBoard, ChangeShelf, SetWallHeight,
-                          TakeBuildUp, DropReadingsOffWall, SetLine, TakeLines, SetRelation, PlaceRun, SetSlack,
-                          SetHanging, ResizeUnit, ReorderUnit, SetHinge, RemoveUnit>;
+using Edit = std::variant<MoveShelf, ResizeShelf, ChooseBracket, ChooseLayout, ChooseBoard, ChangeShelf, SetSkill,
+                          SetWallHeight, TakeBuildUp, DropReadingsOffWall, SetLine, TakeLines, SetRelation, PlaceRun,
+                          SetSlack, SetHanging, ResizeUnit, ReorderUnit, SetHinge, RemoveUnit>;
 
 /// The shelf with this id, wherever it hangs; nullptr if none.
 const Shelf* find_shelf(const Job& job, const std::string& id);

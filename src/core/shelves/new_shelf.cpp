@@ -6,6 +6,7 @@ namespace yes_square {
 namespace {
 
 constexpr Length end_inset = 50_mm;
+constexpr Length pole_past_trim = 5_in;
 constexpr Length corner_gap = 2_mm;     ///< a board is cut this much short of the one it meets in a corner
 constexpr Length leg_room = 350_mm;     ///< wall that brackets want under a board (house rule, the usual longest leg)
 constexpr Length hanger_every = 600_mm; ///< where nobody knows the joists
@@ -110,6 +111,18 @@ Holding usual_holding(ShelfKind kind, const Shelf& shelf) {
     return OnBrackets{};
 }
 
+/// A curtain pole over the first window: 5 in past its trim at each end, six tenths of the way from trim to ceiling
+/// (common practice: 4 to 6 in, one half to two thirds).
+void over_window(const Wall& wall, Shelf& shelf) {
+    const auto window = std::ranges::find(wall.openings, OpeningKind::window, &Opening::kind);
+    if (window == wall.openings.end())
+        return;
+    const Length trim = window->bottom + window->height;
+    shelf.left = std::max(Length{}, window->left - pole_past_trim);
+    shelf.length = std::min(wall.length, window->left + window->width + pole_past_trim) - shelf.left;
+    shelf.height = trim + (wall.height - trim) * 6 / 10;
+}
+
 /// Whether brackets could stand under a stretch of the shelf: no opening takes the wall there.
 bool wall_under(const Wall& wall, const Shelf& shelf, Length x) {
     return std::ranges::none_of(wall.openings, [&](const Opening& opening) {
@@ -203,6 +216,8 @@ Shelf new_shelf(ShelfKind kind, const Wall& wall) {
     shelf.thickness = size.thickness;
     shelf.material = size.material;
     shelf.load.kind = size.load;
+    if (kind == ShelfKind::pole)
+        over_window(wall, shelf);
     if (kind == ShelfKind::standards) {
         shelf.tiers = 3;
         shelf.rise = 320_mm;

@@ -245,42 +245,56 @@ namespace {
 /// Along the grain of a stud 10 screw diameters, in masonry 10 hole diameters between fixings and to a free edge
 /// (common practice): nearer, the wood splits and the brick breaks out.
 void check_hole_spacing(const WallSite& site, ShelfPlan& plan) {
-    std::optional<Length> apart;
-    if (site.masonry()) {
-        const auto fixed =
-            std::ranges::find_if(plan.brackets, [](const BracketPlan& p) { return p.fixing.has_value(); });
-        if (fixed != plan.brackets.end())
-            apart = 10 * fixed->fixing->hole_diameter;
-    } else if (const WoodScrew* screw = screw_for(site.catalogue, plan.bracket->hole_diameter)) {
-        apart = Length::nearest_to_metres(10 * properties(screw->gauge).diameter_in * 0.0254);
-    }
-    if (!apart)
+    constexpr int driven_apart = 10;
+    constexpr int coach_apart = 4;
+    const auto fixed = std::ranges::find_if(plan.brackets, [](const BracketPlan& p) { return p.fixing.has_value(); });
+    if (fixed == plan.brackets.end())
         return;
-    const auto& drops = plan.bracket->hole_drops;
-    for (std::size_t i = 1; i < drops.size(); ++i)
-        if (drops[i] - drops[i - 1] < *apart)
-            add(plan, CheckCode::holes_close, Severity::warning,
-                {"The bracket's holes {0} and {1} are {2} apart; {3} (10 diameters) keeps the wall from splitting",
-                 {count(i), count(i + 1), quantity(drops[i] - drops[i - 1]), quantity(*apart)}},
-                quantity(*apart - (drops[i] - drops[i - 1])));
+    const Fixing& fixing = *fixed->fixing;
+    const Length apart = site.masonry() ? driven_apart * fixing.hole_diameter
+                                        : (fixing.coach ? coach_apart : driven_apart) * fixing.clearance;
+    // Two holes of one place or plate that are near enough to break the wall between them; of places alike, once.
+    const auto too_near = [&](const Hole& a, const Hole& b) -> std::optional<Length> {
+        const BracketPlan& one = plan.brackets[a.bracket];
+        const BracketPlan& other = plan.brackets[b.bracket];
+        if (!carries(one.hold) || !carries(other.hold) || (!site.masonry() && one.stud != other.stud) ||
+            (plan.bracket && a.bracket != b.bracket))
+            return std::nullopt;
+        const Length off = Length::nearest_to_metres(std::hypot((a.x - b.x).in_metres(), (a.z - b.z).in_metres()));
+        return off < apart ? std::optional{off} : std::nullopt;
+    };
+    for (std::size_t i = 1; i < plan.holes.size(); ++i) {
+        if (plan.bracket && plan.holes[i].bracket != plan.holes.front().bracket)
+            break;
+        for (std::size_t k = 0; k < i; ++k)
+            if (const auto off = too_near(plan.holes[k], plan.holes[i]))
+                add(plan, CheckCode::holes_close, Severity::warning,
+                    {plan.bracket
+                         ? std::string_view{"The bracket's holes {0} and {1} are {2} apart; {3} ({4} "
+                                            "diameters) keeps the wall from splitting"}
+                         : "Holes {0} and {1} are {2} apart; {3} ({4} diameters) keeps the wall from splitting",
+                     {count(k + 1), count(i + 1), quantity(*off), quantity(apart),
+                      count(site.masonry() || !fixing.coach ? driven_apart : coach_apart)}},
+                    quantity(apart - *off));
+    }
     if (!site.masonry())
         return;
     const auto near_edge = [&](const Hole& hole) {
-        if ((site.wall.left_end == WallEnd::open && hole.x < *apart) ||
-            (site.wall.right_end == WallEnd::open && site.wall.length - hole.x < *apart))
+        if ((site.wall.left_end == WallEnd::open && hole.x < apart) ||
+            (site.wall.right_end == WallEnd::open && site.wall.length - hole.x < apart))
             return true;
         return std::ranges::any_of(site.wall.openings, [&](const Opening& opening) {
             const Box box = box_of(opening);
-            return hole.x > box.left - *apart && hole.x < box.right + *apart && hole.z > box.bottom - *apart &&
-                   hole.z < box.top + *apart;
+            return hole.x > box.left - apart && hole.x < box.right + apart && hole.z > box.bottom - apart &&
+                   hole.z < box.top + apart;
         });
     };
     for (const Hole& hole : plan.holes)
         if (near_edge(hole)) {
             add(plan, CheckCode::holes_close, Severity::warning,
                 {"Bracket {0} drills within {1} (10 diameters) of a free edge of the masonry",
-                 {count(hole.bracket + 1), quantity(*apart)}},
-                quantity(*apart), hole.x, hole.z);
+                 {count(hole.bracket + 1), quantity(apart)}},
+                quantity(apart), hole.x, hole.z);
             return;
         }
 }
@@ -353,8 +367,6 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
                  {number(i), force(-place.reaction.least)}},
                 force(-place.reaction.least), place.x, shelf.underside());
     }
-
-    check_hole_spacing(site, plan);
 }
 
 namespace {
@@ -419,6 +431,7 @@ void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan)
         for (const Box& leg : leg_boxes(shelf, plan, plan.brackets[i].x))
             check_leg(leg, i, shelf, site, plan);
     }
+    check_hole_spacing(site, plan);
 }
 
 void check_looks(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {

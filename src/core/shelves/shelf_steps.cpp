@@ -142,6 +142,10 @@ private:
         if (places() > 2)
             say({"Those between: bring each up to a straightedge laid over the outer two"});
         if (shelf_.load.kind == LoadKind::desk)
+            say({"Desk: a stretcher on edge along the wall under its back, screwed to the wall and to the top, keeps a "
+                 "top "
+                 "of boards flat between the brackets"});
+        if (shelf_.load.kind == LoadKind::desk)
             hold({"Desk: all tops in one plane, or they do not share the load. Lay a straightedge over them, pack "
                   "behind the low ones"});
         hold({"Check plumb and level again, then tighten all, top screws first"});
@@ -229,6 +233,7 @@ private:
     }
 
     void hang(const Pole&) {
+        say({"Into the wall beside an opening's trim, never into the trim"});
         say({"End brackets on their marks, level across, one screw each; then all screws"});
         if (places() > 2)
             say({"Those between: up to a string from end to end"});

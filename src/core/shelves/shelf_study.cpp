@@ -161,6 +161,7 @@ public:
         stiffer();
         more_places();
         other_brackets();
+        practised_hands();
         std::ranges::stable_sort(found_, std::ranges::greater{}, &Stronger::kg_per_m);
         return std::move(found_);
     }
@@ -232,6 +233,23 @@ private:
             other.bracket = bracket.id;
             try_it({"Bracket: {0}", {bracket.name}}, other);
         }
+    }
+
+    /// Expanding and resin-set anchors, if somebody who can set them does the work.
+    void practised_hands() {
+        if (!site_.masonry() || site_.rules.shelves.skill == Skill::practised)
+            return;
+        HouseRules rules = site_.rules;
+        rules.shelves.skill = Skill::practised;
+        const WallSite site{rules, site_.catalogue, site_.wall, site_.service_class, site_.survey};
+        const ShelfPlan plan = draft_shelf(shelf_, site);
+        const Capacity capacity = capacity_of(shelf_, site, plan);
+        if (capacity.kg_per_m > now_ * worth_showing)
+            found_.push_back({{"Anchors for practised hands"},
+                              SetSkill{Skill::practised},
+                              capacity.kg_per_m,
+                              capacity.governs,
+                              plan.sag ? plan.sag->share() : 0});
     }
 
     const Shelf& shelf_;

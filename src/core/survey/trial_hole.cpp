@@ -46,20 +46,6 @@ std::optional<MasonryKind> masonry_of(DrillMet met) {
     }
 }
 
-std::string_view words_of(MasonryKind kind) {
-    switch (kind) {
-    case MasonryKind::brick:
-        return "brick";
-    case MasonryKind::dense_block:
-        return "dense block";
-    case MasonryKind::aerated_block:
-        return "aerated block";
-    case MasonryKind::concrete:
-        return "concrete";
-    }
-    return {};
-}
-
 /// White dust is plaster where something solid follows at once, board where a void, a stud or a batten does.
 std::optional<LiningMaterial> lining_of(DrillMet met, const Layer* next) {
     switch (met) {
@@ -126,10 +112,9 @@ private:
             found_.hollow = layer->thickness();
             if (behind && masonry_of(behind->met) && layer->thickness() <= deepest_battens) {
                 add_lining(LiningMaterial::hollow, layer->thickness());
-                return masonry(
-                    *masonry_of(behind->met),
-                    {"Lining {0}, a void of {1}, then {2}: a board on dabs or battens",
-                     {stock(found_.behind_lining), stock(found_.hollow), words_of(*masonry_of(behind->met))}});
+                return masonry(*masonry_of(behind->met),
+                               {"Lining {0}, a void of {1}, then {2}: a board on dabs or battens",
+                                {stock(found_.behind_lining), stock(found_.hollow), words(*masonry_of(behind->met))}});
             }
             if (behind && (lining_of(behind->met, nullptr) || behind->met == DrillMet::wood_shavings)) {
                 Framing framing = framed();
@@ -146,7 +131,7 @@ private:
             return;
         }
         if (const auto kind = masonry_of(layer->met))
-            return masonry(*kind, {"Lining {0}, then {1}", {stock(found_.behind_lining), words_of(*kind)}});
+            return masonry(*kind, {"Lining {0}, then {1}", {stock(found_.behind_lining), words(*kind)}});
         Framing framing = framed();
         if (layer->met == DrillMet::metal) {
             framing.material = StudMaterial::steel;
