@@ -104,7 +104,7 @@ void StudyPanel::refresh() {
         cautions << tr("Figures from memory, unchecked. A maker's packet or local code that says less comes first.");
     caution_->setText(cautions.join(QStringLiteral(" ")));
     for (const Stronger& other : study->stronger) {
-        auto* button = new QPushButton{tr("%1: %2, limited by %3")
+        auto* button = new QPushButton{tr("%1:\n%2, limited by %3")
                                            .arg(text(say(other.words, voice)),
                                                 shown(Kind::mass, other.kg_per_m * length), text(words(other.governs))),
                                        this};
