@@ -86,6 +86,8 @@ TEST_CASE("a screw with less than 6 diameters of penetration carries no shear (N
 TEST_CASE("pull and shear together follow NDS-2018 12.4", "[fixings][standard]") {
     CHECK(combined_utilisation(100, 0, 400, 200) == Approx(0.25));
     CHECK(combined_utilisation(0, 100, 400, 200) == Approx(0.5));
+    // Where W is more than twice Z the formula alone would call a little pull a help.
+    CHECK(combined_utilisation(10, 100, 900, 200) == Approx(0.5));
     // At 45 degrees: W Z / (W/2 + Z/2) = 266.7 N bears 141.4 N.
     CHECK(combined_utilisation(100, 100, 400, 200) == Approx(std::sqrt(2) * 100 / (400.0 * 200 / 300)).epsilon(1e-9));
 }

@@ -2,6 +2,7 @@
 
 #include "core/shelves/bracket_search.hpp"
 
+#include <algorithm>
 #include <glpk.h>
 #include <random>
 #include <vector>
@@ -56,14 +57,18 @@ inline Placement place_by_mip(const BracketQuestion& question) {
         int to;   // -1: ends here
     };
     std::vector<Step> steps;
+    const auto leaves_out = [&](int from, int to) { // a must, ends excluded
+        return std::ranges::any_of(question.musts, [&](Length must) { return cells(must) > from && cells(must) < to; });
+    };
     for (int p = 0; p <= last; ++p) {
         const bool in_stud = stud[static_cast<std::size_t>(p)];
-        if (p >= inset && p <= overhang && (in_stud || p == usual))
+        if (p >= inset && p <= overhang && (in_stud || p == usual) && !leaves_out(-1, p + 1))
             steps.push_back({-1, p});
-        if (last - p >= inset && last - p <= overhang && (in_stud || last - p == usual))
+        if (last - p >= inset && last - p <= overhang && (in_stud || last - p == usual) && !leaves_out(p - 1, last + 1))
             steps.push_back({p, -1});
         for (int q = p + narrowest; q <= std::min(last, p + widest); ++q)
-            steps.push_back({p, q});
+            if (!leaves_out(p, q))
+                steps.push_back({p, q});
     }
     glp_term_out(GLP_OFF);
     glp_prob* problem = glp_create_prob();

@@ -244,7 +244,8 @@ std::optional<FixingChoice> anchor_choice(const MasonryAnchor& anchor, const Hou
                          std::max(lining - through.packing + anchor.embedment, reach) + dust_room,
                          tension_n,
                          shear_n,
-                         anchor.own ? packet_source : plug_source},
+                         anchor.own ? packet_source : plug_source,
+                         anchor.screw_diameter},
                         governing.utilisation,
                         governing.demand};
 }
@@ -291,7 +292,8 @@ std::vector<FixingOption> rank_fixings(const Catalogue& catalogue, const HouseRu
     const bool wood = framing && framing->material == StudMaterial::timber && carries(hold);
     for (const WoodScrew& stock : catalogue.wood_screws) {
         const ScrewProperties& screw = properties(stock.gauge);
-        Ranked& next = ranked.emplace_back(Ranked{{}, screw.coach ? 1 : 0, screw.diameter_in});
+        Ranked& next = ranked.emplace_back(
+            Ranked{{}, screw.coach ? 1 : 0, through.hole && !screw.coach ? -screw.diameter_in : screw.diameter_in});
         if (wood) {
             const Wood held{specific_gravity(framing->species), hold == Hold::nogging};
             next.option = weigh_screw(stock, {rules, wall, *framing, held, through, demands});

@@ -60,12 +60,12 @@ struct FixingOption {
     std::vector<Sentence> refused; ///< why it will not do; empty: it will
 };
 
-/// All fixings at hand for a place, those that will do first: the easiest to set well, then the shortest of what bears
-/// the demands, smallest gauge first. `hold` says what the point is in; nothing in the lining alone is ever a carrier.
-/// Wood screws reach the wanted penetration and never through the stud; of each gauge the shortest stock length that
-/// bears the demands, else the one that bears most. Anchors: T/Ta + V/Va, embedded in the masonry only, the hole 6 mm
-/// deeper. Behind a lining that is not plaster or tile on the masonry itself, an anchor's screw may bend: its shear is
-/// cut down.
+/// All fixings at hand for a place, those that will do first, the easiest to set well before harder ones; of wood
+/// screws the smallest gauge first, or through a metal part the largest that passes its hole; of anchors the one loaded
+/// least. `hold` says what the point is in; nothing in the lining alone is ever a carrier. Wood screws reach the wanted
+/// penetration and never through the stud; of each gauge the shortest stock length that bears the demands, else the one
+/// that bears most. Anchors: T/Ta + V/Va, embedded in the masonry only, the hole 6 mm deeper. Behind a lining that is
+/// not plaster or tile on the masonry itself, an anchor's screw may bend: its shear is cut down.
 std::vector<FixingOption> rank_fixings(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall, Hold hold,
                                        const DrivenThrough& through, const std::vector<HoleDemand>& demands);
 

@@ -108,7 +108,9 @@ double combined_utilisation(double tension_n, double shear_n, double withdrawal_
         return std::numeric_limits<double>::infinity();
     const double sine = tension_n / load;
     const double cosine = shear_n / load;
-    return load * (withdrawal_n * cosine * cosine + lateral_n * sine * sine) / (withdrawal_n * lateral_n);
+    const double together =
+        load * (withdrawal_n * cosine * cosine + lateral_n * sine * sine) / (withdrawal_n * lateral_n);
+    return std::max({together, tension_n > 0 ? tension_n / withdrawal_n : 0, shear_n > 0 ? shear_n / lateral_n : 0});
 }
 
 } // namespace yes_square

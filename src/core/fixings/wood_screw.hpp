@@ -65,7 +65,8 @@ double main_bearing_length_in(const ScrewProperties& screw, double penetration_i
 double steel_tension_n(const ScrewProperties& screw);
 
 /// Utilisation of one screw under tension and shear together (NDS 12.4):
-/// capacity along the load = W Z / (W cos^2 a + Z sin^2 a), a the load's angle to the wood surface.
+/// capacity along the load = W Z / (W cos^2 a + Z sin^2 a), a the load's angle to the wood surface; never less than
+/// either alone, as that formula gives where W is more than twice Z.
 /// Infinite where there is load and no capacity.
 double combined_utilisation(double tension_n, double shear_n, double withdrawal_n, double lateral_n);
 

@@ -167,7 +167,7 @@ struct Fixing {
     double tension_n = 0; ///< capacity per fixing, duration included
     double shear_n = 0;
     Source source;
-    Length clearance = {}; ///< of a wood or coach screw: the hole its shank passes through
+    Length clearance = {}; ///< the hole its shank passes through in what is screwed on
     bool coach = false;
 };
 
