@@ -252,6 +252,32 @@ TEST_CASE("fixings are ranked with reasons, and the packet of the fitter's own c
     CHECK_FALSE(driven.job().catalogue.plugs.back().own);
 }
 
+TEST_CASE("the screws in the van are what the program chooses from", "[app][kinds][choose]") {
+    ShelfWindow driven{false};
+    driven.add(ShelfKind::brackets);
+    const Length before = driven.plan().brackets.front().fixing->screw_length;
+    FixingsAtHand dialog{driven.bench()};
+    dialog.show();
+    dialog.findChild<QTabWidget*>("at-hand-tabs")->setCurrentIndex(1);
+    const auto enter = [&](const char* name, const char* keys) {
+        auto* field = dialog.findChild<QLineEdit*>(name);
+        REQUIRE(field);
+        field->setFocus();
+        field->selectAll();
+        QTest::keyClicks(field, keys);
+        emit field->editingFinished();
+        QTest::qWait(1);
+    };
+    enter("screw-1", "80; 90"); // #10
+    CHECK(driven.plan().brackets.front().fixing->screw_length == 80_mm);
+    CHECK(driven.plan().brackets.front().fixing->screw_length > before);
+    enter("screw-1", "long ones");
+    CHECK(dialog.findChild<QLineEdit*>("screw-1")->property("refused").toBool());
+    CHECK(driven.plan().brackets.front().fixing->screw_length == 80_mm);
+    enter("screw-shelf", "16");
+    CHECK(driven.job().catalogue.shelf_screws == std::vector{16_mm});
+}
+
 TEST_CASE("one shelf is hung round the room and taken back by one undo", "[app][kinds]") {
     ShelfWindow driven{true};
     driven.bench().edit("a room", [](Job& job) {

@@ -215,6 +215,14 @@ TEST_CASE("an alcove shelf: half on each side strip, front cut shorter where the
     }
 }
 
+TEST_CASE("on a framed wall whose neighbours nobody surveyed an alcove shelf is refused", "[shelves][kinds][safety]") {
+    Wall wall = stud_wall();
+    wall.length = 1000_mm;
+    const ShelfPlan plan = shelf_plan(job_with(wall, new_shelf(ShelfKind::cleats, wall)));
+    CHECK(find_check(plan, CheckCode::one_stud)->severity == Severity::error);
+    CHECK(find_check(plan, CheckCode::cleat_wall_unknown));
+}
+
 TEST_CASE("side strips take the walls of the room as they were surveyed", "[shelves][kinds]") {
     Wall wall = masonry_wall();
     wall.length = 1000_mm;
@@ -224,9 +232,19 @@ TEST_CASE("side strips take the walls of the room as they were surveyed", "[shel
     Wall right = masonry_wall(MasonryKind::aerated_block);
     right.id = "right";
     job.walls = {left, job.walls.front(), right};
+    // Its studs every 400 mm: none is within 275 mm of the corner, so the strip on it holds nowhere.
+    const ShelfPlan few = reckon(job).walls[1]->shelves.front();
+    CHECK(find_check(few, CheckCode::one_stud)->severity == Severity::error);
+    CHECK_FALSE(few.cleats[0].fixing);
+    job.walls[0].studs.push_back({3940_mm, StudState::proved, Length::micrometres(600), {}});
+    job.walls[0].studs.push_back({3760_mm, StudState::assumed, Length::micrometres(600), {}});
+    CHECK(find_check(reckon(job).walls[1]->shelves.front(), CheckCode::one_stud)); // assumed does not count
+    job.walls[0].studs.back().state = StudState::proved;
     const ShelfPlan plan = reckon(job).walls[1]->shelves.front();
     REQUIRE(plan.cleats.size() == 3);
+    CHECK_FALSE(find_check(plan, CheckCode::one_stud));
     CHECK_FALSE(find_check(plan, CheckCode::cleat_wall_unknown));
+    CHECK(plan.cleats[0].screws == 2);
     REQUIRE(plan.cleats[0].fixing);
     CHECK(plan.cleats[0].fixing->name.find("wood screw") != std::string::npos);
     REQUIRE(plan.cleats[1].fixing);

@@ -7,6 +7,7 @@
 
 #include <QHBoxLayout>
 #include <QLabel>
+#include <QTabWidget>
 #include <QVBoxLayout>
 #include <algorithm>
 
@@ -60,10 +61,17 @@ FixingsAtHand::FixingsAtHand(Workbench& bench, QWidget* parent)
     buttons->addWidget(remove_);
     buttons->addStretch(1);
     buttons->addWidget(close);
+    auto* anchors = new QWidget;
+    auto* anchor_column = new QVBoxLayout{anchors};
+    anchor_column->addWidget(words);
+    anchor_column->addWidget(table_, 1);
+    anchor_column->addWidget(form_);
+    auto* tabs = new QTabWidget{this};
+    tabs->setObjectName(QStringLiteral("at-hand-tabs"));
+    tabs->addTab(anchors, tr("Anchors for masonry"));
+    tabs->addTab(screws_page(), tr("Screws"));
     auto* column = new QVBoxLayout{this};
-    column->addWidget(words);
-    column->addWidget(table_, 1);
-    column->addWidget(form_);
+    column->addWidget(tabs, 1);
     column->addLayout(buttons);
     build_form();
     connect(copy_, &QPushButton::clicked, this, &FixingsAtHand::copy_selected);
@@ -169,6 +177,59 @@ void FixingsAtHand::build_form() {
         QStringList{tr("everyday: plugs and screws"), tr("practised: expanding and resin-set anchors too")},
         [this]() -> std::optional<int> { return static_cast<int>(bench_.job().rules.shelves.skill); },
         [](Job& job, int chosen) { job.rules.shelves.skill = static_cast<Skill>(chosen); });
+}
+
+/// Lengths at hand of every gauge: what the program chooses from, so that it never asks for a screw nobody has.
+QWidget* FixingsAtHand::screws_page() {
+    auto* page = new QWidget;
+    auto* column = new QVBoxLayout{page};
+    auto* words =
+        new QLabel{tr("Lengths at hand, ; between; none where you have none. The program chooses among these."), page};
+    words->setWordWrap(true);
+    column->addWidget(words);
+    auto* form = new BoundForm{bench_, page};
+    const auto readable = [this](const QString& typed) {
+        return typed.trimmed().isEmpty() || read_list(typed, bench_.job().unit)
+                   ? QString{}
+                   : tr("Lengths with ; between them, such as 50; 63.5; 75, or nothing");
+    };
+    using Lengths = std::vector<Length>;
+    const auto row = [&](const QString& label, const QString& name, std::function<Lengths(const Job&)> get,
+                         std::function<void(Job&, Lengths)> set) {
+        form->checked_words(
+            label, name.toLatin1().constData(),
+            [this, get]() -> std::optional<std::string> {
+                return list_of(get(bench_.job()), bench_.job().unit).toStdString();
+            },
+            readable,
+            [set](Job& job, const std::string& typed) {
+                set(job, read_list(text(typed), job.unit).value_or(Lengths{}));
+            });
+    };
+    for (const ScrewProperties& screw : all_gauges()) {
+        const auto of_gauge = [gauge = screw.gauge](auto& job) {
+            return std::ranges::find(job.catalogue.wood_screws, gauge, &WoodScrew::gauge);
+        };
+        row(
+            QString::fromUtf8(screw.wood_screw_words), QStringLiteral("screw-%1").arg(static_cast<int>(screw.gauge)),
+            [of_gauge](const Job& job) {
+                const auto stock = of_gauge(job);
+                return stock == job.catalogue.wood_screws.end() ? Lengths{} : stock->lengths;
+            },
+            [of_gauge, gauge = screw.gauge](Job& job, Lengths lengths) {
+                auto& stocks = job.catalogue.wood_screws;
+                const auto stock = of_gauge(job);
+                (stock == stocks.end() ? stocks.emplace_back(WoodScrew{gauge, {}, {}}) : *stock).lengths =
+                    std::move(lengths);
+            });
+    }
+    row(
+        tr("Up into a shelf"), QStringLiteral("screw-shelf"), [](const Job& job) { return job.catalogue.shelf_screws; },
+        [](Job& job, Lengths lengths) { job.catalogue.shelf_screws = std::move(lengths); });
+    column->addWidget(form);
+    column->addStretch(1);
+    form->refresh();
+    return page;
 }
 
 void FixingsAtHand::refresh() {

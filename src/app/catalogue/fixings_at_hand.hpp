@@ -8,8 +8,8 @@
 
 namespace yes_square::app {
 
-/// The masonry anchors of the job: those that ship, which are not changed, and the fitter's own, copied from them and
-/// set to what the packet says.
+/// The fixings of the job. Masonry anchors: those that ship, which are not changed, and the fitter's own, copied from
+/// them and set to what the packet says. Screws: the lengths in the van.
 class FixingsAtHand : public QDialog {
     Q_OBJECT
 public:
@@ -21,6 +21,7 @@ public:
 private:
     void refresh();
     void build_form();
+    QWidget* screws_page();
     const MasonryAnchor* selected() const;
     MasonryAnchor* own_in(Job& job) const;
 

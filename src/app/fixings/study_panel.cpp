@@ -101,7 +101,8 @@ void StudyPanel::refresh() {
     if (capacity.hanger_unknown)
         cautions << tr("What the bracket itself bears is not known: its packet comes first.");
     if (capacity.from_memory)
-        cautions << tr("Figures from memory, unchecked. A maker's packet or local code that says less comes first.");
+        cautions << tr("Figures from memory, unchecked.");
+    cautions << tr("Makers' instructions and local code come first where they say less.");
     caution_->setText(cautions.join(QStringLiteral(" ")));
     for (const Stronger& other : study->stronger) {
         auto* button = new QPushButton{tr("%1:\n%2, limited by %3")

@@ -79,15 +79,15 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
                    body_type, false);
 
     if (capacity && capacity->governs != Governs::nothing)
-        page.write(tr("Holds at most %1 (%2), limited by %3.%4%5")
-                       .arg(shown({Kind::mass, capacity->kg}), shown({Kind::mass_per_m, capacity->kg_per_m}),
-                            text(words(capacity->governs)),
-                            capacity->from_memory ? tr(" Figures from memory: a maker's packet or local code that says "
-                                                       "less comes first.")
-                                                  : QString{},
-                            capacity->stud_assumed ? tr(" It counts on a stud that nobody has found: not to be used.")
-                                                   : QString{}),
-                   body_type, capacity->stud_assumed);
+        page.write(
+            tr("Holds at most %1 (%2), limited by %3.%4%5 Makers' instructions and local code come first where they "
+               "say less.")
+                .arg(shown({Kind::mass, capacity->kg}), shown({Kind::mass_per_m, capacity->kg_per_m}),
+                     text(words(capacity->governs)),
+                     capacity->from_memory ? tr(" Figures from memory, unchecked.") : QString{},
+                     capacity->stud_assumed ? tr(" It counts on a stud that nobody has found: not to be used.")
+                                            : QString{}),
+            body_type, capacity->stud_assumed);
     for (const CleatPlan& cleat : plan.cleats)
         page.item(QStringLiteral("-"),
                   cleat.fixing ? tr("Strip, %1: %2 long, %3 screws: %4, %5 long, used %6; %7")

@@ -74,6 +74,7 @@ struct CleatPlan {
     Length length;
     double load_n = 0; ///< on all of it
     std::size_t screws = 0;
+    bool few_studs = false; ///< of a framed wall: too few of its studs are found behind the strip
     Hold hold = Hold::lining;
     HoleDemand demand;       ///< on its worst screw
     bool wall_known = false; ///< what it is screwed to was surveyed; else taken to be built like the shelf's wall

@@ -45,8 +45,8 @@ LoadLabel load_label(const Wall& wall, const Shelf& shelf, const ShelfPlan& plan
     if (capacity.hanger_unknown)
         label.assumes.push_back({"What the bracket itself bears was not known: its packet comes first"});
     if (capacity.from_memory)
-        label.assumes.push_back(
-            {"Figures from memory, unchecked: a maker's packet or local code that says less comes first"});
+        label.assumes.push_back({"Figures from memory, unchecked"});
+    label.assumes.push_back({"Makers' instructions and local code come first where they say less"});
     label.assumes.push_back({"Nobody climbs, sits or hangs on it"});
     return label;
 }

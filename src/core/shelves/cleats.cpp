@@ -102,16 +102,31 @@ private:
         wall.structure = neighbour && at_corner ? neighbour->structure : site_.wall.structure;
         wall.lining = neighbour && at_corner ? neighbour->lining : site_.wall.lining;
         cleat.wall_known = neighbour && at_corner;
+        const bool framed = !std::holds_alternative<Masonry>(wall.structure);
         std::vector<double> places;
-        const double reach = std::max(0.0, (cleat.length - 2 * end_inset).in_metres());
-        for (int i = 0; i < how_.screws; ++i)
-            places.push_back(end_inset.in_metres() + reach * (how_.screws > 1 ? i / (how_.screws - 1.0) : 0.5));
+        if (framed) {
+            // Screws go where studs of that wall are, and nobody has found any on a wall that was not surveyed.
+            for (const Length stud : cleat.wall_known ? neighbour->studs : std::vector<Length>{})
+                if (stud >= end_inset / 2 && stud <= cleat.length - end_inset / 2)
+                    places.push_back(stud.in_metres());
+            cleat.screws = places.size();
+            cleat.few_studs = places.size() < 2;
+        } else {
+            const double reach = std::max(0.0, (cleat.length - 2 * end_inset).in_metres());
+            for (int i = 0; i < how_.screws; ++i)
+                places.push_back(end_inset.in_metres() + reach * (how_.screws > 1 ? i / (how_.screws - 1.0) : 0.5));
+        }
+        if (places.empty() || cleat.few_studs) {
+            plan_.cleats.push_back(std::move(cleat));
+            return;
+        }
         const double share = greatest_share(places, cleat.length.in_metres());
-        const double each = cleat.load_n / how_.screws;
-        const Hold hold = std::holds_alternative<Masonry>(wall.structure) ? Hold::masonry : Hold::proved_stud;
+        // Goods in the middle of the depth, somebody at the front edge.
+        const double even = greatest_share(places, cleat.length.in_metres() / 2);
+        const Hold hold = framed ? Hold::proved_stud : Hold::masonry;
         fix(cleat, wall, hold,
-            {demand_of(each, 0, how_, duration_stored),
-             demand_of(each, loads_.accidental_n * share, how_, duration_people)});
+            {demand_of(cleat.load_n * even, 0, how_, duration_stored),
+             demand_of(cleat.load_n * even, loads_.accidental_n * share, how_, duration_people)});
         plan_.cleats.push_back(std::move(cleat));
     }
 

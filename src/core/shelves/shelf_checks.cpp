@@ -21,6 +21,11 @@ Quantity number(std::size_t index) {
     return count(index + 1);
 }
 
+/// Brackets are called so; what else stands at a place goes by its number.
+std::string_view of(const Shelf& shelf, std::string_view bracket, std::string_view other) {
+    return shelf.held<OnBrackets>() ? bracket : other;
+}
+
 std::string_view word(OpeningKind kind) {
     return kind == OpeningKind::window ? "the window" : "the door";
 }
@@ -179,17 +184,21 @@ void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
                                                     : Length{};
         if (stud.state == StudState::assumed)
             add(plan, CheckCode::stud_assumed, Severity::error,
-                {"Bracket {0} hangs on an assumed stud at {1}: nobody has found it yet",
+                {of(shelf, "Bracket {0} hangs on an assumed stud at {1}: nobody has found it yet",
+                    "No. {0} hangs on an assumed stud at {1}: nobody has found it yet"),
                  {number(i), quantity(stud.centre)}},
                 std::nullopt, place.x, shelf.underside());
         else if (room <= Length{})
             add(plan, CheckCode::stud_indicated, Severity::error,
-                {"Bracket {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw",
+                {of(shelf, "Bracket {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw",
+                    "No. {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw"),
                  {number(i), quantity(stud.centre), fine(stud.uncertainty.in_metres())}},
                 fine(stud.uncertainty.in_metres()), place.x, shelf.underside());
         else if (stud.state == StudState::indicated)
             add(plan, CheckCode::stud_indicated, Severity::warning,
-                {"Bracket {0}: the stud at {1} is indicated, not proved", {number(i), quantity(stud.centre)}},
+                {of(shelf, "Bracket {0}: the stud at {1} is indicated, not proved",
+                    "No. {0}: the stud at {1} is indicated, not proved"),
+                 {number(i), quantity(stud.centre)}},
                 std::nullopt, place.x, shelf.underside());
     }
 
@@ -244,7 +253,7 @@ namespace {
 
 /// Along the grain of a stud 10 screw diameters, in masonry 10 hole diameters between fixings and to a free edge
 /// (common practice): nearer, the wood splits and the brick breaks out.
-void check_hole_spacing(const WallSite& site, ShelfPlan& plan) {
+void check_hole_spacing(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     constexpr int driven_apart = 10;
     constexpr int coach_apart = 4;
     const auto fixed = std::ranges::find_if(plan.brackets, [](const BracketPlan& p) { return p.fixing.has_value(); });
@@ -292,7 +301,8 @@ void check_hole_spacing(const WallSite& site, ShelfPlan& plan) {
     for (const Hole& hole : plan.holes)
         if (near_edge(hole)) {
             add(plan, CheckCode::holes_close, Severity::warning,
-                {"Bracket {0} drills within {1} (10 diameters) of a free edge of the masonry",
+                {of(shelf, "Bracket {0} drills within {1} (10 diameters) of a free edge of the masonry",
+                    "No. {0} drills within {1} (10 diameters) of a free edge of the masonry"),
                  {count(hole.bracket + 1), quantity(apart)}},
                 quantity(apart), hole.x, hole.z);
             return;
@@ -347,18 +357,22 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
         const BracketPlan& place = plan.brackets[i];
         if (place.bracket_utilisation && *place.bracket_utilisation > 1)
             add(plan, CheckCode::bracket_overloaded, Severity::error,
-                {"Bracket {0} carries {1}, {2} times its rating",
+                {of(shelf, "Bracket {0} carries {1}, {2} times its rating",
+                    "No. {0} carries {1}, {2} times its rating"),
                  {number(i), force(place.reaction.greatest), ratio(*place.bracket_utilisation)}},
                 ratio(*place.bracket_utilisation), place.x, shelf.underside());
         if (!carries(place.hold))
             continue;
         if (!place.fixing)
             add(plan, CheckCode::no_fixing, Severity::error,
-                {"Bracket {0}: no screw or plug at hand suits its holes and this wall", {number(i)}}, std::nullopt,
-                place.x, shelf.underside());
+                {of(shelf, "Bracket {0}: no screw or plug at hand suits its holes and this wall",
+                    "No. {0}: no screw or plug at hand suits its holes and this wall"),
+                 {number(i)}},
+                std::nullopt, place.x, shelf.underside());
         else if (*place.fixing_utilisation > 1)
             add(plan, CheckCode::fixing_overloaded, Severity::error,
-                {"Bracket {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)",
+                {of(shelf, "Bracket {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)",
+                    "No. {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)"),
                  {number(i), ratio(*place.fixing_utilisation), force(place.tension_n), force(place.shear_n)}},
                 ratio(*place.fixing_utilisation), place.x, shelf.underside());
         if (place.reaction.least < 0 && (shelf.held<OnBrackets>() || shelf.held<OnStandards>()))
@@ -423,15 +437,16 @@ void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan)
             if (inside != plan.holes.end())
                 add(plan, CheckCode::in_service_strip, Severity::error,
                     {strip.basis == Strip::Basis::inferred
-                         ? std::string_view{"Bracket {0} drills at {1}, where {2} is likely"}
-                         : "Bracket {0} drills at {1}, in {2}",
+                         ? of(shelf, "Bracket {0} drills at {1}, where {2} is likely",
+                              "Hole {0} is drilled at {1}, where {2} is likely")
+                         : of(shelf, "Bracket {0} drills at {1}, in {2}", "Hole {0} is drilled at {1}, in {2}"),
                      {number(i), quantity(inside->x), strip.what}},
                     std::nullopt, inside->x, inside->z);
         }
         for (const Box& leg : leg_boxes(shelf, plan, plan.brackets[i].x))
             check_leg(leg, i, shelf, site, plan);
     }
-    check_hole_spacing(site, plan);
+    check_hole_spacing(shelf, site, plan);
 }
 
 void check_looks(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {

@@ -52,6 +52,10 @@ public:
             break;
         case CheckCode::no_stud:
         case CheckCode::one_stud:
+            if (shelf_.held<OnCleats>()) {
+                say(check, {"Find two studs of that wall over the shelf's depth and enter them, or set a nogging"});
+                break;
+            }
             other_layouts(check);
             slide_to_studs(check);
             if (site_.timber() == nullptr)

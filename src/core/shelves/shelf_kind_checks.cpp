@@ -80,6 +80,9 @@ private:
     }
 
     void hangers() {
+        if (std::ranges::any_of(plan_.brackets, &BracketPlan::hanger))
+            add(CheckCode::bracket_unrated, Severity::warning,
+                {"What the hangers themselves bear is unknown: their packet has the last word"});
         for (std::size_t i = 0; i < plan_.brackets.size(); ++i) {
             const BracketPlan& place = plan_.brackets[i];
             if (!place.hanger)
@@ -203,7 +206,12 @@ private:
                 add(CheckCode::cleat_wall_unknown, Severity::warning,
                     {"The {0} wall is not surveyed: it is taken to be built like this one. Prove it before you drill",
                      {cleat.wall}});
-            if (cleat.screws == 0 || !cleat.fixing)
+            if (cleat.few_studs)
+                add(CheckCode::one_stud, Severity::error,
+                    {"The {0} wall is framed, and the strip on it meets {1} of its found studs: two at least",
+                     {cleat.wall, count(cleat.screws)}},
+                    count(cleat.screws));
+            else if (cleat.screws == 0 || !cleat.fixing)
                 add(CheckCode::no_fixing, Severity::error,
                     {"The {0} strip: nothing at hand holds it in what is behind it", {cleat.wall}});
             else if (*cleat.utilisation > 1)

@@ -91,8 +91,13 @@ std::optional<Neighbour> neighbour_at(const Job& job, const Wall& wall, bool rig
     if (!other || (right ? other->left_end : other->right_end) == WallEnd::open)
         return std::nullopt;
     const Turn turn = turn_after(right ? wall : *other, reader);
-    return Neighbour{other->id,        other->name,  right ? wall.right_end : wall.left_end, turn.angle, turn.measured,
-                     other->structure, other->lining};
+    Neighbour neighbour{other->id,    other->name,   right ? wall.right_end : wall.left_end,
+                        turn.angle,   turn.measured, other->structure,
+                        other->lining};
+    for (const Stud& stud : other->studs)
+        if (stud.state != StudState::assumed)
+            neighbour.studs.push_back(right ? stud.centre : other->length - stud.centre);
+    return neighbour;
 }
 
 } // namespace yes_square

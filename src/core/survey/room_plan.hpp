@@ -31,6 +31,7 @@ struct Neighbour {
     bool measured = false;
     Structure structure = LiningOnly{};
     std::vector<LiningLayer> lining = {};
+    std::vector<Length> studs = {}; ///< those entered as found, from this corner
     bool operator==(const Neighbour&) const = default;
 };
 
