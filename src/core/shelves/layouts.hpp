@@ -25,10 +25,6 @@ struct Weighed {
 Weighed weigh(const Shelf& shelf, const WallSite& site, const Carrier& carrier, const BracketQuestion& question,
               const std::vector<Length>& places);
 
-/// What a reaction asks of each wall hole of what stands there: goods for good, and somebody leaning on the edge. Not
-/// of rods and hangers.
-std::vector<HoleDemand> demands_of(const Reaction& reaction, const Carrier& carrier, const HouseRules& rules);
-
 /// The layout of the shelf's own choice: its school's best that keeps sag and strength or, where none does, its best by
 /// order; with the brackets it has extra. Where no layout keeps spacing and keep-outs, the keep-outs are dropped (what
 /// then stands in one is flagged); where that fails too, a plain layout stands in.

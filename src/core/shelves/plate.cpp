@@ -79,11 +79,6 @@ Plate* plate_in(Shelf& shelf) {
     return fixture ? &fixture->plate : nullptr;
 }
 
-double plate_load_kg(const Shelf& shelf, const HouseRules& rules) {
-    const Body body = body_of(shelf, rules);
-    return (body.empty_n + body.goods_n) / standard_gravity;
-}
-
 void hang_on_plate(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     const HungPlate hung = plate_of(shelf);
     const Plate& plate = *hung.plate;

@@ -22,7 +22,4 @@ HungPlate plate_of(const Shelf& shelf);
 /// The same plate, to be changed.
 Plate* plate_in(Shelf& shelf);
 
-/// What it weighs and holds together, kg: board and goods of a shelf, body and contents of a fixture.
-double plate_load_kg(const Shelf& shelf, const HouseRules& rules);
-
 } // namespace yes_square

@@ -1,0 +1,185 @@
+#include "core/shelves/new_shelf.hpp"
+#include "core/shelves/plate.hpp"
+#include "shelf_walls.hpp"
+
+#include <functional>
+#include <set>
+
+using namespace yes_square;
+
+/// What goes wrong with each kind, and that the program's own cure takes it away without making anything else worse.
+namespace {
+
+struct Trouble {
+    const char* name;
+    ShelfKind kind;
+    CheckCode code;
+    std::function<void(Shelf&)> make;
+    bool masonry = true;
+};
+
+template <class How>
+std::function<void(Shelf&)> with(std::function<void(How&)> change) {
+    return [change = std::move(change)](Shelf& shelf) { change(std::get<How>(shelf.holding)); };
+}
+
+std::set<CheckCode> errors(const ShelfPlan& plan) {
+    std::set<CheckCode> found;
+    for (const Check& check : plan.checks)
+        if (check.severity == Severity::error)
+            found.insert(check.code);
+    return found;
+}
+
+const std::vector<Trouble>& troubles() {
+    static const std::vector<Trouble> all{
+        {"boards too long", ShelfKind::brackets, CheckCode::board_too_long,
+         [](Shelf& s) {
+             s.left = 300_mm;
+             s.length = 3000_mm;
+         }},
+        {"joint on nothing", ShelfKind::brackets, CheckCode::joint_unsupported,
+         [](Shelf& s) {
+             s.left = 300_mm;
+             s.length = 2400_mm;
+             s.joints = {1111_mm};
+         },
+         false},
+        {"tiers too close", ShelfKind::brackets, CheckCode::tiers_too_close,
+         [](Shelf& s) {
+             s.height = 2000_mm;
+             s.tiers = 3;
+             s.rise = 200_mm;
+         }},
+        {"off the slots", ShelfKind::standards, CheckCode::slots_missed, [](Shelf& s) { s.rise = 311_mm; }},
+        {"upright too short", ShelfKind::standards, CheckCode::upright_too_short,
+         [](Shelf& s) {
+             s.rise = 416_mm;
+             s.tiers = 4;
+             s.height = 2300_mm;
+         }},
+        {"shelf too thin for its rods", ShelfKind::hidden_rods, CheckCode::rod_too_thick,
+         [](Shelf& s) { s.thickness = 22_mm; }},
+        {"rods come out at the front", ShelfKind::hidden_rods, CheckCode::rod_too_thick,
+         with<OnHiddenRods>([](OnHiddenRods& how) { how.in_shelf = 195_mm; })},
+        {"rods through the studs", ShelfKind::hidden_rods, CheckCode::rod_through_stud,
+         with<OnHiddenRods>([](OnHiddenRods& how) { how.in_wall = 100_mm; }), false},
+        {"rods in a panel's edge", ShelfKind::hidden_rods, CheckCode::rod_edge_unknown,
+         [](Shelf& s) { s.material = BoardMaterial::mdf; }},
+        {"no strip on one side", ShelfKind::cleats, CheckCode::cleat_sides_missing,
+         [](Shelf& s) {
+             s.length = 800_mm;
+             std::get<OnCleats>(s.holding).left = false;
+         }},
+        {"goods beyond the end", ShelfKind::brackets, CheckCode::goods_off_shelf,
+         [](Shelf& s) {
+             s.goods = {{"Globe", 1000_mm, 1500_mm, 6, {}}};
+         }},
+        {"desk too high", ShelfKind::desk, CheckCode::desk_height, [](Shelf& s) { s.height = 870_mm; }},
+        {"plate off the studs", ShelfKind::fixture, CheckCode::plate_few_holes,
+         [](Shelf& s) {
+             s.left = 1020_mm;
+             std::get<Fixture>(s.holding).plate.holes = {
+                 {100_mm, 30_mm, false, {}}, {500_mm, 30_mm, false, {}}, {100_mm, 400_mm, false, {}}};
+         },
+         false},
+        {"hole that must hold", ShelfKind::hidden_bracket, CheckCode::hole_must_hold,
+         [](Shelf& s) {
+             s.left = 1000_mm;
+             auto& plate = std::get<OnHiddenBracket>(s.holding).plate;
+             plate.holes = {{15_mm, 8_mm, true, {}}, {415_mm, 8_mm, true, {}}, {815_mm, 8_mm, false, {}}};
+         },
+         false},
+    };
+    return all;
+}
+
+} // namespace
+
+TEST_CASE("what is wrong with a kind is taken away by its cure, and nothing new is wrong", "[shelves][kinds][cures]") {
+    for (const Trouble& trouble : troubles()) {
+        INFO(trouble.name);
+        const Wall wall = trouble.masonry ? masonry_wall(MasonryKind::concrete) : stud_wall();
+        Shelf shelf = new_shelf(trouble.kind, wall);
+        if (Plate* plate = plate_in(shelf))
+            plate->rating_n = 3000;
+        trouble.make(shelf);
+        const Job job = job_with(wall, shelf);
+        const ShelfPlan before = shelf_plan(job);
+        REQUIRE(find_check(before, trouble.code));
+        const ShelfPlan after = cured(job, trouble.code);
+        CHECK_FALSE(find_check(after, trouble.code));
+        std::set<CheckCode> were = errors(before);
+        for (const CheckCode code : errors(after)) {
+            INFO(name(code));
+            CHECK(were.contains(code));
+        }
+    }
+}
+
+TEST_CASE("a trouble the program cannot mend by itself says what the fitter does", "[shelves][kinds][cures]") {
+    const auto words_for = [](const Job& job, CheckCode code) {
+        const ShelfPlan plan = shelf_plan(job);
+        const Check* check = find_check(plan, code);
+        REQUIRE(check);
+        REQUIRE_FALSE(check->cures.empty());
+        return say(check->cures.back().words, {});
+    };
+    const Wall brick = masonry_wall();
+    CHECK(words_for(job_with(brick, new_shelf(ShelfKind::cleats, brick)), CheckCode::cleat_wall_unknown)
+              .find("trial hole") != std::string::npos);
+    Shelf keyholes = new_shelf(ShelfKind::keyholes, brick);
+    keyholes.length = 1500_mm;
+    std::get<OnKeyholes>(keyholes.holding).plate.holes = {{100_mm, 30_mm, false, {}}, {600_mm, 30_mm, false, {}}};
+    CHECK(words_for(job_with(brick, keyholes), CheckCode::keyhole_lifts).find("third") != std::string::npos);
+    Shelf hung = new_shelf(ShelfKind::brackets, brick);
+    hung.hangers = {600_mm};
+    CHECK(words_for(job_with(brick, hung), CheckCode::hanger_misses_joist).find("joists") != std::string::npos);
+}
+
+TEST_CASE("hangers move to the joists that are there", "[shelves][kinds][cures]") {
+    Wall wall = masonry_wall();
+    wall.joists = {1700_mm, 2300_mm};
+    Shelf shelf = new_shelf(ShelfKind::brackets, wall);
+    shelf.left = 1200_mm;
+    shelf.length = 1600_mm;
+    shelf.load.kind = LoadKind::display;
+    shelf.hangers = {550_mm}; // at 1750
+    const Job job = job_with(wall, shelf);
+    CHECK(find_check(shelf_plan(job), CheckCode::hanger_misses_joist));
+    const ShelfPlan moved = cured(job, CheckCode::hanger_misses_joist);
+    const auto hanger = std::ranges::find_if(moved.brackets, &BracketPlan::hanger);
+    REQUIRE(hanger != moved.brackets.end());
+    CHECK(hanger->x == 1700_mm);
+    CHECK(hanger->hold == Hold::joist);
+}
+
+TEST_CASE("a stud just beyond a shelf's end leaves no room for a nogging beside it", "[shelves][noggings][safety]") {
+    Wall wall = stud_wall();
+    wall.lining.clear();
+    std::get<Framing>(wall.structure).open = true;
+    Shelf shelf = new_shelf(ShelfKind::brackets, wall);
+    shelf.left = 1202_mm; // the stud at 1200 ends at 1219
+    shelf.length = 700_mm;
+    shelf.load.kind = LoadKind::display;
+    const ShelfPlan plan = shelf_plan(job_with(wall, shelf));
+    for (const BracketPlan& place : plan.brackets)
+        if (place.hold == Hold::nogging)
+            for (const Stud& stud : wall.studs)
+                CHECK(absolute(place.x - stud.centre) >= 30_mm);
+}
+
+TEST_CASE("a rod in a nogging presses across its grain and holds less", "[shelves][noggings][safety]") {
+    Wall wall = stud_wall();
+    wall.lining.clear();
+    std::get<Framing>(wall.structure).open = true;
+    Shelf shelf = new_shelf(ShelfKind::hidden_rods, wall);
+    shelf.left = 1130_mm;
+    shelf.length = 700_mm;
+    shelf.school = School::even;
+    const ShelfPlan plan = shelf_plan(job_with(wall, shelf));
+    const auto nogging = std::ranges::find(plan.brackets, Hold::nogging, &BracketPlan::hold);
+    REQUIRE(nogging != plan.brackets.end());
+    REQUIRE(nogging->fixing);
+    CHECK(nogging->fixing_utilisation > 0);
+}
