@@ -243,6 +243,20 @@ TEST_CASE("the passes of the drill: tile without hammer first, dust, coach screw
     CHECK(passes[1].depth == 60_mm);
 }
 
+TEST_CASE("where a cable may be the first pass stops behind the lining", "[fixings][drilling][safety]") {
+    Wall wall = masonry_wall();
+    Shelf shelf = usual(wall);
+    wall.services.push_back({ServiceKind::socket, 2000_mm, shelf.underside() - 100_mm, 86_mm, false, {}});
+    const ShelfPlan plan = shelf_plan(job_with(wall, shelf)); // its legs cross the socket's level strip
+    REQUIRE(find_check(plan, CheckCode::in_service_strip));
+    REQUIRE_FALSE(plan.drilling.empty());
+    CHECK(plan.drilling.front().pass.depth == wall.lining_thickness());
+    CHECK_FALSE(plan.drilling.front().pass.hammer);
+    CHECK(plan.drilling.front().pass.how.find("isolated") != std::string_view::npos);
+    CHECK(shelf_plan(job_with(masonry_wall(), shelf)).drilling.front().pass.how.find("isolated") ==
+          std::string_view::npos);
+}
+
 TEST_CASE("the fitter's own entries are kept apart and go to the next job once", "[fixings][catalogue]") {
     Catalogue catalogue = shipped_catalogue();
     MasonryAnchor* own = copy_as_own(catalogue, "plug-brick-8");

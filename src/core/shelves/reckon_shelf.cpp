@@ -78,6 +78,16 @@ void hang_at_places(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     check_looks(shelf, site, plan);
 }
 
+/// Whether a hole of a place lies where a cable or a pipe is likely or was found.
+bool in_a_strip(std::size_t place, const WallSite& site, const ShelfPlan& plan) {
+    return std::ranges::any_of(plan.holes, [&](const Hole& hole) {
+        return hole.bracket == place && std::ranges::any_of(site.survey.strips, [&](const Strip& strip) {
+                   return hole.x >= strip.left && hole.x <= strip.right && hole.z >= strip.bottom &&
+                          hole.z <= strip.top;
+               });
+    });
+}
+
 /// What to drill for all its fixings, alike passes together.
 std::vector<DrillRow> drilling_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) {
     const auto* rail = shelf.held<HookRail>();
@@ -88,7 +98,13 @@ std::vector<DrillRow> drilling_of(const Shelf& shelf, const WallSite& site, cons
         const BracketPlan& place = plan.brackets[i];
         if (!place.fixing || place.hanger)
             continue;
-        for (const DrillPass& pass : drill_passes(site.wall, *place.fixing, through)) {
+        std::vector<DrillPass> passes = drill_passes(site.wall, *place.fixing, through);
+        if (const Length lining = site.wall.lining_thickness(); lining > Length{} && in_a_strip(i, site, plan))
+            passes.insert(
+                passes.begin(),
+                {passes.front().bit, place.fixing->hole_diameter, lining, false,
+                 "stop behind the lining and look: a cable or pipe is likely here; have it isolated or move"});
+        for (const DrillPass& pass : passes) {
             const auto same = std::ranges::find(rows, pass, &DrillRow::pass);
             if (same == rows.end())
                 rows.push_back({pass, {i}});
