@@ -530,3 +530,41 @@ TEST_CASE("shelves round a room run corner to corner and hang over its door", "[
     CHECK_FALSE(shelves[2].second.hangers.empty());
     CHECK_FALSE(shelves[0].second.joints.empty()); // 4 m is longer than boards are to be had
 }
+
+TEST_CASE("from corner to corner the corner brackets come first, and the top row gets the better fixing",
+          "[shelves][kinds][common-practice]") {
+    Shelf shelf = board({}, 4000_mm);
+    shelf.load.kind = LoadKind::display;
+    shelf.joints = {2000_mm};
+    const auto says = [](const ShelfPlan& plan, std::string_view words) {
+        return std::ranges::any_of(
+            plan.steps, [&](const Step& step) { return step.words.pattern.find(words) != std::string_view::npos; });
+    };
+    const ShelfPlan whole = shelf_plan(job_with(masonry_wall(), shelf));
+    CHECK(says(whole, "brackets in the corners first"));
+    CHECK(says(whole, "top row takes the pull"));
+    const ShelfPlan part = shelf_plan(job_with(masonry_wall(), board(500_mm, 1200_mm)));
+    CHECK_FALSE(says(part, "brackets in the corners first"));
+}
+
+TEST_CASE("a heavy thing out on an end lifts the far bracket, more than its screws hold", "[shelves][safety]") {
+    // 25 kg at the end of a long overhang and nothing else: levers about the nearer bracket.
+    Wall wall = stud_wall();
+    wall.studs = {{1250_mm, StudState::proved, Length::micrometres(600), {}},
+                  {1400_mm, StudState::proved, Length::micrometres(600), {}}};
+    Shelf shelf = board(1200_mm, 500_mm);
+    shelf.load = {LoadKind::own, 1};
+    shelf.goods = {{"Press", 500_mm, 500_mm, 60, {}}};
+    shelf.thickness = 18_mm;
+    const ShelfPlan plan = shelf_plan(job_with(wall, shelf));
+    REQUIRE(plan.shelf_screw);
+    const Check* pulls = find_check(plan, CheckCode::pulls_up);
+    REQUIRE(pulls);
+    CHECK(pulls->severity == Severity::error);
+    CHECK_FALSE(pulls->cures.empty());
+    shelf.goods.front().kg = 2;
+    const ShelfPlan light = shelf_plan(job_with(wall, shelf));
+    const Check* little = find_check(light, CheckCode::pulls_up);
+    if (little)
+        CHECK(little->severity == Severity::note);
+}

@@ -205,8 +205,13 @@ public:
             raise(check, 730_mm - shelf_.height);
             break;
         case CheckCode::bracket_unrated:
-        case CheckCode::holes_close:
         case CheckCode::pulls_up:
+            if (check.severity == Severity::error) {
+                other_layouts(check);
+                say(check, {"Bolts through the arm with washers on top, or less beyond the end brackets"});
+            }
+            break;
+        case CheckCode::holes_close:
         case CheckCode::school_not_kept:
         case CheckCode::load_missing:
         case CheckCode::too_short:

@@ -7,6 +7,7 @@
 namespace yes_square {
 namespace {
 
+constexpr Length near_corner = 10_mm;   ///< a shelf's end this near the wall's is in the corner
 constexpr Length helper_from = 1800_mm; ///< a board this long wants two pairs of hands (house rule)
 
 /// The least cover that NEC 300.4 (from memory) gives a cable bored through a stud.
@@ -118,6 +119,10 @@ private:
             if (!site_.masonry())
                 hold({"No wood on the bit, or it goes light: stop, find the stud, do not hang on the lining"});
         }
+        if (plan_.bracket && plan_.bracket->hole_drops.size() > 1)
+            say({"The top row takes the pull: the soundest hole and the best screw go there. A hole that came out "
+                 "ragged is "
+                 "moved or set in resin, never left at the top"});
         if (plan_.bracket && std::ranges::any_of(plan_.brackets, [](const BracketPlan& p) { return !carries(p.hold); }))
             say({"Brackets off the studs: lining anchors as their packet says. They steady the shelf only"});
     }
@@ -133,6 +138,10 @@ private:
     }
 
     void hang(const OnBrackets& how) {
+        if (shelf_.left <= near_corner && site_.wall.length - shelf_.right() <= near_corner)
+            say({"From corner to corner: the brackets in the corners first, then measure between the walls at the line "
+                 "and "
+                 "cut the boards to that, not to this sheet"});
         say({how.leg_up
                  ? std::string_view{"Bracket 1, its leg up: top screw first, plumb the leg, other screws in loosely"}
                  : "Bracket 1: top screw first, plumb the leg, other screws in loosely"});
