@@ -105,9 +105,7 @@ TEST_CASE("a hanger is a line to the ceiling", "[sheets][kinds]") {
 }
 
 TEST_CASE("noggings are drawn between their studs", "[sheets][noggings]") {
-    Wall wall = stud_wall();
-    wall.lining.clear();
-    std::get<Framing>(wall.structure).open = true;
+    const Wall wall = bare_studs();
     Shelf shelf = new_shelf(ShelfKind::fixture, wall);
     shelf.left = 1050_mm;
     const Job job = job_with(wall, shelf);
@@ -174,9 +172,7 @@ TEST_CASE("the plan as JSON has boards, strips, drilling and noggings", "[json][
     CHECK(shelf["drilling"][0]["bit"] == "wood bit"); // through the strip first
     CHECK(json["walls"][0]["noggings"].empty());
 
-    Wall open = stud_wall();
-    open.lining.clear();
-    std::get<Framing>(open.structure).open = true;
+    const Wall open = bare_studs();
     Shelf basin = new_shelf(ShelfKind::fixture, open);
     basin.left = 1050_mm;
     const Job bare = job_with(open, basin);

@@ -1,22 +1,11 @@
 #include "core/fixings/bracket_forces.hpp"
-#include "core/job/file.hpp"
-#include "core/job/schema.hpp"
 #include "core/shelves/new_shelf.hpp"
 #include "core/shelves/shelf_loads.hpp"
 #include "shelf_walls.hpp"
 
-#include <nlohmann/json.hpp>
-
 using namespace yes_square;
 
 namespace {
-
-std::vector<ShelfKind> all_kinds() {
-    std::vector<ShelfKind> kinds;
-    for (std::size_t i = 0; i < shelf_kinds; ++i)
-        kinds.push_back(static_cast<ShelfKind>(i));
-    return kinds;
-}
 
 Shelf board(Length left, Length length, Length depth = 250_mm) {
     Shelf shelf = new_shelf(ShelfKind::brackets, stud_wall());
@@ -52,39 +41,6 @@ TEST_CASE("hanging a shelf another way and back keeps its place", "[shelves][kin
         hang_as(ShelfKind::brackets, shelf, wall);
         CHECK(kind_of(shelf) == ShelfKind::brackets);
     }
-}
-
-TEST_CASE("every kind goes through the file and its schema unchanged", "[file][schema][kinds]") {
-    for (const ShelfKind kind : all_kinds()) {
-        INFO(words(kind));
-        Shelf shelf = new_shelf(kind, stud_wall());
-        shelf.joints = {500_mm};
-        shelf.hangers = {250_mm};
-        shelf.lip = Lip{BoardMaterial::red_oak, 20_mm, 40_mm, {}};
-        shelf.goods = {{"Loudspeaker", 200_mm, 200_mm, 8.5, {}}};
-        const Job job = job_with(stud_wall(), shelf);
-        const std::string text = write_job(job);
-        CHECK_FALSE(schema_problem(nlohmann::json::parse(text)));
-        const auto again = read_job(text);
-        if (!again)
-            FAIL(again.error().text());
-        CHECK(again->job == job);
-    }
-}
-
-TEST_CASE("an unknown way of hanging is refused by name, and unknown members of a known one are kept",
-          "[file][kinds]") {
-    auto document = nlohmann::json::parse(write_job(job_with(stud_wall(), new_shelf(ShelfKind::pole, stud_wall()))));
-    auto& held = document["walls"][0]["shelves"][0]["held_by"];
-    held["finial"] = "ball";
-    const auto kept = read_job(document.dump());
-    if (!kept)
-        FAIL(kept.error().text());
-    CHECK(nlohmann::json::parse(write_job(kept->job))["walls"][0]["shelves"][0]["held_by"]["finial"] == "ball");
-    held["kind"] = "glue";
-    const auto refused = read_job(document.dump());
-    REQUIRE_FALSE(refused);
-    CHECK(refused.error().text().find("walls[0].shelves[0].held_by.kind: \"glue\" is not known") == 0);
 }
 
 TEST_CASE("a keyhole shelf two studs apart: 5, 37 and 69 in; with two holes the far end lifts",
@@ -453,56 +409,6 @@ TEST_CASE("hidden rods: the shelf is thick enough and the rods stay inside stud 
     shelf.thickness = 40_mm;
     std::get<OnHiddenRods>(shelf.holding).diameter = 12_mm;
     CHECK(has_error(shelf_plan(job_with(stud_wall(), shelf))));
-}
-
-TEST_CASE("in open framing a nogging goes behind every fixing that misses the studs, shared on one line",
-          "[shelves][noggings][common-practice]") {
-    Wall wall = stud_wall();
-    wall.lining.clear();
-    std::get<Framing>(wall.structure).open = true;
-    Shelf radiator = new_shelf(ShelfKind::fixture, wall);
-    radiator.left = 1120_mm;
-    radiator.height = 900_mm;
-    auto& how = std::get<Fixture>(radiator.holding);
-    // 112 cm and 4.1 cm, 6.7 cm under the top line.
-    how.plate.holes = {{41_mm, 67_mm, false, {}}, {559_mm, 67_mm, false, {}}};
-    Job job = job_with(wall, radiator);
-    Shelf second = radiator;
-    second.id = "second";
-    second.name = "Second";
-    second.left = 1250_mm;
-    job.walls.front().shelves.push_back(second);
-    const Plan plan = reckon(job);
-    CHECK(plan.walls.front()->shelves.front().holes[0].x == Length::mm(1161));
-    CHECK(plan.walls.front()->shelves.front().holes[0].z == 900_mm - 67_mm);
-    // 1161, 1679 and 1291, 1809: bays 800-1200, 1200-1600 and 1600-2000; those in one bay share.
-    const auto& noggings = plan.walls.front()->noggings;
-    REQUIRE(noggings.size() == 3);
-    CHECK(noggings[0].left == 819_mm);
-    CHECK(noggings[0].length() == 362_mm);
-    CHECK(noggings[2].holds.size() == 2);
-    CHECK(noggings[2].z == 833_mm);
-    CHECK_FALSE(find_check(plan.walls.front()->shelves.front(), CheckCode::plate_few_holes));
-    CHECK(find_check(plan.walls.front()->shelves.front(), CheckCode::nogging_needed));
-}
-
-TEST_CASE("a hole on a stud's edge is no nogging's: it is moved", "[shelves][noggings][safety]") {
-    Wall wall = stud_wall();
-    wall.lining.clear();
-    std::get<Framing>(wall.structure).open = true;
-    Shelf basin = new_shelf(ShelfKind::fixture, wall);
-    basin.left = 1000_mm;
-    // 1210 lies in the stud at 1200, 9 mm from its edge; 1225 would leave a nogging 6 mm of wood.
-    for (const Length across : {210_mm, 225_mm}) {
-        std::get<Fixture>(basin.holding).plate.holes = {{across, 60_mm, true, {}}, {500_mm, 60_mm, true, {}}};
-        const Job job = job_with(wall, basin);
-        const ShelfPlan plan = shelf_plan(job);
-        CHECK(plan.brackets[0].hold == Hold::lining);
-        CHECK(find_check(plan, CheckCode::hole_must_hold)->severity == Severity::error);
-        CHECK_FALSE(find_check(cured(job, CheckCode::hole_must_hold), CheckCode::hole_must_hold));
-    }
-    std::get<Fixture>(basin.holding).plate.holes = {{231_mm, 60_mm, true, {}}, {500_mm, 60_mm, true, {}}};
-    CHECK(shelf_plan(job_with(wall, basin)).brackets[0].hold == Hold::nogging);
 }
 
 TEST_CASE("shelves round a room run corner to corner and hang over its door", "[shelves][kinds]") {

@@ -2,12 +2,20 @@
 
 #include "core/job/edits.hpp"
 #include "core/plan/reckon.hpp"
+#include "core/shelves/new_shelf.hpp"
 
 #include <algorithm>
 #include <catch2/catch.hpp>
 
 /// Walls to hang shelves of every kind on, and what a test asks of their plans.
 namespace yes_square {
+
+inline std::vector<ShelfKind> all_kinds() {
+    std::vector<ShelfKind> kinds;
+    for (std::size_t i = 0; i < shelf_kinds; ++i)
+        kinds.push_back(static_cast<ShelfKind>(i));
+    return kinds;
+}
 
 /// 4 m of proved studs every 400 mm behind 12.5 mm of plasterboard.
 inline Wall stud_wall() {
@@ -20,6 +28,14 @@ inline Wall stud_wall() {
     wall.lining = {{LiningMaterial::plasterboard, Length::micrometres(12'500), {}}};
     for (int i = 1; i < 10; ++i)
         wall.studs.push_back({Length::mm(400 * i), StudState::proved, Length::micrometres(600), {}});
+    return wall;
+}
+
+/// The same before it is lined: noggings go wherever they are wanted.
+inline Wall bare_studs() {
+    Wall wall = stud_wall();
+    wall.lining.clear();
+    std::get<Framing>(wall.structure).open = true;
     return wall;
 }
 

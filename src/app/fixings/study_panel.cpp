@@ -78,7 +78,6 @@ void StudyPanel::refresh() {
     const Voice voice = bench_.voice();
     const Capacity& capacity = study->capacity;
     const auto shown = [&](Kind kind, double si) { return text(say(Quantity{kind, si}, voice)); };
-    const double length = capacity.kg_per_m > 0 ? capacity.kg / capacity.kg_per_m : bench_.shelf()->length.in_metres();
     greatest_->setText((bench_.shelf()->tiers > 1 ? tr("%1 on each shelf, evenly") : tr("%1, evenly"))
                            .arg(shown(Kind::mass, capacity.kg)));
     governs_->setText(tr("%1 of shelf, limited by %2")
@@ -86,7 +85,7 @@ void StudyPanel::refresh() {
     const auto limit = [&](Governs which, double kg_per_m) {
         const bool binds = std::isfinite(kg_per_m);
         add_row(limits_, {text(words(which)), binds ? shown(Kind::mass_per_m, kg_per_m) : tr("does not bind"),
-                          binds ? shown(Kind::mass, kg_per_m * length) : QString{}});
+                          binds ? shown(Kind::mass, capacity.on_all(kg_per_m)) : QString{}});
     };
     limit(Governs::sag, capacity.by_sag);
     limit(Governs::board, capacity.by_board);
@@ -105,10 +104,11 @@ void StudyPanel::refresh() {
     cautions << tr("Makers' instructions and local code come first where they say less.");
     caution_->setText(cautions.join(QStringLiteral(" ")));
     for (const Stronger& other : study->stronger) {
-        auto* button = new QPushButton{tr("%1:\n%2, limited by %3")
-                                           .arg(text(say(other.words, voice)),
-                                                shown(Kind::mass, other.kg_per_m * length), text(words(other.governs))),
-                                       this};
+        auto* button =
+            new QPushButton{tr("%1:\n%2, limited by %3")
+                                .arg(text(say(other.words, voice)), shown(Kind::mass, capacity.on_all(other.kg_per_m)),
+                                     text(words(other.governs))),
+                            this};
         button->setProperty("role", "cure");
         connect(button, &QPushButton::clicked, this,
                 [this, other] { bench_.apply(text(say(other.words, bench_.voice())), other.edit); });

@@ -59,9 +59,9 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
     page.heading(text(say(words(kind_of(shelf)), voice)));
     page.write(tr("%1 x %2 x %3, %4, %5. Left end at %6, right end at %7. Top %8 up, level line under it %9 up.")
                    .arg(shown(quantity(shelf.length)), shown(quantity(shelf.depth)), shown(stock(shelf.thickness)),
-                        text(properties(shelf.material).words), shown({Kind::mass, plan.mass_kg}),
-                        shown(quantity(shelf.left)), shown(quantity(shelf.right())), shown(quantity(shelf.height)),
-                        shown(quantity(shelf.underside()))),
+                        shelf.held<Fixture>() ? tr("as it comes") : text(properties(shelf.material).words),
+                        shown({Kind::mass, plan.mass_kg}), shown(quantity(shelf.left)), shown(quantity(shelf.right())),
+                        shown(quantity(shelf.height)), shown(quantity(shelf.underside()))),
                body_type, false);
     for (const BoardPiece& piece : plan.pieces)
         if (plan.pieces.size() > 1 || piece.front != piece.back)

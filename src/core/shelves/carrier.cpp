@@ -72,6 +72,7 @@ struct Choose {
         Carrier carrier = even_load(upright);
         carrier.over = how.top_over;
         carrier.boards = shelf.tiers;
+        carrier.limp_lever = how.hole_every.in_metres();
         carrier.most = std::min(carrier.most, site.rules.shelves.standards_most);
         return carrier;
     }

@@ -24,6 +24,8 @@ struct Carrier {
     double edge_at = 0;    ///< m, where somebody leans
     int boards = 1;        ///< that come down on one of it
     bool rod = false;
+    /// m; of a slotted upright, which is limp: one board's moment is taken by screws this far apart. 0: a stiff leg.
+    double limp_lever = 0;
 
     Length bottom() const { return over - bracket.leg; } ///< over the highest board's underside; negative: below it
 };

@@ -133,7 +133,15 @@ std::vector<HoleDemand> demands_of(const Reaction& reaction, const Carrier& carr
     const BracketForces leaned =
         bracket_forces_from_moment(carrier.bracket, load + leaning, load * carrier.load_at + leaning * carrier.edge_at,
                                    rules.lining_pressure_n_per_mm2);
-    return {demand(stored_forces(reaction, carrier, rules), duration_stored), demand(leaned, duration_people)};
+    std::vector<HoleDemand> demands{demand(stored_forces(reaction, carrier, rules), duration_stored),
+                                    demand(leaned, duration_people)};
+    if (carrier.limp_lever > 0) {
+        const double one_board = reaction.sustained * carrier.load_at;
+        demands[0].tension_n = std::max(demands[0].tension_n, one_board / carrier.limp_lever);
+        demands[1].tension_n =
+            std::max(demands[1].tension_n, (one_board + leaning * carrier.edge_at) / carrier.limp_lever);
+    }
+    return demands;
 }
 
 bool fix_place(BracketPlan& place, const Shelf& shelf, const WallSite& site, const Carrier& carrier) {

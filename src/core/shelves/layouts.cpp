@@ -163,6 +163,9 @@ Weighed weigh(const Shelf& shelf, const WallSite& site, const Carrier& carrier, 
     }
     if (carrying.size() >= 2 && carrying.size() < places.size()) {
         const BeamResult bare = analyse(beam_of(shelf, carrying), beam_load, kdef);
+        weighed.board_utilisation =
+            std::max(weighed.board_utilisation, board_utilisation(shelf, bare, loads.accidental_n, rules));
+        weighed.utilisation = weighed.board_utilisation;
         std::size_t next = 0;
         for (BracketPlan& place : weighed.brackets) {
             if (!carries(place.hold))

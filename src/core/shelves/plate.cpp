@@ -57,6 +57,29 @@ Hold hold_of_hole(Length x, const WallSite& site, double diameter_in, std::optio
     return best == Hold::lining && site.open_framing() && !beside_a_stud ? Hold::nogging : best;
 }
 
+/// The lower edge presses on the wall with the sum of the pulls; what is pressed rises with them, and the plate turns
+/// about its middle, 5 mm up at least: as the leg of a bracket does.
+std::vector<HoleForce> over_pressed_edge(const std::vector<HolePlace>& holes, const GroupLoad& load, Length width,
+                                         double pressure) {
+    constexpr int turns = 20;
+    Length pivot = least_pivot;
+    std::vector<HoleForce> forces;
+    for (int turn = 0; turn < turns; ++turn) {
+        std::vector<HolePlace> over = holes;
+        for (HolePlace& hole : over)
+            hole.z = std::max(0.0, hole.z - pivot.in_metres());
+        forces = hole_group_forces(over, load);
+        double pull = 0;
+        for (const HoleForce& force : forces)
+            pull += force.tension_n;
+        const Length next = std::max(least_pivot, Length::nearest_to_metres(pull / (width.in_mm() * pressure) / 2000));
+        if (forces.empty() || next == pivot)
+            break;
+        pivot = next;
+    }
+    return forces;
+}
+
 } // namespace
 
 HungPlate plate_of(const Shelf& shelf) {
@@ -97,8 +120,7 @@ void hang_on_plate(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
         plan.holes.push_back({i, 0, place.x, z, site.survey.floor.above_floor_now(place.x, z)});
         if (carries(place.hold)) {
             const bool pulls = plate.thickness >= thin_plate || hole.down == top_row;
-            const Length over = hung.height - hole.down - least_pivot;
-            places.push_back({hole.across.in_metres(), pulls ? std::max(0.0, over.in_metres()) : 0.0});
+            places.push_back({hole.across.in_metres(), pulls ? (hung.height - hole.down).in_metres() : 0.0});
             carrying.push_back(i);
         }
         plan.brackets.push_back(std::move(place));
@@ -116,7 +138,8 @@ void hang_on_plate(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
             return;
         load.at_x = left + (body.empty_n * length / 2 + goods * goods_at + leaning * leaning_at) / load.down_n;
         load.moment_nm = (body.empty_n + goods) * body.at_m + leaning * body.edge_m;
-        const std::vector<HoleForce> forces = hole_group_forces(places, load);
+        const std::vector<HoleForce> forces =
+            over_pressed_edge(places, load, hung.width, site.rules.lining_pressure_n_per_mm2);
         refused |= forces.empty();
         for (std::size_t i = 0; i < forces.size(); ++i)
             demands[i].push_back({forces[i].tension_n, forces[i].shear_n, duration});

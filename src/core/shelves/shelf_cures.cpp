@@ -1,12 +1,9 @@
 #include "core/shelves/shelf_cures.hpp"
 
-#include "core/shelves/layouts.hpp"
-#include "core/shelves/reckon_shelf.hpp"
+#include "core/shelves/shelf_trials.hpp"
 
 #include <algorithm>
 #include <array>
-#include <deque>
-#include <set>
 
 namespace yes_square {
 namespace {
@@ -17,31 +14,10 @@ constexpr std::size_t most_plate_slides = 12;
 constexpr Length strip_room = 10_mm; ///< between a hole and the edge of a strip
 constexpr std::array nudges{10_mm, 30_mm, 60_mm, 100_mm, 160_mm, 240_mm, 300_mm, 400_mm};
 
-/// Tries edits on one shelf and keeps those that help.
-class Curer {
+/// Which edits are tried for which check.
+class Curer : ShelfTrials {
 public:
-    Curer(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan)
-        : shelf_{shelf}
-        , site_{site}
-        , plan_{plan} {
-        for (const Check& check : plan.checks)
-            if (check.severity == Severity::error)
-                errors_before_.insert(check.code);
-    }
-
-    /// True if the edit takes the check away and adds no kind of error.
-    bool helps(const Edit& edit, CheckCode code) const {
-        const Outcome& outcome = outcome_of(edit);
-        return !outcome.new_error && !outcome.codes.contains(code);
-    }
-
-    /// Adds the cure if it helps. Checks of one kind share their edits: the first one carries them.
-    bool offer(Check& check, Sentence words, Edit edit) const {
-        if (repeated(check) || !helps(edit, check.code))
-            return false;
-        check.cures.push_back({std::move(words), std::move(edit)});
-        return true;
-    }
+    using ShelfTrials::ShelfTrials;
 
     void cure(Check& check) const {
         switch (check.code) {
@@ -223,32 +199,6 @@ public:
     }
 
 private:
-    /// What is left after an edit. Kept, since the checks of one shelf often try the same edits.
-    struct Outcome {
-        std::set<CheckCode> codes;
-        bool new_error = false;
-    };
-
-    const Outcome& outcome_of(const Edit& edit) const {
-        for (const auto& [tried, outcome] : tried_)
-            if (tried == edit)
-                return outcome;
-        Shelf changed = shelf_;
-        apply(edit, changed);
-        Outcome outcome;
-        for (const Check& check : draft_shelf(changed, site_).checks) {
-            outcome.codes.insert(check.code);
-            outcome.new_error |= check.severity == Severity::error && !errors_before_.contains(check.code);
-        }
-        return tried_.emplace_back(edit, std::move(outcome)).second;
-    }
-
-    bool repeated(const Check& check) const {
-        return &*std::ranges::find(plan_.checks, check.code, &Check::code) != &check;
-    }
-
-    static void say(Check& check, Sentence words) { check.cures.push_back({std::move(words), std::nullopt}); }
-
     void more_brackets(Check& check) const {
         for (int extra = shelf_.extra_brackets + 1; extra <= shelf_.extra_brackets + 4; ++extra)
             if (offer(check,
@@ -290,13 +240,6 @@ private:
             if (bracket.id != shelf_.bracket &&
                 offer(check, {"Use {0}", {bracket.name}}, ChooseBracket{shelf_.id, bracket.id}))
                 return;
-    }
-
-    /// A larger change, as `make` makes it on a copy.
-    bool change(Check& check, Sentence words, auto&& make) const {
-        Shelf other = shelf_;
-        make(other);
-        return other != shelf_ && offer(check, std::move(words), ChangeShelf{other});
     }
 
     /// One joint, over the found stud nearest the middle that leaves both boards short enough.
@@ -517,12 +460,6 @@ private:
                {quantity(absolute(by)), quantity((plan_.left_overhang + plan_.right_overhang) / 2)}},
               MoveShelf{shelf_.id, shelf_.left + by, shelf_.height});
     }
-
-    const Shelf& shelf_;
-    const WallSite& site_;
-    const ShelfPlan& plan_;
-    std::set<CheckCode> errors_before_;
-    mutable std::deque<std::pair<Edit, Outcome>> tried_;
 };
 
 } // namespace

@@ -56,6 +56,19 @@ private:
                      {quantity(shelf_.left + joint)}},
                     std::nullopt, shelf_.left + joint, shelf_.underside());
         }
+        // No moment passes a joint, so a board on one bracket would tip.
+        for (std::size_t i = 0; i < plan_.pieces.size() && plan_.pieces.size() > 1; ++i) {
+            const BoardPiece& piece = plan_.pieces[i];
+            const auto under = std::ranges::count_if(plan_.brackets, [&](const BracketPlan& place) {
+                return carries(place.hold) && place.x >= piece.left - 1_mm / 2 &&
+                       place.x <= piece.left + piece.back + 1_mm / 2;
+            });
+            if (under < 2)
+                add(CheckCode::joint_unsupported, Severity::error,
+                    {"Board {0}, from {1} to {2}, has less than two places under it that carry: it would tip",
+                     {count(i + 1), quantity(piece.left), quantity(piece.left + piece.back)}},
+                    std::nullopt, piece.left, shelf_.underside());
+        }
     }
 
     void tiers() {

@@ -337,7 +337,8 @@ Capacity capacity_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& 
     const auto least = std::ranges::min_element(limits, {}, [](const auto& limit) { return limit.first; });
     capacity.governs = least->second;
     capacity.kg_per_m = std::min(least->first, most_kg_per_m);
-    capacity.kg = capacity.kg_per_m * shelf.length.in_metres();
+    capacity.length = shelf.length.in_metres();
+    capacity.kg = capacity.on_all(capacity.kg_per_m);
     capacity.from_memory = from_memory(shelf, plan);
     const HungPlate hung = plate_of(shelf);
     capacity.hanger_unknown =

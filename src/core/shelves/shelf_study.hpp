@@ -15,6 +15,8 @@ std::string_view words(Governs governs);
 struct Capacity {
     double kg_per_m = 0; ///< of shelf; of a fixture, all its contents divided by its length
     double kg = 0;       ///< all along
+    double length = 0;   ///< m, of the shelf
+    double on_all(double per_m) const { return per_m * length; }
     Governs governs = Governs::nothing;
     double by_sag = 0; ///< kg/m, each limit by itself; infinite: it does not bind
     double by_board = 0;

@@ -1,0 +1,48 @@
+#pragma once
+
+#include "core/job/job.hpp"
+
+#include <array>
+#include <concepts>
+#include <span>
+#include <string_view>
+#include <utility>
+#include <variant>
+
+/// What every list of a part's members is written with: see fields.hpp.
+namespace yes_square {
+
+enum class Range { any, not_negative, more_than_zero, fraction, minority };
+
+/// What a number stands for, in the words an error message uses, and its range.
+struct Meaning {
+    std::string_view noun; ///< with its article: "a depth"
+    Range range = Range::any;
+};
+
+template <class T, class U>
+concept Is = std::same_as<std::remove_const_t<T>, U>;
+
+template <class E>
+struct EnumName {
+    E value;
+    std::string_view name;
+};
+
+/// The names a file uses for the values of E, in order. Defined for each enumeration of the job in names.cpp.
+template <class E>
+std::span<const EnumName<E>> enum_names();
+
+template <class E>
+std::string_view enum_name(E value) {
+    for (const auto& row : enum_names<E>())
+        if (row.value == value)
+            return row.name;
+    return {};
+}
+
+/// The names a file uses for the kinds of a variant, as its `kind` member, in the variant's order.
+template <class Variant>
+inline constexpr std::array<std::string_view, std::variant_size_v<Variant>> kind_names{};
+
+} // namespace yes_square

@@ -1,0 +1,48 @@
+#include "core/shelves/shelf_trials.hpp"
+
+#include "core/shelves/reckon_shelf.hpp"
+
+#include <algorithm>
+
+namespace yes_square {
+
+ShelfTrials::ShelfTrials(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan)
+    : shelf_{shelf}
+    , site_{site}
+    , plan_{plan} {
+    for (const Check& check : plan.checks)
+        if (check.severity == Severity::error)
+            errors_before_.insert(check.code);
+}
+
+bool ShelfTrials::offer(Check& check, Sentence words, Edit edit) const {
+    if (repeated(check) || !helps(edit, check.code))
+        return false;
+    check.cures.push_back({std::move(words), std::move(edit)});
+    return true;
+}
+
+bool ShelfTrials::helps(const Edit& edit, CheckCode code) const {
+    const Outcome& outcome = outcome_of(edit);
+    return !outcome.new_error && !outcome.codes.contains(code);
+}
+
+const ShelfTrials::Outcome& ShelfTrials::outcome_of(const Edit& edit) const {
+    for (const auto& [tried, outcome] : tried_)
+        if (tried == edit)
+            return outcome;
+    Shelf changed = shelf_;
+    apply(edit, changed);
+    Outcome outcome;
+    for (const Check& check : draft_shelf(changed, site_).checks) {
+        outcome.codes.insert(check.code);
+        outcome.new_error |= check.severity == Severity::error && !errors_before_.contains(check.code);
+    }
+    return tried_.emplace_back(edit, std::move(outcome)).second;
+}
+
+bool ShelfTrials::repeated(const Check& check) const {
+    return &*std::ranges::find(plan_.checks, check.code, &Check::code) != &check;
+}
+
+} // namespace yes_square
