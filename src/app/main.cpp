@@ -123,11 +123,12 @@ QString set_up(MainWindow& window, const Arguments& arguments) {
     }
     if (!arguments.shelf.isEmpty()) {
         const std::string id = arguments.shelf.toStdString();
-        window.bench().select_shelf(id);
-        window.bench().select_unit(id);
-        const bool is_shelf = window.bench().shelf() && window.bench().shelf()->id == id;
-        if (!is_shelf && !(window.bench().unit() && window.bench().unit()->id == id))
-            return QStringLiteral("there is no shelf or cabinet %1 in this job").arg(arguments.shelf);
+        window.bench().select(id);
+        const Workbench& bench = window.bench();
+        const bool there = (bench.shelf() && bench.shelf()->id == id) || (bench.unit() && bench.unit()->id == id) ||
+                           (bench.bay() && bench.bay()->id == id) || bench.thing() == id;
+        if (!there)
+            return QStringLiteral("there is no shelf, cabinet or piece %1 in this job").arg(arguments.shelf);
     }
     if (!arguments.page.isEmpty()) {
         const auto survey = survey_page_from_name(arguments.page);

@@ -285,7 +285,7 @@ TEST_CASE("the demo kitchen's fixings, card, steps and sheets say what the plan 
     DrivenWindow driven;
     QTemporaryDir folder;
     REQUIRE(driven.window.open(copy_of_demo(folder)));
-    driven.bench().select_unit("unit-11");
+    driven.bench().select("unit-11");
     REQUIRE(driven.bench().unit());
     const UnitPlan& unit = *driven.bench().unit_plan();
     driven.window.set_stage(Stage::fixings);

@@ -94,6 +94,8 @@ void BoardView::redraw() {
     frame.selected_shelf = bench_.shelf() ? bench_.shelf()->id : std::string{};
     frame.selected_run = bench_.run() ? bench_.run()->id : std::string{};
     frame.selected_unit = bench_.unit() ? bench_.unit()->id : std::string{};
+    frame.selected_thing = bench_.thing();
+    frame.selected_bay = bench_.bay() ? bench_.bay()->id : std::string{};
     if (const RoomSurvey* room = bench_.room_plan())
         frame.lines = room->lines.lines;
     frame.line_names = line_names_;
@@ -128,7 +130,7 @@ void BoardView::paintEvent(QPaintEvent*) {
             painter.drawLine(QPointF{0, y}, QPointF{double(width()), y});
         }
     }
-    if (dragging_ && (grip_ == Grip::run || grip_ == Grip::line)) {
+    if (dragging_ && (grip_ == Grip::run || grip_ == Grip::thing || grip_ == Grip::line)) {
         const QString words = cost_of_drag();
         QRectF box = painter.boundingRect(rect().adjusted(16, 12, -16, -12), Qt::AlignTop | Qt::AlignHCenter, words);
         box.adjust(-8, -4, 8, 4);
@@ -145,10 +147,8 @@ void BoardView::paintEvent(QPaintEvent*) {
 }
 
 void BoardView::click(const Reference& reference) {
-    if (!reference.item.empty() && reference.part != Part::line) {
-        bench_.select_shelf(reference.item);
-        bench_.select_unit(reference.item);
-    }
+    if (!reference.item.empty() && reference.part != Part::line)
+        bench_.select(reference.item);
     switch (reference.part) {
     case Part::bracket:
         bench_.ask("bracket/" + std::to_string(reference.index + 1));
@@ -173,6 +173,9 @@ void BoardView::click(const Reference& reference) {
         break;
     case Part::line:
         bench_.ask("line/" + reference.item);
+        break;
+    case Part::bay:
+        bench_.ask("bay/" + std::to_string(reference.index + 1) + "/width");
         break;
     default:
         break;
@@ -227,6 +230,11 @@ void BoardView::grip_at(const Reference& reference, bool on_wall) {
         lifted_ = false;
         grip_ = Grip::run;
     }
+    const bool of_thing = reference.part == Part::thing || reference.part == Part::bay;
+    if (of_thing && !reference.x && !reference.z && !line_names_ && !survey_) {
+        grabbed_thing_ = bench_.thing();
+        grip_ = Grip::thing;
+    }
     if (reference.part == Part::line && line_names_ && bench_.room_plan()) {
         grabbed_line_ = reference.item;
         line_from_ = bench_.room_plan()->lines.height_of(reference.item);
@@ -250,6 +258,10 @@ void BoardView::drag_to(QPointF at) {
     const Length dz = whole(pressed_.y() - at.y());
     if (grip_ == Grip::run)
         return drag_run(dx, dz, at);
+    if (grip_ == Grip::thing) {
+        bench_.preview([&](Job& job) { job = apply(MoveThing{grabbed_thing_, dx, dz}, std::move(job)); });
+        return;
+    }
     if (grip_ == Grip::line) {
         const std::string room = bench_.room()->id;
         bench_.preview([&](Job& job) { job = apply(SetLine{room, grabbed_line_, line_from_ + dz}, std::move(job)); });
@@ -309,6 +321,8 @@ QString BoardView::cost_of_drag() const {
                     return tr("%1 at %2").arg(text(line.name), shown(line.z));
         return {};
     }
+    if (grip_ == Grip::thing)
+        return cost_of_thing();
     const RunPlan* plan = bench_.run_plan();
     if (!plan || plan->units.empty())
         return {};
@@ -323,6 +337,24 @@ QString BoardView::cost_of_drag() const {
     if (plan->layout.to && plan->layout.right() > *plan->layout.to)
         words += tr(" · %1 too far").arg(shown(plan->layout.right() - *plan->layout.to));
     return words;
+}
+
+QString BoardView::cost_of_thing() const {
+    const auto at = [&](Length left) { return tr("Left side at %1").arg(text(format(left, bench_.job().unit))); };
+    if (const StorageSystem* system = bench_.selected<StorageSystem>()) {
+        QStringList lost;
+        for (const std::size_t bay : bench_.selected_plan<StorageSystem>()->slide.lost)
+            lost << QString::number(bay + 1);
+        return at(system->left) + (lost.isEmpty() ? tr(" · every bay has its studs")
+                                                  : tr(" · misses studs: bay %1").arg(lost.join(QStringLiteral(", "))));
+    }
+    if (const Piece* piece = bench_.selected<Piece>())
+        return at(piece->left) + tr(" · proved studs behind it: %1").arg(bench_.selected_plan<Piece>()->places.size());
+    if (const WallBox* box = bench_.selected<WallBox>())
+        return at(box->left) + tr(" · top at %1").arg(text(format(box->top, bench_.job().unit)));
+    if (const HungCabinet* hung = bench_.selected<HungCabinet>())
+        return at(hung->left) + tr(" · top at %1").arg(text(format(hung->top, bench_.job().unit)));
+    return {};
 }
 
 void BoardView::carry(const CabinetUnit& unit, QPoint screen) {
@@ -346,7 +378,7 @@ void BoardView::drop(const CabinetUnit& unit, QPoint screen) {
     const std::string run = bench_.run() ? bench_.run()->id : std::string{};
     std::string id;
     bench_.edit(tr("Add unit"), [&](Job& job) { id = put_unit(job, bench_.wall_index(), unit, run, x); });
-    bench_.select_unit(id);
+    bench_.select(id);
 }
 
 void BoardView::mouseMoveEvent(QMouseEvent* event) {
@@ -367,7 +399,9 @@ void BoardView::mouseMoveEvent(QMouseEvent* event) {
         const double right = place(bench_.shelf()->right(), {}).x();
         at_end = event->position().x() - left < end_grip_px || right - event->position().x() < end_grip_px;
     }
-    if (hovered_ && hovered_->part == Part::unit && !hovered_->x)
+    const bool movable =
+        hovered_ && (hovered_->part == Part::unit || hovered_->part == Part::thing || hovered_->part == Part::bay);
+    if (movable && !hovered_->x && !hovered_->z)
         setCursor(Qt::SizeAllCursor);
     else if (hovered_ && hovered_->part == Part::line && line_names_)
         setCursor(Qt::SizeVerCursor);
@@ -402,10 +436,11 @@ void BoardView::tell_height(const QMouseEvent& event) {
 
 void BoardView::mouseReleaseEvent(QMouseEvent*) {
     if (dragging_ && grip_ != Grip::pan)
-        bench_.settle(grip_ == Grip::whole  ? tr("Move shelf")
-                      : grip_ == Grip::run  ? (lifted_ ? tr("Reorder units") : tr("Slide run"))
-                      : grip_ == Grip::line ? tr("Pull line")
-                                            : tr("Resize shelf"));
+        bench_.settle(grip_ == Grip::whole   ? tr("Move shelf")
+                      : grip_ == Grip::run   ? (lifted_ ? tr("Reorder units") : tr("Slide run"))
+                      : grip_ == Grip::thing ? tr("Move it")
+                      : grip_ == Grip::line  ? tr("Pull line")
+                                             : tr("Resize shelf"));
     grip_ = Grip::none;
     dragging_ = false;
 }
@@ -431,6 +466,12 @@ void BoardView::keyPressEvent(QKeyEvent* event) {
         }
         if (way != 0)
             return bench_.apply(tr("Slide run"), push_run(*run, bench_.run_plan()->layout, step * way));
+    }
+    if (const std::string thing = bench_.thing(); !thing.empty()) {
+        const int across = event->key() == Qt::Key_Left ? -1 : (event->key() == Qt::Key_Right ? 1 : 0);
+        const int up = event->key() == Qt::Key_Down ? -1 : (event->key() == Qt::Key_Up ? 1 : 0);
+        if (across != 0 || up != 0)
+            return bench_.apply(tr("Move it"), MoveThing{thing, step * across, step * up});
     }
     switch (event->key()) {
     case Qt::Key_Escape:

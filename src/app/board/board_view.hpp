@@ -51,7 +51,7 @@ protected:
     void resizeEvent(QResizeEvent* event) override;
 
 private:
-    enum class Grip { none, whole, left_end, right_end, pan, run, line };
+    enum class Grip { none, whole, left_end, right_end, pan, run, thing, line };
 
     void redraw();
     void drag_to(QPointF at);
@@ -60,6 +60,7 @@ private:
     void drag_shelf(Length dx, Length dz);
     void drag_run(Length dx, Length dz, QPointF at);
     QString cost_of_drag() const;
+    QString cost_of_thing() const;
     void tell_height(const QMouseEvent& event);
 
     Workbench& bench_;
@@ -82,6 +83,7 @@ private:
     RunLayout grabbed_layout_;
     std::string grabbed_unit_;
     bool lifted_ = false; ///< the unit is pulled clear of its run, to be put back elsewhere
+    std::string grabbed_thing_;
     std::string grabbed_line_;
     Length line_from_;
 };

@@ -1,6 +1,7 @@
 #include "app/fit/fit_panel.hpp"
 
 #include "core/shelves/shelf_steps.hpp"
+#include "core/stability/piece_words.hpp"
 
 #include <QPushButton>
 #include <QVBoxLayout>
@@ -30,13 +31,17 @@ void FitPanel::refresh() {
     for (const Sentence& caution : general_cautions())
         html += QStringLiteral("<li style=\"margin-bottom:4px\">%1</li>").arg(shown(caution));
     html += QStringLiteral("</ul>");
-    const ShelfPlan* shelf = bench_.shelf_plan();
-    const RunPlan* run = bench_.run_plan();
-    if (shelf || run) {
+    if (bench_.selected<Piece>() || bench_.selected<StorageSystem>()) {
+        html += QStringLiteral("<p><b>%1</b></p><ul style=\"margin-left:-20px\">").arg(tr("Before you let go of it"));
+        for (const Sentence& caution : tipping_cautions())
+            html += QStringLiteral("<li style=\"margin-bottom:4px\">%1</li>").arg(shown(caution));
+        html += QStringLiteral("</ul>");
+    }
+    if (const auto told = bench_.told()) {
         html += QStringLiteral("<p><b>%1</b></p><table cellpadding=\"3\">")
-                    .arg(text(shelf ? shelf->shelf_name : run->run_name).toHtmlEscaped());
+                    .arg(text(std::string{told->name}).toHtmlEscaped());
         int number = 1;
-        for (const Step& step : shelf ? shelf->steps : run->steps)
+        for (const Step& step : *told->steps)
             html += QStringLiteral("<tr><td align=\"right\"><b>%1</b></td><td>%2%3</td></tr>")
                         .arg(number++)
                         .arg(step.hold_point ? QStringLiteral("<b>%1</b> ").arg(tr("Hold:")) : QString{},

@@ -47,6 +47,7 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     tabs_->addTab(noggings_, tr("Noggings"));
     pages_->addWidget(tabs_);
     pages_->addWidget(unit_);
+    pages_->addWidget(new ThingFixings{bench});
     auto* whole = new QVBoxLayout{this};
     whole->setContentsMargins(0, 0, 0, 0);
     whole->addWidget(pages_);
@@ -98,7 +99,7 @@ void FixingsPanel::refresh_noggings() {
 
 void FixingsPanel::refresh() {
     refresh_noggings();
-    pages_->setCurrentIndex(bench_.unit() ? 1 : 0);
+    pages_->setCurrentIndex(bench_.unit() ? 1 : (bench_.thing().empty() ? 0 : 2));
     marks_->setRowCount(0);
     drilling_->setRowCount(0);
     bits_->setRowCount(0);

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "app/fixings/study_panel.hpp"
+#include "app/fixings/thing_fixings.hpp"
 #include "app/fixings/unit_fixings.hpp"
 #include "app/shell/workbench.hpp"
 
@@ -18,7 +19,8 @@ enum class FixingsPage { marks, drilling, holds, fix_with, noggings };
 std::optional<FixingsPage> fixings_page_from_name(const QString& name);
 
 /// The selected shelf's marks and drilling as tables; a row clicked shows its working. How much it holds, what to fix
-/// it with, and the wall's noggings. Of a cabinet its holes and the card of its back.
+/// it with, and the wall's noggings. Of a cabinet its holes and the card of its back, of
+/// furniture its marks and parts.
 class FixingsPanel : public QWidget {
     Q_OBJECT
 public:

@@ -3,16 +3,20 @@
 #include "app/board/painter.hpp"
 #include "core/runs/slide.hpp"
 #include "core/sheets/elevation.hpp"
+#include "core/sheets/furniture_layer.hpp"
 #include "core/sheets/run_layer.hpp"
+#include "core/sheets/side_view.hpp"
 
 #include <QAbstractButton>
 #include <QKeyEvent>
+#include <algorithm>
 
 namespace yes_square::app {
 namespace {
 
 constexpr double pixels_per_mm = 96 / 25.4;
 constexpr int picture_height = 36;
+constexpr int side_view_height = 156;
 
 QString school_words(School school) {
     switch (school) {
@@ -34,7 +38,9 @@ struct Choice {
     bool keeps_limits = true;
     bool chosen = false;
     std::function<Drawing(double width, double height)> draw;
-    QString what; ///< names the edit
+    int picture = picture_height; ///< how high it is, in pixels
+    std::string subject = {};     ///< working that a click shows
+    QString what;                 ///< names the edit
     std::optional<Edit> edit;
 };
 
@@ -52,7 +58,7 @@ public:
         setCheckable(true);
         setChecked(choice_.chosen);
         setFocusPolicy(Qt::StrongFocus);
-        setMinimumSize(120, 118);
+        setMinimumSize(112, choice_.picture + 82 - (choice_.count.isEmpty() ? 48 : 0));
         setAccessibleName(choice_.title + QStringLiteral(": ") + choice_.lines.join(QStringLiteral("; ")));
         setToolTip(choice_.title + QStringLiteral("\n") + choice_.lines.join(QStringLiteral("\n")));
     }
@@ -76,17 +82,19 @@ protected:
         painter.drawText(QRect{inner.left(), inner.top(), inner.width(), metrics.height()},
                          Qt::AlignLeft | Qt::AlignVCenter,
                          metrics.elidedText((isChecked() ? tr_here("Chosen: ") : QString{}) + choice_.title,
-                                            Qt::ElideRight, inner.width() - 20));
+                                            Qt::ElideRight, inner.width()));
         painter.save();
         painter.translate(inner.left(), inner.top() + metrics.height() + 2);
-        paint(painter, choice_.draw(inner.width() / pixels_per_mm, picture_height / pixels_per_mm), theme_,
+        paint(painter, choice_.draw(inner.width() / pixels_per_mm, choice_.picture / pixels_per_mm), theme_,
               pixels_per_mm);
         painter.restore();
 
         QFont small = font();
         small.setPixelSize(font().pixelSize() - 2);
         painter.setFont(small);
-        const int top = inner.top() + metrics.height() + picture_height + 4;
+        if (choice_.count.isEmpty())
+            return;
+        const int top = inner.top() + metrics.height() + choice_.picture + 4;
         painter.setPen(choice_.keeps_limits ? theme_.faint : theme_.alarm);
         painter.drawText(QRect{inner.left(), top, inner.width(), rect().bottom() - top}, Qt::TextWordWrap,
                          choice_.count + QStringLiteral("; ") + choice_.lines.join(QStringLiteral("; ")));
@@ -177,6 +185,55 @@ std::vector<Choice> choices_for_run(const Workbench& bench) {
     return choices;
 }
 
+/// The ways a wardrobe's width can be shared among its bays, and what each gives up.
+std::vector<Choice> choices_for_system(const Workbench& bench) {
+    std::vector<Choice> choices;
+    const StorageSystem& system = *bench.selected<StorageSystem>();
+    const QStringList titles{tr_here("Bays all alike"), tr_here("Widths as given"), tr_here("By what hangs there")};
+    for (const SystemPlan& there : width_choices(bench.job(), bench.plan(), system.id)) {
+        const auto widths = static_cast<BayWidths>(choices.size());
+        Change<StorageSystem> change{system};
+        change.to.widths = widths;
+        Choice& choice = choices.emplace_back();
+        choice.title = titles[static_cast<int>(widths)];
+        QStringList sizes;
+        for (const BayPlan& bay : there.bays)
+            sizes << text(format_bare(bay.width, bench.job().unit));
+        choice.count = sizes.join(QStringLiteral(" | "));
+        for (const Check& check : there.checks)
+            if (check.severity == Severity::error && choice.lines.size() < 2) {
+                choice.lines << text(say(check.message, bench.voice()));
+                choice.keeps_limits = false;
+            }
+        if (choice.lines.isEmpty())
+            choice.lines << tr_here("gives up nothing");
+        choice.chosen = widths == system.widths;
+        choice.what = tr_here("Share the width");
+        choice.edit = change;
+        choice.draw = [studs = bench.wall_plan()->survey.studs, there, panel = system.panel](
+                          double width, double height) { return draw_bays_sketch(studs, there, panel, width, height); };
+    }
+    return choices;
+}
+
+/// Every case of a piece as it is seen from its side.
+std::vector<Choice> choices_for_piece(const Workbench& bench, int window_height) {
+    std::vector<Choice> choices;
+    const PiecePlan& plan = *bench.selected_plan<Piece>();
+    for (std::size_t i = 0; i < plan.cases.size(); ++i) {
+        Choice& choice = choices.emplace_back();
+        choice.title = text(say(words(plan.cases[i].kind), bench.voice()));
+        choice.lines << choice.title;
+        choice.chosen = false;
+        choice.picture = std::clamp(window_height / 5 - 4, 96, side_view_height);
+        choice.subject = "case/" + std::to_string(i + 1);
+        choice.draw = [piece = *bench.selected<Piece>(), plan, i, voice = bench.voice()](double width, double height) {
+            return draw_side_view(piece, plan, plan.cases[i], width, height, std::min(3.0, width / 11), voice);
+        };
+    }
+    return choices;
+}
+
 } // namespace
 
 AlternativesStrip::AlternativesStrip(Workbench& bench, QWidget* parent)
@@ -209,13 +266,23 @@ void AlternativesStrip::rebuild() {
         choices = choices_for_shelf(bench_);
     else if (bench_.run_plan())
         choices = choices_for_run(bench_);
+    else if (bench_.selected_plan<StorageSystem>())
+        choices = choices_for_system(bench_);
+    else if (bench_.selected_plan<Piece>())
+        choices = choices_for_piece(bench_, window()->height());
     for (std::size_t i = 0; i < choices.size(); ++i) {
         const std::optional<Edit> edit = choices[i].edit;
         const QString what = choices[i].what;
+        const std::string subject = choices[i].subject;
         auto* card = new AlternativeCard{std::move(choices[i]), *theme_, this};
         card->setObjectName(QStringLiteral("alternative-%1").arg(i + 1));
         if (edit)
             connect(card, &QAbstractButton::clicked, this, [this, what, edit] { bench_.apply(what, *edit); });
+        else if (!subject.empty())
+            connect(card, &QAbstractButton::clicked, this, [this, card, subject] {
+                card->setChecked(false);
+                bench_.ask(subject);
+            });
         else
             connect(card, &QAbstractButton::clicked, card, [card] { card->setChecked(true); });
         row_->addWidget(card, 1);

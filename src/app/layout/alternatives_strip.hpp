@@ -8,7 +8,8 @@
 
 namespace yes_square::app {
 
-/// The selected shelf's bracket layouts as small walls side by side, each with what it gives up; a click chooses.
+/// The selected shelf's bracket layouts, a run's or a wardrobe's places as small walls side by side, each with what it
+/// gives up; a click chooses. Of a piece that may tip, its cases from the side; a click shows the sum.
 class AlternativesStrip : public QWidget {
     Q_OBJECT
 public:

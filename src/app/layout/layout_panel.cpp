@@ -13,6 +13,10 @@ LayoutPanel::LayoutPanel(Workbench& bench, QWidget* parent)
     , tabs_{new QTabWidget{this}}
     , shelves_{new QWidget}
     , runs_{new RunPanel{bench}}
+    , systems_{new SystemPanel{bench}}
+    , pieces_{new PiecePanel{bench}}
+    , boxes_{new BoxPanel{bench}}
+    , audit_{new AuditPanel{bench}}
     , form_{new ShelfForm{bench, shelves_}}
     , parts_{new ShelfParts{bench, shelves_}}
     , add_{new QPushButton{tr("Add a shelf"), shelves_}}
@@ -21,6 +25,15 @@ LayoutPanel::LayoutPanel(Workbench& bench, QWidget* parent)
     tabs_->setObjectName(QStringLiteral("layout-tabs"));
     tabs_->addTab(shelves_, tr("Shelves"));
     tabs_->addTab(runs_, tr("Cabinets"));
+    tabs_->addTab(systems_, tr("Bays"));
+    tabs_->addTab(pieces_, tr("Tipping"));
+    tabs_->addTab(boxes_, tr("Boxes"));
+    tabs_->addTab(audit_, tr("Found"));
+    tabs_->tabBar()->setExpanding(false);
+    tabs_->setTabToolTip(2, tr("Wardrobes and other storage of panels and bays"));
+    tabs_->setTabToolTip(3, tr("Furniture that may tip, and what holds it"));
+    tabs_->setTabToolTip(4, tr("Bookcases and boxes made for the wall"));
+    tabs_->setTabToolTip(5, tr("Cabinets that hang already: do they hold?"));
     tabs_->setDocumentMode(true);
     auto* whole = new QVBoxLayout{this};
     whole->addWidget(tabs_);
@@ -55,15 +68,22 @@ LayoutPanel::LayoutPanel(Workbench& bench, QWidget* parent)
         add_kind_->setEnabled(bench_.wall() != nullptr);
         remove_->setEnabled(bench_.shelf() != nullptr);
     };
-    connect(&bench_, &Workbench::selection_changed, this, [this] {
-        if (bench_.run())
-            tabs_->setCurrentWidget(runs_);
-        else if (bench_.shelf())
-            tabs_->setCurrentWidget(shelves_);
-    });
+    connect(&bench_, &Workbench::selection_changed, this, &LayoutPanel::show_selected);
     connect(&bench_, &Workbench::changed, this, fit);
     connect(&bench_, &Workbench::selection_changed, this, fit);
     fit();
+}
+
+void LayoutPanel::show_selected() {
+    QWidget* page = bench_.run()                       ? runs_
+                    : bench_.selected<StorageSystem>() ? static_cast<QWidget*>(systems_)
+                    : bench_.selected<Piece>()         ? pieces_
+                    : bench_.selected<WallBox>()       ? boxes_
+                    : bench_.selected<HungCabinet>()   ? audit_
+                    : bench_.shelf()                   ? shelves_
+                                                       : nullptr;
+    if (page)
+        tabs_->setCurrentWidget(page);
 }
 
 void LayoutPanel::add_shelf(ShelfKind kind) {
@@ -77,7 +97,7 @@ void LayoutPanel::add_shelf(ShelfKind kind) {
         shelf.name = tr("Shelf %1").arg(wall.shelves.size() + 1).toStdString();
         wall.shelves.push_back(std::move(shelf));
     });
-    bench_.select_shelf(id);
+    bench_.select(id);
     if (auto* left = findChild<LengthField*>(QStringLiteral("shelf-left")))
         left->setFocus(Qt::OtherFocusReason);
 }
@@ -99,12 +119,16 @@ void LayoutPanel::hang_round_room() {
         if (Wall* wall = wall_of(job, like->id))
             std::erase_if(wall->shelves, [&](const Shelf& shelf) { return shelf.id == like->id; });
     });
-    bench_.select_shelf(first);
+    bench_.select(first);
 }
 
 void LayoutPanel::remove_selected() {
     if (bench_.unit())
         runs_->remove_unit();
+    else if (bench_.bay())
+        systems_->remove_bay();
+    else if (const std::string thing = bench_.thing(); !thing.empty())
+        bench_.apply(tr("Remove it"), RemoveThing{thing});
     else
         remove_shelf();
 }

@@ -1,8 +1,12 @@
 #pragma once
 
+#include "app/layout/audit_panel.hpp"
+#include "app/layout/box_panel.hpp"
+#include "app/layout/piece_panel.hpp"
 #include "app/layout/run_panel.hpp"
 #include "app/layout/shelf_form.hpp"
 #include "app/layout/shelf_parts.hpp"
+#include "app/layout/system_panel.hpp"
 #include "core/shelves/new_shelf.hpp"
 
 #include <QPushButton>
@@ -11,7 +15,7 @@
 
 namespace yes_square::app {
 
-/// The figures of what is selected: a shelf, or a run of cabinets; adding and removing them.
+/// The figures of what is selected, a page for each kind; adding and removing.
 class LayoutPanel : public QWidget {
     Q_OBJECT
 public:
@@ -19,18 +23,25 @@ public:
 
     void add_shelf(ShelfKind kind = ShelfKind::brackets);
     void remove_shelf();
-    /// The shelf or the cabinet that is selected.
+    /// Whatever is selected: a shelf, a cabinet, a bay, a piece of furniture.
     void remove_selected();
     RunPanel& runs() { return *runs_; }
     void show_runs() { tabs_->setCurrentWidget(runs_); }
+    SystemPanel& systems() { return *systems_; }
+    PiecePanel& pieces() { return *pieces_; }
 
 private:
     void hang_round_room();
+    void show_selected();
 
     Workbench& bench_;
     QTabWidget* tabs_;
     QWidget* shelves_;
     RunPanel* runs_;
+    SystemPanel* systems_;
+    PiecePanel* pieces_;
+    BoxPanel* boxes_;
+    AuditPanel* audit_;
     ShelfForm* form_;
     ShelfParts* parts_;
     QPushButton* add_;

@@ -154,7 +154,7 @@ void RunPanel::add_run(RunLevel level) {
         run.level = level;
         job.walls[bench_.wall_index()].runs.push_back(std::move(run));
     });
-    bench_.select_run(id);
+    bench_.select(id);
 }
 
 void RunPanel::remove_run() {
@@ -176,7 +176,7 @@ void RunPanel::add_listed(int row) {
     const std::string run = bench_.run() ? bench_.run()->id : std::string{};
     std::string id;
     bench_.edit(tr("Add unit"), [&](Job& job) { id = put_unit(job, bench_.wall_index(), unit, run, at); });
-    bench_.select_unit(id);
+    bench_.select(id);
 }
 
 void RunPanel::remove_unit() {

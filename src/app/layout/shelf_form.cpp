@@ -1,5 +1,6 @@
 #include "app/layout/shelf_form.hpp"
 
+#include "app/shell/choices.hpp"
 #include "core/job/fields.hpp"
 #include "core/shelves/carrier.hpp"
 #include "core/shelves/new_shelf.hpp"
@@ -141,11 +142,8 @@ void ShelfForm::build_place() {
 }
 
 void ShelfForm::build_board() {
-    QStringList boards;
-    for (const BoardProperties& board : all_boards())
-        boards << text(board.words);
     choice(
-        tr("Made of"), "shelf-material", boards,
+        tr("Made of"), "shelf-material", board_words(),
         [this]() -> std::optional<int> {
             const Shelf* shelf = bench().shelf();
             return shelf && !shelf->held<Fixture>() ? std::optional{static_cast<int>(shelf->material)} : std::nullopt;
@@ -154,9 +152,7 @@ void ShelfForm::build_board() {
     length(tr("Thickness, up"), "shelf-thickness", get(bench(), &Shelf::thickness), set(bench(), &Shelf::thickness),
            Length::nanometres(1), tr("It must be more than 0"));
     choice(
-        tr("Carries"), "shelf-load",
-        QStringList{tr("A row of books"), tr("Kitchen goods"), tr("Household goods"), tr("Ornaments"), tr("Own figure"),
-                    tr("A desk's things, somebody on its edge"), tr("Clothes")},
+        tr("Carries"), "shelf-load", load_words(),
         [this]() -> std::optional<int> {
             const Shelf* shelf = bench().shelf();
             return shelf && !shelf->held<Fixture>() && !shelf->held<HookRail>()

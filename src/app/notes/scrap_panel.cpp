@@ -29,6 +29,23 @@ QString links_to_run(const std::vector<Working>& workings, std::size_t unit) {
            of_unit;
 }
 
+/// Links to the workings of a wardrobe and of one of its bays, of a piece, a box or a hung cabinet.
+QString links_to_thing(const std::vector<Working>& workings, std::size_t bay) {
+    const QString own = QStringLiteral("bay/%1/").arg(bay);
+    QString whole;
+    QString of_bay;
+    for (const Working& working : workings) {
+        const QString subject = text(working.subject);
+        const QString link = QStringLiteral("<a href=\"%1\">%2</a> &nbsp;");
+        if (subject.startsWith(own))
+            of_bay += link.arg(subject, subject.mid(own.size()));
+        else if (!subject.startsWith(QStringLiteral("bay/")))
+            whole += link.arg(subject, QString{subject}.replace(QLatin1Char('/'), QLatin1Char(' ')));
+    }
+    return of_bay.isEmpty() ? whole
+                            : whole + QStringLiteral("<br>") + tr("Bay %1:").arg(bay) + QStringLiteral(" ") + of_bay;
+}
+
 /// Links to every working, those of one bracket on a line of their own: "Bracket 1: place, load, fixing, rating".
 QString links_to(const std::vector<Working>& workings) {
     const std::map<QString, QString> of_bracket{{QStringLiteral("bracket"), tr("place")},
@@ -105,6 +122,13 @@ void ScrapPanel::refresh() {
         if (asked == run->workings.end())
             asked = std::ranges::find(run->workings, "unit/" + std::to_string(unit + 1) + "/place", &Working::subject);
         write(asked == run->workings.end() ? run->workings.front() : *asked, links_to_run(run->workings, unit));
+        return;
+    }
+    if (const auto told = bench_.told(); told && !bench_.thing().empty() && !told->workings->empty()) {
+        auto asked = std::ranges::find(*told->workings, bench_.subject(), &Working::subject);
+        if (asked == told->workings->end())
+            asked = told->workings->begin();
+        write(*asked, links_to_thing(*told->workings, bench_.bay_plan() ? bench_.bay_plan()->number : 0));
         return;
     }
     const ShelfPlan* plan = bench_.shelf_plan();

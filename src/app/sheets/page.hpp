@@ -26,6 +26,8 @@ public:
         , per_mm_{per_mm} {}
 
     double width() const { return width_ - 2 * sheet_margin; }
+    /// Under a heading and over the foot.
+    double body_height() const { return height_ - 2 * sheet_margin - 6 - 5.5 * type_line - small_type * type_line - 3; }
     double left_over() const { return height_ - sheet_margin - 6 - at_; }
 
     void begin(const QString& heading, const QString& under) {

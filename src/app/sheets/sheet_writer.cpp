@@ -1,5 +1,6 @@
 #include "app/sheets/sheet_writer.hpp"
 
+#include "app/sheets/furniture_sheets.hpp"
 #include "app/sheets/page.hpp"
 #include "app/sheets/run_sheets.hpp"
 #include "core/plan/reckon.hpp"
@@ -214,10 +215,21 @@ void write_labels(Page& page, const Job& job, const Plan& plan) {
         }
 }
 
-void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, const Plan& plan, double resolution) {
+void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, const Plan& plan, double resolution,
+              SheetSet set) {
     const double per_mm = resolution / 25.4;
     const QSizeF size = device.pageLayout().pageSize().size(QPageSize::Millimeter);
     Page page{painter, device, size.width(), size.height(), per_mm};
+    if (set == SheetSet::part_labels) {
+        if (!write_part_labels(page, job, plan))
+            page.begin(text(job.title), tr("No wardrobe in this job has parts to label."));
+        return;
+    }
+    if (set == SheetSet::inventory) {
+        if (!write_inventory(page, job, plan))
+            page.begin(text(job.title), tr("Nothing in this job is so tall that it could tip."));
+        return;
+    }
     bool any = false;
     for (std::size_t w = 0; w < plan.walls.size(); ++w) {
         for (std::size_t r = 0; r < plan.walls[w]->runs.size(); ++r) {
@@ -232,8 +244,11 @@ void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, cons
         }
         if (!plan.walls[w]->noggings.empty())
             write_noggings(page, job, *plan.walls[w]);
+        any = write_furniture(page, job, plan, w) || any;
     }
     write_labels(page, job, plan);
+    write_part_labels(page, job, plan);
+    write_inventory(page, job, plan);
     if (!any)
         page.begin(text(job.title), tr("Nothing is laid out in this job yet."));
 }
@@ -241,10 +256,10 @@ void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, cons
 } // namespace
 
 void paint_sheets(QPainter& painter, QPagedPaintDevice& device, const Job& job, const Plan& plan) {
-    paint_on(painter, device, job, plan, painter.device()->logicalDpiX());
+    paint_on(painter, device, job, plan, painter.device()->logicalDpiX(), SheetSet::all);
 }
 
-QString write_sheets_pdf(const QString& path, const Job& job, const Plan& plan) {
+QString write_sheets_pdf(const QString& path, const Job& job, const Plan& plan, SheetSet set) {
     QSaveFile file{path};
     if (!file.open(QIODevice::WriteOnly))
         return tr("%1 cannot be written: %2").arg(path, file.errorString());
@@ -258,7 +273,7 @@ QString write_sheets_pdf(const QString& path, const Job& job, const Plan& plan) 
         QPainter painter{&pdf};
         if (!painter.isActive())
             return tr("%1 cannot be written as PDF").arg(path);
-        paint_on(painter, pdf, job, plan, resolution);
+        paint_on(painter, pdf, job, plan, resolution, set);
     }
     if (!file.commit())
         return tr("%1 could not be written whole. Is the disk full?").arg(path);

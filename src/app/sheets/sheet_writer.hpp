@@ -8,11 +8,14 @@
 
 namespace yes_square::app {
 
+/// Which sheets: all of them, the labels of parts alone, or the inventory of what could tip alone.
+enum class SheetSet { all, part_labels, inventory };
+
 /// The sheets of a job: for each shelf a page with the wall's elevation and both rods, mark table, drilling table,
 /// checks that stand, cautions and steps. A4 or Letter, usable by someone who never saw the program.
 ///
 /// @return error text, or empty
-QString write_sheets_pdf(const QString& path, const Job& job, const Plan& plan);
+QString write_sheets_pdf(const QString& path, const Job& job, const Plan& plan, SheetSet set = SheetSet::all);
 
 /// The same on a printer that is set up.
 void paint_sheets(QPainter& painter, QPagedPaintDevice& device, const Job& job, const Plan& plan);

@@ -104,7 +104,7 @@ void MainWindow::build_body() {
     walls_->setAccessibleName(tr("Wall"));
     items_ = new QComboBox{wall_side};
     items_->setObjectName(QStringLiteral("item-picker"));
-    items_->setAccessibleName(tr("Shelf or cabinet"));
+    items_->setAccessibleName(tr("Shelf, cabinet or piece"));
     units_ = new QComboBox{wall_side};
     units_->setObjectName(QStringLiteral("unit-picker"));
     units_->setAccessibleName(tr("Unit"));
@@ -199,11 +199,8 @@ void MainWindow::build_body() {
         bench_.select_wall(static_cast<std::size_t>(row));
         board_->fit();
     });
-    connect(items_, &QComboBox::activated, this, [this](int row) {
-        const std::string id = items_->itemData(row).toString().toStdString();
-        bench_.select_shelf(id);
-        bench_.select_unit(id);
-    });
+    connect(items_, &QComboBox::activated, this,
+            [this](int row) { bench_.select(items_->itemData(row).toString().toStdString()); });
     connect(units_, &QComboBox::activated, this, [this](int row) {
         bench_.edit(tr("Change unit"), [&](Job& job) { job.unit = all_units()[static_cast<std::size_t>(row)]; });
     });
@@ -218,6 +215,10 @@ void MainWindow::build_menus() {
     file->addAction(tr("Save &as..."), QKeySequence::SaveAs, this, [this] { save_as(); });
     file->addSeparator();
     file->addAction(tr("Save sheets as PDF..."), QKeySequence{Qt::CTRL | Qt::Key_E}, this, &MainWindow::save_sheets);
+    file->addAction(tr("Save part labels as PDF..."), this,
+                    [this] { save_sheet_set(tr("Save the part labels"), SheetSet::part_labels); });
+    file->addAction(tr("Save the tipping inventory as PDF..."), this,
+                    [this] { save_sheet_set(tr("Save the tipping inventory"), SheetSet::inventory); });
     file->addAction(tr("&Print sheets..."), QKeySequence::Print, this, &MainWindow::print);
     file->addSeparator();
     file->addAction(tr("&Quit"), QKeySequence::Quit, this, &QWidget::close);
@@ -242,6 +243,14 @@ void MainWindow::build_menus() {
         layout_->show_runs();
         layout_->runs().add_run(RunLevel::wall);
     });
+    edit->addAction(tr("Add a wardrobe"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_B}, this, [this] {
+        set_stage(Stage::layout);
+        layout_->systems().add_system();
+    });
+    edit->addAction(tr("Add a chest of drawers"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_D}, this, [this] {
+        set_stage(Stage::layout);
+        layout_->pieces().add_piece(PieceKind::dresser);
+    });
     edit->addAction(tr("Fixings at hand..."), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_F}, this, [this] {
         FixingsAtHand dialog{bench_, this};
         dialog.exec();
@@ -250,7 +259,7 @@ void MainWindow::build_menus() {
     });
     edit->addAction(tr("Slide the run for studs"), QKeySequence{Qt::CTRL | Qt::Key_L}, this,
                     [this] { layout_->runs().slide(); });
-    edit->addAction(tr("Remove the shelf or cabinet"), QKeySequence{Qt::CTRL | Qt::Key_Delete}, layout_,
+    edit->addAction(tr("Remove what is selected"), QKeySequence{Qt::CTRL | Qt::Key_Delete}, layout_,
                     &LayoutPanel::remove_selected);
 
     QMenu* survey = menuBar()->addMenu(tr("&Survey"));
@@ -356,6 +365,14 @@ void MainWindow::refresh_pickers() {
             for (const CabinetUnit& unit : run.units)
                 add_item(tr("%1: %2").arg(text(run.name), text(unit.name)), unit.id,
                          bench_.unit() && unit.id == bench_.unit()->id);
+        for (const StorageSystem& system : wall->systems)
+            add_item(text(system.name), system.id, system.id == bench_.thing());
+        for (const Piece& piece : wall->pieces)
+            add_item(text(piece.name), piece.id, piece.id == bench_.thing());
+        for (const WallBox& box : wall->boxes)
+            add_item(text(box.name), box.id, box.id == bench_.thing());
+        for (const HungCabinet& hung : wall->hung)
+            add_item(text(hung.unit.name), hung.id, hung.id == bench_.thing());
     }
     items_->setEnabled(items_->count() > 0);
     units_->setCurrentIndex(static_cast<int>(bench_.job().unit));

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "app/sheets/sheet_writer.hpp"
 #include "app/shell/job_store.hpp"
 #include "app/shell/stage_strip.hpp"
 #include "app/shell/workbench.hpp"
@@ -63,6 +64,7 @@ private:
     void choose_and_open();
     bool save_as();
     void save_sheets();
+    void save_sheet_set(const QString& title, SheetSet set);
     void print();
     bool may_leave();
     void show_stage(Stage stage);

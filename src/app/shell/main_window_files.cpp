@@ -165,10 +165,14 @@ void MainWindow::autosave() {
 }
 
 void MainWindow::save_sheets() {
-    const QString path = QFileDialog::getSaveFileName(this, tr("Save the sheets"), {}, tr("PDF (*.pdf)"));
+    save_sheet_set(tr("Save the sheets"), SheetSet::all);
+}
+
+void MainWindow::save_sheet_set(const QString& title, SheetSet set) {
+    const QString path = QFileDialog::getSaveFileName(this, title, {}, tr("PDF (*.pdf)"));
     if (path.isEmpty())
         return;
-    const QString problem = write_sheets_pdf(path, bench_.job(), bench_.plan());
+    const QString problem = write_sheets_pdf(path, bench_.job(), bench_.plan(), set);
     if (!problem.isEmpty())
         tell(problem);
 }

@@ -65,14 +65,21 @@ Standing layout_standing(const Job& job, const Plan& plan) {
         for (const Run& run : wall.runs)
             cabinets += static_cast<std::size_t>(std::ranges::count_if(run.units, is_cabinet));
     }
-    if (shelves + cabinets == 0)
+    std::size_t things = 0;
+    for (const Wall& wall : job.walls)
+        things += wall.systems.size() + wall.pieces.size() + wall.boxes.size() + wall.hung.size();
+    if (shelves + cabinets + things == 0)
         return {Progress::missing, tr("nothing laid out yet")};
     const std::size_t errors = count_checks(plan, Severity::error);
     QStringList counts;
-    if (shelves > 0)
-        counts << counted(shelves, tr("1 shelf"), tr("%1 shelves"));
-    if (cabinets > 0)
-        counts << counted(cabinets, tr("1 cabinet"), tr("%1 cabinets"));
+    if (things > 0) {
+        counts << counted(shelves + cabinets + things, tr("1 thing"), tr("%1 things"));
+    } else {
+        if (shelves > 0)
+            counts << counted(shelves, tr("1 shelf"), tr("%1 shelves"));
+        if (cabinets > 0)
+            counts << counted(cabinets, tr("1 cabinet"), tr("%1 cabinets"));
+    }
     const QString words = counts.join(QStringLiteral(", "));
     return errors > 0 ? Standing{Progress::wrong, tr("%1, %2 wrong").arg(words).arg(errors)}
                       : Standing{Progress::done, words};
@@ -88,6 +95,18 @@ Standing fixings_standing(const Plan& plan) {
                 brackets += hung;
                 unknown += hung && !unit.utilisation && !unit.hook_utilisation;
             }
+        const auto add = [&](bool there, bool known) {
+            brackets += there;
+            unknown += there && !known;
+        };
+        for (const SystemPlan& system : wall->systems)
+            for (const BayPlan& bay : system.bays)
+                for (const BayCleat& cleat : bay.cleats)
+                    add(true, cleat.utilisation.has_value());
+        for (const PiecePlan& piece : wall->pieces)
+            add(!piece.places.empty(), piece.fixing_utilisation.has_value());
+        for (const BoxPlan& box : wall->boxes)
+            add(true, box.hang.utilisation.has_value());
         for (const ShelfPlan& shelf : wall->shelves)
             for (const BracketPlan& place : shelf.brackets) {
                 ++brackets;
@@ -109,6 +128,16 @@ Standing fit_standing(const Plan& plan) {
         for (const RunPlan& run : wall->runs)
             for (const UnitPlan& unit : run.units)
                 holes += unit.holes.size();
+    for (const auto& wall : plan.walls) {
+        for (const SystemPlan& system : wall->systems)
+            for (const BayPlan& bay : system.bays)
+                for (const BayCleat& cleat : bay.cleats)
+                    holes += cleat.screws.size();
+        for (const PiecePlan& piece : wall->pieces)
+            holes += piece.places.size();
+        for (const BoxPlan& box : wall->boxes)
+            holes += box.hang.holes.size();
+    }
     if (holes == 0)
         return {Progress::missing, tr("no steps yet")};
     if (count_checks(plan, Severity::error) > 0)

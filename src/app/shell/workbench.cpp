@@ -2,6 +2,7 @@
 
 #include <QUndoCommand>
 #include <algorithm>
+#include <utility>
 
 namespace yes_square::app {
 
@@ -31,9 +32,8 @@ void Workbench::start(Job job) {
     undo_.clear();
     before_preview_.reset();
     wall_ = 0;
-    shelf_.clear();
-    run_.clear();
-    unit_.clear();
+    item_.clear();
+    part_.clear();
     subject_.clear();
     put(std::move(job));
 }
@@ -80,31 +80,81 @@ void Workbench::put(Job job) {
     job_ = std::move(job);
     plan_ = &reckoner_.reckon(job_);
     study_.reset();
+    const auto selected_before = std::pair{item_, part_};
     keep_selection();
     emit changed();
+    if (selected_before != std::pair{item_, part_})
+        emit selection_changed();
 }
+
+namespace {
+
+/// Calls `visit(parts)` for every kind of part that a wall has, until it returns true.
+bool any_kind(const Wall& wall, auto&& visit) {
+    return visit(wall.shelves) || visit(wall.runs) || visit(wall.systems) || visit(wall.pieces) || visit(wall.boxes) ||
+           visit(wall.hung);
+}
+
+/// The parts that a part is made of and that are selected within it.
+const std::vector<CabinetUnit>* inner_parts(const Run& run) {
+    return &run.units;
+}
+const std::vector<Bay>* inner_parts(const StorageSystem& system) {
+    return &system.bays;
+}
+template <class Part>
+const std::vector<CabinetUnit>* inner_parts(const Part&) {
+    return nullptr;
+}
+
+/// Where an id leads on a wall: to an item, or to a part of one.
+struct Place {
+    std::string item;
+    std::string part;
+};
+std::optional<Place> place_of(const Wall& wall, const std::string& id) {
+    std::optional<Place> found;
+    any_kind(wall, [&](const auto& items) {
+        for (const auto& item : items) {
+            const auto* inside = inner_parts(item);
+            if (item.id == id)
+                found = Place{item.id, inside && !inside->empty() ? inside->front().id : std::string{}};
+            else if (inside)
+                for (const auto& part : *inside)
+                    if (part.id == id)
+                        found = Place{item.id, part.id};
+            if (found)
+                return true;
+        }
+        return false;
+    });
+    return found;
+}
+
+} // namespace
 
 void Workbench::keep_selection() {
     if (!job_.walls.empty())
         wall_ = std::min(wall_, job_.walls.size() - 1);
     const Wall* here = wall();
-    const auto on_wall = [&](const std::string& id, auto member) {
-        return here &&
-               std::ranges::find(here->*member, id, [](const auto& part) { return part.id; }) != (here->*member).end();
-    };
-    if (!on_wall(shelf_, &Wall::shelves))
-        shelf_.clear();
-    if (!on_wall(run_, &Wall::runs))
-        run_.clear();
-    if (here && shelf_.empty() && run_.empty()) {
-        if (!here->shelves.empty())
-            shelf_ = here->shelves.front().id;
-        else if (!here->runs.empty())
-            run_ = here->runs.front().id;
+    if (!here)
+        return;
+    if (const auto part = place_of(*here, part_); part && part->item == item_)
+        return;
+    if (const auto item = place_of(*here, item_); item && item->item == item_) {
+        part_ = item->part;
+        return;
     }
-    const Run* of = run();
-    if (!of || std::ranges::find(of->units, unit_, &CabinetUnit::id) == of->units.end())
-        unit_ = of && !of->units.empty() ? of->units.front().id : std::string{};
+    item_.clear();
+    part_.clear();
+    any_kind(*here, [&](const auto& items) {
+        if (!items.empty())
+            if (const auto first = place_of(*here, items.front().id)) {
+                item_ = first->item;
+                part_ = first->part;
+            }
+        return !items.empty();
+    });
 }
 
 const Wall* Workbench::wall() const {
@@ -115,22 +165,10 @@ const WallPlan* Workbench::wall_plan() const {
     return wall_ < plan_->walls.size() ? plan_->walls[wall_].get() : nullptr;
 }
 
-const Shelf* Workbench::shelf() const {
-    return find_shelf(job_, shelf_);
-}
-
-const ShelfPlan* Workbench::shelf_plan() const {
-    const WallPlan* here = wall_plan();
-    if (!here)
-        return nullptr;
-    const auto found = std::ranges::find(here->shelves, shelf_, &ShelfPlan::shelf_id);
-    return found == here->shelves.end() ? nullptr : &*found;
-}
-
 const ShelfStudy* Workbench::shelf_study() const {
-    if (!study_ || studied_ != shelf_) {
-        study_ = study(job_, *plan_, shelf_);
-        studied_ = shelf_;
+    if (!study_ || studied_ != item_) {
+        study_ = study(job_, *plan_, item_);
+        studied_ = item_;
     }
     return study_ ? &*study_ : nullptr;
 }
@@ -139,50 +177,62 @@ void Workbench::select_wall(std::size_t index) {
     if (index >= job_.walls.size() || index == wall_)
         return;
     wall_ = index;
-    shelf_.clear();
-    run_.clear();
-    unit_.clear();
+    item_.clear();
+    part_.clear();
     subject_.clear();
     keep_selection();
     emit selection_changed();
-}
-
-void Workbench::select_shelf(const std::string& id) {
-    const Wall* holder = wall_of(job_, id);
-    if (!holder || (id == shelf_ && holder == wall()))
-        return;
-    wall_ = static_cast<std::size_t>(holder - job_.walls.data());
-    shelf_ = id;
-    run_.clear();
-    unit_.clear();
-    subject_.clear();
-    emit selection_changed();
-}
-
-const Run* Workbench::run() const {
-    const Wall* here = wall();
-    if (!here)
-        return nullptr;
-    const auto found = std::ranges::find(here->runs, run_, &Run::id);
-    return found == here->runs.end() ? nullptr : &*found;
-}
-
-const RunPlan* Workbench::run_plan() const {
-    const Run* selected = run();
-    return selected ? &wall_plan()->runs[static_cast<std::size_t>(selected - wall()->runs.data())] : nullptr;
 }
 
 const CabinetUnit* Workbench::unit() const {
     const Run* selected = run();
     if (!selected)
         return nullptr;
-    const auto found = std::ranges::find(selected->units, unit_, &CabinetUnit::id);
+    const auto found = std::ranges::find(selected->units, part_, &CabinetUnit::id);
     return found == selected->units.end() ? nullptr : &*found;
 }
 
 const UnitPlan* Workbench::unit_plan() const {
     const CabinetUnit* selected = unit();
     return selected ? &run_plan()->units[static_cast<std::size_t>(selected - run()->units.data())] : nullptr;
+}
+
+const Bay* Workbench::bay() const {
+    const StorageSystem* system = selected<StorageSystem>();
+    if (!system)
+        return nullptr;
+    const auto found = std::ranges::find(system->bays, part_, &Bay::id);
+    return found == system->bays.end() ? nullptr : &*found;
+}
+
+const BayPlan* Workbench::bay_plan() const {
+    const Bay* chosen = bay();
+    return chosen ? &selected_plan<StorageSystem>()
+                         ->bays[static_cast<std::size_t>(chosen - selected<StorageSystem>()->bays.data())]
+                  : nullptr;
+}
+
+std::string Workbench::thing() const {
+    return shelf() || run() || !wall() ? std::string{} : item_;
+}
+
+std::optional<Workbench::Told> Workbench::told() const {
+    const auto of = [](std::string_view name, const auto* plan) {
+        return plan ? std::optional{Told{name, &plan->steps, &plan->workings}} : std::nullopt;
+    };
+    if (const ShelfPlan* plan = shelf_plan())
+        return of(plan->shelf_name, plan);
+    if (const RunPlan* plan = run_plan())
+        return of(plan->run_name, plan);
+    if (const SystemPlan* plan = selected_plan<StorageSystem>())
+        return of(plan->system_name, plan);
+    if (const PiecePlan* plan = selected_plan<Piece>())
+        return of(plan->piece_name, plan);
+    if (const BoxPlan* plan = selected_plan<WallBox>())
+        return of(plan->box_name, plan);
+    if (const HungPlan* plan = selected_plan<HungCabinet>())
+        return of(plan->hung_name, plan);
+    return std::nullopt;
 }
 
 const Room* Workbench::room() const {
@@ -194,28 +244,21 @@ const RoomSurvey* Workbench::room_plan() const {
     return here ? &plan_->rooms[static_cast<std::size_t>(here - job_.rooms.data())] : nullptr;
 }
 
-void Workbench::select_unit(const std::string& id) {
-    const UnitInRun found = find_unit(job_, id);
-    if (!found.run || id == unit_)
+void Workbench::select(const std::string& id) {
+    for (std::size_t w = 0; w < job_.walls.size(); ++w) {
+        const auto found = place_of(job_.walls[w], id);
+        if (!found)
+            continue;
+        const bool already = w == wall_ && found->item == item_ && (id == item_ || found->part == part_);
+        if (already)
+            return;
+        wall_ = w;
+        item_ = found->item;
+        part_ = found->part;
+        subject_.clear();
+        emit selection_changed();
         return;
-    select_in_run(*found.run, id);
-}
-
-void Workbench::select_run(const std::string& id) {
-    const RunOnWall found = find_run(job_, id);
-    if (!found.run || (id == run_ && found.wall == wall()))
-        return;
-    select_in_run(*found.run, found.run->units.empty() ? std::string{} : found.run->units.front().id);
-}
-
-void Workbench::select_in_run(const Run& run, const std::string& unit) {
-    const RunOnWall holder = find_run(job_, run.id);
-    wall_ = static_cast<std::size_t>(holder.wall - job_.walls.data());
-    run_ = run.id;
-    unit_ = unit;
-    shelf_.clear();
-    subject_.clear();
-    emit selection_changed();
+    }
 }
 
 void Workbench::ask(const std::string& subject) {

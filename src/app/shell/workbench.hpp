@@ -5,6 +5,7 @@
 
 #include <QObject>
 #include <QUndoStack>
+#include <algorithm>
 #include <functional>
 
 namespace yes_square::app {
@@ -36,23 +37,53 @@ public:
 
     const Wall* wall() const; ///< nullptr: the job has none
     const WallPlan* wall_plan() const;
-    const Shelf* shelf() const; ///< nullptr: none is selected
-    const ShelfPlan* shelf_plan() const;
+
+    /// What is selected, if it is of this kind, and what follows from it; nullptr: it is not.
+    template <class Part>
+    const Part* selected() const {
+        const Wall* here = wall();
+        if (!here)
+            return nullptr;
+        const auto found = std::ranges::find(here->*parts_of<Part>, item_, &Part::id);
+        return found == (here->*parts_of<Part>).end() ? nullptr : &*found;
+    }
+    template <class Part>
+    auto selected_plan() const -> decltype((std::declval<const WallPlan&>().*plans_of<Part>).data()) {
+        const Part* part = selected<Part>();
+        return part ? &(wall_plan()->*plans_of<Part>)[static_cast<std::size_t>(part - (wall()->*parts_of<Part>).data())]
+                    : nullptr;
+    }
+
+    const Shelf* shelf() const { return selected<Shelf>(); }
+    const ShelfPlan* shelf_plan() const { return selected_plan<Shelf>(); }
     /// The selected shelf looked at closely; nullptr: none is selected. Worked out when first asked for.
     const ShelfStudy* shelf_study() const;
-    const Run* run() const; ///< nullptr: none is selected
-    const RunPlan* run_plan() const;
+    const Run* run() const { return selected<Run>(); }
+    const RunPlan* run_plan() const { return selected_plan<Run>(); }
     const CabinetUnit* unit() const; ///< of the selected run; nullptr: none
     const UnitPlan* unit_plan() const;
+    const Bay* bay() const; ///< of the selected wardrobe; nullptr: none
+    const BayPlan* bay_plan() const;
+    /// Wardrobe, piece, box or hung cabinet: its id; empty: none of them is selected.
+    std::string thing() const;
+
+    /// What is told of the selected thing, whatever its kind.
+    struct Told {
+        std::string_view name;
+        const std::vector<Step>* steps = nullptr;
+        const std::vector<Working>* workings = nullptr;
+    };
+    std::optional<Told> told() const;
+
     /// The room of the selected wall, and its plan.
     const Room* room() const;
     const RoomSurvey* room_plan() const;
     std::size_t wall_index() const { return wall_; }
 
     void select_wall(std::size_t index);
-    void select_shelf(const std::string& id); ///< also selects its wall; empty: none
-    void select_unit(const std::string& id);  ///< also selects its run and wall
-    void select_run(const std::string& id);   ///< and its first unit
+    /// Selects a shelf, run, unit, wardrobe, bay, piece, box or hung cabinet, and with it its wall. A run or wardrobe
+    /// comes with its first part. An id that nothing has changes nothing.
+    void select(const std::string& id);
     /// Which working the scrap shows: "bracket/2".
     void ask(const std::string& subject);
     const std::string& subject() const { return subject_; }
@@ -66,7 +97,6 @@ private:
     friend class JobCommand;
     void put(Job job);
     void keep_selection();
-    void select_in_run(const Run& run, const std::string& unit);
 
     Job job_;
     std::optional<Job> before_preview_;
@@ -76,9 +106,8 @@ private:
     mutable std::optional<ShelfStudy> study_; ///< of `studied_`, while the job stays as it is
     mutable std::string studied_;
     std::size_t wall_ = 0;
-    std::string shelf_; ///< one shelf, or one run and a unit of it, is selected
-    std::string run_;
-    std::string unit_;
+    std::string item_; ///< id of what is selected
+    std::string part_; ///< and of a unit or bay of it
     std::string subject_;
 };
 

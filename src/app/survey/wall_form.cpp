@@ -1,5 +1,7 @@
 #include "app/survey/wall_form.hpp"
 
+#include "app/shell/choices.hpp"
+
 namespace yes_square::app {
 namespace {
 
@@ -104,9 +106,7 @@ void WallForm::structure_rows() {
         [frame_of](Job& job, Length length) { frame_of(job).stud_depth = length; }, least,
         tr("It must be more than 0"));
     choice(
-        tr("Timber"), "stud-species",
-        QStringList{tr("Not known"), tr("Spruce-pine-fir"), tr("Southern pine"), tr("Douglas-fir-larch"), tr("Red oak"),
-                    tr("Western cedars"), tr("C16")},
+        tr("Timber"), "stud-species", species_words(),
         [this]() -> std::optional<int> {
             const auto* of = bench().wall() ? std::get_if<Framing>(&bench().wall()->structure) : nullptr;
             return of && of->material == StudMaterial::timber ? std::optional{static_cast<int>(of->species)}

@@ -97,12 +97,12 @@ namespace {
 
 /// What a wood screw of one gauge is weighed for.
 struct WoodPlace {
-    const HouseRules& rules;
     const Wall& wall;
     const Framing& framing;
     Wood wood;
     const DrivenThrough& through;
     const std::vector<HoleDemand>& demands;
+    Length least; ///< penetration: less is not taken
 };
 
 /// The stock length of one gauge that bears the demands best, as rank_fixings() says.
@@ -126,7 +126,7 @@ std::optional<FixingChoice> best_length(const WoodScrew& screws, const WoodPlace
     std::optional<Candidate> best;
     for (const Length length : sorted(screws.lengths)) {
         const Length penetration = length - through.thickness - gap;
-        if (penetration < place.rules.penetration_wanted || penetration > place.framing.stud_depth - back_cover)
+        if (penetration < place.least || penetration > place.framing.stud_depth - back_cover)
             continue;
         const double p = penetration.in_inches();
         const double tension = std::min(withdrawal_n(screw, place.wood, length.in_inches(), p), side_tension);
@@ -160,8 +160,8 @@ FixingOption weigh_screw(const WoodScrew& screws, const WoodPlace& place) {
                                   {stock(from_inches(screw.diameter_in)), stock(*place.through.hole)}});
     const auto choice = best_length(screws, place);
     if (!choice) {
-        option.refused.push_back({"No length at hand reaches {0} into the wood and stays inside it",
-                                  {stock(place.rules.penetration_wanted)}});
+        option.refused.push_back(
+            {"No length at hand reaches {0} into the wood and stays inside it", {stock(place.least)}});
         return option;
     }
     option.choice = *choice;
@@ -296,7 +296,7 @@ std::vector<FixingOption> rank_fixings(const Catalogue& catalogue, const HouseRu
             Ranked{{}, screw.coach ? 1 : 0, through.hole && !screw.coach ? -screw.diameter_in : screw.diameter_in});
         if (wood) {
             const Wood held{specific_gravity(framing->species), hold == Hold::nogging};
-            next.option = weigh_screw(stock, {rules, wall, *framing, held, through, demands});
+            next.option = weigh_screw(stock, {wall, *framing, held, through, demands, rules.penetration_wanted});
         } else {
             next.option.choice.fixing.name = screw.wood_screw_words;
             next.option.refused.push_back({"There is no wood behind this place for its thread"});
@@ -355,8 +355,8 @@ std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const Hous
     const auto* framing = std::get_if<Framing>(&wall.structure);
     if (!framing || framing->material != StudMaterial::timber || !carries(hold))
         return std::nullopt;
-    const WoodPlace place{rules,   wall,   *framing, {specific_gravity(framing->species), hold == Hold::nogging},
-                          through, demands};
+    const WoodPlace place{wall,    *framing, {specific_gravity(framing->species), hold == Hold::nogging},
+                          through, demands,  rules.penetration_wanted};
     if (through.hole)
         if (const WoodScrew* stock = screw_for(catalogue, *through.hole)) {
             best = best_length(*stock, place);
@@ -367,7 +367,8 @@ std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const Hous
     std::vector<const WoodScrew*> stocks;
     for (const WoodScrew& stock : catalogue.wood_screws)
         if (const ScrewProperties& screw = properties(stock.gauge);
-            through.hole ? screw.coach && from_inches(screw.diameter_in) <= *through.hole : !screw.coach)
+            through.hole ? screw.coach && from_inches(screw.diameter_in) <= *through.hole
+                         : screw.coach == through.coach)
             stocks.push_back(&stock);
     std::ranges::sort(stocks, {}, [](const WoodScrew* stock) { return properties(stock->gauge).diameter_in; });
     for (const WoodScrew* stock : stocks) {
@@ -378,6 +379,15 @@ std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const Hous
             break;
     }
     return best;
+}
+
+std::optional<FixingChoice> weigh_given(ScrewGauge gauge, Length length, const Wall& wall, const DrivenThrough& through,
+                                        const std::vector<HoleDemand>& demands) {
+    const auto* framing = std::get_if<Framing>(&wall.structure);
+    if (!framing || framing->material != StudMaterial::timber)
+        return std::nullopt;
+    return best_length({gauge, {length}, {}},
+                       {wall, *framing, {specific_gravity(framing->species)}, through, demands, Length{}});
 }
 
 double utilisation_of(const Fixing& fixing, Hold hold, const HoleDemand& demand) {

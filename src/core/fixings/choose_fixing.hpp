@@ -21,6 +21,7 @@ struct DrivenThrough {
     std::optional<double> gravity = {}; ///< of wood: the head may pull through it
     Length head = {};                   ///< diameter of that head, or of its washer
     Length packing = {};                ///< between it and the lining, bearing nothing
+    bool coach = false;                 ///< coach screws are wanted in wood, where no hole says more
 
     static DrivenThrough leg_of(const Bracket& bracket) {
         return {bracket.thickness, steel_sheet_bearing_psi, bracket.hole_diameter};
@@ -76,6 +77,11 @@ std::vector<FixingOption> rank_fixings(const Catalogue& catalogue, const HouseRu
 std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
                                           Hold hold, const DrivenThrough& through,
                                           const std::vector<HoleDemand>& demands);
+
+/// A screw as it came with a packet, or as it was found, in a timber stud: whatever reaches the wood, however little.
+/// None: it does not reach it, comes out behind it, or there is no wood.
+std::optional<FixingChoice> weigh_given(ScrewGauge gauge, Length length, const Wall& wall, const DrivenThrough& through,
+                                        const std::vector<HoleDemand>& demands);
 
 /// How much of a fixing that has been chosen another load would use.
 double utilisation_of(const Fixing& fixing, Hold hold, const HoleDemand& demand);

@@ -7,19 +7,6 @@
 namespace yes_square {
 namespace {
 
-template <class Walls>
-auto wall_holding(Walls& walls, const std::string& shelf) -> decltype(&walls.front()) {
-    for (auto& wall : walls)
-        if (std::ranges::find(wall.shelves, shelf, &Shelf::id) != wall.shelves.end())
-            return &wall;
-    return nullptr;
-}
-
-template <class SomeWall>
-auto shelf_on(SomeWall* wall, const std::string& id) -> decltype(&wall->shelves.front()) {
-    return wall ? &*std::ranges::find(wall->shelves, id, &Shelf::id) : nullptr;
-}
-
 struct Applier {
     Shelf& shelf;
     void operator()(const MoveShelf& move) const {
@@ -80,9 +67,38 @@ Room* find_room(Job& job, const std::string& id) {
     return room == job.rooms.end() ? nullptr : &*room;
 }
 
-void apply_to_job(const ChangeShelf& edit, Job& job) {
-    if (Shelf* shelf = find_shelf(job, edit.to.id))
-        *shelf = edit.to;
+template <class Part>
+void apply_to_job(const Change<Part>& edit, Job& job) {
+    if (Part* part = find_part<Part>(job, edit.to.id).part)
+        *part = edit.to;
+}
+void apply_to_job(const MoveThing& edit, Job& job) {
+    if (StorageSystem* system = find_part<StorageSystem>(job, edit.id).part) {
+        system->left += edit.dx;
+        if (system->hung)
+            system->top += edit.dz;
+    }
+    if (Piece* piece = find_part<Piece>(job, edit.id).part)
+        piece->left += edit.dx;
+    if (WallBox* box = find_part<WallBox>(job, edit.id).part) {
+        box->left += edit.dx;
+        box->top += edit.dz;
+    }
+    if (HungCabinet* hung = find_part<HungCabinet>(job, edit.id).part) {
+        hung->left += edit.dx;
+        hung->top += edit.dz;
+    }
+}
+void apply_to_job(const RemoveThing& edit, Job& job) {
+    for (Wall& wall : job.walls) {
+        const auto remove = [&](auto& parts) {
+            std::erase_if(parts, [&](const auto& part) { return part.id == edit.id; });
+        };
+        remove(wall.systems);
+        remove(wall.pieces);
+        remove(wall.boxes);
+        remove(wall.hung);
+    }
 }
 void apply_to_job(const SetSkill& edit, Job& job) {
     job.rules.shelves.skill = edit.skill;
@@ -168,16 +184,16 @@ UnitInRun find_unit(Job& job, const std::string& id) {
 }
 
 const Wall* wall_of(const Job& job, const std::string& shelf) {
-    return wall_holding(job.walls, shelf);
+    return find_part<Shelf>(job, shelf).wall;
 }
 Wall* wall_of(Job& job, const std::string& shelf) {
-    return wall_holding(job.walls, shelf);
+    return find_part<Shelf>(job, shelf).wall;
 }
 const Shelf* find_shelf(const Job& job, const std::string& id) {
-    return shelf_on(wall_of(job, id), id);
+    return find_part<Shelf>(job, id).part;
 }
 Shelf* find_shelf(Job& job, const std::string& id) {
-    return shelf_on(wall_of(job, id), id);
+    return find_part<Shelf>(job, id).part;
 }
 
 void apply(const Edit& edit, Shelf& shelf) {
@@ -199,12 +215,20 @@ std::string fresh_id(const Job& job, std::string_view stem) {
         taken.insert(room.id);
     for (const Wall& wall : job.walls) {
         taken.insert(wall.id);
-        for (const Shelf& shelf : wall.shelves)
-            taken.insert(shelf.id);
+        const auto take = [&](const auto& parts) {
+            for (const auto& part : parts)
+                taken.insert(part.id);
+        };
+        take(wall.shelves);
+        take(wall.systems);
+        take(wall.pieces);
+        take(wall.boxes);
+        take(wall.hung);
+        for (const StorageSystem& system : wall.systems)
+            take(system.bays);
         for (const Run& run : wall.runs) {
             taken.insert(run.id);
-            for (const CabinetUnit& unit : run.units)
-                taken.insert(unit.id);
+            take(run.units);
         }
     }
     for (int number = 1;; ++number)

@@ -38,11 +38,13 @@ struct ChooseBoard {
     bool operator==(const ChooseBoard&) const = default;
 };
 
-/// A shelf as it would be after a larger change: another way of hanging, a joint, a lip, turned brackets.
-struct ChangeShelf {
-    Shelf to; ///< by its id
-    bool operator==(const ChangeShelf&) const = default;
+/// A part of a wall as it would be after a larger change: a shelf hung in another way, a dresser held to its studs.
+template <class Part>
+struct Change {
+    Part to; ///< by its id
+    bool operator==(const Change&) const = default;
 };
+using ChangeShelf = Change<Shelf>;
 
 /// Who does the work: with practised hands expanding and resin-set anchors may be used.
 struct SetSkill {
@@ -129,9 +131,56 @@ struct RemoveUnit {
     bool operator==(const RemoveUnit&) const = default;
 };
 
+/// Pushes a wardrobe, a piece of furniture, a box or a cabinet that hangs already along its wall, and what hangs up or
+/// down too.
+struct MoveThing {
+    std::string id;
+    Length dx;
+    Length dz;
+    bool operator==(const MoveThing&) const = default;
+};
+/// Takes it off its wall.
+struct RemoveThing {
+    std::string id;
+    bool operator==(const RemoveThing&) const = default;
+};
+
 using Edit = std::variant<MoveShelf, ResizeShelf, ChooseBracket, ChooseLayout, ChooseBoard, ChangeShelf, SetSkill,
                           SetWallHeight, TakeBuildUp, DropReadingsOffWall, SetLine, TakeLines, SetRelation, PlaceRun,
-                          SetSlack, SetHanging, ResizeUnit, ReorderUnit, SetHinge, RemoveUnit>;
+                          SetSlack, SetHanging, ResizeUnit, ReorderUnit, SetHinge, RemoveUnit, Change<StorageSystem>,
+                          Change<Piece>, Change<WallBox>, Change<HungCabinet>, MoveThing, RemoveThing>;
+
+/// Where a wall keeps its parts of a kind.
+template <class Part>
+inline constexpr std::vector<Part> Wall::*parts_of = nullptr;
+template <>
+inline constexpr std::vector<Shelf> Wall::*parts_of<Shelf> = &Wall::shelves;
+template <>
+inline constexpr std::vector<Run> Wall::*parts_of<Run> = &Wall::runs;
+template <>
+inline constexpr std::vector<StorageSystem> Wall::*parts_of<StorageSystem> = &Wall::systems;
+template <>
+inline constexpr std::vector<Piece> Wall::*parts_of<Piece> = &Wall::pieces;
+template <>
+inline constexpr std::vector<WallBox> Wall::*parts_of<WallBox> = &Wall::boxes;
+template <>
+inline constexpr std::vector<HungCabinet> Wall::*parts_of<HungCabinet> = &Wall::hung;
+
+/// The part of a kind with this id, and its wall; nullptr: none.
+template <class Part, class SomeJob>
+auto find_part(SomeJob& job, const std::string& id) {
+    using Found = std::conditional_t<std::is_const_v<SomeJob>, const Part, Part>;
+    using Holder = std::conditional_t<std::is_const_v<SomeJob>, const Wall, Wall>;
+    struct PartOnWall {
+        Holder* wall = nullptr;
+        Found* part = nullptr;
+    };
+    for (auto& wall : job.walls)
+        for (auto& part : wall.*parts_of<Part>)
+            if (part.id == id)
+                return PartOnWall{&wall, &part};
+    return PartOnWall{};
+}
 
 /// The shelf with this id, wherever it hangs; nullptr if none.
 const Shelf* find_shelf(const Job& job, const std::string& id);

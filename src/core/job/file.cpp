@@ -367,6 +367,7 @@ void refuse_broken_references(const Job& job) {
     refuse_same_ids(job.catalogue.brackets, "catalogue.brackets", brackets);
     std::set<std::string> runs;
     std::set<std::string> units;
+    std::set<std::string> things; ///< what stands or hangs on a wall by itself, wardrobes with their bays
     for (std::size_t r = 0; r < job.rooms.size(); ++r)
         refuse_unknown_lines(job.rooms[r], fmt::format("rooms[{}]", r));
     for (std::size_t i = 0; i < job.walls.size(); ++i) {
@@ -374,6 +375,15 @@ void refuse_broken_references(const Job& job) {
         refuse_same_ids(job.walls[i].runs, fmt::format("walls[{}].runs", i), runs);
         for (std::size_t r = 0; r < job.walls[i].runs.size(); ++r)
             refuse_same_ids(job.walls[i].runs[r].units, fmt::format("walls[{}].runs[{}].units", i, r), units);
+        things.insert(shelves.begin(), shelves.end());
+        things.insert(runs.begin(), runs.end());
+        things.insert(units.begin(), units.end());
+        refuse_same_ids(job.walls[i].systems, fmt::format("walls[{}].systems", i), things);
+        for (std::size_t s = 0; s < job.walls[i].systems.size(); ++s)
+            refuse_same_ids(job.walls[i].systems[s].bays, fmt::format("walls[{}].systems[{}].bays", i, s), things);
+        refuse_same_ids(job.walls[i].pieces, fmt::format("walls[{}].pieces", i), things);
+        refuse_same_ids(job.walls[i].boxes, fmt::format("walls[{}].boxes", i), things);
+        refuse_same_ids(job.walls[i].hung, fmt::format("walls[{}].hung", i), things);
         if (!rooms.contains(job.walls[i].room))
             throw FileProblem{fmt::format("walls[{}].room", i),
                               fmt::format("there is no room \"{}\"; add it under rooms", job.walls[i].room)};

@@ -89,6 +89,7 @@ struct ShelfRules {
     Length pole_most = 48_in;       ///< [hr] between supports of a pole
     double rod_cover = 2.5;         ///< [hr] a shelf is at least this many rod diameters thick
     double rod_steel_mpa = 140;     ///< [hr] bending stress in a mild steel rod, in use
+    double aluminium_mpa = 70;      ///< [hr] bending stress in an aluminium tube, in use
     double rod_slope = 0.01;        ///< [hr] a rod's front may sink by this share of the shelf's depth
     double brick_mpa = 2.0;         ///< [hr] a rod presses on brick, in use
     double dense_block_mpa = 1.5;   ///< [hr]
@@ -101,6 +102,74 @@ struct ShelfRules {
     std::map<std::string, std::string> unknown = {};
 
     bool operator==(const ShelfRules&) const = default;
+};
+
+/// When furniture tips, and what holds it.
+struct TippingRules {
+    double drawer_kg_per_m3 = 136;  ///< 8.5 lb/ft3, ASTM F2057-23 (from memory)
+    double person_kg = 27.2;        ///< 60 lb, ASTM F2057-23 (from memory)
+    double child_pull_n = 44.5;     ///< 10 lbf, ASTM F2057-23 (from memory)
+    double adult_pull_n = 200;      ///< [hr]
+    Length hand_most = 1420_mm;     ///< 56 in: pulled no higher, ASTM F2057-23 (from memory)
+    Length rear_raised = 11_mm;     ///< 0.43 in on carpet, ASTM F2057-23 (from memory)
+    double restraint_least_n = 220; ///< 50 lbf, ASTM F3096-14 (from memory); the later edition was not at hand
+    double over_factor = 1.5;       ///< [hr] on what overturns
+    double righting_factor = 0.9;   ///< [hr] on what rights
+    double pair_share = 0.6;        ///< [hr] of the whole force, each of two or more
+    Length advised_from = 27_in;    ///< a restraint is advised for any piece this tall, ASTM F2057-23 (from memory)
+    Length angle_steel = 3_mm;      ///< [hr] of an angle bracket at its hole
+    Length angle_hole = 6_mm;       ///< [hr]
+    Length angle_up = 20_mm;        ///< [hr] its hole over the piece's top
+    std::map<std::string, std::string> unknown = {};
+
+    bool operator==(const TippingRules&) const = default;
+};
+
+/// Wardrobe bays, and what goes into them.
+struct StorageRules {
+    Length upper_rod = 80_in;                      ///< [cp] double hanging: about 40 and 80 in
+    Length lower_rod = 40_in;                      ///< [cp]
+    Length long_rod = 68_in;                       ///< [cp] long hanging: about 65 to 70 in
+    Length under_shelf = 60_mm;                    ///< [hr] a rod's middle under the shelf over it
+    Length hole_pitch = 32_mm;                     ///< [cp] of the holes for shelf pins
+    Length shoe_pitch = 160_mm;                    ///< [hr] between shoe shelves, least
+    Length bay_least = 300_mm;                     ///< [hr]
+    Length bay_most = 1000_mm;                     ///< [hr]
+    Length plain_bay = 600_mm;                     ///< [hr] of a bay without a width where others go by garments
+    Length shirt_room = 25_mm;                     ///< [hr] of rod for one
+    Length trousers_room = 30_mm;                  ///< [hr]
+    Length jacket_room = 50_mm;                    ///< [hr]
+    Length dress_room = 40_mm;                     ///< [hr]
+    Length coat_room = 65_mm;                      ///< [hr]
+    Length shirt_drop = 880_mm;                    ///< [hr] from the rod's middle to the hem
+    Length trousers_drop = 720_mm;                 ///< [hr] folded over a hanger
+    Length jacket_drop = 1000_mm;                  ///< [hr]
+    Length dress_drop = 1400_mm;                   ///< [hr]
+    Length coat_drop = 1500_mm;                    ///< [hr]
+    Length hem_clear = 30_mm;                      ///< [hr] under the hem
+    Length stack_width = 280_mm;                   ///< [hr] of a pile of folded clothes
+    Length fold_high = 30_mm;                      ///< [hr] of one piece in it
+    Length box_width = 330_mm;                     ///< [hr] of a storage box
+    Length box_depth = 380_mm;                     ///< [hr]
+    Length box_height = 200_mm;                    ///< [hr]
+    Length shoe_width = 220_mm;                    ///< [hr] of a pair
+    Length hand_room = 20_mm;                      ///< [hr] over what stands on a shelf
+    Length plumb_per_m = 1_mm;                     ///< [hr] a panel may be out of plumb by this for each metre
+    Length level_error = Length::micrometres(500); ///< [hr] of a level for each metre of it
+    double lean_share = 0.25; ///< [cp] a leaning panel's foot stands out by this share of its length
+    std::map<std::string, std::string> unknown = {};
+
+    bool operator==(const StorageRules&) const = default;
+};
+
+/// Boxes for a wall.
+struct BoxRules {
+    Length back_screws = 150_mm; ///< [hr] between the screws that hold a back to its box
+    Length hole_in = 60_mm;      ///< [hr] of wall fixings below the top and above the bottom
+    Length square_per_m = 1_mm;  ///< [hr] the top of a box may stand out of square by this for each metre of height
+    std::map<std::string, std::string> unknown = {};
+
+    bool operator==(const BoxRules&) const = default;
 };
 
 /// Rules of thumb, each in one place. A job saves them, so that a change shows in its record.
@@ -134,6 +203,9 @@ struct HouseRules {
     StudRules studs;
     RunRules runs;
     ShelfRules shelves = {};
+    TippingRules tipping = {};
+    StorageRules storage = {};
+    BoxRules boxes = {};
     std::map<std::string, std::string> unknown;
 
     bool operator==(const HouseRules&) const = default;

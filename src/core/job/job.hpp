@@ -1,9 +1,12 @@
 #pragma once
 
+#include "core/job/boxes.hpp"
 #include "core/job/house_rules.hpp"
 #include "core/job/materials.hpp"
+#include "core/job/pieces.hpp"
 #include "core/job/runs.hpp"
 #include "core/job/shelf.hpp"
+#include "core/job/storage.hpp"
 #include "core/job/survey.hpp"
 #include "core/measure/length.hpp"
 #include "core/measure/unit.hpp"
@@ -132,6 +135,10 @@ struct Wall {
     std::vector<TrialHole> trial_holes;
     std::vector<Shelf> shelves;
     std::vector<Run> runs = {};
+    std::vector<StorageSystem> systems = {};
+    std::vector<Piece> pieces = {};
+    std::vector<WallBox> boxes = {};
+    std::vector<HungCabinet> hung = {};
     UnknownMembers unknown = {};
     bool operator==(const Wall&) const = default;
 

@@ -328,6 +328,75 @@ std::span<const EnumName<StartAt>> enum_names() {
 }
 
 template <>
+std::span<const EnumName<BayKind>> enum_names() {
+    static constexpr EnumName<BayKind> names[]{{BayKind::double_hanging, "double_hanging"},
+                                               {BayKind::long_hanging, "long_hanging"},
+                                               {BayKind::shelves, "shelves"},
+                                               {BayKind::drawers, "drawers"},
+                                               {BayKind::shoes, "shoes"},
+                                               {BayKind::open, "open"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<Garment>> enum_names() {
+    static constexpr EnumName<Garment> names[]{{Garment::shirts, "shirts"},
+                                               {Garment::trousers, "trousers"},
+                                               {Garment::jackets, "jackets"},
+                                               {Garment::dresses, "dresses"},
+                                               {Garment::coats, "coats"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<BayWidths>> enum_names() {
+    static constexpr EnumName<BayWidths> names[]{
+        {BayWidths::equal, "equal"}, {BayWidths::fixed, "fixed"}, {BayWidths::by_garments, "by_garments"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<PieceKind>> enum_names() {
+    static constexpr EnumName<PieceKind> names[]{{PieceKind::dresser, "dresser"},
+                                                 {PieceKind::bookcase, "bookcase"},
+                                                 {PieceKind::larder, "larder"},
+                                                 {PieceKind::side_panel, "side_panel"},
+                                                 {PieceKind::appliance_housing, "appliance_housing"},
+                                                 {PieceKind::workshop_cabinet, "workshop_cabinet"},
+                                                 {PieceKind::other, "other"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<FloorUnder>> enum_names() {
+    static constexpr EnumName<FloorUnder> names[]{
+        {FloorUnder::hard, "hard"}, {FloorUnder::carpet, "carpet"}, {FloorUnder::unknown, "unknown"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<RestraintKind>> enum_names() {
+    static constexpr EnumName<RestraintKind> names[]{{RestraintKind::none, "none"},
+                                                     {RestraintKind::through_frame, "through_frame"},
+                                                     {RestraintKind::top_brackets, "top_brackets"},
+                                                     {RestraintKind::straps, "straps"},
+                                                     {RestraintKind::cleat, "cleat"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<BoxJoint>> enum_names() {
+    static constexpr EnumName<BoxJoint> names[]{{BoxJoint::housing, "housing"}, {BoxJoint::butt, "butt"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<BoxBack>> enum_names() {
+    static constexpr EnumName<BoxBack> names[]{{BoxBack::rebated, "rebated"}, {BoxBack::planted, "planted"}};
+    return names;
+}
+
+template <>
 std::span<const EnumName<ServiceClass>> enum_names() {
     static constexpr EnumName<ServiceClass> names[]{{ServiceClass::dry, "dry"}, {ServiceClass::damp, "damp"}};
     return names;

@@ -134,6 +134,30 @@ enum class CheckCode {
     nogging_needed,
     hanger_misses_joist,
     desk_height,
+    piece_tips,
+    restraint_advised,
+    restraint_refused,
+    restraint_short,
+    restraint_few,
+    restraint_unrated,
+    bays_overrun,
+    bay_width,
+    bay_narrow,
+    bay_hidden,
+    rod_sags,
+    rod_overloaded,
+    clothes_too_long,
+    goods_do_not_fit,
+    panel_out_of_plumb,
+    panel_cannot_tilt,
+    panel_lift,
+    cleat_misses_studs,
+    systems_collide,
+    box_back_pinned,
+    box_back_thin,
+    box_not_square,
+    box_cannot_be_made,
+    hung_unsound,
 };
 
 std::string_view name(CheckCode code);
@@ -169,6 +193,16 @@ struct Fixing {
     Source source;
     Length clearance = {}; ///< the hole its shank passes through in what is screwed on
     bool coach = false;
+};
+
+struct SagVerdict {
+    double span = 0;  ///< m, what the limit is taken of: the span, or twice the overhang
+    double place = 0; ///< m from the shelf's left end
+    double instantaneous = 0;
+    double long_term = 0;
+    double limit = 0;
+    bool overhang = false;
+    double share() const { return limit > 0 ? long_term / limit : 0; }
 };
 
 struct Step {

@@ -200,6 +200,54 @@ std::string_view name(CheckCode code) {
         return "hanger_misses_joist";
     case CheckCode::desk_height:
         return "desk_height";
+    case CheckCode::piece_tips:
+        return "piece_tips";
+    case CheckCode::restraint_advised:
+        return "restraint_advised";
+    case CheckCode::restraint_refused:
+        return "restraint_refused";
+    case CheckCode::restraint_short:
+        return "restraint_short";
+    case CheckCode::restraint_few:
+        return "restraint_few";
+    case CheckCode::restraint_unrated:
+        return "restraint_unrated";
+    case CheckCode::bays_overrun:
+        return "bays_overrun";
+    case CheckCode::bay_width:
+        return "bay_width";
+    case CheckCode::bay_narrow:
+        return "bay_narrow";
+    case CheckCode::bay_hidden:
+        return "bay_hidden";
+    case CheckCode::rod_sags:
+        return "rod_sags";
+    case CheckCode::rod_overloaded:
+        return "rod_overloaded";
+    case CheckCode::clothes_too_long:
+        return "clothes_too_long";
+    case CheckCode::goods_do_not_fit:
+        return "goods_do_not_fit";
+    case CheckCode::panel_out_of_plumb:
+        return "panel_out_of_plumb";
+    case CheckCode::panel_cannot_tilt:
+        return "panel_cannot_tilt";
+    case CheckCode::panel_lift:
+        return "panel_lift";
+    case CheckCode::cleat_misses_studs:
+        return "cleat_misses_studs";
+    case CheckCode::systems_collide:
+        return "systems_collide";
+    case CheckCode::box_back_pinned:
+        return "box_back_pinned";
+    case CheckCode::box_back_thin:
+        return "box_back_thin";
+    case CheckCode::box_not_square:
+        return "box_not_square";
+    case CheckCode::box_cannot_be_made:
+        return "box_cannot_be_made";
+    case CheckCode::hung_unsound:
+        return "hung_unsound";
     }
     std::abort();
 }
@@ -218,14 +266,23 @@ std::string_view name(Severity severity) {
 
 std::vector<OwnedCheck> checks_of(const WallPlan& wall) {
     std::vector<OwnedCheck> checks;
-    for (const Check& check : wall.survey.checks)
-        checks.push_back({wall.wall_name, wall.wall_name, &check});
+    const auto add = [&](std::string_view owner, const std::vector<Check>& of) {
+        for (const Check& check : of)
+            checks.push_back({wall.wall_name, owner, &check});
+    };
+    add(wall.wall_name, wall.survey.checks);
     for (const ShelfPlan& shelf : wall.shelves)
-        for (const Check& check : shelf.checks)
-            checks.push_back({wall.wall_name, shelf.shelf_name, &check});
+        add(shelf.shelf_name, shelf.checks);
     for (const RunPlan& run : wall.runs)
-        for (const Check& check : run.checks)
-            checks.push_back({wall.wall_name, run.run_name, &check});
+        add(run.run_name, run.checks);
+    for (const SystemPlan& system : wall.systems)
+        add(system.system_name, system.checks);
+    for (const PiecePlan& piece : wall.pieces)
+        add(piece.piece_name, piece.checks);
+    for (const BoxPlan& box : wall.boxes)
+        add(box.box_name, box.checks);
+    for (const HungPlan& hung : wall.hung)
+        add(hung.hung_name, hung.checks);
     return checks;
 }
 
@@ -247,13 +304,9 @@ std::size_t count_checks(const Plan& plan, Severity severity) {
     std::size_t total = 0;
     for (const RoomSurvey& room : plan.rooms)
         total += in(room.checks) + in(room.lines.checks);
-    for (const auto& wall : plan.walls) {
-        total += in(wall->survey.checks);
-        for (const ShelfPlan& shelf : wall->shelves)
-            total += in(shelf.checks);
-        for (const RunPlan& run : wall->runs)
-            total += in(run.checks);
-    }
+    for (const auto& wall : plan.walls)
+        for (const OwnedCheck& owned : checks_of(*wall))
+            total += owned.check->severity == severity;
     return total;
 }
 

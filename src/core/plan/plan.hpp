@@ -1,8 +1,11 @@
 #pragma once
 
 #include "core/fixings/drilling.hpp"
+#include "core/plan/box_plan.hpp"
 #include "core/plan/check.hpp"
+#include "core/plan/piece_plan.hpp"
 #include "core/plan/run_plan.hpp"
+#include "core/plan/system_plan.hpp"
 #include "core/shelves/bracket_search.hpp"
 #include "core/statics/beam.hpp"
 #include "core/survey/face.hpp"
@@ -49,16 +52,6 @@ struct Alternative {
     double utilisation = 0;    ///< worst of fixings and rated brackets; infinite where nothing holds
     bool keeps_limits = false; ///< sag, utilisation and hold
     std::vector<Sentence> gives_up;
-};
-
-struct SagVerdict {
-    double span = 0;  ///< m, what the limit is taken of: the span, or twice the overhang
-    double place = 0; ///< m from the shelf's left end
-    double instantaneous = 0;
-    double long_term = 0;
-    double limit = 0;
-    bool overhang = false;
-    double share() const { return limit > 0 ? long_term / limit : 0; }
 };
 
 /// A board to cut for a shelf. Where walls beside it lean, its front edge is another length than its back.
@@ -167,8 +160,28 @@ struct WallPlan {
     WallSurvey survey;
     std::vector<ShelfPlan> shelves; ///< as in the wall
     std::vector<RunPlan> runs;      ///< as in the wall
-    std::vector<Nogging> noggings;  ///< of open framing
+    std::vector<SystemPlan> systems;
+    std::vector<PiecePlan> pieces;
+    std::vector<BoxPlan> boxes;
+    std::vector<HungPlan> hung;
+    std::vector<Nogging> noggings; ///< of open framing
 };
+
+/// Where a wall's plan keeps what follows from its parts of a kind, as they are in the wall.
+template <class Part>
+inline constexpr auto plans_of = nullptr;
+template <>
+inline constexpr auto plans_of<Shelf> = &WallPlan::shelves;
+template <>
+inline constexpr auto plans_of<Run> = &WallPlan::runs;
+template <>
+inline constexpr auto plans_of<StorageSystem> = &WallPlan::systems;
+template <>
+inline constexpr auto plans_of<Piece> = &WallPlan::pieces;
+template <>
+inline constexpr auto plans_of<WallBox> = &WallPlan::boxes;
+template <>
+inline constexpr auto plans_of<HungCabinet> = &WallPlan::hung;
 
 /// One of a room's level lines, solved.
 struct LinePlan {

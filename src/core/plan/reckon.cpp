@@ -1,10 +1,15 @@
 #include "core/plan/reckon.hpp"
 
+#include "core/boxes/audit_cabinet.hpp"
+#include "core/boxes/reckon_box.hpp"
 #include "core/lines/room_lines.hpp"
+#include "core/plan/clashes.hpp"
 #include "core/plan/reckon_survey.hpp"
 #include "core/runs/reckon_run.hpp"
 #include "core/shelves/noggings.hpp"
 #include "core/shelves/reckon_shelf.hpp"
+#include "core/stability/reckon_piece.hpp"
+#include "core/storage/reckon_system.hpp"
 
 #include <algorithm>
 #include <atomic>
@@ -56,21 +61,40 @@ std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, co
     plan->runs.reserve(wall.runs.size());
     for (std::size_t i = 0; i < wall.runs.size(); ++i)
         plan->runs.push_back(reckon_run(i, runs));
+    if (wall.systems.empty() && wall.pieces.empty() && wall.boxes.empty() && wall.hung.empty())
+        return plan;
+    const std::vector<WallThing> things = things_on(wall, plan->runs);
+    const auto each = [&](const auto& parts, auto& plans, auto&& reckon_part) {
+        plans.reserve(parts.size());
+        for (const auto& part : parts) {
+            plans.push_back(reckon_part(part, site));
+            const std::vector<Check> clashes =
+                clashes_of(*std::ranges::find(things, part.id, &WallThing::id), things, site);
+            plans.back().checks.insert(plans.back().checks.begin(), clashes.begin(), clashes.end());
+        }
+    };
+    each(wall.systems, plan->systems, reckon_system);
+    each(wall.pieces, plan->pieces, reckon_piece);
+    each(wall.boxes, plan->boxes, reckon_box);
+    for (const HungCabinet& hung : wall.hung)
+        plan->hung.push_back(audit_cabinet(hung, site));
     return plan;
 }
 
-/// Calls `look(shelf, site, plan)` for a shelf of a plan.
+/// Calls `look(part, site, plan)` for a part of a plan.
+template <class Part>
 auto look_at(const Job& job, const Plan& plan, const std::string& id, auto&& look)
-    -> std::optional<decltype(look(std::declval<const Shelf&>(), std::declval<const WallSite&>(),
-                                   std::declval<const ShelfPlan&>()))> {
+    -> std::optional<decltype(look(std::declval<const Part&>(), std::declval<const WallSite&>(),
+                                   (std::declval<const WallPlan&>().*plans_of<Part>).front()))> {
     for (std::size_t w = 0; w < job.walls.size() && w < plan.walls.size(); ++w) {
         const Wall& wall = job.walls[w];
         const Room* room = room_of(job, wall);
         const WallSite site{job.rules, job.catalogue, wall, room ? room->service_class : ServiceClass::dry,
                             plan.walls[w]->survey};
-        for (std::size_t s = 0; s < wall.shelves.size(); ++s)
-            if (wall.shelves[s].id == id)
-                return look(wall.shelves[s], site, plan.walls[w]->shelves[s]);
+        const std::vector<Part>& parts = wall.*parts_of<Part>;
+        for (std::size_t i = 0; i < parts.size(); ++i)
+            if (parts[i].id == id)
+                return look(parts[i], site, ((*plan.walls[w]).*plans_of<Part>)[i]);
     }
     return std::nullopt;
 }
@@ -78,11 +102,25 @@ auto look_at(const Job& job, const Plan& plan, const std::string& id, auto&& loo
 } // namespace
 
 std::optional<ShelfStudy> study(const Job& job, const Plan& plan, const std::string& shelf) {
-    return look_at(job, plan, shelf, study_shelf);
+    return look_at<Shelf>(job, plan, shelf, study_shelf);
 }
 
 std::optional<Capacity> capacity(const Job& job, const Plan& plan, const std::string& shelf) {
-    return look_at(job, plan, shelf, capacity_of);
+    return look_at<Shelf>(job, plan, shelf, capacity_of);
+}
+
+std::vector<SystemPlan> width_choices(const Job& job, const Plan& plan, const std::string& system) {
+    const auto tried = look_at<StorageSystem>(
+        job, plan, system, [](const StorageSystem& chosen, const WallSite& site, const SystemPlan&) {
+            std::vector<SystemPlan> plans;
+            for (const BayWidths widths : {BayWidths::equal, BayWidths::fixed, BayWidths::by_garments}) {
+                StorageSystem other = chosen;
+                other.widths = widths;
+                plans.push_back(reckon_system(other, site));
+            }
+            return plans;
+        });
+    return tried.value_or(std::vector<SystemPlan>{});
 }
 
 Plan reckon(const Job& job) {

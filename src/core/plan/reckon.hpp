@@ -15,6 +15,9 @@ std::optional<ShelfStudy> study(const Job& job, const Plan& plan, const std::str
 /// Only what it would hold.
 std::optional<Capacity> capacity(const Job& job, const Plan& plan, const std::string& shelf);
 
+/// What a wardrobe comes to by each policy of sharing its width, in their order; empty: there is no such wardrobe.
+std::vector<SystemPlan> width_choices(const Job& job, const Plan& plan, const std::string& system);
+
 /// Reckons the same job again and again, as it is edited: walls that did not change keep their plan.
 ///
 ///     Reckoner reckoner;

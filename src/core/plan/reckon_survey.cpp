@@ -23,6 +23,12 @@ void add_corner_things(const Wall& wall, const Wall& next, const WallSurrounding
     for (const Run& run : wall.runs)
         for (const CabinetUnit& unit : run.units)
             deepest = std::max(deepest, unit.depth);
+    for (const Piece& piece : wall.pieces)
+        deepest = std::max(deepest, piece.depth);
+    for (const WallBox& box : wall.boxes)
+        deepest = std::max(deepest, box.depth);
+    for (const StorageSystem& system : wall.systems)
+        deepest = std::max(deepest, 2 * system.depth); // what is right before its doors and drawers counts too
     for (std::size_t r = 0; r < next.runs.size(); ++r)
         for (std::size_t i = 0; i < next.runs[r].units.size(); ++i) {
             const CabinetUnit& unit = next.runs[r].units[i];
@@ -42,6 +48,16 @@ void add_corner_things(const Wall& wall, const Wall& next, const WallSurrounding
         if (from_corner < deepest)
             things.push_back({at_right_end, shelf.depth, from_corner, shelf.underside(), shelf.height, shelf.name});
     }
+    const auto add = [&](Length left, Length right, Length depth, Length bottom, Length top, const std::string& name) {
+        if (const Length from_corner = at_right_end ? left : next.length - right; from_corner < deepest)
+            things.push_back({at_right_end, depth, from_corner, bottom, top, name});
+    };
+    for (const StorageSystem& system : next.systems)
+        add(system.left, system.right(), system.depth, system.foot(), system.head(), system.name);
+    for (const Piece& piece : next.pieces)
+        add(piece.left, piece.right(), piece.depth, Length{}, piece.height, piece.name);
+    for (const WallBox& box : next.boxes)
+        add(box.left, box.right(), box.depth, box.bottom(), box.top, box.name);
 }
 
 class SurveyReckoner {
@@ -418,15 +434,16 @@ WallSurvey reckon_survey(const Wall& wall, const WallSurroundings& around, const
 }
 
 bool same_survey(const Wall& a, const Wall& b) {
-    if (a.shelves == b.shelves && a.runs == b.runs)
-        return a == b;
-    Wall bare_a = a;
-    Wall bare_b = b;
-    for (Wall* bare : {&bare_a, &bare_b}) {
-        bare->shelves.clear();
-        bare->runs.clear();
-    }
-    return bare_a == bare_b;
+    const auto bare = [](Wall wall) {
+        wall.shelves.clear();
+        wall.runs.clear();
+        wall.systems.clear();
+        wall.pieces.clear();
+        wall.boxes.clear();
+        wall.hung.clear();
+        return wall;
+    };
+    return bare(a) == bare(b);
 }
 
 RoomSurvey reckon_room(const Job& job, const Room& room) {

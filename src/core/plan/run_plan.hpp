@@ -102,6 +102,7 @@ struct UnitPlan {
     double tension_n = 0; ///< on the worst hole
     double shear_n = 0;
     std::optional<double> utilisation;
+    double tip_needs_n = 0; ///< of a tall unit: what all that keeps it from tipping must hold
     std::optional<double> hook_load_n;
     std::optional<double> hook_utilisation;
     std::vector<Foot> feet;

@@ -1,6 +1,7 @@
 #include "core/runs/hang_unit.hpp"
 
 #include "core/fixings/choose_fixing.hpp"
+#include "core/stability/tip_cases.hpp"
 
 #include <algorithm>
 
@@ -11,9 +12,6 @@ constexpr double stack_diameters = 10;   ///< between two screws along a stud's 
 constexpr double usual_screw_in = 0.190; ///< #10, for that distance before the screw is chosen
 constexpr Length solid_back_inset = 60_mm;
 constexpr Length wide_unit = 900_mm; ///< masonry: a third pair of plugs in the middle (house rule)
-
-/// The least strength of a restraint against tipping, 50 lbf (ASTM F3096-14, from memory).
-constexpr double tall_restraint_n = 220;
 
 struct Column {
     Length x;
@@ -131,6 +129,15 @@ private:
             choose(rails, pattern, most_shim);
     }
 
+    /// What each top screw of a tall unit holds back, by the stability sum.
+    double tall_restraint(const ScrewPattern& pattern) {
+        const TippingRules& rules = site_.rules.tipping;
+        const Piece piece = piece_of(unit_, plan_.empty_kg, plan_.loaded_kg);
+        for (const TipCase& tip : tip_cases(piece, rules, pattern.rows.front()))
+            plan_.tip_needs_n = std::max(plan_.tip_needs_n, tip.needs_n);
+        return each_restraint_n(plan_.tip_needs_n, pattern.columns.size(), 1, rules) / pattern.screws_in_row;
+    }
+
     void choose(const std::vector<HangingRail>& rails, const ScrewPattern& pattern, Length shim) {
         HoleDemand demand;
         if (standing_.level == RunLevel::wall) {
@@ -139,27 +146,23 @@ private:
                 return;
             demand = {forces.tension_n, forces.shear_n, duration_stored};
         } else if (standing_.tall()) {
-            demand = {tall_restraint_n / pattern.screws_in_row, 0, duration_people};
+            demand = {tall_restraint(pattern), 0, duration_people};
         } else {
             demand = {0, 0, duration_people}; // stands by itself; its screws only keep it there
         }
         plan_.tension_n = demand.tension_n;
         plan_.shear_n = demand.shear_n;
-        DrivenThrough through;
-        const auto thickest = std::ranges::max_element(rails, {}, &HangingRail::thickness);
+        DrivenThrough through = driven_through_rails(unit_, rails, site_.rules.runs);
         const auto thinnest = std::ranges::min_element(rails, {}, &HangingRail::thickness);
-        through.thickness = thickest->thickness;
-        through.gravity = specific_gravity(unit_.rail_wood);
-        through.bearing_psi = wood_bearing_psi(*through.gravity);
-        through.head = site_.rules.runs.screw_head;
         through.packing = shim;
+        through.coach = standing_.coach;
         const std::vector<HoleDemand> demands{demand};
         const auto choose_through = [&](const DrivenThrough& rail) {
             return choose_fixing(site_.catalogue, site_.rules, site_.wall,
                                  site_.masonry() ? Hold::masonry : Hold::proved_stud, rail, demands);
         };
         auto choice = choose_through(through);
-        if (choice && thinnest->thickness < thickest->thickness) {
+        if (choice && thinnest->thickness < through.thickness) {
             // One length for all: judged where its head has the least wood under it.
             through.thickness = thinnest->thickness;
             const auto thin = choose_through(through);
@@ -190,6 +193,23 @@ std::vector<HangingRail> rails_of(const CabinetUnit& unit, const RunRules& rules
     if (unit.height > 2 * inset)
         rails.push_back({unit.height - inset, 2 * inset, unit.back});
     return rails;
+}
+
+DrivenThrough driven_through_rails(const CabinetUnit& unit, const std::vector<HangingRail>& rails,
+                                   const RunRules& rules) {
+    DrivenThrough through;
+    through.thickness = std::ranges::max(rails, {}, &HangingRail::thickness).thickness;
+    through.gravity = specific_gravity(unit.rail_wood);
+    through.bearing_psi = wood_bearing_psi(*through.gravity);
+    through.head = rules.screw_head;
+    return through;
+}
+
+WallSurvey proved_only(WallSurvey survey) {
+    for (Stud& stud : survey.studs)
+        if (stud.state != StudState::proved)
+            stud.state = StudState::assumed;
+    return survey;
 }
 
 UnitPlan hang_unit(const StandingUnit& standing, const WallSite& site) {

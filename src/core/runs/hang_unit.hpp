@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/fixings/choose_fixing.hpp"
 #include "core/plan/wall_site.hpp"
 #include "core/runs/unit_loads.hpp"
 
@@ -12,6 +13,7 @@ struct StandingUnit {
     RunLevel level;
     PlacedUnit place;
     Length bottom;
+    bool coach = false; ///< coach screws are wanted: a box full of books
 
     Length top() const { return bottom + unit.height; }
     Box box() const { return {place.left, place.right(), bottom, top()}; }
@@ -21,6 +23,13 @@ struct StandingUnit {
 /// The strips a unit's screws go through: its hanging rails, or a back thick enough to stand for them. Empty: nothing
 /// at its back holds a screw.
 std::vector<HangingRail> rails_of(const CabinetUnit& unit, const RunRules& rules);
+
+/// How a screw goes through its rails: the thickest of them, under a broad head.
+DrivenThrough driven_through_rails(const CabinetUnit& unit, const std::vector<HangingRail>& rails,
+                                   const RunRules& rules);
+
+/// What was found of a wall, to one that trusts proved studs alone: all others as if only assumed.
+WallSurvey proved_only(WallSurvey survey);
 
 /// Masses, holes in studs or masonry, loads and screws. Columns stand in every stud a screw may enter with the driver
 /// inside the carcass; one stud alone, or studs where one screw does not bear the load, take two above

@@ -70,7 +70,7 @@ private:
         std::vector<std::size_t> lost;
         for (std::size_t i = chain.first; i <= chain.last; ++i) {
             const std::size_t k = i - chain.first;
-            if (!ask_.hung[i].needs || met[k] >= 2)
+            if (!ask_.hung[i].needs || met[k] >= ask_.hung[i].wants)
                 continue;
             const bool beside = (k > 0 && met[k - 1] >= 2) || (k + 1 < met.size() && met[k + 1] >= 2);
             if (!(met[k] == 1 && ask_.hung[i].narrow && beside))
@@ -241,7 +241,7 @@ SlideQuestion slide_question(const Run& run, const RunLayout& layout, const Wall
         ask.widths.push_back(layout.units[i].width);
         ask.hung.push_back(
             {timber && is_cabinet(unit) && unit.hanging == Hanging::screws && (run.level == RunLevel::wall || tall),
-             timber && unit.width - 2 * inset < framing->spacing, inset});
+             timber && unit.width - 2 * inset < framing->spacing, inset, 2});
     }
     ask.chains = chains_of(run);
     ask.from = layout.from;

@@ -5,11 +5,12 @@
 /// Where a run, or a lone unit, may be slid so that its screws are in studs.
 namespace yes_square {
 
-/// A unit that hangs by screws, as the search sees it.
+/// A unit that hangs by screws, or a wardrobe bay by its cleats, as the search sees it.
 struct HungUnit {
-    bool needs = false;  ///< it hangs by screws in studs
-    bool narrow = false; ///< no two studs of this framing fit into it: one will do beside a neighbour held by two
-    Length inset;        ///< from its outer edge to the first place for a screw
+    bool needs = false;    ///< it hangs by screws in studs
+    bool narrow = false;   ///< no two studs of this framing fit into it: one will do beside a neighbour held by two
+    Length inset;          ///< from its outer edge to the first place for a screw
+    std::size_t wants = 2; ///< studs; of one that stands on the floor one will do
 };
 
 /// What the search is asked. All places are from the reference end.

@@ -94,9 +94,24 @@ struct Text {
 
 /// What a shape belongs to, for picking: a part of the job, and the places on the wall it stands for.
 struct Reference {
-    enum class Part { none, stud, opening, service, shelf, bracket, hole, check, wall, unit, unit_hole, line };
+    enum class Part {
+        none,
+        stud,
+        opening,
+        service,
+        shelf,
+        bracket,
+        hole,
+        check,
+        wall,
+        unit,
+        unit_hole,
+        line,
+        thing,
+        bay
+    };
     Part part = Part::none;
-    std::string item;        ///< id of the shelf, the unit or the line
+    std::string item;        ///< id of the shelf, the unit, the line, the bay or another thing
     std::size_t index = 0;   ///< of a wall: in the job
     std::optional<Length> x; ///< a tick on the run rod
     std::optional<Length> z; ///< a tick on the height rod
@@ -112,5 +127,8 @@ struct Drawing {
     double height = 0;
     std::vector<Shape> shapes; ///< painted in order
 };
+
+/// Puts a drawing into another, its top left at a place there.
+void append(Drawing& into, Drawing part, double x, double y);
 
 } // namespace yes_square

@@ -1,6 +1,7 @@
 #include "core/sheets/elevation.hpp"
 
 #include "core/plan/wall_site.hpp"
+#include "core/sheets/furniture_layer.hpp"
 #include "core/sheets/rods.hpp"
 #include "core/sheets/run_layer.hpp"
 #include "core/sheets/shelf_layer.hpp"
@@ -39,6 +40,7 @@ public:
         draw_edges(wall_, scale_, frame_, voice_, drawing_);
         services();
         corner_things();
+        draw_furniture(wall_, plan_, scale_, frame_, drawing_);
         draw_runs(wall_, plan_, scale_, frame_, voice_, drawing_);
         draw_lines(wall_, scale_, frame_, voice_, drawing_);
         for (std::size_t i = 0; i < wall_.shelves.size() && i < plan_.shelves.size(); ++i)
@@ -50,6 +52,14 @@ public:
             checks(shelf.checks, shelf.shelf_id);
         for (const RunPlan& run : plan_.runs)
             checks(run.checks, {});
+        for (const SystemPlan& system : plan_.systems)
+            checks(system.checks, system.system_id);
+        for (const PiecePlan& piece : plan_.pieces)
+            checks(piece.checks, piece.piece_id);
+        for (const BoxPlan& box : plan_.boxes)
+            checks(box.checks, box.box_id);
+        for (const HungPlan& hung : plan_.hung)
+            checks(hung.checks, hung.hung_id);
         draw_readings(wall_, plan_.survey, scale_, frame_, voice_, drawing_);
         rods_.draw(scale_, drawing_);
         return {std::move(drawing_), scale_};

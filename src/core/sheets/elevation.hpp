@@ -20,6 +20,8 @@ struct ElevationFrame {
     std::string selected_shelf; ///< its heights and holes stand on the height rod; empty: all shelves'
     std::string selected_run;   ///< drawn with its holes and its figures on the run rod
     std::string selected_unit;
+    std::string selected_thing; ///< wardrobe, piece, box or cabinet that hangs already, with its figures on the rods
+    std::string selected_bay;
     std::vector<LinePlan> lines; ///< of the room, to be drawn
     bool line_names = false;     ///< every line with its name, as while lines are set; else those that units hang on
     bool rods = true;

@@ -1,45 +1,19 @@
 #include "core/sheets/plan_json.hpp"
 
 #include "core/job/fields.hpp"
+#include "core/sheets/json_parts.hpp"
+#include "core/stability/inventory.hpp"
 
 #include <array>
-#include <cmath>
-#include <nlohmann/json.hpp>
 
 namespace yes_square {
 namespace {
 
-using Json = nlohmann::ordered_json;
-
-std::string_view hold_name(Hold hold) {
-    switch (hold) {
-    case Hold::masonry:
-        return "masonry";
-    case Hold::proved_stud:
-        return "proved_stud";
-    case Hold::joist:
-        return "joist";
-    case Hold::nogging:
-        return "nogging";
-    case Hold::indicated_stud:
-        return "indicated_stud";
-    case Hold::assumed_stud:
-        return "assumed_stud";
-    case Hold::lining:
-        return "lining";
-    }
-    return {};
-}
-
-/// JSON has no infinity: a utilisation beyond all measure is null.
-Json finite(double value) {
-    return std::isfinite(value) ? Json(value) : Json(nullptr);
-}
-
-class PlanWriter {
+class PlanWriter : public JsonParts {
 public:
     explicit PlanWriter(const Voice& voice)
-        : voice_{voice} {}
+        : JsonParts{voice}
+        , voice_{voice} {}
 
     Json shelf(const ShelfPlan& plan) const {
         Json json{{"id", plan.shelf_id}, {"name", plan.shelf_name}};
@@ -82,7 +56,7 @@ public:
                                       {"length_m", cleat.length.in_metres()},
                                       {"load_n", cleat.load_n},
                                       {"screws", cleat.screws},
-                                      {"utilisation", cleat.utilisation ? finite(*cleat.utilisation) : Json(nullptr)}});
+                                      {"utilisation", finite(cleat.utilisation)}});
             if (cleat.fixing)
                 json["strips"].back()["fixing"] = fixing(*cleat.fixing);
         }
@@ -99,15 +73,7 @@ public:
         for (const Alternative& alternative : plan.alternatives)
             json["alternatives"].push_back(this->alternative(alternative));
         json["chosen_alternative"] = plan.chosen + 1;
-        json["checks"] = Json::array();
-        for (const Check& check : plan.checks)
-            json["checks"].push_back(this->check(check));
-        json["workings"] = Json::array();
-        for (const Working& working : plan.workings)
-            json["workings"].push_back(this->working(working));
-        json["steps"] = Json::array();
-        for (const Step& step : plan.steps)
-            json["steps"].push_back({{"text", say(step.words, voice_)}, {"hold_point", step.hold_point}});
+        told(json, plan);
         return json;
     }
 
@@ -136,12 +102,7 @@ public:
             json["least_width_m"] = survey.widths->least.in_metres();
         if (survey.corner)
             json["right_corner_rad"] = survey.corner->room_side;
-        json["checks"] = Json::array();
-        for (const Check& of_wall : survey.checks)
-            json["checks"].push_back(check(of_wall));
-        json["workings"] = Json::array();
-        for (const Working& of_wall : survey.workings)
-            json["workings"].push_back(working(of_wall));
+        told(json, survey);
         return json;
     }
 
@@ -158,19 +119,18 @@ private:
     }
 
     Json support(std::size_t index, const BracketPlan& plan) const {
-        Json json{
-            {"number", index + 1},
-            {"x_m", plan.x.in_metres()},
-            {"x", format(plan.x, voice_.unit)},
-            {"hold", std::string{hold_name(plan.hold)}},
-            {"reaction_n",
-             {{"greatest", plan.reaction.greatest},
-              {"sustained", plan.reaction.sustained},
-              {"least", plan.reaction.least}}},
-            {"tension_n", plan.tension_n},
-            {"shear_n", plan.shear_n},
-            {"fixing_utilisation", plan.fixing_utilisation ? finite(*plan.fixing_utilisation) : Json(nullptr)},
-            {"bracket_utilisation", plan.bracket_utilisation ? finite(*plan.bracket_utilisation) : Json(nullptr)}};
+        Json json{{"number", index + 1},
+                  {"x_m", plan.x.in_metres()},
+                  {"x", format(plan.x, voice_.unit)},
+                  {"hold", std::string{hold_name(plan.hold)}},
+                  {"reaction_n",
+                   {{"greatest", plan.reaction.greatest},
+                    {"sustained", plan.reaction.sustained},
+                    {"least", plan.reaction.least}}},
+                  {"tension_n", plan.tension_n},
+                  {"shear_n", plan.shear_n},
+                  {"fixing_utilisation", finite(plan.fixing_utilisation)},
+                  {"bracket_utilisation", finite(plan.bracket_utilisation)}};
         if (plan.fixing)
             json["fixing"] = fixing(*plan.fixing);
         return json;
@@ -192,71 +152,7 @@ private:
                 {"gives_up", gives_up}};
     }
 
-public:
-    std::string said(const Sentence& sentence) const { return say(sentence, voice_); }
-
-    Json fixing(const Fixing& fixing) const {
-        return {{"name", fixing.name},
-                {"screw_length_m", fixing.screw_length.in_metres()},
-                {"penetration_m", fixing.penetration.in_metres()},
-                {"hole_diameter_m", fixing.hole_diameter.in_metres()},
-                {"drill_depth_m", fixing.drill_depth.in_metres()},
-                {"tension_capacity_n", fixing.tension_n},
-                {"shear_capacity_n", fixing.shear_n},
-                {"source", source(fixing.source)}};
-    }
-
-    Json check(const Check& check) const {
-        Json json{{"code", std::string{name(check.code)}},
-                  {"severity", std::string{name(check.severity)}},
-                  {"text", say(check.message, voice_)}};
-        if (check.amount)
-            json["amount"] = quantity(*check.amount);
-        if (check.x)
-            json["x_m"] = check.x->in_metres();
-        if (check.z)
-            json["z_m"] = check.z->in_metres();
-        json["cures"] = Json::array();
-        for (const Cure& cure : check.cures)
-            json["cures"].push_back({{"text", say(cure.words, voice_)}, {"by_program", cure.edit.has_value()}});
-        return json;
-    }
-
-    Json working(const Working& working) const {
-        Json terms = Json::array();
-        for (const Term& term : working.terms) {
-            Json json{{"name", term.own.empty() ? std::string{term.name} : term.own}};
-            json.update(quantity(term.value));
-            json["source"] = source(term.source);
-            terms.push_back(std::move(json));
-        }
-        Json json{{"subject", working.subject}, {"title", say(working.title, voice_)}};
-        json["sum"] = std::string{working.sum};
-        json["terms"] = std::move(terms);
-        json["result"] = quantity(working.result);
-        json["source"] = source(working.source);
-        if (!working.facts.empty()) {
-            json["facts"] = Json::array();
-            for (const Sentence& fact : working.facts)
-                json["facts"].push_back(say(fact, voice_));
-        }
-        return json;
-    }
-
 private:
-    Json quantity(const Quantity& quantity) const {
-        return {{"value", finite(quantity.si)},
-                {"unit", std::string{si_unit(quantity.kind)}},
-                {"shown", say(quantity, voice_)}};
-    }
-
-    static Json source(const Source& source) {
-        Json json{{"provenance", std::string{words(source.provenance)}}};
-        if (!source.publication.empty())
-            json["publication"] = std::string{source.publication};
-        return json;
-    }
-
     const Voice& voice_;
 };
 
@@ -271,42 +167,6 @@ Json lines_json(const RoomLines& lines, const PlanWriter& writer) {
                         {"set_by", line.set_by}});
     for (std::size_t i = 0; i < lines.workings.size() && i < json.size(); ++i)
         json[i]["working"] = writer.working(lines.workings[i]);
-    return json;
-}
-
-Json unit_json(const UnitPlan& unit, const PlanWriter& writer) {
-    Json json{{"id", unit.unit_id},
-              {"name", unit.name},
-              {"left_m", unit.place.left.in_metres()},
-              {"width_m", unit.place.width.in_metres()},
-              {"bottom_m", unit.bottom.in_metres()},
-              {"top_m", unit.top.in_metres()},
-              {"empty_kg", unit.empty_kg},
-              {"loaded_kg", unit.loaded_kg},
-              {"lift_kg", unit.lift_kg},
-              {"tension_n", unit.tension_n},
-              {"shear_n", unit.shear_n},
-              {"utilisation", unit.utilisation ? finite(*unit.utilisation) : Json(nullptr)}};
-    if (unit.hook_load_n)
-        json["hook_load_n"] = *unit.hook_load_n;
-    if (unit.fixing)
-        json["fixing"] = writer.fixing(*unit.fixing);
-    json["holes"] = Json::array();
-    for (const UnitHole& hole : unit.holes)
-        json["holes"].push_back({{"rail", hole.rail + 1},
-                                 {"x_m", hole.x.in_metres()},
-                                 {"z_m", hole.z.in_metres()},
-                                 {"above_floor_now_m", hole.above_now.in_metres()},
-                                 {"from_left_m", hole.from_left.in_metres()},
-                                 {"inside_left_m", hole.inside_left.in_metres()},
-                                 {"packing_m", hole.shim.in_metres()},
-                                 {"hold", std::string{hold_name(hole.hold)}}});
-    json["feet"] = Json::array();
-    for (const Foot& foot : unit.feet)
-        json["feet"].push_back({{"x_m", foot.x.in_metres()},
-                                {"front", foot.front},
-                                {"height_m", foot.height.in_metres()},
-                                {"packer_m", foot.packer.in_metres()}});
     return json;
 }
 
@@ -331,7 +191,7 @@ Json run_json(const RunPlan& run, const PlanWriter& writer) {
                 {"places_m", lengths_json(run.slide.places)}}}};
     json["units"] = Json::array();
     for (const UnitPlan& unit : run.units)
-        json["units"].push_back(unit_json(unit, writer));
+        json["units"].push_back(writer.unit(unit));
     json["pieces"] = Json::array();
     for (const RunPiece& piece : run.pieces)
         json["pieces"].push_back({{"what", pieces[static_cast<std::size_t>(piece.what)]},
@@ -348,15 +208,7 @@ Json run_json(const RunPlan& run, const PlanWriter& writer) {
             cuts.push_back({{"z_m", cut.at.in_metres()}, {"width_m", cut.width.in_metres()}});
         json["scribes"].push_back({{"unit", scribe.unit}, {"to_face", scribe.to_face}, {"cuts", cuts}});
     }
-    json["checks"] = Json::array();
-    for (const Check& check : run.checks)
-        json["checks"].push_back(writer.check(check));
-    json["workings"] = Json::array();
-    for (const Working& working : run.workings)
-        json["workings"].push_back(writer.working(working));
-    json["steps"] = Json::array();
-    for (const Step& step : run.steps)
-        json["steps"].push_back({{"text", writer.said(step.words)}, {"hold_point", step.hold_point}});
+    writer.told(json, run);
     return json;
 }
 
@@ -391,8 +243,19 @@ std::string plan_json(const Job& job, const Plan& plan, const Voice& voice) {
                                         {"length_m", nogging.length().in_metres()},
                                         {"z_m", nogging.z.in_metres()},
                                         {"fixings", nogging.holds.size()}});
+        write_furniture(wall, *plan.walls[i], writer);
         document["walls"].push_back(std::move(wall));
     }
+    document["inventory"] = Json::array();
+    for (const InventoryRow& row : inventory(job, plan))
+        document["inventory"].push_back({{"wall", row.wall},
+                                         {"name", row.name},
+                                         {"height_m", row.height.in_metres()},
+                                         {"kg", row.kg},
+                                         {"verdict", std::string{words(row.verdict)}},
+                                         {"held_by", std::string{row.held_by}},
+                                         {"places", row.places},
+                                         {"each_n", finite(row.each_n)}});
     document["rooms"] = Json::array();
     for (std::size_t i = 0; i < plan.rooms.size(); ++i) {
         const RoomSurvey& survey = plan.rooms[i];

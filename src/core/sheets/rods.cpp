@@ -76,7 +76,8 @@ void Rods::collect_lanes() {
     Lane others{say("Other shelves", voice_), {}, false, false};
     for (std::size_t s = 0; s < wall_.shelves.size() && s < plan_.shelves.size(); ++s) {
         const Shelf& shelf = wall_.shelves[s];
-        const bool with_figures = frame_.selected_shelf.empty() || selected(shelf.id);
+        const bool with_figures =
+            (frame_.selected_shelf.empty() && frame_.selected_thing.empty()) || selected(shelf.id);
         Lane own{shelf.name, {}, selected(shelf.id)};
         Lane& lane = with_figures ? own : others;
         lane.ticks.push_back({shelf.left, false, {Part::shelf, shelf.id, 0, shelf.left, {}}});
@@ -92,6 +93,7 @@ void Rods::collect_lanes() {
     if (!others.ticks.empty())
         lanes_.push_back(std::move(others));
     collect_run_lanes();
+    collect_thing_lanes();
     for (Lane& lane : lanes_)
         std::ranges::sort(lane.ticks, {}, &Tick::at);
 }
@@ -101,7 +103,8 @@ void Rods::collect_run_lanes() {
     for (std::size_t r = 0; r < wall_.runs.size() && r < plan_.runs.size(); ++r) {
         const Run& run = wall_.runs[r];
         const RunPlan& plan = plan_.runs[r];
-        if (!frame_.selected_run.empty() ? run.id != frame_.selected_run : !frame_.selected_shelf.empty())
+        if (!frame_.selected_run.empty() ? run.id != frame_.selected_run
+                                         : !frame_.selected_shelf.empty() || !frame_.selected_thing.empty())
             continue;
         Lane lane{run.name, {}, run.id == frame_.selected_run};
         for (std::size_t i = 0; i < plan.units.size(); ++i)
@@ -118,6 +121,63 @@ void Rods::collect_run_lanes() {
                         lane.bands.push_back({band.from, band.to});
         lanes_.push_back(std::move(lane));
     }
+}
+
+bool Rods::thing_shown(const std::string& id) const {
+    return frame_.selected_thing.empty() ? frame_.selected_shelf.empty() && frame_.selected_run.empty()
+                                         : id == frame_.selected_thing;
+}
+
+/// Faces of panels and sides, and where the fixings go; of a wardrobe, as a band, where its left end may be for every
+/// bay to have its studs.
+void Rods::collect_thing_lanes() {
+    const auto lane_of = [&](const std::string& id, const std::string& name, const std::vector<Length>& faces,
+                             const std::vector<Length>& fixings) -> Lane& {
+        Lane lane{name, {}, id == frame_.selected_thing};
+        std::vector<Length> told;
+        const auto tick = [&](Length at, bool strong) {
+            if (std::ranges::find(told, at) == told.end())
+                lane.ticks.push_back({at, strong, {Part::thing, id, 0, at, {}}});
+            told.push_back(at);
+        };
+        for (const Length at : fixings)
+            tick(at, true);
+        for (const Length at : faces)
+            tick(at, false);
+        return lanes_.emplace_back(std::move(lane));
+    };
+    const auto each = [&](const auto& parts, const auto& plans, const auto& add) {
+        for (std::size_t i = 0; i < parts.size() && i < plans.size(); ++i)
+            if (thing_shown(parts[i].id))
+                add(parts[i], plans[i]);
+    };
+    const auto xs_of = [](const auto& places) {
+        std::vector<Length> xs;
+        for (const auto& place : places)
+            xs.push_back(place.x);
+        return xs;
+    };
+    each(wall_.systems, plan_.systems, [&](const StorageSystem& system, const SystemPlan& plan) {
+        std::vector<Length> faces;
+        for (const PanelPlan& panel : plan.panels)
+            faces.push_back(panel.left);
+        faces.push_back(system.right());
+        Lane& lane = lane_of(system.id, system.name, {}, faces);
+        if (lane.selected)
+            for (const SlideChain& chain : plan.slide.chains)
+                for (const SlideBand& band : chain.bands)
+                    if (band.lost.empty())
+                        lane.bands.push_back({band.from - system.panel / 2, band.to - system.panel / 2});
+    });
+    each(wall_.pieces, plan_.pieces, [&](const Piece& piece, const PiecePlan& plan) {
+        lane_of(piece.id, piece.name, {piece.left, piece.right()}, xs_of(plan.places));
+    });
+    each(wall_.boxes, plan_.boxes, [&](const WallBox& box, const BoxPlan& plan) {
+        lane_of(box.id, box.name, {box.left, box.right()}, xs_of(plan.hang.holes));
+    });
+    each(wall_.hung, plan_.hung, [&](const HungCabinet& hung, const HungPlan& plan) {
+        lane_of(hung.id, hung.unit.name, {hung.left, hung.left + hung.unit.width}, xs_of(plan.wanted.holes));
+    });
 }
 
 /// Edges of openings and obstacles, middles of accessories on this face.
@@ -243,6 +303,43 @@ bool Rods::hangs_here(const std::string& line) const {
     });
 }
 
+void Rods::thing_heights(const auto& tick) const {
+    const auto at = [&](const std::string& id, Length z, bool strong) {
+        tick(z, strong, Reference{Part::thing, id, 0, {}, z});
+    };
+    const auto each = [&](const auto& parts, const auto& plans, const auto& add) {
+        for (std::size_t i = 0; i < parts.size() && i < plans.size(); ++i)
+            if (parts[i].id == frame_.selected_thing)
+                add(parts[i].id, parts[i], plans[i]);
+    };
+    each(wall_.systems, plan_.systems, [&](const std::string& id, const StorageSystem&, const SystemPlan& plan) {
+        at(id, plan.head, false);
+        for (const BayPlan& bay : plan.bays) {
+            for (const BayCleat& cleat : bay.cleats)
+                at(id, cleat.z, true);
+            for (const BayRod& rod : bay.rods)
+                at(id, rod.z, false);
+        }
+    });
+    each(wall_.pieces, plan_.pieces, [&](const std::string& id, const Piece& piece, const PiecePlan& plan) {
+        at(id, piece.height, false);
+        for (const RestraintPlace& place : plan.places)
+            at(id, place.z, true);
+    });
+    const auto unit = [&](const std::string& id, Length bottom, Length top, const UnitPlan& hang) {
+        at(id, bottom, false);
+        at(id, top, false);
+        for (const UnitHole& hole : hang.holes)
+            at(id, hole.z, true);
+    };
+    each(wall_.boxes, plan_.boxes, [&](const std::string& id, const WallBox& box, const BoxPlan& plan) {
+        unit(id, box.bottom(), box.top, plan.hang);
+    });
+    each(wall_.hung, plan_.hung, [&](const std::string& id, const HungCabinet& hung, const HungPlan& plan) {
+        unit(id, hung.top - hung.unit.height, hung.top, plan.wanted);
+    });
+}
+
 std::vector<Rods::HeightTick> Rods::height_ticks() const {
     std::vector<HeightTick> ticks;
     const auto tick = [&](Length at, bool strong, Reference reference) {
@@ -268,6 +365,7 @@ std::vector<Rods::HeightTick> Rods::height_ticks() const {
                 for (const UnitHole& hole : unit.holes)
                     tick(hole.z, false, {Part::unit_hole, unit.unit_id, 0, {}, hole.z});
             }
+    thing_heights(tick);
     for (const LinePlan& line : frame_.lines)
         if (line.z > Length{} && (frame_.line_names || hangs_here(line.id)))
             tick(line.z, true, {Part::line, line.id, 0, {}, line.z});

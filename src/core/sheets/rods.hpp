@@ -51,10 +51,14 @@ private:
     void collect_lanes();
     Lane found_lane() const;
     void collect_run_lanes();
+    void collect_thing_lanes();
+    bool thing_shown(const std::string& id) const;
     double lane_height(const Lane& lane) const;
     double width_of(const std::string& figure) const;
     bool hangs_here(const std::string& line) const;
     std::vector<HeightTick> height_ticks() const;
+    /// Calls `tick(at, strong, reference)` for the heights of the selected wardrobe, piece, box or hung cabinet.
+    void thing_heights(const auto& tick) const;
     void draw_run_rod(const ElevationScale& scale, Drawing& drawing) const;
     void draw_height_rod(const ElevationScale& scale, Drawing& drawing) const;
 

@@ -1,6 +1,7 @@
 #include "core/sheets/summary.hpp"
 
 #include "core/plan/reckon.hpp"
+#include "core/sheets/furniture_text.hpp"
 
 #include <cstdlib>
 #include <fmt/format.h>
@@ -134,6 +135,9 @@ std::string summary(const Job& job, const Plan& plan, const Voice& voice) {
     for (const auto& wall : plan.walls)
         for (const RunPlan& run : wall->runs)
             text += "\n" + run_text(*wall, run, voice);
+    for (const auto& wall : plan.walls)
+        text += furniture_text(*wall, voice);
+    text += inventory_text(job, plan, voice);
     text += fmt::format("\n{} errors, {} warnings, {} notes\n", count_checks(plan, Severity::error),
                         count_checks(plan, Severity::warning), count_checks(plan, Severity::note));
     return text;

@@ -13,30 +13,17 @@ namespace {
 
 constexpr Length end_inset = 40_mm;      ///< of a cleat's first and last screw (house rule)
 constexpr Length masonry_every = 300_mm; ///< screws along a back strip in masonry (house rule)
-constexpr Length least_pivot = 5_mm;
-constexpr Length near_corner = 10_mm; ///< a shelf's end this near the wall's is at the corner
-
-DrivenThrough through_cleat(const OnCleats& how) {
-    const double gravity = specific_gravity(how.wood);
-    DrivenThrough through{how.thickness, wood_bearing_psi(gravity)};
-    through.gravity = gravity;
-    through.head = Length::nearest_to_metres(properties(ScrewGauge::number_8).head_in * 0.0254);
-    return through;
-}
-
-/// What one screw of a strip bears when `load_n` comes on the strip at its middle, out by half its thickness.
-HoleDemand demand_of(double load_n, double leaning_n, const OnCleats& how, double duration) {
-    const double force = load_n + leaning_n;
-    const double lever = (how.breadth / 2 - least_pivot).in_metres();
-    const double moment = force * how.thickness.in_metres() / 2;
-    return {lever > 0 ? moment / lever : 0, force, duration};
-}
+constexpr Length near_corner = 10_mm;    ///< a shelf's end this near the wall's is at the corner
 
 /// How far the wall at an end leans over a depth, more than 0 where it narrows the front.
 Length lean_of(const std::optional<Neighbour>& neighbour, bool at_corner, Length entered, Length depth) {
     if (entered != Length{} || !neighbour || !neighbour->measured || !at_corner)
         return entered;
     return -Length::nearest_to_metres(depth.in_metres() * std::tan(neighbour->angle.off));
+}
+
+HoleDemand demand_of(double load_n, double leaning_n, const OnCleats& how, double duration) {
+    return cleat_screw_demand(load_n + leaning_n, how.breadth, how.thickness, duration);
 }
 
 class Alcove {
@@ -83,7 +70,8 @@ private:
 
     /// The screws of a strip, on a wall like `wall`.
     void fix(CleatPlan& cleat, const Wall& wall, Hold hold, const std::vector<HoleDemand>& demands) {
-        const auto choice = choose_fixing(site_.catalogue, site_.rules, wall, hold, through_cleat(how_), demands);
+        const auto choice = choose_fixing(site_.catalogue, site_.rules, wall, hold,
+                                          driven_through_cleat(how_.thickness, how_.wood), demands);
         if (!choice)
             return;
         cleat.hold = hold;
@@ -195,6 +183,21 @@ private:
 };
 
 } // namespace
+
+DrivenThrough driven_through_cleat(Length thickness, Species wood) {
+    const double gravity = specific_gravity(wood);
+    DrivenThrough through{thickness, wood_bearing_psi(gravity)};
+    through.gravity = gravity;
+    through.head = Length::nearest_to_metres(properties(ScrewGauge::number_8).head_in * 0.0254);
+    return through;
+}
+
+HoleDemand cleat_screw_demand(double load_n, Length breadth, Length thickness, double duration) {
+    constexpr Length least_pivot = 5_mm;
+    const double lever = (breadth / 2 - least_pivot).in_metres();
+    const double moment = load_n * thickness.in_metres() / 2;
+    return {lever > 0 ? moment / lever : 0, load_n, duration};
+}
 
 void hang_on_cleats(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     Alcove{shelf, site, plan}.hang();

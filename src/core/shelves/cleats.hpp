@@ -1,8 +1,16 @@
 #pragma once
 
+#include "core/fixings/choose_fixing.hpp"
 #include "core/plan/wall_site.hpp"
 
 namespace yes_square {
+
+/// A strip screwed through to the wall, its screws' heads as small as any.
+DrivenThrough driven_through_cleat(Length thickness, Species wood);
+
+/// What one screw at mid breadth of a strip bears when `load_n` comes on it out by half the strip's thickness: the
+/// strip turns about its lower edge, 5 mm up.
+HoleDemand cleat_screw_demand(double load_n, Length breadth, Length thickness, double duration);
 
 /// Fills in a shelf that lies on strips in an alcove: its cut, its sag, the load on each strip and the screws for it.
 ///

@@ -23,7 +23,8 @@ double board_utilisation(const Shelf& shelf, const BeamResult& beam, double acci
     for (const SpanSag& span : beam.sags)
         leaned = std::max(leaned, beam.greatest_moment + accidental_n * span.length * (span.overhang ? 1 : 0.25));
     if (const auto* pole = shelf.held<Pole>(); pole && pole->stuff != PoleStuff::wood)
-        return leaned / modulus / (rules.shelves.rod_steel_mpa * 1e6);
+        return leaned / modulus / 1e6 /
+               (pole->stuff == PoleStuff::steel ? rules.shelves.rod_steel_mpa : rules.shelves.aluminium_mpa);
     const BoardProperties& board = properties(shelf.material);
     return std::max(beam.greatest_moment / modulus / (bending_stored_mpa(board) * 1e6),
                     leaned / modulus / (bending_leaned_mpa(board) * 1e6));

@@ -1,0 +1,103 @@
+#include "app/fixings/thing_fixings.hpp"
+
+#include "app/shell/heading.hpp"
+#include "app/shell/read_only_table.hpp"
+#include "core/sheets/summary.hpp"
+
+#include <QVBoxLayout>
+
+namespace yes_square::app {
+
+ThingFixings::ThingFixings(Workbench& bench, QWidget* parent)
+    : QWidget{parent}
+    , bench_{bench}
+    , words_{new QLabel{this}}
+    , marks_{read_only_table({tr("Cleat"), tr("At"), tr("Up"), tr("Holds in"), tr("Used")}, "thing-marks", this)}
+    , parts_heading_{heading_label(tr("Parts"), this)}
+    , parts_{read_only_table({tr("Label"), tr("Part"), tr("Long"), tr("Broad"), tr("Thick")}, "thing-parts", this)} {
+    words_->setObjectName(QStringLiteral("thing-fixing-words"));
+    words_->setWordWrap(true);
+    auto* column = new QVBoxLayout{this};
+    column->addWidget(words_);
+    column->addWidget(heading_label(tr("Marks on the wall"), this));
+    column->addWidget(marks_, 3);
+    column->addWidget(parts_heading_);
+    column->addWidget(parts_, 3);
+    connect(&bench_, &Workbench::changed, this, &ThingFixings::refresh);
+    connect(&bench_, &Workbench::selection_changed, this, &ThingFixings::refresh);
+    refresh();
+}
+
+QString ThingFixings::used(const std::optional<double>& utilisation) const {
+    return utilisation ? shown(ratio(*utilisation)) : tr("not known");
+}
+
+QString ThingFixings::screw_words(const Fixing& fixing) const {
+    return tr("%1, %2 long. Pilot %3, tape on the bit at %4 from the face of the wall, %5 in the wood or masonry.")
+        .arg(text(fixing.name), shown(stock(fixing.screw_length)), shown(stock(fixing.hole_diameter)),
+             shown(stock(fixing.drill_depth)), shown(stock(fixing.penetration)));
+}
+
+void ThingFixings::refresh() {
+    marks_->setRowCount(0);
+    parts_->setRowCount(0);
+    words_->clear();
+    if (const SystemPlan* of_system = bench_.selected_plan<StorageSystem>())
+        system(*of_system);
+    if (const PiecePlan* of_piece = bench_.selected_plan<Piece>())
+        piece(*of_piece);
+    if (const BoxPlan* of_box = bench_.selected_plan<WallBox>()) {
+        for (const BoxPart& part : of_box->parts)
+            add_row(parts_, {QString::number(part.number), text(say(part.what, bench_.voice())), bare(part.length),
+                             bare(part.breadth), bare(part.thickness)});
+        unit(of_box->hang);
+    }
+    if (const HungPlan* of_hung = bench_.selected_plan<HungCabinet>())
+        unit(of_hung->wanted);
+    const bool parts = parts_->rowCount() > 0;
+    parts_->setVisible(parts);
+    parts_heading_->setVisible(parts);
+}
+
+void ThingFixings::system(const SystemPlan& plan) {
+    if (plan.fixing)
+        words_->setText(screw_words(*plan.fixing));
+    for (const BayPlan& bay : plan.bays)
+        for (const BayCleat& cleat : bay.cleats)
+            for (const CleatScrew& screw : cleat.screws)
+                add_row(marks_,
+                        {text(cleat.shelf), bare(screw.x), bare(cleat.z),
+                         text(say(yes_square::words(screw.hold), bench_.voice())), used(cleat.utilisation)},
+                        QStringLiteral("bay/%1/cleat").arg(bay.number));
+    for (const StoragePart& part : plan.parts)
+        add_row(parts_, {text(part.label), text(say(part.what, bench_.voice())), bare(part.length), bare(part.breadth),
+                         bare(part.thickness)});
+}
+
+void ThingFixings::piece(const PiecePlan& plan) {
+    if (plan.fixing)
+        words_->setText(screw_words(*plan.fixing) + QStringLiteral("\n") +
+                        tr("Each place must bear %1.").arg(shown(force(plan.each_n))));
+    for (std::size_t i = 0; i < plan.places.size(); ++i) {
+        const RestraintPlace& place = plan.places[i];
+        add_row(marks_,
+                {tr("place %1").arg(i + 1), bare(place.x), bare(place.z),
+                 text(say(yes_square::words(place.hold), bench_.voice())), used(plan.fixing_utilisation)},
+                QStringLiteral("fixing"));
+    }
+}
+
+void ThingFixings::unit(const UnitPlan& plan) {
+    if (plan.fixing)
+        words_->setText(
+            screw_words(*plan.fixing) + QStringLiteral("\n") +
+            tr("Loaded with %1 the worst pulls %2 and shears %3.")
+                .arg(shown({Kind::mass, plan.loaded_kg}), shown(force(plan.tension_n)), shown(force(plan.shear_n))));
+    for (const UnitHole& hole : plan.holes)
+        add_row(marks_,
+                {hole.rail == 0 ? tr("top") : tr("bottom"), bare(hole.x), bare(hole.z),
+                 text(say(yes_square::words(hole.hold), bench_.voice())), used(plan.utilisation)},
+                QStringLiteral("fixing"));
+}
+
+} // namespace yes_square::app

@@ -1,0 +1,318 @@
+#include "app/layout/system_panel.hpp"
+
+#include "app/shell/choices.hpp"
+#include "core/storage/bay_widths.hpp"
+#include "core/storage/new_system.hpp"
+#include "core/storage/system_words.hpp"
+
+#include <QComboBox>
+#include <QHBoxLayout>
+#include <QMenu>
+#include <QVBoxLayout>
+#include <algorithm>
+
+namespace yes_square::app {
+namespace {
+
+Bay* find_bay(Job& job, const std::string& id) {
+    for (Wall& wall : job.walls)
+        for (StorageSystem& system : wall.systems)
+            if (const auto bay = std::ranges::find(system.bays, id, &Bay::id); bay != system.bays.end())
+                return &*bay;
+    return nullptr;
+}
+
+bool hangs_clothes(const Bay& bay) {
+    return rods_of(bay.kind) > 0;
+}
+
+} // namespace
+
+SystemPanel::SystemPanel(Workbench& bench, QWidget* parent)
+    : QWidget{parent}
+    , bench_{bench}
+    , system_{new PartForm<StorageSystem>{bench, this}}
+    , bay_{new PartForm<Bay>{bench, [&bench] { return bench.bay(); },
+                             [&bench](Job& job) { return bench.bay() ? find_bay(job, bench.bay()->id) : nullptr; },
+                             this}}
+    , reading_{new BoundForm{bench, this}}
+    , fits_{new QLabel{this}}
+    , empty_{new QLabel{this}}
+    , slide_{new QPushButton{this}} {
+    const auto button = [this](const QString& words, const char* name, auto&& act) {
+        auto* made = new QPushButton{words, this};
+        made->setObjectName(QString::fromLatin1(name));
+        made->setMinimumWidth(1);
+        connect(made, &QPushButton::clicked, this, act);
+        return made;
+    };
+    auto* top = new QHBoxLayout;
+    top->addWidget(button(tr("Add a wardrobe"), "add-system", [this] { add_system(); }));
+    auto* remove = button(tr("Remove"), "remove-system", [this] {
+        if (const StorageSystem* system = bench_.selected<StorageSystem>())
+            bench_.apply(tr("Remove wardrobe"), RemoveThing{system->id});
+    });
+    top->addWidget(remove);
+    auto* fill = button(tr("Fill the wall"), "fill-wall", [this] {
+        if (const StorageSystem* system = bench_.selected<StorageSystem>())
+            bench_.apply(tr("Fill the wall"),
+                         Change<StorageSystem>{filling(*system, *bench_.wall(), bench_.wall_plan()->survey)});
+    });
+    top->addWidget(fill);
+    auto* bays = new QHBoxLayout;
+    auto* add = new QPushButton{tr("Add a bay"), this};
+    add->setObjectName(QStringLiteral("add-bay"));
+    auto* kinds = new QMenu{this};
+    kinds->setObjectName(QStringLiteral("bay-kinds"));
+    for (int i = 0; i < 6; ++i)
+        connect(kinds->addAction(text(say(words(static_cast<BayKind>(i)), bench_.voice()))), &QAction::triggered, this,
+                [this, i] { add_bay(static_cast<BayKind>(i)); });
+    add->setMenu(kinds);
+    auto* earlier = button(tr("Earlier"), "bay-earlier", [this] { move_bay(-1); });
+    auto* later = button(tr("Later"), "bay-later", [this] { move_bay(1); });
+    auto* drop = button(tr("Remove bay"), "remove-bay", [this] { remove_bay(); });
+    for (QPushButton* each : {add, earlier, later, drop})
+        bays->addWidget(each);
+    slide_->setObjectName(QStringLiteral("slide-system"));
+    slide_->setMinimumWidth(1);
+    connect(slide_, &QPushButton::clicked, this, &SystemPanel::slide);
+    fits_->setObjectName(QStringLiteral("bay-fits"));
+    fits_->setWordWrap(true);
+    build_system();
+    build_bay();
+    build_reading();
+    empty_->setText(
+        tr("A wardrobe or other storage of side panels with bays between them. Its bays are clicked on the wall."));
+    empty_->setWordWrap(true);
+    empty_->setProperty("role", "faint");
+    of_system_ = {system_, bay_, remove, fill, add, earlier, later, drop, slide_, fits_, reading_};
+    auto* column = new QVBoxLayout{this};
+    column->setContentsMargins(0, 6, 0, 0);
+    column->addLayout(top);
+    column->addLayout(bays);
+    column->addWidget(empty_);
+    column->addWidget(bay_);
+    column->addWidget(fits_);
+    column->addWidget(slide_);
+    column->addWidget(system_);
+    column->addWidget(reading_);
+    column->addStretch(1);
+    connect(&bench_, &Workbench::changed, this, &SystemPanel::refresh);
+    connect(&bench_, &Workbench::selection_changed, this, &SystemPanel::refresh);
+    for (BoundForm* form : {static_cast<BoundForm*>(system_), static_cast<BoundForm*>(bay_), reading_})
+        form->refresh();
+    refresh();
+}
+
+void SystemPanel::build_system() {
+    using S = StorageSystem;
+    system_->heading(tr("The wardrobe"));
+    system_->name(tr("Name"), "system-name", &S::name);
+    system_->place(tr("Left"), "system-left", &S::left);
+    system_->size(tr("Width, all"), "system-width", &S::width);
+    system_->one_of(tr("Bay widths"), "system-widths",
+                    {tr("all alike"), tr("as given, the rest shared"), tr("by what hangs there")}, &S::widths);
+    system_->size(tr("Panel height"), "system-panel-height", &S::panel_height);
+    system_->size(tr("Depth"), "system-depth", &S::depth);
+    system_->one_of(tr("It"), "system-hung", {tr("stands on the floor"), tr("hangs on its cleats")}, &S::hung);
+    system_->place(tr("Top at"), "system-top", &S::top, [](const S& system) { return system.hung; });
+    system_->one_of(tr("Board"), "system-board", board_words(), &S::material);
+    system_->size(tr("Thickness"), "system-panel", &S::panel);
+    system_->one_of(tr("Rods"), "system-rod-stuff", {tr("wood"), tr("steel tube"), tr("aluminium tube")},
+                    &S::rod_stuff);
+    system_->size(tr("Rod diameter"), "system-rod-diameter", &S::rod_diameter);
+    system_->distance(tr("End cup, each"), "system-end-cup", &S::end_cup);
+    system_->size(tr("Cleat, up"), "system-cleat-breadth", &S::cleat_breadth);
+    system_->size(tr("Cleat, out"), "system-cleat-thickness", &S::cleat_thickness);
+    system_->distance(tr("First pin hole"), "system-first-hole", &S::first_hole);
+    system_->count(tr("Persons"), "system-crew", &S::crew, 1, 3);
+    system_->one_of(tr("Children about"), "system-children", {tr("no"), tr("yes")}, &S::children);
+}
+
+void SystemPanel::build_bay() {
+    bay_->heading(tr("The bay"));
+    QStringList kinds;
+    for (int i = 0; i < 6; ++i)
+        kinds << text(say(words(static_cast<BayKind>(i)), bench_.voice()));
+    bay_->one_of(tr("For"), "bay-kind", kinds, &Bay::kind);
+    bay_->usual(tr("Width"), "bay-width", tr("takes its share"), &Bay::width, [this](const Bay&) {
+        const StorageSystem* system = bench_.selected<StorageSystem>();
+        return system && system->widths != BayWidths::equal;
+    });
+    QStringList garments;
+    for (int i = 0; i < 5; ++i)
+        garments << text(say(words(static_cast<Garment>(i)), bench_.voice()));
+    bay_->one_of(tr("To hang"), "bay-garment", garments, &Bay::garment, hangs_clothes);
+    bay_->count(tr("How many"), "bay-garments", &Bay::garments, 0, 120, hangs_clothes);
+    bay_->usual(tr("Rod, up"), "bay-rod", tr("usual height"), &Bay::rod, hangs_clothes);
+    bay_->usual(tr("Lower rod, up"), "bay-low-rod", tr("usual height"), &Bay::low_rod,
+                [](const Bay& bay) { return bay.kind == BayKind::double_hanging; });
+    bay_->count(tr("Loose shelves"), "bay-loose", &Bay::loose, 0, 12,
+                [](const Bay& bay) { return bay.kind == BayKind::shelves || bay.kind == BayKind::shoes; });
+    bay_->count(tr("Drawers"), "bay-drawers", &Bay::loose, 1, 10,
+                [](const Bay& bay) { return bay.kind == BayKind::drawers; });
+    bay_->size(tr("Drawer height"), "bay-drawer-height", &Bay::drawer_height,
+               [](const Bay& bay) { return bay.kind == BayKind::drawers; });
+    bay_->one_of(tr("Doors"), "bay-door", {tr("none"), tr("hinged left"), tr("hinged right"), tr("a pair")}, &Bay::door,
+                 [](const Bay& bay) { return bay.door != DoorHinge::drawers; });
+    bay_->choice(tr("On its shelves"), "bay-load", load_words(),
+                 bay_->read<int>([](const Bay& bay) { return static_cast<int>(bay.load.kind); }),
+                 bay_->write<int>([](Bay& bay, int row) { bay.load.kind = static_cast<LoadKind>(row); }));
+}
+
+PanelReading* SystemPanel::reading_in(Job& job) const {
+    const StorageSystem* system = bench_.selected<StorageSystem>();
+    StorageSystem* there = system ? find_part<StorageSystem>(job, system->id).part : nullptr;
+    if (!there)
+        return nullptr;
+    const auto found = std::ranges::find(there->readings, panel_, &PanelReading::panel);
+    if (found != there->readings.end())
+        return &*found;
+    PanelReading fresh;
+    fresh.panel = panel_;
+    return &there->readings.emplace_back(fresh);
+}
+
+/// One reading for each panel: what a level held against it tells.
+void SystemPanel::build_reading() {
+    const auto shown = [this]() -> std::optional<PanelReading> {
+        const StorageSystem* system = bench_.selected<StorageSystem>();
+        if (!system)
+            return std::nullopt;
+        const auto found = std::ranges::find(system->readings, panel_, &PanelReading::panel);
+        PanelReading none;
+        none.panel = panel_;
+        return found == system->readings.end() ? none : *found;
+    };
+    reading_->heading(tr("A level on a panel"));
+    auto* panels = new QComboBox{reading_};
+    panels->setObjectName(QStringLiteral("reading-panel"));
+    panels->setAccessibleName(tr("Panel"));
+    connect(panels, &QComboBox::activated, this, [this](int row) {
+        panel_ = row + 1;
+        reading_->refresh();
+    });
+    reading_->widget(panels);
+    const auto list = [this, panels] {
+        const SystemPlan* plan = bench_.selected_plan<StorageSystem>();
+        const int number = plan ? static_cast<int>(plan->panels.size()) : 0;
+        if (panels->count() != number) {
+            panels->clear();
+            for (int i = 1; i <= number; ++i)
+                panels->addItem(tr("Panel P%1").arg(i));
+            panel_ = std::clamp(panel_, 1, std::max(1, number));
+            panels->setCurrentIndex(panel_ - 1);
+        }
+    };
+    connect(&bench_, &Workbench::changed, this, list);
+    connect(&bench_, &Workbench::selection_changed, this, list);
+    list();
+    reading_->length(
+        tr("Off its end"), "reading-off",
+        [shown]() -> std::optional<Length> { return shown() ? std::optional{shown()->off} : std::nullopt; },
+        [this](Job& job, Length off) {
+            if (PanelReading* reading = reading_in(job))
+                reading->off = off;
+        },
+        Length{}, tr("It must be 0 or more"));
+    reading_->length(
+        tr("Level long"), "reading-over",
+        [shown]() -> std::optional<Length> { return shown() ? std::optional{shown()->over} : std::nullopt; },
+        [this](Job& job, Length over) {
+            if (PanelReading* reading = reading_in(job))
+                reading->over = over;
+        },
+        Length::nanometres(1), tr("It must be more than 0"));
+    reading_->choice(
+        tr("Its top leans"), "reading-leans", QStringList{tr("to the left"), tr("to the right")},
+        [shown]() -> std::optional<int> { return shown() ? std::optional<int>{shown()->top_to_right} : std::nullopt; },
+        [this](Job& job, int row) {
+            if (PanelReading* reading = reading_in(job))
+                reading->top_to_right = row == 1;
+        });
+}
+
+void SystemPanel::refresh() {
+    const SystemPlan* plan = bench_.selected_plan<StorageSystem>();
+    for (QWidget* each : of_system_)
+        each->setVisible(plan != nullptr);
+    empty_->setVisible(!plan);
+    if (!plan)
+        return;
+    slide_->setEnabled(plan->slide_moves != Length{});
+    slide_->setText(plan->slide.holds_now() ? tr("Every bay has its studs")
+                    : plan->slide_moves != Length{}
+                        ? tr("Slide for studs: %1").arg(text(format(absolute(plan->slide_moves), bench_.job().unit)))
+                        : tr("No place along the wall gives every bay its studs"));
+    slide_->setVisible(plan->slide.needed);
+    QStringList lines;
+    if (const BayPlan* bay = bench_.bay_plan()) {
+        lines << tr("<b>%1 wide</b>").arg(text(format(bay->width, bench_.job().unit)));
+        for (const Fits& fits : bay->fits)
+            lines << text(say(words(fits, *bench_.bay()), bench_.voice())).toHtmlEscaped();
+    }
+    fits_->setText(lines.join(QStringLiteral("<br>")));
+}
+
+void SystemPanel::add_system() {
+    if (!bench_.wall())
+        return;
+    std::string id;
+    bench_.edit(tr("Add wardrobe"), [&](Job& job) {
+        Wall& wall = job.walls[bench_.wall_index()];
+        StorageSystem system = new_system(job, wall);
+        system.id = id = fresh_id(job, "system");
+        system.name = tr("Wardrobe %1").arg(wall.systems.size() + 1).toStdString();
+        wall.systems.push_back(std::move(system));
+    });
+    bench_.select(id);
+}
+
+void SystemPanel::add_bay(BayKind kind) {
+    const StorageSystem* system = bench_.selected<StorageSystem>();
+    if (!system)
+        return;
+    const auto at = bench_.bay() ? bench_.bay() - system->bays.data() + 1 : 0;
+    std::string id;
+    bench_.edit(tr("Add bay"), [&](Job& job) {
+        Bay bay = new_bay(job, kind);
+        id = bay.id;
+        auto& bays = find_part<StorageSystem>(job, system->id).part->bays;
+        bays.insert(bays.begin() + at, std::move(bay));
+    });
+    bench_.select(id);
+}
+
+void SystemPanel::remove_bay() {
+    const StorageSystem* system = bench_.selected<StorageSystem>();
+    if (!system || !bench_.bay())
+        return;
+    const std::string id = bench_.bay()->id;
+    bench_.edit(tr("Remove bay"), [&](Job& job) {
+        std::erase_if(find_part<StorageSystem>(job, system->id).part->bays,
+                      [&](const Bay& bay) { return bay.id == id; });
+    });
+}
+
+void SystemPanel::move_bay(int by) {
+    const StorageSystem* system = bench_.selected<StorageSystem>();
+    if (!system || !bench_.bay())
+        return;
+    const auto from = bench_.bay() - system->bays.data();
+    const auto to = from + by;
+    if (to < 0 || to >= static_cast<std::ptrdiff_t>(system->bays.size()))
+        return;
+    bench_.edit(tr("Reorder bays"), [&](Job& job) {
+        auto& bays = find_part<StorageSystem>(job, system->id).part->bays;
+        std::swap(bays[static_cast<std::size_t>(from)], bays[static_cast<std::size_t>(to)]);
+    });
+}
+
+void SystemPanel::slide() {
+    const StorageSystem* system = bench_.selected<StorageSystem>();
+    const SystemPlan* plan = bench_.selected_plan<StorageSystem>();
+    if (plan && plan->slide_moves != Length{})
+        bench_.apply(tr("Slide for studs"), MoveThing{system->id, plan->slide_moves, {}});
+}
+
+} // namespace yes_square::app

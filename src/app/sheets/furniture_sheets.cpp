@@ -1,0 +1,283 @@
+#include "app/sheets/furniture_sheets.hpp"
+
+#include "core/sheets/elevation.hpp"
+#include "core/sheets/part_labels.hpp"
+#include "core/sheets/side_view.hpp"
+#include "core/sheets/summary.hpp"
+#include "core/shelves/shelf_steps.hpp"
+#include "core/stability/inventory.hpp"
+#include "core/stability/piece_words.hpp"
+#include "core/storage/system_words.hpp"
+
+#include <cmath>
+
+namespace yes_square::app {
+namespace {
+
+constexpr double elevation_height = 95; ///< mm of paper
+constexpr double side_view_height = 58;
+constexpr int views_in_row = 3;
+
+QString tr(const char* words) {
+    return QCoreApplication::translate("Sheets", words);
+}
+
+class FurnitureSheets {
+public:
+    FurnitureSheets(Page& page, const Job& job, const Plan& plan, std::size_t wall)
+        : page_{page}
+        , job_{job}
+        , wall_{job.walls[wall]}
+        , plan_{*plan.walls[wall]}
+        , voice_{app::voice(job.unit)} {}
+
+    bool write() {
+        for (std::size_t i = 0; i < wall_.systems.size(); ++i)
+            system(wall_.systems[i], plan_.systems[i]);
+        for (std::size_t i = 0; i < wall_.pieces.size(); ++i)
+            piece(wall_.pieces[i], plan_.pieces[i]);
+        for (std::size_t i = 0; i < wall_.boxes.size(); ++i)
+            box(wall_.boxes[i], plan_.boxes[i]);
+        for (std::size_t i = 0; i < wall_.hung.size(); ++i)
+            hung(wall_.hung[i], plan_.hung[i]);
+        return !wall_.systems.empty() || !wall_.pieces.empty() || !wall_.boxes.empty() || !wall_.hung.empty();
+    }
+
+private:
+    QString shown(const Quantity& quantity) const { return text(say(quantity, voice_)); }
+    QString shown(Length length) const { return shown(quantity(length)); }
+    QString said(const Sentence& sentence) const { return text(say(sentence, voice_)); }
+    QString used(const std::optional<double>& utilisation) const {
+        return utilisation ? shown(ratio(*utilisation)) : tr("not known");
+    }
+
+    /// Heading, the wall with the thing on it, and what is wrong with it.
+    void begin(const std::string& id, const std::string& name, const std::vector<Check>& checks) {
+        page_.begin(tr("%1, %2").arg(text(wall_.name), text(name)),
+                    tr("%1. %2, %3").arg(text(job_.title), text(job_.client), text(job_.place)));
+        page_.drawing(
+            [&](double width, double height) {
+                ElevationFrame frame;
+                frame.width = width;
+                frame.height = height;
+                frame.text = 2.7;
+                frame.selected_thing = id;
+                return draw_elevation(wall_, plan_, frame, voice_).drawing;
+            },
+            elevation_height);
+        for (const Severity severity : {Severity::error, Severity::warning})
+            for (const Check& check : checks)
+                if (check.severity == severity)
+                    page_.item(severity == Severity::error ? QStringLiteral("!") : QStringLiteral("-"),
+                               severity == Severity::error ? tr("WRONG: %1").arg(said(check.message))
+                                                           : said(check.message),
+                               severity == Severity::error);
+    }
+
+    void screw(const Fixing& fixing) {
+        page_.write(tr("%1, %2 long; pilot %3; tape on the bit at %4 from the face of the wall. Capacity: %5")
+                        .arg(text(fixing.name), shown(stock(fixing.screw_length)), shown(stock(fixing.hole_diameter)),
+                             shown(stock(fixing.drill_depth)), text(source_text(fixing.source, voice_))),
+                    body_type, false);
+    }
+
+    void steps(const std::vector<Step>& steps, bool may_tip) {
+        page_.heading(tr("Before you drill"));
+        for (const Sentence& caution : general_cautions())
+            page_.item(QStringLiteral("-"), said(caution), false);
+        if (may_tip)
+            for (const Sentence& caution : tipping_cautions())
+                page_.item(QStringLiteral("-"), said(caution), false);
+        page_.heading(tr("Steps"));
+        int number = 1;
+        for (const Step& step : steps)
+            page_.item(QString::number(number++), (step.hold_point ? tr("HOLD. ") : QString{}) + said(step.words),
+                       true);
+    }
+
+    void system(const StorageSystem& system, const SystemPlan& plan) {
+        begin(system.id, system.name, plan.checks);
+        page_.heading(tr("Bays, left to right"));
+        std::vector<QStringList> rows;
+        for (std::size_t i = 0; i < plan.bays.size(); ++i) {
+            const BayPlan& bay = plan.bays[i];
+            QStringList fits;
+            for (const Fits& each : bay.fits)
+                fits << said(words(each, system.bays[i]));
+            rows.push_back({QString::number(bay.number), text(say(words(system.bays[i].kind), voice_)), shown(bay.left),
+                            shown(bay.width), fits.join(QStringLiteral("; "))});
+        }
+        page_.table({tr("Bay"), tr("For"), tr("From ref. end"), tr("Wide"), tr("What fits")}, rows,
+                    {0.07, 0.15, 0.14, 0.12, 0.52});
+        page_.heading(tr("Cleats: screws in studs"));
+        rows.clear();
+        for (const BayPlan& bay : plan.bays)
+            for (const BayCleat& cleat : bay.cleats) {
+                QStringList places;
+                for (const CleatScrew& screw : cleat.screws)
+                    places << shown(screw.x).replace(' ', QChar::Nbsp);
+                rows.push_back({text(cleat.shelf), shown(cleat.length), shown(cleat.z),
+                                places.join(QStringLiteral(", ")), used(cleat.utilisation)});
+            }
+        page_.table({tr("Under"), tr("Cut to"), tr("Screws, up"), tr("At, from ref. end"), tr("Used")}, rows,
+                    {0.1, 0.16, 0.16, 0.46, 0.12});
+        if (plan.fixing)
+            screw(*plan.fixing);
+        page_.heading(tr("Parts"));
+        rows.clear();
+        for (const StoragePart& part : plan.parts)
+            rows.push_back({text(part.label), text(say(part.what, voice_)), shown(part.length), shown(part.breadth),
+                            shown(stock(part.thickness))});
+        page_.table({tr("Label"), tr("Part"), tr("Long"), tr("Broad"), tr("Thick")}, rows, {0.14, 0.3, 0.2, 0.2, 0.16});
+        steps(plan.steps, true);
+    }
+
+    void piece(const Piece& piece, const PiecePlan& plan) {
+        begin(piece.id, piece.name, plan.checks);
+        page_.heading(tr("Verdict: %1").arg(text(say(words(plan.verdict), voice_))));
+        page_.write(
+            tr("%1 x %2 x %3, %4 empty. After ASTM F2057-23, from memory; an adult's pull is a house rule. Goods "
+               "count only where they turn it over.")
+                .arg(shown(piece.width), shown(piece.height), shown(piece.depth), shown({Kind::mass, piece.mass_kg})),
+            small_type, false);
+        for (std::size_t first = 0; first < plan.cases.size(); first += views_in_row)
+            views(piece, plan, first);
+        if (piece.restraint.kind != RestraintKind::none) {
+            page_.heading(tr("Held by %1").arg(text(say(words(piece.restraint.kind), voice_))));
+            page_.write(tr("All together must bear %1, each %2. Used to %3.")
+                            .arg(shown(force(plan.needs_n)), shown(force(plan.each_n)), used(plan.fixing_utilisation)),
+                        body_type, false);
+            if (plan.fixing)
+                screw(*plan.fixing);
+            std::vector<QStringList> rows;
+            for (const RestraintPlace& place : plan.places)
+                rows.push_back({shown(place.x), shown(place.z), text(say(words(place.hold), voice_))});
+            page_.table({tr("From ref. end"), tr("Up"), tr("Holds in")}, rows, {0.3, 0.3, 0.4});
+        }
+        steps(plan.steps, true);
+    }
+
+    /// Up to three side views beside one another, each with its name over it.
+    void views(const Piece& piece, const PiecePlan& plan, std::size_t first) {
+        page_.drawing(
+            [&](double width, double height) {
+                Drawing row{width, height, {}};
+                const double each = width / views_in_row;
+                for (std::size_t i = first; i < std::min(plan.cases.size(), first + views_in_row); ++i) {
+                    const double x = static_cast<double>(i - first) * each;
+                    row.shapes.push_back({Text{{x + each / 2, 3.5},
+                                               say(words(plan.cases[i].kind), voice_),
+                                               3,
+                                               Align::centre,
+                                               Ink::figure,
+                                               true},
+                                          {}});
+                    Drawing view = draw_side_view(piece, plan, plan.cases[i], each - 4, height - 5, 2.7, voice_);
+                    append(row, std::move(view), x + 2, 5);
+                }
+                return row;
+            },
+            side_view_height);
+    }
+
+    void box(const WallBox& box, const BoxPlan& plan) {
+        begin(box.id, box.name, plan.checks);
+        page_.heading(tr("Cut list"));
+        std::vector<QStringList> rows;
+        for (const BoxPart& part : plan.parts)
+            rows.push_back({QString::number(part.number), text(say(part.what, voice_)), shown(part.length),
+                            shown(part.breadth), shown(stock(part.thickness)), text(say(part.mind, voice_))});
+        page_.table({tr("No."), tr("Part"), tr("Long"), tr("Broad"), tr("Thick"), tr("Mind")}, rows,
+                    {0.06, 0.18, 0.16, 0.16, 0.14, 0.3});
+        page_.write(tr("Both diagonals %1. Empty %2, full %3.")
+                        .arg(shown(plan.diagonal), shown({Kind::mass, plan.kg}), shown({Kind::mass, plan.loaded_kg})),
+                    body_type, false);
+        holes(plan.hang);
+        steps(plan.steps, false);
+    }
+
+    void hung(const HungCabinet& hung, const HungPlan& plan) {
+        begin(hung.id, hung.unit.name, plan.checks);
+        page_.heading(tr("Verdict: %1").arg(text(say(words(plan.verdict), voice_))));
+        page_.write(tr("As found its worst screw is used to %1. To add: %2 at the top, %3 at the bottom.")
+                        .arg(used(plan.utilisation))
+                        .arg(plan.add_top)
+                        .arg(plan.add_bottom),
+                    body_type, false);
+        holes(plan.wanted);
+        steps(plan.steps, false);
+    }
+
+    void holes(const UnitPlan& unit) {
+        page_.heading(tr("Fixings to the wall"));
+        if (unit.fixing)
+            screw(*unit.fixing);
+        std::vector<QStringList> rows;
+        for (const UnitHole& hole : unit.holes)
+            rows.push_back(
+                {shown(hole.x), shown(hole.z), shown(hole.inside_left), text(say(words(hole.hold), voice_))});
+        page_.table({tr("From ref. end"), tr("Up"), tr("Inside, from left"), tr("Holds in")}, rows,
+                    {0.25, 0.25, 0.25, 0.25});
+        page_.write(tr("Used to %1").arg(used(unit.utilisation)), body_type, false);
+    }
+
+    Page& page_;
+    const Job& job_;
+    const Wall& wall_;
+    const WallPlan& plan_;
+    const Voice voice_;
+};
+
+} // namespace
+
+bool write_furniture(Page& page, const Job& job, const Plan& plan, std::size_t wall) {
+    return FurnitureSheets{page, job, plan, wall}.write();
+}
+
+bool write_part_labels(Page& page, const Job& job, const Plan& plan) {
+    const Voice voice = app::voice(job.unit);
+    bool any = false;
+    for (const auto& wall : plan.walls)
+        for (const SystemPlan& system : wall->systems) {
+            const double room = page.body_height();
+            for (const Drawing& labels : part_label_pages(system, page.width(), room, voice)) {
+                page.begin(tr("Labels: %1").arg(text(system.system_name)),
+                           tr("%1. Cut out, stick one on each part before it is carried.").arg(text(job.title)));
+                page.drawing([&](double, double) { return labels; }, room);
+                any = true;
+            }
+        }
+    return any;
+}
+
+bool write_inventory(Page& page, const Job& job, const Plan& plan) {
+    const std::vector<InventoryRow> rows = inventory(job, plan);
+    if (rows.empty())
+        return false;
+    const Voice voice = app::voice(job.unit);
+    page.begin(tr("What could tip, and what holds it"),
+               tr("%1. %2, %3").arg(text(job.title), text(job.client), text(job.place)));
+    std::vector<QStringList> cells;
+    for (const InventoryRow& row : rows)
+        cells.push_back({text(row.name), text(row.wall), text(say(quantity(row.height), voice)),
+                         text(say(words(row.verdict), voice)), text(say(row.held_by, voice)),
+                         row.each_n ? tr("%1 x %2").arg(row.places).arg(text(say(force(*row.each_n), voice)))
+                                    : QString::number(row.places),
+                         QStringLiteral("____________")});
+    page.table({tr("Piece"), tr("Wall"), tr("Tall"), tr("Verdict"), tr("Held by"), tr("Places"), tr("Pulled, by whom")},
+               cells, {0.19, 0.15, 0.11, 0.13, 0.17, 0.12, 0.13});
+    page.heading(tr("For whoever lives with it"));
+    for (const Sentence& caution : tipping_cautions())
+        page.item(QStringLiteral("-"), text(say(caution, voice)), false);
+    page.item(QStringLiteral("-"), tr("Pull at each once a year, and after it was moved"), false);
+    page.item(
+        QStringLiteral("-"),
+        tr("Sums after ASTM F2057-23 and F3096-14, from memory, with house rules: makers' instructions and local code "
+           "come first"),
+        false);
+    page.write(tr("Handed over on ____________  by ______________________  to ______________________"), body_type,
+               false);
+    return true;
+}
+
+} // namespace yes_square::app

@@ -1,0 +1,17 @@
+#pragma once
+
+#include "app/sheets/page.hpp"
+#include "core/plan/reckon.hpp"
+
+namespace yes_square::app {
+
+/// The sheets of a wall's wardrobes, pieces, boxes and hung cabinets. Whether there were any.
+bool write_furniture(Page& page, const Job& job, const Plan& plan, std::size_t wall);
+
+/// Labels for the parts of every wardrobe. Whether there were any.
+bool write_part_labels(Page& page, const Job& job, const Plan& plan);
+
+/// Every piece that could tip with its verdict, to be handed over and signed. Whether there were any.
+bool write_inventory(Page& page, const Job& job, const Plan& plan);
+
+} // namespace yes_square::app

@@ -1,0 +1,58 @@
+#include "core/boxes/box_parts.hpp"
+
+#include <cmath>
+
+namespace yes_square {
+
+std::vector<BoxPart> box_parts(const WallBox& box) {
+    const bool housed = box.joint == BoxJoint::housing;
+    const bool rebated = box.back == BoxBack::rebated;
+    const Length between = box.width - 2 * box.side;
+    const Length across = housed ? between + 2 * box.housing - 2 * box.clearance : between;
+    const std::string_view ends = housed ? std::string_view{"its ends enter housings"} : "between the sides, screwed";
+    std::vector<BoxPart> parts;
+    parts.push_back(
+        {"side", 2, box.height, box.depth, box.side, rebated ? std::string_view{"rebated along its back edge"} : ""});
+    parts.push_back({"top", 1, across, box.depth, box.side, ends});
+    parts.push_back({"bottom", 1, across, box.depth, box.side, ends});
+    if (box.shelves > 0)
+        parts.push_back({"shelf", static_cast<std::size_t>(box.shelves), across,
+                         rebated ? box.depth - box.rebate : box.depth, box.side, ends});
+    if (rebated)
+        parts.push_back({"back", 1, box.height - box.side - 2 * box.clearance, box.width - box.side - 2 * box.clearance,
+                         box.back_thickness, "lies in the rebates"});
+    else
+        parts.push_back({"back", 1, box.height, box.width, box.back_thickness, "lies on the back edges"});
+    if (box.rail_thickness > Length{})
+        parts.push_back({"strip behind top and bottom", 2, between, 120_mm, box.rail_thickness, "before the back"});
+    return parts;
+}
+
+std::vector<Length> shelf_tops(const WallBox& box) {
+    std::vector<Length> tops;
+    const Length clear = (box.height - box.side * (box.shelves + 2)) / (box.shelves + 1);
+    for (int i = 1; i <= box.shelves; ++i)
+        tops.push_back(box.top - box.side - clear * i - box.side * (i - 1));
+    return tops;
+}
+
+Squareness squareness(Length width, Length height, Length rising, Length falling, const BoxRules& rules) {
+    const double d1 = rising.in_metres();
+    const double d2 = falling.in_metres();
+    const double aside = (d1 * d1 - d2 * d2) / (4 * width.in_metres());
+    Squareness square;
+    square.top_moves = Length::nearest_to_metres(std::abs(aside));
+    square.to_right = aside < 0;
+    square.angle = std::asin(std::min(1.0, std::abs(aside) / height.in_metres()));
+    square.within = std::abs(aside) <= rules.square_per_m.in_metres() * height.in_metres();
+    return square;
+}
+
+std::size_t back_screws(const WallBox& box, const BoxRules& rules) {
+    const auto along = [&](Length edge) {
+        return static_cast<std::size_t>(std::ceil(edge.in_metres() / rules.back_screws.in_metres()));
+    };
+    return 2 * (along(box.width) + along(box.height));
+}
+
+} // namespace yes_square

@@ -1,0 +1,25 @@
+#pragma once
+
+#include "core/job/boxes.hpp"
+#include "core/job/house_rules.hpp"
+#include "core/plan/box_plan.hpp"
+
+/// What a box is cut from, and whether it stands square.
+namespace yes_square {
+
+/// Parts from the outer sizes and the joints. The sides run through from top to bottom. A housing lengthens what enters
+/// it, less its clearance: width - 2 sides + 2 housings - 2 clearances. A back in a rebate shortens the depth of the
+/// shelves between top and bottom; the rebate is half the thickness of the boards wide. Common practice.
+std::vector<BoxPart> box_parts(const WallBox& box);
+
+/// Upper faces of the shelves above the datum, evenly spaced, from the highest.
+std::vector<Length> shelf_tops(const WallBox& box);
+
+/// From two measured diagonals of a frame, its bottom level: the top stands (d1^2 - d2^2) / 4 W aside, asin of that
+/// over the height out of square. Geometry.
+Squareness squareness(Length width, Length height, Length rising, Length falling, const BoxRules& rules);
+
+/// Screws round a back.
+std::size_t back_screws(const WallBox& box, const BoxRules& rules);
+
+} // namespace yes_square

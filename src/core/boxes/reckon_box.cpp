@@ -1,0 +1,308 @@
+#include "core/boxes/reckon_box.hpp"
+
+#include "core/boxes/box_parts.hpp"
+#include "core/runs/hang_unit.hpp"
+#include "core/shelves/shelf_loads.hpp"
+#include "core/shelves/verdicts.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+namespace yes_square {
+namespace {
+
+constexpr Source geometry{Provenance::derived};
+constexpr Source measured{Provenance::measured};
+constexpr Source practice{Provenance::common_practice};
+
+Quantity mass(double kg) {
+    return {Kind::mass, kg};
+}
+
+class BoxReckoner {
+public:
+    BoxReckoner(const WallBox& box, const WallSite& site)
+        : box_{box}
+        , sure_{proved_only(site.survey)}
+        , site_{site.rules, site.catalogue, site.wall, site.service_class, sure_} {}
+
+    BoxPlan reckon() {
+        plan_.box_id = box_.id;
+        plan_.box_name = box_.name;
+        if (cannot_be_made())
+            return std::move(plan_);
+        plan_.parts = box_parts(box_);
+        plan_.diagonal = Length::nearest_to_metres(std::hypot(box_.width.in_metres(), box_.height.in_metres()));
+        plan_.shelf_tops = shelf_tops(box_);
+        plan_.back_screws = back_screws(box_, site_.rules.boxes);
+        if (box_.diagonal_rising && box_.diagonal_falling)
+            plan_.square =
+                squareness(box_.width, box_.height, *box_.diagonal_rising, *box_.diagonal_falling, site_.rules.boxes);
+        weigh();
+        const CabinetUnit unit = unit_of();
+        plan_.hang = hang_unit({unit, RunLevel::wall, {box_.left, box_.width}, box_.bottom(), true}, site_);
+        check();
+        words();
+        return std::move(plan_);
+    }
+
+private:
+    Check& add(CheckCode code, Severity severity, Sentence message, std::optional<Quantity> amount = std::nullopt) {
+        return plan_.checks.emplace_back(Check{code, severity, std::move(message), amount, {}, box_.left, box_.top});
+    }
+    static void advise(Check& check, Sentence words, std::optional<Edit> edit = std::nullopt) {
+        check.cures.push_back({std::move(words), std::move(edit)});
+    }
+    template <class Alter>
+    void advise_changed(Check& check, Sentence words, Alter alter) {
+        WallBox changed = box_;
+        alter(changed);
+        advise(check, std::move(words), Change<WallBox>{std::move(changed)});
+    }
+
+    bool cannot_be_made() {
+        const auto refuse = [&](Sentence why, Sentence cure) {
+            advise(add(CheckCode::box_cannot_be_made, Severity::error, std::move(why)), std::move(cure));
+            return true;
+        };
+        if (box_.width <= 2 * box_.side || box_.height <= box_.side * (box_.shelves + 2))
+            return refuse({"{0} has no room between its boards", {box_.name}},
+                          {"Make it larger, or give it fewer shelves"});
+        if (box_.joint == BoxJoint::housing && box_.housing >= box_.side)
+            return refuse(
+                {"A housing {0} deep goes through a side {1} thick", {quantity(box_.housing), quantity(box_.side)}},
+                {"Half the side's thickness is usual"});
+        if (box_.joint == BoxJoint::housing && box_.clearance >= box_.housing)
+            return refuse({"With a clearance of {0} nothing enters the housings", {quantity(box_.clearance)}},
+                          {"1 mm is usual"});
+        if (box_.back == BoxBack::rebated && box_.rebate >= box_.depth)
+            return refuse({"A rebate of {0} takes all of the depth", {quantity(box_.rebate)}},
+                          {"As deep as the back is thick"});
+        return false;
+    }
+
+    Length inner_width() const { return box_.width - 2 * box_.side; }
+
+    void weigh() {
+        for (const BoxPart& part : plan_.parts) {
+            const BoardMaterial material = part.what == "back" ? box_.back_material : box_.material;
+            plan_.kg += static_cast<double>(part.number) * part.length.in_metres() * part.breadth.in_metres() *
+                        part.thickness.in_metres() * properties(material).density;
+        }
+        Shelf shelf;
+        shelf.left = box_.left + box_.side;
+        shelf.length = inner_width();
+        shelf.depth = box_.back == BoxBack::rebated ? box_.depth - box_.rebate : box_.depth;
+        shelf.thickness = box_.side;
+        shelf.material = box_.material;
+        shelf.load = box_.load;
+        shelf.height = plan_.shelf_tops.empty() ? box_.bottom() + box_.side : plan_.shelf_tops.back();
+        const ShelfLoads loads = loads_of(shelf, site_.rules);
+        const BeamResult beam = analyse(beam_of(shelf, {Length{}, shelf.length}), loads.on_beam(),
+                                        creep_factor(shelf, site_.service_class));
+        plan_.sag = worst_sag(beam, divisor(site_.rules.sag_limit));
+        plan_.board_utilisation = board_utilisation(shelf, beam, loads.accidental_n, site_.rules);
+        goods_source_ = loads.goods_source;
+        // On every shelf, on the bottom, and on its top, where things come to stand too.
+        goods_kg_ = loads.goods_n_per_m * shelf.length.in_metres() / standard_gravity;
+        plan_.loaded_kg = plan_.kg + goods_kg_ * (box_.shelves + 2);
+    }
+
+    Length through() const { return box_.back_thickness + box_.rail_thickness; }
+
+    /// The box as a cabinet that hangs by screws through its back.
+    CabinetUnit unit_of() const {
+        CabinetUnit unit;
+        unit.id = box_.id;
+        unit.name = box_.name;
+        unit.kind = UnitKind::open_shelf;
+        unit.width = box_.width;
+        unit.height = box_.height;
+        unit.depth = box_.depth;
+        unit.mass_kg = plan_.kg;
+        unit.loaded_kg = plan_.loaded_kg;
+        unit.side = box_.side;
+        unit.back = box_.back_thickness;
+        const Length in = std::min(site_.rules.boxes.hole_in, box_.height / 2);
+        if (through() > site_.rules.runs.thin_back && box_.back_screwed)
+            unit.rails = {{in, 2 * in, through()}, {box_.height - in, 2 * in, through()}};
+        else
+            unit.back = {};
+        return unit;
+    }
+
+    void check() {
+        if (!box_.back_screwed) {
+            Check& pinned = add(CheckCode::box_back_pinned, Severity::error,
+                                {"The back of {0} is only pinned: the box would come off it", {box_.name}});
+            advise_changed(pinned, {"Screw it all round, {0} screws", {count(plan_.back_screws)}},
+                           [](WallBox& b) { b.back_screwed = true; });
+        }
+        if (through() <= site_.rules.runs.thin_back) {
+            Check& thin = add(CheckCode::box_back_thin, Severity::error,
+                              {"A back of {0} holds nothing: screws pull through it", {quantity(through())}});
+            advise_changed(thin, {"Strips of {0} before it, under top and bottom", {quantity(18_mm)}},
+                           [](WallBox& b) { b.rail_thickness = 18_mm; });
+        }
+        if (box_.back == BoxBack::rebated && box_.rebate < box_.back_thickness) {
+            Check& proud =
+                add(CheckCode::box_cannot_be_made, Severity::warning,
+                    {"The back stands {0} proud of its rebate", {quantity(box_.back_thickness - box_.rebate)}},
+                    quantity(box_.back_thickness - box_.rebate));
+            advise_changed(proud, {"A rebate as deep as the back is thick"},
+                           [](WallBox& b) { b.rebate = b.back_thickness; });
+        }
+        if (plan_.sag.share() > 1) {
+            Check& sags = add(CheckCode::sag_over_limit, Severity::error,
+                              {"A shelf of {0} sags {1} in time, {2} more than its limit",
+                               {box_.name, fine(plan_.sag.long_term), fine(plan_.sag.long_term - plan_.sag.limit)}},
+                              fine(plan_.sag.long_term - plan_.sag.limit));
+            advise(sags, {"Thicker boards, or an upright in its middle"});
+        }
+        if (plan_.board_utilisation > 1)
+            advise(add(CheckCode::board_overloaded, Severity::error,
+                       {"A shelf of {0} is bent to {1} of what its board bears",
+                        {box_.name, ratio(plan_.board_utilisation)}},
+                       ratio(plan_.board_utilisation)),
+                   {"Thicker boards, or an upright in its middle"});
+        if (plan_.square && !plan_.square->within)
+            advise(
+                add(CheckCode::box_not_square, Severity::warning,
+                    {"{0} is out of square: its top stands {1} aside", {box_.name, quantity(plan_.square->top_moves)}},
+                    quantity(plan_.square->top_moves)),
+                {plan_.square->to_right
+                     ? std::string_view{"Push its top {0} to the right, measure again, then screw the back on"}
+                     : "Push its top {0} to the left, measure again, then screw the back on",
+                 {quantity(plan_.square->top_moves)}});
+        fixings();
+    }
+
+    void fixings() {
+        const UnitPlan& hang = plan_.hang;
+        const auto carries_here = [](const UnitHole& hole) {
+            return hole.hold == Hold::proved_stud || hole.hold == Hold::masonry || hole.hold == Hold::nogging;
+        };
+        const auto sure = std::ranges::count_if(hang.holes, carries_here);
+        const bool backed = through() > site_.rules.runs.thin_back && box_.back_screwed;
+        if (!backed)
+            return;
+        if (sure == 0) {
+            advise(add(CheckCode::unit_few_studs, Severity::error,
+                       {"No proved stud or masonry stands behind {0}", {box_.name}}),
+                   {"Prove the studs behind it with a probe, or move it to where two are"});
+            return;
+        }
+        if (!site_.masonry() && sure < 4)
+            advise(add(CheckCode::unit_few_studs, Severity::warning,
+                       {"{0} hangs on one stud: it must not turn on the wall", {box_.name}}),
+                   {"Move it to where two studs are behind it"});
+        for (const Strip& strip : site_.survey.strips)
+            if (std::ranges::any_of(hang.holes, [&](const UnitHole& hole) {
+                    return hole.x > strip.left && hole.x < strip.right && hole.z > strip.bottom && hole.z < strip.top;
+                })) {
+                advise(add(CheckCode::in_service_strip, Severity::error,
+                           {"{0}: a screw lies in {1}", {box_.name, strip.what}}),
+                       {"Find the service with a detector, and isolate it before drilling"});
+                break;
+            }
+        if (!hang.fixing) {
+            advise(add(CheckCode::no_fixing, Severity::error, {"{0}: no screw or plug at hand holds it", {box_.name}}),
+                   {"Add a longer coach screw, or a plug for this wall, to those at hand"});
+            return;
+        }
+        if (hang.utilisation && *hang.utilisation > 1)
+            advise(add(CheckCode::fixing_overloaded, Severity::error,
+                       {"{0}, loaded with {1}, uses its worst screw to {2} of what it holds",
+                        {box_.name, mass(plan_.loaded_kg), ratio(*hang.utilisation)}},
+                       ratio(*hang.utilisation)),
+                   {"Load it with {0} at most, or put a cleat under it", {mass(plan_.loaded_kg / *hang.utilisation)}});
+        const Length passed = through() + site_.wall.lining_thickness();
+        if (site_.timber() && hang.fixing->penetration < passed)
+            advise(add(CheckCode::restraint_short, Severity::warning,
+                       {"{0}: {1} of the screw in the stud is less than the {2} it passes through",
+                        {box_.name, stock(hang.fixing->penetration), stock(passed)}},
+                       stock(passed - hang.fixing->penetration)),
+                   {"A longer screw: as much in the stud as before it, or more"});
+    }
+
+    void words() {
+        const auto work = [&](std::string subject, Sentence title, std::string_view sum, std::vector<Term> terms,
+                              Quantity result, Source source) {
+            plan_.workings.push_back({std::move(subject), std::move(title), sum, std::move(terms), result, source});
+        };
+        const bool housed = box_.joint == BoxJoint::housing;
+        std::vector<Term> across{{"outer width", quantity(box_.width), measured},
+                                 {"side", quantity(box_.side), measured}};
+        if (housed) {
+            across.push_back({"housing", quantity(box_.housing), measured});
+            across.push_back({"clearance", quantity(box_.clearance), practice});
+        }
+        work("shelf", {"Top, bottom and shelves of {0} are cut to", {box_.name}},
+             housed ? "{0} - 2 x {1} + 2 x {2} - 2 x {3}" : "{0} - 2 x {1}", across, quantity(plan_.parts[1].length),
+             geometry);
+        if (box_.back == BoxBack::rebated)
+            work("depth", {"The shelves between are"}, "{0} - {1}",
+                 {{"board", quantity(box_.depth), measured}, {"rebate", quantity(box_.rebate), measured}},
+                 quantity(box_.depth - box_.rebate), geometry);
+        work("diagonal", {"Square when both diagonals are"}, "", {}, quantity(plan_.diagonal), geometry);
+        if (plan_.square)
+            work("square", {"Its top stands aside by"}, "({0} x {0} - {1} x {1}) / (4 x {2})",
+                 {{"rising diagonal", quantity(*box_.diagonal_rising), measured},
+                  {"falling diagonal", quantity(*box_.diagonal_falling), measured},
+                  {"width", quantity(box_.width), measured}},
+                 quantity(plan_.square->top_moves), geometry);
+        work("load", {"{0} weighs, full", {box_.name}}, "{0} + {1} x {2}",
+             {{"empty", mass(plan_.kg), geometry},
+              {"shelves, bottom and top", count(static_cast<std::size_t>(box_.shelves + 2)), measured},
+              {"on each", mass(goods_kg_), goods_source_}},
+             mass(plan_.loaded_kg), geometry);
+        if (plan_.hang.fixing && plan_.hang.utilisation) {
+            Working& used = plan_.workings.emplace_back();
+            used.subject = "fixing";
+            used.title = {"Its worst screw is used to"};
+            used.terms = {{"pull", force(plan_.hang.tension_n), geometry},
+                          {"shear", force(plan_.hang.shear_n), geometry},
+                          {"pull it bears", force(plan_.hang.fixing->tension_n), plan_.hang.fixing->source},
+                          {"shear it bears", force(plan_.hang.fixing->shear_n), plan_.hang.fixing->source}};
+            used.result = ratio(*plan_.hang.utilisation);
+            used.source = plan_.hang.fixing->source;
+        }
+        steps();
+    }
+
+    void steps() {
+        const auto step = [&](Sentence said, bool hold = false) { plan_.steps.push_back({std::move(said), hold}); };
+        step({"Go over the marks with a detector, services switched off. Do not drill where it answers"}, true);
+        step({"Cut the parts by the list and mark each; the saw's kerf comes off the stock, not off the part"});
+        step({"Put it together lying down: both diagonals {0}, then glue and screw", {quantity(plan_.diagonal)}}, true);
+        step({"Screw the back on all round, {0} screws: it carries the box", {count(plan_.back_screws)}});
+        if (const auto& fixing = plan_.hang.fixing) {
+            step({"Drill the wall: pilot {0}, tape on the bit at {1}; clearance {2} through the back",
+                  {stock(fixing->hole_diameter), stock(fixing->drill_depth), stock(fixing->clearance)}});
+            if (fixing->coach)
+                step({"Wax or grease the coach screws, above all in hardwood; a washer under each head; drive them "
+                      "with a "
+                      "socket, by hand at the end"});
+        }
+        step(
+            {"Two lift it, {0}, onto a ledger or a jack: keep hold until one screw at the top is in", {mass(plan_.kg)}},
+            true);
+        step({"Level it, drive the other screws, then tighten them all"});
+        step({"Pull on its top and bottom: nothing may move. Heavy books go to the bottom"}, true);
+    }
+
+    const WallBox& box_;
+    const WallSurvey sure_; ///< nothing hangs on a stud that is only indicated
+    const WallSite site_;
+    double goods_kg_ = 0;
+    Source goods_source_;
+    BoxPlan plan_;
+};
+
+} // namespace
+
+BoxPlan reckon_box(const WallBox& box, const WallSite& site) {
+    return BoxReckoner{box, site}.reckon();
+}
+
+} // namespace yes_square

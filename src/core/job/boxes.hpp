@@ -1,0 +1,70 @@
+#pragma once
+
+#include "core/job/runs.hpp"
+#include "core/job/shelf.hpp"
+
+/// Boxes made for a wall, and cabinets that hang on one already.
+namespace yes_square {
+
+enum class BoxJoint {
+    housing, ///< tops and shelves enter grooves in the sides
+    butt,    ///< they stand between the sides, screwed
+};
+
+enum class BoxBack {
+    rebated, ///< lies in a rebate round the sides, top and bottom
+    planted, ///< lies on the back edges of all of them
+};
+
+/// An open bookcase or box: its outer sizes and its joints give its parts.
+struct WallBox {
+    std::string id;
+    std::string name;
+    Length left;
+    Length top; ///< above the datum
+    Length width;
+    Length height;
+    Length depth;
+    Length side = 19_mm; ///< thickness of sides, top, bottom and shelves
+    BoardMaterial material = BoardMaterial::eastern_white_pine;
+    int shelves = 2; ///< between top and bottom
+    BoxJoint joint = BoxJoint::housing;
+    Length housing = 10_mm;
+    Length clearance = 1_mm; ///< at each end of a part in its housing
+    BoxBack back = BoxBack::rebated;
+    Length back_thickness = 8_mm;
+    Length rebate = 8_mm; ///< how much of a side's depth it takes
+    BoardMaterial back_material = BoardMaterial::plywood;
+    bool back_screwed = true;   ///< to the box, all round; not only pinned
+    Length rail_thickness = {}; ///< of a strip under top and bottom behind which the back lies; 0: none
+    ShelfLoad load = {LoadKind::books, 0};
+    std::optional<Length> diagonal_rising = {};  ///< as measured: bottom left to top right
+    std::optional<Length> diagonal_falling = {}; ///< top left to bottom right
+    UnknownMembers unknown = {};
+    bool operator==(const WallBox&) const = default;
+
+    Length right() const { return left + width; }
+    Length bottom() const { return top - height; }
+};
+
+/// A cabinet that hangs already, and what was found to hold it.
+struct HungCabinet {
+    std::string id;
+    CabinetUnit unit; ///< its rails are those that were found
+    Length left;
+    Length top;               ///< above the datum
+    int top_screws = 0;       ///< through the top rail, in studs or masonry
+    int bottom_screws = 0;    ///< through the bottom rail, in studs or masonry
+    int back_screws = 0;      ///< through the back alone
+    int stray_screws = 0;     ///< through a rail, in nothing but lining
+    int studs = 0;            ///< different studs that its rail screws are in
+    bool joined_left = false; ///< screwed to a neighbour through the stiles
+    bool joined_right = false;
+    std::optional<ScrewGauge> gauge = {}; ///< of the screws; none: lining screws, or not known
+    Length screw_length;                  ///< 0: not known
+    bool broad_heads = false;             ///< or washers
+    UnknownMembers unknown = {};
+    bool operator==(const HungCabinet&) const = default;
+};
+
+} // namespace yes_square

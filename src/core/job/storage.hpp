@@ -1,0 +1,81 @@
+#pragma once
+
+#include "core/job/runs.hpp"
+#include "core/job/shelf.hpp"
+
+/// Storage systems: side panels along a wall with bays between them, as they were chosen.
+namespace yes_square {
+
+enum class BayKind { double_hanging, long_hanging, shelves, drawers, shoes, open };
+
+/// What hangs on a rod: how long it hangs and how much rod it takes is in the house rules.
+enum class Garment { shirts, trousers, jackets, dresses, coats };
+
+/// How the wall's width is shared among the bays.
+enum class BayWidths {
+    equal,       ///< all alike
+    fixed,       ///< bays keep the widths given; those without share what is left
+    by_garments, ///< hanging bays share what is left by what has to hang in them
+};
+
+struct Bay {
+    std::string id;
+    BayKind kind = BayKind::shelves;
+    Length width; ///< between its panels; 0: by the system's policy
+    Garment garment = Garment::shirts;
+    int garments = 0; ///< to hang in it
+    int loose = 0;    ///< shelves on pins; of a drawer bay: drawers
+    ShelfLoad load = {LoadKind::general, 0};
+    Length rod;                       ///< of the rod's middle above the panels' foot; the upper of two; 0: usual
+    Length low_rod;                   ///< of the lower rod; 0: usual
+    Length drawer_height = 200_mm;    ///< of one drawer's front
+    DoorHinge door = DoorHinge::none; ///< not drawers: those are the bay's kind
+    UnknownMembers unknown = {};
+    bool operator==(const Bay&) const = default;
+};
+
+/// A reading of a level held against a standing panel.
+struct PanelReading {
+    int panel = 1;             ///< counted from the left, from 1
+    Length off;                ///< under or behind one end of the level
+    Length over = 1200_mm;     ///< length of the level
+    bool top_to_right = false; ///< the panel's top leans to the right of its foot
+    UnknownMembers unknown = {};
+    bool operator==(const PanelReading&) const = default;
+};
+
+/// Panels and bays, numbered from the left. Panels that stand rest on the floor; those that hang begin at `top`.
+struct StorageSystem {
+    std::string id;
+    std::string name;
+    Length left;  ///< outer face of the first panel, from the reference end
+    Length width; ///< over all
+    Length depth = 400_mm;
+    Length panel_height = 2100_mm;
+    Length panel = 18_mm; ///< thickness of panels and shelves
+    BoardMaterial material = BoardMaterial::particleboard_p2;
+    bool hung = false;
+    Length top; ///< of the panels of a hung system above the datum
+    BayWidths widths = BayWidths::equal;
+    Length cleat_breadth = 60_mm; ///< up the wall
+    Length cleat_thickness = 18_mm;
+    Species cleat_wood = Species::unknown;
+    PoleStuff rod_stuff = PoleStuff::steel;
+    Length rod_diameter = 25_mm;
+    Length rod_wall = Length::micrometres(1200); ///< of a tube; 0: solid
+    Length end_cup = 5_mm;                       ///< a rod is this much shorter than its bay at either end
+    Length first_hole = 96_mm;                   ///< for shelf pins, above the panel's foot
+    int crew = 1;                                ///< persons
+    bool children = true;                        ///< about
+    std::vector<Bay> bays = {};
+    std::vector<PanelReading> readings = {};
+    UnknownMembers unknown = {};
+    bool operator==(const StorageSystem&) const = default;
+
+    Length right() const { return left + width; }
+    /// Of the panels' foot above the datum.
+    Length foot() const { return hung ? top - panel_height : Length{}; }
+    Length head() const { return foot() + panel_height; }
+};
+
+} // namespace yes_square

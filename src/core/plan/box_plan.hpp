@@ -1,0 +1,63 @@
+#pragma once
+
+#include "core/plan/run_plan.hpp"
+
+/// What follows from a box made for a wall, and from a cabinet that hangs there already.
+namespace yes_square {
+
+struct BoxPart {
+    std::string_view what;
+    std::size_t number = 1;
+    Length length;
+    Length breadth;
+    Length thickness;
+    std::string_view mind; ///< how it is let in; empty: nothing to mind
+    bool operator==(const BoxPart&) const = default;
+};
+
+/// How far the measured diagonals are from equal, and what puts it right.
+struct Squareness {
+    Length top_moves; ///< for the box to be square, along its top
+    bool to_right = false;
+    double angle = 0; ///< rad, out of square
+    bool within = false;
+};
+
+struct BoxPlan {
+    std::string box_id;
+    std::string box_name;
+    std::vector<BoxPart> parts;
+    Length diagonal; ///< of the outer frame, when square
+    std::optional<Squareness> square;
+    std::vector<Length> shelf_tops; ///< above the datum, from the highest
+    SagVerdict sag;                 ///< of a shelf
+    double board_utilisation = 0;
+    double kg = 0;
+    double loaded_kg = 0;
+    std::size_t back_screws = 0; ///< that hold the back to the box
+    UnitPlan hang;               ///< its fixings to the wall
+    std::vector<Step> steps;
+    std::vector<Working> workings;
+    std::vector<Check> checks;
+};
+
+enum class HungVerdict { sound, add, unload };
+
+std::string_view words(HungVerdict verdict);
+
+struct HungPlan {
+    std::string hung_id;
+    std::string hung_name;
+    HungVerdict verdict = HungVerdict::unload;
+    double loaded_kg = 0;
+    std::optional<double> utilisation; ///< of the worst screw that counts, as found; none: nothing counts
+    std::size_t counts = 0;            ///< screws that count
+    UnitPlan wanted;                   ///< how it would be fixed afresh
+    std::size_t add_top = 0;
+    std::size_t add_bottom = 0;
+    std::vector<Step> steps;
+    std::vector<Working> workings;
+    std::vector<Check> checks;
+};
+
+} // namespace yes_square

@@ -1,0 +1,148 @@
+#include "core/plan/clashes.hpp"
+
+#include "core/survey/floor.hpp"
+
+#include <algorithm>
+
+namespace yes_square {
+namespace {
+
+Length overlap(const Box& a, const Box& b) {
+    return std::min(a.right, b.right) - std::max(a.left, b.left);
+}
+
+class ClashFinder {
+public:
+    ClashFinder(const WallThing& thing, const WallSite& site)
+        : thing_{thing}
+        , site_{site} {}
+
+    std::vector<Check> find(const std::vector<WallThing>& others) {
+        ends();
+        for (const Opening& opening : site_.wall.openings)
+            if (const Box there = box_of(opening); thing_.box.overlaps(there))
+                clash(CheckCode::run_over_opening, Severity::error,
+                      {opening.kind == OpeningKind::window ? std::string_view{"{0} covers the window over {1}"}
+                                                           : "{0} covers the door over {1}",
+                       {thing_.name, quantity(overlap(thing_.box, there))}},
+                      there, {"Move it clear of the opening"});
+        for (const Obstacle& obstacle : site_.wall.obstacles)
+            if (const Box there = box_of(obstacle); thing_.box.overlaps(there))
+                clash(CheckCode::run_over_obstacle, Severity::error,
+                      {"{0} reaches {1} into {2} at {3}, its clearance included",
+                       {thing_.name, quantity(overlap(thing_.box, there)), words(obstacle.kind),
+                        quantity(obstacle.left)}},
+                      there, {"Move it, or notch it round that"});
+        for (const ServicePoint& service : site_.wall.services)
+            if (const Box there = box_of(service); thing_.box.overlaps(there) && !service.far_side)
+                clash(CheckCode::shelf_over_service, Severity::warning,
+                      {"{0} covers the socket, switch or pipe at {1}, {2} up",
+                       {thing_.name, quantity(service.centre), quantity(service.height)}},
+                      there, {"Leave room to reach it, or have it moved"});
+        for (const CornerThing& corner : site_.survey.corner_things)
+            if (const Box there = box_of(corner, site_.wall); thing_.box.overlaps(there) && corner.off < thing_.depth)
+                clash(CheckCode::run_meets_neighbour, Severity::error,
+                      {"In the corner {0} meets {1} of the next wall: they overlap {2} along this wall",
+                       {thing_.name, corner.name, quantity(overlap(thing_.box, there))}},
+                      there, {"Begin one of them in front of the other"});
+        for (const WallThing& other : others)
+            if (other.id != thing_.id && thing_.box.overlaps(other.box))
+                clash(
+                    CheckCode::run_over_unit, Severity::error,
+                    {"{0} runs into {1} over {2}", {thing_.name, other.name, quantity(overlap(thing_.box, other.box))}},
+                    other.box, {"Move one of them"});
+        ceiling();
+        return std::move(checks_);
+    }
+
+private:
+    void clash(CheckCode code, Severity severity, Sentence message, const Box& there, Sentence cure) {
+        checks_.push_back({code,
+                           severity,
+                           std::move(message),
+                           quantity(overlap(thing_.box, there)),
+                           {{std::move(cure), {}}},
+                           std::max(thing_.box.left, there.left),
+                           std::min(thing_.box.top, there.top)});
+    }
+
+    void ends() {
+        const Length early = -thing_.box.left;
+        const Length late = thing_.box.right - site_.wall.length;
+        if (const Length beyond = std::max(early, late); beyond > Length{})
+            checks_.push_back({CheckCode::leaves_wall,
+                               Severity::error,
+                               {"{0} reaches {1} beyond the wall's end", {thing_.name, quantity(beyond)}},
+                               quantity(beyond),
+                               {{{"Make it narrower, or move it"}, {}}},
+                               std::clamp(thing_.box.left, Length{}, site_.wall.length),
+                               thing_.box.top});
+    }
+
+    void ceiling() {
+        const Length read =
+            lowest_between(site_.survey.floor.ceiling, thing_.box.left, thing_.box.right).value_or(site_.wall.height);
+        const Length highest = std::min(read, site_.wall.height) - site_.wall.cornice_height;
+        if (const Length above = thing_.box.top - highest; above > Length{})
+            checks_.push_back({CheckCode::unit_over_ceiling,
+                               Severity::error,
+                               {site_.wall.cornice_height > Length{}
+                                    ? std::string_view{"{0} stands {1} above the cornice's lower edge, {2} up"}
+                                    : "{0} stands {1} above the ceiling, {2} up there",
+                                {thing_.name, quantity(above), quantity(highest)}},
+                               quantity(above),
+                               {{{"Make it {0} lower", {quantity(above)}}, {}}},
+                               thing_.box.left,
+                               highest});
+        if (thing_.box.bottom < Length{})
+            checks_.push_back({CheckCode::unit_leaves_floor,
+                               Severity::error,
+                               {"{0} reaches {1} under the floor", {thing_.name, quantity(-thing_.box.bottom)}},
+                               quantity(-thing_.box.bottom),
+                               {{{"Hang it higher"}, {}}},
+                               thing_.box.left,
+                               Length{}});
+    }
+
+    const WallThing& thing_;
+    const WallSite& site_;
+    std::vector<Check> checks_;
+};
+
+} // namespace
+
+std::vector<WallThing> things_on(const Wall& wall, const std::vector<RunPlan>& runs) {
+    std::vector<WallThing> things;
+    for (const Shelf& shelf : wall.shelves)
+        for (const Box& box : board_boxes(shelf))
+            things.push_back({shelf.id, shelf.name, box, shelf.depth});
+    for (std::size_t r = 0; r < runs.size() && r < wall.runs.size(); ++r)
+        for (std::size_t u = 0; u < runs[r].units.size() && u < wall.runs[r].units.size(); ++u) {
+            const UnitPlan& unit = runs[r].units[u];
+            const CabinetUnit& made = wall.runs[r].units[u];
+            if (made.kind != UnitKind::appliance_gap)
+                things.push_back({unit.unit_id,
+                                  unit.name,
+                                  {unit.place.left, unit.place.right(), unit.bottom, unit.top},
+                                  made.depth});
+        }
+    for (const StorageSystem& system : wall.systems)
+        things.push_back(
+            {system.id, system.name, {system.left, system.right(), system.foot(), system.head()}, system.depth});
+    for (const Piece& piece : wall.pieces)
+        things.push_back({piece.id, piece.name, {piece.left, piece.right(), Length{}, piece.height}, piece.depth});
+    for (const WallBox& box : wall.boxes)
+        things.push_back({box.id, box.name, {box.left, box.right(), box.bottom(), box.top}, box.depth});
+    for (const HungCabinet& hung : wall.hung)
+        things.push_back({hung.id,
+                          hung.unit.name,
+                          {hung.left, hung.left + hung.unit.width, hung.top - hung.unit.height, hung.top},
+                          hung.unit.depth});
+    return things;
+}
+
+std::vector<Check> clashes_of(const WallThing& thing, const std::vector<WallThing>& others, const WallSite& site) {
+    return ClashFinder{thing, site}.find(others);
+}
+
+} // namespace yes_square

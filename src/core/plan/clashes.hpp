@@ -1,0 +1,21 @@
+#pragma once
+
+#include "core/plan/wall_site.hpp"
+
+/// What is in the way of what: things that take room on a wall.
+namespace yes_square {
+
+struct WallThing {
+    std::string id;
+    std::string name;
+    Box box;
+    Length depth; ///< out of the wall
+};
+
+/// Shelves, cabinets, systems, pieces and boxes of a wall.
+std::vector<WallThing> things_on(const Wall& wall, const std::vector<RunPlan>& runs);
+
+/// Wall ends, openings, obstacles, sockets behind it, ceiling, what stands in the corner, and the other things.
+std::vector<Check> clashes_of(const WallThing& thing, const std::vector<WallThing>& others, const WallSite& site);
+
+} // namespace yes_square

@@ -1,0 +1,82 @@
+#pragma once
+
+#include "core/fixings/hold.hpp"
+#include "core/job/pieces.hpp"
+#include "core/plan/check.hpp"
+#include "core/stability/tipping.hpp"
+
+#include <optional>
+#include <string>
+#include <vector>
+
+/// What follows from a piece of furniture that may tip: whether it stands, and what holds it.
+namespace yes_square {
+
+enum class TipCaseKind { closed, closed_pulled, one_open, all_open, all_open_pulled, climbed };
+
+std::string_view words(TipCaseKind kind);
+
+/// One way a piece is used, drawn as it is seen from its left side.
+struct TipCase {
+    TipCaseKind kind = TipCaseKind::closed;
+    double lean = 0; ///< rad, forwards: a sloping floor, its back raised on carpet
+    std::vector<TipWeight> weights;
+    std::optional<TipPull> pull;
+    std::vector<std::size_t> open; ///< drawers
+    bool doors_open = false;
+    TipBalance balance;
+    double needs_n = 0; ///< of a restraint at its height
+};
+
+enum class PieceVerdict {
+    stands,  ///< low, and no case tips it
+    held,    ///< whatever its cases say, its restraint holds it
+    advised, ///< no case tips it, but it is tall enough to be held
+    unsafe,
+};
+
+std::string_view words(PieceVerdict verdict);
+
+struct RestraintPlace {
+    Length x;
+    Length z;
+    Length above_now; ///< above the floor as it is now
+    Hold hold = Hold::lining;
+    std::optional<std::size_t> stud;
+    bool in_strip = false; ///< where a hidden service is likely
+};
+
+struct PiecePlan {
+    std::string piece_id;
+    std::string piece_name;
+    std::vector<TipCase> cases;
+    std::size_t worst = 0; ///< of the cases: the one that asks most of a restraint, or else with the least margin
+    bool tips = false;     ///< in any case
+    PieceVerdict verdict = PieceVerdict::stands;
+    Length restraint_height;            ///< above the floor
+    double needs_n = 0;                 ///< of all restraints together
+    double each_n = 0;                  ///< of each one, along its screw
+    std::vector<RestraintPlace> places; ///< that count
+    std::optional<Fixing> fixing;
+    std::optional<double> fixing_utilisation;
+    std::optional<double> rating_utilisation; ///< of the maker's figure for a bracket or strap
+    std::size_t frame_screws = 0;             ///< of its frame to a cleat, in all; 0: none would hold, or no cleat
+    std::vector<Step> steps;
+    std::vector<Working> workings;
+    std::vector<Check> checks;
+};
+
+/// A tall piece of the job and how it stands, for the sheet that is handed over. Cabinets of a run and wardrobes are
+/// among them.
+struct InventoryRow {
+    std::string wall;
+    std::string name;
+    Length height;
+    double kg = 0;
+    PieceVerdict verdict = PieceVerdict::unsafe;
+    std::string_view held_by; ///< what holds it
+    std::size_t places = 0;
+    std::optional<double> each_n; ///< what each place must hold
+};
+
+} // namespace yes_square

@@ -1,0 +1,124 @@
+#pragma once
+
+#include "core/plan/piece_plan.hpp"
+#include "core/plan/run_plan.hpp"
+
+/// What follows from a storage system: its panels and bays, what is in them, what holds them, in what order it goes up.
+namespace yes_square {
+
+/// A panel that was found out of plumb, and what puts it right: it is held at its top, so its foot moves.
+struct PanelCorrection {
+    int panel = 1;
+    double slope = 0; ///< m per m
+    Length foot_moves;
+    bool to_right = false;
+    Length error;        ///< of the reading, at the foot
+    bool within = false; ///< it may stay
+};
+
+struct PanelPlan {
+    std::string label; ///< "P1"
+    Length left;
+    double kg = 0;
+};
+
+enum class ShelfOfBay { plain, cleated, loose };
+
+std::string_view words(ShelfOfBay what);
+
+struct BayShelf {
+    std::string label; ///< "2B": of bay 2, counted from the top
+    ShelfOfBay what = ShelfOfBay::cleated;
+    Length top;                          ///< its upper face above the datum
+    std::optional<std::size_t> pin_hole; ///< of a loose one, counted from the lowest
+    double kg = 0;
+    double load_n = 0; ///< of goods on it, besides itself
+    SagVerdict sag;
+    double board_utilisation = 0;
+};
+
+struct CleatScrew {
+    Length x;
+    Length above_now; ///< above the floor as it is now
+    Hold hold = Hold::lining;
+    std::optional<std::size_t> stud;
+};
+
+struct BayCleat {
+    std::string shelf; ///< its label
+    Length left;
+    Length length;
+    Length z; ///< of its screws above the datum
+    double load_n = 0;
+    std::vector<CleatScrew> screws;
+    std::vector<HoleDemand> demands;
+    std::optional<double> utilisation; ///< of its worst screw; none: nothing holds it
+    bool in_strip = false;
+};
+
+struct BayRod {
+    std::string label; ///< "2R1"
+    Length z;          ///< of its middle above the datum
+    Length cut;
+    Length under; ///< clear below its middle
+    double load_n = 0;
+    SagVerdict sag;
+    double utilisation = 0; ///< of its bending strength
+    std::size_t holds = 0;  ///< garments of the bay's kind
+};
+
+enum class GoodsKind { garments, piles, boxes, shoes, drawers };
+
+/// What goes into a bay, as figures.
+struct Fits {
+    GoodsKind what = GoodsKind::garments;
+    std::size_t number = 0;
+    std::size_t each = 0; ///< pieces in a pile
+    Length clear;         ///< height that it has
+};
+
+struct BayPlan {
+    std::size_t number = 1;
+    Length left; ///< of the clear opening
+    Length width;
+    std::vector<BayShelf> shelves; ///< from the top
+    std::vector<BayCleat> cleats;
+    std::vector<BayRod> rods;    ///< from the top
+    std::vector<Length> drawers; ///< upper edges above the datum, from the top
+    std::vector<Fits> fits;
+    Length hidden; ///< of its width, behind what stands on the next wall
+    double kg = 0; ///< its shelves, drawers and the panel on its left
+    double loaded_kg = 0;
+    double needs_n = 0; ///< of what keeps it from tipping
+    Length right() const { return left + width; }
+};
+
+/// A thing to cut, with the label that goes on it.
+struct StoragePart {
+    std::string label;
+    std::string_view what;
+    Length length;
+    Length breadth;
+    Length thickness;
+    std::size_t bay = 0; ///< 0: a panel
+};
+
+struct SystemPlan {
+    std::string system_id;
+    std::string system_name;
+    Length foot;
+    Length head;
+    std::vector<PanelPlan> panels;
+    std::vector<BayPlan> bays;
+    std::vector<StoragePart> parts;
+    std::vector<PanelCorrection> corrections;
+    Length left_over;             ///< of the width, that no bay takes; less than 0: bays need more
+    StudSlide slide;              ///< of the bays over the studs
+    Length slide_moves;           ///< the system's left end, to where the slide puts it; 0: it stays
+    std::optional<Fixing> fixing; ///< one screw for all cleats
+    std::vector<Step> steps;
+    std::vector<Working> workings;
+    std::vector<Check> checks;
+};
+
+} // namespace yes_square

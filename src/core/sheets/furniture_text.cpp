@@ -1,0 +1,117 @@
+#include "core/sheets/furniture_text.hpp"
+
+#include "core/sheets/summary.hpp"
+#include "core/stability/inventory.hpp"
+#include "core/storage/system_words.hpp"
+
+#include <fmt/format.h>
+
+namespace yes_square {
+namespace {
+
+std::string used(const std::optional<double>& utilisation, const Voice& voice) {
+    return utilisation ? say(ratio(*utilisation), voice) : std::string{"not known"};
+}
+
+std::string system_text(const SystemPlan& plan, const Voice& voice) {
+    std::string text;
+    for (const BayPlan& bay : plan.bays) {
+        text += fmt::format("  bay {} at {}, {} wide\n", bay.number, format(bay.left, voice.unit),
+                            format(bay.width, voice.unit));
+        for (const BayShelf& shelf : bay.shelves)
+            text +=
+                fmt::format("    {:<5} {}, top {} up\n", shelf.label, words(shelf.what), format(shelf.top, voice.unit));
+        for (const BayRod& rod : bay.rods)
+            text += fmt::format("    {:<5} rod {} up, cut to {}\n", rod.label, format(rod.z, voice.unit),
+                                format(rod.cut, voice.unit));
+        for (const BayCleat& cleat : bay.cleats) {
+            text += fmt::format("    cleat of {}, screws {} up at", cleat.shelf, format(cleat.z, voice.unit));
+            for (const CleatScrew& screw : cleat.screws)
+                text += " " + format(screw.x, voice.unit);
+            text += fmt::format("; used {}\n", used(cleat.utilisation, voice));
+        }
+    }
+    if (plan.fixing)
+        text += fmt::format("  {}, {} long\n", plan.fixing->name, say(stock(plan.fixing->screw_length), voice));
+    return text;
+}
+
+std::string piece_text(const PiecePlan& plan, const Voice& voice) {
+    std::string text = fmt::format("  {}\n", words(plan.verdict));
+    for (const TipCase& tip : plan.cases)
+        text += fmt::format(
+            "  {}: over {}, righting {}{}\n", words(tip.kind), say(Quantity{Kind::moment, tip.balance.over_nm}, voice),
+            say(Quantity{Kind::moment, tip.balance.righting_nm}, voice), tip.balance.tips() ? ", tips" : "");
+    for (const RestraintPlace& place : plan.places)
+        text += fmt::format("  held at {}, {} up, {}\n", format(place.x, voice.unit), format(place.z, voice.unit),
+                            words(place.hold));
+    if (plan.fixing)
+        text += fmt::format("  {}, {} long; each {}, used {}\n", plan.fixing->name,
+                            say(stock(plan.fixing->screw_length), voice), say(force(plan.each_n), voice),
+                            used(plan.fixing_utilisation, voice));
+    return text;
+}
+
+std::string unit_text(const UnitPlan& unit, const Voice& voice) {
+    std::string text;
+    for (const UnitHole& hole : unit.holes)
+        text += fmt::format("    hole at {}, {} up; {}\n", format(hole.x, voice.unit), format(hole.z, voice.unit),
+                            words(hole.hold));
+    if (unit.fixing)
+        text += fmt::format("    {}, {} long, used {}\n", unit.fixing->name,
+                            say(stock(unit.fixing->screw_length), voice), used(unit.utilisation, voice));
+    return text;
+}
+
+std::string box_text(const BoxPlan& plan, const Voice& voice) {
+    std::string text = fmt::format("  {} empty, {} full\n", say(Quantity{Kind::mass, plan.kg}, voice),
+                                   say(Quantity{Kind::mass, plan.loaded_kg}, voice));
+    for (const BoxPart& part : plan.parts)
+        text += fmt::format("    {} x {}: {} x {} x {}\n", part.number, part.what, format(part.length, voice.unit),
+                            format(part.breadth, voice.unit), say(stock(part.thickness), voice));
+    return text + unit_text(plan.hang, voice);
+}
+
+std::string hung_text(const HungPlan& plan, const Voice& voice) {
+    return fmt::format("  {}; as found used {}; add {} at the top, {} at the bottom\n", words(plan.verdict),
+                       used(plan.utilisation, voice), plan.add_top, plan.add_bottom) +
+           unit_text(plan.wanted, voice);
+}
+
+std::string checks_of_one(const std::vector<Check>& checks, const Voice& voice) {
+    std::string text;
+    for (const Check& check : checks) {
+        text += fmt::format("  {}: {}\n", name(check.severity), say(check.message, voice));
+        for (const Cure& cure : check.cures)
+            text += fmt::format("    cure: {}\n", say(cure.words, voice));
+    }
+    return text;
+}
+
+} // namespace
+
+std::string furniture_text(const WallPlan& wall, const Voice& voice) {
+    std::string text;
+    const auto add = [&](const std::string& name, const std::string& own, const std::vector<Check>& checks) {
+        text += fmt::format("\n{}, {}\n{}{}", wall.wall_name, name, own, checks_of_one(checks, voice));
+    };
+    for (const SystemPlan& system : wall.systems)
+        add(system.system_name, system_text(system, voice), system.checks);
+    for (const PiecePlan& piece : wall.pieces)
+        add(piece.piece_name, piece_text(piece, voice), piece.checks);
+    for (const BoxPlan& box : wall.boxes)
+        add(box.box_name, box_text(box, voice), box.checks);
+    for (const HungPlan& hung : wall.hung)
+        add(hung.hung_name, hung_text(hung, voice), hung.checks);
+    return text;
+}
+
+std::string inventory_text(const Job& job, const Plan& plan, const Voice& voice) {
+    std::string text;
+    for (const InventoryRow& row : inventory(job, plan))
+        text += fmt::format("  {}, {}: {} tall, {}, {}\n", row.wall, row.name, format(row.height, voice.unit),
+                            words(row.verdict), row.held_by);
+    return text.empty() ? text : "\nWhat could tip\n" + text;
+}
+
+} // namespace yes_square

@@ -1,0 +1,13 @@
+#pragma once
+
+#include "core/plan/plan.hpp"
+
+namespace yes_square {
+
+/// Wardrobes, pieces, boxes and hung cabinets of a wall in plain text; empty where it has none.
+std::string furniture_text(const WallPlan& wall, const Voice& voice);
+
+/// The inventory of what could tip, one piece a line; empty where there is none.
+std::string inventory_text(const Job& job, const Plan& plan, const Voice& voice);
+
+} // namespace yes_square

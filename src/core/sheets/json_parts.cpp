@@ -1,0 +1,132 @@
+#include "core/sheets/json_parts.hpp"
+
+#include <cmath>
+
+namespace yes_square {
+
+std::string_view hold_name(Hold hold) {
+    switch (hold) {
+    case Hold::masonry:
+        return "masonry";
+    case Hold::proved_stud:
+        return "proved_stud";
+    case Hold::joist:
+        return "joist";
+    case Hold::nogging:
+        return "nogging";
+    case Hold::indicated_stud:
+        return "indicated_stud";
+    case Hold::assumed_stud:
+        return "assumed_stud";
+    case Hold::lining:
+        return "lining";
+    }
+    return {};
+}
+
+Json finite(double value) {
+    return std::isfinite(value) ? Json(value) : Json(nullptr);
+}
+
+Json finite(const std::optional<double>& value) {
+    return value ? finite(*value) : Json(nullptr);
+}
+
+Json JsonParts::fixing(const Fixing& fixing) const {
+    return {{"name", fixing.name},
+            {"screw_length_m", fixing.screw_length.in_metres()},
+            {"penetration_m", fixing.penetration.in_metres()},
+            {"hole_diameter_m", fixing.hole_diameter.in_metres()},
+            {"drill_depth_m", fixing.drill_depth.in_metres()},
+            {"tension_capacity_n", fixing.tension_n},
+            {"shear_capacity_n", fixing.shear_n},
+            {"source", source(fixing.source)}};
+}
+
+Json JsonParts::check(const Check& check) const {
+    Json json{{"code", std::string{name(check.code)}},
+              {"severity", std::string{name(check.severity)}},
+              {"text", say(check.message, voice_)}};
+    if (check.amount)
+        json["amount"] = quantity(*check.amount);
+    if (check.x)
+        json["x_m"] = check.x->in_metres();
+    if (check.z)
+        json["z_m"] = check.z->in_metres();
+    json["cures"] = Json::array();
+    for (const Cure& cure : check.cures)
+        json["cures"].push_back({{"text", say(cure.words, voice_)}, {"by_program", cure.edit.has_value()}});
+    return json;
+}
+
+Json JsonParts::working(const Working& working) const {
+    Json terms = Json::array();
+    for (const Term& term : working.terms) {
+        Json json{{"name", term.own.empty() ? std::string{term.name} : term.own}};
+        json.update(quantity(term.value));
+        json["source"] = source(term.source);
+        terms.push_back(std::move(json));
+    }
+    Json json{{"subject", working.subject}, {"title", say(working.title, voice_)}};
+    json["sum"] = std::string{working.sum};
+    json["terms"] = std::move(terms);
+    json["result"] = quantity(working.result);
+    json["source"] = source(working.source);
+    if (!working.facts.empty()) {
+        json["facts"] = Json::array();
+        for (const Sentence& fact : working.facts)
+            json["facts"].push_back(say(fact, voice_));
+    }
+    return json;
+}
+
+Json JsonParts::quantity(const Quantity& quantity) const {
+    return {{"value", finite(quantity.si)},
+            {"unit", std::string{si_unit(quantity.kind)}},
+            {"shown", say(quantity, voice_)}};
+}
+
+Json JsonParts::source(const Source& source) {
+    Json json{{"provenance", std::string{words(source.provenance)}}};
+    if (!source.publication.empty())
+        json["publication"] = std::string{source.publication};
+    return json;
+}
+
+Json JsonParts::unit(const UnitPlan& unit) const {
+    Json json{{"id", unit.unit_id},
+              {"name", unit.name},
+              {"left_m", unit.place.left.in_metres()},
+              {"width_m", unit.place.width.in_metres()},
+              {"bottom_m", unit.bottom.in_metres()},
+              {"top_m", unit.top.in_metres()},
+              {"empty_kg", unit.empty_kg},
+              {"loaded_kg", unit.loaded_kg},
+              {"lift_kg", unit.lift_kg},
+              {"tension_n", unit.tension_n},
+              {"shear_n", unit.shear_n},
+              {"utilisation", finite(unit.utilisation)}};
+    if (unit.hook_load_n)
+        json["hook_load_n"] = *unit.hook_load_n;
+    if (unit.fixing)
+        json["fixing"] = fixing(*unit.fixing);
+    json["holes"] = Json::array();
+    for (const UnitHole& hole : unit.holes)
+        json["holes"].push_back({{"rail", hole.rail + 1},
+                                 {"x_m", hole.x.in_metres()},
+                                 {"z_m", hole.z.in_metres()},
+                                 {"above_floor_now_m", hole.above_now.in_metres()},
+                                 {"from_left_m", hole.from_left.in_metres()},
+                                 {"inside_left_m", hole.inside_left.in_metres()},
+                                 {"packing_m", hole.shim.in_metres()},
+                                 {"hold", std::string{hold_name(hole.hold)}}});
+    json["feet"] = Json::array();
+    for (const Foot& foot : unit.feet)
+        json["feet"].push_back({{"x_m", foot.x.in_metres()},
+                                {"front", foot.front},
+                                {"height_m", foot.height.in_metres()},
+                                {"packer_m", foot.packer.in_metres()}});
+    return json;
+}
+
+} // namespace yes_square

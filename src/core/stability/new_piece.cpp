@@ -1,0 +1,77 @@
+#include "core/stability/new_piece.hpp"
+
+#include <algorithm>
+
+namespace yes_square {
+namespace {
+
+struct UsualPiece {
+    Length width;
+    Length height;
+    Length depth;
+    double mass_kg;
+    int drawers;
+    int doors;
+};
+
+/// Usual sizes; every one is typed over (house rules).
+UsualPiece usual(PieceKind kind) {
+    switch (kind) {
+    case PieceKind::dresser:
+        return {1000_mm, 800_mm, 450_mm, 45, 4, 0};
+    case PieceKind::bookcase:
+        return {800_mm, 2000_mm, 280_mm, 40, 0, 0};
+    case PieceKind::larder:
+        return {600_mm, 2000_mm, 560_mm, 70, 0, 1};
+    case PieceKind::side_panel:
+        return {400_mm, 2100_mm, 400_mm, 30, 0, 0};
+    case PieceKind::appliance_housing:
+        return {600_mm, 2000_mm, 560_mm, 60, 0, 1};
+    case PieceKind::workshop_cabinet:
+        return {900_mm, 1800_mm, 450_mm, 80, 0, 2};
+    case PieceKind::other:
+        return {800_mm, 1200_mm, 400_mm, 30, 0, 0};
+    }
+    return {};
+}
+
+} // namespace
+
+Piece new_piece(const Wall& wall, PieceKind kind) {
+    const UsualPiece size = usual(kind);
+    Piece piece;
+    piece.kind = kind;
+    piece.width = size.width;
+    piece.height = size.height;
+    piece.depth = size.depth;
+    piece.mass_kg = size.mass_kg;
+    piece.left = std::max(Length{}, (wall.length - size.width) / 2);
+    piece.doors = size.doors;
+    piece.door_kg = size.doors > 0 ? size.mass_kg / 8 : 0;
+    const Length each = size.drawers > 0 ? (size.height - 80_mm) / size.drawers : Length{};
+    for (int i = size.drawers; i > 0; --i)
+        piece.drawers.push_back({40_mm + each * i, size.depth * 3 / 4, each, 3, {}, {}});
+    return piece;
+}
+
+std::string_view words(PieceKind kind) {
+    switch (kind) {
+    case PieceKind::dresser:
+        return "Chest of drawers";
+    case PieceKind::bookcase:
+        return "Bookcase";
+    case PieceKind::larder:
+        return "Larder";
+    case PieceKind::side_panel:
+        return "Standing panels";
+    case PieceKind::appliance_housing:
+        return "Appliance housing";
+    case PieceKind::workshop_cabinet:
+        return "Workshop cabinet";
+    case PieceKind::other:
+        return "Other piece";
+    }
+    return {};
+}
+
+} // namespace yes_square

@@ -1,0 +1,179 @@
+#include "core/stability/piece_words.hpp"
+
+#include "core/stability/restraint.hpp"
+
+#include <algorithm>
+#include <array>
+
+namespace yes_square {
+namespace {
+
+constexpr Source statics{Provenance::derived};
+constexpr Source tip_test{Provenance::from_memory, "ASTM F2057-23"};
+constexpr Source restraint_test{Provenance::from_memory, "ASTM F3096-14"};
+constexpr Source house{Provenance::house_rule};
+constexpr Source measured{Provenance::measured};
+
+Quantity mass(double kg) {
+    return {Kind::mass, kg};
+}
+Quantity moment(double nm) {
+    return {Kind::moment, nm};
+}
+Quantity angle(double rad) {
+    return {Kind::angle, rad};
+}
+
+Source source_of(const TipCase& tip) {
+    if (tip.kind == TipCaseKind::closed_pulled)
+        return house;
+    return tip.kind == TipCaseKind::closed ? statics : tip_test;
+}
+
+Working working_of(const TipCase& tip, std::size_t number) {
+    static constexpr std::array<std::string_view, 6> subjects{"case/1", "case/2", "case/3",
+                                                              "case/4", "case/5", "case/6"};
+    Working working;
+    working.subject = subjects.at(number);
+    working.title = {"{0}: what is left over to hold it", {words(tip.kind)}};
+    working.sum = "{0} - {1}";
+    working.terms = {{"what rights it", moment(tip.balance.righting_nm), statics},
+                     {"what turns it over", moment(tip.balance.over_nm), statics}};
+    working.result = moment(tip.balance.margin_nm());
+    working.source = source_of(tip);
+    for (const TipWeight& weight : tip.weights)
+        working.facts.push_back(
+            {weight.back >= 0 ? std::string_view{"{0}: {1}, {2} behind the line of its front feet, {3} up"}
+                              : "{0}: {1}, {2} before the line of its front feet, {3} up",
+             {weight.what, mass(weight.kg), quantity(Length::nearest_to_metres(std::abs(weight.back))),
+              quantity(Length::nearest_to_metres(weight.up))}});
+    if (tip.pull)
+        working.facts.push_back(
+            {"pulled with {0} at {1}", {force(tip.pull->n), quantity(Length::nearest_to_metres(tip.pull->up))}});
+    if (tip.lean != 0)
+        working.facts.push_back({"leaning forward by {0} as it stands", {angle(tip.lean)}});
+    working.facts.push_back(tip.balance.goes_at > 0 ? Sentence{"it goes by itself at {0}", {angle(tip.balance.goes_at)}}
+                                                    : Sentence{"it goes where it stands, level"});
+    working.facts.push_back({"goods count only where they turn it over: they may be taken out"});
+    return working;
+}
+
+} // namespace
+
+std::string_view words(RestraintKind kind) {
+    switch (kind) {
+    case RestraintKind::none:
+        return "nothing";
+    case RestraintKind::through_frame:
+        return "screws through its frame";
+    case RestraintKind::top_brackets:
+        return "angle brackets on top";
+    case RestraintKind::straps:
+        return "straps";
+    case RestraintKind::cleat:
+        return "a cleat";
+    }
+    return {};
+}
+
+std::vector<Working> workings_of(const Piece& piece, const PiecePlan& plan, const WallSite& site) {
+    const TippingRules& rules = site.rules.tipping;
+    std::vector<Working> workings;
+    for (std::size_t i = 0; i < plan.cases.size(); ++i)
+        workings.push_back(working_of(plan.cases[i], i));
+    if (plan.cases.empty())
+        return workings;
+    const TipBalance& worst = plan.cases[plan.worst].balance;
+    Working needs{"restraint",
+                  {"What holds it must bear, all together"},
+                  "({0} x {1} - {2} x {3}) / {4}",
+                  {{"on what turns it over", ratio(rules.over_factor), house},
+                   {"what turns it over, worst", moment(worst.over_nm), statics},
+                   {"on what rights it", ratio(rules.righting_factor), house},
+                   {"what rights it", moment(worst.righting_nm), statics},
+                   {"height of the restraint", quantity(plan.restraint_height), measured}},
+                  force(plan.needs_n),
+                  statics};
+    needs.facts.push_back({"worst: {0}", {words(plan.cases[plan.worst].kind)}});
+    needs.facts.push_back({"never less than nothing"});
+    workings.push_back(std::move(needs));
+    Working each{"each", {"One of them must bear"}, {}, {}, force(plan.each_n), restraint_test};
+    each.terms = {{"all together", force(plan.needs_n), statics},
+                  {"places that count", count(plan.places.size()), measured},
+                  {"share of each, of two or more", ratio(rules.pair_share), house},
+                  {"least strength", force(rules.restraint_least_n), restraint_test}};
+    if (slope_cosine(piece.restraint) < 1)
+        each.terms.push_back({"divided by, for a sloping strap", ratio(slope_cosine(piece.restraint)), statics});
+    workings.push_back(std::move(each));
+    if (plan.fixing && plan.fixing_utilisation) {
+        Working fixing{"fixing", {"The screw is used to"},        "{0} / {1}",
+                       {},       ratio(*plan.fixing_utilisation), plan.fixing->source};
+        // Capacities stand in the plan for goods that stay; a pull is short.
+        fixing.terms = {{"pull on one", force(plan.each_n), statics},
+                        {"what it bears", force(plan.each_n / *plan.fixing_utilisation), plan.fixing->source}};
+        fixing.facts.push_back(
+            {"{0}, {1} long, {2} of it in the wood or masonry",
+             {plan.fixing->name, stock(plan.fixing->screw_length), stock(plan.fixing->penetration)}});
+        if (plan.fixing->thread > Length{})
+            fixing.facts.push_back({"thread that grips: {0}", {stock(plan.fixing->thread)}});
+        workings.push_back(std::move(fixing));
+    }
+    return workings;
+}
+
+std::vector<Sentence> tipping_cautions() {
+    return {{"Nobody stands in front of it while it is loose: it falls faster than one can step aside"},
+            {"Heavy things go into its lowest drawers; no television stands on it"},
+            {"Nothing that children want lies on top"},
+            {"Its maker's anchor kit and instructions, and local code, come first where they ask for more"}};
+}
+
+std::vector<Step> steps_of(const Piece& piece, const PiecePlan& plan, const WallSite& site) {
+    std::vector<Step> steps;
+    const auto step = [&](Sentence words, bool hold = false) { steps.push_back({std::move(words), hold}); };
+    const Restraint& how = piece.restraint;
+    if (how.kind == RestraintKind::none)
+        return steps;
+    step({"Go over the marks with a detector, services switched off. Do not drill where it answers"}, true);
+    if (std::ranges::any_of(plan.checks, [](const Check& check) { return check.severity == Severity::error; }))
+        step({"Clear the errors first: as it stands {0} is not held", {piece.name}}, true);
+    step({"Empty it and take its drawers out; set it where it stays and pack its feet level, none of them loose"});
+    for (const RestraintPlace& place : plan.places)
+        step({"Mark {0} from the reference end, {1} up", {quantity(place.x), quantity(place.z)}});
+    const Length gap = gap_behind(piece, site.wall);
+    switch (how.kind) {
+    case RestraintKind::through_frame:
+        if (gap > Length{})
+            step({"Pack between its back and the wall at each screw: {0}", {quantity(gap)}});
+        step({"Drill its frame, {0} of solid wood at least, never the thin back, and put a washer under each head",
+              {quantity(how.through)}});
+        break;
+    case RestraintKind::top_brackets:
+        step({"Screw the brackets to the wall first, their arms level with its top; then down into its top, into solid "
+              "wood"});
+        break;
+    case RestraintKind::straps:
+        step({"Screw the straps to the wall and to solid wood of its back, and draw them tight"});
+        break;
+    case RestraintKind::cleat:
+        step({"Screw the cleat to the studs, level, its upper edge under what it holds"});
+        step({"Screw the frame of {0} to the cleat: {1} screws, #8 or thicker, all the cleat's thickness into it",
+              {piece.name, count(plan.frame_screws)}},
+             true);
+        break;
+    case RestraintKind::none:
+        break;
+    }
+    if (plan.fixing)
+        step({"Each place: {0}, {1} long; pilot {2}, tape on the bit at {3} from the face of the wall",
+              {plan.fixing->name, stock(plan.fixing->screw_length), stock(plan.fixing->hole_diameter),
+               stock(plan.fixing->drill_depth)}});
+    step(
+        {"Pull at its top with its drawers and doors open, a second adult beside it: nothing may move. Then do it once "
+         "more with the drawers in and loaded"},
+        true);
+    step({"Write into the record who pulled, and when"});
+    return steps;
+}
+
+} // namespace yes_square

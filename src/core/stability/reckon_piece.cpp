@@ -1,0 +1,281 @@
+#include "core/stability/reckon_piece.hpp"
+
+#include "core/fixings/choose_fixing.hpp"
+#include "core/stability/piece_words.hpp"
+#include "core/stability/restraint.hpp"
+#include "core/stability/tip_cases.hpp"
+
+#include <algorithm>
+
+namespace yes_square {
+namespace {
+
+/// Whether a case alone makes a piece unsafe that nothing holds. An adult's pull does not, nor what children do where
+/// none are about: those call for a restraint.
+bool decides(const TipCase& tip, const Piece& piece) {
+    if (tip.kind == TipCaseKind::closed_pulled)
+        return false;
+    return piece.children || (tip.kind != TipCaseKind::climbed && tip.kind != TipCaseKind::all_open_pulled);
+}
+
+/// Whether what holds it is all that it should be.
+bool holds(const Piece& piece, const PiecePlan& plan) {
+    const auto within = [](const std::optional<double>& used) { return used && *used <= 1; };
+    return !plan.places.empty() && std::ranges::none_of(plan.places, &RestraintPlace::in_strip) &&
+           within(plan.fixing_utilisation) &&
+           (!has_hardware(piece.restraint.kind) || within(plan.rating_utilisation)) &&
+           (piece.restraint.kind != RestraintKind::cleat || plan.frame_screws > 0);
+}
+
+PiecePlan without_words(const Piece& piece, const WallSite& site) {
+    PiecePlan plan;
+    plan.piece_id = piece.id;
+    plan.piece_name = piece.name;
+    plan.restraint_height = std::max(piece.height / 2, restraint_height(piece));
+    plan.cases = tip_cases(piece, site.rules.tipping, plan.restraint_height.in_metres());
+    for (std::size_t i = 0; i < plan.cases.size(); ++i) {
+        const TipCase& tip = plan.cases[i];
+        const TipCase& worst = plan.cases[plan.worst];
+        if (tip.needs_n > worst.needs_n ||
+            (tip.needs_n == worst.needs_n && tip.balance.margin_nm() < worst.balance.margin_nm()))
+            plan.worst = i;
+        plan.tips = plan.tips || tip.balance.tips();
+    }
+    plan.needs_n = plan.cases[plan.worst].needs_n;
+    hold_piece(piece, site, plan);
+    const bool unsafe =
+        std::ranges::any_of(plan.cases, [&](const TipCase& tip) { return tip.balance.tips() && decides(tip, piece); });
+    if (holds(piece, plan))
+        plan.verdict = PieceVerdict::held;
+    else if (unsafe)
+        plan.verdict = PieceVerdict::unsafe;
+    else if (plan.tips || piece.height >= site.rules.tipping.advised_from)
+        plan.verdict = PieceVerdict::advised;
+    return plan;
+}
+
+class PieceChecker {
+public:
+    PieceChecker(const Piece& piece, const WallSite& site, PiecePlan& plan)
+        : piece_{piece}
+        , how_{piece.restraint}
+        , site_{site}
+        , plan_{plan} {}
+
+    void check() {
+        stands();
+        if (how_.kind != RestraintKind::none)
+            restraint();
+    }
+
+private:
+    Check& add(CheckCode code, Severity severity, Sentence message, std::optional<Quantity> amount = std::nullopt) {
+        return plan_.checks.emplace_back(
+            Check{code, severity, std::move(message), amount, {}, piece_.left + piece_.width / 2, piece_.height});
+    }
+    static void advise(Check& check, Sentence words, std::optional<Edit> edit = std::nullopt) {
+        check.cures.push_back({std::move(words), std::move(edit)});
+    }
+
+    void stands() {
+        if (plan_.verdict == PieceVerdict::held || plan_.verdict == PieceVerdict::stands)
+            return;
+        if (plan_.verdict == PieceVerdict::unsafe) {
+            const TipCase& worst = worst_that_decides();
+            Check& tips = add(
+                CheckCode::piece_tips, Severity::error,
+                {"{0} tips: {1}, it turns over with {2} and only {3} holds it back",
+                 {piece_.name, words(worst.kind), moment(worst.balance.over_nm), moment(worst.balance.righting_nm)}},
+                moment(-worst.balance.margin_nm()));
+            hold_it(tips);
+            return;
+        }
+        Check& advised = plan_.tips ? add(CheckCode::restraint_advised, Severity::warning,
+                                          {"{0} stands while it is left alone, but tips: {1}",
+                                           {piece_.name, words(plan_.cases[plan_.worst].kind)}})
+                                    : add(CheckCode::restraint_advised, Severity::warning,
+                                          {"{0} is {1} tall: hold it to the wall whatever the sums say",
+                                           {piece_.name, quantity(piece_.height)}},
+                                          quantity(piece_.height));
+        hold_it(advised);
+    }
+
+    const TipCase& worst_that_decides() const {
+        const TipCase* worst = nullptr;
+        for (const TipCase& tip : plan_.cases)
+            if (tip.balance.tips() && decides(tip, piece_) && (!worst || tip.needs_n > worst->needs_n))
+                worst = &tip;
+        return *worst;
+    }
+
+    /// Each way of holding it that the catalogue and the wall allow, tried.
+    void hold_it(Check& check) {
+        const std::size_t before = check.cures.size();
+        for (const auto& [kind, said] :
+             {std::pair{RestraintKind::through_frame, std::string_view{"Screw its frame ({0}) to {1} studs"}},
+              std::pair{RestraintKind::cleat, std::string_view{"Or a cleat of {0} on {1} studs"}}}) {
+            if (const auto tried = held_by(kind))
+                advise(check,
+                       {said,
+                        {quantity(tried->restraint.through), count(static_cast<std::size_t>(tried->restraint.number))}},
+                       Change<Piece>{*tried});
+        }
+        advise(check, {"Or angle brackets on its top, or straps, by their maker's figure, into proved studs"});
+        if (check.cures.size() == before + 1)
+            advise(check, site_.timber()
+                              ? Sentence{"Prove the studs behind it with a probe, or move it to where two are"}
+                              : Sentence{"Put wood behind the lining first, or plugs in masonry by their packet"});
+    }
+
+    std::optional<Piece> held_by(RestraintKind kind) const {
+        Piece draft = piece_;
+        draft.restraint.kind = kind;
+        draft.restraint.in_lining = false;
+        draft.restraint.gauge.reset();
+        draft.restraint.down = std::min(draft.restraint.down, draft.height / 10);
+        if (draft.restraint.through <= site_.rules.runs.thin_back)
+            draft.restraint.through = Restraint{}.through;
+        for (int number = std::max(1, draft.restraint.number); number <= 4; ++number) {
+            draft.restraint.number = number;
+            if (draft != piece_ && without_words(draft, site_).verdict == PieceVerdict::held)
+                return draft;
+        }
+        return std::nullopt;
+    }
+
+    void restraint() {
+        if (const auto why = refusal(piece_, site_.rules)) {
+            Check& refused = add(CheckCode::restraint_refused, Severity::error, *why);
+            if (plan_.verdict != PieceVerdict::unsafe)
+                hold_it(refused);
+            return;
+        }
+        if (plan_.places.empty())
+            return none_counts();
+        if (plan_.places.front().in_strip)
+            advise(add(CheckCode::in_service_strip, Severity::error,
+                       {"{0}: its only place at {1} lies where a hidden service is likely",
+                        {piece_.name, quantity(plan_.places.front().x)}}),
+                   {"Find the service with a detector, and isolate it; or hold it at another height"});
+        if (plan_.places.size() < static_cast<std::size_t>(std::max(1, how_.number)))
+            advise(add(CheckCode::restraint_few, Severity::note,
+                       {"{0}: proved studs behind it: {1}; one place bears all of it",
+                        {piece_.name, count(plan_.places.size())}}),
+                   {"Prove another, or put a nogging or a cleat across two studs"});
+        fixing();
+        hardware();
+        if (how_.kind == RestraintKind::cleat && plan_.fixing && plan_.frame_screws == 0)
+            advise(add(CheckCode::restraint_refused, Severity::error,
+                       {"A cleat of {0} is too thin to hold the screws of {1}'s frame",
+                        {quantity(how_.through), piece_.name}}),
+                   {"25 mm or more holds them"});
+    }
+
+    void none_counts() {
+        std::size_t assumed = 0;
+        std::size_t indicated = 0;
+        for (const Stud& stud : site_.survey.studs)
+            if (stud.centre > piece_.left && stud.centre < piece_.right()) {
+                assumed += stud.state == StudState::assumed;
+                indicated += stud.state == StudState::indicated;
+            }
+        Check& none = add(CheckCode::restraint_refused, Severity::error,
+                          assumed + indicated > 0
+                              ? Sentence{"No stud behind {0} is proved: assumed only {1}, indicated {2}. Neither holds "
+                                         "it back",
+                                         {piece_.name, count(assumed), count(indicated)}}
+                              : Sentence{"Nothing behind {0} that a fixing could hold in: no proved stud, no masonry",
+                                         {piece_.name}});
+        if (assumed + indicated > 0)
+            advise(none, {"Prove them with a probe where the piece hides the holes"});
+        advise(none, {"Move it to where studs are, or set a nogging behind the lining"});
+    }
+
+    void fixing() {
+        if (!plan_.fixing) {
+            advise(add(CheckCode::no_fixing, Severity::error,
+                       {"{0}: no screw or plug at hand reaches through what is before it and holds", {piece_.name}}),
+                   {"Add a longer screw, or a plug for this wall, to those at hand"});
+            return;
+        }
+        const bool given = how_.gauge && how_.screw_length > Length{} && site_.timber();
+        if (given && plan_.fixing->penetration < site_.rules.penetration_wanted) {
+            Check& too_short =
+                add(CheckCode::restraint_short, *plan_.fixing_utilisation > 1 ? Severity::error : Severity::warning,
+                    {"{0}: the screw reaches {1} into the stud, {2} is wanted",
+                     {piece_.name, stock(plan_.fixing->penetration), stock(site_.rules.penetration_wanted)}},
+                    stock(site_.rules.penetration_wanted - plan_.fixing->penetration));
+            longer(too_short);
+        }
+        if (*plan_.fixing_utilisation > 1) {
+            Check& over = add(CheckCode::fixing_overloaded, Severity::error,
+                              {"{0}: each place must bear {1}, {2} of what its screw holds",
+                               {piece_.name, force(plan_.each_n), ratio(*plan_.fixing_utilisation)}},
+                              ratio(*plan_.fixing_utilisation));
+            if (given)
+                longer(over);
+            else if (plan_.verdict != PieceVerdict::unsafe)
+                hold_it(over);
+        }
+    }
+
+    /// The next longer screw of its gauge that holds it with all its wanted penetration.
+    void longer(Check& check) {
+        const auto stocked = std::ranges::find(site_.catalogue.wood_screws, *how_.gauge, &WoodScrew::gauge);
+        std::vector<Length> lengths =
+            stocked == site_.catalogue.wood_screws.end() ? std::vector<Length>{} : stocked->lengths;
+        std::ranges::sort(lengths);
+        for (const Length length : lengths) {
+            Piece draft = piece_;
+            draft.restraint.screw_length = length;
+            if (length <= how_.screw_length)
+                continue;
+            const PiecePlan tried = without_words(draft, site_);
+            if (tried.fixing && tried.fixing->penetration >= site_.rules.penetration_wanted &&
+                *tried.fixing_utilisation <= 1)
+                return advise(check, {"Take a screw {0} long", {stock(length)}}, Change<Piece>{draft});
+        }
+        Piece draft = piece_;
+        draft.restraint.gauge.reset();
+        if (const PiecePlan tried = without_words(draft, site_); tried.fixing && *tried.fixing_utilisation <= 1)
+            advise(check, {"Take {0}, {1} long, instead", {tried.fixing->name, stock(tried.fixing->screw_length)}},
+                   Change<Piece>{draft});
+    }
+
+    void hardware() {
+        if (!has_hardware(how_.kind))
+            return;
+        if (!how_.rating_n)
+            advise(
+                add(CheckCode::restraint_unrated, Severity::warning,
+                    {"{0}: what one of them bears is unknown; each must bear {1}", {piece_.name, force(plan_.each_n)}},
+                    force(plan_.each_n)),
+                {"Enter its maker's figure; a kit tested to ASTM F3096 bears {0} at least",
+                 {force(site_.rules.tipping.restraint_least_n)}});
+        else if (*plan_.rating_utilisation > 1)
+            advise(add(CheckCode::fixing_overloaded, Severity::error,
+                       {"{0}: each must bear {1}, {2} of its maker's figure",
+                        {piece_.name, force(plan_.each_n), ratio(*plan_.rating_utilisation)}},
+                       ratio(*plan_.rating_utilisation)),
+                   {"Stronger ones, or more of them"});
+    }
+
+    static Quantity moment(double nm) { return {Kind::moment, nm}; }
+
+    const Piece& piece_;
+    const Restraint& how_;
+    const WallSite& site_;
+    PiecePlan& plan_;
+};
+
+} // namespace
+
+PiecePlan reckon_piece(const Piece& piece, const WallSite& site) {
+    PiecePlan plan = without_words(piece, site);
+    PieceChecker{piece, site, plan}.check();
+    plan.workings = workings_of(piece, plan, site);
+    plan.steps = steps_of(piece, plan, site);
+    return plan;
+}
+
+} // namespace yes_square

@@ -1,0 +1,158 @@
+#include "core/stability/restraint.hpp"
+
+#include "core/fixings/choose_fixing.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+namespace yes_square {
+namespace {
+
+constexpr Length side_inset = 30_mm; ///< of a fixing from the piece's sides (house rule)
+
+/// Places behind the piece that may count, left to right.
+std::vector<RestraintPlace> places_behind(const Piece& piece, const WallSite& site, Length z) {
+    std::vector<RestraintPlace> places;
+    const auto add = [&](Length x, Hold hold, std::optional<std::size_t> stud) {
+        const bool in_strip = std::ranges::any_of(site.survey.strips, [&](const Strip& strip) {
+            return strip.left < x && x < strip.right && strip.bottom < z && z < strip.top;
+        });
+        places.push_back({x, z, site.survey.floor.above_floor_now(x, z), hold, stud, in_strip});
+    };
+    const Length from = piece.left + side_inset;
+    const Length to = piece.right() - side_inset;
+    if (site.masonry()) {
+        const int number = std::max(1, piece.restraint.number);
+        for (int i = 0; i < number; ++i)
+            add(number == 1 ? piece.left + piece.width / 2 : from + (to - from) * i / (number - 1), Hold::masonry, {});
+    } else if (const Framing* framing = site.timber()) {
+        for (std::size_t i = 0; i < site.survey.studs.size(); ++i)
+            if (const Stud& stud = site.survey.studs[i]; stud.state == StudState::proved && stud.centre >= from &&
+                                                         stud.centre <= to &&
+                                                         holds_usual_screw(*framing, stud, site.rules))
+                add(stud.centre, Hold::proved_stud, i);
+    }
+    return places;
+}
+
+/// So many of them, the outermost first: spread evenly over what there is.
+std::vector<RestraintPlace> spread(const std::vector<RestraintPlace>& all, std::size_t number) {
+    if (all.size() <= number)
+        return all;
+    if (number == 1)
+        return {all[all.size() / 2]};
+    std::vector<RestraintPlace> chosen;
+    for (std::size_t i = 0; i < number; ++i)
+        chosen.push_back(all[i * (all.size() - 1) / (number - 1)]);
+    return chosen;
+}
+
+DrivenThrough driven_through(const Piece& piece, const WallSite& site, Length packing) {
+    const Restraint& how = piece.restraint;
+    const TippingRules& rules = site.rules.tipping;
+    if (has_hardware(how.kind))
+        return {rules.angle_steel, steel_sheet_bearing_psi, rules.angle_hole};
+    const double gravity = specific_gravity(how.wood);
+    DrivenThrough through{how.through, wood_bearing_psi(gravity)};
+    through.gravity = gravity;
+    through.head = site.rules.runs.screw_head;
+    // A cleat lies on the wall itself.
+    through.packing = how.kind == RestraintKind::cleat ? Length{} : packing;
+    return through;
+}
+
+} // namespace
+
+bool has_hardware(RestraintKind kind) {
+    return kind == RestraintKind::top_brackets || kind == RestraintKind::straps;
+}
+
+Length restraint_height(const Piece& piece) {
+    return piece.restraint.kind == RestraintKind::top_brackets ? piece.height : piece.height - piece.restraint.down;
+}
+
+Length fixing_height(const Piece& piece, const TippingRules& rules) {
+    switch (piece.restraint.kind) {
+    case RestraintKind::top_brackets:
+        return piece.height + rules.angle_up;
+    case RestraintKind::straps:
+        return restraint_height(piece) - piece.restraint.strap_rise;
+    default:
+        return restraint_height(piece);
+    }
+}
+
+Length gap_behind(const Piece& piece, const Wall& wall) {
+    if (piece.gap > Length{})
+        return piece.gap;
+    return wall.skirting_height > Length{} ? wall.skirting_depth : Length{};
+}
+
+double slope_cosine(const Restraint& restraint) {
+    if (restraint.kind != RestraintKind::straps)
+        return 1;
+    const double out = restraint.strap_out.in_metres();
+    const double length = std::hypot(out, restraint.strap_rise.in_metres());
+    return length > 0 ? out / length : 1;
+}
+
+std::optional<Sentence> refusal(const Piece& piece, const HouseRules& rules) {
+    const Restraint& how = piece.restraint;
+    if (how.in_lining)
+        return Sentence{"Anchors in the lining do not hold {0} back: they pull out when it begins to fall",
+                        {piece.name}};
+    if (!has_hardware(how.kind) && how.through <= rules.runs.thin_back)
+        return Sentence{"A back or strip of {0} does not hold {1}: the screw's head pulls through it",
+                        {quantity(how.through), piece.name}};
+    if (restraint_height(piece) <= piece.height / 2)
+        return Sentence{"Held at {0}, in its lower half, {1} turns over its restraint",
+                        {quantity(restraint_height(piece)), piece.name}};
+    return std::nullopt;
+}
+
+double hold_in_cleat_n(const Restraint& restraint) {
+    const ScrewProperties& screw = properties(ScrewGauge::number_8);
+    const double in = restraint.through.in_inches();
+    // Twice the cleat: long enough for its frame, its thread all the cleat is thick.
+    return duration_people * withdrawal_n(screw, {specific_gravity(restraint.wood)}, 2 * in, in);
+}
+
+void hold_piece(const Piece& piece, const WallSite& site, PiecePlan& plan) {
+    const Restraint& how = piece.restraint;
+    const auto wanted = static_cast<std::size_t>(std::max(1, how.number));
+    const bool refused = how.kind == RestraintKind::none || refusal(piece, site.rules);
+    if (how.kind != RestraintKind::none && !how.in_lining)
+        plan.places = places_behind(piece, site, fixing_height(piece, site.rules.tipping));
+    const bool in_strips = std::ranges::any_of(plan.places, &RestraintPlace::in_strip);
+    std::vector<RestraintPlace> free;
+    std::ranges::copy_if(plan.places, std::back_inserter(free),
+                         [](const RestraintPlace& place) { return !place.in_strip; });
+    if (!free.empty() || !in_strips)
+        plan.places = spread(free, wanted);
+    else
+        plan.places = spread(plan.places, wanted);
+    plan.each_n = each_restraint_n(plan.needs_n, std::max<std::size_t>(1, plan.places.size()), slope_cosine(how),
+                                   site.rules.tipping);
+    if (refused || plan.places.empty())
+        return;
+    if (how.rating_n)
+        plan.rating_utilisation = plan.each_n / *how.rating_n;
+    Length packing = gap_behind(piece, site.wall);
+    for (const RestraintPlace& place : plan.places)
+        packing = std::max(packing, gap_behind(piece, site.wall) +
+                                        site.survey.face.shim_at(place.x, place.z).value_or(Length{}));
+    const DrivenThrough through = driven_through(piece, site, packing);
+    const std::vector<HoleDemand> demands{{plan.each_n, 0, duration_people}};
+    const std::optional<FixingChoice> choice =
+        how.gauge && how.screw_length > Length{} && site.timber()
+            ? weigh_given(*how.gauge, how.screw_length, site.wall, through, demands)
+            : choose_fixing(site.catalogue, site.rules, site.wall, plan.places.front().hold, through, demands);
+    if (!choice)
+        return;
+    plan.fixing = choice->fixing;
+    plan.fixing_utilisation = choice->utilisation;
+    if (const double one = how.kind == RestraintKind::cleat ? hold_in_cleat_n(how) : 0; one > 0)
+        plan.frame_screws = plan.places.size() * static_cast<std::size_t>(std::ceil(plan.each_n / one));
+}
+
+} // namespace yes_square

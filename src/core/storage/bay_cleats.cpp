@@ -1,0 +1,230 @@
+#include "core/storage/bay_cleats.hpp"
+
+#include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/hole_group.hpp"
+#include "core/runs/unit_loads.hpp"
+#include "core/shelves/cleats.hpp"
+#include "core/stability/tip_cases.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+namespace yes_square {
+namespace {
+
+constexpr Length boundless = 1'000'000_mm;
+
+class CleatSetter {
+public:
+    CleatSetter(const StorageSystem& system, const WallSite& site, SystemPlan& plan)
+        : system_{system}
+        , site_{site}
+        , plan_{plan} {}
+
+    void set() {
+        for (std::size_t i = 0; i < plan_.bays.size(); ++i) {
+            BayPlan& bay = plan_.bays[i];
+            place(bay);
+            if (system_.hung)
+                hang(bay);
+            else
+                stand(bay, system_.bays[i].door);
+        }
+        choose();
+    }
+
+private:
+    /// Screws behind a bay, alike for all its cleats.
+    std::vector<CleatScrew> columns(const BayPlan& bay) const {
+        std::vector<CleatScrew> columns;
+        const Length inset = site_.rules.runs.driver_room;
+        if (site_.masonry()) {
+            columns.push_back({bay.left + std::min(site_.rules.runs.side_grip, bay.width / 2), {}, Hold::masonry, {}});
+            if (bay.width > 2 * site_.rules.runs.side_grip)
+                columns.push_back({bay.right() - site_.rules.runs.side_grip, {}, Hold::masonry, {}});
+        } else if (const Framing* framing = site_.timber()) {
+            for (std::size_t i = 0; i < site_.survey.studs.size(); ++i)
+                if (const Stud& stud = site_.survey.studs[i];
+                    stud.state == StudState::proved && stud.centre >= bay.left + inset &&
+                    stud.centre <= bay.right() - inset && holds_usual_screw(*framing, stud, site_.rules))
+                    columns.push_back({stud.centre, {}, Hold::proved_stud, i});
+        }
+        return columns;
+    }
+
+    void place(BayPlan& bay) const {
+        const std::vector<CleatScrew> places = columns(bay);
+        for (const BayShelf& shelf : bay.shelves) {
+            if (shelf.what != ShelfOfBay::cleated)
+                continue;
+            BayCleat cleat{shelf.label, bay.left, bay.width, shelf.top - system_.panel - system_.cleat_breadth / 2,
+                           0,           places,   {},        {},
+                           false};
+            cleat.load_n = (shelf.load_n + shelf.kg * standard_gravity) / 2;
+            for (CleatScrew& screw : cleat.screws) {
+                screw.above_now = site_.survey.floor.above_floor_now(screw.x, cleat.z);
+                cleat.in_strip = cleat.in_strip || std::ranges::any_of(site_.survey.strips, [&](const Strip& strip) {
+                                     return strip.left < screw.x && screw.x < strip.right && strip.bottom < cleat.z &&
+                                            cleat.z < strip.top;
+                                 });
+            }
+            bay.cleats.push_back(std::move(cleat));
+        }
+    }
+
+    /// The greatest share of a bay's load on one of its screws: loaded all along, or half of it on one side.
+    static double share_of(const BayPlan& bay) {
+        std::vector<double> places;
+        for (const CleatScrew& screw : bay.cleats.front().screws)
+            places.push_back((screw.x - bay.left).in_metres());
+        const double width = bay.width.in_metres();
+        return std::max({greatest_share(places, width / 2), greatest_share(places, width / 4) / 2,
+                         greatest_share(places, width * 3 / 4) / 2});
+    }
+
+    HoleDemand demand(double load_n, double duration) const {
+        return cleat_screw_demand(load_n, system_.cleat_breadth, system_.cleat_thickness, duration);
+    }
+
+    void stand(BayPlan& bay, DoorHinge door) const {
+        const double height = bay.cleats.empty() ? 0 : (bay.cleats.front().z - plan_.foot).in_metres();
+        if (height <= 0)
+            return;
+        const std::vector<TipCase> cases = tip_cases(piece_of(system_, bay, door), site_.rules.tipping, height);
+        for (const TipCase& tip : cases)
+            bay.needs_n = std::max(bay.needs_n, tip.needs_n);
+        if (bay.cleats.front().screws.empty())
+            return;
+        const double share = share_of(bay);
+        for (std::size_t i = 0; i < bay.cleats.size(); ++i) {
+            BayCleat& cleat = bay.cleats[i];
+            // Somebody leans on its front edge, which the panels carry; half of that is taken for the cleat.
+            const double leaned = cleat.z < site_.rules.accidental_below ? site_.rules.accidental_n / 2 : 0;
+            cleat.demands = {demand(cleat.load_n * share, duration_stored),
+                             demand(cleat.load_n * share + leaned, duration_people)};
+            if (i == 0)
+                cleat.demands.back().tension_n +=
+                    each_restraint_n(bay.needs_n, cleat.screws.size(), 1, site_.rules.tipping);
+        }
+    }
+
+    void hang(BayPlan& bay) const {
+        if (bay.cleats.empty() || bay.cleats.front().screws.empty())
+            return;
+        CabinetUnit unit;
+        unit.width = bay.width;
+        unit.height = system_.panel_height;
+        unit.depth = system_.depth;
+        ScrewPattern pattern;
+        for (const CleatScrew& screw : bay.cleats.front().screws)
+            pattern.columns.push_back((screw.x - bay.left).in_metres());
+        for (const BayCleat& cleat : bay.cleats)
+            pattern.rows.push_back((cleat.z - plan_.foot).in_metres());
+        const UnitForces forces = unit_forces(unit, bay.kg, bay.loaded_kg, pattern);
+        if (forces.refused)
+            return;
+        for (BayCleat& cleat : bay.cleats) {
+            HoleDemand stored = demand(cleat.load_n * forces.share, duration_stored);
+            stored.tension_n += forces.tension_n;
+            stored.shear_n = std::max(stored.shear_n, forces.shear_n);
+            HoleDemand leaned = stored;
+            leaned.duration = duration_people;
+            // Somebody leaning on its front pulls at the top with the whole depth as lever.
+            const double lever = (cleat.z - plan_.foot).in_metres();
+            leaned.tension_n += lever > 0 ? site_.rules.accidental_n * system_.depth.in_metres() / lever : 0;
+            leaned.shear_n += site_.rules.accidental_n;
+            cleat.demands = {stored, leaned};
+        }
+    }
+
+    void choose() {
+        std::vector<HoleDemand> all;
+        for (const BayPlan& bay : plan_.bays)
+            for (const BayCleat& cleat : bay.cleats)
+                std::ranges::copy_if(cleat.demands, std::back_inserter(all),
+                                     [](const HoleDemand& each) { return std::isfinite(each.shear_n); });
+        if (all.empty())
+            return;
+        const Hold hold = site_.masonry() ? Hold::masonry : Hold::proved_stud;
+        const auto choice = choose_fixing(site_.catalogue, site_.rules, site_.wall, hold,
+                                          driven_through_cleat(system_.cleat_thickness, system_.cleat_wood), all);
+        if (!choice)
+            return;
+        plan_.fixing = choice->fixing;
+        for (BayPlan& bay : plan_.bays)
+            for (BayCleat& cleat : bay.cleats)
+                for (const HoleDemand& each : cleat.demands)
+                    cleat.utilisation =
+                        std::max(cleat.utilisation.value_or(0), utilisation_of(choice->fixing, hold, each));
+    }
+
+    const StorageSystem& system_;
+    const WallSite& site_;
+    SystemPlan& plan_;
+};
+
+} // namespace
+
+Piece piece_of(const StorageSystem& system, const BayPlan& bay, DoorHinge door) {
+    Piece piece;
+    piece.kind = PieceKind::side_panel;
+    piece.left = bay.left;
+    piece.width = bay.width;
+    piece.height = system.panel_height;
+    piece.depth = system.depth;
+    piece.mass_kg = bay.kg;
+    piece.children = system.children;
+    for (const Length top : bay.drawers) {
+        Drawer drawer;
+        drawer.top = top - system.foot();
+        drawer.reach = system.depth;
+        drawer.height = bay.drawers.size() > 1 ? bay.drawers[0] - bay.drawers[1] : drawer.height;
+        piece.drawers.push_back(std::move(drawer));
+    }
+    piece.doors = door == DoorHinge::none || door == DoorHinge::drawers ? 0 : (door == DoorHinge::both ? 2 : 1);
+    if (piece.doors > 0)
+        piece.door_kg = bay.width.in_metres() / piece.doors * system.panel_height.in_metres() *
+                        system.panel.in_metres() * properties(system.material).density;
+    piece.mass_kg += piece.doors * piece.door_kg;
+    piece.contents_kg = std::max(0.0, bay.loaded_kg - bay.kg);
+    return piece;
+}
+
+void hold_bays(const StorageSystem& system, const WallSite& site, SystemPlan& plan) {
+    CleatSetter{system, site, plan}.set();
+}
+
+SlideQuestion slide_question(const StorageSystem& system, const SystemPlan& plan, const WallSite& site) {
+    SlideQuestion ask;
+    const Framing* framing = site.timber();
+    const Length half = system.panel / 2;
+    const Length inset = half + site.rules.runs.driver_room;
+    for (const BayPlan& bay : plan.bays) {
+        const Length width = bay.width + system.panel;
+        ask.widths.push_back(width);
+        ask.hung.push_back({framing != nullptr, framing && width - 2 * inset < framing->spacing, inset,
+                            system.hung ? std::size_t{2} : std::size_t{1}});
+    }
+    if (plan.bays.empty())
+        return ask;
+    ask.chains = {{0, plan.bays.size() - 1}};
+    ask.now = {system.left + half};
+    Length from;
+    Length to = site.wall.length;
+    for (const CornerThing& thing : site.survey.corner_things)
+        if (thing.bottom < plan.head && thing.top > plan.foot && thing.off < system.depth)
+            thing.at_right_end ? to = std::min(to, site.wall.length - thing.along) : from = std::max(from, thing.along);
+    ask.from = from + half;
+    ask.to = to - half;
+    ask.room_least = {Length{}, Length{}};
+    ask.room_most = {boundless, boundless};
+    ask.apart_least = site.rules.spacing_least;
+    if (framing)
+        for (const Stud& stud : site.survey.studs)
+            if (stud.state == StudState::proved && holds_usual_screw(*framing, stud, site.rules))
+                ask.studs.push_back(stud.centre);
+    std::ranges::sort(ask.studs);
+    return ask;
+}
+
+} // namespace yes_square

@@ -1,0 +1,289 @@
+#include "core/storage/bay_contents.hpp"
+
+#include "core/shelves/shelf_loads.hpp"
+#include "core/shelves/verdicts.hpp"
+#include "core/storage/bay_widths.hpp"
+
+#include <algorithm>
+#include <fmt/format.h>
+
+namespace yes_square {
+namespace {
+
+constexpr Length near_top = 150_mm; ///< a shelf this near the top one is the top one
+
+/// Moves a rod up under the top shelf where its own shelf would come too near it.
+Length settle_rod(Length wanted, Length most) {
+    return wanted > most - near_top ? most : wanted;
+}
+
+class HeightsWriter {
+public:
+    HeightsWriter(const StorageSystem& system, const Bay& bay, const StorageRules& rules)
+        : system_{system}
+        , bay_{bay}
+        , rules_{rules}
+        , most_{system.panel_height - system.panel - rules.under_shelf} {}
+
+    BayHeights write() {
+        heights_.shelves.push_back({system_.panel_height});
+        switch (bay_.kind) {
+        case BayKind::double_hanging: {
+            const Length upper = settle_rod(bay_.rod > Length{} ? bay_.rod : std::min(rules_.upper_rod, most_), most_);
+            rod(upper);
+            const Length usual = upper >= rules_.upper_rod ? rules_.lower_rod : upper / 2;
+            rod(std::min(bay_.low_rod > Length{} ? bay_.low_rod : usual, upper - system_.panel - rules_.under_shelf));
+            break;
+        }
+        case BayKind::long_hanging:
+            rod(settle_rod(bay_.rod > Length{} ? bay_.rod : std::min(rules_.long_rod, most_), most_));
+            break;
+        case BayKind::shelves:
+        case BayKind::shoes:
+            spread(system_.panel, 3);
+            break;
+        case BayKind::drawers: {
+            const int number = std::max(1, bay_.loose);
+            for (int i = number; i > 0; --i)
+                heights_.drawers.push_back(system_.panel + bay_.drawer_height * i);
+            const Length over = heights_.drawers.front() + system_.panel;
+            if (over < system_.panel_height - near_top)
+                heights_.shelves.push_back({over});
+            heights_.shelves.push_back({system_.panel, false});
+            break;
+        }
+        case BayKind::open:
+            break;
+        }
+        return std::move(heights_);
+    }
+
+private:
+    void rod(Length middle) {
+        heights_.rods.push_back(middle);
+        if (const Length over = middle + rules_.under_shelf + system_.panel; over < heights_.shelves.back().top - 1_mm)
+            heights_.shelves.push_back({over});
+    }
+
+    /// A plain shelf at the base, and so many cleated ones above it with the top one, evenly.
+    void spread(Length base, std::int64_t number) {
+        const Length each = (system_.panel_height - base) / number;
+        for (std::int64_t i = number - 1; i > 0; --i)
+            heights_.shelves.push_back({base + each * i});
+        heights_.shelves.push_back({base, false});
+    }
+
+    const StorageSystem& system_;
+    const Bay& bay_;
+    const StorageRules& rules_;
+    const Length most_; ///< highest that a rod's middle may be
+    BayHeights heights_;
+};
+
+class BayFiller {
+public:
+    BayFiller(const StorageSystem& system, const Bay& bay, const WallSite& site, BayPlan& plan)
+        : system_{system}
+        , bay_{bay}
+        , site_{site}
+        , rules_{site.rules.storage}
+        , plan_{plan}
+        , heights_{bay_heights(system, bay, rules_)} {}
+
+    void fill() {
+        for (const BayHeights::Fixed& fixed : heights_.shelves)
+            shelf(fixed.top, fixed.cleated ? ShelfOfBay::cleated : ShelfOfBay::plain, {});
+        loose();
+        std::ranges::stable_sort(plan_.shelves, std::ranges::greater{}, &BayShelf::top);
+        for (std::size_t i = 0; i < plan_.shelves.size(); ++i)
+            plan_.shelves[i].label = fmt::format("{}{}", plan_.number, letters(i));
+        for (const Length middle : heights_.rods)
+            rod(middle);
+        for (const Length top : heights_.drawers)
+            plan_.drawers.push_back(system_.foot() + top);
+        fits();
+    }
+
+private:
+    static std::string letters(std::size_t i) {
+        std::string text{static_cast<char>('A' + i % 26)};
+        return i < 26 ? text : letters(i / 26 - 1) + text;
+    }
+
+    /// A board from panel to panel, its upper face at a height above the foot.
+    Shelf board(Length top) const {
+        Shelf shelf;
+        shelf.left = plan_.left;
+        shelf.length = std::max(1_mm, plan_.width);
+        shelf.depth = system_.depth;
+        shelf.thickness = system_.panel;
+        shelf.material = system_.material;
+        shelf.height = system_.foot() + top;
+        shelf.load = bay_.load;
+        return shelf;
+    }
+
+    struct Bent {
+        SagVerdict sag;
+        double utilisation = 0;
+        ShelfLoads loads;
+    };
+    Bent bend(const Shelf& shelf) const {
+        Bent bent;
+        bent.loads = loads_of(shelf, site_.rules);
+        const BeamResult beam = analyse(beam_of(shelf, {Length{}, shelf.length}), bent.loads.on_beam(),
+                                        creep_factor(shelf, site_.service_class));
+        bent.sag = worst_sag(beam, divisor(site_.rules.sag_limit));
+        bent.utilisation = board_utilisation(shelf, beam, bent.loads.accidental_n, site_.rules);
+        return bent;
+    }
+
+    void shelf(Length top, ShelfOfBay what, std::optional<std::size_t> pin_hole) {
+        const Shelf board_here = board(top);
+        const Bent bent = bend(board_here);
+        plan_.shelves.push_back({{},
+                                 what,
+                                 board_here.height,
+                                 pin_hole,
+                                 bent.loads.board_kg,
+                                 bent.loads.total_n(board_here.length) - bent.loads.board_kg * standard_gravity,
+                                 bent.sag,
+                                 bent.utilisation});
+    }
+
+    /// Loose shelves go one by one where the clear height is greatest, and stand evenly there, on pin holes.
+    void loose() {
+        if (bay_.kind == BayKind::drawers)
+            return;
+        std::vector<std::pair<Length, Length>> openings; ///< from a shelf's top to the next one's underside
+        std::vector<BayHeights::Fixed> fixed = heights_.shelves;
+        for (std::size_t i = 0; i + 1 < fixed.size(); ++i)
+            openings.push_back({fixed[i + 1].top, fixed[i].top - system_.panel});
+        if (openings.empty() || rods_of(bay_.kind) > 0)
+            return;
+        std::vector<std::int64_t> in(openings.size(), 0);
+        const auto clear = [&](std::size_t i) {
+            return (openings[i].second - openings[i].first - system_.panel * in[i]) / (in[i] + 1);
+        };
+        const bool shoes = bay_.kind == BayKind::shoes && bay_.loose == 0;
+        const int most = shoes ? 60 : std::min(bay_.loose, 60);
+        for (int n = 0; n < most; ++n) {
+            std::size_t best = 0;
+            for (std::size_t i = 1; i < openings.size(); ++i)
+                if (clear(i) > clear(best))
+                    best = i;
+            ++in[best];
+            if (shoes && clear(best) + system_.panel < rules_.shoe_pitch) {
+                --in[best];
+                break;
+            }
+        }
+        for (std::size_t i = 0; i < openings.size(); ++i)
+            for (std::int64_t k = 1; k <= in[i]; ++k)
+                on_pins(openings[i].first + (clear(i) + system_.panel) * k - system_.panel);
+    }
+
+    /// The pin hole nearest to where an underside is wanted.
+    void on_pins(Length underside) {
+        const Length from_first = underside - system_.first_hole;
+        if (from_first < Length{} - rules_.hole_pitch)
+            return;
+        const auto hole = std::max<std::int64_t>(0, from_first.in_steps_of(rules_.hole_pitch));
+        const Length z = system_.first_hole + rules_.hole_pitch * hole;
+        shelf(z + system_.panel, ShelfOfBay::loose, static_cast<std::size_t>(hole) + 1);
+    }
+
+    void rod(Length middle) {
+        BayRod rod;
+        rod.label = fmt::format("{}R{}", plan_.number, plan_.rods.size() + 1);
+        rod.z = system_.foot() + middle;
+        rod.cut = plan_.width - 2 * system_.end_cup;
+        Shelf bar = board(middle);
+        bar.length = std::max(1_mm, rod.cut);
+        bar.height = site_.rules.accidental_below; // nobody leans on a rod with clothes on it
+        bar.depth = bar.thickness = system_.rod_diameter;
+        bar.material = BoardMaterial::eastern_white_pine;
+        bar.load.kind = LoadKind::clothes;
+        Pole pole;
+        pole.stuff = system_.rod_stuff;
+        pole.wall = system_.rod_wall;
+        bar.holding = pole;
+        const Bent bent = bend(bar);
+        rod.load_n = bent.loads.total_n(bar.length);
+        rod.sag = bent.sag;
+        rod.utilisation = bent.utilisation;
+        Length below = system_.hung ? system_.foot() : Length{};
+        for (const BayShelf& shelf : plan_.shelves)
+            if (shelf.top < rod.z)
+                below = std::max(below, shelf.top);
+        rod.under = rod.z - below;
+        rod.holds =
+            rod.cut > Length{}
+                ? static_cast<std::size_t>(rod.cut.in_nanometres() / room_of(bay_.garment, rules_).in_nanometres())
+                : 0;
+        plan_.rods.push_back(std::move(rod));
+    }
+
+    static std::size_t whole(Length room, Length each) {
+        return room <= Length{} ? 0 : static_cast<std::size_t>(room.in_nanometres() / each.in_nanometres());
+    }
+
+    void fits() {
+        for (const BayRod& rod : plan_.rods)
+            plan_.fits.push_back({GoodsKind::garments, rod.holds, 0, rod.under});
+        if (!plan_.drawers.empty())
+            plan_.fits.push_back({GoodsKind::drawers, plan_.drawers.size(), 0, bay_.drawer_height});
+        if (!plan_.rods.empty() || bay_.kind == BayKind::open)
+            return;
+        for (std::size_t i = 0; i < plan_.shelves.size(); ++i) {
+            // Over the topmost: nothing is counted on.
+            if (i == 0)
+                continue;
+            Length clear = plan_.shelves[i - 1].top - system_.panel - plan_.shelves[i].top;
+            if (!plan_.drawers.empty() && plan_.shelves[i].top < plan_.drawers.front())
+                continue; // that is where the drawers are
+            const Length room = clear - rules_.hand_room;
+            if (bay_.kind == BayKind::shoes) {
+                plan_.fits.push_back({GoodsKind::shoes, whole(plan_.width, rules_.shoe_width), 0, clear});
+                continue;
+            }
+            if (const std::size_t each = whole(room, rules_.fold_high); each > 0)
+                plan_.fits.push_back({GoodsKind::piles, whole(plan_.width, rules_.stack_width), each, clear});
+            if (const std::size_t high = whole(room, rules_.box_height); high > 0)
+                plan_.fits.push_back(
+                    {GoodsKind::boxes,
+                     whole(plan_.width, rules_.box_width) * whole(system_.depth, rules_.box_depth) * high, 0, clear});
+        }
+    }
+
+    const StorageSystem& system_;
+    const Bay& bay_;
+    const WallSite& site_;
+    const StorageRules& rules_;
+    BayPlan& plan_;
+    const BayHeights heights_;
+};
+
+} // namespace
+
+BayHeights bay_heights(const StorageSystem& system, const Bay& bay, const StorageRules& rules) {
+    return HeightsWriter{system, bay, rules}.write();
+}
+
+void fill_bay(const StorageSystem& system, const Bay& bay, const WallSite& site, BayPlan& plan) {
+    BayFiller{system, bay, site, plan}.fill();
+}
+
+std::string_view words(ShelfOfBay what) {
+    switch (what) {
+    case ShelfOfBay::plain:
+        return "plain shelf";
+    case ShelfOfBay::cleated:
+        return "cleated shelf";
+    case ShelfOfBay::loose:
+        return "loose shelf";
+    }
+    return {};
+}
+
+} // namespace yes_square

@@ -1,0 +1,11 @@
+#pragma once
+
+#include "core/plan/system_plan.hpp"
+#include "core/plan/wall_site.hpp"
+
+namespace yes_square {
+
+/// Everything that follows from a storage system. Never throws for a strange one.
+SystemPlan reckon_system(const StorageSystem& system, const WallSite& site);
+
+} // namespace yes_square

@@ -1,0 +1,324 @@
+#include "core/storage/system_words.hpp"
+
+#include "core/storage/bay_cleats.hpp"
+#include "core/storage/bay_widths.hpp"
+
+#include <algorithm>
+#include <cmath>
+#include <fmt/format.h>
+
+namespace yes_square {
+namespace {
+
+constexpr Source measured{Provenance::measured};
+constexpr Source practice{Provenance::common_practice};
+constexpr Source house{Provenance::house_rule};
+constexpr Source derived{Provenance::derived};
+
+Quantity mass(double kg) {
+    return {Kind::mass, kg};
+}
+
+class SystemWorkings {
+public:
+    SystemWorkings(const StorageSystem& system, const SystemPlan& plan, const WallSite& site)
+        : system_{system}
+        , plan_{plan}
+        , site_{site}
+        , rules_{site.rules.storage} {}
+
+    std::vector<Working> write() {
+        widths();
+        for (const BayPlan& bay : plan_.bays) {
+            this->width(bay);
+            rod(bay);
+            shelf(bay);
+            cleat(bay);
+        }
+        for (std::size_t i = 0; i < plan_.corrections.size(); ++i)
+            plumb(i);
+        return std::move(workings_);
+    }
+
+private:
+    std::string subject(const BayPlan& bay, const char* what) const {
+        return fmt::format("bay/{}/{}", bay.number, what);
+    }
+
+    void widths() {
+        Working& all = workings_.emplace_back();
+        all.subject = "widths";
+        all.title = {"Left for the bays of {0}", {system_.name}};
+        all.sum = "{0} - {1} x {2}";
+        all.terms = {{"over all", quantity(system_.width), measured},
+                     {"panels", count(plan_.panels.size()), derived},
+                     {"each", quantity(system_.panel), measured}};
+        all.result = quantity(system_.width - system_.panel * static_cast<std::int64_t>(plan_.panels.size()));
+        all.source = derived;
+    }
+
+    void width(const BayPlan& bay) {
+        Working& one = workings_.emplace_back();
+        one.subject = subject(bay, "width");
+        one.title = {"Bay {0} is wide", {count(bay.number)}};
+        one.sum = "{0} - {1}";
+        one.terms = {{"its right panel's face", quantity(bay.right()), derived},
+                     {"its left panel's", quantity(bay.left), derived}};
+        one.result = quantity(bay.width);
+        one.source = derived;
+        const Bay& chosen = system_.bays[bay.number - 1];
+        for (const Fits& fits : bay.fits)
+            one.facts.push_back(words(fits, chosen));
+    }
+
+    void rod(const BayPlan& bay) {
+        if (bay.rods.empty())
+            return;
+        const BayRod& top = bay.rods.front();
+        Working& cut = workings_.emplace_back();
+        cut.subject = subject(bay, "rod");
+        cut.title = {"Rod {0} is cut to", {top.label}};
+        cut.sum = "{0} - 2 x {1}";
+        cut.terms = {{"bay", quantity(bay.width), derived}, {"end cup", quantity(system_.end_cup), measured}};
+        cut.result = quantity(top.cut);
+        cut.source = derived;
+        cut.facts.push_back({"full of clothes it carries {0} and sags {1}; its limit is {2}",
+                             {force(top.load_n), fine(top.sag.long_term), fine(top.sag.limit)}});
+        cut.facts.push_back({"bent to {0} of what it bears", {ratio(top.utilisation)}});
+        cut.facts.push_back({"clothes weigh {0} on a rod, common practice",
+                             {Quantity{Kind::mass_per_m, site_.rules.shelves.clothes_kg_per_m}}});
+    }
+
+    void shelf(const BayPlan& bay) {
+        const auto worst = std::ranges::max_element(bay.shelves, {}, [](const BayShelf& s) { return s.sag.share(); });
+        if (worst == bay.shelves.end())
+            return;
+        Working& sag = workings_.emplace_back();
+        sag.subject = subject(bay, "shelf");
+        sag.title = {"Shelf {0} sags, of its limit", {worst->label}};
+        sag.sum = "{0} / {1}";
+        sag.terms = {{"sag in time", fine(worst->sag.long_term), {Provenance::from_memory, "EN 1995-1-1 creep"}},
+                     {"limit", fine(worst->sag.limit), house}};
+        sag.result = ratio(worst->sag.share());
+        sag.source = derived;
+        sag.facts.push_back({"goods on it {0}; it spans from panel to panel", {force(worst->load_n)}});
+    }
+
+    void cleat(const BayPlan& bay) {
+        if (bay.cleats.empty() || !bay.cleats.front().utilisation || !plan_.fixing)
+            return;
+        const BayCleat& top = bay.cleats.front();
+        const auto worst = std::ranges::max_element(
+            top.demands, {}, [&](const HoleDemand& demand) { return demand.tension_n + demand.shear_n; });
+        Working& used = workings_.emplace_back();
+        used.subject = subject(bay, "cleat");
+        used.title = {"The top cleat of bay {0}: its worst screw is used to", {count(bay.number)}};
+        used.terms = {{"pull on it", force(worst->tension_n), derived},
+                      {"shear on it", force(worst->shear_n), derived},
+                      {"pull it bears", force(plan_.fixing->tension_n), plan_.fixing->source},
+                      {"shear it bears", force(plan_.fixing->shear_n), plan_.fixing->source}};
+        used.result = ratio(*top.utilisation);
+        used.source = plan_.fixing->source;
+        used.facts.push_back({"{0}, {1} long", {plan_.fixing->name, stock(plan_.fixing->screw_length)}});
+        used.facts.push_back({"screws behind it: {0}", {count(top.screws.size())}});
+        if (!system_.hung)
+            used.facts.push_back({"it also keeps the bay from tipping: {0} in all", {force(bay.needs_n)}});
+    }
+
+    void plumb(std::size_t i) {
+        const PanelCorrection& found = plan_.corrections[i];
+        const PanelReading& reading = system_.readings[i];
+        Working& moves = workings_.emplace_back();
+        moves.subject = fmt::format("plumb/{}", i + 1);
+        moves.title = {"The foot of panel {0} moves", {count(static_cast<std::size_t>(found.panel))}};
+        moves.sum = "{0} x {1} / {2}";
+        moves.terms = {{"off the level's end", quantity(reading.off), measured},
+                       {"the panel's height", quantity(system_.panel_height), measured},
+                       {"the level", quantity(reading.over), measured}};
+        moves.result = quantity(found.foot_moves);
+        moves.source = derived;
+    }
+
+    const StorageSystem& system_;
+    const SystemPlan& plan_;
+    const WallSite& site_;
+    const StorageRules& rules_;
+    std::vector<Working> workings_;
+};
+
+class SystemSteps {
+public:
+    SystemSteps(const StorageSystem& system, const SystemPlan& plan, const WallSite& site)
+        : system_{system}
+        , plan_{plan}
+        , site_{site} {}
+
+    std::vector<Step> write() {
+        if (plan_.bays.empty())
+            return {};
+        step({"Go over the marks with a detector, services switched off. Do not drill where it answers"}, true);
+        if (std::ranges::any_of(plan_.checks, [](const Check& c) { return c.severity == Severity::error; }))
+            step({"Clear the errors on this sheet first: as it stands the system is not fit to build"}, true);
+        step({"Lay all parts out by their labels, panels P1 to {0} from the left, and check them against the list",
+              {plan_.panels.back().label}});
+        step(
+            {"Make the panels up lying down: end cups, pins and drawer runners on, none of them facing the wrong way"});
+        marks();
+        lean();
+        raise();
+        finish();
+        return std::move(steps_);
+    }
+
+private:
+    void step(Sentence words, bool hold = false) { steps_.push_back({std::move(words), hold}); }
+    bool alone() const { return system_.crew < 2; }
+
+    void marks() {
+        const BayPlan& first = plan_.bays.front();
+        step({"Strike a plumb line at {0}, the outer face of P1, and a level line at {1}, the screws of the top cleats",
+              {quantity(system_.left), quantity(first.cleats.empty() ? plan_.head : first.cleats.front().z)}});
+        step({"Mark every stud on that line, and check each once more from the reference end"}, true);
+        if (system_.hung)
+            step({"Screw a temporary ledger on, its top edge at {0}: the panels stand on it until they are held",
+                  {quantity(plan_.foot)}},
+                 true);
+        else if (site_.wall.skirting_height > Length{})
+            step({"Notch the back of each panel's foot round the skirting: {0} up, {1} deep",
+                  {quantity(site_.wall.skirting_height), quantity(site_.wall.skirting_depth)}});
+    }
+
+    void lean() {
+        const double share = site_.rules.storage.lean_share;
+        step({"Lean the waiting panels on the wall beyond the work, feet out {0}, {1} from plumb, on something that "
+              "does "
+              "not slip",
+              {quantity(Length::nearest_to_metres(share * system_.panel_height.in_metres())),
+               Quantity{Kind::angle, std::asin(share)}}});
+    }
+
+    void raise() {
+        const Quantity kg = mass(plan_.panels.front().kg);
+        const bool two = persons_for(plan_, site_.rules.runs) > 1;
+        step({two ? std::string_view{"Two stand {0} up, {1}, and one keeps hold of it"}
+                  : "Stand {0} up, {1}, and keep hold of it",
+              {plan_.panels.front().label, kg}},
+             true);
+        for (std::size_t i = 0; i < plan_.bays.size(); ++i) {
+            const BayPlan& bay = plan_.bays[i];
+            const std::string& right = plan_.panels[i + 1].label;
+            step({alone()
+                      ? std::string_view{"Alone: prop {0} with a batten screwed to its edge before you let go of it"}
+                      : "One holds {0} while the other brings {1}",
+                  {plan_.panels[i].label, right}});
+            if (bay.cleats.empty()) {
+                step({"Stand {0} beside it and join them", {right}}, true);
+                continue;
+            }
+            const BayCleat& top = bay.cleats.front();
+            step({"Stand {0}, put shelf {1} between, and screw it to both panels", {right, top.shelf}});
+            if (top.screws.empty())
+                step({"Stop: no stud stands behind bay {0}. Do not let go of {1}", {count(bay.number), right}}, true);
+            else if (plan_.fixing)
+                step({"Hold {0} until one screw through the cleat of {1} is in at {2}: {3}, {4} long",
+                      {right, top.shelf, quantity(top.screws.front().x), plan_.fixing->name,
+                       stock(plan_.fixing->screw_length)}},
+                     true);
+        }
+    }
+
+    void finish() {
+        step({"Plumb each panel at its foot, then screw the lower cleats to the studs, from the left"}, true);
+        for (const PanelCorrection& found : plan_.corrections)
+            if (!found.within)
+                step({found.to_right ? std::string_view{"Panel {0}: foot {1} to the right"}
+                                     : "Panel {0}: foot {1} to the left",
+                      {count(static_cast<std::size_t>(found.panel)), quantity(found.foot_moves)}});
+        for (const BayPlan& bay : plan_.bays)
+            for (const BayCleat& cleat : bay.cleats)
+                if (!cleat.screws.empty() && &cleat != &bay.cleats.front())
+                    step({"Cleat of {0}: screws at {1} up, {2} of them",
+                          {cleat.shelf, quantity(cleat.z), count(cleat.screws.size())}});
+        for (const BayPlan& bay : plan_.bays)
+            for (const BayRod& rod : bay.rods)
+                step({"Rod {0}: cut to {1}, lay it into its cups under the shelf", {rod.label, quantity(rod.cut)}});
+        for (const BayPlan& bay : plan_.bays)
+            for (const BayShelf& shelf : bay.shelves)
+                if (shelf.pin_hole)
+                    step({"Shelf {0}: on the pins in hole {1} from the foot", {shelf.label, count(*shelf.pin_hole)}});
+        step({"Caps over the screws, drawers and doors last"});
+        step({"Pull on each panel's top with the drawers open: nothing may move"}, true);
+    }
+
+    const StorageSystem& system_;
+    const SystemPlan& plan_;
+    const WallSite& site_;
+    std::vector<Step> steps_;
+};
+
+} // namespace
+
+int persons_for(const SystemPlan& plan, const RunRules& rules) {
+    return !plan.panels.empty() && plan.panels.front().kg > rules.lift_floor_alone_kg ? 2 : 1;
+}
+
+std::string_view words(BayKind kind) {
+    switch (kind) {
+    case BayKind::double_hanging:
+        return "double hanging";
+    case BayKind::long_hanging:
+        return "long hanging";
+    case BayKind::shelves:
+        return "shelves";
+    case BayKind::drawers:
+        return "drawers";
+    case BayKind::shoes:
+        return "shoes";
+    case BayKind::open:
+        return "open";
+    }
+    return {};
+}
+
+std::string_view words(Garment garment) {
+    switch (garment) {
+    case Garment::shirts:
+        return "shirts";
+    case Garment::trousers:
+        return "trousers";
+    case Garment::jackets:
+        return "jackets";
+    case Garment::dresses:
+        return "dresses";
+    case Garment::coats:
+        return "coats";
+    }
+    return {};
+}
+
+Sentence words(const Fits& fits, const Bay& bay) {
+    switch (fits.what) {
+    case GoodsKind::garments:
+        return {"{0} {1}, {2} to hang in", {count(fits.number), words(bay.garment), quantity(fits.clear)}};
+    case GoodsKind::piles:
+        return {"{0} piles of folded clothes, {1} in each, {2} clear",
+                {count(fits.number), count(fits.each), quantity(fits.clear)}};
+    case GoodsKind::boxes:
+        return {"or {0} storage boxes, {1} clear", {count(fits.number), quantity(fits.clear)}};
+    case GoodsKind::shoes:
+        return {"{0} pairs of shoes, {1} clear", {count(fits.number), quantity(fits.clear)}};
+    case GoodsKind::drawers:
+        return {"{0} drawers of {1}", {count(fits.number), quantity(fits.clear)}};
+    }
+    return {};
+}
+
+std::vector<Working> workings_of(const StorageSystem& system, const SystemPlan& plan, const WallSite& site) {
+    return SystemWorkings{system, plan, site}.write();
+}
+
+std::vector<Step> steps_of(const StorageSystem& system, const SystemPlan& plan, const WallSite& site) {
+    return SystemSteps{system, plan, site}.write();
+}
+
+} // namespace yes_square

@@ -1,0 +1,262 @@
+#include "app/layout/layout_panel.hpp"
+#include "app/sheets/sheet_writer.hpp"
+#include "driven_window.hpp"
+
+#include <QAbstractButton>
+#include <QComboBox>
+#include <QFile>
+#include <QLabel>
+#include <QMenu>
+#include <QProcess>
+#include <QPushButton>
+#include <QTableWidget>
+#include <QTextBrowser>
+#include <algorithm>
+
+using namespace yes_square;
+using namespace yes_square::app;
+
+namespace {
+
+/// A room with one framed wall of 4 m, studs proved every 400 mm.
+struct FurnitureWindow : DrivenWindow {
+    FurnitureWindow() {
+        bench().edit("a wall", [&](Job& made) {
+            Wall wall;
+            wall.id = "wall-1";
+            wall.name = "Wall";
+            wall.length = 4000_mm;
+            wall.height = 2600_mm;
+            for (int i = 1; i < 10; ++i)
+                wall.studs.push_back({Length::mm(400 * i), StudState::proved, Length::micrometres(600), {}});
+            wall.lining = {{LiningMaterial::plasterboard, 12_mm, {}}};
+            made.walls = {wall};
+        });
+        window.set_stage(Stage::layout);
+        QTest::qWait(1);
+    }
+    const Wall& wall() { return job().walls.front(); }
+    const StorageSystem& system() {
+        REQUIRE(bench().selected<StorageSystem>());
+        return *bench().selected<StorageSystem>();
+    }
+    const SystemPlan& system_plan() { return *bench().selected_plan<StorageSystem>(); }
+    const PiecePlan& piece_plan() {
+        REQUIRE(bench().selected_plan<Piece>());
+        return *bench().selected_plan<Piece>();
+    }
+    void choose(const char* name, int row) {
+        auto* box = find<QComboBox>(name);
+        REQUIRE(box->isVisible());
+        box->setCurrentIndex(row);
+        emit box->activated(row);
+        QTest::qWait(1);
+    }
+    void press(const char* name) {
+        auto* button = find<QAbstractButton>(name);
+        INFO(name);
+        REQUIRE(button->isEnabled());
+        button->click();
+        QTest::qWait(1);
+    }
+    void pick(const char* menu, int row) {
+        find<QMenu>(menu)->actions().at(row)->trigger();
+        QTest::qWait(1);
+    }
+    QString words(const char* label) { return find<QLabel>(label)->text(); }
+};
+
+/// What a PDF says, by Poppler's own reader.
+QString words_of_pdf(const QString& path) {
+    QProcess reader;
+    reader.start(QStringLiteral("pdftotext"), {QStringLiteral("-layout"), path, QStringLiteral("-")});
+    REQUIRE(reader.waitForFinished());
+    return QString::fromUtf8(reader.readAllStandardOutput());
+}
+
+} // namespace
+
+TEST_CASE("a wardrobe is built by mouse and keyboard, slid for its studs, and its labels printed", "[app][furniture]") {
+    FurnitureWindow driven;
+    // The keyboard: the shortcut adds one, its figures are typed.
+    QTest::keyClick(&driven.window, Qt::Key_B, Qt::ControlModifier | Qt::ShiftModifier);
+    QTest::qWait(1);
+    REQUIRE(driven.wall().systems.size() == 1);
+    driven.type("system-left", "100");
+    driven.type("system-width", "2.4m");
+    driven.type("system-name", "Landing wardrobe");
+    CHECK(driven.system().left == 100_mm);
+    CHECK(driven.system().width == 2400_mm);
+    REQUIRE(driven.system().bays.size() == 3);
+    CHECK(driven.system_plan().bays.front().width == 776_mm);
+
+    // The mouse: a bay is clicked on the wall, changed, another added after it, one dragged away.
+    driven.click(500_mm, 900_mm);
+    REQUIRE(driven.bench().bay());
+    CHECK(driven.bench().bay()->id == driven.system().bays[0].id);
+    CHECK(driven.words("bay-fits").contains("776 mm wide"));
+    driven.choose("bay-garment", static_cast<int>(Garment::jackets));
+    driven.choose("bay-garments", 20);
+    CHECK(driven.system().bays[0].garments == 20);
+    driven.pick("bay-kinds", static_cast<int>(BayKind::drawers));
+    REQUIRE(driven.system().bays.size() == 4);
+    CHECK(driven.bench().bay()->kind == BayKind::drawers);
+    driven.choose("bay-drawers", 2); // rows begin at 1
+    CHECK(driven.bench().bay()->loose == 3);
+    driven.press("bay-later");
+    CHECK(driven.system().bays[2].kind == BayKind::drawers);
+    driven.press("bay-earlier");
+    CHECK(driven.system().bays[1].kind == BayKind::drawers);
+
+    // Dragged along the wall it goes where the pointer takes it; what that costs is told as it goes.
+    const Length before = driven.system().left;
+    driven.drag(1200_mm, 1700_mm, 1400_mm, 1700_mm);
+    CHECK(driven.system().left > before + 150_mm);
+    driven.bench().undo_stack().undo();
+    CHECK(driven.system().left == before);
+    // The arrows push it by one step of the display.
+    driven.window.board().setFocus();
+    QTest::keyClick(&driven.window.board(), Qt::Key_Right);
+    CHECK(driven.system().left == before + 1_mm);
+
+    // Its ways of sharing the width lie under the wall.
+    driven.press("alternative-3");
+    CHECK(driven.system().widths == BayWidths::by_garments);
+    driven.press("alternative-1");
+    CHECK(driven.system().widths == BayWidths::equal);
+
+    // Where a bay misses its studs the button slides all of it.
+    for (int i = 0; i < 3; ++i)
+        driven.pick("bay-kinds", static_cast<int>(BayKind::open));
+    driven.type("system-width", "2600");
+    for (int left = 0; left < 400 && driven.system_plan().slide_moves == Length{}; left += 10)
+        driven.type("system-left", std::to_string(left).c_str());
+    REQUIRE(driven.system_plan().slide_moves != Length{});
+    CHECK(driven.words("bay-fits").contains("wide"));
+    driven.press("slide-system");
+    CHECK(driven.system_plan().slide.holds_now());
+    driven.press("remove-bay");
+    CHECK(driven.system().bays.size() == 6);
+
+    // A level on the third panel.
+    driven.choose("reading-panel", 2);
+    driven.type("reading-off", "4");
+    driven.choose("reading-leans", 1);
+    REQUIRE(driven.system().readings.size() == 1);
+    CHECK(driven.system().readings.front().panel == 3);
+    CHECK(driven.system_plan().corrections.front().foot_moves == 7_mm); // 4 mm in 1.2 m, over 2.1 m
+
+    // Its marks and parts, its steps, and the labels.
+    driven.window.set_stage(Stage::fixings);
+    QTest::qWait(1);
+    CHECK(driven.find<QTableWidget>("thing-marks")->rowCount() > 6);
+    CHECK(driven.find<QTableWidget>("thing-parts")->rowCount() == static_cast<int>(driven.system_plan().parts.size()));
+    driven.window.set_stage(Stage::fit);
+    QTest::qWait(1);
+    CHECK(driven.find<QTextBrowser>("steps")->toPlainText().contains("until one screw through the cleat"));
+    QTemporaryDir folder;
+    const QString labels = folder.filePath("labels.pdf");
+    REQUIRE(write_sheets_pdf(labels, driven.job(), driven.bench().plan(), SheetSet::part_labels).isEmpty());
+    const QString printed = words_of_pdf(labels);
+    for (const StoragePart& part : driven.system_plan().parts)
+        CHECK(printed.contains(QString::fromStdString(part.label)));
+    CHECK(printed.contains("Landing wardrobe"));
+    CHECK(driven.told.isEmpty());
+}
+
+TEST_CASE("a chest of drawers goes from unsafe to held by its cure, and into the inventory", "[app][furniture]") {
+    FurnitureWindow driven;
+    QTest::keyClick(&driven.window, Qt::Key_D, Qt::ControlModifier | Qt::ShiftModifier);
+    QTest::qWait(1);
+    REQUIRE(driven.wall().pieces.size() == 1);
+    driven.type("piece-name", "Child's chest");
+    driven.type("piece-left", "1500");
+    driven.type("piece-width", "900");
+    driven.type("piece-mass", "38");
+    driven.choose("piece-floor", static_cast<int>(FloorUnder::carpet));
+    driven.choose("piece-drawers", 5);
+    driven.type("drawer-reach", "380");
+    driven.type("drawer-load", "9");
+    CHECK(driven.bench().selected<Piece>()->drawers.size() == 5);
+    CHECK(driven.piece_plan().verdict == PieceVerdict::unsafe);
+    CHECK(driven.words("piece-verdict").contains("not safe"));
+    // Six side views lie under the wall; one clicked tells its sum.
+    CHECK(driven.find<QAbstractButton>("alternative-6")->isVisible());
+    driven.press("alternative-6");
+    CHECK(driven.find<QTextBrowser>("scrap")->toPlainText().contains("somebody on its front edge"));
+
+    driven.press("cure-piece_tips-1");
+    CHECK(driven.piece_plan().verdict == PieceVerdict::held);
+    CHECK(driven.words("piece-verdict").contains("held"));
+    CHECK(driven.piece_plan().places.size() == 2);
+    CHECK(driven.bench().selected<Piece>()->restraint.kind == RestraintKind::through_frame);
+    // Anchors in the lining are refused at once.
+    driven.choose("restraint-into", 1);
+    CHECK(driven.piece_plan().verdict == PieceVerdict::unsafe);
+    driven.bench().undo_stack().undo();
+    CHECK(driven.piece_plan().verdict == PieceVerdict::held);
+    // The packet's short screw is told, and its cure takes a longer one.
+    driven.choose("restraint-gauge", 1);
+    driven.type("restraint-through", "1 in");
+    REQUIRE(driven.bench().selected<Piece>()->restraint.gauge);
+    CHECK(std::ranges::find(driven.piece_plan().checks, CheckCode::restraint_short, &Check::code) !=
+          driven.piece_plan().checks.end());
+    driven.press("cure-restraint_short-1");
+    CHECK(driven.piece_plan().verdict == PieceVerdict::held);
+
+    QTemporaryDir folder;
+    const QString path = folder.filePath("inventory.pdf");
+    REQUIRE(write_sheets_pdf(path, driven.job(), driven.bench().plan(), SheetSet::inventory).isEmpty());
+    const QString printed = words_of_pdf(path);
+    CHECK(printed.contains("Child's chest"));
+    CHECK(printed.contains("held"));
+    CHECK(printed.contains("Pulled, by whom"));
+    CHECK(driven.told.isEmpty());
+}
+
+TEST_CASE("a box's parts follow from what is typed, and its back is made good by its cure", "[app][furniture]") {
+    FurnitureWindow driven;
+    driven.press("add-box");
+    REQUIRE(driven.bench().selected<WallBox>());
+    driven.type("box-width", "700");
+    driven.type("box-depth", "235");
+    driven.type("box-back-thickness", "12");
+    auto* parts = driven.find<QTableWidget>("box-parts");
+    QStringList shelf;
+    for (int row = 0; row < parts->rowCount(); ++row)
+        if (parts->item(row, 1)->text() == "shelf")
+            for (int column = 0; column < parts->columnCount(); ++column)
+                shelf << parts->item(row, column)->text();
+    REQUIRE(shelf.size() == 5);
+    CHECK(shelf[2] == "680 mm"); // 700 - 2 x 19 + 2 x 10 - 2 x 1
+    CHECK(shelf[3] == "227 mm");
+    driven.choose("box-back-screwed", 0);
+    driven.press("cure-box_back_pinned-1");
+    CHECK(driven.bench().selected<WallBox>()->back_screwed);
+    driven.type("box-rising", "1146");
+    driven.type("box-falling", "1136");
+    CHECK(driven.words("box-words").contains("to the left"));
+    driven.press("remove-box");
+    CHECK(driven.wall().boxes.empty());
+}
+
+TEST_CASE("a cabinet that hangs already is ticked off and judged", "[app][furniture]") {
+    FurnitureWindow driven;
+    driven.press("add-hung");
+    REQUIRE(driven.bench().selected<HungCabinet>());
+    CHECK(driven.words("hung-verdict").contains("to be emptied"));
+    driven.type("hung-left", "1550");
+    driven.type("hung-width", "500");
+    driven.type("hung-loaded", "30");
+    driven.choose("hung-bottom-rail", 1);
+    driven.choose("hung-top-screws", 2);
+    driven.choose("hung-bottom-screws", 2);
+    driven.choose("hung-studs", 2);
+    driven.choose("hung-gauge", 2); // #10
+    driven.type("hung-screw", "3 in");
+    CHECK(driven.words("hung-verdict").contains("sound"));
+    driven.choose("hung-bottom-screws", 0);
+    CHECK(driven.words("hung-verdict-lines").contains("To add"));
+    driven.press("remove-hung");
+    CHECK(driven.wall().hung.empty());
+}
