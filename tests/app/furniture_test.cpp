@@ -177,7 +177,14 @@ TEST_CASE("a chest of drawers goes from unsafe to held by its cure, and into the
     driven.choose("piece-drawers", 5);
     driven.type("drawer-reach", "380");
     driven.type("drawer-load", "9");
-    CHECK(driven.bench().selected<Piece>()->drawers.size() == 5);
+    REQUIRE(driven.bench().selected<Piece>()->drawers.size() == 5);
+    // The top one by itself.
+    driven.choose("drawer-which", 1);
+    driven.type("drawer-load", "4");
+    CHECK(driven.bench().selected<Piece>()->drawers[0].load_kg == 4);
+    CHECK(driven.bench().selected<Piece>()->drawers[4].load_kg == 9);
+    driven.choose("drawer-which", 0);
+    driven.type("drawer-load", "9");
     CHECK(driven.piece_plan().verdict == PieceVerdict::unsafe);
     CHECK(driven.words("piece-verdict").contains("not safe"));
     // Six side views lie under the wall; one clicked tells its sum.

@@ -311,52 +311,6 @@ void BoardView::drag_run(Length dx, Length dz, QPointF at) {
     });
 }
 
-/// What the place under the pointer costs, in words.
-QString BoardView::cost_of_drag() const {
-    const auto shown = [&](Length length) { return text(format(length, bench_.job().unit)); };
-    if (grip_ == Grip::line) {
-        if (const RoomSurvey* room = bench_.room_plan())
-            for (const LinePlan& line : room->lines.lines)
-                if (line.id == grabbed_line_)
-                    return tr("%1 at %2").arg(text(line.name), shown(line.z));
-        return {};
-    }
-    if (grip_ == Grip::thing)
-        return cost_of_thing();
-    const RunPlan* plan = bench_.run_plan();
-    if (!plan || plan->units.empty())
-        return {};
-    QString words = lifted_ ? tr("Lifted out: put it back where it is wanted")
-                            : tr("Left end at %1").arg(shown(plan->layout.left()));
-    QStringList lost;
-    for (const std::size_t unit : plan->slide.lost)
-        lost << text(plan->units[unit].name);
-    if (plan->slide.needed)
-        words += lost.isEmpty() ? tr(" · every unit in proved studs")
-                                : tr(" · misses studs: %1").arg(lost.join(QStringLiteral(", ")));
-    if (plan->layout.to && plan->layout.right() > *plan->layout.to)
-        words += tr(" · %1 too far").arg(shown(plan->layout.right() - *plan->layout.to));
-    return words;
-}
-
-QString BoardView::cost_of_thing() const {
-    const auto at = [&](Length left) { return tr("Left side at %1").arg(text(format(left, bench_.job().unit))); };
-    if (const StorageSystem* system = bench_.selected<StorageSystem>()) {
-        QStringList lost;
-        for (const std::size_t bay : bench_.selected_plan<StorageSystem>()->slide.lost)
-            lost << QString::number(bay + 1);
-        return at(system->left) + (lost.isEmpty() ? tr(" · every bay has its studs")
-                                                  : tr(" · misses studs: bay %1").arg(lost.join(QStringLiteral(", "))));
-    }
-    if (const Piece* piece = bench_.selected<Piece>())
-        return at(piece->left) + tr(" · proved studs behind it: %1").arg(bench_.selected_plan<Piece>()->places.size());
-    if (const WallBox* box = bench_.selected<WallBox>())
-        return at(box->left) + tr(" · top at %1").arg(text(format(box->top, bench_.job().unit)));
-    if (const HungCabinet* hung = bench_.selected<HungCabinet>())
-        return at(hung->left) + tr(" · top at %1").arg(text(format(hung->top, bench_.job().unit)));
-    return {};
-}
-
 void BoardView::carry(const CabinetUnit& unit, QPoint screen) {
     const QPointF at = mapFromGlobal(screen);
     if (!bench_.wall() || !rect().contains(at.toPoint())) {

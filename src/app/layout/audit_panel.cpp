@@ -3,27 +3,7 @@
 #include "app/shell/choices.hpp"
 #include "core/boxes/new_box.hpp"
 
-#include <algorithm>
-
 namespace yes_square::app {
-namespace {
-
-constexpr Length rail_down = 60_mm; ///< of a rail's middle from top or bottom, where it is ticked and not measured
-
-bool has_rail(const HungCabinet& hung, bool top) {
-    return std::ranges::any_of(hung.unit.rails,
-                               [&](const HangingRail& rail) { return (rail.down <= hung.unit.height / 2) == top; });
-}
-
-void tick_rail(HungCabinet& hung, bool top, bool there) {
-    std::erase_if(hung.unit.rails, [&](const HangingRail& rail) { return (rail.down <= hung.unit.height / 2) == top; });
-    if (there)
-        hung.unit.rails.push_back({top ? rail_down : hung.unit.height - rail_down, 80_mm, 16_mm, {}});
-    std::ranges::sort(hung.unit.rails, {}, &HangingRail::down);
-}
-
-} // namespace
-
 AuditPanel::AuditPanel(Workbench& bench, QWidget* parent)
     : ThingPanel{bench, parent}
     , verdict_{new VerdictLabel{"hung-verdict", this}} {

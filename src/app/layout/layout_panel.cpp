@@ -52,6 +52,8 @@ LayoutPanel::LayoutPanel(Workbench& bench, QWidget* parent)
             &LayoutPanel::hang_round_room);
     add_kind_->setMenu(kinds);
     connect(remove_, &QPushButton::clicked, this, &LayoutPanel::remove_shelf);
+    for (QPushButton* each : {add_, add_kind_, remove_})
+        each->setMinimumWidth(1); // a narrow panel shows less of a word, not less of the form
     auto* buttons = new QHBoxLayout;
     buttons->addWidget(add_);
     buttons->addWidget(add_kind_);

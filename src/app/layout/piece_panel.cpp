@@ -6,6 +6,7 @@
 #include "core/stability/restraint.hpp"
 
 #include <QMenu>
+#include <algorithm>
 
 namespace yes_square::app {
 namespace {
@@ -20,23 +21,6 @@ bool is_held(const Piece& piece) {
 }
 bool through_wood(const Piece& piece) {
     return is_held(piece) && !has_hardware(piece.restraint.kind);
-}
-
-/// Drawers evenly up to a little under the top, alike in all else.
-void set_drawers(Piece& piece, int number) {
-    Drawer like;
-    like.reach = piece.depth * 3 / 4;
-    like.mass_kg = 3;
-    if (!piece.drawers.empty())
-        like = piece.drawers.front();
-    piece.drawers.assign(static_cast<std::size_t>(number), like);
-    if (number == 0)
-        return;
-    const Length each = piece.height * 9 / 10 / number;
-    for (int i = 0; i < number; ++i) {
-        piece.drawers[static_cast<std::size_t>(i)].top = piece.height * 19 / 20 - each * i;
-        piece.drawers[static_cast<std::size_t>(i)].height = each;
-    }
 }
 
 } // namespace
@@ -93,6 +77,21 @@ void PiecePanel::build_piece() {
     form_->mass(tr("One door"), "piece-door", &Piece::door_kg, [](const Piece& piece) { return piece.doors > 0; });
 }
 
+int PiecePanel::shown_drawer(const Piece& piece) const {
+    return drawer_ <= static_cast<int>(piece.drawers.size()) ? drawer_ : 0;
+}
+
+const Drawer& PiecePanel::told(const Piece& piece) const {
+    return piece.drawers[static_cast<std::size_t>(std::max(0, shown_drawer(piece) - 1))];
+}
+
+void PiecePanel::each_shown(Piece& piece, const std::function<void(Drawer&)>& change) const {
+    const int one = shown_drawer(piece);
+    for (std::size_t i = 0; i < piece.drawers.size(); ++i)
+        if (one == 0 || i + 1 == static_cast<std::size_t>(one))
+            change(piece.drawers[i]);
+}
+
 void PiecePanel::build_drawers() {
     form_->heading(tr("Drawers"));
     QStringList numbers;
@@ -100,28 +99,48 @@ void PiecePanel::build_drawers() {
         numbers << QString::number(i);
     form_->choice(tr("How many"), "piece-drawers", numbers,
                   form_->read<int>([](const Piece& piece) { return static_cast<int>(piece.drawers.size()); }),
-                  form_->write<int>([](Piece& piece, int number) { set_drawers(piece, number); }));
-    form_->length(tr("Come out"), "drawer-reach",
-                  form_->read<Length>([](const Piece& piece) { return piece.drawers.front().reach; }, has_drawers),
-                  form_->write<Length>([](Piece& piece, Length reach) {
-                      for (Drawer& drawer : piece.drawers)
-                          drawer.reach = reach;
-                  }),
-                  Length{}, tr("It must be 0 or more"));
-    form_->number(tr("Each empty"), "drawer-mass", tr("kg"),
+                  form_->write<int>([](Piece& piece, int number) { spread_drawers(piece, number); }));
+    // One of them by itself, or all of them alike.
+    form_->choice(
+        tr("Figures of"), "drawer-which",
+        [this] {
+            QStringList rows{tr("all of them")};
+            const Piece* piece = bench_.selected<Piece>();
+            for (std::size_t i = 0; piece && i < piece->drawers.size(); ++i)
+                rows << (i == 0 ? tr("1, the top one") : QString::number(i + 1));
+            return rows;
+        },
+        form_->read<int>([this](const Piece& piece) { return shown_drawer(piece); }, has_drawers),
+        [this](Job&, int row) {
+            drawer_ = row;
+            form_->refresh();
+        });
+    const auto one = [this](const Piece& piece) { return has_drawers(piece) && shown_drawer(piece) > 0; };
+    const auto length = [this](const QString& label, const char* row, Length Drawer::*member,
+                               PartForm<Piece>::When when) {
+        form_->length(
+            label, row,
+            form_->read<Length>([this, member](const Piece& piece) { return told(piece).*member; }, std::move(when)),
+            form_->write<Length>([this, member](Piece& piece, Length value) {
+                each_shown(piece, [&](Drawer& drawer) { drawer.*member = value; });
+            }),
+            Length{}, tr("It must be 0 or more"));
+    };
+    length(tr("Top edge, up"), "drawer-top", &Drawer::top, one);
+    length(tr("Height"), "drawer-height", &Drawer::height, one);
+    length(tr("Comes out"), "drawer-reach", &Drawer::reach, has_drawers);
+    form_->number(tr("Empty"), "drawer-mass", tr("kg"),
                   form_->read<std::optional<double>>(
-                      [](const Piece& piece) { return std::optional{piece.drawers.front().mass_kg}; }, has_drawers),
-                  form_->write<std::optional<double>>([](Piece& piece, std::optional<double> kg) {
-                      for (Drawer& drawer : piece.drawers)
-                          drawer.mass_kg = kg.value_or(0);
+                      [this](const Piece& piece) { return std::optional{told(piece).mass_kg}; }, has_drawers),
+                  form_->write<std::optional<double>>([this](Piece& piece, std::optional<double> kg) {
+                      each_shown(piece, [&](Drawer& drawer) { drawer.mass_kg = kg.value_or(0); });
                   }));
-    form_->number(tr("Load in each"), "drawer-load", tr("kg"),
-                  form_->read<std::optional<double>>([](const Piece& piece) { return piece.drawers.front().load_kg; },
-                                                     has_drawers),
-                  form_->write<std::optional<double>>([](Piece& piece, std::optional<double> kg) {
-                      for (Drawer& drawer : piece.drawers)
-                          drawer.load_kg = kg;
-                  }));
+    form_->number(
+        tr("Load in it"), "drawer-load", tr("kg"),
+        form_->read<std::optional<double>>([this](const Piece& piece) { return told(piece).load_kg; }, has_drawers),
+        form_->write<std::optional<double>>([this](Piece& piece, std::optional<double> kg) {
+            each_shown(piece, [&](Drawer& drawer) { drawer.load_kg = kg; });
+        }));
     form_->one_of(tr("A lock opens"), "piece-lock", {tr("all of them"), tr("one at a time")}, &Piece::one_at_a_time,
                   has_drawers);
 }

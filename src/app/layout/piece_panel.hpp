@@ -18,8 +18,13 @@ private:
     void build_drawers();
     void build_restraint();
     void refresh() override;
+    /// Which drawer's figures are shown, counted from 1; 0: all of them, told by the first.
+    int shown_drawer(const Piece& piece) const;
+    const Drawer& told(const Piece& piece) const;
+    void each_shown(Piece& piece, const std::function<void(Drawer&)>& change) const;
 
     VerdictLabel* verdict_;
+    int drawer_ = 0;
 };
 
 } // namespace yes_square::app

@@ -43,6 +43,7 @@ protected:
         remove_->setObjectName(QString::fromLatin1(remove_name));
         empty_->setText(when_empty);
         auto* row = new QHBoxLayout;
+        add_button->setMinimumWidth(1);
         row->addWidget(add_button);
         row->addWidget(remove_);
         auto* column = new QVBoxLayout{this};

@@ -6,6 +6,11 @@ namespace yes_square {
 namespace {
 
 constexpr Length clear_of_ceiling = 100_mm;
+const HangingRail usual_rail{60_mm, 80_mm, 16_mm, {}};
+
+bool lies_in(const HungCabinet& hung, const HangingRail& rail, bool upper) {
+    return (rail.down <= hung.unit.height / 2) == upper;
+}
 
 } // namespace
 
@@ -27,10 +32,25 @@ HungCabinet new_hung(const Wall& wall) {
     hung.unit.height = 720_mm;
     hung.unit.depth = 320_mm;
     hung.unit.hinge = DoorHinge::both;
-    hung.unit.rails = {{60_mm, 80_mm, 16_mm}};
+    hung.unit.rails = {usual_rail};
     hung.left = std::max(Length{}, (wall.length - hung.unit.width) / 2);
     hung.top = std::min(2100_mm, wall.height - wall.cornice_height - clear_of_ceiling);
     return hung;
+}
+
+bool has_rail(const HungCabinet& hung, bool upper) {
+    return std::ranges::any_of(hung.unit.rails, [&](const HangingRail& rail) { return lies_in(hung, rail, upper); });
+}
+
+void tick_rail(HungCabinet& hung, bool upper, bool there) {
+    std::erase_if(hung.unit.rails, [&](const HangingRail& rail) { return lies_in(hung, rail, upper); });
+    if (!there)
+        return;
+    HangingRail rail = usual_rail;
+    if (!upper)
+        rail.down = hung.unit.height - usual_rail.down;
+    hung.unit.rails.push_back(rail);
+    std::ranges::sort(hung.unit.rails, {}, &HangingRail::down);
 }
 
 } // namespace yes_square

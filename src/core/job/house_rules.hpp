@@ -149,6 +149,7 @@ struct StorageRules {
     Length hem_clear = 30_mm;                      ///< [hr] under the hem
     Length stack_width = 280_mm;                   ///< [hr] of a pile of folded clothes
     Length fold_high = 30_mm;                      ///< [hr] of one piece in it
+    Length pile_most = 400_mm;                     ///< [hr] no pile is made higher
     Length box_width = 330_mm;                     ///< [hr] of a storage box
     Length box_depth = 380_mm;                     ///< [hr]
     Length box_height = 200_mm;                    ///< [hr]

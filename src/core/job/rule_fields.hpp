@@ -126,6 +126,7 @@ void fields(auto& visit, Is<StorageRules> auto& rules) {
     visit.optional("hem_clear", rules.hem_clear, Meaning{"a length", Range::more_than_zero});
     visit.optional("stack_width", rules.stack_width, Meaning{"a length", Range::more_than_zero});
     visit.optional("fold_high", rules.fold_high, Meaning{"a length", Range::more_than_zero});
+    visit.optional("pile_most", rules.pile_most, Meaning{"a length", Range::more_than_zero});
     visit.optional("box_width", rules.box_width, Meaning{"a length", Range::more_than_zero});
     visit.optional("box_depth", rules.box_depth, Meaning{"a length", Range::more_than_zero});
     visit.optional("box_height", rules.box_height, Meaning{"a length", Range::more_than_zero});

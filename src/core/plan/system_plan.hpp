@@ -88,6 +88,7 @@ struct BayPlan {
     std::vector<Fits> fits;
     Length hidden; ///< of its width, behind what stands on the next wall
     double kg = 0; ///< its shelves, drawers and the panel on its left
+    double drawer_kg = 0; ///< of that, one drawer
     double loaded_kg = 0;
     double needs_n = 0; ///< of what keeps it from tipping
     Length right() const { return left + width; }

@@ -164,6 +164,16 @@ private:
             rectangle(plan.left, plan.right(), shelf.top - system.panel, shelf.top,
                       board(chosen || selected(system.id)), shelf.what == ShelfOfBay::loose ? Fill::none : Fill::plain,
                       0.2, reference);
+        // Of the bay in hand every part with the label that goes on it.
+        if (chosen)
+            for (const BayShelf& shelf : plan.shelves)
+                add(Text{{scale_.x(plan.right()) - 0.3 * text(), scale_.y(shelf.top) - 0.25 * text()},
+                         shelf.label,
+                         0.75 * text(),
+                         Align::right,
+                         Ink::figure,
+                         true},
+                    reference);
         for (const BayRod& rod : plan.rods) {
             rectangle(plan.left + system.end_cup, plan.right() - system.end_cup, rod.z - system.rod_diameter / 2,
                       rod.z + system.rod_diameter / 2, Ink::bracket, Fill::plain, 0.15, reference);

@@ -37,6 +37,23 @@ UsualPiece usual(PieceKind kind) {
 
 } // namespace
 
+void spread_drawers(Piece& piece, int number) {
+    constexpr Length margin = 40_mm; ///< over and under them
+    Drawer like;
+    like.reach = piece.depth * 3 / 4;
+    like.mass_kg = 3;
+    if (!piece.drawers.empty())
+        like = piece.drawers.front();
+    piece.drawers.clear();
+    if (number < 1)
+        return;
+    like.height = std::max(1_mm, (piece.height - 2 * margin) / number);
+    for (int i = number; i > 0; --i) {
+        like.top = margin + like.height * i;
+        piece.drawers.push_back(like);
+    }
+}
+
 Piece new_piece(const Wall& wall, PieceKind kind) {
     const UsualPiece size = usual(kind);
     Piece piece;
@@ -48,9 +65,7 @@ Piece new_piece(const Wall& wall, PieceKind kind) {
     piece.left = std::max(Length{}, (wall.length - size.width) / 2);
     piece.doors = size.doors;
     piece.door_kg = size.doors > 0 ? size.mass_kg / 8 : 0;
-    const Length each = size.drawers > 0 ? (size.height - 80_mm) / size.drawers : Length{};
-    for (int i = size.drawers; i > 0; --i)
-        piece.drawers.push_back({40_mm + each * i, size.depth * 3 / 4, each, 3, {}, {}});
+    spread_drawers(piece, size.drawers);
     return piece;
 }
 

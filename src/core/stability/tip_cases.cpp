@@ -168,6 +168,8 @@ Piece piece_of(const CabinetUnit& unit, double empty_kg, double loaded_kg) {
     if (unit.hinge == DoorHinge::drawers) {
         for (Length top = drawer; top <= std::min(unit.height, highest); top += drawer)
             piece.drawers.push_back({top, unit.depth, drawer, 0, {}, {}});
+        for (Drawer& each : piece.drawers) // its fronts go out with them
+            each.mass_kg = std::min(unit.doors_kg, empty_kg) / static_cast<double>(piece.drawers.size());
     } else if (unit.hinge != DoorHinge::none) {
         piece.doors = unit.hinge == DoorHinge::both ? 2 : 1;
         piece.door_kg = std::min(unit.doors_kg, empty_kg) / piece.doors;

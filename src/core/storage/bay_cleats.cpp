@@ -178,6 +178,7 @@ Piece piece_of(const StorageSystem& system, const BayPlan& bay, DoorHinge door) 
         Drawer drawer;
         drawer.top = top - system.foot();
         drawer.reach = system.depth;
+        drawer.mass_kg = bay.drawer_kg;
         drawer.height = bay.drawers.size() > 1 ? bay.drawers[0] - bay.drawers[1] : drawer.height;
         piece.drawers.push_back(std::move(drawer));
     }

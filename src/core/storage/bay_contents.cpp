@@ -12,11 +12,6 @@ namespace {
 
 constexpr Length near_top = 150_mm; ///< a shelf this near the top one is the top one
 
-/// Moves a rod up under the top shelf where its own shelf would come too near it.
-Length settle_rod(Length wanted, Length most) {
-    return wanted > most - near_top ? most : wanted;
-}
-
 class HeightsWriter {
 public:
     HeightsWriter(const StorageSystem& system, const Bay& bay, const StorageRules& rules)
@@ -29,14 +24,14 @@ public:
         heights_.shelves.push_back({system_.panel_height});
         switch (bay_.kind) {
         case BayKind::double_hanging: {
-            const Length upper = settle_rod(bay_.rod > Length{} ? bay_.rod : std::min(rules_.upper_rod, most_), most_);
+            const Length upper = settled(bay_.rod > Length{} ? bay_.rod : std::min(rules_.upper_rod, most_));
             rod(upper);
             const Length usual = upper >= rules_.upper_rod ? rules_.lower_rod : upper / 2;
             rod(std::min(bay_.low_rod > Length{} ? bay_.low_rod : usual, upper - system_.panel - rules_.under_shelf));
             break;
         }
         case BayKind::long_hanging:
-            rod(settle_rod(bay_.rod > Length{} ? bay_.rod : std::min(rules_.long_rod, most_), most_));
+            rod(settled(bay_.rod > Length{} ? bay_.rod : std::min(rules_.long_rod, most_)));
             break;
         case BayKind::shelves:
         case BayKind::shoes:
@@ -63,6 +58,11 @@ private:
         heights_.rods.push_back(middle);
         if (const Length over = middle + rules_.under_shelf + system_.panel; over < heights_.shelves.back().top - 1_mm)
             heights_.shelves.push_back({over});
+    }
+
+    /// Up under the top shelf where its own shelf would come too near that; never so low that nothing goes under it.
+    Length settled(Length wanted) const {
+        return wanted > most_ - near_top ? most_ : std::max(wanted, 2 * (system_.panel + rules_.under_shelf));
     }
 
     /// A plain shelf at the base, and so many cleated ones above it with the top one, evenly.
@@ -228,32 +228,44 @@ private:
         return room <= Length{} ? 0 : static_cast<std::size_t>(room.in_nanometres() / each.in_nanometres());
     }
 
+    /// Adds to what fits of a kind: the least clear height and the lowest pile tell for all.
+    void fit(GoodsKind what, std::size_t number, std::size_t each, Length clear) {
+        if (number == 0)
+            return;
+        const auto same = std::ranges::find(plan_.fits, what, &Fits::what);
+        if (same == plan_.fits.end()) {
+            plan_.fits.push_back({what, number, each, clear});
+            return;
+        }
+        same->number += number;
+        same->each = std::min(same->each, each);
+        same->clear = std::min(same->clear, clear);
+    }
+
     void fits() {
-        for (const BayRod& rod : plan_.rods)
+        for (const BayRod& rod : plan_.rods) // two rods are two answers
             plan_.fits.push_back({GoodsKind::garments, rod.holds, 0, rod.under});
         if (!plan_.drawers.empty())
             plan_.fits.push_back({GoodsKind::drawers, plan_.drawers.size(), 0, bay_.drawer_height});
         if (!plan_.rods.empty() || bay_.kind == BayKind::open)
             return;
-        for (std::size_t i = 0; i < plan_.shelves.size(); ++i) {
-            // Over the topmost: nothing is counted on.
-            if (i == 0)
-                continue;
-            Length clear = plan_.shelves[i - 1].top - system_.panel - plan_.shelves[i].top;
-            if (!plan_.drawers.empty() && plan_.shelves[i].top < plan_.drawers.front())
-                continue; // that is where the drawers are
-            const Length room = clear - rules_.hand_room;
-            if (bay_.kind == BayKind::shoes) {
-                plan_.fits.push_back({GoodsKind::shoes, whole(plan_.width, rules_.shoe_width), 0, clear});
-                continue;
-            }
-            if (const std::size_t each = whole(room, rules_.fold_high); each > 0)
-                plan_.fits.push_back({GoodsKind::piles, whole(plan_.width, rules_.stack_width), each, clear});
-            if (const std::size_t high = whole(room, rules_.box_height); high > 0)
-                plan_.fits.push_back(
-                    {GoodsKind::boxes,
-                     whole(plan_.width, rules_.box_width) * whole(system_.depth, rules_.box_depth) * high, 0, clear});
-        }
+        // Over the topmost nothing is counted on, and drawers have their own place.
+        for (std::size_t i = 1; i < plan_.shelves.size(); ++i)
+            if (plan_.drawers.empty() || plan_.shelves[i].top >= plan_.drawers.front())
+                opening(plan_.shelves[i - 1].top - system_.panel - plan_.shelves[i].top);
+    }
+
+    /// What stands on one shelf.
+    void opening(Length clear) {
+        if (bay_.kind == BayKind::shoes)
+            return fit(GoodsKind::shoes, whole(plan_.width, rules_.shoe_width), 0, clear);
+        const Length room = clear - rules_.hand_room;
+        if (const std::size_t each = whole(std::min(room, rules_.pile_most), rules_.fold_high); each > 0)
+            fit(GoodsKind::piles, whole(plan_.width, rules_.stack_width), each, clear);
+        fit(GoodsKind::boxes,
+            whole(plan_.width, rules_.box_width) * whole(system_.depth, rules_.box_depth) *
+                whole(room, rules_.box_height),
+            0, clear);
     }
 
     const StorageSystem& system_;

@@ -39,8 +39,9 @@ void weigh(BayPlan& bay, double panel_kg, std::size_t bays) {
     }
     for (const BayRod& rod : bay.rods)
         goods_n += rod.load_n;
-    for (std::size_t i = 0; i < bay.drawers.size(); ++i) // a drawer's box is about three boards of the bay's width
-        bay.kg += bay.shelves.empty() ? 0 : bay.shelves.front().kg;
+    // A drawer with its front, sides and thin bottom weighs about as much as a shelf of its bay (house rule).
+    bay.drawer_kg = bay.drawers.empty() || bay.shelves.empty() ? 0 : bay.shelves.front().kg;
+    bay.kg += bay.drawer_kg * static_cast<double>(bay.drawers.size());
     bay.loaded_kg = bay.kg + goods_n / standard_gravity;
 }
 

@@ -301,12 +301,12 @@ Sentence words(const Fits& fits, const Bay& bay) {
     case GoodsKind::garments:
         return {"{0} {1}, {2} to hang in", {count(fits.number), words(bay.garment), quantity(fits.clear)}};
     case GoodsKind::piles:
-        return {"{0} piles of folded clothes, {1} in each, {2} clear",
+        return {"{0} piles of folded clothes, {1} or more in each, {2} clear or more",
                 {count(fits.number), count(fits.each), quantity(fits.clear)}};
     case GoodsKind::boxes:
-        return {"or {0} storage boxes, {1} clear", {count(fits.number), quantity(fits.clear)}};
+        return {"or {0} storage boxes", {count(fits.number)}};
     case GoodsKind::shoes:
-        return {"{0} pairs of shoes, {1} clear", {count(fits.number), quantity(fits.clear)}};
+        return {"{0} pairs of shoes, {1} clear or more", {count(fits.number), quantity(fits.clear)}};
     case GoodsKind::drawers:
         return {"{0} drawers of {1}", {count(fits.number), quantity(fits.clear)}};
     }
