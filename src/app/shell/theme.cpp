@@ -179,7 +179,7 @@ QString Theme::style_sheet() const {
                "QHeaderView::section { background: %6; color: %2; border: none; border-bottom: 1px solid %3;"
                "  padding: 3px 6px; font-weight: 500; }"
                "QTableWidget { gridline-color: %3; }"
-               "QTabWidget#layout-tabs QTabBar::tab { color: %7; padding: 6px 2px; font-size: 13px; border: none;"
+               "QTabWidget#layout-tabs QTabBar::tab { color: %7; padding: 6px 3px; font-size: 13px; border: none;"
                "  border-bottom: 3px solid %3; }"
                "QTabWidget#layout-tabs QTabBar::tab:selected { color: %2; border-bottom: 3px solid %4; }"
                "QTabWidget#layout-tabs QTabBar::tab:focus { color: %4; }"

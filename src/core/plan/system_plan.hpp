@@ -86,8 +86,8 @@ struct BayPlan {
     std::vector<BayRod> rods;    ///< from the top
     std::vector<Length> drawers; ///< upper edges above the datum, from the top
     std::vector<Fits> fits;
-    Length hidden; ///< of its width, behind what stands on the next wall
-    double kg = 0; ///< its shelves, drawers and the panel on its left
+    Length hidden;        ///< of its width, behind what stands on the next wall
+    double kg = 0;        ///< its shelves, drawers and the panel on its left
     double drawer_kg = 0; ///< of that, one drawer
     double loaded_kg = 0;
     double needs_n = 0; ///< of what keeps it from tipping

@@ -131,7 +131,7 @@ private:
                bool chosen, const Reference& reference) {
         const double room = scale_.x(right) - scale_.x(left) - 0.6 * text();
         const double middle = (scale_.x(left) + scale_.x(right)) / 2;
-        const auto wide = [&](std::string_view words) { return static_cast<double>(words.size()) * 0.6 * text(); };
+        const auto wide = [&](std::string_view words) { return static_cast<double>(words.size()) * 0.55 * text(); };
         const bool inside = wide(name) <= room;
         // A band of paper behind the words: drawers' joints would run through them.
         const double band = std::min(room, std::max(inside ? wide(name) : 0.0, wide(verdict)));
@@ -166,14 +166,19 @@ private:
                       0.2, reference);
         // Of the bay in hand every part with the label that goes on it.
         if (chosen)
-            for (const BayShelf& shelf : plan.shelves)
-                add(Text{{scale_.x(plan.right()) - 0.3 * text(), scale_.y(shelf.top) - 0.25 * text()},
+            for (const BayShelf& shelf : plan.shelves) {
+                // Over its shelf; under the topmost, over which the panels have their own.
+                const bool topmost = &shelf == &plan.shelves.front();
+                const Length under = shelf.top - system.panel - system.cleat_breadth;
+                add(Text{{scale_.x(plan.right()) - 0.3 * text(),
+                          topmost ? scale_.y(under) + 0.85 * text() : scale_.y(shelf.top) - 0.25 * text()},
                          shelf.label,
                          0.75 * text(),
                          Align::right,
                          Ink::figure,
                          true},
                     reference);
+            }
         for (const BayRod& rod : plan.rods) {
             rectangle(plan.left + system.end_cup, plan.right() - system.end_cup, rod.z - system.rod_diameter / 2,
                       rod.z + system.rod_diameter / 2, Ink::bracket, Fill::plain, 0.15, reference);
