@@ -58,7 +58,8 @@ Arguments parse(const QStringList& words) {
     const QCommandLineOption unit{QStringLiteral("unit"),
                                   QStringLiteral("Show lengths in this unit: mm, cm, in/16, ft-in/16 and so on."),
                                   QStringLiteral("NAME")};
-    const QCommandLineOption shelf{QStringLiteral("shelf"), QStringLiteral("Select the shelf or cabinet with this id."),
+    const QCommandLineOption shelf{QStringLiteral("shelf"),
+                                   QStringLiteral("Select the shelf, cabinet, bay or piece with this id."),
                                    QStringLiteral("ID")};
     const QCommandLineOption page{
         QStringLiteral("page"),

@@ -167,14 +167,14 @@ private:
         // Of the bay in hand every part with the label that goes on it.
         if (chosen)
             for (const BayShelf& shelf : plan.shelves) {
-                // Over its shelf; under the topmost, over which the panels have their own.
+                // Over its shelf at the right; under the topmost, over which the panels have their own, at the left.
                 const bool topmost = &shelf == &plan.shelves.front();
                 const Length under = shelf.top - system.panel - system.cleat_breadth;
-                add(Text{{scale_.x(plan.right()) - 0.3 * text(),
+                add(Text{{topmost ? scale_.x(plan.left) + 0.3 * text() : scale_.x(plan.right()) - 0.3 * text(),
                           topmost ? scale_.y(under) + 0.85 * text() : scale_.y(shelf.top) - 0.25 * text()},
                          shelf.label,
                          0.75 * text(),
-                         Align::right,
+                         topmost ? Align::left : Align::right,
                          Ink::figure,
                          true},
                     reference);
