@@ -452,3 +452,19 @@ TEST_CASE("any piece that can be drawn up is reckoned without a throw, and is ne
         }
     });
 }
+
+TEST_CASE("on brick a piece is held by plugs, and its cure speaks of places, not of studs", "[stability]") {
+    const Job job = piece_job(dresser(), masonry_wall());
+    const PiecePlan plan = reckon(job).walls.front()->pieces.front();
+    const Check* tips = find_check(plan.checks, CheckCode::piece_tips);
+    REQUIRE(tips);
+    REQUIRE(tips->cures.front().edit);
+    CHECK(tips->cures.front().words.pattern.find("stud") == std::string_view::npos);
+    const PiecePlan held = reckon(apply(*tips->cures.front().edit, job)).walls.front()->pieces.front();
+    CHECK(held.verdict == PieceVerdict::held);
+    for (const RestraintPlace& place : held.places)
+        CHECK(place.hold == Hold::masonry);
+    REQUIRE(held.fixing);
+    // A plug's pull alone: what each must hold over what the catalogue allows.
+    CHECK(*held.fixing_utilisation == Approx(held.each_n / held.fixing->tension_n));
+}

@@ -156,7 +156,7 @@ std::vector<Step> steps_of(const Piece& piece, const PiecePlan& plan, const Wall
         step({"Screw the straps to the wall and to solid wood of its back, and draw them tight"});
         break;
     case RestraintKind::cleat:
-        step({"Screw the cleat to the studs, level, its upper edge under what it holds"});
+        step({"Screw the cleat to the wall at the marks, level, its upper edge under what it holds"});
         step({"Screw the frame of {0} to the cleat: {1} screws, #8 or thicker, all the cleat's thickness into it",
               {piece.name, count(plan.frame_screws)}},
              true);

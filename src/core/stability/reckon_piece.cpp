@@ -111,9 +111,13 @@ private:
     /// Each way of holding it that the catalogue and the wall allow, tried.
     void hold_it(Check& check) {
         const std::size_t before = check.cures.size();
+        const bool studs = site_.timber() != nullptr;
         for (const auto& [kind, said] :
-             {std::pair{RestraintKind::through_frame, std::string_view{"Screw its frame ({0}) to {1} studs"}},
-              std::pair{RestraintKind::cleat, std::string_view{"Or a cleat of {0} on {1} studs"}}}) {
+             {std::pair{RestraintKind::through_frame,
+                        studs ? std::string_view{"Screw its frame ({0}) to {1} studs"}
+                              : std::string_view{"Screw its frame ({0}) to the wall, {1} places"}},
+              std::pair{RestraintKind::cleat, studs ? std::string_view{"Or a cleat of {0} on {1} studs"}
+                                                    : std::string_view{"Or a cleat of {0}, {1} places"}}}) {
             if (const auto tried = held_by(kind))
                 advise(check,
                        {said,

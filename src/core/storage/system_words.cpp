@@ -178,7 +178,10 @@ private:
         const BayPlan& first = plan_.bays.front();
         step({"Strike a plumb line at {0}, the outer face of P1, and a level line at {1}, the screws of the top cleats",
               {quantity(system_.left), quantity(first.cleats.empty() ? plan_.head : first.cleats.front().z)}});
-        step({"Mark every stud on that line, and check each once more from the reference end"}, true);
+        step({site_.masonry()
+                  ? std::string_view{"Mark the holes of every cleat, and check each once more from the reference end"}
+                  : "Mark every stud on that line, and check each once more from the reference end"},
+             true);
         if (system_.hung)
             step({"Screw a temporary ledger on, its top edge at {0}: the panels stand on it until they are held",
                   {quantity(plan_.foot)}},
@@ -218,7 +221,7 @@ private:
             const BayCleat& top = bay.cleats.front();
             step({"Stand {0}, put shelf {1} between, and screw it to both panels", {right, top.shelf}});
             if (top.screws.empty())
-                step({"Stop: no stud stands behind bay {0}. Do not let go of {1}", {count(bay.number), right}}, true);
+                step({"Stop: nothing holds behind bay {0}. Do not let go of {1}", {count(bay.number), right}}, true);
             else if (plan_.fixing)
                 step({"Hold {0} until one screw through the cleat of {1} is in at {2}: {3}, {4} long",
                       {right, top.shelf, quantity(top.screws.front().x), plan_.fixing->name,
@@ -228,7 +231,7 @@ private:
     }
 
     void finish() {
-        step({"Plumb each panel at its foot, then screw the lower cleats to the studs, from the left"}, true);
+        step({"Plumb each panel at its foot, then screw the lower cleats to the wall, from the left"}, true);
         for (const PanelCorrection& found : plan_.corrections)
             if (!found.within)
                 step({found.to_right ? std::string_view{"Panel {0}: foot {1} to the right"}
