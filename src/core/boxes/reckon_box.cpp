@@ -2,7 +2,6 @@
 
 #include "core/boxes/box_parts.hpp"
 #include "core/runs/hang_unit.hpp"
-#include "core/shelves/shelf_loads.hpp"
 #include "core/shelves/verdicts.hpp"
 
 #include <algorithm>
@@ -97,14 +96,12 @@ private:
         shelf.material = box_.material;
         shelf.load = box_.load;
         shelf.height = plan_.shelf_tops.empty() ? box_.bottom() + box_.side : plan_.shelf_tops.back();
-        const ShelfLoads loads = loads_of(shelf, site_.rules);
-        const BeamResult beam = analyse(beam_of(shelf, {Length{}, shelf.length}), loads.on_beam(),
-                                        creep_factor(shelf, site_.service_class));
-        plan_.sag = worst_sag(beam, divisor(site_.rules.sag_limit));
-        plan_.board_utilisation = board_utilisation(shelf, beam, loads.accidental_n, site_.rules);
-        goods_source_ = loads.goods_source;
+        const SimpleSpan span = simple_span(shelf, site_.rules, site_.service_class);
+        plan_.sag = span.sag;
+        plan_.board_utilisation = span.utilisation;
+        goods_source_ = span.loads.goods_source;
         // On every shelf, on the bottom, and on its top, where things come to stand too.
-        goods_kg_ = loads.goods_n_per_m * shelf.length.in_metres() / standard_gravity;
+        goods_kg_ = span.loads.goods_n_per_m * shelf.length.in_metres() / standard_gravity;
         plan_.loaded_kg = plan_.kg + goods_kg_ * (box_.shelves + 2);
     }
 

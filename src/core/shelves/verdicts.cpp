@@ -1,7 +1,5 @@
 #include "core/shelves/verdicts.hpp"
 
-#include "core/shelves/shelf_loads.hpp"
-
 #include <algorithm>
 
 namespace yes_square {
@@ -28,6 +26,15 @@ double board_utilisation(const Shelf& shelf, const BeamResult& beam, double acci
     const BoardProperties& board = properties(shelf.material);
     return std::max(beam.greatest_moment / modulus / (bending_stored_mpa(board) * 1e6),
                     leaned / modulus / (bending_leaned_mpa(board) * 1e6));
+}
+
+SimpleSpan simple_span(const Shelf& shelf, const HouseRules& rules, ServiceClass service_class) {
+    SimpleSpan span{loads_of(shelf, rules), {}, 0};
+    const BeamResult beam =
+        analyse(beam_of(shelf, {Length{}, shelf.length}), span.loads.on_beam(), creep_factor(shelf, service_class));
+    span.sag = worst_sag(beam, divisor(rules.sag_limit));
+    span.utilisation = board_utilisation(shelf, beam, span.loads.accidental_n, rules);
+    return span;
 }
 
 } // namespace yes_square

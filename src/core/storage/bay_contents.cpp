@@ -1,6 +1,5 @@
 #include "core/storage/bay_contents.hpp"
 
-#include "core/shelves/shelf_loads.hpp"
 #include "core/shelves/verdicts.hpp"
 #include "core/storage/bay_widths.hpp"
 
@@ -123,24 +122,11 @@ private:
         return shelf;
     }
 
-    struct Bent {
-        SagVerdict sag;
-        double utilisation = 0;
-        ShelfLoads loads;
-    };
-    Bent bend(const Shelf& shelf) const {
-        Bent bent;
-        bent.loads = loads_of(shelf, site_.rules);
-        const BeamResult beam = analyse(beam_of(shelf, {Length{}, shelf.length}), bent.loads.on_beam(),
-                                        creep_factor(shelf, site_.service_class));
-        bent.sag = worst_sag(beam, divisor(site_.rules.sag_limit));
-        bent.utilisation = board_utilisation(shelf, beam, bent.loads.accidental_n, site_.rules);
-        return bent;
-    }
+    SimpleSpan bend(const Shelf& shelf) const { return simple_span(shelf, site_.rules, site_.service_class); }
 
     void shelf(Length top, ShelfOfBay what, std::optional<std::size_t> pin_hole) {
         const Shelf board_here = board(top);
-        const Bent bent = bend(board_here);
+        const SimpleSpan bent = bend(board_here);
         plan_.shelves.push_back({{},
                                  what,
                                  board_here.height,
@@ -208,7 +194,7 @@ private:
         pole.stuff = system_.rod_stuff;
         pole.wall = system_.rod_wall;
         bar.holding = pole;
-        const Bent bent = bend(bar);
+        const SimpleSpan bent = bend(bar);
         rod.load_n = bent.loads.total_n(bar.length);
         rod.sag = bent.sag;
         rod.utilisation = bent.utilisation;
