@@ -52,10 +52,9 @@ InventoryRow row_of(const Wall& wall, const StorageSystem& system, const SystemP
         kg += bay.kg;
     InventoryRow row{wall.name, system.name, plan.head, kg, PieceVerdict::held, "the cleats of its bays", 0, {}};
     for (const BayPlan& bay : plan.bays) {
-        const bool held = std::ranges::any_of(bay.cleats, [](const BayCleat& cleat) {
-            return !cleat.screws.empty() && cleat.utilisation && *cleat.utilisation <= 1;
-        });
-        if (!held)
+        // Its top cleat is what keeps a bay from tipping.
+        const BayCleat* top = bay.cleats.empty() ? nullptr : &bay.cleats.front();
+        if (!top || top->screws.empty() || !top->utilisation || *top->utilisation > 1)
             row.verdict = PieceVerdict::unsafe;
         if (!bay.cleats.empty())
             row.places += bay.cleats.front().screws.size();
