@@ -280,3 +280,18 @@ TEST_CASE("nothing hangs on a stud that is only indicated", "[boxes][audit]") {
     CHECK(find_check(box.checks, CheckCode::unit_few_studs)->severity == Severity::error);
     CHECK(hung_plan(found_cabinet(), wall).verdict == HungVerdict::unload);
 }
+
+TEST_CASE("two screws side by side on one stud do not stop a cabinet from turning", "[audit]") {
+    HungCabinet hung = found_cabinet();
+    hung.studs = 1;
+    hung.bottom_screws = 0;
+    hung.top_screws = 2;
+    hung.joined_left = true;
+    hung.unit.rails.resize(1);
+    hung.left = 1700_mm; // its one stud lies well beside its middle
+    hung.unit.width = 500_mm;
+    const HungPlan plan = hung_plan(hung);
+    CHECK(plan.verdict == HungVerdict::unload);
+    REQUIRE(plan.utilisation);
+    CHECK(std::isinf(*plan.utilisation));
+}

@@ -101,6 +101,9 @@ double steel_tension_n(const ScrewProperties& screw) {
 }
 
 double combined_utilisation(double tension_n, double shear_n, double withdrawal_n, double lateral_n) {
+    // A single screw that would have to stop a turn: no angle, and nothing holds it.
+    if (!std::isfinite(tension_n) || !std::isfinite(shear_n))
+        return std::numeric_limits<double>::infinity();
     const double load = std::hypot(tension_n, shear_n);
     if (load <= 0)
         return 0;
