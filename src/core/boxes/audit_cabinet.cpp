@@ -201,22 +201,30 @@ private:
             used.result = ratio(*plan_.utilisation);
             used.source = {Provenance::from_memory, "NDS-2018 12.2 to 12.4, AWC TR12"};
         }
-        const auto step = [&](Sentence said, bool hold = false) { plan_.steps.push_back({std::move(said), hold}); };
+        Phase phase = Phase::ready;
+        const auto step = [&](Sentence said, bool hold = false) {
+            plan_.steps.push_back({std::move(said), hold, phase});
+        };
         if (plan_.verdict == HungVerdict::unload)
             step({"Empty {0} now, and let nobody work under it", {hung_.unit.name}}, true);
         if (plan_.verdict == HungVerdict::sound) {
+            phase = Phase::prove;
             step({"Tighten its screws, pull on its top and bottom: nothing may move"}, true);
             return;
         }
         step({"Hold it up with a jack or a ledger before a screw is touched"}, true);
+        plan_.steps.push_back(detector_step());
+        phase = Phase::mark;
         for (const UnitHole& hole : plan_.wanted.holes)
             if (hole.hold != Hold::assumed_stud && hole.hold != Hold::lining)
                 step({"A screw is wanted at {0}, {1} up: inside, {2} from its left side",
                       {quantity(hole.x), quantity(hole.z), quantity(hole.inside_left)}});
+        phase = Phase::drill;
         if (plan_.wanted.fixing)
             step({"{0}, {1} long, pilot {2}; a broad head or a washer",
                   {plan_.wanted.fixing->name, stock(plan_.wanted.fixing->screw_length),
                    stock(plan_.wanted.fixing->hole_diameter)}});
+        phase = Phase::prove;
         step({"Pull on its top and bottom: nothing may move. Then load it"}, true);
     }
 

@@ -36,10 +36,14 @@ std::vector<Length> shelf_tops(const WallBox& box) {
     return tops;
 }
 
+Length shear_of_top(Length rising, Length falling, Length width) {
+    const double r = rising.in_metres();
+    const double f = falling.in_metres();
+    return width > Length{} ? Length::nearest_to_metres((r - f) * (r + f) / (4 * width.in_metres())) : Length{};
+}
+
 Squareness squareness(Length width, Length height, Length rising, Length falling, const BoxRules& rules) {
-    const double d1 = rising.in_metres();
-    const double d2 = falling.in_metres();
-    const double aside = (d1 * d1 - d2 * d2) / (4 * width.in_metres());
+    const double aside = shear_of_top(rising, falling, width).in_metres();
     Squareness square;
     square.top_moves = Length::nearest_to_metres(std::abs(aside));
     square.to_right = aside < 0;

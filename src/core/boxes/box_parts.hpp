@@ -22,4 +22,8 @@ Squareness squareness(Length width, Length height, Length rising, Length falling
 /// Screws round a back.
 std::size_t back_screws(const WallBox& box, const BoxRules& rules);
 
+/// How far the top of a frame stands aside by its diagonals: (rising^2 - falling^2) / (4 width); to the right if more
+/// than 0.
+Length shear_of_top(Length rising, Length falling, Length width);
+
 } // namespace yes_square

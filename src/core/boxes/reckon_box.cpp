@@ -268,11 +268,16 @@ private:
     }
 
     void steps() {
-        const auto step = [&](Sentence said, bool hold = false) { plan_.steps.push_back({std::move(said), hold}); };
-        step({"Go over the marks with a detector, services switched off. Do not drill where it answers"}, true);
+        Phase phase = Phase::ready;
+        const auto step = [&](Sentence said, bool hold = false, int persons = 1) {
+            plan_.steps.push_back({std::move(said), hold, phase, persons});
+        };
+        plan_.steps.push_back(detector_step());
         step({"Cut the parts by the list and mark each; the saw's kerf comes off the stock, not off the part"});
+        phase = Phase::assemble;
         step({"Put it together lying down: both diagonals {0}, then glue and screw", {quantity(plan_.diagonal)}}, true);
         step({"Screw the back on all round, {0} screws: it carries the box", {count(plan_.back_screws)}});
+        phase = Phase::drill;
         if (const auto& fixing = plan_.hang.fixing) {
             step({"Drill the wall: pilot {0}, tape on the bit at {1}; clearance {2} through the back",
                   {stock(fixing->hole_diameter), stock(fixing->drill_depth), stock(fixing->clearance)}});
@@ -281,10 +286,13 @@ private:
                       "with a "
                       "socket, by hand at the end"});
         }
+        phase = Phase::hang;
         step(
             {"Two lift it, {0}, onto a ledger or a jack: keep hold until one screw at the top is in", {mass(plan_.kg)}},
-            true);
+            true, 2);
+        phase = Phase::adjust;
         step({"Level it, drive the other screws, then tighten them all"});
+        phase = Phase::prove;
         step({"Pull on its top and bottom: nothing may move. Heavy books go to the bottom"}, true);
     }
 

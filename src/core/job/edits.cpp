@@ -49,6 +49,9 @@ struct WallApplier {
         drop(wall.trial_holes, off_face);
         drop(wall.joists, [&](Length x) { return x > wall.length; });
     }
+    void operator()(const ForgetHole& edit) const {
+        std::erase_if(wall.made, [&](const MadeHole& hole) { return hole.x == edit.x && hole.z == edit.z; });
+    }
     void operator()(const auto&) const {}
 };
 
@@ -98,6 +101,8 @@ void apply_to_job(const RemoveThing& edit, Job& job) {
         remove(wall.pieces);
         remove(wall.boxes);
         remove(wall.hung);
+        remove(wall.feeds);
+        remove(wall.work_readings);
     }
 }
 void apply_to_job(const SetSkill& edit, Job& job) {
@@ -224,6 +229,8 @@ std::string fresh_id(const Job& job, std::string_view stem) {
         take(wall.pieces);
         take(wall.boxes);
         take(wall.hung);
+        take(wall.feeds);
+        take(wall.work_readings);
         for (const StorageSystem& system : wall.systems)
             take(system.bays);
         for (const Run& run : wall.runs) {

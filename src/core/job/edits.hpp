@@ -145,10 +145,19 @@ struct RemoveThing {
     bool operator==(const RemoveThing&) const = default;
 };
 
-using Edit = std::variant<MoveShelf, ResizeShelf, ChooseBracket, ChooseLayout, ChooseBoard, ChangeShelf, SetSkill,
-                          SetWallHeight, TakeBuildUp, DropReadingsOffWall, SetLine, TakeLines, SetRelation, PlaceRun,
-                          SetSlack, SetHanging, ResizeUnit, ReorderUnit, SetHinge, RemoveUnit, Change<StorageSystem>,
-                          Change<Piece>, Change<WallBox>, Change<HungCabinet>, MoveThing, RemoveThing>;
+/// A hole of a wall is filled, or was never made.
+struct ForgetHole {
+    std::string wall;
+    Length x;
+    Length z;
+    bool operator==(const ForgetHole&) const = default;
+};
+
+using Edit =
+    std::variant<MoveShelf, ResizeShelf, ChooseBracket, ChooseLayout, ChooseBoard, ChangeShelf, SetSkill, SetWallHeight,
+                 TakeBuildUp, DropReadingsOffWall, SetLine, TakeLines, SetRelation, PlaceRun, SetSlack, SetHanging,
+                 ResizeUnit, ReorderUnit, SetHinge, RemoveUnit, Change<StorageSystem>, Change<Piece>, Change<WallBox>,
+                 Change<HungCabinet>, Change<LightFeed>, MoveThing, RemoveThing, ForgetHole>;
 
 /// Where a wall keeps its parts of a kind.
 template <class Part>
@@ -165,6 +174,10 @@ template <>
 inline constexpr std::vector<WallBox> Wall::*parts_of<WallBox> = &Wall::boxes;
 template <>
 inline constexpr std::vector<HungCabinet> Wall::*parts_of<HungCabinet> = &Wall::hung;
+template <>
+inline constexpr std::vector<LightFeed> Wall::*parts_of<LightFeed> = &Wall::feeds;
+template <>
+inline constexpr std::vector<WorkReading> Wall::*parts_of<WorkReading> = &Wall::work_readings;
 
 /// The part of a kind with this id, and its wall; nullptr: none.
 template <class Part, class SomeJob>

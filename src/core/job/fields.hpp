@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/job/day_fields.hpp"
 #include "core/job/field_visits.hpp"
 #include "core/job/rule_fields.hpp"
 #include "core/job/shelf_fields.hpp"
@@ -243,6 +244,9 @@ void fields(auto& visit, Is<Wall> auto& wall) {
     visit.list("pieces", wall.pieces);
     visit.list("boxes", wall.boxes);
     visit.list("hung", wall.hung);
+    visit.list("feeds", wall.feeds);
+    visit.list("made", wall.made);
+    visit.list("work_readings", wall.work_readings);
 }
 
 void fields(auto& visit, Is<Room> auto& room) {
@@ -313,6 +317,8 @@ void fields(auto& visit, Is<Catalogue> auto& catalogue) {
     visit.list("plugs", catalogue.plugs);
     visit.list("lining_anchors", catalogue.lining_anchors);
     visit.list("units", catalogue.units);
+    visit.list("stock", catalogue.stock);
+    visit.list("supplies", catalogue.supplies);
 }
 
 void fields(auto& visit, Is<Job> auto& job) {
@@ -325,6 +331,12 @@ void fields(auto& visit, Is<Job> auto& job) {
     visit.list("rooms", job.rooms);
     visit.list("walls", job.walls);
     visit.part("catalogue", job.catalogue);
+    visit.optional("crew", job.crew, Meaning{"a number of persons", Range::more_than_zero});
+    visit.optional("fitter", job.fitter);
+    visit.optional("currency", job.currency);
+    visit.list("delivery", job.delivery);
+    visit.list("ticks", job.ticks);
+    visit.list("log", job.log);
 }
 
 } // namespace yes_square

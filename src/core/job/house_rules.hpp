@@ -173,6 +173,50 @@ struct BoxRules {
     bool operator==(const BoxRules&) const = default;
 };
 
+/// Cutting parts from stock, and what is taken along.
+struct CutRules {
+    Length kerf = 3_mm;              ///< [hr] that the saw eats
+    Length end_trim = {};            ///< [hr] off each end of a new length
+    Length sheet_trim = {};          ///< [hr] off each edge of a new sheet
+    Length offcut_kept = 300_mm;     ///< [hr] a shorter offcut is waste
+    double spare_share = 0.1;        ///< [hr] of screws and plugs, besides those the plan wants
+    int spare_least = 2;             ///< [hr]
+    Length scribe_allowance = 10_mm; ///< [hr] left on a board that is scribed to a wall
+    std::map<std::string, std::string> unknown = {};
+
+    bool operator==(const CutRules&) const = default;
+};
+
+/// Fitting: how true work must be, and how long things take.
+struct FitRules {
+    Length level_per_m = 1_mm;                    ///< [hr] work may be out of level by this for each metre
+    Length plumb_per_m = 1_mm;                    ///< [hr] and out of plumb
+    Length straight = 1_mm;                       ///< [hr] a front may be off a straight line by this
+    Length place = 2_mm;                          ///< [hr] a thing may stand this far from where it should
+    Length leg_pitch = Length::micrometres(1500); ///< of a leg's thread: M10 coarse, ISO 261 (from memory)
+    Length shim_step = Length::micrometres(500);  ///< [hr] thinnest packing at hand
+    Length reach = 600_mm;                        ///< [hr] marked and drilled without taking a step
+    double mark_min = 1;                          ///< [hr] minutes for a mark
+    double drill_min = 2;                         ///< [hr] for a hole
+    double step_min = 5;                          ///< [hr] for any other step
+    double resin_min = 60;                        ///< [hr] until resin bears, where its packet says no other
+    double sealant_min = 720;                     ///< [hr] until sealant or glue may be wetted or strained
+    std::map<std::string, std::string> unknown = {};
+
+    bool operator==(const FitRules&) const = default;
+};
+
+/// Low-voltage feeds.
+struct FeedRules {
+    double drop_most = 0.05;   ///< [hr] of the voltage, at the farthest lamp
+    double driver_share = 0.8; ///< [hr] a driver is loaded to this share of its rating at most
+    double driver_watts = 60;  ///< [hr] the largest driver that is taken; more is shared among several
+    double amps_per_mm2 = 6;   ///< [hr] a lead carries this much at most
+    std::map<std::string, std::string> unknown = {};
+
+    bool operator==(const FeedRules&) const = default;
+};
+
 /// Rules of thumb, each in one place. A job saves them, so that a change shows in its record.
 /// Marked [cp] common practice, [hr] a house rule of ours.
 struct HouseRules {
@@ -207,6 +251,9 @@ struct HouseRules {
     TippingRules tipping = {};
     StorageRules storage = {};
     BoxRules boxes = {};
+    CutRules cutting = {};
+    FitRules fitting = {};
+    FeedRules feeds = {};
     std::map<std::string, std::string> unknown;
 
     bool operator==(const HouseRules&) const = default;

@@ -1,11 +1,14 @@
 #pragma once
 
 #include "core/job/boxes.hpp"
+#include "core/job/feed.hpp"
+#include "core/job/fitting.hpp"
 #include "core/job/house_rules.hpp"
 #include "core/job/materials.hpp"
 #include "core/job/pieces.hpp"
 #include "core/job/runs.hpp"
 #include "core/job/shelf.hpp"
+#include "core/job/stock.hpp"
 #include "core/job/storage.hpp"
 #include "core/job/survey.hpp"
 #include "core/measure/length.hpp"
@@ -139,6 +142,9 @@ struct Wall {
     std::vector<Piece> pieces = {};
     std::vector<WallBox> boxes = {};
     std::vector<HungCabinet> hung = {};
+    std::vector<LightFeed> feeds = {};
+    std::vector<MadeHole> made = {};
+    std::vector<WorkReading> work_readings = {};
     UnknownMembers unknown = {};
     bool operator==(const Wall&) const = default;
 
@@ -252,6 +258,8 @@ struct Catalogue {
     std::vector<MasonryAnchor> plugs;
     std::vector<LiningAnchor> lining_anchors;
     std::vector<ListedUnit> units = {};
+    std::vector<Stock> stock = {};
+    std::vector<KitSupply> supplies = {};
     UnknownMembers unknown = {};
     bool operator==(const Catalogue&) const = default;
 };
@@ -266,6 +274,12 @@ struct Job {
     std::vector<Room> rooms;
     std::vector<Wall> walls;
     Catalogue catalogue;
+    int crew = 1;         ///< persons on the job
+    std::string fitter;   ///< who ticks and records
+    std::string currency; ///< of its prices, as they are written: "EUR"
+    std::vector<DeliveryLine> delivery = {};
+    std::vector<Tick> ticks = {};
+    std::vector<LogEntry> log = {};
     UnknownMembers unknown = {};
     bool operator==(const Job&) const = default;
 };

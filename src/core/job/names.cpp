@@ -432,4 +432,66 @@ std::span<const EnumName<Unit>> enum_names() {
     return names;
 }
 
+template <>
+std::span<const EnumName<StuffKind>> enum_names() {
+    static constexpr EnumName<StuffKind> names[]{
+        {StuffKind::sheet, "sheet"},     {StuffKind::board, "board"},   {StuffKind::cleat, "cleat"},
+        {StuffKind::stud, "stud"},       {StuffKind::rod, "rod"},       {StuffKind::rail, "rail"},
+        {StuffKind::worktop, "worktop"}, {StuffKind::plinth, "plinth"}, {StuffKind::packer, "packer"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<Received>> enum_names() {
+    static constexpr EnumName<Received> names[]{{Received::unchecked, "unchecked"},
+                                                {Received::whole, "whole"},
+                                                {Received::short_of, "short"},
+                                                {Received::wrong, "wrong"},
+                                                {Received::damaged, "damaged"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<TickState>> enum_names() {
+    static constexpr EnumName<TickState> names[]{
+        {TickState::begun, "begun"}, {TickState::done, "done"}, {TickState::could_not, "could_not"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<ReadingKind>> enum_names() {
+    static constexpr EnumName<ReadingKind> names[]{{ReadingKind::level, "level"},
+                                                   {ReadingKind::plumb, "plumb"},
+                                                   {ReadingKind::tape, "tape"},
+                                                   {ReadingKind::diagonals, "diagonals"},
+                                                   {ReadingKind::straightedge, "straightedge"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<OffAt>> enum_names() {
+    static constexpr EnumName<OffAt> names[]{
+        {OffAt::left, "left"}, {OffAt::right, "right"}, {OffAt::front, "front"}, {OffAt::back, "back"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<LogKind>> enum_names() {
+    static constexpr EnumName<LogKind> names[]{{LogKind::note, "note"},           {LogKind::reading, "reading"},
+                                               {LogKind::deviation, "deviation"}, {LogKind::change, "change"},
+                                               {LogKind::photo, "photo"},         {LogKind::signature, "signature"},
+                                               {LogKind::delivery, "delivery"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<Conductor>> enum_names() {
+    static constexpr EnumName<Conductor> names[]{{Conductor::mm2_0_5, "mm2_0_5"}, {Conductor::mm2_0_75, "mm2_0_75"},
+                                                 {Conductor::mm2_1, "mm2_1"},     {Conductor::mm2_1_5, "mm2_1_5"},
+                                                 {Conductor::mm2_2_5, "mm2_2_5"}, {Conductor::awg_22, "awg_22"},
+                                                 {Conductor::awg_20, "awg_20"},   {Conductor::awg_18, "awg_18"},
+                                                 {Conductor::awg_16, "awg_16"},   {Conductor::awg_14, "awg_14"}};
+    return names;
+}
+
 } // namespace yes_square

@@ -143,6 +143,41 @@ void fields(auto& visit, Is<BoxRules> auto& rules) {
     visit.optional("square_per_m", rules.square_per_m, Meaning{"a length", Range::more_than_zero});
 }
 
+void fields(auto& visit, Is<CutRules> auto& rules) {
+    constexpr Meaning margin{"a length", Range::not_negative};
+    visit.optional("kerf", rules.kerf, margin);
+    visit.optional("end_trim", rules.end_trim, margin);
+    visit.optional("sheet_trim", rules.sheet_trim, margin);
+    visit.optional("offcut_kept", rules.offcut_kept, margin);
+    visit.optional("spare_share", rules.spare_share, Meaning{"a share", Range::not_negative});
+    visit.optional("spare_least", rules.spare_least, Meaning{"a number of spares", Range::not_negative});
+    visit.optional("scribe_allowance", rules.scribe_allowance, margin);
+}
+
+void fields(auto& visit, Is<FitRules> auto& rules) {
+    constexpr Meaning length{"a length", Range::more_than_zero};
+    constexpr Meaning minutes{"a time in minutes", Range::not_negative};
+    visit.optional("level_per_m", rules.level_per_m, length);
+    visit.optional("plumb_per_m", rules.plumb_per_m, length);
+    visit.optional("straight", rules.straight, length);
+    visit.optional("place", rules.place, length);
+    visit.optional("leg_pitch", rules.leg_pitch, length);
+    visit.optional("shim_step", rules.shim_step, length);
+    visit.optional("reach", rules.reach, length);
+    visit.optional("mark_min", rules.mark_min, minutes);
+    visit.optional("drill_min", rules.drill_min, minutes);
+    visit.optional("step_min", rules.step_min, minutes);
+    visit.optional("resin_min", rules.resin_min, minutes);
+    visit.optional("sealant_min", rules.sealant_min, minutes);
+}
+
+void fields(auto& visit, Is<FeedRules> auto& rules) {
+    visit.optional("drop_most", rules.drop_most, Meaning{"a share", Range::fraction});
+    visit.optional("driver_share", rules.driver_share, Meaning{"a share", Range::fraction});
+    visit.optional("driver_watts", rules.driver_watts, Meaning{"a power", Range::more_than_zero});
+    visit.optional("amps_per_mm2", rules.amps_per_mm2, Meaning{"a current", Range::more_than_zero});
+}
+
 void fields(auto& visit, Is<HouseRules> auto& rules) {
     constexpr Meaning length{"a length", Range::more_than_zero};
     constexpr Meaning margin{"a margin", Range::not_negative};
@@ -179,6 +214,9 @@ void fields(auto& visit, Is<HouseRules> auto& rules) {
     visit.part("tipping", rules.tipping);
     visit.part("storage", rules.storage);
     visit.part("boxes", rules.boxes);
+    visit.part("cutting", rules.cutting);
+    visit.part("fitting", rules.fitting);
+    visit.part("feeds", rules.feeds);
 }
 
 } // namespace yes_square

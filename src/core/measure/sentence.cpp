@@ -59,6 +59,22 @@ std::string say(const Quantity& quantity, const Voice& voice) {
         return fmt::format("{:.2f}°", si * 180 / std::numbers::pi);
     case Kind::count:
         return fmt::format("{:.0f}", si);
+    case Kind::power:
+        return fmt::format("{} W", figures(si));
+    case Kind::power_per_m:
+        return imperial ? fmt::format("{} W/ft", figures(si * metres_per_foot)) : fmt::format("{} W/m", figures(si));
+    case Kind::voltage:
+        return fmt::format("{} V", figures(si));
+    case Kind::current:
+        return fmt::format("{} A", figures(si));
+    case Kind::resistance_per_m:
+        return imperial ? fmt::format("{:.3f} ohm per 1000 ft", si * 1000 * metres_per_foot)
+                        : fmt::format("{:.2f} ohm per 1000 m", si * 1000);
+    case Kind::time:
+        return si < 5400 ? fmt::format("{:.0f} min", si / 60) : fmt::format("{:.1f} h", si / 3600);
+    case Kind::area:
+        return imperial ? fmt::format("{:.1f} sq ft", si / metres_per_foot / metres_per_foot)
+                        : fmt::format("{:.2f} m\u00b2", si);
     }
     std::abort();
 }
@@ -113,6 +129,20 @@ std::string_view si_unit(Kind kind) {
         return "Pa";
     case Kind::angle:
         return "rad";
+    case Kind::power:
+        return "W";
+    case Kind::power_per_m:
+        return "W/m";
+    case Kind::voltage:
+        return "V";
+    case Kind::current:
+        return "A";
+    case Kind::resistance_per_m:
+        return "ohm/m";
+    case Kind::time:
+        return "s";
+    case Kind::area:
+        return "m2";
     case Kind::ratio:
     case Kind::share:
     case Kind::count:

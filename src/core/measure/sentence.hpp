@@ -14,20 +14,27 @@
 namespace yes_square {
 
 enum class Kind {
-    length,      ///< m, shown in the job's unit
-    fine_length, ///< m, a sag: shown to 0.1 mm or 0.001 in
-    stock,       ///< m, a screw, a drill or its depth: as it is sold, 63.5 mm or 2 1/2 in
-    force,       ///< N
-    moment,      ///< N m
-    mass,        ///< kg
-    line_load,   ///< N/m
-    mass_per_m,  ///< kg/m
-    stiffness,   ///< N m2
-    modulus,     ///< Pa
-    ratio,       ///< a pure number, two decimals
-    share,       ///< a probability, shown in per cent
-    angle,       ///< rad, shown in degrees
-    count,       ///< a whole number
+    length,           ///< m, shown in the job's unit
+    fine_length,      ///< m, a sag: shown to 0.1 mm or 0.001 in
+    stock,            ///< m, a screw, a drill or its depth: as it is sold, 63.5 mm or 2 1/2 in
+    force,            ///< N
+    moment,           ///< N m
+    mass,             ///< kg
+    line_load,        ///< N/m
+    mass_per_m,       ///< kg/m
+    stiffness,        ///< N m2
+    modulus,          ///< Pa
+    ratio,            ///< a pure number, two decimals
+    share,            ///< a probability, shown in per cent
+    angle,            ///< rad, shown in degrees
+    count,            ///< a whole number
+    power,            ///< W
+    power_per_m,      ///< W/m
+    voltage,          ///< V
+    current,          ///< A
+    resistance_per_m, ///< ohm/m, of one conductor
+    time,             ///< s, shown in minutes or hours
+    area,             ///< m2
 };
 
 struct Quantity {

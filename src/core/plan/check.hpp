@@ -158,6 +158,13 @@ enum class CheckCode {
     box_not_square,
     box_cannot_be_made,
     hung_unsound,
+    hole_left_over,
+    feed_drops,
+    feed_overloaded,
+    feed_along_nothing,
+    stock_too_short,
+    delivery_short,
+    delivery_unchecked,
 };
 
 std::string_view name(CheckCode code);
@@ -205,9 +212,30 @@ struct SagVerdict {
     double share() const { return limit > 0 ? long_term / limit : 0; }
 };
 
+/// What a step is part of, in the order that work goes.
+enum class Phase {
+    ready,    ///< gone over, cleared, protected, cut
+    mark,     ///< lines and places
+    drill,    ///< the wall
+    assemble, ///< on the bench or on the floor
+    hang,     ///< lifted, set, screwed on loosely
+    cure,     ///< nobody touches it
+    adjust,   ///< level, plumb, straight; then tight
+    prove,    ///< pulled at, labelled, written down
+};
+
+std::string_view words(Phase phase);
+
 struct Step {
     Sentence words;
     bool hold_point = false; ///< do not go on before it is right
+    Phase phase = Phase::ready;
+    int persons = 1;
+    double wait_min = 0;  ///< of Phase::cure: so long, where the packet says no other
+    bool of_wall = false; ///< said once for all that hangs on the wall
 };
+
+/// What comes before every hole.
+Step detector_step();
 
 } // namespace yes_square

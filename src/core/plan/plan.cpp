@@ -16,6 +16,46 @@ std::string_view sum_of(std::size_t terms) {
     return terms < patterns.size() ? std::string_view{patterns[terms]} : std::string_view{};
 }
 
+Step detector_step() {
+    Step step{{"Go over the marks with a detector, services switched off. Do not drill where it answers"}, true};
+    step.of_wall = true;
+    return step;
+}
+
+std::string_view words(Phase phase) {
+    switch (phase) {
+    case Phase::ready:
+        return "make ready";
+    case Phase::mark:
+        return "mark";
+    case Phase::drill:
+        return "drill";
+    case Phase::assemble:
+        return "put together";
+    case Phase::hang:
+        return "hang";
+    case Phase::cure:
+        return "wait";
+    case Phase::adjust:
+        return "set true and tighten";
+    case Phase::prove:
+        return "prove";
+    }
+    return {};
+}
+
+std::string_view words(Verdict verdict) {
+    switch (verdict) {
+    case Verdict::within:
+        return "may stay";
+    case Verdict::unsure:
+        return "too close to tell";
+    case Verdict::out:
+        return "to be put right";
+    }
+    return {};
+}
+
 std::string_view name(CheckCode code) {
     switch (code) {
     case CheckCode::stud_assumed:
@@ -248,6 +288,20 @@ std::string_view name(CheckCode code) {
         return "box_cannot_be_made";
     case CheckCode::hung_unsound:
         return "hung_unsound";
+    case CheckCode::hole_left_over:
+        return "hole_left_over";
+    case CheckCode::feed_drops:
+        return "feed_drops";
+    case CheckCode::feed_overloaded:
+        return "feed_overloaded";
+    case CheckCode::feed_along_nothing:
+        return "feed_along_nothing";
+    case CheckCode::stock_too_short:
+        return "stock_too_short";
+    case CheckCode::delivery_short:
+        return "delivery_short";
+    case CheckCode::delivery_unchecked:
+        return "delivery_unchecked";
     }
     std::abort();
 }
@@ -271,6 +325,7 @@ std::vector<OwnedCheck> checks_of(const WallPlan& wall) {
             checks.push_back({wall.wall_name, owner, &check});
     };
     add(wall.wall_name, wall.survey.checks);
+    add(wall.wall_name, wall.checks);
     for (const ShelfPlan& shelf : wall.shelves)
         add(shelf.shelf_name, shelf.checks);
     for (const RunPlan& run : wall.runs)
@@ -283,6 +338,8 @@ std::vector<OwnedCheck> checks_of(const WallPlan& wall) {
         add(box.box_name, box.checks);
     for (const HungPlan& hung : wall.hung)
         add(hung.hung_name, hung.checks);
+    for (const FeedPlan& feed : wall.feeds)
+        add(feed.feed_name, feed.checks);
     return checks;
 }
 

@@ -3,6 +3,7 @@
 #include "core/fixings/drilling.hpp"
 #include "core/plan/box_plan.hpp"
 #include "core/plan/check.hpp"
+#include "core/plan/day_plan.hpp"
 #include "core/plan/piece_plan.hpp"
 #include "core/plan/run_plan.hpp"
 #include "core/plan/system_plan.hpp"
@@ -165,6 +166,9 @@ struct WallPlan {
     std::vector<BoxPlan> boxes;
     std::vector<HungPlan> hung;
     std::vector<Nogging> noggings; ///< of open framing
+    std::vector<FeedPlan> feeds;
+    std::vector<ReadingPlan> readings; ///< of work on it, as in the wall
+    std::vector<Check> checks;         ///< of what was made and is not wanted any more
 };
 
 /// Where a wall's plan keeps what follows from its parts of a kind, as they are in the wall.
@@ -182,6 +186,8 @@ template <>
 inline constexpr auto plans_of<WallBox> = &WallPlan::boxes;
 template <>
 inline constexpr auto plans_of<HungCabinet> = &WallPlan::hung;
+template <>
+inline constexpr auto plans_of<LightFeed> = &WallPlan::feeds;
 
 /// One of a room's level lines, solved.
 struct LinePlan {

@@ -2,6 +2,9 @@
 
 #include "core/boxes/audit_cabinet.hpp"
 #include "core/boxes/reckon_box.hpp"
+#include "core/feeds/reckon_feed.hpp"
+#include "core/fitting/judge_reading.hpp"
+#include "core/fitting/wall_marks.hpp"
 #include "core/lines/room_lines.hpp"
 #include "core/plan/clashes.hpp"
 #include "core/plan/reckon_survey.hpp"
@@ -45,6 +48,28 @@ struct Earlier {
     bool survey = false; ///< nothing but what hangs on the wall changed
 };
 
+/// What stands or hangs by itself, and what is in the way of what.
+void reckon_furniture(WallPlan& plan, const WallSite& site) {
+    const Wall& wall = site.wall;
+    if (wall.systems.empty() && wall.pieces.empty() && wall.boxes.empty() && wall.hung.empty())
+        return;
+    const std::vector<WallThing> things = things_on(wall, plan.runs);
+    const auto each = [&](const auto& parts, auto& plans, auto&& reckon_part) {
+        plans.reserve(parts.size());
+        for (const auto& part : parts) {
+            plans.push_back(reckon_part(part, site));
+            const std::vector<Check> clashes =
+                clashes_of(*std::ranges::find(things, part.id, &WallThing::id), things, site);
+            plans.back().checks.insert(plans.back().checks.begin(), clashes.begin(), clashes.end());
+        }
+    };
+    each(wall.systems, plan.systems, reckon_system);
+    each(wall.pieces, plan.pieces, reckon_piece);
+    each(wall.boxes, plan.boxes, reckon_box);
+    for (const HungCabinet& hung : wall.hung)
+        plan.hung.push_back(audit_cabinet(hung, site));
+}
+
 std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, const WallSurroundings& around,
                                             const Earlier& earlier) {
     auto plan = std::make_shared<WallPlan>();
@@ -61,23 +86,12 @@ std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, co
     plan->runs.reserve(wall.runs.size());
     for (std::size_t i = 0; i < wall.runs.size(); ++i)
         plan->runs.push_back(reckon_run(i, runs));
-    if (wall.systems.empty() && wall.pieces.empty() && wall.boxes.empty() && wall.hung.empty())
-        return plan;
-    const std::vector<WallThing> things = things_on(wall, plan->runs);
-    const auto each = [&](const auto& parts, auto& plans, auto&& reckon_part) {
-        plans.reserve(parts.size());
-        for (const auto& part : parts) {
-            plans.push_back(reckon_part(part, site));
-            const std::vector<Check> clashes =
-                clashes_of(*std::ranges::find(things, part.id, &WallThing::id), things, site);
-            plans.back().checks.insert(plans.back().checks.begin(), clashes.begin(), clashes.end());
-        }
-    };
-    each(wall.systems, plan->systems, reckon_system);
-    each(wall.pieces, plan->pieces, reckon_piece);
-    each(wall.boxes, plan->boxes, reckon_box);
-    for (const HungCabinet& hung : wall.hung)
-        plan->hung.push_back(audit_cabinet(hung, site));
+    reckon_furniture(*plan, site);
+    for (const LightFeed& feed : wall.feeds)
+        plan->feeds.push_back(reckon_feed(feed, site, *plan));
+    for (const WorkReading& reading : wall.work_readings)
+        plan->readings.push_back(judge_reading(reading, site, *plan));
+    plan->checks = left_over_holes(wall, *plan);
     return plan;
 }
 

@@ -441,6 +441,9 @@ bool same_survey(const Wall& a, const Wall& b) {
         wall.pieces.clear();
         wall.boxes.clear();
         wall.hung.clear();
+        wall.feeds.clear();
+        wall.made.clear();
+        wall.work_readings.clear();
         return wall;
     };
     return bare(a) == bare(b);

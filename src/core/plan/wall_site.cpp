@@ -1,6 +1,21 @@
 #include "core/plan/wall_site.hpp"
 
+#include "core/fixings/choose_fixing.hpp"
+
+#include <algorithm>
+
 namespace yes_square {
+
+Length WallSite::screw_place(const std::string& item, const Stud& stud) const {
+    const Framing* framing = timber();
+    if (!framing || wall.made.empty())
+        return stud.centre;
+    const Length reach =
+        usable_half_width(*framing, stud.uncertainty, properties(ScrewGauge::number_10).diameter_in, rules);
+    const auto made = std::ranges::find_if(
+        wall.made, [&](const MadeHole& hole) { return hole.item == item && absolute(hole.x - stud.centre) <= reach; });
+    return made == wall.made.end() ? stud.centre : made->x;
+}
 
 Box board_box(const Shelf& shelf) {
     return {shelf.left, shelf.right(), shelf.underside(), shelf.height};

@@ -22,6 +22,8 @@ struct WallSite {
     }
     /// Bare timber studs, between which noggings go where fixings want them.
     bool open_framing() const { return timber() && timber()->open; }
+    /// Where in a stud a thing is screwed: at its middle, or where a hole for that thing is in it already.
+    Length screw_place(const std::string& item, const Stud& stud) const;
 };
 
 /// A rectangle on the wall.

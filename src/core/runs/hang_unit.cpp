@@ -78,7 +78,7 @@ private:
             const Hold hold = !holds_usual_screw(*site_.timber(), stud, site_.rules) ? Hold::assumed_stud
                               : stud.state == StudState::proved                      ? Hold::proved_stud
                                                                                      : Hold::indicated_stud;
-            columns.push_back({stud.centre, hold, i});
+            columns.push_back({site_.screw_place(unit_.id, stud), hold, i});
         }
         return columns;
     }

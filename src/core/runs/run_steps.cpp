@@ -16,12 +16,14 @@ public:
     std::vector<Step> write() {
         if (plan_.units.empty())
             return {};
-        step({"Go over the marks with a detector, services switched off. Do not drill where it answers"}, true);
+        steps_.push_back(detector_step());
         if (std::ranges::any_of(plan_.checks, [](const Check& c) { return c.severity == Severity::error; }))
             step({"Clear the errors on this sheet first: as it stands the run is not fit to hang"}, true);
         step(reason_of(rules_.hang_first));
         step(reason_of(rules_.start_at));
+        phase_ = Phase::mark;
         lines();
+        phase_ = Phase::hang;
         if (draft_.run.level == RunLevel::wall)
             hang();
         else
@@ -31,7 +33,9 @@ public:
     }
 
 private:
-    void step(Sentence words, bool hold = false) { steps_.push_back({std::move(words), hold}); }
+    void step(Sentence words, bool hold = false, int persons = 1) {
+        steps_.push_back({std::move(words), hold, phase_, persons});
+    }
 
     /// Cabinets in the order they go up.
     std::vector<std::size_t> order() const {
@@ -88,7 +92,7 @@ private:
             step({alone ? std::string_view{"{0}: doors, drawers and shelves out; lift {1} up and hold it"}
                         : "{0}: doors, drawers and shelves out; two lift {1}, or a jack does",
                   {unit.name, Quantity{Kind::mass, unit.lift_kg}}},
-                 !alone);
+                 !alone, alone ? 1 : 2);
             if (draft_.units[i].unit.hanging == Hanging::screws) {
                 if (unit.fixing)
                     step({"{0}: one screw in at the top, and keep hold until it is in: {1}, {2} long, pilot {3}",
@@ -133,6 +137,7 @@ private:
     }
 
     void shims() {
+        phase_ = Phase::adjust;
         for (const UnitPlan& unit : plan_.units)
             for (const UnitHole& hole : unit.holes)
                 if (hole.shim >= 1_mm) {
@@ -147,12 +152,14 @@ private:
     void finish() {
         step({"Check level, plumb, flush faces and equal gaps; then tighten every screw"}, true);
         step({"Take the ledger away, fill its holes; hang the doors and set them"});
+        phase_ = Phase::prove;
         step({"Pull on each unit's top and bottom: nothing may move"}, true);
     }
 
     const DraftRun& draft_;
     const RunPlan& plan_;
     const RunRules& rules_;
+    Phase phase_ = Phase::ready;
     std::vector<Step> steps_;
 };
 

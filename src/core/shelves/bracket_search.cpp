@@ -18,14 +18,18 @@ const StudUnder* hanger_at(const BracketQuestion& question, Length place) {
 }
 
 bool kept_out(const BracketQuestion& question, Length place) {
-    return !hanger_at(question, place) && std::ranges::any_of(question.keep_outs, [&](const Interval& strip) {
-        return place > strip.from && place < strip.to;
-    });
+    return !hanger_at(question, place) && std::ranges::find(question.made, place) == question.made.end() &&
+           std::ranges::any_of(question.keep_outs,
+                               [&](const Interval& strip) { return place > strip.from && place < strip.to; });
+}
+
+bool any_between(const std::vector<Length>& places, Length from, Length to) {
+    return std::ranges::any_of(places, [&](Length place) { return place > from && place < to; });
 }
 
 /// Whether something of `musts` lies between two places, ends excluded.
 bool must_between(const BracketQuestion& question, Length from, Length to) {
-    return std::ranges::any_of(question.musts, [&](Length must) { return must > from && must < to; });
+    return any_between(question.musts, from, to);
 }
 
 /// A cost that adds up along a path of brackets and compares in this order.
@@ -66,7 +70,8 @@ public:
         best_.assign(static_cast<std::size_t>(most_count) + 1, std::nullopt);
         for (std::size_t first = 0; first < stations_.size(); ++first)
             if (stations_[first].place <= question_.overhang_most && stations_[first].count <= most_count &&
-                !must_between(question_, -1_mm, stations_[first].place + Length::nanometres(1)))
+                !must_between(question_, -1_mm, stations_[first].place + Length::nanometres(1)) &&
+                !made_beyond(stations_[first].place))
                 from(first, most_count);
         std::vector<std::vector<Length>> found;
         for (auto& best : best_)
@@ -111,8 +116,8 @@ private:
         std::vector<Length> places{question_.inset_usual, mirror(question_.inset_usual)};
         for (const StudUnder& stud : question_.studs)
             places.push_back(stud.place);
-        for (const Length must : question_.musts)
-            places.push_back(must);
+        places.insert(places.end(), question_.musts.begin(), question_.musts.end());
+        places.insert(places.end(), question_.made.begin(), question_.made.end());
         for (const Interval& strip : question_.keep_outs) {
             places.push_back(strip.from);
             places.push_back(strip.to);
@@ -137,8 +142,17 @@ private:
 
     /// A must that a step from one station to the next would leave out, in its image too.
     bool must_within(Length from, Length to) const {
-        return !question_.musts.empty() &&
-               (must_between(question_, from, to) || (mirrored_ && must_between(question_, mirror(to), mirror(from))));
+        const auto within = [&](const std::vector<Length>& places) {
+            return !places.empty() &&
+                   (any_between(places, from, to) || (mirrored_ && any_between(places, mirror(to), mirror(from))));
+        };
+        return within(question_.musts) || within(question_.made);
+    }
+
+    /// Whether a bracket that is up already would be left outside of the first one, or in a mirrored search of either.
+    bool made_beyond(Length first) const {
+        return any_between(question_.made, -1_mm, first) ||
+               (mirrored_ && any_between(question_.made, mirror(first), question_.length + 1_mm));
     }
 
     Length division(Length from, Length to, int i, int spaces) const { return from + (to - from) * i / spaces; }
@@ -235,7 +249,8 @@ private:
 
     void close(std::size_t first, std::size_t last) {
         if (mirror(stations_[last].place) > question_.overhang_most ||
-            must_between(question_, stations_[last].place - Length::nanometres(1), question_.length + 1_mm))
+            must_between(question_, stations_[last].place - Length::nanometres(1), question_.length + 1_mm) ||
+            any_between(question_.made, stations_[last].place, question_.length + 1_mm))
             return;
         for (int count = 2; count <= most_count_; ++count)
             if (const auto& cost = reached(last, count).cost)
@@ -307,6 +322,9 @@ bool keeps_limits(const BracketQuestion& question, const std::vector<Length>& pl
     for (const Length must : question.musts)
         if (must <= places.front() || must >= places.back() ||
             std::ranges::none_of(places, [&](Length place) { return absolute(place - must) < 1_mm / 2; }))
+            return false;
+    for (const Length made : question.made)
+        if (std::ranges::find(places, made) == places.end())
             return false;
     const Length most = places.size() == 2 ? question.spacing_two : question.spacing_more;
     for (std::size_t i = 0; i < places.size(); ++i) {

@@ -96,6 +96,11 @@ BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const
         question.musts.push_back(hanger);
     }
     std::ranges::sort(question.musts);
+    for (const MadeHole& hole : site.wall.made)
+        if (hole.item == shelf.id && hole.x > shelf.left && hole.x < shelf.right())
+            question.made.push_back(hole.x - shelf.left);
+    std::ranges::sort(question.made);
+    question.made.erase(std::ranges::unique(question.made).begin(), question.made.end());
 
     const ShelfLoads loads = loads_of(shelf, rules);
     const double creeping_load =
@@ -257,8 +262,10 @@ WeighedLayout plain_layout(const Shelf& shelf, const WallSite& site, const Carri
         layout.places = {inset, shelf.length - inset};
     else
         layout.places = {shelf.length / 2};
-    for (const Length must : question.musts)
-        layout.places.push_back(must);
+    if (question.made.size() >= 2)
+        layout.places.clear();
+    layout.places.insert(layout.places.end(), question.musts.begin(), question.musts.end());
+    layout.places.insert(layout.places.end(), question.made.begin(), question.made.end());
     std::ranges::sort(layout.places);
     layout.places.erase(std::ranges::unique(layout.places).begin(), layout.places.end());
     layout.merits = merits_of(question, layout.places);

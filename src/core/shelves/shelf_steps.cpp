@@ -26,19 +26,27 @@ public:
 
     std::vector<Step> all() {
         begin();
+        phase_ = Phase::mark;
         if (plan_.bracket)
             mark_places();
         else
             mark_holes();
+        phase_ = Phase::drill;
         drill();
+        phase_ = Phase::hang;
         std::visit([this](const auto& how) { hang(how); }, shelf_.holding);
+        phase_ = Phase::prove;
         load_it();
         return std::move(steps_);
     }
 
 private:
-    void say(Sentence words) { steps_.push_back({std::move(words)}); }
-    void hold(Sentence words) { steps_.push_back({std::move(words), true}); }
+    void say(Sentence words, int persons = 1) { steps_.push_back({std::move(words), false, phase_, persons}); }
+    void hold(Sentence words) { steps_.push_back({std::move(words), true, phase_}); }
+    void hold(Phase phase, Sentence words) {
+        phase_ = phase;
+        hold(std::move(words));
+    }
 
     bool tiled() const {
         return std::ranges::find(site_.wall.lining, LiningMaterial::tile, &LiningLayer::material) !=
@@ -48,9 +56,11 @@ private:
     Quantity mass() const { return {Kind::mass, plan_.mass_kg}; }
 
     void begin() {
-        if (site_.open_framing())
+        if (site_.open_framing()) {
             hold({"Set the noggings of the nogging list first, and line the wall over them"});
-        hold({"Go over the marks with a detector, services switched off. Do not drill where it answers"});
+            steps_.back().of_wall = true;
+        }
+        steps_.push_back(detector_step());
         if (std::ranges::any_of(plan_.checks, [](const Check& c) { return c.severity == Severity::error; }))
             hold({"Clear the errors on this sheet first: as it stands the shelf is not fit to hang"});
         if (tiled())
@@ -157,15 +167,16 @@ private:
         if (shelf_.load.kind == LoadKind::desk)
             hold({"Desk: all tops in one plane, or they do not share the load. Lay a straightedge over them, pack "
                   "behind the low ones"});
-        hold({"Check plumb and level again, then tighten all, top screws first"});
+        hold(Phase::adjust, {"Check plumb and level again, then tighten all, top screws first"});
         if (shelf_.tiers > 1)
             say({"The next row {0} lower, off the one above by a stick cut to that length", {quantity(shelf_.rise)}});
         board();
     }
 
     void board() {
+        phase_ = Phase::adjust;
         if (shelf_.length >= helper_from)
-            say({"With a helper: lay the board on, {0} of {1}", {mass(), quantity(shelf_.length)}});
+            say({"With a helper: lay the board on, {0} of {1}", {mass(), quantity(shelf_.length)}}, 2);
         else
             say({"Lay the board on, {0}", {mass()}});
         if (plan_.pieces.size() > 1)
@@ -175,7 +186,7 @@ private:
         if (plan_.shelf_screw)
             say({"Screw up through the arms into the board with screws of {0}: no longer, or the points show",
                  {stock(*plan_.shelf_screw)}});
-        hold({"Lean on the front edge over each bracket: nothing may move"});
+        hold(Phase::prove, {"Lean on the front edge over each bracket: nothing may move"});
     }
 
     void hang(const OnStandards& how) {
@@ -195,31 +206,38 @@ private:
         if (how.retaining_screws > 0)
             say({"Retaining screws: {0}, from below or behind, until the shelf cannot slide off",
                  {count(static_cast<std::size_t>(how.retaining_screws))}});
-        hold({"Pull the shelf outwards and lean on its front edge: nothing may move"});
+        hold(Phase::prove, {"Pull the shelf outwards and lean on its front edge: nothing may move"});
     }
 
     void hang(const OnHiddenRods& how) {
         say({"Drill square to the wall: a block drilled on the bench guides the bit"});
         if (how.resin) {
             say({"Blow the holes out twice, fill from the bottom with resin, turn the bars in, prop them level"});
-            hold({"Do not load or touch the bars until the resin has set, as its packet says for this temperature"});
+            steps_.push_back(
+                {{"Do not load or touch the bars until the resin has set, as its packet says for this temperature"},
+                 true,
+                 Phase::cure,
+                 1,
+                 site_.rules.fitting.resin_min});
         } else {
             say({"Drive the rods in, outermost first, and check each for level and square"});
         }
+        phase_ = Phase::adjust;
         say({"Carry the outermost hole centres onto the shelf's back edge, in the middle of its thickness. Drill {0}, "
              "{1} deep",
              {stock(how.diameter), stock(how.in_shelf + 5_mm)}});
         say({"Slide the shelf on these, mark the rods between through it, take it off, drill them"});
         say({"Slide it home, {0}. A rod set off centre in its hole can be turned to bring an end up a little",
              {mass()}});
-        hold({"Lean on the front edge over each rod: nothing may move"});
+        hold(Phase::prove, {"Lean on the front edge over each rod: nothing may move"});
     }
 
     void hang(const OnKeyholes& how) {
         say({"Drive the screws until {0} stands proud of the wall, all alike: the slot's lip goes behind the head",
              {stock(how.lip)}});
         say({"Lift the shelf on, {0}: it must drop the whole slot, {1}, on every screw", {mass(), quantity(how.slot)}});
-        hold({"Push up on each end: neither may lift. If one does, drive its screw a quarter turn in and try again"});
+        hold(Phase::prove,
+             {"Push up on each end: neither may lift. If one does, drive its screw a quarter turn in and try again"});
     }
 
     void hang(const OnCleats& how) {
@@ -232,13 +250,13 @@ private:
         say({"Cut the board {0} at its back and {1} at its front; try it in slanting, scribe the ends to the walls",
              {quantity(piece.back), quantity(piece.front)}});
         say({"Lay it in, {0}, and pin it to the strips from above, or screw up through them", {mass()}});
-        hold({"Lean on the front edge in the middle and at both ends: nothing may move"});
+        hold(Phase::prove, {"Lean on the front edge in the middle and at both ends: nothing may move"});
     }
 
     void hang(const HookRail& how) {
         say({"Drill the rail for its screws, hold it on the line, first screw in loosely, level it, then the others"});
         say({"Hooks: {0}, spread between the screws, never through one", {count(static_cast<std::size_t>(how.hooks))}});
-        hold({"Pull down on a hook at each end with your weight held back: nothing may move"});
+        hold(Phase::prove, {"Pull down on a hook at each end with your weight held back: nothing may move"});
     }
 
     void hang(const Pole&) {
@@ -247,15 +265,15 @@ private:
         if (places() > 2)
             say({"Those between: up to a string from end to end"});
         say({"Pole: {0} long. Lay it in and lock it so that it cannot roll or lift out", {quantity(shelf_.length)}});
-        hold({"Hang your weight on the middle by degrees, feet on the floor: nothing may move"});
+        hold(Phase::prove, {"Hang your weight on the middle by degrees, feet on the floor: nothing may move"});
     }
 
     void hang(const Fixture& how) {
         say({"Screws at the top first, loosely; level it; then the others"});
         if (how.mass_kg > site_.rules.runs.lift_alone_kg)
-            say({"Two people: it weighs {0} before anything is in it", {Quantity{Kind::mass, how.mass_kg}}});
+            say({"Two people: it weighs {0} before anything is in it", {Quantity{Kind::mass, how.mass_kg}}}, 2);
         say({"Water, gas and mains connections belong to the licensed trade"});
-        hold({"Lean on it by degrees: nothing may move"});
+        hold(Phase::prove, {"Lean on it by degrees: nothing may move"});
     }
 
     void load_it() {
@@ -266,6 +284,7 @@ private:
     const Shelf& shelf_;
     const WallSite& site_;
     const ShelfPlan& plan_;
+    Phase phase_ = Phase::ready;
     std::vector<Step> steps_;
 };
 

@@ -130,17 +130,20 @@ std::vector<Sentence> tipping_cautions() {
 
 std::vector<Step> steps_of(const Piece& piece, const PiecePlan& plan, const WallSite& site) {
     std::vector<Step> steps;
-    const auto step = [&](Sentence words, bool hold = false) { steps.push_back({std::move(words), hold}); };
+    Phase phase = Phase::ready;
+    const auto step = [&](Sentence words, bool hold = false) { steps.push_back({std::move(words), hold, phase}); };
     const Restraint& how = piece.restraint;
     if (how.kind == RestraintKind::none)
         return steps;
-    step({"Go over the marks with a detector, services switched off. Do not drill where it answers"}, true);
+    steps.push_back(detector_step());
     if (std::ranges::any_of(plan.checks, [](const Check& check) { return check.severity == Severity::error; }))
         step({"Clear the errors first: as it stands {0} is not held", {piece.name}}, true);
     step({"Empty it and take its drawers out; set it where it stays and pack its feet level, none of them loose"});
+    phase = Phase::mark;
     for (const RestraintPlace& place : plan.places)
         step({"Mark {0} from the reference end, {1} up", {quantity(place.x), quantity(place.z)}});
     const Length gap = gap_behind(piece, site.wall);
+    phase = Phase::hang;
     switch (how.kind) {
     case RestraintKind::through_frame:
         if (gap > Length{})
@@ -168,6 +171,7 @@ std::vector<Step> steps_of(const Piece& piece, const PiecePlan& plan, const Wall
         step({"Each place: {0}, {1} long; pilot {2}, tape on the bit at {3} from the face of the wall",
               {plan.fixing->name, stock(plan.fixing->screw_length), stock(plan.fixing->hole_diameter),
                stock(plan.fixing->drill_depth)}});
+    phase = Phase::prove;
     step(
         {"Pull at its top with its drawers and doors open, a second adult beside it: nothing may move. Then do it once "
          "more with the drawers in and loaded"},

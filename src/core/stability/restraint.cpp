@@ -30,7 +30,7 @@ std::vector<RestraintPlace> places_behind(const Piece& piece, const WallSite& si
             if (const Stud& stud = site.survey.studs[i]; stud.state == StudState::proved && stud.centre >= from &&
                                                          stud.centre <= to &&
                                                          holds_usual_screw(*framing, stud, site.rules))
-                add(stud.centre, Hold::proved_stud, i);
+                add(site.screw_place(piece.id, stud), Hold::proved_stud, i);
     }
     return places;
 }

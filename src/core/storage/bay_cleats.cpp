@@ -47,7 +47,7 @@ private:
                 if (const Stud& stud = site_.survey.studs[i];
                     stud.state == StudState::proved && stud.centre >= bay.left + inset &&
                     stud.centre <= bay.right() - inset && holds_usual_screw(*framing, stud, site_.rules))
-                    columns.push_back({stud.centre, {}, Hold::proved_stud, i});
+                    columns.push_back({site_.screw_place(system_.id, stud), {}, Hold::proved_stud, i});
         }
         return columns;
     }

@@ -156,22 +156,28 @@ public:
     std::vector<Step> write() {
         if (plan_.bays.empty())
             return {};
-        step({"Go over the marks with a detector, services switched off. Do not drill where it answers"}, true);
+        steps_.push_back(detector_step());
         if (std::ranges::any_of(plan_.checks, [](const Check& c) { return c.severity == Severity::error; }))
             step({"Clear the errors on this sheet first: as it stands the system is not fit to build"}, true);
         step({"Lay all parts out by their labels, panels P1 to {0} from the left, and check them against the list",
               {plan_.panels.back().label}});
+        phase_ = Phase::assemble;
         step(
             {"Make the panels up lying down: end cups, pins and drawer runners on, none of them facing the wrong way"});
+        phase_ = Phase::mark;
         marks();
+        phase_ = Phase::hang;
         lean();
         raise();
+        phase_ = Phase::adjust;
         finish();
         return std::move(steps_);
     }
 
 private:
-    void step(Sentence words, bool hold = false) { steps_.push_back({std::move(words), hold}); }
+    void step(Sentence words, bool hold = false, int persons = 1) {
+        steps_.push_back({std::move(words), hold, phase_, persons});
+    }
     bool alone() const { return system_.crew < 2; }
 
     void marks() {
@@ -206,7 +212,7 @@ private:
         step({two ? std::string_view{"Two stand {0} up, {1}, and one keeps hold of it"}
                   : "Stand {0} up, {1}, and keep hold of it",
               {plan_.panels.front().label, kg}},
-             true);
+             true, two ? 2 : 1);
         for (std::size_t i = 0; i < plan_.bays.size(); ++i) {
             const BayPlan& bay = plan_.bays[i];
             const std::string& right = plan_.panels[i + 1].label;
@@ -250,12 +256,14 @@ private:
                 if (shelf.pin_hole)
                     step({"Shelf {0}: on the pins in hole {1} from the foot", {shelf.label, count(*shelf.pin_hole)}});
         step({"Caps over the screws, drawers and doors last"});
+        phase_ = Phase::prove;
         step({"Pull on each panel's top with the drawers open: nothing may move"}, true);
     }
 
     const StorageSystem& system_;
     const SystemPlan& plan_;
     const WallSite& site_;
+    Phase phase_ = Phase::ready;
     std::vector<Step> steps_;
 };
 

@@ -1,0 +1,86 @@
+#include "core/cutting/cutting_plan.hpp"
+#include "core/job/file.hpp"
+#include "core/plan/reckon.hpp"
+#include "core/steps/job_order.hpp"
+
+#include <benchmark/benchmark.h>
+#include <fstream>
+#include <random>
+#include <sstream>
+
+using namespace yes_square;
+
+/// The day: cutting plans, the order of the job.
+namespace {
+
+/// So many parts of a workshop's usual spread out of lengths of 2.4 m: all different, or a few sizes again and again.
+BarQuestion parts(std::size_t number, int sizes) {
+    std::mt19937 random{7};
+    std::vector<Length> lengths;
+    for (int i = 0; i < sizes; ++i)
+        lengths.push_back(Length::mm(static_cast<std::int64_t>(180 + random() % 1500)));
+    BarQuestion question;
+    for (std::size_t i = 0; i < number; ++i)
+        question.pieces.push_back(lengths[random() % lengths.size()]);
+    question.stock = {{2400_mm, {}, {}}, {900_mm, 2, {}}, {1250_mm, 1, {}}};
+    question.kerf = 3_mm;
+    question.seconds = 4;
+    return question;
+}
+
+void cut_200_parts(benchmark::State& state) {
+    const BarQuestion question = parts(200, static_cast<int>(state.range(0)));
+    BarPlan plan;
+    for (auto _ : state)
+        plan = cut_bars(question);
+    state.counters["bars"] = static_cast<double>(plan.bars.size());
+    state.counters["bought"] = static_cast<double>(plan.bought);
+    state.counters["least"] = plan.least;
+    state.counters["proved"] = plan.proved();
+    state.counters["offcut_proved"] = plan.offcut_proved;
+}
+BENCHMARK(cut_200_parts)->Arg(8)->Arg(25)->Arg(60)->Arg(1000)->Unit(benchmark::kMillisecond);
+
+void cut_200_panels(benchmark::State& state) {
+    std::mt19937 random{11};
+    SheetQuestion question;
+    question.stock = {{2440_mm, 1220_mm, {}}};
+    question.kerf = 3_mm;
+    for (int i = 0; i < 200; ++i)
+        question.pieces.push_back({Length::mm(static_cast<std::int64_t>(250 + random() % 900)),
+                                   Length::mm(static_cast<std::int64_t>(150 + random() % 450)), random() % 2 == 0});
+    SheetPlan plan;
+    for (auto _ : state)
+        plan = cut_sheets(question);
+    state.counters["sheets"] = static_cast<double>(plan.bought);
+    state.counters["least"] = static_cast<double>(plan.least);
+    state.counters["used"] = plan.used_share;
+}
+BENCHMARK(cut_200_panels)->Unit(benchmark::kMillisecond);
+
+Job demo() {
+    std::ifstream file{YES_SQUARE_SOURCE_DIR "/assets/demo/harbour-lane.yesq"};
+    std::ostringstream text;
+    text << file.rdbuf();
+    return read_job(text.str()).value().job;
+}
+
+void demo_order(benchmark::State& state) {
+    const Job job = demo();
+    const Plan plan = reckon(job);
+    for (auto _ : state)
+        benchmark::DoNotOptimize(job_order(job, plan));
+}
+BENCHMARK(demo_order)->Unit(benchmark::kMillisecond);
+
+void demo_cutting_plan(benchmark::State& state) {
+    const Job job = demo();
+    const Plan plan = reckon(job);
+    for (auto _ : state)
+        benchmark::DoNotOptimize(cutting_plan(job, plan));
+}
+BENCHMARK(demo_cutting_plan)->Unit(benchmark::kMillisecond);
+
+} // namespace
+
+BENCHMARK_MAIN();

@@ -1,0 +1,246 @@
+#include "core/feeds/reckon_feed.hpp"
+
+#include "core/feeds/lead.hpp"
+
+#include <algorithm>
+#include <cmath>
+
+namespace yes_square {
+namespace {
+
+constexpr Source law{Provenance::standard, "Ohm's law; copper by IEC 60028"};
+constexpr Source measured{Provenance::measured};
+constexpr Source house{Provenance::house_rule};
+
+Quantity watts(double value) {
+    return {Kind::power, value};
+}
+Quantity volts(double value) {
+    return {Kind::voltage, value};
+}
+Quantity amps(double value) {
+    return {Kind::current, value};
+}
+
+class FeedReckoner {
+public:
+    FeedReckoner(const LightFeed& feed, const WallSite& site, const WallPlan& walls)
+        : feed_{feed}
+        , rules_{site.rules.feeds}
+        , site_{site}
+        , wall_{walls} {}
+
+    FeedPlan reckon() {
+        plan_.feed_id = feed_.id;
+        plan_.feed_name = feed_.name;
+        place();
+        if (plan_.length() <= Length{}) {
+            check(CheckCode::feed_along_nothing, Severity::error,
+                  {"{0} runs along nothing: the shelf or run it was for is gone, or its ends are the wrong way round",
+                   {feed_.name}},
+                  {"Choose what it runs along, or give both its ends"});
+            return std::move(plan_);
+        }
+        plan_.watts = feed_.watts_per_m * plan_.length().in_metres();
+        plan_.amps = plan_.watts / feed_.volts;
+        plan_.near_lead = feed_.lead;
+        if (feed_.both_ends)
+            plan_.far_lead = feed_.far_lead > Length{} ? feed_.far_lead : feed_.lead + plan_.length();
+        weigh();
+        drivers();
+        checks();
+        steps();
+        return std::move(plan_);
+    }
+
+private:
+    void check(CheckCode code, Severity severity, Sentence message, Sentence cure, std::optional<Edit> edit = {}) {
+        Check& added = plan_.checks.emplace_back(Check{code, severity, std::move(message)});
+        added.x = plan_.left;
+        added.z = plan_.height;
+        added.cures.push_back({std::move(cure), std::move(edit)});
+    }
+
+    void place() {
+        plan_.left = feed_.left;
+        plan_.right = feed_.right;
+        plan_.height = feed_.height;
+        if (feed_.item.empty())
+            return;
+        plan_.right = plan_.left;
+        for (const Shelf& shelf : site_.wall.shelves)
+            if (shelf.id == feed_.item) {
+                plan_.left = shelf.left;
+                plan_.right = shelf.right();
+                plan_.height = shelf.underside();
+            }
+        for (const RunPlan& run : wall_.runs)
+            if (run.run_id == feed_.item && !run.units.empty()) {
+                plan_.left = run.layout.left();
+                plan_.right = run.layout.right();
+                plan_.height = run.units.front().bottom;
+            }
+    }
+
+    FeedCircuit circuit(double ohm_per_m) const {
+        const auto loop = [&](Length length) { return 2 * length.in_metres() * ohm_per_m; };
+        return {plan_.amps, loop(plan_.near_lead), loop(plan_.length()), loop(plan_.far_lead), feed_.both_ends};
+    }
+
+    void weigh() {
+        for (const LeadProperties& lead : all_leads()) {
+            const FeedDrop drop = drop_of(circuit(lead.ohm_per_m));
+            LeadChoice choice{lead.conductor, lead.ohm_per_m, drop.volts, drop.volts / feed_.volts, 0, false};
+            choice.amps_share = std::max(drop.near_amps, drop.far_amps) / (rules_.amps_per_mm2 * lead.section_mm2);
+            choice.does = choice.drop_share <= rules_.drop_most && choice.amps_share <= 1;
+            plan_.leads.push_back(choice);
+        }
+        const auto chosen = feed_.conductor ? std::ranges::find(plan_.leads, *feed_.conductor, &LeadChoice::conductor)
+                                            : std::ranges::find(plan_.leads, true, &LeadChoice::does);
+        if (chosen == plan_.leads.end())
+            return;
+        plan_.lead = static_cast<std::size_t>(chosen - plan_.leads.begin());
+        const FeedDrop drop = drop_of(circuit(chosen->ohm_per_m));
+        plan_.near_amps = drop.near_amps;
+        plan_.far_amps = drop.far_amps;
+        plan_.darkest = plan_.left + Length::nearest_to_metres(drop.darkest * plan_.length().in_metres());
+        words(*chosen, drop);
+    }
+
+    void words(const LeadChoice& lead, const FeedDrop& drop) {
+        plan_.workings.push_back({"load",
+                                  {"{0} draws", {feed_.name}},
+                                  "{0} x {1} / {2}",
+                                  {{"length", quantity(plan_.length()), measured},
+                                   {"load of each metre", {Kind::power_per_m, feed_.watts_per_m}, {Provenance::maker}},
+                                   {"voltage", volts(feed_.volts), {Provenance::maker}}},
+                                  amps(plan_.amps),
+                                  law});
+        Working working{"drop", {"Lost at the lamp that gets least"}, {}, {}, volts(lead.drop_v), law};
+        working.terms = {{"one conductor, each metre", {Kind::resistance_per_m, lead.ohm_per_m}, law},
+                         {"lead to the left end", quantity(plan_.near_lead), measured},
+                         {"along it", quantity(plan_.length()), measured},
+                         {"current from the left", amps(drop.near_amps), law}};
+        if (feed_.both_ends) {
+            working.terms.push_back({"lead to the right end", quantity(plan_.far_lead), measured});
+            working.terms.push_back({"current from the right", amps(drop.far_amps), law});
+            working.facts.push_back(
+                {"Both ways lose as much by the time they meet, at {0}", {quantity(plan_.darkest)}});
+        } else {
+            working.sum = "2 x {0} x ({1} + {2} / 2) x {3}";
+            working.facts.push_back({"The load is spread evenly, so half of it goes half the way"});
+        }
+        plan_.workings.push_back(std::move(working));
+    }
+
+    void drivers() {
+        plan_.drivers =
+            std::max(1, static_cast<int>(std::ceil(plan_.watts / rules_.driver_share / rules_.driver_watts - 1e-9)));
+        plan_.driver_watts = plan_.watts / rules_.driver_share / plan_.drivers;
+        plan_.workings.push_back({"driver",
+                                  {"Each driver is rated for at least"},
+                                  "{0} / {1} / {2}",
+                                  {{"load", watts(plan_.watts), law},
+                                   {"share of its rating", ratio(rules_.driver_share), house},
+                                   {"drivers", count(static_cast<std::size_t>(plan_.drivers)), house}},
+                                  watts(plan_.driver_watts),
+                                  house});
+    }
+
+    void checks() {
+        if (!plan_.lead) {
+            const LeadChoice& thickest = plan_.leads.back();
+            LightFeed fed = feed_;
+            fed.both_ends = true;
+            check(CheckCode::feed_drops, Severity::error,
+                  {"{0}: even with {1} it loses {2} of {3} at the far end",
+                   {feed_.name, words_of(thickest), volts(thickest.drop_v), volts(feed_.volts)}},
+                  {feed_.both_ends ? std::string_view{"Put the driver nearer, share the length between two feeds, or "
+                                                      "take a higher voltage"}
+                                   : "Feed it at both ends"},
+                  feed_.both_ends ? std::nullopt : std::optional<Edit>{Change<LightFeed>{fed}});
+            return;
+        }
+        const LeadChoice& lead = plan_.leads[*plan_.lead];
+        LightFeed free = feed_;
+        free.conductor.reset();
+        const bool some_does = std::ranges::find(plan_.leads, true, &LeadChoice::does) != plan_.leads.end();
+        const Sentence cure{some_does ? std::string_view{"Take the thinnest lead that will do"}
+                                      : "Feed it at both ends, or put the driver nearer"};
+        const std::optional<Edit> edit = some_does ? std::optional<Edit>{Change<LightFeed>{free}} : std::nullopt;
+        if (lead.drop_share > rules_.drop_most)
+            check(CheckCode::feed_drops, Severity::error,
+                  {"{0} loses {1} of {2} by its darkest lamp: {3} is the most",
+                   {feed_.name, volts(lead.drop_v), volts(feed_.volts), volts(rules_.drop_most * feed_.volts)}},
+                  cure, edit);
+        if (lead.amps_share > 1)
+            check(CheckCode::feed_overloaded, Severity::error,
+                  {"{0}: {1} through {2} is more than it carries without growing warm",
+                   {feed_.name, amps(std::max(plan_.near_amps, plan_.far_amps)), words_of(lead)}},
+                  cure, edit);
+        if (const auto [socket, away] = nearest_socket(); socket && away > feed_.lead)
+            check(CheckCode::feed_along_nothing, Severity::warning,
+                  {"{0}: a lead of {1} does not reach the nearest socket, {2} away along and up the wall",
+                   {feed_.name, quantity(feed_.lead), quantity(away)}},
+                  {"Give the lead its length, or have a socket put nearer by who is licensed for it"});
+    }
+
+    static std::string words_of(const LeadChoice& lead) { return std::string{properties(lead.conductor).words}; }
+
+    /// And how far a lead has to go to it: along the wall and up it.
+    std::pair<const ServicePoint*, Length> nearest_socket() const {
+        std::pair<const ServicePoint*, Length> nearest{nullptr, {}};
+        for (const ServicePoint& service : site_.wall.services) {
+            if (service.kind != ServiceKind::socket || service.far_side)
+                continue;
+            const Length away = absolute(service.centre - plan_.left) + absolute(service.height - plan_.height);
+            if (!nearest.first || away < nearest.second)
+                nearest = {&service, away};
+        }
+        return nearest;
+    }
+
+    void steps() {
+        if (!plan_.lead)
+            return;
+        const LeadChoice& lead = plan_.leads[*plan_.lead];
+        const auto add = [&](Phase phase, Sentence words, bool hold = false) {
+            plan_.steps.push_back({std::move(words), hold, phase});
+        };
+        add(Phase::ready,
+            {"The driver's mains side is work for a licensed electrician where local code says so: a socket it plugs "
+             "into, or a spur, is asked for before anything is closed up"},
+            true);
+        const bool floor_run = std::ranges::find(wall_.runs, RunLevel::floor, &RunPlan::level) != wall_.runs.end();
+        add(Phase::mark,
+            {floor_run ? std::string_view{"Driver: behind the plinth, where it can be reached and air gets to "
+                                          "it, {0} of lead from {1} at the most"}
+                       : "Driver: on top, out of sight, where it can be reached and air gets to it, {0} of lead "
+                         "from {1} at the most",
+             {quantity(plan_.near_lead), quantity(plan_.left)}});
+        plan_.steps.push_back(detector_step());
+        add(Phase::drill, {"Drill the holes for the leads before anything is fixed; no lead through the part of a wall "
+                           "where a screw is to go"});
+        add(Phase::adjust,
+            {"{0}: {1} of lead {2} to its left end", {feed_.name, quantity(plan_.near_lead), words_of(lead)}});
+        if (feed_.both_ends)
+            add(Phase::adjust, {"{0}: {1} to its right end, plus to plus", {feed_.name, quantity(plan_.far_lead)}},
+                true);
+        add(Phase::prove, {"Switch it on and measure at {0}: {1} or more, of {2}",
+                           {quantity(plan_.darkest), volts(feed_.volts - lead.drop_v), volts(feed_.volts)}});
+    }
+
+    const LightFeed& feed_;
+    const FeedRules& rules_;
+    const WallSite& site_;
+    const WallPlan& wall_;
+    FeedPlan plan_;
+};
+
+} // namespace
+
+FeedPlan reckon_feed(const LightFeed& feed, const WallSite& site, const WallPlan& plan) {
+    return FeedReckoner{feed, site, plan}.reckon();
+}
+
+} // namespace yes_square

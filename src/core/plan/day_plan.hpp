@@ -1,0 +1,64 @@
+#pragma once
+
+#include "core/job/feed.hpp"
+#include "core/plan/check.hpp"
+
+#include <optional>
+#include <string>
+#include <vector>
+
+/// What follows from the day's readings and from light feeds.
+namespace yes_square {
+
+/// `unsure`: the instrument's error decides, not the reading.
+enum class Verdict { within, unsure, out };
+
+std::string_view words(Verdict verdict);
+
+/// A reading of the work, judged, and what puts the work right.
+struct ReadingPlan {
+    std::string reading_id;
+    std::string item_name;
+    Sentence found; ///< in words: how much, over what
+    Length off;     ///< what is judged: out of level over the item, out of square of its top, off a straight line
+    Length limit;   ///< that it may be
+    Length error;   ///< of the reading, as it counts in `off`
+    Verdict verdict = Verdict::within;
+    std::vector<Sentence> corrections; ///< none: it may stay
+    Working working;
+};
+
+/// A lead, weighed for a feed.
+struct LeadChoice {
+    Conductor conductor = Conductor::mm2_0_5;
+    double ohm_per_m = 0; ///< of one conductor
+    double drop_v = 0;    ///< at the lamp that gets least
+    double drop_share = 0;
+    double amps_share = 0; ///< of what it carries at most
+    bool does = false;
+};
+
+struct FeedPlan {
+    std::string feed_id;
+    std::string feed_name;
+    Length left;
+    Length right;
+    Length height;
+    double watts = 0;
+    double amps = 0;
+    double near_amps = 0; ///< through the lead to the left end
+    double far_amps = 0;  ///< to the right end; 0: fed at one end
+    Length near_lead;
+    Length far_lead;
+    Length darkest;                  ///< place of the lamp that gets least
+    std::vector<LeadChoice> leads;   ///< from the thinnest
+    std::optional<std::size_t> lead; ///< chosen; none: none will do
+    int drivers = 1;
+    double driver_watts = 0; ///< that each must be rated for at least
+    std::vector<Step> steps;
+    std::vector<Working> workings;
+    std::vector<Check> checks;
+    Length length() const { return right - left; }
+};
+
+} // namespace yes_square

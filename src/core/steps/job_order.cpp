@@ -1,0 +1,397 @@
+#include "core/steps/job_order.hpp"
+
+#include "core/fitting/wall_marks.hpp"
+#include "core/shelves/shelf_steps.hpp"
+#include "core/stability/piece_words.hpp"
+
+#include <algorithm>
+#include <fmt/format.h>
+#include <map>
+#include <queue>
+#include <set>
+#include <tuple>
+
+namespace yes_square {
+namespace {
+
+/// Which of a wall's things are hung or stood first, all else being free.
+enum class Turn { emptied, first_run, second_run, system, shelf, box, feed, furniture };
+
+/// What stands before another task among those that could be begun: the lower goes first.
+using Rank = std::tuple<int, std::size_t, int, int, std::size_t, std::size_t, std::size_t>;
+
+/// A thing's tasks, first to last.
+struct Thing {
+    std::string id;
+    std::size_t wall = 0;
+    Turn turn = Turn::shelf;
+    std::vector<std::size_t> tasks;
+    std::string along; ///< of a feed: what it is along
+    bool is_cut = false;
+    bool is_run = false;
+};
+
+class Orderer {
+public:
+    Orderer(const Job& job, const Plan& plan, const Scope& scope)
+        : job_{job}
+        , plan_{plan}
+        , rules_{job.rules.fitting} {
+        for (const CutPiece& piece : cut_list(job, plan, scope))
+            cut_.insert(piece.item);
+        for (std::size_t w = 0; w < job.walls.size() && w < plan.walls.size(); ++w)
+            if (scope.takes(job.walls[w]))
+                add_wall(w);
+        tie();
+    }
+
+    JobOrder order() {
+        schedule();
+        return std::move(order_);
+    }
+
+private:
+    std::size_t room_index(const Wall& wall) const {
+        const auto room = std::ranges::find(job_.rooms, wall.room, &Room::id);
+        return static_cast<std::size_t>(room - job_.rooms.begin());
+    }
+
+    std::size_t add(Task task, Rank rank) {
+        task.minutes = task.step.phase == Phase::cure    ? task.step.wait_min
+                       : task.step.phase == Phase::mark  ? rules_.mark_min
+                       : task.step.phase == Phase::drill ? rules_.drill_min
+                                                         : rules_.step_min;
+        task.wants_helper = task.step.persons > job_.crew;
+        tasks_.push_back(std::move(task));
+        ranks_.push_back(rank);
+        before_.emplace_back();
+        return tasks_.size() - 1;
+    }
+    void tie(std::size_t first, std::size_t then) { before_[then].insert(first); }
+
+    /// Marks and holes of a wall together; then thing by thing.
+    Rank rank(std::size_t w, Turn turn, Phase phase, bool two, std::size_t thing, std::size_t number) const {
+        const int urgent = turn == Turn::emptied ? 0 : 1;
+        const int group = phase == Phase::ready ? 0 : phase == Phase::mark ? 1 : phase == Phase::drill ? 3 : 4;
+        // What wants a second pair of hands goes first, so that a helper can leave.
+        const int hands = group == 4 && job_.crew < 2 && !two ? 1 : 0;
+        return {
+            urgent, room_index(job_.walls[w]), group, hands * 100 + (group == 4 ? static_cast<int>(turn) : 0), w, thing,
+            number};
+    }
+
+    void add_thing(const std::string& id, const std::string& name, std::size_t w, Turn turn,
+                   const std::vector<Step>& steps, const std::string& along = {}) {
+        if (steps.empty())
+            return;
+        Thing thing{id, w, turn, {}, along, cut_.contains(id), turn == Turn::first_run || turn == Turn::second_run};
+        const bool two = std::ranges::any_of(steps, [](const Step& step) { return step.persons > 1; });
+        std::map<Phase, int> numbers;
+        for (const Step& step : steps) {
+            if (step.of_wall) {
+                of_wall(w, step);
+                continue;
+            }
+            Task task;
+            task.key = fmt::format("{}/{}/{}", id, key_word(step.phase), ++numbers[step.phase]);
+            task.wall = job_.walls[w].id;
+            task.item = id;
+            task.item_name = name;
+            task.step = step;
+            task.cautions = cautions(step, turn, w);
+            const std::size_t added =
+                add(std::move(task), rank(w, turn, step.phase, two, things_.size(), thing.tasks.size()));
+            if (!thing.tasks.empty())
+                tie(thing.tasks.back(), added);
+            thing.tasks.push_back(added);
+        }
+        things_.push_back(std::move(thing));
+    }
+
+    static std::string_view key_word(Phase phase) {
+        constexpr std::array names{"ready", "mark", "drill", "assemble", "hang", "cure", "adjust", "prove"};
+        return names[static_cast<std::size_t>(phase)];
+    }
+
+    std::vector<Sentence> cautions(const Step& step, Turn turn, std::size_t w) const {
+        std::vector<Sentence> found;
+        if (step.phase == Phase::drill) {
+            if (!plan_.walls[w]->survey.strips.empty())
+                found.push_back({"Cables or pipes are likely on this wall: detect and isolate first"});
+            found.push_back(std::holds_alternative<Masonry>(job_.walls[w].structure)
+                                ? Sentence{"Glasses on, a mask for the dust, ear protection with the hammer drill"}
+                                : Sentence{"Glasses on; old paint and linings may hold lead or asbestos"});
+        }
+        if (step.phase == Phase::hang && step.persons > 1)
+            found.push_back(
+                {"Two lift, or a jack does: keep hold until a screw is in, and stand beside it, not under"});
+        if (step.phase == Phase::hang && turn != Turn::furniture)
+            found.push_back({"Stand on steps or a platform, not on a chair or a worktop"});
+        if (turn == Turn::furniture && step.phase >= Phase::hang)
+            found.push_back(tipping_cautions().front());
+        return found;
+    }
+
+    /// A step said once for a wall. The detector's is the gate.
+    void of_wall(std::size_t w, const Step& step) {
+        const bool detector = step.words == detector_step().words;
+        const auto known = std::ranges::find_if(of_walls_, [&](const OfWall& other) {
+            return other.wall == w && tasks_[other.task].step.words == step.words;
+        });
+        if (known != of_walls_.end())
+            return;
+        Task task;
+        task.kind = detector ? TaskKind::gate : TaskKind::for_wall;
+        task.wall = job_.walls[w].id;
+        task.item_name = job_.walls[w].name;
+        task.step = step;
+        if (detector) {
+            task.key = task.wall + "/gate";
+            task.cautions = general_cautions();
+        } else {
+            task.key = fmt::format("{}/first/{}", task.wall, std::ranges::count(of_walls_, w, &OfWall::wall) + 1);
+        }
+        const std::size_t added = add(std::move(task), {1, room_index(job_.walls[w]), detector ? 2 : 0, 0, w, 0, 0});
+        of_walls_.push_back({w, added, detector});
+    }
+
+    void add_wall(std::size_t w) {
+        const Wall& wall = job_.walls[w];
+        const WallPlan& plan = *plan_.walls[w];
+        for (std::size_t i = 0; i < plan.hung.size(); ++i)
+            add_thing(wall.hung[i].id, wall.hung[i].unit.name, w,
+                      plan.hung[i].verdict == HungVerdict::unload ? Turn::emptied : Turn::box, plan.hung[i].steps);
+        for (std::size_t i = 0; i < plan.runs.size(); ++i) {
+            const bool wall_first = job_.rules.runs.hang_first == HangFirst::wall_units;
+            const bool first = (wall.runs[i].level == RunLevel::wall) == wall_first;
+            add_thing(wall.runs[i].id, wall.runs[i].name, w, first ? Turn::first_run : Turn::second_run,
+                      plan.runs[i].steps);
+        }
+        for (std::size_t i = 0; i < plan.systems.size(); ++i)
+            add_thing(wall.systems[i].id, wall.systems[i].name, w, Turn::system, plan.systems[i].steps);
+        for (std::size_t i = 0; i < plan.shelves.size(); ++i)
+            add_thing(wall.shelves[i].id, wall.shelves[i].name, w, Turn::shelf, plan.shelves[i].steps);
+        for (std::size_t i = 0; i < plan.boxes.size(); ++i)
+            add_thing(wall.boxes[i].id, wall.boxes[i].name, w, Turn::box, plan.boxes[i].steps);
+        for (std::size_t i = 0; i < plan.feeds.size(); ++i)
+            add_thing(wall.feeds[i].id, wall.feeds[i].name, w, Turn::feed, plan.feeds[i].steps, wall.feeds[i].item);
+        for (std::size_t i = 0; i < plan.pieces.size(); ++i)
+            add_thing(wall.pieces[i].id, wall.pieces[i].name, w, Turn::furniture, plan.pieces[i].steps);
+    }
+
+    void tie() {
+        tie_walls();
+        tie_rooms();
+        tie_things();
+    }
+
+    /// Once for all, then all marks, then the gate, then holes.
+    void tie_walls() {
+        for (const OfWall& once : of_walls_)
+            for (const Thing& thing : things_)
+                if (thing.wall == once.wall)
+                    for (const std::size_t t : thing.tasks) {
+                        const Phase phase = tasks_[t].step.phase;
+                        if (thing.turn == Turn::emptied && phase == Phase::ready)
+                            continue; // what is unsafe waits for nothing
+                        if (!once.gate)
+                            tie(once.task, t);
+                        else if (phase <= Phase::mark)
+                            tie(t, once.task);
+                        else if (phase == Phase::drill || phase >= Phase::hang)
+                            tie(once.task, t);
+                    }
+        for (const OfWall& first : of_walls_)
+            for (const OfWall& gate : of_walls_)
+                if (first.wall == gate.wall && !first.gate && gate.gate)
+                    tie(first.task, gate.task);
+    }
+
+    /// A room's lines before its runs are marked; its parts counted, then cut, before they are put together or hung.
+    void tie_rooms() {
+        std::optional<std::size_t> parts;
+        if (!things_.empty() && !job_.delivery.empty()) {
+            Task task;
+            task.kind = TaskKind::parts;
+            task.key = "parts";
+            task.step = {{"Count and check every delivered part against the packing list, before work begins"}, true};
+            parts = add(std::move(task), {0, 0, 0, 0, 0, 0, 0});
+        }
+        for (std::size_t r = 0; r < job_.rooms.size(); ++r) {
+            const Room& room = job_.rooms[r];
+            std::optional<std::size_t> lines;
+            std::optional<std::size_t> cut;
+            for (const Thing& thing : things_) {
+                if (room_index(job_.walls[thing.wall]) != r)
+                    continue;
+                if (thing.is_run && !lines && !plan_.rooms[r].lines.lines.empty()) {
+                    Task task;
+                    task.kind = TaskKind::lines;
+                    task.key = room.id + "/lines";
+                    task.wall = job_.walls[thing.wall].id;
+                    task.item_name = room.name;
+                    task.step = {{"Strike the level lines of {0} round the room from one reading of the level: {1} of "
+                                  "them, check the long ones twice",
+                                  {room.name, count(plan_.rooms[r].lines.lines.size())}},
+                                 true,
+                                 Phase::mark};
+                    lines = add(std::move(task), {1, r, 1, -1, 0, 0, 0});
+                }
+                if (thing.is_cut && !cut) {
+                    Task task;
+                    task.kind = TaskKind::cut;
+                    task.key = room.id + "/cut";
+                    task.item_name = room.name;
+                    task.step = {{"Cut the parts of {0} by the cutting plan, each labelled as it leaves the saw; those "
+                                  "left long wait for what is measured",
+                                  {room.name}},
+                                 false,
+                                 Phase::ready};
+                    task.cautions = {{"Saw guard on, glasses and ear protection, the part held down"}};
+                    cut = add(std::move(task), {1, r, 0, 1, 0, 0, 0});
+                    if (parts)
+                        tie(*parts, *cut);
+                }
+                for (const std::size_t t : thing.tasks) {
+                    const Phase phase = tasks_[t].step.phase;
+                    if (lines && thing.is_run && phase == Phase::mark)
+                        tie(*lines, t);
+                    if (cut && thing.is_cut && phase >= Phase::assemble)
+                        tie(*cut, t);
+                    if (parts && phase >= Phase::assemble && thing.turn != Turn::emptied)
+                        tie(*parts, t);
+                }
+            }
+        }
+    }
+
+    /// The first task of a phase or later; none: it has none.
+    std::optional<std::size_t> first_from(const Thing& thing, Phase phase) const {
+        for (const std::size_t t : thing.tasks)
+            if (tasks_[t].step.phase >= phase)
+                return t;
+        return std::nullopt;
+    }
+
+    void tie_things() {
+        const auto ends_before = [&](const Thing& first, const Thing& then, Phase from) {
+            if (first.tasks.empty())
+                return;
+            if (const auto begin = first_from(then, from))
+                tie(first.tasks.back(), *begin);
+        };
+        for (const Thing& a : things_)
+            for (const Thing& b : things_) {
+                if (&a == &b)
+                    continue;
+                const bool same_wall = a.wall == b.wall;
+                const bool same_room = job_.walls[a.wall].room == job_.walls[b.wall].room;
+                if (same_room && a.turn == Turn::first_run && b.turn == Turn::second_run)
+                    ends_before(a, b, Phase::hang);
+                // What hangs over base units goes up while nothing stands in the way underneath.
+                const bool wall_first = job_.rules.runs.hang_first == HangFirst::wall_units;
+                if (same_wall && wall_first && (a.turn == Turn::shelf || a.turn == Turn::box) &&
+                    b.turn == Turn::second_run)
+                    ends_before(a, b, Phase::hang);
+                if (same_wall && b.turn == Turn::furniture && a.turn != Turn::furniture && a.turn != Turn::feed)
+                    ends_before(a, b, Phase::hang);
+                // Holes for leads before what hides them; the leads when it is up.
+                if (a.turn == Turn::feed && a.along == b.id) {
+                    for (const std::size_t t : a.tasks)
+                        if (tasks_[t].step.phase <= Phase::drill)
+                            if (const auto begin = first_from(b, Phase::hang))
+                                tie(t, *begin);
+                    ends_before(b, a, Phase::adjust);
+                }
+            }
+    }
+
+    /// List scheduling: of all that could be begun, what ranks first, as soon as there are hands for it.
+    void schedule() {
+        const std::size_t number = tasks_.size();
+        std::vector<std::vector<std::size_t>> then(number);
+        std::vector<std::size_t> waiting(number);
+        for (std::size_t t = 0; t < number; ++t) {
+            waiting[t] = before_[t].size();
+            for (const std::size_t first : before_[t])
+                then[first].push_back(t);
+        }
+        const auto later = [&](std::size_t a, std::size_t b) {
+            return std::pair{ranks_[a], a} > std::pair{ranks_[b], b};
+        };
+        std::priority_queue<std::size_t, std::vector<std::size_t>, decltype(later)> ready{later};
+        for (std::size_t t = 0; t < number; ++t)
+            if (waiting[t] == 0)
+                ready.push(t);
+        using Ending = std::pair<double, std::size_t>;
+        std::priority_queue<Ending, std::vector<Ending>, std::greater<>> running;
+        const int crew = std::max(1, job_.crew);
+        int free = crew;
+        int curing = 0;
+        double now = 0;
+        std::vector<std::size_t> place(number, number);
+        const auto hands = [&](std::size_t t) {
+            return tasks_[t].step.phase == Phase::cure ? 0 : std::min(crew, tasks_[t].step.persons);
+        };
+        while (!ready.empty() || !running.empty()) {
+            while (!ready.empty() && hands(ready.top()) <= free) {
+                const std::size_t t = ready.top();
+                ready.pop();
+                free -= hands(t);
+                curing += hands(t) == 0;
+                place[t] = order_.tasks.size();
+                Task task = tasks_[t];
+                task.begins = now;
+                order_.tasks.push_back(std::move(task));
+                running.push({now + tasks_[t].minutes, t});
+            }
+            const auto [end, t] = running.top();
+            running.pop();
+            if (free == crew && curing > 0)
+                order_.idle += end - now;
+            now = end;
+            free += hands(t);
+            curing -= hands(t) == 0;
+            for (const std::size_t next : then[t])
+                if (--waiting[next] == 0)
+                    ready.push(next);
+        }
+        order_.minutes = now;
+        for (std::size_t t = 0; t < number; ++t)
+            if (place[t] < number)
+                for (const std::size_t first : before_[t])
+                    order_.tasks[place[t]].after.push_back(place[first]);
+    }
+
+    struct OfWall {
+        std::size_t wall = 0;
+        std::size_t task = 0;
+        bool gate = false;
+    };
+
+    const Job& job_;
+    const Plan& plan_;
+    const FitRules& rules_;
+    std::set<std::string> cut_;
+    std::vector<Task> tasks_;
+    std::vector<Rank> ranks_;
+    std::vector<std::set<std::size_t>> before_;
+    std::vector<Thing> things_;
+    std::vector<OfWall> of_walls_;
+    JobOrder order_;
+};
+
+} // namespace
+
+JobOrder job_order(const Job& job, const Plan& plan, const Scope& scope) {
+    return Orderer{job, plan, scope}.order();
+}
+
+std::vector<Sentence> gate_questions() {
+    return {{"Services looked for with a detector at every mark"},
+            {"What lies near a mark switched off and proved dead, water shut"},
+            {"Glasses, mask and ear protection on"},
+            {"Others out of the way, floor and worktop covered"}};
+}
+
+} // namespace yes_square
