@@ -2,7 +2,9 @@
 #include "core/job/file.hpp"
 #include "core/plan/reckon.hpp"
 #include "core/steps/job_order.hpp"
+#include "files/job_book.hpp"
 
+#include <array>
 #include <benchmark/benchmark.h>
 #include <fstream>
 #include <random>
@@ -80,6 +82,59 @@ void demo_cutting_plan(benchmark::State& state) {
         benchmark::DoNotOptimize(cutting_plan(job, plan));
 }
 BENCHMARK(demo_cutting_plan)->Unit(benchmark::kMillisecond);
+
+/// 5,000 jobs of made-up words, each with a log of twenty lines.
+const JobBook& large_book() {
+    static JobBook book = [] {
+        JobBook fresh = JobBook::open(":memory:").value();
+        constexpr std::array words{"shelf",    "loft",  "stud",  "bracket", "plaster", "quay",
+                                   "larder",   "oak",   "rail",  "moved",   "level",   "kitchen",
+                                   "wardrobe", "plumb", "north", "chest",   "hook",    "tile"};
+        std::mt19937 random{3};
+        const auto some = [&](int number) {
+            std::string text;
+            for (int i = 0; i < number; ++i)
+                text += std::string{words[random() % words.size()]} + " ";
+            return text;
+        };
+        fresh.begin();
+        for (int i = 0; i < 5000; ++i) {
+            Job job;
+            job.title = some(3) + std::to_string(i);
+            job.client = some(2);
+            job.place = some(2);
+            for (int line = 0; line < 20; ++line)
+                job.log.push_back({line % 7 == 0 ? LogKind::deviation : LogKind::reading,
+                                   "2026-03-05T10:00:00Z",
+                                   "A",
+                                   "",
+                                   some(9) + std::to_string(random() % 5000),
+                                   "",
+                                   "",
+                                   "",
+                                   {}});
+            fresh.put("job-" + std::to_string(i) + ".yesq", job);
+        }
+        fresh.commit();
+        return fresh;
+    }();
+    return book;
+}
+
+void search_5000_jobs(benchmark::State& state, const char* words, const char* kind) {
+    const JobBook& book = large_book();
+    BookQuery query;
+    query.words = words;
+    query.kind = kind;
+    std::size_t found = 0;
+    for (auto _ : state)
+        found = book.search(query).size();
+    state.counters["found"] = static_cast<double>(found);
+}
+BENCHMARK_CAPTURE(search_5000_jobs, a_rare_word, "1412", "")->Unit(benchmark::kMillisecond);
+BENCHMARK_CAPTURE(search_5000_jobs, two_words, "larder 77", "")->Unit(benchmark::kMillisecond);
+BENCHMARK_CAPTURE(search_5000_jobs, in_every_job, "shelf", "deviation")->Unit(benchmark::kMillisecond);
+BENCHMARK_CAPTURE(search_5000_jobs, by_kind, "", "deviation")->Unit(benchmark::kMillisecond);
 
 } // namespace
 

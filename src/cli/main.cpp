@@ -1,39 +1,13 @@
-#include "core/job/file.hpp"
+#include "cli/exchange.hpp"
+#include "cli/job_files.hpp"
 #include "core/plan/reckon.hpp"
 #include "core/sheets/plan_json.hpp"
 #include "core/sheets/summary.hpp"
 
 #include <CLI/CLI.hpp>
-#include <fstream>
 #include <iostream>
-#include <sstream>
 
-namespace {
-
-constexpr int has_errors = 1;
-constexpr int bad_input = 2;
-
-/// Reads a whole file and the job in it; on failure says what is wrong, where, and ends the program's work.
-std::optional<yes_square::Job> load(const std::string& path) {
-    std::ifstream file{path, std::ios::binary};
-    std::ostringstream text;
-    if (file)
-        text << file.rdbuf();
-    if (!file || text.fail()) {
-        std::cerr << path << ": cannot be read; check the name and that it is a file\n";
-        return std::nullopt;
-    }
-    auto loaded = yes_square::read_job(text.str());
-    if (!loaded) {
-        std::cerr << path << ": " << loaded.error().text() << "\n";
-        return std::nullopt;
-    }
-    if (loaded->newer_version)
-        std::cerr << path << ": written by a newer Yes Square; members it added are not reckoned with\n";
-    return std::move(loaded->job);
-}
-
-} // namespace
+using namespace yes_square;
 
 int main(int argc, char** argv) {
     CLI::App app{"Sets out cabinets and shelves on a wall: reckons a job file and prints what follows from it."};
@@ -41,33 +15,68 @@ int main(int argc, char** argv) {
     app.require_subcommand(1);
     std::string path;
     bool as_json = false;
+    const auto job_of = [](CLI::App* command, std::string& name) {
+        command->add_option("JOB", name, "A .yesq file")->required();
+    };
 
-    CLI::App* reckon = app.add_subcommand("reckon", "Print the plan: marks, fixings, sag, checks with their cures");
-    reckon->add_option("JOB", path, "A .yesq file")->required();
-    reckon->add_flag("--json", as_json, "The whole plan as JSON, with workings, in SI units");
+    CLI::App* reckoned = app.add_subcommand("reckon", "Print the plan: marks, fixings, sag, checks with their cures");
+    job_of(reckoned, path);
+    reckoned->add_flag("--json", as_json, "The whole plan as JSON, with workings, in SI units");
     CLI::App* check = app.add_subcommand("check", "Print the checks; exit 1 when one of severity error stands");
-    check->add_option("JOB", path, "A .yesq file")->required();
+    job_of(check, path);
+
+    cli::ExportWanted out;
+    CLI::App* give = app.add_subcommand("export", "Write drawings (SVG, DXF), every table (CSV) and the plan (JSON)");
+    job_of(give, out.job);
+    give->add_option("--to", out.folder, "The folder to write into; made if it is not there")->required();
+    give->add_option("--format", out.formats, "svg, dxf, csv, json; all where none is named")->delimiter(',');
+
+    cli::ImportWanted in;
+    CLI::App* take = app.add_subcommand("import", "Take in a survey, a list of units, a packing list or an outline");
+    job_of(take, in.job);
+    take->add_option("--to", in.to, "Write the job there instead of over itself");
+    take->add_option("--survey", in.survey, "CSV of readings, for --wall");
+    take->add_option("--dxf", in.dxf, "Outline of a wall on named layers: of --wall, or a new one");
+    take->add_option("--wall", in.wall, "Id or name of a wall");
+    take->add_option("--units", in.units, "CSV of units that came with a kitchen");
+    take->add_option("--packing-list", in.packing_list, "CSV of what was delivered");
+
+    cli::BookWanted book;
+    CLI::App* search =
+        app.add_subcommand("book", "Search the job book: path, title, client, last entry, what was found");
+    search->add_option("BOOK", book.book, "The index, made if it is not there")->required();
+    search->add_option("WORDS", book.words, "All of them, each as the beginning of a word");
+    search->add_option("--folder", book.folder, "Go through this folder for job files first");
+    search->add_option("--kind", book.kind, "Only jobs with such a log entry: note, reading, deviation, photo ...");
+    search->add_option("--from", book.from, "Only jobs with an entry on this day or later: 2026-03-01");
+    search->add_option("--until", book.until, "Only jobs begun by this day");
 
     try {
         app.parse(argc, argv);
     } catch (const CLI::ParseError& error) {
-        return app.exit(error) == 0 ? 0 : bad_input;
+        return app.exit(error) == 0 ? 0 : cli::bad_input;
     }
 
     try {
-        const auto job = load(path);
+        if (give->parsed())
+            return cli::export_files(out);
+        if (take->parsed())
+            return cli::import_files(in);
+        if (search->parsed())
+            return cli::search_book(book);
+        const auto job = cli::load(path);
         if (!job)
-            return bad_input;
-        const yes_square::Plan plan = yes_square::reckon(*job);
-        const yes_square::Voice voice{job->unit};
-        if (reckon->parsed()) {
-            std::cout << (as_json ? yes_square::plan_json(*job, plan, voice) : yes_square::summary(*job, plan, voice));
+            return cli::bad_input;
+        const Plan plan = reckon(*job);
+        const Voice voice{job->unit, {}};
+        if (reckoned->parsed()) {
+            std::cout << (as_json ? plan_json(*job, plan, voice) : summary(*job, plan, voice));
             return 0;
         }
-        std::cout << yes_square::checks_text(*job, plan, voice);
-        return yes_square::count_checks(plan, yes_square::Severity::error) > 0 ? has_errors : 0;
+        std::cout << checks_text(*job, plan, voice);
+        return count_checks(plan, Severity::error) > 0 ? cli::has_errors : 0;
     } catch (const std::exception& error) {
         std::cerr << path << ": " << error.what() << "\n";
-        return bad_input;
+        return cli::bad_input;
     }
 }

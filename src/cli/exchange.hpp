@@ -1,0 +1,38 @@
+#pragma once
+
+#include <string>
+#include <vector>
+
+/// Open formats from the command line.
+namespace yes_square::cli {
+
+struct ExportWanted {
+    std::string job;
+    std::string folder;
+    std::vector<std::string> formats; ///< svg, dxf, csv, json; empty: all
+};
+/// An elevation of each wall as <wall>.svg and <wall>.dxf, cutting plans as svg, every table as csv, the plan as json.
+int export_files(const ExportWanted& wanted);
+
+struct ImportWanted {
+    std::string job;
+    std::string to; ///< empty: the job itself
+    std::string survey;
+    std::string wall; ///< id or name of the wall that a survey or outline goes to; of an outline, else a new one
+    std::string units;
+    std::string packing_list;
+    std::string dxf;
+};
+int import_files(const ImportWanted& wanted);
+
+struct BookWanted {
+    std::string book;
+    std::string folder; ///< to go through before the search; empty: the book as it is
+    std::string words;
+    std::string kind;
+    std::string from;
+    std::string until;
+};
+int search_book(const BookWanted& wanted);
+
+} // namespace yes_square::cli

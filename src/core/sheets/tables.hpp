@@ -1,0 +1,25 @@
+#pragma once
+
+#include "core/job/job.hpp"
+#include "core/plan/plan.hpp"
+
+#include <string>
+#include <vector>
+
+namespace yes_square {
+
+/// A table as it goes to a file: lengths in mm with a point, whatever the job shows.
+struct Table {
+    std::string name; ///< of its file: "marks"
+    std::vector<std::string> headings;
+    std::vector<std::vector<std::string>> rows;
+};
+
+/// Every table of a job: marks, studs, fixings, cut-list, cutting-plan, kit, delivery, steps, checks, readings, log,
+/// tipping, feeds, lines.
+std::vector<Table> tables_of(const Job& job, const Plan& plan);
+
+/// RFC 4180: commas, quotes where they are needed, lines end in CR LF.
+std::string csv(const Table& table);
+
+} // namespace yes_square

@@ -1,0 +1,227 @@
+#include "core/cutting/cutting_plan.hpp"
+#include "core/job/file.hpp"
+#include "core/measure/csv_table.hpp"
+#include "core/plan/reckon.hpp"
+#include "core/sheets/cut_drawing.hpp"
+#include "core/sheets/drill_template.hpp"
+#include "core/sheets/elevation.hpp"
+#include "core/sheets/svg.hpp"
+#include "core/sheets/tables.hpp"
+#include "files/dxf_in.hpp"
+#include "files/dxf_out.hpp"
+
+#include <array>
+#include <catch2/catch.hpp>
+#include <cstdio>
+#include <filesystem>
+#include <fstream>
+#include <map>
+#include <set>
+#include <sstream>
+#include <unistd.h>
+
+using namespace yes_square;
+
+namespace {
+
+Job demo() {
+    std::ifstream file{YES_SQUARE_SOURCE_DIR "/assets/demo/harbour-lane.yesq"};
+    std::ostringstream text;
+    text << file.rdbuf();
+    return read_job(text.str())->job;
+}
+
+std::string out(const std::string& command) {
+    FILE* pipe = popen((command + " 2>&1").c_str(), "r");
+    REQUIRE(pipe);
+    std::string said;
+    std::array<char, 4096> piece{};
+    while (const std::size_t count = fread(piece.data(), 1, piece.size(), pipe))
+        said.append(piece.data(), count);
+    pclose(pipe);
+    return said;
+}
+
+/// A file of this test alone, gone after it.
+struct Scratch {
+    std::filesystem::path path;
+    explicit Scratch(const std::string& name)
+        : path{std::filesystem::temp_directory_path() / (std::to_string(getpid()) + "-" + name)} {}
+    ~Scratch() { std::filesystem::remove(path); }
+};
+
+Elevation elevation_of(const Job& job, const Plan& plan, std::size_t wall) {
+    return draw_elevation(job.walls[wall], *plan.walls[wall], {}, {job.unit, {}});
+}
+
+} // namespace
+
+TEST_CASE("every wall of the demo opens clean in an auditing reader, at true scale", "[formats][dxf]") {
+    const Job job = demo();
+    const Plan plan = reckon(job);
+    for (std::size_t w = 0; w < job.walls.size(); ++w) {
+        const Scratch file{"wall.dxf"};
+        const Elevation elevation = elevation_of(job, plan, w);
+        REQUIRE_FALSE(write_dxf(file.path.string(), elevation.drawing, elevation.scale));
+        // ezdxf by Debian's own python: errors, fixes, and an outline of the size of the wall.
+        const std::string said =
+            out("/usr/bin/python3 -c \"import ezdxf,sys\n"
+                "d=ezdxf.readfile(sys.argv[1]); a=d.audit()\n"
+                "m=d.modelspace(); b=[]\n"
+                "for e in m.query('POLYLINE'):\n"
+                "  v=[p.dxf.location for p in e.vertices]\n"
+                "  b.append((max(p.x for p in v)-min(p.x for p in v), max(p.y for p in v)-min(p.y for p in v)))\n"
+                "print(len(a.errors), len(a.fixes), len(m)>5, any(abs(x-float(sys.argv[2]))<0.1 and "
+                "abs(y-float(sys.argv[3]))<0.1 for x,y in b))\" " +
+                file.path.string() + " " + std::to_string(job.walls[w].length.in_mm()) + " " +
+                std::to_string(job.walls[w].height.in_mm()));
+        CHECK(said == "0 0 True True\n");
+    }
+}
+
+TEST_CASE("an outline on named layers becomes a wall", "[formats][dxf]") {
+    const Scratch file{"outline.dxf"};
+    // Drawn by the independent writer: a polyline, loose lines, a circle; in inches; set off from the origin.
+    const std::string drawn =
+        out("/usr/bin/python3 -c \"import ezdxf,sys\n"
+            "d=ezdxf.new('R2000'); d.header['\\$INSUNITS']=1; m=d.modelspace()\n"
+            "m.add_lwpolyline([(10,5),(130,5),(130,101),(10,101)],close=True,dxfattribs={'layer':'Wall'})\n"
+            "c=[(40,41),(70,41),(70,81),(40,81)]\n"
+            "for i in range(4): m.add_line(c[i],c[(i+1)%4],dxfattribs={'layer':'WINDOW'})\n"
+            "m.add_lwpolyline([(100,5),(132,5),(132,85),(100,85)],close=True,dxfattribs={'layer':'DOOR'})\n"
+            "m.add_circle((22,17),1.5,dxfattribs={'layer':'SOCKET'})\n"
+            "m.add_line((26,5),(26,101),dxfattribs={'layer':'STUD'})\n"
+            "m.add_line((0,0),(500,0),dxfattribs={'layer':'NOTES'})\n"
+            "d.saveas(sys.argv[1]); print('ok')\" " +
+            file.path.string());
+    REQUIRE(drawn == "ok\n");
+    const auto wall = wall_from_dxf(file.path.string());
+    REQUIRE(wall);
+    CHECK(wall->length == 120_in);
+    CHECK(wall->height == 96_in);
+    REQUIRE(wall->openings.size() == 2);
+    CHECK(wall->openings[0].kind == OpeningKind::window);
+    CHECK(wall->openings[0].left == 30_in);
+    CHECK(wall->openings[0].bottom == 36_in);
+    CHECK(wall->openings[0].width == 30_in);
+    CHECK(wall->openings[0].height == 40_in);
+    CHECK(wall->openings[1].kind == OpeningKind::door);
+    CHECK(wall->openings[1].height == 80_in);
+    REQUIRE(wall->services.size() == 1);
+    CHECK(wall->services[0].centre == 12_in);
+    CHECK(wall->services[0].height == 12_in);
+    CHECK(wall->services[0].width == 3_in);
+    REQUIRE(wall->studs.size() == 1);
+    CHECK(wall->studs[0].centre == 16_in);
+    CHECK(wall->studs[0].state == StudState::assumed);
+}
+
+TEST_CASE("a drawing without a wall, or none at all, is a named error", "[formats][dxf]") {
+    const Scratch file{"empty.dxf"};
+    REQUIRE_FALSE(write_dxf(file.path.string(), {100, 100, {{Line{{0, 0}, {10, 10}, Ink::tick}}}}, std::nullopt));
+    const auto none = wall_from_dxf(file.path.string());
+    REQUIRE_FALSE(none);
+    CHECK(none.error().find("layer WALL") != std::string::npos);
+    CHECK_FALSE(wall_from_dxf("/nowhere/at/all.dxf"));
+    CHECK(write_dxf("/nowhere/at/all.dxf", {}, std::nullopt));
+}
+
+TEST_CASE("an SVG has its size in mm and every text of the drawing", "[formats]") {
+    const Job job = demo();
+    const Elevation elevation = elevation_of(job, reckon(job), 0);
+    const std::string text = svg(elevation.drawing, "Reading room <north> & \"east\"");
+    CHECK(text.find("width=\"250.000mm\" height=\"150.000mm\" viewBox=\"0 0 250.000 150.000\"") != std::string::npos);
+    CHECK(text.find("<title>Reading room &lt;north&gt; &amp; &quot;east&quot;</title>") != std::string::npos);
+    std::size_t shapes = 0;
+    for (const char* tag : {"<line ", "<rect ", "<circle ", "<polygon ", "<text "})
+        for (std::size_t at = 0; (at = text.find(tag, at)) != std::string::npos; ++at)
+            ++shapes;
+    CHECK(shapes == elevation.drawing.shapes.size() + 2); // the ground, and the line of the hatching
+    const Scratch file{"drawing.svg"};
+    std::ofstream{file.path} << text;
+    CHECK(out("/usr/bin/python3 -c \"import sys,xml.dom.minidom as m; m.parse(sys.argv[1]); print('well formed')\" " +
+              file.path.string()) == "well formed\n");
+}
+
+TEST_CASE("every table goes to CSV and comes back cell by cell", "[formats]") {
+    Job job = demo();
+    job.log.push_back({LogKind::note, "2026-03-05T10:00:00Z", "A", "", "said \"no\", twice\nand left", "", "", "", {}});
+    const std::vector<Table> tables = tables_of(job, reckon(job));
+    std::set<std::string> names;
+    for (const Table& table : tables) {
+        CHECK(names.insert(table.name).second);
+        const auto lines = read_csv(csv(table));
+        REQUIRE(lines);
+        REQUIRE(lines->size() == table.rows.size() + 1);
+        CHECK(lines->front().cells == table.headings);
+        for (std::size_t r = 0; r < table.rows.size(); ++r)
+            CHECK((*lines)[r + 1].cells == table.rows[r]);
+    }
+    for (const char* name : {"marks", "studs", "fixings", "cut-list", "cutting-plan", "kit", "delivery", "steps",
+                             "checks", "readings", "log", "tipping", "feeds", "lines"})
+        CHECK(names.contains(name));
+}
+
+TEST_CASE("a template's holes lie at their true distances, and neighbours share their crosses", "[formats][template]") {
+    std::vector<WallMark> marks;
+    for (const auto& [x, z] :
+         {std::pair{1000, 1500}, std::pair{1000, 1400}, std::pair{1250, 1500}, std::pair{1600, 1380}}) {
+        WallMark mark;
+        mark.x = Length::mm(x);
+        mark.z = Length::mm(z);
+        marks.push_back(mark);
+    }
+    WallMark line;
+    line.kind = MarkKind::level_line;
+    line.x = 900_mm;
+    line.to_x = 1700_mm;
+    line.z = 1450_mm;
+    marks.push_back(line);
+    const Voice voice;
+    const auto pages = drill_template("Shelf", marks, 190, 270, voice);
+    REQUIRE(pages.size() >= 3);
+    std::map<std::pair<double, double>, int> found;
+    for (const TemplatePage& page : pages) {
+        CHECK(page.drawing.width == 190);
+        bool check_line = false;
+        bool level = false;
+        for (const Shape& shape : page.drawing.shapes) {
+            if (const auto* circle = std::get_if<Circle>(&shape.form)) {
+                // Paper x grows with the wall's; paper y falls as it rises, from the frame's lower edge 14 + 240 down.
+                const double x = page.left.in_mm() + circle->centre.x;
+                const double z = page.bottom.in_mm() + 254 - circle->centre.y;
+                ++found[{x, z}];
+            }
+            if (const auto* drawn = std::get_if<Line>(&shape.form)) {
+                check_line = check_line || (drawn->from.y == drawn->to.y && drawn->to.x - drawn->from.x == 100);
+                level = level || drawn->ink == Ink::level;
+            }
+        }
+        CHECK(check_line);
+        CHECK(level);
+    }
+    for (const WallMark& mark : marks)
+        if (mark.kind == MarkKind::hole)
+            CHECK(found[{mark.x.in_mm(), mark.z.in_mm()}] >= 1);
+    CHECK(found.size() == 4);
+    // The right crosses of A lie on the left ones of B: a page is its width less what both share further on.
+    CHECK(pages[1].left - pages[0].left == 180_mm);
+    CHECK(drill_template("none", {}, 190, 270, voice).empty());
+}
+
+TEST_CASE("a cutting plan is drawn with every part once", "[formats]") {
+    const Job job = demo();
+    const CuttingPlan plan = cutting_plan(job, reckon(job));
+    REQUIRE(plan.stuffs.size() > 3);
+    for (const StuffPlan& stuff : plan.stuffs) {
+        const Drawing drawing = draw_cutting(stuff, 3_mm, 250, 3, {});
+        std::size_t boards = 0;
+        for (const Shape& shape : drawing.shapes)
+            if (const auto* rectangle = std::get_if<Rectangle>(&shape.form)) {
+                CHECK(rectangle->at.x + rectangle->width <= 250.5);
+                CHECK(rectangle->at.y + rectangle->height <= drawing.height + 0.5);
+                boards += rectangle->ink == Ink::board;
+            }
+        CHECK(boards == stuff.pieces.size());
+    }
+}
