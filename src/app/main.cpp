@@ -1,8 +1,11 @@
+#include "app/cut/cut_panel.hpp"
+#include "app/fit/fit_panel.hpp"
 #include "app/fixings/fixings_panel.hpp"
 #include "app/practice/practice_dialog.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "app/shell/main_window.hpp"
 #include "app/survey/survey_panel.hpp"
+#include "app/wallside/wall_side.hpp"
 
 #include <QApplication>
 #include <QCommandLineParser>
@@ -36,6 +39,7 @@ struct Arguments {
     QString page;
     QString wall;
     QString practice;
+    bool wall_side = false;
     QStringList jobs;
     bool unattended() const { return !sheets.isEmpty() || !screenshot.isEmpty(); }
 };
@@ -50,7 +54,8 @@ Arguments parse(const QStringList& words) {
     const QCommandLineOption screenshot{QStringLiteral("screenshot"),
                                         QStringLiteral("Write a picture of the window with JOB to FILE and end."),
                                         QStringLiteral("FILE")};
-    const QCommandLineOption stage{QStringLiteral("stage"), QStringLiteral("survey, lines, layout, fixings or fit."),
+    const QCommandLineOption stage{QStringLiteral("stage"),
+                                   QStringLiteral("survey, lines, layout, fixings, cut, fit or record."),
                                    QStringLiteral("NAME")};
     const QCommandLineOption size{QStringLiteral("size"), QStringLiteral("The window's size, such as 1280x800."),
                                   QStringLiteral("WxH")};
@@ -71,12 +76,14 @@ Arguments parse(const QStringList& words) {
     const QCommandLineOption practice{
         QStringLiteral("practice"),
         QStringLiteral("With --screenshot: the practice wall of this number, a dozen holes on."), QStringLiteral("N")};
-    parser.addOptions({sheets, screenshot, stage, size, theme, unit, shelf, page, wall, practice});
+    const QCommandLineOption wall_side{QStringLiteral("wall-side"),
+                                       QStringLiteral("With --screenshot: the wall-side mode of the selected wall.")};
+    parser.addOptions({sheets, screenshot, stage, size, theme, unit, shelf, page, wall, practice, wall_side});
     parser.addPositionalArgument(QStringLiteral("JOB"), QStringLiteral("A .yesq file."), QStringLiteral("[JOB]"));
     parser.process(words);
-    return {parser.value(sheets), parser.value(screenshot), parser.value(stage),         parser.value(size),
-            parser.value(theme),  parser.value(unit),       parser.value(shelf),         parser.value(page),
-            parser.value(wall),   parser.value(practice),   parser.positionalArguments()};
+    return {parser.value(sheets), parser.value(screenshot), parser.value(stage),     parser.value(size),
+            parser.value(theme),  parser.value(unit),       parser.value(shelf),     parser.value(page),
+            parser.value(wall),   parser.value(practice),   parser.isSet(wall_side), parser.positionalArguments()};
 }
 
 tl::expected<Job, QString> read(const QString& path) {
@@ -92,11 +99,16 @@ tl::expected<Job, QString> read(const QString& path) {
 int write_sheets(const Job& job, const QString& folder, const QString& name) {
     if (!QDir{}.mkpath(folder))
         return fail(QStringLiteral("the folder %1 cannot be made").arg(folder));
-    const QString path = QDir{folder}.filePath(name + QStringLiteral(".pdf"));
-    const QString problem = write_sheets_pdf(path, job, reckon(job));
-    if (!problem.isEmpty())
-        return fail(problem);
-    QTextStream{stdout} << path << "\n";
+    const Plan plan = reckon(job);
+    for (const SheetSet set :
+         {SheetSet::all, SheetSet::cut_and_kit, SheetSet::steps, SheetSet::templates, SheetSet::hand_over}) {
+        const QString path =
+            QDir{folder}.filePath(set == SheetSet::all ? name + QStringLiteral(".pdf")
+                                                       : QStringLiteral("%1-%2.pdf").arg(name, file_name(set)));
+        if (const QString problem = write_sheets_pdf(path, job, plan, set); !problem.isEmpty())
+            return fail(problem);
+        QTextStream{stdout} << path << "\n";
+    }
     return 0;
 }
 
@@ -134,20 +146,28 @@ QString set_up(MainWindow& window, const Arguments& arguments) {
     if (!arguments.page.isEmpty()) {
         const auto survey = survey_page_from_name(arguments.page);
         const auto fixings = fixings_page_from_name(arguments.page);
-        if (!survey && !fixings)
-            return QStringLiteral(
-                       "--page %1 is not known; it is wall, walk, drill, studs, level, face, services or room, "
-                       "or marks, drilling, holds, fix-with or noggings")
-                .arg(arguments.page);
+        const QStringList cut{QStringLiteral("parts"), QStringLiteral("stock"), QStringLiteral("kit"),
+                              QStringLiteral("delivery")};
+        const QStringList fit{QStringLiteral("steps"), QStringLiteral("readings")};
         if (survey)
             window.survey().set_page(*survey);
-        else
+        else if (fixings)
             window.fixings().set_page(*fixings);
+        else if (cut.contains(arguments.page))
+            window.cutting().show_page(arguments.page);
+        else if (fit.contains(arguments.page))
+            window.fit().show_page(arguments.page);
+        else
+            return QStringLiteral(
+                       "--page %1 is not known; it is wall, walk, drill, studs, level, face, services or room, "
+                       "or marks, drilling, holds, fix-with or noggings, or parts, stock, kit or delivery, or steps or "
+                       "readings")
+                .arg(arguments.page);
     }
     if (!arguments.stage.isEmpty()) {
         const auto stage = stage_from_name(arguments.stage);
         if (!stage)
-            return QStringLiteral("--stage %1 is not known; it is survey, lines, layout, fixings or fit")
+            return QStringLiteral("--stage %1 is not known; it is survey, lines, layout, fixings, cut, fit or record")
                 .arg(arguments.stage);
         window.set_stage(*stage);
     }
@@ -219,6 +239,14 @@ int main(int argc, char** argv) {
                 theme(arguments.theme == QStringLiteral("dark") ? ThemeName::dark : ThemeName::light));
             practice->follow_advice(12);
             shown = practice.get();
+            shown->show();
+            QApplication::processEvents();
+        }
+        std::unique_ptr<WallSide> at_wall;
+        if (arguments.wall_side) {
+            at_wall.reset(window.wall_side());
+            at_wall->setAttribute(Qt::WA_DeleteOnClose, false);
+            shown = at_wall.get();
             shown->show();
             QApplication::processEvents();
         }

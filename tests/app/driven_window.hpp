@@ -5,9 +5,12 @@
 #include "app/shell/main_window.hpp"
 #include "app/survey/survey_panel.hpp"
 
+#include <QComboBox>
 #include <QLineEdit>
+#include <QTableWidget>
 #include <QTemporaryDir>
 #include <QTest>
+#include <QTextBrowser>
 #include <catch2/catch.hpp>
 
 namespace yes_square::app {
@@ -53,6 +56,20 @@ struct DrivenWindow {
         QTest::keyClicks(field, keys);
         QTest::keyClick(field, Qt::Key_Return);
         QTest::qWait(1);
+    }
+
+    /// The steps of the selected thing in the fit stage, each with what is read before and beside it.
+    QString steps_of_selected() {
+        auto* shown = find<QComboBox>("steps-shown");
+        shown->setCurrentIndex(3);
+        emit shown->activated(3);
+        auto* table = find<QTableWidget>("job-steps");
+        QString words;
+        for (int row = 0; row < table->rowCount(); ++row) {
+            table->setCurrentCell(row, 1);
+            words += find<QTextBrowser>("step-words")->toPlainText() + QLatin1Char('\n');
+        }
+        return words;
     }
 
     /// Drags from one place on the wall to another.

@@ -73,7 +73,7 @@ TEST_CASE("the fit stage tells the steps of whatever is selected, tipping cautio
     QTemporaryDir folder;
     REQUIRE(driven.window.open(copy_of_demo(folder)));
     driven.window.set_stage(Stage::fit);
-    const auto steps = [&] { return driven.find<QTextBrowser>("steps")->toPlainText(); };
+    const auto steps = [&] { return driven.steps_of_selected(); };
     driven.bench().select("piece-2");
     CHECK(steps().contains("Tall bookcase"));
     CHECK(steps().contains("it falls faster than one can step aside"));

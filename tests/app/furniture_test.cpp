@@ -153,7 +153,7 @@ TEST_CASE("a wardrobe is built by mouse and keyboard, slid for its studs, and it
     CHECK(driven.find<QTableWidget>("thing-parts")->rowCount() == static_cast<int>(driven.system_plan().parts.size()));
     driven.window.set_stage(Stage::fit);
     QTest::qWait(1);
-    CHECK(driven.find<QTextBrowser>("steps")->toPlainText().contains("until one screw through the cleat"));
+    CHECK(driven.steps_of_selected().contains("until one screw through the cleat"));
     QTemporaryDir folder;
     const QString labels = folder.filePath("labels.pdf");
     REQUIRE(write_sheets_pdf(labels, driven.job(), driven.bench().plan(), SheetSet::part_labels).isEmpty());

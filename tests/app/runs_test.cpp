@@ -303,7 +303,7 @@ TEST_CASE("the demo kitchen's fixings, card, steps and sheets say what the plan 
     CHECK((unit.holes[0].x < unit.holes[1].x) == (circles[0] > circles[1]));
     driven.window.set_stage(Stage::fit);
     QTest::qWait(1);
-    CHECK(driven.find<QTextBrowser>("steps")->toPlainText().contains(QStringLiteral("keep hold until it is in")));
+    CHECK(driven.steps_of_selected().contains(QStringLiteral("keep hold until it is in")));
 
     QProcess writer;
     writer.start(QStringLiteral(YES_SQUARE_APP), {QStringLiteral("--sheets"), folder.path(), demo_path()});

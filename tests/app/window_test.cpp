@@ -247,5 +247,5 @@ TEST_CASE("every stage shows at 1024x700 without losing a panel", "[app]") {
         CHECK(driven.window.board().width() > 500);
         CHECK(driven.window.width() == 1024);
     }
-    CHECK(driven.find<QTextBrowser>("steps")->toPlainText().contains("Strike a level line"));
+    CHECK(driven.steps_of_selected().contains("Strike a level line"));
 }

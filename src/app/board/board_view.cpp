@@ -73,6 +73,22 @@ void BoardView::fit() {
     redraw();
 }
 
+void BoardView::look_at(const Box& part) {
+    fit();
+    constexpr double share = 0.5; // of the view, so that what is round it is seen too
+    const ElevationScale& scale = elevation_.scale;
+    const double wide = std::max(1.0, scale.x(part.right) - scale.x(part.left));
+    const double high = std::max(1.0, scale.y(part.bottom) - scale.y(part.top));
+    zoom_by(std::clamp(std::min(share * width() / pixels_per_mm / wide, share * height() / pixels_per_mm / high), 1.0,
+                       4.0));
+    if (zoom_ == 1.0)
+        return;
+    const QPointF middle{width() / pixels_per_mm / 2, height() / pixels_per_mm / 2};
+    pan_ += middle -
+            QPointF{elevation_.scale.x((part.left + part.right) / 2), elevation_.scale.y((part.bottom + part.top) / 2)};
+    redraw();
+}
+
 QPointF BoardView::place(Length x, Length z) const {
     return QPointF{elevation_.scale.x(x), elevation_.scale.y(z)} * pixels_per_mm;
 }

@@ -2,6 +2,7 @@
 
 #include "app/shell/theme.hpp"
 #include "app/shell/workbench.hpp"
+#include "core/plan/wall_site.hpp"
 #include "core/sheets/elevation.hpp"
 
 #include <QWidget>
@@ -29,6 +30,8 @@ public:
     void carry(const yes_square::CabinetUnit& unit, QPoint screen);
     void drop(const yes_square::CabinetUnit& unit, QPoint screen);
     void fit();
+    /// Comes so near that this part of the wall fills most of the view.
+    void look_at(const Box& part);
 
     /// Where a place on the wall is in the widget; for tests and tags.
     QPointF place(Length x, Length z) const;

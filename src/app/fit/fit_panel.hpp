@@ -1,26 +1,31 @@
 #pragma once
 
-#include "app/shell/workbench.hpp"
+#include "app/fit/readings_page.hpp"
+#include "app/fit/steps_page.hpp"
 
-#include <QTextBrowser>
-#include <QWidget>
+#include <QPushButton>
+#include <QTabWidget>
 
 namespace yes_square::app {
 
-/// How the selected shelf or run goes up: the general cautions, then the steps with their hold points.
+/// The stage "Fit": steps, readings, and the way to the wall-side mode.
 class FitPanel : public QWidget {
     Q_OBJECT
 public:
-    explicit FitPanel(Workbench& bench, QWidget* parent = nullptr);
+    FitPanel(Workbench& bench, Day& day, QWidget* parent = nullptr);
+    StepsPage& steps() { return *steps_; }
+    WorkReadingsPage& readings() { return *readings_; }
+    void show_page(const QString& name);
 
 signals:
     void sheets_wanted();
+    void wall_side_wanted();
+    void look_wanted(const std::string& item);
 
 private:
-    void refresh();
-
-    Workbench& bench_;
-    QTextBrowser* steps_;
+    QTabWidget* pages_;
+    StepsPage* steps_;
+    WorkReadingsPage* readings_;
 };
 
 } // namespace yes_square::app

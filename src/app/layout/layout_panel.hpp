@@ -2,6 +2,7 @@
 
 #include "app/layout/audit_panel.hpp"
 #include "app/layout/box_panel.hpp"
+#include "app/layout/light_panel.hpp"
 #include "app/layout/piece_panel.hpp"
 #include "app/layout/run_panel.hpp"
 #include "app/layout/shelf_form.hpp"
@@ -42,6 +43,7 @@ private:
     PiecePanel* pieces_;
     BoxPanel* boxes_;
     AuditPanel* audit_;
+    LightPanel* lights_;
     ShelfForm* form_;
     ShelfParts* parts_;
     QPushButton* add_;

@@ -102,6 +102,10 @@ void ScrapPanel::changeEvent(QEvent* event) {
 }
 
 void ScrapPanel::refresh() {
+    if (bench_.shown_working()) {
+        write(*bench_.shown_working(), {});
+        return;
+    }
     const WallPlan* wall = bench_.wall_plan();
     if (wall) // what was asked may be of the wall itself
         if (const auto of_wall = std::ranges::find(wall->survey.workings, bench_.subject(), &Working::subject);

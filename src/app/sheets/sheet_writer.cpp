@@ -1,5 +1,6 @@
 #include "app/sheets/sheet_writer.hpp"
 
+#include "app/sheets/day_sheets.hpp"
 #include "app/sheets/furniture_sheets.hpp"
 #include "app/sheets/page.hpp"
 #include "app/sheets/run_sheets.hpp"
@@ -220,15 +221,28 @@ void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, cons
     const double per_mm = resolution / 25.4;
     const QSizeF size = device.pageLayout().pageSize().size(QPageSize::Millimeter);
     Page page{painter, device, size.width(), size.height(), per_mm};
-    if (set == SheetSet::part_labels) {
-        if (!write_part_labels(page, job, plan))
-            page.begin(text(job.title), tr("No wardrobe in this job has parts to label."));
+    const auto only = [&](bool written, const QString& else_say) {
+        if (!written)
+            page.begin(text(job.title), else_say);
+    };
+    switch (set) {
+    case SheetSet::part_labels:
+        return only(write_part_labels(page, job, plan), tr("No wardrobe in this job has parts to label."));
+    case SheetSet::inventory:
+        return only(write_inventory(page, job, plan), tr("Nothing in this job is so tall that it could tip."));
+    case SheetSet::cut_and_kit:
+        return only(write_cut_and_kit(page, job, plan), tr("Nothing is to be cut or taken along yet."));
+    case SheetSet::steps:
+        return only(write_job_steps(page, job, plan), tr("There is nothing to do in this job yet."));
+    case SheetSet::templates:
+        return only(write_templates(page, job, plan), tr("Nothing in this job is drilled for."));
+    case SheetSet::hand_over:
+        only(write_hand_over(page, job, plan), tr("Nothing is laid out in this job yet."));
+        write_labels(page, job, plan);
+        write_inventory(page, job, plan);
         return;
-    }
-    if (set == SheetSet::inventory) {
-        if (!write_inventory(page, job, plan))
-            page.begin(text(job.title), tr("Nothing in this job is so tall that it could tip."));
-        return;
+    case SheetSet::all:
+        break;
     }
     bool any = false;
     for (std::size_t w = 0; w < plan.walls.size(); ++w) {
@@ -254,6 +268,26 @@ void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, cons
 }
 
 } // namespace
+
+QString file_name(SheetSet set) {
+    switch (set) {
+    case SheetSet::all:
+        return QStringLiteral("sheets");
+    case SheetSet::part_labels:
+        return QStringLiteral("part-labels");
+    case SheetSet::inventory:
+        return QStringLiteral("inventory");
+    case SheetSet::cut_and_kit:
+        return QStringLiteral("cut-and-kit");
+    case SheetSet::steps:
+        return QStringLiteral("steps");
+    case SheetSet::hand_over:
+        return QStringLiteral("hand-over");
+    case SheetSet::templates:
+        return QStringLiteral("templates");
+    }
+    return {};
+}
 
 void paint_sheets(QPainter& painter, QPagedPaintDevice& device, const Job& job, const Plan& plan) {
     paint_on(painter, device, job, plan, painter.device()->logicalDpiX(), SheetSet::all);

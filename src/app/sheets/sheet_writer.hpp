@@ -8,8 +8,11 @@
 
 namespace yes_square::app {
 
-/// Which sheets: all of them, the labels of parts alone, or the inventory of what could tip alone.
-enum class SheetSet { all, part_labels, inventory };
+/// Which sheets: those of every thing, or one kind alone.
+enum class SheetSet { all, part_labels, inventory, cut_and_kit, steps, hand_over, templates };
+
+/// "sheets", "cut-and-kit": as its file is called.
+QString file_name(SheetSet set);
 
 /// The sheets of a job: for each shelf a page with the wall's elevation and both rods, mark table, drilling table,
 /// checks that stand, cautions and steps. A4 or Letter, usable by someone who never saw the program.

@@ -4,6 +4,7 @@
 #include "app/board/drawing_view.hpp"
 #include "app/catalogue/fixings_at_hand.hpp"
 #include "app/catalogue/own_catalogue.hpp"
+#include "app/cut/cut_panel.hpp"
 #include "app/fit/fit_panel.hpp"
 #include "app/fixings/fixings_panel.hpp"
 #include "app/layout/alternatives_strip.hpp"
@@ -162,14 +163,13 @@ void MainWindow::build_body() {
     panels_->addWidget(scrolled(new LinesPanel{bench_}));
     panels_->addWidget(scrolled(layout_));
     panels_->addWidget(fixings_);
-    auto* fit = new FitPanel{bench_};
-    connect(fit, &FitPanel::sheets_wanted, this, &MainWindow::save_sheets);
-    panels_->addWidget(fit);
+    build_day();
     panels_->setMinimumWidth(300);
 
     auto* checks = new ChecksPanel{bench_};
     checks->setMinimumHeight(110);
-    auto* side = new QSplitter{Qt::Vertical};
+    side_ = new QSplitter{Qt::Vertical};
+    auto* side = side_;
     side->addWidget(panels_);
     side->addWidget(checks);
     side->setStretchFactor(0, 1);
@@ -219,6 +219,7 @@ void MainWindow::build_menus() {
                     [this] { save_sheet_set(tr("Save the part labels"), SheetSet::part_labels); });
     file->addAction(tr("Save the tipping inventory as PDF..."), this,
                     [this] { save_sheet_set(tr("Save the tipping inventory"), SheetSet::inventory); });
+    file->addAction(tr("Job &book..."), QKeySequence{Qt::CTRL | Qt::Key_B}, this, &MainWindow::show_book);
     file->addAction(tr("&Print sheets..."), QKeySequence::Print, this, &MainWindow::print);
     file->addSeparator();
     file->addAction(tr("&Quit"), QKeySequence::Quit, this, &QWidget::close);
@@ -273,6 +274,7 @@ void MainWindow::build_menus() {
         if (!path.isEmpty())
             give_out_readings(path);
     });
+    survey->addAction(tr("Take in a wall's outline (DXF)..."), this, &MainWindow::take_outline);
     survey->addSeparator();
     survey->addAction(tr("Practice wall..."), this, [this] {
         auto* practice = new PracticeDialog{QRandomGenerator::global()->generate64(), bench_.job().unit, *theme_, this};
@@ -280,8 +282,10 @@ void MainWindow::build_menus() {
         practice->show();
     });
 
+    build_day_menu();
     QMenu* view = menuBar()->addMenu(tr("&View"));
-    const QStringList titles{tr("Survey"), tr("Lines"), tr("Layout"), tr("Fixings"), tr("Fit")};
+    const QStringList titles{tr("Survey"),     tr("Lines"), tr("Layout"), tr("Fixings"),
+                             tr("Cut && kit"), tr("Fit"),   tr("Record")};
     for (int i = 0; i < titles.size(); ++i)
         view->addAction(titles[i], QKeySequence{Qt::CTRL | (Qt::Key_1 + i)}, this,
                         [this, i] { set_stage(static_cast<Stage>(i)); });
@@ -313,10 +317,16 @@ void MainWindow::set_theme(ThemeName name) {
     board_->set_theme(chosen);
     alternatives_->set_theme(chosen);
     fixings_->set_theme(chosen);
+    cut_->set_theme(chosen);
 }
 
 void MainWindow::show_stage(Stage stage) {
     panels_->setCurrentIndex(static_cast<int>(stage));
+    // Lists of the day want the room; what is wrong stays in sight under them.
+    const bool of_day = stage >= Stage::cut;
+    if (of_day != of_day_)
+        side_->setSizes(of_day ? QList<int>{590, 110} : QList<int>{470, 230});
+    of_day_ = of_day;
     alternatives_->setVisible(stage == Stage::layout);
     if (stage == Stage::lines && bench_.room_plan() && !bench_.room_plan()->lines.lines.empty())
         bench_.ask("line/" + bench_.room_plan()->lines.lines.back().id);
@@ -331,6 +341,8 @@ void MainWindow::show_survey() {
         board_->show_survey(std::nullopt, std::nullopt);
     board_->show_line_names(stages_->stage() == Stage::lines);
     board_->show_bending(stages_->stage() == Stage::fixings);
+    if (stages_->stage() == Stage::cut)
+        return views_->setCurrentWidget(cut_->view());
     views_->setCurrentWidget(surveying && survey_->page() == SurveyPage::room ? static_cast<QWidget*>(room_)
                                                                               : static_cast<QWidget*>(board_));
 }
@@ -373,6 +385,8 @@ void MainWindow::refresh_pickers() {
             add_item(text(box.name), box.id, box.id == bench_.thing());
         for (const HungCabinet& hung : wall->hung)
             add_item(text(hung.unit.name), hung.id, hung.id == bench_.thing());
+        for (const LightFeed& feed : wall->feeds)
+            add_item(text(feed.name), feed.id, feed.id == bench_.thing());
     }
     items_->setEnabled(items_->count() > 0);
     units_->setCurrentIndex(static_cast<int>(bench_.job().unit));

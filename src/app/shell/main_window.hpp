@@ -1,6 +1,7 @@
 #pragma once
 
 #include "app/sheets/sheet_writer.hpp"
+#include "app/shell/day.hpp"
 #include "app/shell/job_store.hpp"
 #include "app/shell/stage_strip.hpp"
 #include "app/shell/workbench.hpp"
@@ -8,6 +9,7 @@
 
 #include <QComboBox>
 #include <QMainWindow>
+#include <QSplitter>
 #include <QStackedWidget>
 #include <QTimer>
 
@@ -15,10 +17,14 @@ namespace yes_square::app {
 
 class AlternativesStrip;
 class BoardView;
+class CutPanel;
 class DrawingView;
+class FitPanel;
 class FixingsPanel;
 class LayoutPanel;
+class RecordPanel;
 class SurveyPanel;
+class WallSide;
 
 /// The window: the stages along the top, the wall in the middle, the stage's figures at its side, scrap and checks
 /// under it.
@@ -42,6 +48,22 @@ public:
     SurveyPanel& survey() { return *survey_; }
     FixingsPanel& fixings() { return *fixings_; }
     LayoutPanel& layout_panel() { return *layout_; }
+    CutPanel& cutting() { return *cut_; }
+    FitPanel& fit() { return *fit_; }
+    RecordPanel& record() { return *record_; }
+    const Theme& current_theme() const { return *theme_; }
+
+    /// Opens the wall-side mode for the selected wall; whoever shows it says how large.
+    WallSide* wall_side();
+
+    /// Takes a packing list in, attaches a photo, tries the photos' hashes. False: it has been said what is wrong.
+    bool take_packing_list(const QString& path);
+    bool attach_photo(const QString& path, const QString& words);
+    bool check_photos();
+    /// Writes a set of sheets. False: it has been said why not.
+    bool write_sheets(const QString& path, SheetSet set);
+    /// Drawings and tables of the job into a folder.
+    bool export_to(const QString& folder);
 
     /// Adds the readings of a CSV table to the wall, or gives all of the wall's out. False: it has been said why not.
     bool take_in_readings(const QString& path);
@@ -65,6 +87,11 @@ private:
     bool save_as();
     void save_sheets();
     void save_sheet_set(const QString& title, SheetSet set);
+    void build_day();
+    void build_day_menu();
+    void show_book();
+    void put_in_book();
+    void take_outline();
     void print();
     bool may_leave();
     void show_stage(Stage stage);
@@ -79,6 +106,7 @@ private:
 
     const Theme* theme_ = &theme(ThemeName::light);
     Workbench bench_;
+    Day day_{bench_};
     JobStore store_;
     StageStrip* stages_ = nullptr;
     BoardView* board_ = nullptr;
@@ -88,7 +116,12 @@ private:
     SurveyPanel* survey_ = nullptr;
     LayoutPanel* layout_ = nullptr;
     FixingsPanel* fixings_ = nullptr;
+    CutPanel* cut_ = nullptr;
+    FitPanel* fit_ = nullptr;
+    RecordPanel* record_ = nullptr;
     QStackedWidget* panels_ = nullptr;
+    QSplitter* side_ = nullptr;
+    bool of_day_ = false;
     QComboBox* walls_ = nullptr;
     QComboBox* items_ = nullptr; ///< shelves, then the units of each run
     QComboBox* units_ = nullptr;

@@ -121,6 +121,7 @@ bool MainWindow::save_to(const QString& path) {
     }
     bench_.undo_stack().setClean();
     remember(store_.path());
+    put_in_book();
     refresh_title();
     return true;
 }
@@ -169,12 +170,10 @@ void MainWindow::save_sheets() {
 }
 
 void MainWindow::save_sheet_set(const QString& title, SheetSet set) {
-    const QString path = QFileDialog::getSaveFileName(this, title, {}, tr("PDF (*.pdf)"));
-    if (path.isEmpty())
-        return;
-    const QString problem = write_sheets_pdf(path, bench_.job(), bench_.plan(), set);
-    if (!problem.isEmpty())
-        tell(problem);
+    const QString path =
+        QFileDialog::getSaveFileName(this, title, file_name(set) + QStringLiteral(".pdf"), tr("PDF (*.pdf)"));
+    if (!path.isEmpty())
+        write_sheets(path, set);
 }
 
 void MainWindow::print() {

@@ -1,5 +1,9 @@
 #include "app/shell/stage_strip.hpp"
 
+#include "core/cutting/cut_list.hpp"
+#include "core/fitting/as_found.hpp"
+#include "core/steps/job_order.hpp"
+
 #include <QAbstractButton>
 #include <QHBoxLayout>
 #include <QPainter>
@@ -17,7 +21,7 @@ struct Standing {
     QString words;
 };
 
-constexpr std::array names{"survey", "lines", "layout", "fixings", "fit"};
+constexpr std::array names{"survey", "lines", "layout", "fixings", "cut", "fit", "record"};
 
 QString tr(const char* words) {
     return QCoreApplication::translate("StageStrip", words);
@@ -119,30 +123,43 @@ Standing fixings_standing(const Plan& plan) {
                        : Standing{Progress::done, counted(brackets, tr("1 thing fixed"), tr("%1 things fixed"))};
 }
 
-Standing fit_standing(const Plan& plan) {
-    std::size_t holes = 0;
-    for (const auto& wall : plan.walls)
-        for (const ShelfPlan& shelf : wall->shelves)
-            holes += shelf.holes.size();
-    for (const auto& wall : plan.walls)
-        for (const RunPlan& run : wall->runs)
-            for (const UnitPlan& unit : run.units)
-                holes += unit.holes.size();
-    for (const auto& wall : plan.walls) {
-        for (const SystemPlan& system : wall->systems)
-            for (const BayPlan& bay : system.bays)
-                for (const BayCleat& cleat : bay.cleats)
-                    holes += cleat.screws.size();
-        for (const PiecePlan& piece : wall->pieces)
-            holes += piece.places.size();
-        for (const BoxPlan& box : wall->boxes)
-            holes += box.hang.holes.size();
+Standing cut_standing(const Job& job, const Plan& plan) {
+    const std::size_t parts = cut_list(job, plan).size();
+    const QString words = parts == 0 ? tr("nothing to cut") : counted(parts, tr("1 part"), tr("%1 parts"));
+    std::size_t unchecked = 0;
+    std::size_t bad = 0;
+    for (const DeliveryLine& line : job.delivery) {
+        unchecked += line.received == Received::unchecked;
+        bad += line.received != Received::unchecked && line.received != Received::whole;
     }
-    if (holes == 0)
+    if (bad > 0)
+        return {Progress::wrong, tr("%1, %2 of the delivery not whole").arg(words).arg(bad)};
+    if (unchecked > 0)
+        return {Progress::missing, tr("%1, %2 delivered unchecked").arg(words).arg(unchecked)};
+    return {parts == 0 ? Progress::missing : Progress::done, words};
+}
+
+Standing fit_standing(const Job& job, const Plan& plan) {
+    const JobOrder order = job_order(job, plan);
+    if (order.tasks.empty())
         return {Progress::missing, tr("no steps yet")};
+    const auto done = static_cast<std::size_t>(
+        std::ranges::count_if(order.tasks, [&](const Task& task) { return is_done(job, task.key); }));
+    for (const auto& wall : plan.walls)
+        for (const ReadingPlan& reading : wall->readings)
+            if (reading.verdict == Verdict::out)
+                return {Progress::wrong, tr("%1 is to be put right").arg(text(reading.item_name))};
     if (count_checks(plan, Severity::error) > 0)
         return {Progress::wrong, tr("clear what is wrong first")};
-    return {Progress::done, counted(holes, tr("1 hole to drill"), tr("%1 holes to drill"))};
+    return {done == order.tasks.size() ? Progress::done : Progress::missing,
+            tr("%1 of %2 steps").arg(done).arg(order.tasks.size())};
+}
+
+Standing record_standing(const Job& job) {
+    if (std::ranges::find(job.log, LogKind::signature, &LogEntry::kind) != job.log.end())
+        return {Progress::done, tr("signed")};
+    return {Progress::missing,
+            job.log.empty() ? tr("nothing written yet") : counted(job.log.size(), tr("1 line"), tr("%1 lines"))};
 }
 
 } // namespace
@@ -215,7 +232,8 @@ StageStrip::StageStrip(Workbench& bench, QWidget* parent)
     auto* row = new QHBoxLayout{this};
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
-    for (const QString& title : {tr("Survey"), tr("Lines"), tr("Layout"), tr("Fixings"), tr("Fit")}) {
+    for (const QString& title :
+         {tr("Survey"), tr("Lines"), tr("Layout"), tr("Fixings"), tr("Cut & kit"), tr("Fit"), tr("Record")}) {
         auto* button = new Button{title, this};
         const auto stage = static_cast<Stage>(buttons_.size());
         button->setObjectName(QStringLiteral("stage-") + QString::fromLatin1(names[buttons_.size()]));
@@ -247,7 +265,9 @@ void StageStrip::refresh() {
     buttons_[1]->show_standing(lines_standing(job, plan));
     buttons_[2]->show_standing(layout_standing(job, plan));
     buttons_[3]->show_standing(fixings_standing(plan));
-    buttons_[4]->show_standing(fit_standing(plan));
+    buttons_[4]->show_standing(cut_standing(job, plan));
+    buttons_[5]->show_standing(fit_standing(job, plan));
+    buttons_[6]->show_standing(record_standing(job));
 }
 
 } // namespace yes_square::app

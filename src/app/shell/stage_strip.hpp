@@ -8,7 +8,7 @@
 
 namespace yes_square::app {
 
-enum class Stage { survey, lines, layout, fixings, fit };
+enum class Stage { survey, lines, layout, fixings, cut, fit, record };
 
 std::optional<Stage> stage_from_name(const QString& name);
 

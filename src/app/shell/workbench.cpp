@@ -92,7 +92,7 @@ namespace {
 /// Calls `visit(parts)` for every kind of part that a wall has, until it returns true.
 bool any_kind(const Wall& wall, auto&& visit) {
     return visit(wall.shelves) || visit(wall.runs) || visit(wall.systems) || visit(wall.pieces) || visit(wall.boxes) ||
-           visit(wall.hung);
+           visit(wall.hung) || visit(wall.feeds);
 }
 
 /// The parts that a part is made of and that are selected within it.
@@ -232,6 +232,8 @@ std::optional<Workbench::Told> Workbench::told() const {
         return of(plan->box_name, plan);
     if (const HungPlan* plan = selected_plan<HungCabinet>())
         return of(plan->hung_name, plan);
+    if (const FeedPlan* plan = selected_plan<LightFeed>())
+        return of(plan->feed_name, plan);
     return std::nullopt;
 }
 
@@ -256,12 +258,19 @@ void Workbench::select(const std::string& id) {
         item_ = found->item;
         part_ = found->part;
         subject_.clear();
+        shown_working_.reset();
         emit selection_changed();
         return;
     }
 }
 
+void Workbench::show_working(const Working& working) {
+    shown_working_ = working;
+    emit subject_changed();
+}
+
 void Workbench::ask(const std::string& subject) {
+    shown_working_.reset();
     subject_ = subject;
     emit subject_changed();
 }

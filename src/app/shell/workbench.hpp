@@ -64,7 +64,7 @@ public:
     const UnitPlan* unit_plan() const;
     const Bay* bay() const; ///< of the selected wardrobe; nullptr: none
     const BayPlan* bay_plan() const;
-    /// Wardrobe, piece, box or hung cabinet: its id; empty: none of them is selected.
+    /// Wardrobe, piece, box, hung cabinet or light: its id; empty: none of them is selected.
     std::string thing() const;
 
     /// What is told of the selected thing, whatever its kind.
@@ -87,6 +87,9 @@ public:
     /// Which working the scrap shows: "bracket/2".
     void ask(const std::string& subject);
     const std::string& subject() const { return subject_; }
+    /// A working that stands for itself, as of a part to be cut or a reading: shown until something else is asked for.
+    void show_working(const Working& working);
+    const std::optional<Working>& shown_working() const { return shown_working_; }
 
 signals:
     void changed(); ///< job and plan
@@ -109,6 +112,7 @@ private:
     std::string item_; ///< id of what is selected
     std::string part_; ///< and of a unit or bay of it
     std::string subject_;
+    std::optional<Working> shown_working_;
 };
 
 } // namespace yes_square::app

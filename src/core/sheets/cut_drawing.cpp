@@ -85,9 +85,9 @@ private:
         Length longest = 1_mm;
         for (const Sheet& sheet : stuff_.sheet_plan.sheets)
             longest = std::max(longest, stuff_.stock[sheet.stock].length);
-        // Two beside one another where there are several.
+        // Two beside one another.
         const auto& all = stuff_.sheet_plan.sheets;
-        const int beside = all.size() > 1 ? 2 : 1;
+        constexpr int beside = 2;
         const double gap = 2 * text_;
         const double wide = (drawing_.width - (beside - 1) * gap) / beside;
         const double scale = wide / longest.in_metres();

@@ -7,8 +7,9 @@
 namespace yes_square {
 namespace {
 
-constexpr double head = 14;       ///< mm over the frame, for names
+constexpr double head = 9;        ///< mm over the frame, for its figures
 constexpr double foot = 16;       ///< mm under it, for the check line
+constexpr double least_round = 8; ///< mm, where all of them fit one page by it
 constexpr double room_round = 25; ///< mm kept round the outermost holes, where they fill less than a page
 
 class TemplateDrawer {
@@ -23,39 +24,44 @@ public:
 
     std::vector<TemplatePage> draw() {
         std::vector<TemplatePage> pages;
-        bool any = false;
-        double left = 0;
-        double right = 0;
-        double bottom = 0;
-        double top = 0;
-        for (const WallMark& mark : marks_) {
-            if (mark.kind != MarkKind::hole)
-                continue;
-            const double x = mark.x.in_mm();
-            const double z = mark.z.in_mm();
-            left = any ? std::min(left, x) : x;
-            right = any ? std::max(right, x) : x;
-            bottom = any ? std::min(bottom, z) : z;
-            top = any ? std::max(top, z) : z;
-            any = true;
-        }
-        if (!any)
-            return pages;
-        // Whole mm, so that the frame's own figures are easy to find with a tape.
-        left = std::floor(left - room_round);
-        bottom = std::floor(bottom - room_round);
-        const double step_x = width_ - template_overlap;
-        const double step_z = frame_ - template_overlap;
-        const auto columns = static_cast<int>(std::ceil(std::max(1.0, right + room_round - left) / step_x));
-        const auto rows = static_cast<int>(std::ceil(std::max(1.0, top + room_round - bottom) / step_z));
-        for (int row = rows - 1; row >= 0; --row)
-            for (int column = 0; column < columns; ++column)
-                if (auto page = this->page(left + column * step_x, bottom + row * step_z, column, rows - row))
+        std::vector<double> xs;
+        std::vector<double> zs;
+        for (const WallMark& mark : marks_)
+            if (mark.kind == MarkKind::hole) {
+                xs.push_back(mark.x.in_mm());
+                zs.push_back(mark.z.in_mm());
+            }
+        const std::vector<double> lefts = starts(std::move(xs), width_);
+        const std::vector<double> bottoms = starts(std::move(zs), frame_);
+        for (std::size_t row = bottoms.size(); row-- > 0;)
+            for (std::size_t column = 0; column < lefts.size(); ++column)
+                if (auto page = this->page(lefts[column], bottoms[row], static_cast<int>(column),
+                                           static_cast<int>(bottoms.size() - row)))
                     pages.push_back(std::move(*page));
         return pages;
     }
 
 private:
+    /// Where pages of a size begin, so that every place lies on one and few are printed: all on one where they fit, in
+    /// its middle; else side by side with what they share, and a new beginning beyond a wide gap. Whole mm, so that a
+    /// frame's own figures are easy to find with a tape.
+    static std::vector<double> starts(std::vector<double> places, double size) {
+        std::vector<double> found;
+        if (places.empty())
+            return found;
+        std::ranges::sort(places);
+        if (places.back() - places.front() + 2 * least_round <= size)
+            return {std::floor((places.front() + places.back() - size) / 2)};
+        const double step = size - template_overlap;
+        for (const double place : places) {
+            if (!found.empty() && place <= found.back() + size - template_overlap / 2)
+                continue;
+            const double fresh = std::floor(place - room_round);
+            found.push_back(found.empty() ? fresh : std::max(fresh, found.back() + step));
+        }
+        return found;
+    }
+
     Point on_page(double x, double z) const { return {x - left_, head + frame_ - (z - bottom_)}; }
     void add(auto form) { page_->drawing.shapes.push_back({std::move(form), {}}); }
     void words(Point at, std::string text, double size = 3, Ink ink = Ink::figure, bool bold = false,
@@ -81,10 +87,9 @@ private:
         page.left = Length::nearest_to_metres(left / 1000);
         page.bottom = Length::nearest_to_metres(bottom / 1000);
         page.drawing = {width_, head + frame_ + foot, {}};
-        words({0, 5}, page.name, 4.5, Ink::figure, true);
-        words({0, 11}, say(Sentence{"Frame's lower left corner: {0} from the reference end, {1} above the datum",
-                                    {figure(left), figure(bottom)}},
-                           voice_));
+        words({0, 6}, say(Sentence{"Frame's lower left corner: {0} from the reference end, {1} above the datum",
+                                   {figure(left), figure(bottom)}},
+                          voice_));
         add(Rectangle{{0, head}, width_, frame_, Ink::wall, Fill::none, 0.2});
         crosses();
         for (const WallMark& mark : marks_)

@@ -60,6 +60,9 @@ public:
             checks(box.checks, box.box_id);
         for (const HungPlan& hung : plan_.hung)
             checks(hung.checks, hung.hung_id);
+        made_holes();
+        lights();
+        checks(plan_.checks, {});
         draw_readings(wall_, plan_.survey, scale_, frame_, voice_, drawing_);
         rods_.draw(scale_, drawing_);
         return {std::move(drawing_), scale_};
@@ -189,6 +192,31 @@ private:
                      Align::centre,
                      Ink::service,
                      true});
+        }
+    }
+
+    /// What is in the wall already.
+    void made_holes() {
+        for (const MadeHole& made : wall_.made)
+            add(Circle{{x(made.x), y(made.z)}, 0.22 * text(), Ink::hole, Fill::plain});
+    }
+
+    /// A light: a dashed line along it, a dot where it gets least.
+    void lights() {
+        for (const FeedPlan& feed : plan_.feeds) {
+            if (feed.length() <= Length{})
+                continue;
+            const Reference reference{Part::thing, feed.feed_id, 0, {}, {}};
+            const double under = y(feed.height) + 0.25 * text();
+            add(Line{{x(feed.left), under},
+                     {x(feed.right), under},
+                     Ink::service,
+                     feed.feed_id == frame_.selected_thing ? 0.9 : 0.5,
+                     Stroke::dashed},
+                reference);
+            if (feed.lead)
+                add(Circle{{x(feed.darkest), under}, 0.2 * text(), Ink::service, Fill::plain}, reference);
+            checks(feed.checks, feed.feed_id);
         }
     }
 

@@ -21,6 +21,7 @@ public:
     explicit JsonParts(const Voice& voice)
         : voice_{voice} {}
 
+    const Voice& voice() const { return voice_; }
     std::string said(const Sentence& sentence) const { return say(sentence, voice_); }
     Json fixing(const Fixing& fixing) const;
     Json check(const Check& check) const;

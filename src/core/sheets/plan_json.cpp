@@ -1,6 +1,7 @@
 #include "core/sheets/plan_json.hpp"
 
 #include "core/job/fields.hpp"
+#include "core/sheets/day_json.hpp"
 #include "core/sheets/json_parts.hpp"
 #include "core/stability/inventory.hpp"
 
@@ -244,6 +245,7 @@ std::string plan_json(const Job& job, const Plan& plan, const Voice& voice) {
                                         {"z_m", nogging.z.in_metres()},
                                         {"fixings", nogging.holds.size()}});
         write_furniture(wall, *plan.walls[i], writer);
+        write_day(wall, job.walls[i], *plan.walls[i], writer);
         document["walls"].push_back(std::move(wall));
     }
     document["inventory"] = Json::array();
@@ -270,6 +272,7 @@ std::string plan_json(const Job& job, const Plan& plan, const Voice& voice) {
                 room["checks"].push_back(writer.check(check));
         document["rooms"].push_back(std::move(room));
     }
+    write_job_day(document, job, plan, voice);
     return document.dump(2) + "\n";
 }
 

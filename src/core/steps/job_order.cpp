@@ -215,7 +215,7 @@ private:
             task.kind = TaskKind::parts;
             task.key = "parts";
             task.step = {{"Count and check every delivered part against the packing list, before work begins"}, true};
-            parts = add(std::move(task), {0, 0, 0, 0, 0, 0, 0});
+            parts = add(std::move(task), {1, 0, -1, 0, 0, 0, 0});
         }
         for (std::size_t r = 0; r < job_.rooms.size(); ++r) {
             const Room& room = job_.rooms[r];

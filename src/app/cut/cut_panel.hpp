@@ -1,0 +1,61 @@
+#pragma once
+
+#include "app/board/drawing_view.hpp"
+#include "app/shell/day.hpp"
+
+#include <QComboBox>
+#include <QLabel>
+#include <QScrollArea>
+#include <QTabWidget>
+#include <QTableWidget>
+
+namespace yes_square::app {
+
+class DeliveryPage;
+class KitPage;
+class StockPage;
+
+/// The stage "Cut & kit": what is cut from what, what is taken along, what came.
+class CutPanel : public QWidget {
+    Q_OBJECT
+public:
+    CutPanel(Workbench& bench, Day& day, QWidget* parent = nullptr);
+
+    /// The cutting plan, shown where the wall is.
+    QWidget* view() { return scroll_; }
+    void set_theme(const Theme& theme);
+    void show_page(const QString& name);
+    DeliveryPage& delivery() { return *delivery_; }
+
+signals:
+    /// A packing list is wanted from a file.
+    void packing_list_wanted();
+
+protected:
+    void showEvent(QShowEvent* event) override;
+
+private:
+    Scope scope() const;
+    void refresh();
+    void refresh_parts();
+    void pick(const std::string& label);
+    Drawing draw(double width, double height, double text);
+    const StuffPlan* chosen();
+
+    Workbench& bench_;
+    Day& day_;
+    QComboBox* scope_;
+    QTabWidget* pages_;
+    QLabel* summary_;
+    QTableWidget* stuffs_;
+    QTableWidget* parts_;
+    StockPage* stock_;
+    KitPage* kit_;
+    DeliveryPage* delivery_;
+    DrawingView* drawing_;
+    QScrollArea* scroll_;
+    std::string picked_;    ///< label of a part
+    std::vector<int> tops_; ///< of each stuff in the cutting plan, px
+};
+
+} // namespace yes_square::app

@@ -1,0 +1,115 @@
+#include "app/layout/light_panel.hpp"
+
+#include "app/shell/read_only_table.hpp"
+#include "core/feeds/lead.hpp"
+
+namespace yes_square::app {
+namespace {
+
+QStringList lead_words() {
+    QStringList all{LightPanel::tr("the thinnest that will do")};
+    for (const LeadProperties& lead : all_leads())
+        all << text(lead.words);
+    return all;
+}
+
+} // namespace
+
+LightPanel::LightPanel(Workbench& bench, QWidget* parent)
+    : ThingPanel{bench, parent}
+    , words_{new QLabel{this}}
+    , leads_{read_only_table({tr("Lead"), tr("Loses"), tr("Share"), tr("Will it do?")}, "leads", this)} {
+    auto* add_button = new QPushButton{tr("Add a light"), this};
+    add_button->setObjectName(QStringLiteral("add-light"));
+    connect(add_button, &QPushButton::clicked, this, &LightPanel::add_feed);
+    words_->setObjectName(QStringLiteral("light-words"));
+    words_->setWordWrap(true);
+    leads_->setMinimumHeight(190);
+    build();
+    lay_out("remove-light", add_button,
+            tr("Low-voltage light under a shelf or a run: select what it is along, then add it. Its length comes off "
+               "the drawing. Mains is the licensed trade's."),
+            {words_, leads_});
+}
+
+void LightPanel::build() {
+    using F = LightFeed;
+    form_->heading(tr("The light"));
+    form_->name(tr("Name"), "light-name", &F::name);
+    const auto alone = [](const F& feed) { return feed.item.empty(); };
+    form_->place(tr("From"), "light-left", &F::left, alone);
+    form_->place(tr("To"), "light-right", &F::right, alone);
+    form_->place(tr("Height"), "light-height", &F::height, alone);
+    const auto figure = [this](const QString& label, const char* row, const QString& unit, double F::*member) {
+        form_->number(label, row, unit, form_->read<std::optional<double>>([member](const F& feed) {
+            return std::optional{feed.*member};
+        }),
+                      form_->write<std::optional<double>>([member](F& feed, std::optional<double> value) {
+                          if (value && *value > 0)
+                              feed.*member = *value;
+                      }));
+    };
+    figure(tr("Voltage"), "light-volts", tr("V"), &F::volts);
+    figure(tr("Load"), "light-watts", tr("W/m"), &F::watts_per_m);
+    form_->distance(tr("Lead to its left end"), "light-lead", &F::lead);
+    form_->one_of(tr("Fed at"), "light-ends", {tr("its left end"), tr("both ends")}, &F::both_ends);
+    form_->usual(tr("Lead to its right end"), "light-far-lead", tr("the other and along it"), &F::far_lead,
+                 [](const F& feed) { return feed.both_ends; });
+    form_->choice(tr("Lead of"), "light-conductor", lead_words(), form_->read<int>([](const F& feed) {
+        int row = 0;
+        for (std::size_t i = 0; feed.conductor && i < all_leads().size(); ++i)
+            if (all_leads()[i].conductor == *feed.conductor)
+                row = static_cast<int>(i) + 1;
+        return row;
+    }),
+                  form_->write<int>([](F& feed, int row) {
+                      feed.conductor.reset();
+                      if (row > 0)
+                          feed.conductor = all_leads()[static_cast<std::size_t>(row) - 1].conductor;
+                  }));
+}
+
+void LightPanel::refresh() {
+    const FeedPlan* plan = bench_.selected_plan<LightFeed>();
+    words_->setVisible(plan != nullptr);
+    leads_->setVisible(plan != nullptr);
+    leads_->setRowCount(0);
+    if (!plan)
+        return;
+    const Voice voice = bench_.voice();
+    const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
+    for (std::size_t i = 0; i < plan->leads.size(); ++i) {
+        const LeadChoice& lead = plan->leads[i];
+        const bool chosen = plan->lead == i;
+        add_row(leads_,
+                {text(properties(lead.conductor).words), shown({Kind::voltage, lead.drop_v}),
+                 tr("%1 %").arg(100 * lead.drop_share, 0, 'f', 1),
+                 chosen ? (lead.does ? tr("taken") : tr("taken, but no")) : (lead.does ? tr("yes") : tr("no"))});
+        if (chosen)
+            leads_->setCurrentCell(static_cast<int>(i), 0);
+    }
+    if (plan->length() <= Length{}) {
+        words_->setText(tr("It runs along nothing."));
+        return;
+    }
+    words_->setText(tr("%1 long, %2, %3. %4 of %5 or more.%6")
+                        .arg(shown(quantity(plan->length())), shown({Kind::power, plan->watts}),
+                             shown({Kind::current, plan->amps}),
+                             plan->drivers == 1 ? tr("One driver") : tr("%1 drivers").arg(plan->drivers),
+                             shown({Kind::power, plan->driver_watts}),
+                             plan->lead ? tr(" Least light at %1.").arg(shown(quantity(plan->darkest))) : QString{}));
+}
+
+void LightPanel::add_feed() {
+    const std::string along = bench_.shelf() ? bench_.shelf()->id : bench_.run() ? bench_.run()->id : std::string{};
+    add(tr("Add a light"), "feed", [along](const Job&, const Wall& wall) {
+        LightFeed feed;
+        feed.name = tr("Light %1").arg(wall.feeds.size() + 1).toStdString();
+        feed.item = along;
+        feed.right = wall.length;
+        feed.height = wall.height / 2;
+        return feed;
+    });
+}
+
+} // namespace yes_square::app

@@ -1,0 +1,73 @@
+#include "app/record/photos.hpp"
+
+#include "app/shell/words.hpp"
+
+#include <QCryptographicHash>
+#include <QDir>
+#include <QFile>
+#include <QFileInfo>
+
+namespace yes_square::app {
+namespace {
+
+QString tr(const char* words) {
+    return QCoreApplication::translate("Photos", words);
+}
+
+QByteArray hash_of(const QString& path) {
+    QFile file{path};
+    QCryptographicHash hash{QCryptographicHash::Sha256};
+    if (!file.open(QIODevice::ReadOnly) || !hash.addData(&file))
+        return {};
+    return hash.result().toHex();
+}
+
+} // namespace
+
+QString photo_folder(const QString& job_path) {
+    const QFileInfo job{job_path};
+    return job.dir().filePath(tr("%1 photos").arg(job.completeBaseName()));
+}
+
+tl::expected<LogEntry, QString> attach_photo(const QString& job_path, const QString& photo) {
+    if (job_path.isEmpty())
+        return tl::unexpected{tr("Save the job first: photos are kept in a folder beside it")};
+    const QByteArray hash = hash_of(photo);
+    if (hash.isEmpty())
+        return tl::unexpected{tr("%1 cannot be read").arg(photo)};
+    const QDir folder{photo_folder(job_path)};
+    if (!folder.mkpath(QStringLiteral(".")))
+        return tl::unexpected{tr("The folder %1 cannot be made").arg(folder.path())};
+    const QFileInfo file{photo};
+    QString name = file.fileName();
+    // The same picture twice needs no second copy.
+    for (int number = 2; QFile::exists(folder.filePath(name)) && hash_of(folder.filePath(name)) != hash; ++number)
+        name = QStringLiteral("%1-%2.%3").arg(file.completeBaseName()).arg(number).arg(file.suffix());
+    if (!QFile::exists(folder.filePath(name)) &&
+        (!QFile::copy(photo, folder.filePath(name)) || hash_of(folder.filePath(name)) != hash)) {
+        QFile::remove(folder.filePath(name));
+        return tl::unexpected{tr("%1 could not be copied whole to %2. Is the disk full?").arg(photo, folder.path())};
+    }
+    LogEntry entry;
+    entry.kind = LogKind::photo;
+    entry.file = name.toStdString();
+    entry.sha256 = hash.toStdString();
+    return entry;
+}
+
+QStringList check_photos(const QString& job_path, const Job& job) {
+    QStringList wrong;
+    const QDir folder{photo_folder(job_path)};
+    for (const LogEntry& entry : job.log) {
+        if (entry.kind != LogKind::photo)
+            continue;
+        const QByteArray now = hash_of(folder.filePath(text(entry.file)));
+        if (now.isEmpty())
+            wrong << tr("%1 is not in %2 any more").arg(text(entry.file), folder.path());
+        else if (now != QByteArray::fromStdString(entry.sha256))
+            wrong << tr("%1 has been changed since it was attached").arg(text(entry.file));
+    }
+    return wrong;
+}
+
+} // namespace yes_square::app

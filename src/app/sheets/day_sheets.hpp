@@ -1,0 +1,24 @@
+#pragma once
+
+#include "app/sheets/page.hpp"
+#include "core/plan/reckon.hpp"
+
+namespace yes_square::app {
+
+/// Cut and kit: every stuff's parts and its cutting plan drawn, then what is taken along. Whether there was any.
+bool write_cut_and_kit(Page& page, const Job& job, const Plan& plan);
+
+/// The steps of the whole job in their order, to be ticked by hand. Whether there were any.
+bool write_job_steps(Page& page, const Job& job, const Plan& plan);
+
+/// What is handed over: each wall as it was built, what holds it and how sure that is, readings, what was otherwise
+/// than planned, care, signatures. Whether there was anything.
+bool write_hand_over(Page& page, const Job& job, const Plan& plan);
+
+/// Drilling templates at full size for everything on every wall, tile by tile. Whether there were any.
+bool write_templates(Page& page, const Job& job, const Plan& plan);
+
+/// What the owner is told about using and keeping it.
+std::vector<Sentence> care_notes();
+
+} // namespace yes_square::app

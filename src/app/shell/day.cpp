@@ -1,0 +1,53 @@
+#include "app/shell/day.hpp"
+
+#include <QDateTime>
+#include <QLocale>
+
+namespace yes_square::app {
+
+Day::Day(Workbench& bench)
+    : bench_{bench} {
+    QObject::connect(&bench_, &Workbench::changed, &bench_, [this] { forget(); });
+}
+
+void Day::forget() {
+    order_.reset();
+    cutting_.reset();
+    kit_.reset();
+}
+
+const JobOrder& Day::order() {
+    if (!order_)
+        order_ = job_order(bench_.job(), bench_.plan());
+    return *order_;
+}
+
+const CuttingPlan& Day::cutting(const Scope& scope) {
+    const std::pair of{scope.wall, scope.room};
+    if (!cutting_ || cutting_of_ != of) {
+        constexpr double seconds = 0.5; // of one stuff: a hand is waiting
+        cutting_ = cutting_plan(bench_.job(), bench_.plan(), scope, seconds);
+        cutting_of_ = of;
+    }
+    return *cutting_;
+}
+
+const Kit& Day::kit(const Scope& scope) {
+    const std::pair of{scope.wall, scope.room};
+    if (!kit_ || kit_of_ != of) {
+        kit_ = yes_square::kit_of(bench_.job(), bench_.plan(), scope);
+        kit_of_ = of;
+    }
+    return *kit_;
+}
+
+Told Day::told() const {
+    return {QDateTime::currentDateTimeUtc().toString(Qt::ISODate).toStdString(), bench_.job().fitter};
+}
+
+QString shown_time(const std::string& utc) {
+    const QDateTime time = QDateTime::fromString(text(utc), Qt::ISODate);
+    return time.isValid() ? QLocale{}.toString(time.toLocalTime(), QStringLiteral("d MMM HH:mm")) : QString{};
+}
+
+} // namespace yes_square::app

@@ -1,0 +1,214 @@
+#include "app/shell/main_window.hpp"
+
+#include "app/board/board_view.hpp"
+#include "app/cut/cut_panel.hpp"
+#include "app/cut/delivery_page.hpp"
+#include "app/fit/fit_panel.hpp"
+#include "app/fit/item_box.hpp"
+#include "app/record/book_dialog.hpp"
+#include "app/record/photos.hpp"
+#include "app/record/record_panel.hpp"
+#include "app/record/sign_dialog.hpp"
+#include "app/wallside/wall_side.hpp"
+#include "core/sheets/elevation.hpp"
+#include "core/sheets/plan_json.hpp"
+#include "core/sheets/svg.hpp"
+#include "core/sheets/tables.hpp"
+#include "files/dxf_in.hpp"
+#include "files/dxf_out.hpp"
+
+#include <QDir>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QInputDialog>
+#include <QMenuBar>
+#include <QSaveFile>
+
+/// The day in the window: cut and kit, fit, record.
+namespace yes_square::app {
+
+void MainWindow::build_day() {
+    cut_ = new CutPanel{bench_, day_};
+    fit_ = new FitPanel{bench_, day_};
+    record_ = new RecordPanel{bench_, day_};
+    for (QWidget* panel : {static_cast<QWidget*>(cut_), static_cast<QWidget*>(fit_), static_cast<QWidget*>(record_)})
+        panels_->addWidget(panel);
+    views_->addWidget(cut_->view());
+    connect(cut_, &CutPanel::packing_list_wanted, this, [this] {
+        const QString path =
+            QFileDialog::getOpenFileName(this, tr("Take in a packing list"), {}, tr("Tables (*.csv *.txt)"));
+        if (!path.isEmpty())
+            take_packing_list(path);
+    });
+    connect(fit_, &FitPanel::sheets_wanted, this, &MainWindow::save_sheets);
+    connect(fit_, &FitPanel::wall_side_wanted, this, [this] { wall_side()->showFullScreen(); });
+    connect(fit_, &FitPanel::look_wanted, this, [this](const std::string& item) {
+        if (const Wall* wall = bench_.wall())
+            if (const auto box = box_of_item(*wall, *bench_.wall_plan(), item))
+                board_->look_at(*box);
+    });
+    connect(record_, &RecordPanel::photo_wanted, this, [this] {
+        const QString path = QFileDialog::getOpenFileName(this, tr("Attach a photo"), {},
+                                                          tr("Pictures (*.jpg *.jpeg *.png *.heic *.webp *.tif)"));
+        if (path.isEmpty())
+            return;
+        bool said = false;
+        const QString words =
+            QInputDialog::getText(this, tr("Attach a photo"), tr("What it shows:"), QLineEdit::Normal, {}, &said);
+        if (said)
+            attach_photo(path, words);
+    });
+    connect(record_, &RecordPanel::photo_check_wanted, this, &MainWindow::check_photos);
+    connect(record_, &RecordPanel::sign_wanted, this, [this] {
+        SignDialog dialog{text(bench_.job().fitter), this};
+        if (dialog.exec() == QDialog::Accepted)
+            record_->sign(dialog.name(), dialog.what(), dialog.strokes());
+    });
+    connect(record_, &RecordPanel::book_wanted, this, &MainWindow::show_book);
+    connect(record_, &RecordPanel::hand_over_wanted, this,
+            [this] { save_sheet_set(tr("Save the hand-over"), SheetSet::hand_over); });
+    connect(record_, &RecordPanel::templates_wanted, this,
+            [this] { save_sheet_set(tr("Save the templates"), SheetSet::templates); });
+}
+
+void MainWindow::build_day_menu() {
+    QMenu* day = menuBar()->addMenu(tr("&Day"));
+    day->addAction(tr("At the wall"), QKeySequence{Qt::Key_F11}, this, [this] { wall_side()->showFullScreen(); });
+    day->addSeparator();
+    const auto sheets = [&](const QString& words, const QString& title, SheetSet set) {
+        day->addAction(words, this, [this, title, set] { save_sheet_set(title, set); });
+    };
+    sheets(tr("Cut and kit as PDF..."), tr("Save cut and kit"), SheetSet::cut_and_kit);
+    sheets(tr("Steps of the job as PDF..."), tr("Save the steps"), SheetSet::steps);
+    sheets(tr("Drilling templates 1:1 as PDF..."), tr("Save the templates"), SheetSet::templates);
+    sheets(tr("Hand-over as PDF..."), tr("Save the hand-over"), SheetSet::hand_over);
+    day->addSeparator();
+    day->addAction(tr("Drawings and tables (SVG, DXF, CSV, JSON)..."), this, [this] {
+        const QString folder = QFileDialog::getExistingDirectory(this, tr("Write drawings and tables into"));
+        if (!folder.isEmpty())
+            export_to(folder);
+    });
+}
+
+WallSide* MainWindow::wall_side() {
+    auto* mode = new WallSide{bench_, day_, *theme_, this};
+    mode->setAttribute(Qt::WA_DeleteOnClose);
+    mode->resize(size());
+    return mode;
+}
+
+bool MainWindow::take_packing_list(const QString& path) {
+    QFile file{path};
+    if (!file.open(QIODevice::ReadOnly)) {
+        tell(tr("%1 cannot be read: %2").arg(path, file.errorString()));
+        return false;
+    }
+    const QString problem = cut_->delivery().take(file.readAll().toStdString());
+    if (!problem.isEmpty())
+        tell(tr("%1, %2. Nothing was taken in").arg(path, problem));
+    return problem.isEmpty();
+}
+
+bool MainWindow::attach_photo(const QString& path, const QString& words) {
+    auto entry = app::attach_photo(store_.path(), path);
+    if (!entry) {
+        tell(entry.error());
+        return false;
+    }
+    const Told told = day_.told();
+    entry->at = told.at;
+    entry->by = told.by;
+    entry->words = words.trimmed().toStdString();
+    entry->item = bench_.unit() ? bench_.unit()->id : bench_.shelf() ? bench_.shelf()->id : bench_.thing();
+    bench_.edit(tr("Attach a photo"), [&](Job& job) { job.log.push_back(*entry); });
+    return true;
+}
+
+bool MainWindow::check_photos() {
+    const QStringList wrong = app::check_photos(store_.path(), bench_.job());
+    tell(wrong.isEmpty() ? tr("All photos are as they were attached.") : wrong.join(QLatin1Char('\n')));
+    return wrong.isEmpty();
+}
+
+bool MainWindow::write_sheets(const QString& path, SheetSet set) {
+    const QString problem = write_sheets_pdf(path, bench_.job(), bench_.plan(), set);
+    if (!problem.isEmpty())
+        tell(problem);
+    return problem.isEmpty();
+}
+
+bool MainWindow::export_to(const QString& folder) {
+    const Job& job = bench_.job();
+    const Plan& plan = bench_.plan();
+    const QDir to{folder};
+    QStringList problems;
+    const auto put = [&](const QString& name, const std::string& words) {
+        QSaveFile file{to.filePath(name)};
+        const QByteArray bytes = QByteArray::fromStdString(words);
+        if (!file.open(QIODevice::WriteOnly) || file.write(bytes) != bytes.size() || !file.flush() || !file.commit())
+            problems << tr("%1 could not be written whole").arg(to.filePath(name));
+    };
+    for (std::size_t w = 0; w < job.walls.size(); ++w) {
+        ElevationFrame frame;
+        frame.width = 280;
+        frame.height = 180;
+        const Elevation elevation = draw_elevation(job.walls[w], *plan.walls[w], frame, bench_.voice());
+        const QString name = text(job.walls[w].id);
+        put(name + QStringLiteral(".svg"), svg(elevation.drawing, job.walls[w].name));
+        if (const auto problem =
+                write_dxf(to.filePath(name + QStringLiteral(".dxf")).toStdString(), elevation.drawing, elevation.scale))
+            problems << text(*problem);
+    }
+    for (const Table& table : tables_of(job, plan))
+        put(text(table.name) + QStringLiteral(".csv"), csv(table));
+    put(QStringLiteral("plan.json"), plan_json(job, plan, bench_.voice()));
+    if (!problems.isEmpty())
+        tell(problems.join(QLatin1Char('\n')));
+    return problems.isEmpty();
+}
+
+void MainWindow::take_outline() {
+    const QString path = QFileDialog::getOpenFileName(this, tr("Take in a wall's outline"), {}, tr("Drawings (*.dxf)"));
+    if (path.isEmpty())
+        return;
+    auto drawn = wall_from_dxf(path.toStdString());
+    if (!drawn)
+        return tell(text(drawn.error()));
+    bench_.edit(tr("Take in a wall's outline"), [&](Job& job) {
+        if (job.rooms.empty()) {
+            job.rooms.push_back({});
+            job.rooms.back().id = fresh_id(job, "room");
+            job.rooms.back().name = tr("Room").toStdString();
+        }
+        drawn->id = fresh_id(job, "wall");
+        drawn->name = QFileInfo{path}.completeBaseName().toStdString();
+        drawn->room = bench_.wall() ? bench_.wall()->room : job.rooms.front().id;
+        job.walls.push_back(*drawn);
+    });
+    bench_.select_wall(bench_.job().walls.size() - 1);
+}
+
+void MainWindow::show_book() {
+    auto book = JobBook::open(book_path().toStdString());
+    if (!book)
+        return tell(text(book.error()));
+    BookDialog dialog{*book, this};
+    QString wanted;
+    connect(&dialog, &BookDialog::open_wanted, this, [&](const QString& path) { wanted = path; });
+    dialog.exec();
+    if (!wanted.isEmpty() && may_leave())
+        open(wanted);
+}
+
+/// What was saved can be found again. A book that cannot be written stops nobody: it can be built again.
+void MainWindow::put_in_book() {
+    if (store_.path().isEmpty())
+        return;
+    try {
+        if (auto book = JobBook::open(book_path().toStdString()))
+            book->put(QFileInfo{store_.path()}.absoluteFilePath().toStdString(), bench_.job());
+    } catch (const std::runtime_error&) {
+    }
+}
+
+} // namespace yes_square::app

@@ -1,0 +1,93 @@
+#include "core/sheets/day_json.hpp"
+
+#include "core/cutting/cutting_plan.hpp"
+#include "core/cutting/kit.hpp"
+#include "core/feeds/lead.hpp"
+#include "core/fitting/wall_marks.hpp"
+#include "core/job/fields.hpp"
+#include "core/steps/job_order.hpp"
+
+namespace yes_square {
+
+void write_day(Json& json, const Wall& wall, const WallPlan& plan, const JsonParts& parts) {
+    const Voice& voice = parts.voice();
+    json["wall_marks"] = Json::array();
+    for (const WallMark& mark : marks_of(wall, plan)) {
+        Json each{{"item", mark.item},
+                  {"what", say(mark.what, voice)},
+                  {"x_m", mark.x.in_metres()},
+                  {"z_m", mark.z.in_metres()},
+                  {"above_floor_now_m", mark.above_now.in_metres()},
+                  {"made", mark.made},
+                  {"in_service_strip", mark.in_strip}};
+        if (mark.kind == MarkKind::level_line)
+            each["to_x_m"] = mark.to_x.in_metres();
+        json["wall_marks"].push_back(std::move(each));
+    }
+    json["lights"] = Json::array();
+    for (const FeedPlan& feed : plan.feeds) {
+        Json each{{"id", feed.feed_id},           {"name", feed.feed_name}, {"length_m", feed.length().in_metres()},
+                  {"power_w", feed.watts},        {"current_a", feed.amps}, {"drivers", feed.drivers},
+                  {"driver_w", feed.driver_watts}};
+        if (feed.lead) {
+            const LeadChoice& lead = feed.leads[*feed.lead];
+            each["lead"] = enum_name(lead.conductor);
+            each["drop_v"] = lead.drop_v;
+            each["drop_share"] = lead.drop_share;
+            each["least_light_at_m"] = feed.darkest.in_metres();
+        }
+        parts.told(each, feed);
+        json["lights"].push_back(std::move(each));
+    }
+    json["work_readings"] = Json::array();
+    for (const ReadingPlan& reading : plan.readings) {
+        Json corrections = Json::array();
+        for (const Sentence& each : reading.corrections)
+            corrections.push_back(say(each, voice));
+        json["work_readings"].push_back({{"id", reading.reading_id},
+                                         {"of", reading.item_name},
+                                         {"off_m", reading.off.in_metres()},
+                                         {"limit_m", reading.limit.in_metres()},
+                                         {"error_m", reading.error.in_metres()},
+                                         {"verdict", std::string{words(reading.verdict)}},
+                                         {"corrections", std::move(corrections)}});
+    }
+    json["made_checks"] = Json::array();
+    for (const Check& check : plan.checks)
+        json["made_checks"].push_back(parts.check(check));
+}
+
+void write_job_day(Json& json, const Job& job, const Plan& plan, const Voice& voice) {
+    json["order"] = Json::array();
+    for (const Task& task : job_order(job, plan).tasks)
+        json["order"].push_back({{"key", task.key},
+                                 {"of", task.item_name},
+                                 {"step", say(task.step.words, voice)},
+                                 {"hold_point", task.step.hold_point},
+                                 {"persons", task.step.persons},
+                                 {"begins_min", task.begins},
+                                 {"takes_min", task.minutes}});
+    json["cutting"] = Json::array();
+    for (const StuffPlan& stuff : cutting_plan(job, plan).stuffs) {
+        Json parts = Json::array();
+        for (const CutPiece& piece : stuff.pieces)
+            parts.push_back({{"label", piece.label},
+                             {"item", piece.item},
+                             {"length_m", piece.length.in_metres()},
+                             {"breadth_m", piece.breadth.in_metres()}});
+        json["cutting"].push_back({{"stuff", stuff.stuff.words},
+                                   {"thickness_m", stuff.stuff.thickness.in_metres()},
+                                   {"parts", std::move(parts)},
+                                   {"to_buy", stuff.bought()},
+                                   {"proved", stuff.proved()}});
+    }
+    json["kit"] = Json::array();
+    for (const KitLine& line : kit_of(job, plan).lines)
+        json["kit"].push_back({{"item", line.item},
+                               {"name", say(line.name, voice)},
+                               {"wanted", line.wanted},
+                               {"spares", line.spares},
+                               {"packs", line.packs}});
+}
+
+} // namespace yes_square
