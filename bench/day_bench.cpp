@@ -75,6 +75,28 @@ void demo_order(benchmark::State& state) {
 }
 BENCHMARK(demo_order)->Unit(benchmark::kMillisecond);
 
+/// 60 walls with 1,500 shelves: what the stage strip asks after an edit.
+void order_of_1500_shelves(benchmark::State& state) {
+    Job job = demo();
+    const Wall pattern = job.walls.front();
+    job.walls.clear();
+    for (int w = 0; w < 60; ++w) {
+        Wall wall = pattern;
+        wall.id = "wall-" + std::to_string(w);
+        const Shelf shelf = wall.shelves.front();
+        wall.shelves.assign(25, shelf);
+        for (std::size_t s = 0; s < wall.shelves.size(); ++s) {
+            wall.shelves[s].id = wall.id + "-" + std::to_string(s);
+            wall.shelves[s].height = 300_mm + Length::mm(80) * static_cast<std::int64_t>(s);
+        }
+        job.walls.push_back(std::move(wall));
+    }
+    const Plan plan = reckon(job);
+    for (auto _ : state)
+        benchmark::DoNotOptimize(job_order(job, plan));
+}
+BENCHMARK(order_of_1500_shelves)->Unit(benchmark::kMillisecond);
+
 void demo_cutting_plan(benchmark::State& state) {
     const Job job = demo();
     const Plan plan = reckon(job);

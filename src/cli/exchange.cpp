@@ -1,26 +1,21 @@
 #include "cli/exchange.hpp"
 
 #include "cli/job_files.hpp"
-#include "core/cutting/cutting_plan.hpp"
 #include "core/cutting/delivery.hpp"
 #include "core/job/edits.hpp"
 #include "core/job/file.hpp"
 #include "core/plan/reckon.hpp"
 #include "core/runs/unit_library.hpp"
-#include "core/sheets/cut_drawing.hpp"
-#include "core/sheets/elevation.hpp"
-#include "core/sheets/plan_json.hpp"
-#include "core/sheets/svg.hpp"
-#include "core/sheets/tables.hpp"
 #include "core/survey/readings_csv.hpp"
 #include "files/dxf_in.hpp"
-#include "files/dxf_out.hpp"
+#include "files/export_job.hpp"
 #include "files/job_book.hpp"
 
 #include <algorithm>
-#include <filesystem>
 #include <fmt/format.h>
 #include <iostream>
+#include <map>
+#include <set>
 
 namespace yes_square::cli {
 namespace {
@@ -29,65 +24,6 @@ int fail(const std::string& message) {
     std::cerr << message << "\n";
     return bad_input;
 }
-
-class Exporter {
-public:
-    Exporter(const ExportWanted& wanted, const Job& job)
-        : wanted_{wanted}
-        , job_{job}
-        , plan_{reckon(job)}
-        , voice_{job.unit, {}} {}
-
-    int write() {
-        std::error_code error;
-        std::filesystem::create_directories(wanted_.folder, error);
-        if (error)
-            return fail(wanted_.folder + ": cannot be made: " + error.message());
-        for (std::size_t w = 0; w < job_.walls.size(); ++w)
-            wall(job_.walls[w], *plan_.walls[w]);
-        if (is_wanted("svg")) {
-            std::size_t number = 0;
-            for (const StuffPlan& stuff : cutting_plan(job_, plan_).stuffs)
-                put(fmt::format("cutting-{}.svg", ++number),
-                    svg(draw_cutting(stuff, job_.rules.cutting.kerf, 260, 3, voice_), stuff.stuff.words));
-        }
-        if (is_wanted("csv"))
-            for (const Table& table : tables_of(job_, plan_))
-                put(table.name + ".csv", csv(table));
-        if (is_wanted("json"))
-            put("plan.json", plan_json(job_, plan_, voice_));
-        return failed_ ? bad_input : 0;
-    }
-
-private:
-    bool is_wanted(const std::string& format) const {
-        return wanted_.formats.empty() || std::ranges::find(wanted_.formats, format) != wanted_.formats.end();
-    }
-    std::string path(const std::string& name) const { return (std::filesystem::path{wanted_.folder} / name).string(); }
-    void put(const std::string& name, const std::string& text) { failed_ |= !write_text(path(name), text); }
-
-    void wall(const Wall& wall, const WallPlan& plan) {
-        ElevationFrame frame;
-        frame.width = 280;
-        frame.height = 180;
-        if (const Room* room = room_of(job_, wall))
-            frame.lines = plan_.rooms[static_cast<std::size_t>(room - job_.rooms.data())].lines.lines;
-        const Elevation elevation = draw_elevation(wall, plan, frame, voice_);
-        if (is_wanted("svg"))
-            put(wall.id + ".svg", svg(elevation.drawing, wall.name));
-        if (is_wanted("dxf"))
-            if (const auto problem = write_dxf(path(wall.id + ".dxf"), elevation.drawing, elevation.scale)) {
-                std::cerr << *problem << "\n";
-                failed_ = true;
-            }
-    }
-
-    const ExportWanted& wanted_;
-    const Job& job_;
-    const Plan plan_;
-    const Voice voice_;
-    bool failed_ = false;
-};
 
 Wall* find_wall(Job& job, const std::string& name) {
     const auto found =
@@ -109,11 +45,26 @@ void take_outline(Wall& wall, Wall drawn) {
 } // namespace
 
 int export_files(const ExportWanted& wanted) {
-    for (const std::string& format : wanted.formats)
-        if (format != "svg" && format != "dxf" && format != "csv" && format != "json")
+    const std::map<std::string, ExportFormat> known{{"svg", ExportFormat::svg},
+                                                    {"dxf", ExportFormat::dxf},
+                                                    {"csv", ExportFormat::csv},
+                                                    {"json", ExportFormat::json}};
+    std::set<ExportFormat> formats;
+    for (const std::string& format : wanted.formats) {
+        if (!known.contains(format))
             return fail(format + " is no format; it must be svg, dxf, csv or json");
+        formats.insert(known.at(format));
+    }
+    if (formats.empty())
+        for (const auto& [name, format] : known)
+            formats.insert(format);
     const auto job = load(wanted.job);
-    return job ? Exporter{wanted, *job}.write() : bad_input;
+    if (!job)
+        return bad_input;
+    const auto problems = export_job(*job, reckon(*job), {job->unit, {}}, wanted.folder, formats);
+    for (const std::string& problem : problems)
+        std::cerr << problem << "\n";
+    return problems.empty() ? 0 : bad_input;
 }
 
 int import_files(const ImportWanted& wanted) {

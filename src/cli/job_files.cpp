@@ -1,8 +1,8 @@
 #include "cli/job_files.hpp"
 
 #include "core/job/file.hpp"
+#include "files/export_job.hpp"
 
-#include <filesystem>
 #include <fstream>
 #include <iostream>
 #include <sstream>
@@ -36,21 +36,10 @@ std::optional<Job> load(const std::string& path) {
 }
 
 bool write_text(const std::string& path, const std::string& text) {
-    const std::string beside = path + ".part";
-    std::error_code error;
-    {
-        std::ofstream file{beside, std::ios::binary | std::ios::trunc};
-        file << text << std::flush;
-        if (!file) {
-            std::cerr << path << ": cannot be written; check the folder and that there is room\n";
-            std::filesystem::remove(beside, error);
-            return false;
-        }
-    }
-    std::filesystem::rename(beside, path, error);
-    if (error)
-        std::cerr << path << ": cannot be written: " << error.message() << "\n";
-    return !error;
+    const std::string problem = write_whole(path, text);
+    if (!problem.empty())
+        std::cerr << problem << "\n";
+    return problem.empty();
 }
 
 } // namespace yes_square::cli

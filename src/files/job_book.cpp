@@ -183,6 +183,9 @@ void JobBook::put(const std::string& path, const Job& job, const std::string& st
         last = std::max(last, entry.at);
         kinds.emplace(enum_name(entry.kind));
     }
+    for (const Wall& wall : job.walls)
+        if (!wall.work_readings.empty())
+            kinds.emplace(enum_name(LogKind::reading));
     const auto done = std::ranges::count(job.ticks, TickState::done, &Tick::state);
     Statement{database_, "INSERT INTO jobs (path, stamp, title, client, place, first, last, walls, done) "
                          "VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)"}

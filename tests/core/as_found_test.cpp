@@ -195,3 +195,28 @@ TEST_CASE("where a service answered nothing is drilled any more", "[as-found]") 
     for (const WallMark& each : holes(job, plan))
         CHECK((each.x <= mark.x - 50_mm || each.x >= mark.x + 50_mm));
 }
+
+TEST_CASE("once work has begun, what is changed of the plan is logged", "[as-found]") {
+    Job job = shelf_job();
+    const Plan plan = reckon(job);
+    Job moved = job;
+    moved.walls.front().shelves.front().height = 1400_mm;
+    log_change(job, moved, "Move shelf", told);
+    CHECK(moved.log.empty()); // nothing is in the wall yet
+    record_hole(job, plan, "wall-1", holes(job, plan).front(), told);
+    moved = job;
+    moved.walls.front().shelves.front().height = 1400_mm;
+    log_change(job, moved, "Move shelf", told);
+    REQUIRE(moved.log.size() == 1);
+    CHECK(moved.log.front().kind == LogKind::change);
+    CHECK(moved.log.front().words == "Move shelf");
+    CHECK(moved.log.front().by == "R. Field");
+    Job ticked = job;
+    tick(ticked, "shelf/mark/1", TickState::done, told);
+    log_change(job, ticked, "Tick", told);
+    CHECK(ticked.log.empty());
+    Job told_already = job;
+    record_could_not(told_already, "wall-1", holes(job, plan).back(), "key", CouldNot::no_stud, told);
+    log_change(job, told_already, "Could not", told);
+    CHECK(told_already.log.size() == 1);
+}

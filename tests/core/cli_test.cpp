@@ -6,6 +6,7 @@
 #include <nlohmann/json.hpp>
 #include <string>
 #include <sys/wait.h>
+#include <unistd.h>
 
 using nlohmann::json;
 
@@ -105,4 +106,82 @@ TEST_CASE("the survey stands in the plan without a window too", "[cli][survey]")
     CHECK(plan["rooms"].size() == 7);
     const Run checks = ::run("check " + demo);
     CHECK(checks.said.find("Map wall: The ceiling was read at") != std::string::npos);
+}
+
+namespace {
+
+/// A folder of this test alone, gone after it.
+struct Folder {
+    std::filesystem::path path =
+        std::filesystem::temp_directory_path() / ("yes-square-cli-" + std::to_string(getpid()));
+    Folder() { std::filesystem::create_directories(path); }
+    ~Folder() { std::filesystem::remove_all(path); }
+    std::string operator/(const std::string& name) const { return (path / name).string(); }
+    void write(const std::string& name, const std::string& text) const { std::ofstream{path / name} << text; }
+    std::string read(const std::string& name) const {
+        std::ifstream file{path / name};
+        return {std::istreambuf_iterator<char>{file}, {}};
+    }
+};
+
+} // namespace
+
+TEST_CASE("drawings and tables are exported, all or some", "[cli]") {
+    const Folder folder;
+    CHECK(run("export " + demo + " --to " + (folder / "out")).code == 0);
+    for (const char* name : {"wall-1.svg", "wall-1.dxf", "marks.csv", "kit.csv", "steps.csv", "cutting-1.svg"})
+        CHECK(std::filesystem::exists(folder / "out" + std::string{"/"} + name));
+    const json plan = json::parse(folder.read("out/plan.json"));
+    CHECK(plan["order"].size() > 100);
+    CHECK(plan["cutting"].size() > 3);
+    CHECK(plan["walls"][7]["lights"][0]["lead"] == "mm2_0_5");
+    CHECK(plan["walls"][6]["work_readings"][0]["verdict"] == "to be put right");
+    CHECK(run("export " + demo + " --format csv --to " + (folder / "some")).code == 0);
+    CHECK_FALSE(std::filesystem::exists(folder / "some/wall-1.dxf"));
+    CHECK(std::filesystem::exists(folder / "some/marks.csv"));
+    CHECK(run("export " + demo + " --format doc --to " + (folder / "some")).said.find("doc is no format") !=
+          std::string::npos);
+    CHECK(run("export " + demo + " --to /proc/nowhere").code == 2);
+}
+
+TEST_CASE("surveys, units, packing lists and outlines are imported", "[cli]") {
+    const Folder folder;
+    std::filesystem::copy_file(demo, folder / "job.yesq");
+    folder.write("survey.csv", "kind,x_mm\nprobe_hit,1043\n");
+    folder.write("units.csv", "code,kind,w,h,d\nZ9,wall,450,720,300\n");
+    folder.write("list.csv", "code,quantity\nZ9,3\n");
+    const std::string job = folder / "job.yesq";
+    CHECK(run("import " + job + " --survey " + (folder / "survey.csv") + " --wall wall-1 --units " +
+              (folder / "units.csv") + " --packing-list " + (folder / "list.csv") + " --to " + (folder / "new.yesq"))
+              .code == 0);
+    const json read = json::parse(folder.read("new.yesq"));
+    CHECK(read["walls"][0]["observations"].back()["x"] == 1043);
+    CHECK(read["catalogue"]["units"].size() == 1);
+    CHECK(read["delivery"][0]["listed"] == 3);
+    // A wall goes out as DXF and comes in as another of the same size.
+    CHECK(run("export " + demo + " --format dxf --to " + (folder / "out")).code == 0);
+    CHECK(run("import " + job + " --dxf " + (folder / "out/wall-2.dxf") + " --wall Copied").code == 0);
+    const json drawn = json::parse(folder.read("job.yesq"));
+    CHECK(drawn["walls"].back()["name"] == "Copied");
+    CHECK(drawn["walls"].back()["length"] == drawn["walls"][1]["length"]);
+    CHECK(drawn["walls"].back()["height"] == drawn["walls"][1]["height"]);
+
+    const std::string before = folder.read("job.yesq");
+    folder.write("bad.csv", "code,quantity\n,3\n");
+    const Run bad = ::run("import " + job + " --packing-list " + (folder / "bad.csv"));
+    CHECK(bad.code == 2);
+    CHECK(bad.said.find("line 2, column code") != std::string::npos);
+    CHECK(run("import " + job + " --survey " + (folder / "survey.csv")).said.find("--wall") != std::string::npos);
+    CHECK(run("import " + job + " --survey " + (folder / "survey.csv") + " --wall nowhere").code == 2);
+    CHECK(folder.read("job.yesq") == before); // nothing was taken in
+}
+
+TEST_CASE("the job book is built and searched from the command line", "[cli]") {
+    const Folder folder;
+    std::filesystem::copy_file(demo, folder / "job.yesq");
+    const Run found = ::run("book " + (folder / "book.sqlite") + " \"toy emptied\" --folder " + folder.path.string());
+    CHECK(found.code == 0);
+    CHECK(found.said.find("job.yesq\tReading room shelves") != std::string::npos);
+    CHECK(run("book " + (folder / "book.sqlite") + " unheard-of").said.empty());
+    CHECK(run("book /nowhere/at/all.sqlite x").code == 2);
 }

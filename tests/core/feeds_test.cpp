@@ -91,11 +91,16 @@ TEST_CASE("a feed takes its length from the drawing and the thinnest lead that w
     CHECK(plan.driver_watts == Approx(45));
     for (std::size_t i = 1; i < plan.leads.size(); ++i)
         CHECK(plan.leads[i].drop_v < plan.leads[i - 1].drop_v);
+    feed.by_gauge = true;
+    const FeedPlan gauge = feed_plan(lit_shelf(feed));
+    REQUIRE(gauge.lead);
+    CHECK(gauge.leads[*gauge.lead].conductor == Conductor::awg_20); // 0.518 mm2, the first of 0.48 or more
 }
 
 TEST_CASE("a lead too thin is an error, and its cure puts it right", "[feeds]") {
     LightFeed feed;
     feed.watts_per_m = 15;
+    feed.by_gauge = true;
     feed.conductor = Conductor::awg_22;
     Job job = lit_shelf(feed);
     FeedPlan plan = feed_plan(job);

@@ -1,5 +1,4 @@
 #include "core/cutting/cutting_plan.hpp"
-#include "core/job/file.hpp"
 #include "core/measure/csv_table.hpp"
 #include "core/plan/reckon.hpp"
 #include "core/sheets/cut_drawing.hpp"
@@ -7,6 +6,7 @@
 #include "core/sheets/elevation.hpp"
 #include "core/sheets/svg.hpp"
 #include "core/sheets/tables.hpp"
+#include "demo_job.hpp"
 #include "files/dxf_in.hpp"
 #include "files/dxf_out.hpp"
 
@@ -23,13 +23,6 @@
 using namespace yes_square;
 
 namespace {
-
-Job demo() {
-    std::ifstream file{YES_SQUARE_SOURCE_DIR "/assets/demo/harbour-lane.yesq"};
-    std::ostringstream text;
-    text << file.rdbuf();
-    return read_job(text.str())->job;
-}
 
 std::string out(const std::string& command) {
     FILE* pipe = popen((command + " 2>&1").c_str(), "r");
@@ -57,7 +50,7 @@ Elevation elevation_of(const Job& job, const Plan& plan, std::size_t wall) {
 } // namespace
 
 TEST_CASE("every wall of the demo opens clean in an auditing reader, at true scale", "[formats][dxf]") {
-    const Job job = demo();
+    const Job job = demo_job();
     const Plan plan = reckon(job);
     for (std::size_t w = 0; w < job.walls.size(); ++w) {
         const Scratch file{"wall.dxf"};
@@ -127,7 +120,7 @@ TEST_CASE("a drawing without a wall, or none at all, is a named error", "[format
 }
 
 TEST_CASE("an SVG has its size in mm and every text of the drawing", "[formats]") {
-    const Job job = demo();
+    const Job job = demo_job();
     const Elevation elevation = elevation_of(job, reckon(job), 0);
     const std::string text = svg(elevation.drawing, "Reading room <north> & \"east\"");
     CHECK(text.find("width=\"250.000mm\" height=\"150.000mm\" viewBox=\"0 0 250.000 150.000\"") != std::string::npos);
@@ -144,7 +137,7 @@ TEST_CASE("an SVG has its size in mm and every text of the drawing", "[formats]"
 }
 
 TEST_CASE("every table goes to CSV and comes back cell by cell", "[formats]") {
-    Job job = demo();
+    Job job = demo_job();
     job.log.push_back({LogKind::note, "2026-03-05T10:00:00Z", "A", "", "said \"no\", twice\nand left", "", "", "", {}});
     const std::vector<Table> tables = tables_of(job, reckon(job));
     std::set<std::string> names;
@@ -204,15 +197,15 @@ TEST_CASE("a template's holes lie at their true distances, and neighbours share 
         if (mark.kind == MarkKind::hole)
             CHECK(found[{mark.x.in_mm(), mark.z.in_mm()}] >= 1);
     CHECK(found.size() == 4);
-    // The first two lie side by side and share 10 mm: the right crosses of A lie on the left ones of B. The third begins
-    // afresh beyond the gap, in whole mm.
+    // The first two lie side by side and share 10 mm: the right crosses of A lie on the left ones of B. The third
+    // begins afresh beyond the gap, in whole mm.
     CHECK(pages[1].left - pages[0].left == 180_mm);
     CHECK(pages[2].left == 1575_mm);
     CHECK(drill_template("none", {}, 190, 270, voice).empty());
 }
 
 TEST_CASE("a cutting plan is drawn with every part once", "[formats]") {
-    const Job job = demo();
+    const Job job = demo_job();
     const CuttingPlan plan = cutting_plan(job, reckon(job));
     REQUIRE(plan.stuffs.size() > 3);
     for (const StuffPlan& stuff : plan.stuffs) {

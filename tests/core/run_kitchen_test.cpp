@@ -1,5 +1,5 @@
-#include "core/job/file.hpp"
 #include "core/runs/level_units.hpp"
+#include "demo_job.hpp"
 #include "run_walls.hpp"
 
 #include <fstream>
@@ -10,13 +10,6 @@
 using namespace yes_square;
 
 namespace {
-
-Job demo() {
-    std::ifstream file{YES_SQUARE_SOURCE_DIR "/assets/demo/harbour-lane.yesq"};
-    std::ostringstream text;
-    text << file.rdbuf();
-    return read_job(text.str()).value().job;
-}
 
 /// What a sum of plus and minus over its terms comes to, in SI.
 double worked_out(const Working& working) {
@@ -58,7 +51,7 @@ Job corner_kitchen(Run first, Run second) {
 } // namespace
 
 TEST_CASE("every sum shown for a run or a line comes to its result", "[runs][lines][workings]") {
-    Job job = demo();
+    Job job = demo_job();
     for (const bool slid : {false, true}) {
         if (slid)
             job = apply(SetHanging{"run-3", Hanging::suspension_rail}, job);
@@ -83,7 +76,7 @@ TEST_CASE("every sum shown for a run or a line comes to its result", "[runs][lin
 }
 
 TEST_CASE("the unit lengths are shown in changes nothing that is reckoned", "[runs]") {
-    Job job = demo();
+    Job job = demo_job();
     const Plan metric = reckon(job);
     job.unit = Unit::inch_32;
     const Plan inches = reckon(job);
@@ -256,7 +249,7 @@ TEST_CASE("a top rail alone, packed off the wall, holds nothing", "[runs][safety
 }
 
 TEST_CASE("the demo kitchen is slid by its cure and then catches every stud", "[runs][demo]") {
-    const Job job = demo();
+    const Job job = demo_job();
     const Plan plan = reckon(job);
     const auto wall = std::ranges::find(job.walls, "wall-7", &Wall::id) - job.walls.begin();
     const RunPlan& run = plan.walls[static_cast<std::size_t>(wall)]->runs[2];

@@ -1,9 +1,9 @@
-#include "core/job/file.hpp"
 #include "core/measure/entry.hpp"
 #include "core/plan/reckon.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/shelves/shelf_loads.hpp"
 #include "core/shelves/shelf_steps.hpp"
+#include "demo_job.hpp"
 
 #include <algorithm>
 #include <catch2/catch.hpp>
@@ -13,13 +13,6 @@
 using namespace yes_square;
 
 namespace {
-
-Job demo() {
-    std::ifstream file{YES_SQUARE_SOURCE_DIR "/assets/demo/harbour-lane.yesq"};
-    std::ostringstream text;
-    text << file.rdbuf();
-    return read_job(text.str())->job;
-}
 
 std::string steps_text(const ShelfPlan& plan) {
     std::string text;
@@ -38,7 +31,7 @@ std::size_t place_of(const std::string& text, const std::string& words) {
 } // namespace
 
 TEST_CASE("the steps go from detector to trial pull, in the order of practice", "[shelves][common-practice]") {
-    const Job job = demo();
+    const Job job = demo_job();
     const Plan plan = reckon(job);
     const std::string text = steps_text(plan.walls[0]->shelves[0]);
     const std::size_t order[]{
@@ -63,12 +56,12 @@ TEST_CASE("the steps go from detector to trial pull, in the order of practice", 
 }
 
 TEST_CASE("a shelf that is not fit to hang says so before anything is marked", "[shelves]") {
-    const std::string text = steps_text(reckon(demo()).walls[0]->shelves[1]);
+    const std::string text = steps_text(reckon(demo_job()).walls[0]->shelves[1]);
     CHECK(place_of(text, "not fit to hang") < place_of(text, "Strike a level line"));
 }
 
 TEST_CASE("tile, masonry and a long board each have their own step", "[shelves][common-practice]") {
-    Job job = demo();
+    Job job = demo_job();
     const auto chimney = [&] { return steps_text(reckon(job).walls[1]->shelves[0]); };
     CHECK(chimney().find("Blow out the dust") != std::string::npos);
     CHECK(chimney().find("masking tape") == std::string::npos);
@@ -94,7 +87,7 @@ TEST_CASE("a sum of lengths shown on the scrap comes to what it says", "[reckon]
     int read = 0;
     for (const Unit unit : {Unit::mm_tenths, Unit::inch_64}) {
         const Voice voice{unit};
-        const Plan plan = reckon(demo());
+        const Plan plan = reckon(demo_job());
         for (const auto& wall : plan.walls)
             for (const ShelfPlan& shelf : wall->shelves)
                 for (const Working& working : shelf.workings) {

@@ -56,6 +56,10 @@ StepsPage::StepsPage(Workbench& bench, Day& day, QWidget* parent)
     shown_->setObjectName(QStringLiteral("steps-shown"));
     progress_->setObjectName(QStringLiteral("steps-progress"));
     progress_->setWordWrap(true);
+    table_->horizontalHeader()->setStretchLastSection(false);
+    table_->horizontalHeader()->setSectionResizeMode(1, QHeaderView::Stretch);
+    table_->horizontalHeader()->setSectionResizeMode(2, QHeaderView::Fixed);
+    table_->horizontalHeader()->resizeSection(2, 104);
     words_->setObjectName(QStringLiteral("step-words"));
     words_->setMinimumHeight(120);
     timer_words_->setObjectName(QStringLiteral("step-timer"));

@@ -6,11 +6,20 @@
 namespace yes_square::app {
 namespace {
 
-QStringList lead_words() {
+QStringList lead_words(bool by_gauge) {
     QStringList all{LightPanel::tr("the thinnest that will do")};
     for (const LeadProperties& lead : all_leads())
-        all << text(lead.words);
+        if (lead.by_gauge == by_gauge)
+            all << text(lead.words);
     return all;
+}
+
+/// The conductor of a row of the list: the first is none.
+std::optional<Conductor> conductor_of(bool by_gauge, int row) {
+    for (const LeadProperties& lead : all_leads())
+        if (lead.by_gauge == by_gauge && --row == 0)
+            return lead.conductor;
+    return std::nullopt;
 }
 
 } // namespace
@@ -55,18 +64,22 @@ void LightPanel::build() {
     form_->one_of(tr("Fed at"), "light-ends", {tr("its left end"), tr("both ends")}, &F::both_ends);
     form_->usual(tr("Lead to its right end"), "light-far-lead", tr("the other and along it"), &F::far_lead,
                  [](const F& feed) { return feed.both_ends; });
-    form_->choice(tr("Lead of"), "light-conductor", lead_words(), form_->read<int>([](const F& feed) {
-        int row = 0;
-        for (std::size_t i = 0; feed.conductor && i < all_leads().size(); ++i)
-            if (all_leads()[i].conductor == *feed.conductor)
-                row = static_cast<int>(i) + 1;
-        return row;
-    }),
+    form_->choice(tr("Lead is sold"), "light-gauge", {tr("by mm\u00b2"), tr("by AWG")},
+                  form_->read<int>([](const F& feed) { return static_cast<int>(feed.by_gauge); }),
                   form_->write<int>([](F& feed, int row) {
+                      feed.by_gauge = row == 1;
                       feed.conductor.reset();
-                      if (row > 0)
-                          feed.conductor = all_leads()[static_cast<std::size_t>(row) - 1].conductor;
                   }));
+    form_->choice(
+        tr("Lead of"), "light-conductor",
+        [this] { return lead_words(bench_.selected<F>() && bench_.selected<F>()->by_gauge); },
+        form_->read<int>([](const F& feed) {
+            int row = 0;
+            while (feed.conductor && conductor_of(feed.by_gauge, row) != feed.conductor && row < 20)
+                ++row;
+            return row;
+        }),
+        form_->write<int>([](F& feed, int row) { feed.conductor = conductor_of(feed.by_gauge, row); }));
 }
 
 void LightPanel::refresh() {
@@ -102,8 +115,9 @@ void LightPanel::refresh() {
 
 void LightPanel::add_feed() {
     const std::string along = bench_.shelf() ? bench_.shelf()->id : bench_.run() ? bench_.run()->id : std::string{};
-    add(tr("Add a light"), "feed", [along](const Job&, const Wall& wall) {
+    add(tr("Add a light"), "feed", [along](const Job& job, const Wall& wall) {
         LightFeed feed;
+        feed.by_gauge = is_imperial(job.unit);
         feed.name = tr("Light %1").arg(wall.feeds.size() + 1).toStdString();
         feed.item = along;
         feed.right = wall.length;

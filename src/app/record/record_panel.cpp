@@ -108,13 +108,37 @@ void RecordPanel::sign(const QString& name, const QString& what, const std::stri
     });
 }
 
+/// The job's own lines, and what was read of the work: that is kept with its wall and judged anew whenever the plan is.
+std::vector<LogEntry> RecordPanel::entries() const {
+    std::vector<LogEntry> all = bench_.job().log;
+    const Voice voice = bench_.voice();
+    for (std::size_t w = 0; w < bench_.job().walls.size(); ++w) {
+        const auto& readings = bench_.job().walls[w].work_readings;
+        for (std::size_t i = 0; i < readings.size(); ++i) {
+            const ReadingPlan& plan = bench_.plan().walls[w]->readings[i];
+            LogEntry& entry = all.emplace_back();
+            entry.kind = LogKind::reading;
+            entry.at = readings[i].at;
+            entry.by = readings[i].by;
+            entry.item = readings[i].item;
+            entry.words =
+                tr("%1: %2, %3")
+                    .arg(text(plan.item_name), text(say(plan.found, voice)), text(say(words(plan.verdict), voice)))
+                    .toStdString();
+        }
+    }
+    std::ranges::stable_sort(all, {}, &LogEntry::at);
+    return all;
+}
+
 /// The latest at the top.
 void RecordPanel::refresh() {
     if (!isVisible())
         return;
     const QStringList sought = search_->text().split(QLatin1Char(' '), Qt::SkipEmptyParts);
     table_->setRowCount(0);
-    const auto& log = bench_.job().log;
+    shown_ = entries();
+    const auto& log = shown_;
     for (std::size_t i = log.size(); i-- > 0;) {
         const LogEntry& entry = log[i];
         if (kind_->currentIndex() > 0 && entry.kind != kinds[static_cast<std::size_t>(kind_->currentIndex() - 1)])
@@ -139,7 +163,7 @@ void RecordPanel::show_entry() {
                             : tr("Nothing in the log is like that."));
         return;
     }
-    const LogEntry& entry = bench_.job().log[static_cast<std::size_t>(cell->data(Qt::UserRole).toInt())];
+    const LogEntry& entry = shown_[static_cast<std::size_t>(cell->data(Qt::UserRole).toInt())];
     QString html = QStringLiteral("<p>%1</p>").arg(text(entry.words).toHtmlEscaped());
     html += QStringLiteral("<p>%1 \u00b7 %2 \u00b7 %3</p>")
                 .arg(word(entry.kind), shown_time(entry.at),

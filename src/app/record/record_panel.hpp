@@ -31,6 +31,7 @@ protected:
 private:
     void refresh();
     void show_entry();
+    std::vector<LogEntry> entries() const;
 
     Workbench& bench_;
     Day& day_;
@@ -39,6 +40,7 @@ private:
     QTableWidget* table_;
     QTextBrowser* words_;
     QLineEdit* note_;
+    std::vector<LogEntry> shown_; ///< the rows' data are places in it
 };
 
 } // namespace yes_square::app

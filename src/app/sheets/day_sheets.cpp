@@ -9,6 +9,7 @@
 #include "core/steps/job_order.hpp"
 
 #include <map>
+#include <set>
 
 namespace yes_square::app {
 namespace {
@@ -19,6 +20,18 @@ QString tr(const char* words) {
 
 QString under(const Job& job) {
     return tr("%1. %2, %3").arg(text(job.title), text(job.client), text(job.place));
+}
+
+/// The wall with one thing of it picked out.
+Drawing picture_of(const Wall& wall, const WallPlan& plan, const std::string& item, double width, double height,
+                   const Voice& voice) {
+    ElevationFrame frame;
+    frame.width = width;
+    frame.height = height;
+    frame.text = 2.2;
+    frame.rods = false;
+    frame.selected_shelf = frame.selected_run = frame.selected_thing = item;
+    return draw_elevation(wall, plan, frame, voice).drawing;
 }
 
 } // namespace
@@ -88,15 +101,27 @@ bool write_job_steps(Page& page, const Job& job, const Plan& plan) {
                    .arg(order.minutes / 60, 0, 'f', 1),
                body_type, false);
     std::string place;
+    std::set<std::string> pictured;
     int number = 0;
     for (const Task& task : order.tasks) {
         if (task.item_name != place) {
             place = task.item_name;
             page.heading(place.empty() ? tr("The job") : text(place));
+            if (!task.item.empty() && pictured.insert(task.item).second)
+                if (const auto wall = std::ranges::find(job.walls, task.wall, &Wall::id); wall != job.walls.end())
+                    page.drawing(
+                        [&](double width, double height) {
+                            return picture_of(*wall, *plan.walls[static_cast<std::size_t>(wall - job.walls.begin())],
+                                              task.item, width, height, voice);
+                        },
+                        42);
         }
-        if (task.kind == TaskKind::gate)
+        if (task.kind == TaskKind::gate) {
+            for (const Sentence& caution : task.cautions)
+                page.item(QStringLiteral("-"), said(caution), false);
             for (const Sentence& question : gate_questions())
                 page.item(QStringLiteral("[  ]"), said(question), false);
+        }
         const Tick* tick = find_tick(job, task.key);
         QString words = (task.step.hold_point ? tr("HOLD. ") : QString{}) + said(task.step.words);
         if (task.wants_helper)

@@ -8,6 +8,9 @@ namespace yes_square::app {
 Day::Day(Workbench& bench)
     : bench_{bench} {
     QObject::connect(&bench_, &Workbench::changed, &bench_, [this] { forget(); });
+    bench_.look_at_edit = [this](const QString& what, const Job& before, Job& after) {
+        log_change(before, after, what.toStdString(), told());
+    };
 }
 
 void Day::forget() {

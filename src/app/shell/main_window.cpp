@@ -91,7 +91,7 @@ void MainWindow::build_body() {
     auto* column = new QVBoxLayout{body};
     column->setContentsMargins(8, 0, 8, 8);
     column->setSpacing(6);
-    stages_ = new StageStrip{bench_, body};
+    stages_ = new StageStrip{bench_, day_, body};
     column->addWidget(stages_);
 
     // Wall side.

@@ -10,19 +10,13 @@
 #include "app/record/record_panel.hpp"
 #include "app/record/sign_dialog.hpp"
 #include "app/wallside/wall_side.hpp"
-#include "core/sheets/elevation.hpp"
-#include "core/sheets/plan_json.hpp"
-#include "core/sheets/svg.hpp"
-#include "core/sheets/tables.hpp"
 #include "files/dxf_in.hpp"
-#include "files/dxf_out.hpp"
+#include "files/export_job.hpp"
 
-#include <QDir>
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QInputDialog>
 #include <QMenuBar>
-#include <QSaveFile>
 
 /// The day in the window: cut and kit, fit, record.
 namespace yes_square::app {
@@ -138,30 +132,11 @@ bool MainWindow::write_sheets(const QString& path, SheetSet set) {
 }
 
 bool MainWindow::export_to(const QString& folder) {
-    const Job& job = bench_.job();
-    const Plan& plan = bench_.plan();
-    const QDir to{folder};
     QStringList problems;
-    const auto put = [&](const QString& name, const std::string& words) {
-        QSaveFile file{to.filePath(name)};
-        const QByteArray bytes = QByteArray::fromStdString(words);
-        if (!file.open(QIODevice::WriteOnly) || file.write(bytes) != bytes.size() || !file.flush() || !file.commit())
-            problems << tr("%1 could not be written whole").arg(to.filePath(name));
-    };
-    for (std::size_t w = 0; w < job.walls.size(); ++w) {
-        ElevationFrame frame;
-        frame.width = 280;
-        frame.height = 180;
-        const Elevation elevation = draw_elevation(job.walls[w], *plan.walls[w], frame, bench_.voice());
-        const QString name = text(job.walls[w].id);
-        put(name + QStringLiteral(".svg"), svg(elevation.drawing, job.walls[w].name));
-        if (const auto problem =
-                write_dxf(to.filePath(name + QStringLiteral(".dxf")).toStdString(), elevation.drawing, elevation.scale))
-            problems << text(*problem);
-    }
-    for (const Table& table : tables_of(job, plan))
-        put(text(table.name) + QStringLiteral(".csv"), csv(table));
-    put(QStringLiteral("plan.json"), plan_json(job, plan, bench_.voice()));
+    for (const std::string& problem :
+         export_job(bench_.job(), bench_.plan(), bench_.voice(), folder.toStdString(),
+                    {ExportFormat::svg, ExportFormat::dxf, ExportFormat::csv, ExportFormat::json}))
+        problems << text(problem);
     if (!problems.isEmpty())
         tell(problems.join(QLatin1Char('\n')));
     return problems.isEmpty();

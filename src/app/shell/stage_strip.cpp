@@ -2,9 +2,9 @@
 
 #include "core/cutting/cut_list.hpp"
 #include "core/fitting/as_found.hpp"
-#include "core/steps/job_order.hpp"
 
 #include <QAbstractButton>
+#include <QElapsedTimer>
 #include <QHBoxLayout>
 #include <QPainter>
 #include <algorithm>
@@ -20,6 +20,9 @@ struct Standing {
     Progress progress = Progress::missing;
     QString words;
 };
+
+constexpr int quick_ms = 3; ///< the day's standings are worked out at once while they take no longer
+constexpr int patience_ms = 250;
 
 constexpr std::array names{"survey", "lines", "layout", "fixings", "cut", "fit", "record"};
 
@@ -139,8 +142,7 @@ Standing cut_standing(const Job& job, const Plan& plan) {
     return {parts == 0 ? Progress::missing : Progress::done, words};
 }
 
-Standing fit_standing(const Job& job, const Plan& plan) {
-    const JobOrder order = job_order(job, plan);
+Standing fit_standing(const Job& job, const Plan& plan, const JobOrder& order) {
     if (order.tasks.empty())
         return {Progress::missing, tr("no steps yet")};
     const auto done = static_cast<std::size_t>(
@@ -226,9 +228,13 @@ private:
     const Theme* theme_ = &theme(ThemeName::light);
 };
 
-StageStrip::StageStrip(Workbench& bench, QWidget* parent)
+StageStrip::StageStrip(Workbench& bench, Day& day, QWidget* parent)
     : QWidget{parent}
-    , bench_{bench} {
+    , bench_{bench}
+    , day_{day} {
+    later_.setSingleShot(true);
+    later_.setInterval(patience_ms);
+    connect(&later_, &QTimer::timeout, this, &StageStrip::refresh_day);
     auto* row = new QHBoxLayout{this};
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
@@ -265,9 +271,20 @@ void StageStrip::refresh() {
     buttons_[1]->show_standing(lines_standing(job, plan));
     buttons_[2]->show_standing(layout_standing(job, plan));
     buttons_[3]->show_standing(fixings_standing(plan));
-    buttons_[4]->show_standing(cut_standing(job, plan));
-    buttons_[5]->show_standing(fit_standing(job, plan));
+    if (took_ <= quick_ms)
+        refresh_day();
+    else
+        later_.start();
+}
+
+void StageStrip::refresh_day() {
+    const Job& job = bench_.job();
+    QElapsedTimer clock;
+    clock.start();
+    buttons_[4]->show_standing(cut_standing(job, bench_.plan()));
+    buttons_[5]->show_standing(fit_standing(job, bench_.plan(), day_.order()));
     buttons_[6]->show_standing(record_standing(job));
+    took_ = clock.elapsed();
 }
 
 } // namespace yes_square::app

@@ -1,8 +1,10 @@
 #pragma once
 
+#include "app/shell/day.hpp"
 #include "app/shell/theme.hpp"
 #include "app/shell/workbench.hpp"
 
+#include <QTimer>
 #include <QWidget>
 #include <vector>
 
@@ -16,7 +18,7 @@ std::optional<Stage> stage_from_name(const QString& name);
 class StageStrip : public QWidget {
     Q_OBJECT
 public:
-    explicit StageStrip(Workbench& bench, QWidget* parent = nullptr);
+    StageStrip(Workbench& bench, Day& day, QWidget* parent = nullptr);
 
     void set_theme(const Theme& theme);
     void set_stage(Stage stage);
@@ -28,8 +30,12 @@ signals:
 private:
     class Button;
     void refresh();
+    void refresh_day();
 
     Workbench& bench_;
+    Day& day_;
+    QTimer later_;    ///< the day's standings of a large job wait until a hand rests
+    qint64 took_ = 0; ///< ms, when last worked out
     Stage stage_ = Stage::layout;
     std::vector<Button*> buttons_;
 };

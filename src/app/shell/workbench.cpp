@@ -42,8 +42,11 @@ void Workbench::edit(const QString& what, const std::function<void(Job&)>& chang
     withdraw();
     Job after = job_;
     change(after);
-    if (after != job_)
-        undo_.push(new JobCommand{*this, what, job_, std::move(after)});
+    if (after == job_)
+        return;
+    if (look_at_edit)
+        look_at_edit(what, job_, after);
+    undo_.push(new JobCommand{*this, what, job_, std::move(after)});
 }
 
 void Workbench::apply(const QString& what, const Edit& edit_to_make) {
@@ -64,8 +67,12 @@ void Workbench::settle(const QString& what) {
         return;
     Job before = std::move(*before_preview_);
     before_preview_.reset();
-    if (before != job_)
-        undo_.push(new JobCommand{*this, what, std::move(before), job_});
+    if (before == job_)
+        return;
+    Job after = job_;
+    if (look_at_edit)
+        look_at_edit(what, before, after);
+    undo_.push(new JobCommand{*this, what, std::move(before), std::move(after)});
 }
 
 void Workbench::withdraw() {
@@ -80,6 +87,7 @@ void Workbench::put(Job job) {
     job_ = std::move(job);
     plan_ = &reckoner_.reckon(job_);
     study_.reset();
+    shown_working_.reset(); // its figures may be of the job that was
     const auto selected_before = std::pair{item_, part_};
     keep_selection();
     emit changed();

@@ -33,6 +33,9 @@ public:
     void settle(const QString& what);
     void withdraw();
 
+    /// Looks at every edit before it is made and may add to it: the log of changes.
+    std::function<void(const QString& what, const Job& before, Job& after)> look_at_edit;
+
     QUndoStack& undo_stack() { return undo_; }
 
     const Wall* wall() const; ///< nullptr: the job has none

@@ -10,12 +10,14 @@ namespace {
 constexpr double copper_ohm_mm2_per_m = 1.7241e-2; // 1.7241e-8 ohm m, IEC 60028
 
 LeadProperties metric(Conductor conductor, std::string_view words, double mm2) {
-    return {conductor, words, mm2, copper_ohm_mm2_per_m / mm2};
+    return {conductor, words, mm2, false, copper_ohm_mm2_per_m / mm2};
 }
 
 LeadProperties gauge(Conductor conductor, std::string_view words, int awg) {
     const double diameter = 0.127 * std::pow(92.0, (36 - awg) / 39.0);
-    return metric(conductor, words, std::numbers::pi / 4 * diameter * diameter);
+    LeadProperties lead = metric(conductor, words, std::numbers::pi / 4 * diameter * diameter);
+    lead.by_gauge = true;
+    return lead;
 }
 
 } // namespace

@@ -12,6 +12,7 @@ struct LeadProperties {
     Conductor conductor;
     std::string_view words; ///< "0.75 mm2", "18 AWG"
     double section_mm2;
+    bool by_gauge;    ///< by AWG, else by mm2
     double ohm_per_m; ///< of one conductor at 20 C: 1.7241e-8 ohm m (IEC 60028) over the section
 };
 

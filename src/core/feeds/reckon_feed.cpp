@@ -89,6 +89,8 @@ private:
 
     void weigh() {
         for (const LeadProperties& lead : all_leads()) {
+            if (lead.by_gauge != feed_.by_gauge && lead.conductor != feed_.conductor)
+                continue;
             const FeedDrop drop = drop_of(circuit(lead.ohm_per_m));
             LeadChoice choice{lead.conductor, lead.ohm_per_m, drop.volts, drop.volts / feed_.volts, 0, false};
             choice.amps_share = std::max(drop.near_amps, drop.far_amps) / (rules_.amps_per_mm2 * lead.section_mm2);

@@ -32,7 +32,31 @@ std::size_t forget_stud(Wall& wall, Length x) {
     return studs + traces;
 }
 
+bool work_has_begun(const Job& job) {
+    return std::ranges::any_of(job.walls, [](const Wall& wall) { return !wall.made.empty(); }) ||
+           std::ranges::find(job.log, LogKind::signature, &LogEntry::kind) != job.log.end();
+}
+
+/// What the plan follows from, without what was only done, read or written down.
+Job planned(Job job) {
+    for (Wall& wall : job.walls) {
+        wall.made.clear();
+        wall.work_readings.clear();
+    }
+    job.ticks.clear();
+    job.log.clear();
+    job.delivery.clear();
+    job.fitter.clear();
+    job.unit = Unit::mm;
+    return job;
+}
+
 } // namespace
+
+void log_change(const Job& before, Job& after, const std::string& what, const Told& told) {
+    if (work_has_begun(before) && after.log.size() == before.log.size() && planned(before) != planned(after))
+        write_log(after, LogKind::change, {}, what, told);
+}
 
 const Tick* find_tick(const Job& job, const std::string& key) {
     const auto found = std::ranges::find(job.ticks, key, &Tick::key);

@@ -39,11 +39,15 @@ inline constexpr std::array all_reasons{CouldNot::no_stud, CouldNot::service_fou
                                         CouldNot::in_the_way, CouldNot::other};
 std::string_view words(CouldNot why);
 
-/// A mark could not be done, and what that says of the wall: where no stud was, what spoke for it is taken away, and on a
-/// wall whose studs are found from traces a miss is noted there; where a service answered, the place is kept out. All else stands in the tick and the
-/// log only.
+/// A mark could not be done, and what that says of the wall: where no stud was, what spoke for it is taken away, and on
+/// a wall whose studs are found from traces a miss is noted there; where a service answered, the place is kept out. All
+/// else stands in the tick and the log only.
 void record_could_not(Job& job, const std::string& wall, const WallMark& mark, const std::string& key, CouldNot why,
                       const Told& told, const std::string& words = {});
+
+/// Once a hole is made or something is signed, what is changed of the plan is written into the log, by its name in the
+/// undo menu. Ticks, readings and what has written its own line are no such changes.
+void log_change(const Job& before, Job& after, const std::string& what, const Told& told);
 
 void write_log(Job& job, LogKind kind, const std::string& item, std::string words, const Told& told);
 

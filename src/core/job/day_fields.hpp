@@ -95,6 +95,7 @@ void fields(auto& visit, Is<LightFeed> auto& feed) {
     visit.optional("lead", feed.lead, Meaning{"a length", Range::not_negative});
     visit.optional("both_ends", feed.both_ends);
     visit.optional("far_lead", feed.far_lead, Meaning{"a length", Range::not_negative});
+    visit.optional("by_gauge", feed.by_gauge);
     visit.maybe("conductor", feed.conductor, Meaning{"a conductor"});
 }
 

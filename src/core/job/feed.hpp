@@ -24,6 +24,7 @@ struct LightFeed {
     Length lead = Length::mm(2000);          ///< of lead from the driver to the near end
     bool both_ends = false;                  ///< fed at the far end too
     Length far_lead;                         ///< of lead from the driver to the far end; 0: the near lead and along it
+    bool by_gauge = false;                   ///< lead is sold by AWG, not by mm2
     std::optional<Conductor> conductor = {}; ///< none: the thinnest that will do
     UnknownMembers unknown = {};
     bool operator==(const LightFeed&) const = default;

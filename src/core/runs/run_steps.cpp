@@ -6,6 +6,8 @@
 namespace yes_square {
 namespace {
 
+constexpr Length two_carry_from = 1500_mm; ///< a worktop this long is carried by two (house rule)
+
 class StepWriter {
 public:
     StepWriter(const DraftRun& draft, const RunPlan& plan)
@@ -152,8 +154,33 @@ private:
     void finish() {
         step({"Check level, plumb, flush faces and equal gaps; then tighten every screw"}, true);
         step({"Take the ledger away, fill its holes; hang the doors and set them"});
+        worktops();
         phase_ = Phase::prove;
         step({"Pull on each unit's top and bottom: nothing may move"}, true);
+    }
+
+    /// Laid when what carries it is level; sealed last, and left alone.
+    void worktops() {
+        bool any = false;
+        for (const RunPiece& piece : plan_.pieces)
+            if (piece.what == RunPiece::What::worktop) {
+                any = true;
+                const bool heavy = piece.to - piece.from > two_carry_from;
+                step({heavy ? std::string_view{"Two carry the worktop in, {0} by {1}: scribe it to the wall, screw it "
+                                               "up from under, screws shorter than it and its rail together"}
+                            : "Lay the worktop on, {0} by {1}: scribe it to the wall, screw it up from under, screws "
+                              "shorter than it and its rail together",
+                      {quantity(piece.to - piece.from), quantity(piece.breadth)}},
+                     false, heavy ? 2 : 1);
+            }
+        if (!any)
+            return;
+        step({"Seal the worktop's back edge to the wall"});
+        steps_.push_back({{"Keep water and weight off the joint until the sealant has set, as its tube says"},
+                          true,
+                          Phase::cure,
+                          1,
+                          draft_.site.wall.rules.fitting.sealant_min});
     }
 
     const DraftRun& draft_;

@@ -20,6 +20,27 @@ enum class Turn { emptied, first_run, second_run, system, shelf, box, feed, furn
 /// What stands before another task among those that could be begun: the lower goes first.
 using Rank = std::tuple<int, std::size_t, int, int, std::size_t, std::size_t, std::size_t>;
 
+/// A few letters that stand for a step's words and figures: a step that says something else is another one, and not
+/// done. FNV-1a over pattern and values, whatever unit they are shown in.
+std::string letters_of(const Sentence& words) {
+    std::uint32_t hash = 2166136261U;
+    const auto take = [&](std::string_view bytes) {
+        for (const char c : bytes)
+            hash = (hash ^ static_cast<unsigned char>(c)) * 16777619U;
+    };
+    take(words.pattern);
+    for (const Value& value : words.values)
+        std::visit(
+            [&](const auto& each) {
+                if constexpr (std::is_same_v<std::decay_t<decltype(each)>, Quantity>)
+                    take(fmt::format("{}:{:.6g}", static_cast<int>(each.kind), each.si));
+                else
+                    take(each);
+            },
+            value);
+    return fmt::format("{:08x}", hash);
+}
+
 /// A thing's tasks, first to last.
 struct Thing {
     std::string id;
@@ -86,14 +107,16 @@ private:
             return;
         Thing thing{id, w, turn, {}, along, cut_.contains(id), turn == Turn::first_run || turn == Turn::second_run};
         const bool two = std::ranges::any_of(steps, [](const Step& step) { return step.persons > 1; });
-        std::map<Phase, int> numbers;
+        std::map<std::string, int> times;
         for (const Step& step : steps) {
             if (step.of_wall) {
                 of_wall(w, step);
                 continue;
             }
             Task task;
-            task.key = fmt::format("{}/{}/{}", id, key_word(step.phase), ++numbers[step.phase]);
+            task.key = fmt::format("{}/{}/{}", id, key_word(step.phase), letters_of(step.words));
+            if (const int again = ++times[task.key]; again > 1)
+                task.key += fmt::format("-{}", again);
             task.wall = job_.walls[w].id;
             task.item = id;
             task.item_name = name;
@@ -149,7 +172,7 @@ private:
             task.key = task.wall + "/gate";
             task.cautions = general_cautions();
         } else {
-            task.key = fmt::format("{}/first/{}", task.wall, std::ranges::count(of_walls_, w, &OfWall::wall) + 1);
+            task.key = fmt::format("{}/first/{}", task.wall, letters_of(step.words));
         }
         const std::size_t added = add(std::move(task), {1, room_index(job_.walls[w]), detector ? 2 : 0, 0, w, 0, 0});
         of_walls_.push_back({w, added, detector});
@@ -280,30 +303,38 @@ private:
             if (const auto begin = first_from(then, from))
                 tie(first.tasks.back(), *begin);
         };
-        for (const Thing& a : things_)
-            for (const Thing& b : things_) {
-                if (&a == &b)
-                    continue;
-                const bool same_wall = a.wall == b.wall;
-                const bool same_room = job_.walls[a.wall].room == job_.walls[b.wall].room;
-                if (same_room && a.turn == Turn::first_run && b.turn == Turn::second_run)
-                    ends_before(a, b, Phase::hang);
-                // What hangs over base units goes up while nothing stands in the way underneath.
-                const bool wall_first = job_.rules.runs.hang_first == HangFirst::wall_units;
-                if (same_wall && wall_first && (a.turn == Turn::shelf || a.turn == Turn::box) &&
-                    b.turn == Turn::second_run)
-                    ends_before(a, b, Phase::hang);
-                if (same_wall && b.turn == Turn::furniture && a.turn != Turn::furniture && a.turn != Turn::feed)
-                    ends_before(a, b, Phase::hang);
-                // Holes for leads before what hides them; the leads when it is up.
-                if (a.turn == Turn::feed && a.along == b.id) {
-                    for (const std::size_t t : a.tasks)
-                        if (tasks_[t].step.phase <= Phase::drill)
-                            if (const auto begin = first_from(b, Phase::hang))
-                                tie(t, *begin);
-                    ends_before(b, a, Phase::adjust);
-                }
-            }
+        // Only what waits for others looks round for them: a wall of a thousand shelves has none.
+        for (const Thing& then : things_) {
+            if (then.turn == Turn::second_run || then.turn == Turn::furniture)
+                for (const Thing& first : things_)
+                    if (&first != &then && waits_for(then, first))
+                        ends_before(first, then, Phase::hang);
+            if (then.turn == Turn::feed)
+                lead(then, ends_before);
+        }
+    }
+
+    bool waits_for(const Thing& then, const Thing& first) const {
+        const bool same_wall = first.wall == then.wall;
+        if (then.turn == Turn::furniture) // it would stand in the way
+            return same_wall && first.turn != Turn::furniture && first.turn != Turn::feed;
+        if (first.turn == Turn::first_run)
+            return job_.walls[first.wall].room == job_.walls[then.wall].room;
+        // What hangs over base units goes up while nothing stands in the way underneath.
+        return same_wall && job_.rules.runs.hang_first == HangFirst::wall_units &&
+               (first.turn == Turn::shelf || first.turn == Turn::box);
+    }
+
+    /// Holes for leads before what hides them; the leads when it is up.
+    void lead(const Thing& feed, auto&& ends_before) {
+        const auto along = std::ranges::find(things_, feed.along, &Thing::id);
+        if (along == things_.end())
+            return;
+        for (const std::size_t t : feed.tasks)
+            if (tasks_[t].step.phase <= Phase::drill)
+                if (const auto begin = first_from(*along, Phase::hang))
+                    tie(t, *begin);
+        ends_before(*along, feed, Phase::adjust);
     }
 
     /// List scheduling: of all that could be begun, what ranks first, as soon as there are hands for it.
