@@ -68,12 +68,12 @@ RecordPanel::RecordPanel(Workbench& bench, Day& day, QWidget* parent)
         connect(made, &QPushButton::clicked, this, signal);
         buttons->addWidget(made, at / 2, at % 2);
     };
-    button(tr("Attach a photo..."), "attach-photo", &RecordPanel::photo_wanted, 0);
-    button(tr("Check the photos"), "check-photos", &RecordPanel::photo_check_wanted, 1);
+    button(tr("Photo..."), "attach-photo", &RecordPanel::photo_wanted, 0);
+    button(tr("Check photos"), "check-photos", &RecordPanel::photo_check_wanted, 1);
     button(tr("Sign..."), "sign", &RecordPanel::sign_wanted, 2);
     button(tr("Job book..."), "job-book", &RecordPanel::book_wanted, 3);
-    button(tr("Hand-over (PDF)..."), "hand-over", &RecordPanel::hand_over_wanted, 4);
-    button(tr("Templates 1:1 (PDF)..."), "templates", &RecordPanel::templates_wanted, 5);
+    button(tr("Hand-over..."), "hand-over", &RecordPanel::hand_over_wanted, 4);
+    button(tr("Templates 1:1..."), "templates", &RecordPanel::templates_wanted, 5);
     connect(search_, &QLineEdit::textChanged, this, &RecordPanel::refresh);
     connect(kind_, &QComboBox::activated, this, &RecordPanel::refresh);
     connect(table_, &QTableWidget::currentCellChanged, this, &RecordPanel::show_entry);

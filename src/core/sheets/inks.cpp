@@ -9,7 +9,7 @@ InkOnFile on_file(Ink ink) {
     case Ink::wall:
         return {"WALL", "#24282c", 7};
     case Ink::masonry:
-        return {"MASONRY", "#6b6257", 8};
+        return {"WALL", "#6b6257", 7};
     case Ink::stud_proved:
         return {"STUD_PROVED", "#8a5a2b", 34};
     case Ink::stud_indicated:
