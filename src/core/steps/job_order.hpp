@@ -16,8 +16,8 @@ enum class TaskKind {
     for_wall, ///< a step said once for all that hangs on a wall
 };
 
-/// One thing to do, when and by how many. Keys name it in Job::ticks: "wall-3/gate", "shelf-1/hang/5f0a12cc"; the letters
-/// stand for its words and figures, so that a step which changed is not taken for done.
+/// One thing to do, when and by how many. Keys name it in Job::ticks: "wall-3/gate", "shelf-1/hang/5f0a12cc"; the
+/// letters stand for its words and figures, so that a step which changed is not taken for done.
 struct Task {
     TaskKind kind = TaskKind::step;
     std::string key;
