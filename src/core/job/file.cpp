@@ -384,6 +384,8 @@ void refuse_broken_references(const Job& job) {
         refuse_same_ids(job.walls[i].pieces, fmt::format("walls[{}].pieces", i), things);
         refuse_same_ids(job.walls[i].boxes, fmt::format("walls[{}].boxes", i), things);
         refuse_same_ids(job.walls[i].hung, fmt::format("walls[{}].hung", i), things);
+        refuse_same_ids(job.walls[i].feeds, fmt::format("walls[{}].feeds", i), things);
+        refuse_same_ids(job.walls[i].work_readings, fmt::format("walls[{}].work_readings", i), things);
         if (!rooms.contains(job.walls[i].room))
             throw FileProblem{fmt::format("walls[{}].room", i),
                               fmt::format("there is no room \"{}\"; add it under rooms", job.walls[i].room)};
