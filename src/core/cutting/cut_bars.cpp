@@ -219,13 +219,20 @@ private:
             all += static_cast<double>(item.size) * item.demand;
         const auto lies_there = [](const BarProblem::Kind& kind) { return kind.number.has_value(); };
         const bool may_lie_there = std::ranges::any_of(problem_.kinds, lies_there);
-        const bool counted = std::ranges::all_of(
-            problem_.kinds, [&](const BarProblem::Kind& kind) { return lies_there(kind) || kind.price == 1; });
+        // Where all that can be bought costs the same, any cost is a whole number of it.
+        std::optional<double> each;
+        bool alike = true;
+        for (const BarProblem::Kind& kind : problem_.kinds)
+            if (!lies_there(kind)) {
+                alike = alike && (!each || *each == kind.price);
+                each = kind.price;
+            }
+        const bool counted = alike && each && *each > 0;
         if (cost)
             // The trifles for length, all together less than a thousandth, are no part of the cost.
-            least_ = counted ? std::ceil(*cost - 1e-3) : *cost - 1e-3;
+            least_ = counted ? std::ceil(*cost / *each - 1e-3 / std::min(1.0, *each)) * *each : *cost - 1e-3;
         else if (!may_lie_there && counted)
-            least_ = std::ceil(all / static_cast<double>(widest) - 1e-9);
+            least_ = std::ceil(all / static_cast<double>(widest) - 1e-9) * *each;
         least_ = std::max(0.0, least_);
     }
 
@@ -378,7 +385,8 @@ private:
         if (!master.relax())
             return;
         bool best = false;
-        const std::vector<int> whole = master.whole(seconds_left() * 0.8, best);
+        // The offcut is a nicety: it gets a fifth of the time at most.
+        const std::vector<int> whole = master.whole(std::min(seconds_left() * 0.8, question_.seconds / 5), best);
         if (whole.empty())
             return;
         Pattern special{*longest, std::vector<int>(problem_.items.size(), 0)};
