@@ -11,6 +11,7 @@
 #include <QStandardPaths>
 #include <QVBoxLayout>
 #include <array>
+#include <stdexcept>
 
 namespace yes_square::app {
 namespace {
@@ -91,7 +92,14 @@ void BookDialog::search() {
     query.from = from_->text().trimmed().toStdString();
     query.until = until_->text().trimmed().toStdString();
     table_->setRowCount(0);
-    const auto found = book_.search(query);
+    std::vector<BookEntry> found;
+    try {
+        found = book_.search(query);
+    } catch (const std::runtime_error& error) { // no exception may pass through Qt's loop
+        told_->setText(tr("%1. Delete %2: it is built again from the job files")
+                           .arg(QString::fromUtf8(error.what()), book_path()));
+        return;
+    }
     for (const BookEntry& entry : found)
         add_row(table_,
                 {entry.title.empty() ? QFileInfo{text(entry.path)}.fileName() : text(entry.title), text(entry.client),
@@ -106,7 +114,13 @@ void BookDialog::go_through() {
     const QString folder = QFileDialog::getExistingDirectory(this, tr("Go through a folder for jobs"));
     if (folder.isEmpty())
         return;
-    const JobBook::Rebuilt rebuilt = book_.rebuild(folder.toStdString());
+    JobBook::Rebuilt rebuilt;
+    try {
+        rebuilt = book_.rebuild(folder.toStdString());
+    } catch (const std::runtime_error& error) {
+        told_->setText(QString::fromUtf8(error.what()));
+        return;
+    }
     search();
     QString words = tr("%1 taken in, %2 had not changed.").arg(rebuilt.taken).arg(rebuilt.kept);
     if (!rebuilt.unreadable.empty())
