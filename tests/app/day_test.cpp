@@ -328,3 +328,28 @@ TEST_CASE("a light along a run says its lead, and one too thin is cured", "[day]
     press(driven, "remove-light");
     CHECK(driven.job().walls[7].feeds.empty());
 }
+
+TEST_CASE("a part that no stock gives is said, and nothing is called proved", "[day]") {
+    const QTemporaryDir copy;
+    DrivenWindow driven;
+    REQUIRE(driven.window.open(copy_of_demo(copy)));
+    driven.bench().edit(QStringLiteral("short stock only"), [](Job& job) {
+        for (Stock& stock : job.catalogue.stock)
+            if (stock.kind == StuffKind::worktop)
+                stock.length = 500_mm;
+    });
+    driven.window.set_stage(Stage::cut);
+    QTest::qWait(1);
+    QTableWidget* stuffs = table(driven, "stuffs");
+    int worktop = -1;
+    for (int row = 0; row < stuffs->rowCount(); ++row)
+        if (stuffs->item(row, 0)->text().startsWith(QStringLiteral("Worktop")))
+            worktop = row;
+    REQUIRE(worktop >= 0);
+    CHECK(stuffs->item(worktop, 2)->text() == QStringLiteral("too long"));
+    stuffs->setCurrentCell(worktop, 0);
+    const QString words = driven.find<QLabel>("cut-summary")->text();
+    CHECK(words.contains(QStringLiteral("not all of it can be cut")));
+    CHECK_FALSE(words.contains(QStringLiteral("no plan takes fewer")));
+    CHECK(words.contains(QStringLiteral("no worktop at hand or to be had is")));
+}

@@ -129,4 +129,8 @@ TEST_CASE("mains is said to be licensed work, and a big load has several drivers
     REQUIRE_FALSE(plan.steps.empty());
     CHECK(say(plan.steps.front().words, {}).find("licensed electrician") != std::string::npos);
     CHECK(plan.steps.front().hold_point);
+    // The drop is of the lead along it: a strip's own thinner copper is held for, not called good.
+    CHECK(std::ranges::any_of(plan.steps, [](const Step& step) {
+        return step.hold_point && say(step.words, {}).find("its own thin copper") != std::string::npos;
+    }));
 }

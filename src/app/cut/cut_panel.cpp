@@ -37,6 +37,8 @@ QString verdict(const StuffPlan& stuff) {
         words = words.arg(stuff.bought());
     if (there > 0)
         words += CutPanel::tr(", %1 that lie there").arg(there);
+    if (!stuff.checks.empty())
+        return words + CutPanel::tr(", and not all of it can be cut.");
     if (stuff.proved())
         return words + CutPanel::tr(": no plan takes fewer.");
     return words + (stuff.sheets ? CutPanel::tr(": no plan takes fewer than %1.").arg(stuff.sheet_plan.least)
@@ -184,6 +186,9 @@ void CutPanel::refresh_parts() {
         words += tr(" Longest offcut %1%2.")
                      .arg(text(say(quantity(stuff->bars.longest_offcut), voice)),
                           stuff->bars.offcut_proved ? tr(", and none is longer") : QString{});
+    if (!stuff->sheets && stuff->bars.longest_offcut > Length{} &&
+        stuff->bars.longest_offcut < bench_.job().rules.cutting.offcut_kept)
+        words += tr(" Too short to keep.");
     if (stuff->sheets)
         words += tr(" %1 % of them is parts.").arg(100 * stuff->sheet_plan.used_share, 0, 'f', 0);
     if (stuff->price && *stuff->price > 0)

@@ -57,7 +57,7 @@ bool write_cut_and_kit(Page& page, const Job& job, const Plan& plan) {
         page.write(tr("%1 parts, %2 to buy%3")
                        .arg(stuff.pieces.size())
                        .arg(stuff.bought())
-                       .arg(stuff.proved() ? tr("; no plan takes fewer") : QString{}),
+                       .arg(stuff.checks.empty() && stuff.proved() ? tr("; no plan takes fewer") : QString{}),
                    small_type, false);
         for (const Check& check : stuff.checks)
             page.item(QStringLiteral("!"), text(say(check.message, voice)), true);

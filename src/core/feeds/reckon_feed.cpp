@@ -225,6 +225,12 @@ private:
                            "where a screw is to go"});
         add(Phase::adjust,
             {"{0}: {1} of lead {2} to its left end", {feed_.name, quantity(plan_.near_lead), words_of(lead)}});
+        add(Phase::adjust,
+            {"This lead runs along all of {0}, beside the strip. A strip that carries the current in its own thin "
+             "copper "
+             "loses more: keep to its maker's longest length, or feed it again on the way",
+             {feed_.name}},
+            true);
         if (feed_.both_ends)
             add(Phase::adjust, {"{0}: {1} to its right end, plus to plus", {feed_.name, quantity(plan_.far_lead)}},
                 true);
