@@ -76,6 +76,9 @@ TEST_CASE("wall-side mode walks a wall by keyboard, stops at the gate, and recor
     CHECK(is_done(at.job(), "wall-1/gate"));
     REQUIRE(at.mode->mark());
     REQUIRE(at.mode->pass()->drill);
+    at.finish_pass(); // through the lining; the hole is not made yet
+    CHECK(at.job().walls.front().made.empty());
+    REQUIRE(at.mode->mark());
     const WallMark hole = *at.mode->mark();
     at.key(Qt::Key_Space);
     REQUIRE(at.job().walls.front().made.size() == 1);

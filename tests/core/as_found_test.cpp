@@ -51,10 +51,12 @@ TEST_CASE("a walk meets every mark once, from the reference end, a reach at a ti
     const Job job = shelf_job();
     const Plan plan = reckon(job);
     const auto walk = walk_wall(job.walls.front(), *plan.walls.front(), job.rules.fitting);
-    REQUIRE(walk.size() == 3); // lines, marks, one bit
+    REQUIRE(walk.size() == 4); // lines, marks, clearance through the lining, pilot
     CHECK(walk[0].marks.front().kind == MarkKind::level_line);
     CHECK(walk[1].marks.size() == holes(job, plan).size());
-    CHECK(walk[2].drill->bit == "wood bit");
+    CHECK(walk[2].drill->stage == DrillStage::lining);
+    CHECK(walk[3].drill->stage == DrillStage::full);
+    CHECK(walk[2].drill->diameter > walk[3].drill->diameter);
     Length furthest;
     std::set<std::string> keys;
     for (const WallMark& mark : walk[1].marks) {

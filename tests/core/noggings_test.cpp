@@ -72,5 +72,5 @@ TEST_CASE("a rod in a nogging presses across its grain and holds less", "[shelve
     const auto nogging = std::ranges::find(plan.brackets, Hold::nogging, &BracketPlan::hold);
     REQUIRE(nogging != plan.brackets.end());
     REQUIRE(nogging->fixing);
-    CHECK(nogging->fixing_utilisation > 0);
+    CHECK(nogging->fixing_utilisation.number() > 0);
 }

@@ -172,7 +172,7 @@ TEST_CASE("a hook carries half its unit, or most of what stands on its side", "[
     unit.loaded_kg = 60;
     CHECK(*plan_of(job).units.front().hook_load_n == Approx(30 * 9.80665)); // 10 + 0.75 x 20 = 25 is less
     unit.hook_rating_n = 60 * 9.80665;
-    CHECK(*plan_of(job).units.front().hook_utilisation == Approx(0.5));
+    CHECK(plan_of(job).units.front().hook_utilisation.number() == Approx(0.5));
 }
 
 TEST_CASE("a unit that stands on the floor itself is shimmed, and packed where shims run out", "[runs]") {
@@ -228,7 +228,7 @@ TEST_CASE("one screw that does not bear the load is doubled before it is refused
         fewest = std::min(fewest, plan.units.front().holes.size());
         most = std::max(most, plan.units.front().holes.size());
         const bool told = find_check(plan.checks, CheckCode::fixing_overloaded) != nullptr;
-        CHECK(told == (*plan.units.front().utilisation > 1));
+        CHECK(told == plan.units.front().utilisation.over());
     }
     CHECK(fewest == 4); // two studs, two rails
     CHECK(most == 8);

@@ -153,9 +153,9 @@ TEST_CASE("what a unit must not do is told with an amount and a cure", "[runs][c
     SECTION("a thin back and no rail") {
         unit.rails.clear();
         unit.back = 6_mm;
-        CHECK(has(job, CheckCode::unit_thin_back));
+        CHECK(has(job, CheckCode::rails_unknown));
         unit.back = 16_mm; // thick enough to stand for rails
-        CHECK_FALSE(has(job, CheckCode::unit_thin_back));
+        CHECK_FALSE(has(job, CheckCode::rails_unknown));
     }
     SECTION("a screw in a service strip") {
         job.walls.front().services.push_back({ServiceKind::socket, 800_mm, 1100_mm, 86_mm, false, {}});
@@ -359,7 +359,7 @@ TEST_CASE("a suspension rail is cut from stock and fixed at every stud, or every
     const RunPlan framed = plan_of(job);
     REQUIRE(framed.pieces.front().what == RunPiece::What::suspension_rail);
     CHECK(framed.pieces.front().fixings.size() == 4);
-    CHECK(framed.rail_utilisation.value() < 1);
+    CHECK(framed.pieces.front().hold.utilisation.known());
     CHECK(framed.units.front().holes.empty());
     job.walls.front().structure = Masonry{MasonryKind::brick};
     const RunPlan brick = plan_of(job);
@@ -439,7 +439,7 @@ TEST_CASE("no run is too strange to be reckoned", "[runs][property]") {
         RC_ASSERT(plan.walls.front()->runs.size() == runs.size());
         for (const RunPlan& run : plan.walls.front()->runs)
             for (const UnitPlan& unit : run.units)
-                if (unit.utilisation && *unit.utilisation > 1) // never a wrong "fine"
+                if (unit.utilisation.over()) // never a wrong "fine"
                     RC_ASSERT(find_check(run.checks, CheckCode::fixing_overloaded));
     });
 }

@@ -178,7 +178,7 @@ TEST_CASE("the board's strength is reckoned without brackets in the lining alone
     const double w = (37 + 700 * 0.25 * 0.018) * 9.80665;
     const double moment = w * (1.2 * 1.2 / 8 - 0.05 * 0.05 / 2);
     const double stress = moment / (0.25 * 0.018 * 0.018 / 6) / 1e6;
-    CHECK(plan.board_utilisation >= stress / (11 * 0.30 / 1.95) * 0.99);
+    CHECK(plan.board_utilisation.number() >= stress / (11 * 0.30 / 1.95) * 0.99);
     CHECK(find_check(plan, CheckCode::board_overloaded));
 }
 
@@ -199,7 +199,7 @@ TEST_CASE("one utilisation followed by hand from the load to the verdict", "[she
     // Nylon plug 8 x 50 in brick: 450 N pull, 600 N shear, recommended, plaster on the brick itself.
     REQUIRE(plan.brackets[0].fixing);
     CHECK(plan.brackets[0].fixing->tension_n == 450);
-    CHECK(*plan.brackets[0].fixing_utilisation == Approx(pull / 450 + shear / 600).epsilon(1e-3));
+    CHECK(plan.brackets[0].fixing_utilisation.number() == Approx(pull / 450 + shear / 600).epsilon(1e-3));
 }
 
 TEST_CASE("a narrow plate presses its lower edge, which shortens its lever", "[shelves][safety]") {
@@ -213,7 +213,7 @@ TEST_CASE("a narrow plate presses its lower edge, which shortens its lever", "[s
     const auto pull = [&] {
         return shelf_plan(job_with(masonry_wall(MasonryKind::concrete), shelf)).brackets[0].tension_n;
     };
-    shelf.load = {LoadKind::own, 200};
+    shelf.load = {LoadKind::own, 600};
     const double narrow = pull();
     how.plate.width = 2000_mm;
     CHECK(narrow > pull() * 1.01);
@@ -224,6 +224,6 @@ TEST_CASE("one board of a slotted upright is held by neighbouring screws", "[she
     shelf.tiers = 1;
     const ShelfPlan plan = shelf_plan(job_with(masonry_wall(), shelf));
     for (const BracketPlan& place : plan.brackets)
-        CHECK(*place.fixing_utilisation * place.fixing->tension_n >=
+        CHECK(place.fixing_utilisation.number() * place.fixing->tension_n >=
               place.reaction.sustained * 0.125 / 0.250 * (1 - 1e-9));
 }

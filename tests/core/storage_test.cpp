@@ -177,11 +177,11 @@ TEST_CASE("rods are cut to the bay less their end cups, and carry their clothes"
     CHECK(bay.rods.front().load_n == Approx(w * 0.854));
     CHECK(bay.rods.front().sag.long_term == Approx(5 * w * std::pow(0.854, 4) / (384 * 210e9 * inertia)).epsilon(1e-6));
     const double stress = w * 0.854 * 0.854 / 8 / (inertia / 0.0125);
-    CHECK(bay.rods.front().utilisation == Approx(stress / 140e6));
+    CHECK(bay.rods.front().utilisation.number() == Approx(stress / 140e6));
     SECTION("aluminium bears half of what steel does") {
         system.rod_stuff = PoleStuff::aluminium;
         const double lighter = (40 + area * 2700) * standard_gravity;
-        CHECK(first_bay(system).rods.front().utilisation ==
+        CHECK(first_bay(system).rods.front().utilisation.number() ==
               Approx(lighter * 0.854 * 0.854 / 8 / (inertia / 0.0125) / 70e6));
     }
     SECTION("a rod that sags too far is cured by a thicker one") {
@@ -193,8 +193,8 @@ TEST_CASE("rods are cut to the bay less their end cups, and carry their clothes"
         const Check* either = sags ? sags : bends;
         REQUIRE(either);
         REQUIRE(either->cures.front().edit);
-        CHECK(system_plan(apply(*either->cures.front().edit, job)).bays.front().rods.front().utilisation <
-              plan.bays.front().rods.front().utilisation);
+        CHECK(system_plan(apply(*either->cures.front().edit, job)).bays.front().rods.front().utilisation.number() <
+              plan.bays.front().rods.front().utilisation.number());
     }
 }
 
@@ -293,6 +293,6 @@ TEST_CASE("any system that can be drawn up is reckoned without a throw", "[stora
         RC_ASSERT(plan.bays.size() == system.bays.size());
         for (const BayPlan& bay : plan.bays)
             for (const BayCleat& cleat : bay.cleats)
-                RC_ASSERT(!cleat.utilisation || !cleat.screws.empty());
+                RC_ASSERT(!cleat.utilisation.known() || !cleat.screws.empty());
     });
 }

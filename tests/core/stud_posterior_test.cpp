@@ -302,20 +302,20 @@ TEST_CASE("the advice closes edges, keeps to the stretch and ends when all is pr
 
 TEST_CASE("holes can be kept to where a shelf will cover them", "[survey]") {
     Wall wall = framed_wall(3600_mm);
-    CHECK_FALSE(advise_probe(wall, std::nullopt, StudRules{}, ProbeWhere::under_the_work));
+    CHECK_FALSE(advise_probe(wall, std::nullopt, StudRules{}, ProbeWhere::under_the_work, {}));
     Shelf shelf;
     shelf.left = 1500_mm;
     shelf.length = 900_mm;
     shelf.height = 1600_mm;
     shelf.thickness = 22_mm;
     wall.shelves = {shelf};
-    const auto advice = advise_probe(wall, std::nullopt, StudRules{}, ProbeWhere::under_the_work);
+    const auto advice = advise_probe(wall, std::nullopt, StudRules{}, ProbeWhere::under_the_work, {});
     REQUIRE(advice);
     CHECK(advice->x >= 1500_mm);
     CHECK(advice->x <= 2400_mm);
     CHECK(advice->z == 1589_mm);
     wall.structure = Masonry{};
-    CHECK_FALSE(advise_probe(wall, std::nullopt, StudRules{}, ProbeWhere::anywhere));
+    CHECK_FALSE(advise_probe(wall, std::nullopt, StudRules{}, ProbeWhere::anywhere, {}));
 }
 
 TEST_CASE("readings off the wall and plates are left out and said to be", "[survey]") {

@@ -154,7 +154,7 @@ TEST_CASE("the summary and the list of checks name wall, room and shelf", "[shee
     const std::string checks = checks_text(job, plan, {});
     CHECK(checks.find("warning Map room: Drawn from its readings") != std::string::npos);
     CHECK(checks.find("note    Map wall: The floor falls") != std::string::npos);
-    CHECK(checks.find("error   Map wall, Map shelf: Bracket 1") != std::string::npos);
+    CHECK(checks.find("error   North wall, Low shelf: Bracket 2") != std::string::npos);
     const std::string whole = summary(job, plan, {});
     CHECK(whole.find("Map wall, survey") != std::string::npos);
     CHECK(whole.find("Stud 3, proved: its middle from the reference end: 1116 mm") != std::string::npos);

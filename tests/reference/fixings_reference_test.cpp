@@ -80,16 +80,17 @@ TEST_CASE("a screw with less than 6 diameters of penetration carries no shear (N
           "[fixings][standard]") {
     CHECK(main_bearing_length_in(number_8, 5.9 * number_8.diameter_in) == 0);
     CHECK(lateral_n(number_8, {0.42}, steel(0.5), 5.9 * number_8.diameter_in) == 0);
-    CHECK(std::isinf(combined_utilisation(10, 10, 400, 0)));
+    CHECK(combined_utilisation(10, 10, 400, 0).is_refused());
 }
 
 TEST_CASE("pull and shear together follow NDS-2018 12.4", "[fixings][standard]") {
-    CHECK(combined_utilisation(100, 0, 400, 200) == Approx(0.25));
-    CHECK(combined_utilisation(0, 100, 400, 200) == Approx(0.5));
+    CHECK(combined_utilisation(100, 0, 400, 200).number() == Approx(0.25));
+    CHECK(combined_utilisation(0, 100, 400, 200).number() == Approx(0.5));
     // Where W is more than twice Z the formula alone would call a little pull a help.
-    CHECK(combined_utilisation(10, 100, 900, 200) == Approx(0.5));
+    CHECK(combined_utilisation(10, 100, 900, 200).number() == Approx(0.5));
     // At 45 degrees: W Z / (W/2 + Z/2) = 266.7 N bears 141.4 N.
-    CHECK(combined_utilisation(100, 100, 400, 200) == Approx(std::sqrt(2) * 100 / (400.0 * 200 / 300)).epsilon(1e-9));
+    CHECK(combined_utilisation(100, 100, 400, 200).number() ==
+          Approx(std::sqrt(2) * 100 / (400.0 * 200 / 300)).epsilon(1e-9));
 }
 
 TEST_CASE("200 N at 150 mm on rows 230 and 60 mm above the pivot: 122.1 and 31.9 N", "[fixings][statics]") {
@@ -175,13 +176,18 @@ TEST_CASE("a plug's hole is 6 mm deeper than what goes into it", "[fixings][comm
     // 4 + 12 + 50 = 66 mm: 70 mm stock, whose point stands 66 mm behind the face of the wall.
     CHECK(choice->fixing.screw_length == 70_mm);
     CHECK(choice->fixing.drill_depth == 72_mm);
-    CHECK(choice->utilisation == Approx(125.0 / 450 + 100.0 / 600));
+    CHECK(choice->utilisation.number() == Approx(125.0 / 450 + 100.0 / 600));
 
     wall.lining[0].material = LiningMaterial::plasterboard;
     const auto behind_board =
         choose_fixing(shipped_catalogue(), {}, wall, Hold::masonry, DrivenThrough::leg_of(bracket), {{125, 100, 0.9}});
     REQUIRE(behind_board);
-    CHECK(behind_board->utilisation == Approx(125.0 / 450 + 100.0 / 300));
+    // Its screw of 5 mm stands free over 12 mm: 0.64 of that at its root, yields at 70 ksi x d^3 / 6, over KD 2.2 for a
+    // root up to 0.17 in, for goods that stay 0.9 of it. Less than half of the plug's shear, the house's share.
+    const double root = 0.64 * 5 / 25.4;
+    const double bends = 70'000 * root * root * root / 6 / 2.2 / (12 / 25.4) * 0.9 * newtons_per_pound;
+    REQUIRE(bends < 300);
+    CHECK(behind_board->utilisation.number() == Approx(125.0 / 450 + 100.0 / bends));
 }
 
 TEST_CASE("coach screw withdrawal follows NDS-2018 12.2.1 (from memory)", "[fixings][standard]") {
@@ -259,18 +265,18 @@ TEST_CASE("holes of one stiff plate share a load by the elastic method", "[fixin
         // 40 / (2 (0.1^2 + 0.4^2)) = 117.6 N per metre of height
         CHECK(forces[0].tension_n == Approx(11.76).margin(0.01));
         CHECK(forces[2].tension_n == Approx(47.06).margin(0.01));
-        CHECK(forces[2].shear_n == Approx(100));
+        CHECK(forces[2].shear_n() == Approx(100));
     }
     SECTION("a load right under one of two: it bears all, the other nothing") {
         const auto forces = hole_group_forces({{0, 0.2}, {0.4, 0.2}}, {100, 0.4, 10});
         CHECK(forces[1].tension_n == Approx(50));
         CHECK(forces[0].tension_n == Approx(0).margin(1e-9));
-        CHECK(forces[1].shear_n == Approx(100));
-        CHECK(forces[0].shear_n == Approx(0).margin(1e-9));
+        CHECK(forces[1].shear_n() == Approx(100));
+        CHECK(forces[0].shear_n() == Approx(0).margin(1e-9));
     }
     SECTION("two above one another with the load beside them: they push sideways") {
         const auto forces = hole_group_forces({{0, 0.1}, {0, 0.3}}, {100, 0.1, 0});
-        CHECK(forces[0].shear_n == Approx(std::hypot(50, 50))); // 10 N m over 0.2 m
+        CHECK(forces[0].shear_n() == Approx(std::hypot(50, 50))); // 10 N m over 0.2 m
     }
     SECTION("one hole beside the load holds nothing") {
         CHECK(hole_group_forces({{0, 0.1}}, {100, 0.1, 10}).empty());

@@ -117,7 +117,8 @@ void FixingsPanel::refresh() {
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
     for (std::size_t i = 0; i < plan->brackets.size(); ++i) {
         const BracketPlan& place = plan->brackets[i];
-        const QString used = !place.fixing_utilisation ? tr("not known") : shown(ratio(*place.fixing_utilisation));
+        const QString used =
+            !place.fixing_utilisation.known() ? tr("not known") : shown(ratio(place.fixing_utilisation));
         add_row(marks_,
                 {QString::number(i + 1), shown(quantity(place.x)), text(say(words(place.hold), voice)),
                  shown(force(place.carries_n)), used},
@@ -151,7 +152,7 @@ void FixingsPanel::refresh() {
                      .arg(cleat.screws)
                      .arg(cleat.fixing ? tr(", %1, %2, used %3")
                                              .arg(text(cleat.fixing->name), shown(stock(cleat.fixing->screw_length)),
-                                                  shown(ratio(cleat.utilisation.value_or(0))))
+                                                  shown(ratio(cleat.utilisation)))
                                        : tr(": nothing at hand holds it"));
     for (const auto& [fixing, brackets] : fixings)
         lines << (fixings.size() == 1 ? tr("Everywhere: %1").arg(fixing)

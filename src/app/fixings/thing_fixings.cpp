@@ -28,8 +28,8 @@ ThingFixings::ThingFixings(Workbench& bench, QWidget* parent)
     refresh();
 }
 
-QString ThingFixings::used(const std::optional<double>& utilisation) const {
-    return utilisation ? shown(ratio(*utilisation)) : tr("not known");
+QString ThingFixings::used(Utilisation utilisation) const {
+    return shown(ratio(utilisation));
 }
 
 QString ThingFixings::screw_words(const Fixing& fixing) const {

@@ -23,7 +23,7 @@ private:
 
     QString shown(const Quantity& quantity) const { return text(say(quantity, bench_.voice())); }
     QString bare(Length length) const { return text(format_bare(length, bench_.job().unit)); }
-    QString used(const std::optional<double>& utilisation) const;
+    QString used(Utilisation utilisation) const;
     QString screw_words(const Fixing& fixing) const;
 
     Workbench& bench_;

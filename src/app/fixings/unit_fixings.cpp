@@ -55,20 +55,22 @@ QString UnitFixings::words() const {
                      .arg(text(plan->fixing->name).toHtmlEscaped(), shown(stock(plan->fixing->screw_length)),
                           shown(stock(plan->fixing->hole_diameter)), shown(stock(plan->fixing->penetration)),
                           shown(stock(plan->fixing->drill_depth)), shown(stock(bench_.job().rules.runs.screw_head)));
-    if (plan->fixing && plan->utilisation && run->level == RunLevel::wall)
+    if (plan->fixing && plan->utilisation.known() && run->level == RunLevel::wall)
         lines << tr("Loaded with %1 the worst pulls %2 and shears %3: used to %4.")
                      .arg(shown({Kind::mass, plan->loaded_kg}), shown(force(plan->tension_n)),
-                          shown(force(plan->shear_n)), shown(ratio(*plan->utilisation)));
-    else if (plan->fixing && plan->utilisation && plan->tension_n > 0)
+                          shown(force(plan->shear_n)), shown(ratio(plan->utilisation)));
+    else if (plan->fixing && plan->utilisation.known() && plan->tension_n > 0)
         lines << tr("Held upright against a pull of %1 on each screw: used to %2.")
-                     .arg(shown(force(plan->tension_n)), shown(ratio(*plan->utilisation)));
+                     .arg(shown(force(plan->tension_n)), shown(ratio(plan->utilisation)));
     if (plan->hook_load_n)
         lines << tr("Each hook carries up to %1.").arg(shown(force(*plan->hook_load_n)));
-    if (run->rail_fixing)
-        lines << tr("Rail: %1, %2 long, %3 at each place, used to %4.")
-                     .arg(text(run->rail_fixing->name).toHtmlEscaped(), shown(stock(run->rail_fixing->screw_length)))
-                     .arg(run->rail_screws)
-                     .arg(shown(ratio(*run->rail_utilisation)));
+    for (const RunPiece& piece : run->pieces)
+        if (piece.hold.fixing)
+            lines << tr("Rail: %1, %2 long, %3 at each place, used to %4.")
+                         .arg(text(piece.hold.fixing->name).toHtmlEscaped(),
+                              shown(stock(piece.hold.fixing->screw_length)))
+                         .arg(piece.hold.screws)
+                         .arg(shown(ratio(piece.hold.utilisation)));
     const auto index = static_cast<std::size_t>(bench_.unit() - bench_.run()->units.data());
     for (const JoinScrew& join : run->joins)
         if (join.left_unit == index && join.length)

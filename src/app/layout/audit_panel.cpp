@@ -78,8 +78,9 @@ void AuditPanel::refresh() {
     QStringList lines;
     lines << tr("Full it weighs %1. %2")
                  .arg(shown({Kind::mass, plan->loaded_kg}),
-                      plan->utilisation ? tr("Its worst screw is used to %1.").arg(shown(ratio(*plan->utilisation)))
-                                        : tr("No screw of it counts."));
+                      plan->utilisation.known()
+                          ? tr("Its worst screw is used to %1.").arg(shown(ratio(plan->utilisation)))
+                          : tr("No screw of it counts."));
     if (plan->add_top + plan->add_bottom > 0 && plan->wanted.fixing)
         lines << tr("To add: %1 at the top, %2 at the bottom, %3, %4 long.")
                      .arg(plan->add_top)

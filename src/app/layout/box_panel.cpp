@@ -84,10 +84,10 @@ void BoxPanel::refresh() {
                   : plan->square->to_right
                       ? tr("Push its top %1 to the right.").arg(shown(quantity(plan->square->top_moves)))
                       : tr("Push its top %1 to the left.").arg(shown(quantity(plan->square->top_moves))));
-    if (plan->hang.fixing && plan->hang.utilisation)
+    if (plan->hang.fixing && plan->hang.utilisation.known())
         lines << tr("Through its back: %1, %2 long, used to %3.")
                      .arg(text(plan->hang.fixing->name), shown(stock(plan->hang.fixing->screw_length)),
-                          shown(ratio(*plan->hang.utilisation)));
+                          shown(ratio(plan->hang.utilisation)));
     words_->setText(lines.join(QStringLiteral("\n")));
 }
 

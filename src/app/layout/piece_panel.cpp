@@ -216,10 +216,10 @@ void PiecePanel::refresh() {
     if (bench_.selected<Piece>()->restraint.kind != RestraintKind::none) {
         lines
             << tr("Places that count: %1. Each must bear %2").arg(plan->places.size()).arg(shown(force(plan->each_n)));
-        if (plan->fixing && plan->fixing_utilisation)
+        if (plan->fixing && plan->fixing_utilisation.known())
             lines << tr("%1, %2 long, used to %3")
                          .arg(text(plan->fixing->name), shown(stock(plan->fixing->screw_length)),
-                              shown(ratio(*plan->fixing_utilisation)));
+                              shown(ratio(plan->fixing_utilisation)));
     } else if (plan->needs_n > 0) {
         lines << tr("What holds it must bear %1 in all").arg(shown(force(plan->needs_n)));
     }

@@ -47,9 +47,7 @@ private:
     QString shown(const Quantity& quantity) const { return text(say(quantity, voice_)); }
     QString shown(Length length) const { return shown(quantity(length)); }
     QString said(const Sentence& sentence) const { return text(say(sentence, voice_)); }
-    QString used(const std::optional<double>& utilisation) const {
-        return utilisation ? shown(ratio(*utilisation)) : tr("not known");
-    }
+    QString used(Utilisation utilisation) const { return shown(ratio(utilisation)); }
 
     /// Heading, the wall with the thing on it, and what is wrong with it.
     void begin(const std::string& id, const std::string& name, const std::vector<Check>& checks) {

@@ -65,10 +65,11 @@ private:
         page_.heading(tr("Units, left to right"));
         std::vector<QStringList> rows;
         for (const UnitPlan& unit : plan_.units)
-            rows.push_back(
-                {text(unit.name), shown(unit.place.left), shown(unit.place.width), shown(unit.bottom),
-                 unit.loaded_kg > 0 ? shown({Kind::mass, unit.lift_kg}) : QString{},
-                 unit.utilisation && unit.tension_n + unit.shear_n > 0 ? shown(ratio(*unit.utilisation)) : QString{}});
+            rows.push_back({text(unit.name), shown(unit.place.left), shown(unit.place.width), shown(unit.bottom),
+                            unit.loaded_kg > 0 ? shown({Kind::mass, unit.lift_kg}) : QString{},
+                            unit.utilisation.known() && unit.tension_n + unit.shear_n > 0
+                                ? shown(ratio(unit.utilisation))
+                                : QString{}});
         page_.table({tr("Unit"), tr("Left edge, from ref. end"), tr("Width"), tr("Bottom, up"), tr("To lift"),
                      tr("Screws used")},
                     rows, {0.28, 0.2, 0.14, 0.14, 0.12, 0.12});

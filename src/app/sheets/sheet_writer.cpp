@@ -92,13 +92,13 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
             body_type, capacity->stud_assumed);
     for (const CleatPlan& cleat : plan.cleats)
         page.item(QStringLiteral("-"),
-                  cleat.fixing ? tr("Strip, %1: %2 long, %3 screws: %4, %5 long, used %6; %7")
-                                     .arg(text(say(cleat.wall, voice)), shown(quantity(cleat.length)))
-                                     .arg(cleat.screws)
-                                     .arg(text(cleat.fixing->name), shown(stock(cleat.fixing->screw_length)),
-                                          shown(ratio(cleat.utilisation.value_or(0))),
-                                          text(source_text(cleat.fixing->source, voice)))
-                               : tr("Strip, %1: nothing at hand holds it").arg(text(say(cleat.wall, voice))),
+                  cleat.fixing
+                      ? tr("Strip, %1: %2 long, %3 screws: %4, %5 long, used %6; %7")
+                            .arg(text(say(cleat.wall, voice)), shown(quantity(cleat.length)))
+                            .arg(cleat.screws)
+                            .arg(text(cleat.fixing->name), shown(stock(cleat.fixing->screw_length)),
+                                 shown(ratio(cleat.utilisation)), text(source_text(cleat.fixing->source, voice)))
+                      : tr("Strip, %1: nothing at hand holds it").arg(text(say(cleat.wall, voice))),
                   false);
     if (!plan.brackets.empty()) {
         page.heading(plan.bracket && shelf.held<OnBrackets>()
@@ -113,7 +113,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
                     heights << shown(quantity(hole.z)).replace(' ', QChar::Nbsp); // a height is not broken in two
             rows.push_back({QString::number(i + 1), shown(quantity(place.x)), heights.join(QStringLiteral(", ")),
                             text(say(words(place.hold), voice)), shown(force(place.carries_n)),
-                            place.fixing_utilisation ? shown(ratio(*place.fixing_utilisation)) : tr("not known")});
+                            shown(ratio(place.fixing_utilisation))});
         }
         page.table(
             {tr("No."), tr("Middle, from ref. end"), tr("Holes, up"), tr("Holds in"), tr("Carries"), tr("Fixing used")},

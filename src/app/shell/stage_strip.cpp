@@ -100,7 +100,7 @@ Standing fixings_standing(const Plan& plan) {
             for (const UnitPlan& unit : run.units) {
                 const bool hung = run.level == RunLevel::wall && unit.loaded_kg > 0;
                 brackets += hung;
-                unknown += hung && !unit.utilisation && !unit.hook_utilisation;
+                unknown += hung && !unit.utilisation.known() && !unit.hook_utilisation.known();
             }
         const auto add = [&](bool there, bool known) {
             brackets += there;
@@ -109,15 +109,15 @@ Standing fixings_standing(const Plan& plan) {
         for (const SystemPlan& system : wall->systems)
             for (const BayPlan& bay : system.bays)
                 for (const BayCleat& cleat : bay.cleats)
-                    add(true, cleat.utilisation.has_value());
+                    add(true, cleat.utilisation.known());
         for (const PiecePlan& piece : wall->pieces)
-            add(!piece.places.empty(), piece.fixing_utilisation.has_value());
+            add(!piece.places.empty(), piece.fixing_utilisation.known());
         for (const BoxPlan& box : wall->boxes)
-            add(true, box.hang.utilisation.has_value());
+            add(true, box.hang.utilisation.known());
         for (const ShelfPlan& shelf : wall->shelves)
             for (const BracketPlan& place : shelf.brackets) {
                 ++brackets;
-                unknown += !place.fixing_utilisation || !place.bracket_utilisation;
+                unknown += !place.fixing_utilisation.known() || !place.bracket_utilisation.known();
             }
     }
     if (brackets == 0)

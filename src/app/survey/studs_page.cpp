@@ -81,14 +81,17 @@ void StudsPage::refresh() {
     const auto* framing = wall ? std::get_if<Framing>(&wall->structure) : nullptr;
     const bool timber = framing && framing->material == StudMaterial::timber;
     const ProbeWhere where = under_work_->isChecked() ? ProbeWhere::under_the_work : ProbeWhere::anywhere;
-    advice_ = timber ? advise_probe(*wall, bench_.wall_plan()->survey.findings, bench_.job().rules.studs, where)
+    advice_ = timber ? advise_probe(*wall, bench_.wall_plan()->survey.findings, bench_.job().rules.studs, where,
+                                    bench_.wall_plan()->survey.strips)
                      : std::nullopt;
     const Voice voice = bench_.voice();
     if (advice_) {
         where_->setText(tr("Probe at %1").arg(text(format(advice_->x, voice.unit))));
         QString why = text(say(advice_->words, voice));
         if (advice_->z)
-            why += tr(". At %1 up the shelf hides the hole").arg(text(format(*advice_->z, voice.unit)));
+            why += (where == ProbeWhere::under_the_work ? tr(". At %1 up the shelf hides the hole")
+                                                        : tr(". At %1 up it keeps clear of cables and pipes"))
+                       .arg(text(format(*advice_->z, voice.unit)));
         why_->setText(why);
     } else if (!timber) {
         where_->setText(tr("No timber to probe for"));

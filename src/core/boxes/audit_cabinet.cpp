@@ -25,7 +25,7 @@ public:
         plan_.hung_name = hung_.unit.name;
         CabinetUnit afresh = hung_.unit;
         afresh.hanging = Hanging::screws;
-        plan_.wanted = hang_unit({afresh, RunLevel::wall, {hung_.left, hung_.unit.width}, bottom()}, site_);
+        plan_.wanted = hang_unit({afresh, RunLevel::wall, {hung_.left, hung_.unit.width}, bottom_edge()}, site_);
         plan_.loaded_kg = plan_.wanted.loaded_kg;
         as_found();
         to_add();
@@ -35,7 +35,9 @@ public:
     }
 
 private:
-    Length bottom() const { return hung_.top - hung_.unit.height; }
+    static constexpr int most_screws = 6; ///< looked at in one rail
+
+    Length bottom_edge() const { return hung_.top - hung_.unit.height; }
     bool known() const { return hung_.gauge && hung_.screw_length > Length{} && site_.timber(); }
 
     Check& add(CheckCode code, Severity severity, Sentence message, std::optional<Quantity> amount = std::nullopt) {
@@ -54,47 +56,84 @@ private:
         return columns;
     }
 
-    /// The load on what was found, on no more studs than were ticked and are proved.
+    /// So many screws in so many studs, as evenly as whole screws allow, the odd ones in any of them.
+    static std::vector<std::vector<int>> shared(int screws, std::size_t studs) {
+        const auto number = static_cast<int>(studs);
+        std::vector<int> each(studs, screws / number);
+        std::fill_n(each.rbegin(), screws % number, screws / number + 1);
+        std::vector<std::vector<int>> ways;
+        do
+            ways.push_back(each);
+        while (std::ranges::next_permutation(each).found);
+        return ways;
+    }
+
+    /// The worst use of any screw, so many at the top and at the bottom of each of these columns. Refused: nothing
+    /// keeps the cabinet from turning; unknown: a screw does not reach the wood.
+    Utilisation used(const std::vector<double>& columns, const std::vector<int>& top,
+                     const std::vector<int>& bottom) const {
+        ScrewPattern pattern;
+        std::vector<const HangingRail*> rail_of;
+        const auto row = [&](const HangingRail& rail, const std::vector<int>& screws) {
+            for (std::size_t i = 0; i < columns.size(); ++i)
+                for (int n = 0; n < screws[i]; ++n) {
+                    pattern.holes.push_back({columns[i], (hung_.top - rail.down - bottom_edge()).in_metres()});
+                    rail_of.push_back(&rail);
+                }
+        };
+        row(rails_.front(), top);
+        row(rails_.back(), bottom);
+        const UnitForces forces = unit_forces(hung_.unit, plan_.wanted.empty_kg, plan_.loaded_kg, pattern,
+                                              site_.rules.lining_pressure_n_per_mm2 * 1e6);
+        if (forces.refused)
+            return Utilisation::refused();
+        std::vector<HeldPart> parts;
+        for (std::size_t i = 0; i < pattern.holes.size(); ++i) {
+            HeldPart part{driven_through_rail(hung_.unit, *rail_of[i], site_.rules.runs), {}};
+            if (!hung_.broad_heads)
+                part.through.head = Length::nearest_to_metres(properties(*hung_.gauge).head_in * 0.0254);
+            for (const UnitCase& one : forces.cases)
+                part.demands.push_back({one.holes[i].tension_n, one.holes[i].down_n, one.load.duration, one.load.when,
+                                        one.holes[i].across_n});
+            parts.push_back(std::move(part));
+        }
+        const auto choice = weigh_given(*hung_.gauge, hung_.screw_length, site_.wall, parts);
+        return choice ? choice->utilisation : Utilisation{};
+    }
+
+    /// The load on what was found, on no more studs than were ticked and are proved. Which of them is not told, nor
+    /// where the odd screw is: the arrangement that uses a screw most counts.
     void as_found() {
-        if (!known() || rails_.empty() || hung_.top_screws + hung_.bottom_screws == 0)
+        if (!known() || rails_.empty() || hung_.top_screws + hung_.bottom_screws <= 0)
             return;
-        std::vector<double> all = proved_columns();
+        const std::vector<double> all = proved_columns();
         const auto studs = std::min(all.size(), static_cast<std::size_t>(std::max(0, hung_.studs)));
+        const int top = std::clamp(hung_.top_screws, 0, most_screws);
+        const int bottom = rails_.size() > 1 ? std::clamp(hung_.bottom_screws, 0, most_screws) : 0;
         if (studs == 0)
             return;
-        // Which of them is not told: the ones that leave most of the load on one screw.
-        std::optional<double> worst;
-        std::size_t counted = 0;
-        for (std::size_t first = 0; first + studs <= all.size(); ++first) {
-            ScrewPattern pattern;
-            pattern.columns.assign(all.begin() + static_cast<std::ptrdiff_t>(first),
-                                   all.begin() + static_cast<std::ptrdiff_t>(first + studs));
-            const bool bottom_too = rails_.size() > 1 && hung_.bottom_screws > 0;
-            int fewest = hung_.top_screws;
-            if (hung_.top_screws > 0)
-                pattern.rows.push_back((hung_.top - rails_.front().down - bottom()).in_metres());
-            if (bottom_too) {
-                pattern.rows.push_back((hung_.top - rails_.back().down - bottom()).in_metres());
-                fewest = hung_.top_screws > 0 ? std::min(fewest, hung_.bottom_screws) : hung_.bottom_screws;
+        const auto worst_of = [&](int of_top, int of_bottom) {
+            Utilisation worst = Utilisation::none();
+            for (std::size_t first = 0; first + studs <= all.size(); ++first) {
+                const std::vector<double> columns(all.begin() + static_cast<std::ptrdiff_t>(first),
+                                                  all.begin() + static_cast<std::ptrdiff_t>(first + studs));
+                for (const auto& at_top : shared(of_top, studs))
+                    for (const auto& at_bottom : shared(of_bottom, studs))
+                        worst = std::max(worst, used(columns, at_top, at_bottom));
             }
-            if (pattern.rows.empty() || fewest == 0)
-                return;
-            pattern.screws_in_row = fewest / static_cast<double>(studs);
-            counted = static_cast<std::size_t>(hung_.top_screws + (bottom_too ? hung_.bottom_screws : 0));
-            const UnitForces forces = unit_forces(hung_.unit, plan_.wanted.empty_kg, plan_.loaded_kg, pattern);
-            if (forces.refused)
-                return;
-            DrivenThrough through = driven_through_rails(hung_.unit, rails_, site_.rules.runs);
-            if (!hung_.broad_heads)
-                through.head = Length::nearest_to_metres(properties(*hung_.gauge).head_in * 0.0254);
-            const auto choice = weigh_given(*hung_.gauge, hung_.screw_length, site_.wall, through,
-                                            {{forces.tension_n, forces.shear_n, duration_stored}});
-            if (!choice)
-                return;
-            worst = std::max(worst.value_or(0), choice->utilisation);
-        }
-        plan_.utilisation = worst;
-        plan_.counts = counted;
+            return worst;
+        };
+        // What some of them hold by themselves they hold whatever the others do.
+        for (int of_top = 0; of_top <= top; ++of_top)
+            for (int of_bottom = 0; of_bottom <= bottom; ++of_bottom) {
+                if (of_top + of_bottom == 0)
+                    continue;
+                const Utilisation used = worst_of(of_top, of_bottom);
+                if (!plan_.utilisation.known() || used < plan_.utilisation) {
+                    plan_.utilisation = used;
+                    plan_.counts = static_cast<std::size_t>(of_top + of_bottom);
+                }
+            }
     }
 
     std::size_t holes_in(std::size_t rail) const {
@@ -103,16 +142,45 @@ private:
         }));
     }
 
+    /// What is there counts where its screws are known and reach the wood; only the rest is missing.
     void to_add() {
-        const auto missing = [](std::size_t wanted, int there, bool count) {
-            const std::size_t have = count ? static_cast<std::size_t>(std::max(0, there)) : 0;
+        const auto missing = [&](std::size_t wanted, int there) {
+            const std::size_t have = plan_.utilisation.within() ? static_cast<std::size_t>(std::max(0, there)) : 0;
             return wanted > have ? wanted - have : 0;
         };
-        const bool count = plan_.utilisation.has_value() && *plan_.utilisation <= 1;
-        plan_.add_top = missing(std::max<std::size_t>(2, holes_in(0)), hung_.top_screws, count);
+        plan_.add_top = missing(2, hung_.top_screws);
         if (rails_.size() > 1)
-            plan_.add_bottom =
-                missing(std::max<std::size_t>(2, holes_in(rails_.size() - 1)), hung_.bottom_screws, count);
+            plan_.add_bottom = missing(2, hung_.bottom_screws);
+        if (plan_.utilisation.within())
+            return;
+        plan_.add_top = std::max<std::size_t>(plan_.add_top, holes_in(0));
+        if (rails_.size() > 1)
+            plan_.add_bottom = std::max<std::size_t>(plan_.add_bottom, holes_in(rails_.size() - 1));
+    }
+
+    /// Whether a screw is in the wall for this cabinet so near a place that another would split the stud.
+    bool taken(const UnitHole& hole) const {
+        const Length apart = Length::nearest_to_metres(10 * properties(ScrewGauge::number_10).diameter_in * 0.0254);
+        return std::ranges::any_of(site_.wall.made, [&](const MadeHole& made) {
+            return made.item == hung_.id && absolute(made.x - hole.x) < apart && absolute(made.z - hole.z) < apart;
+        });
+    }
+
+    /// Where the missing screws go: places of the plan that have none yet, so many to a rail.
+    std::vector<const UnitHole*> places_to_add() const {
+        std::vector<const UnitHole*> places;
+        const auto from_rail = [&](std::size_t rail, std::size_t number) {
+            for (const UnitHole& hole : plan_.wanted.holes)
+                if (number > 0 && hole.rail == rail && hole.hold != Hold::assumed_stud && hole.hold != Hold::lining &&
+                    !taken(hole)) {
+                    places.push_back(&hole);
+                    --number;
+                }
+        };
+        from_rail(0, plan_.add_top);
+        if (rails_.size() > 1)
+            from_rail(rails_.size() - 1, plan_.add_bottom);
+        return places;
     }
 
     void judge() {
@@ -120,7 +188,7 @@ private:
             std::min<std::size_t>(static_cast<std::size_t>(std::max(0, hung_.studs)), proved_columns().size()) >= 2;
         const bool beside = hung_.joined_left || hung_.joined_right;
         const bool enough = hung_.top_screws >= 2 && (rails_.size() < 2 || hung_.bottom_screws >= 2);
-        if (!plan_.utilisation || *plan_.utilisation > 1)
+        if (!plan_.utilisation.within())
             plan_.verdict = HungVerdict::unload;
         else if (!enough || (!two_studs && !beside))
             plan_.verdict = HungVerdict::add;
@@ -138,7 +206,8 @@ private:
             return add(CheckCode::hung_unsound, Severity::error, std::move(said));
         };
         if (rails_.empty())
-            return grave({"{0} has no rail, and its back of {1} holds nothing: empty it before anything else",
+            return grave({"What rails {0} has was not entered, and its back of {1} does not stand for them: empty it "
+                          "before anything else",
                           {name, quantity(hung_.unit.back)}});
         if (hung_.top_screws + hung_.bottom_screws == 0)
             return grave({"No screw through a rail of {0} is in a stud: empty it before anything else", {name}});
@@ -149,12 +218,12 @@ private:
                 {"The screws of {0} are not known: lining screws snap. Empty it until they are replaced", {name}});
         if (proved_columns().empty())
             return grave({"No stud behind {0} is proved: what its screws are in is a guess", {name}});
-        if (!plan_.utilisation)
+        if (!plan_.utilisation.known() || plan_.utilisation.is_refused())
             return grave({"The screws of {0} do not hold: too short, or nothing keeps it from turning", {name}});
-        if (*plan_.utilisation > 1) {
+        if (plan_.utilisation.over()) {
             Check& over = grave({"{0}, with {1} in and of it, uses its worst screw to {2} of what it holds",
-                                 {name, mass(plan_.loaded_kg), ratio(*plan_.utilisation)}});
-            over.amount = ratio(*plan_.utilisation);
+                                 {name, mass(plan_.loaded_kg), ratio(plan_.utilisation)}});
+            over.amount = ratio(plan_.utilisation);
             return over;
         }
         if (hung_.top_screws < 2 || (rails_.size() > 1 && hung_.bottom_screws < 2))
@@ -176,9 +245,9 @@ private:
         else if (!rails_.empty() && !wanted.fixing)
             advise(check,
                    {"Nothing at hand holds it here: hang it on a suspension rail, or put wood behind the lining"});
-        if (wanted.utilisation && *wanted.utilisation > 1)
+        if (wanted.utilisation.over() && !wanted.utilisation.is_refused())
             advise(check, {"Even so it holds {0} at most: a cleat under it takes the rest",
-                           {mass(plan_.loaded_kg / *wanted.utilisation)}});
+                           {mass(plan_.loaded_kg / wanted.utilisation.number())}});
         if (hung_.back_screws > 0)
             advise(check, {"Screws through the back alone, {0} of them, are extra: do not count on them",
                            {count(static_cast<std::size_t>(hung_.back_screws))}});
@@ -190,7 +259,7 @@ private:
     }
 
     void words() {
-        if (plan_.utilisation) {
+        if (plan_.utilisation.known()) {
             Working& used = plan_.workings.emplace_back();
             used.subject = "found";
             used.title = {"{0}, as found: its worst screw is used to", {hung_.unit.name}};
@@ -198,7 +267,7 @@ private:
                 {"loaded", mass(plan_.loaded_kg), {Provenance::measured}},
                 {"screws that count", count(plan_.counts), {Provenance::measured}},
                 {"studs that they are in", count(static_cast<std::size_t>(hung_.studs)), {Provenance::measured}}};
-            used.result = ratio(*plan_.utilisation);
+            used.result = ratio(plan_.utilisation);
             used.source = {Provenance::from_memory, "NDS-2018 12.2 to 12.4, AWC TR12"};
         }
         Phase phase = Phase::ready;
@@ -215,10 +284,10 @@ private:
         step({"Hold it up with a jack or a ledger before a screw is touched"}, true);
         plan_.steps.push_back(detector_step());
         phase = Phase::mark;
-        for (const UnitHole& hole : plan_.wanted.holes)
-            if (hole.hold != Hold::assumed_stud && hole.hold != Hold::lining)
-                step({"A screw is wanted at {0}, {1} up: inside, {2} from its left side",
-                      {quantity(hole.x), quantity(hole.z), quantity(hole.inside_left)}});
+        for (const UnitHole* hole : places_to_add())
+            step({"A screw is wanted at {0}, {1} up: inside, {2} from its left side; where a sound one is near, beside "
+                  "it in the same stud, 50 mm off",
+                  {quantity(hole->x), quantity(hole->z), quantity(hole->inside_left)}});
         phase = Phase::drill;
         if (plan_.wanted.fixing)
             step({"{0}, {1} long, pilot {2}; a broad head or a washer",

@@ -1,6 +1,7 @@
 #include "core/boxes/reckon_box.hpp"
 
 #include "core/boxes/box_parts.hpp"
+#include "core/fixings/used_working.hpp"
 #include "core/runs/hang_unit.hpp"
 #include "core/shelves/verdicts.hpp"
 
@@ -156,7 +157,7 @@ private:
                               fine(plan_.sag.long_term - plan_.sag.limit));
             advise(sags, {"Thicker boards, or an upright in its middle"});
         }
-        if (plan_.board_utilisation > 1)
+        if (plan_.board_utilisation.over())
             advise(add(CheckCode::board_overloaded, Severity::error,
                        {"A shelf of {0} is bent to {1} of what its board bears",
                         {box_.name, ratio(plan_.board_utilisation)}},
@@ -193,26 +194,34 @@ private:
             advise(add(CheckCode::unit_few_studs, Severity::warning,
                        {"{0} hangs on one stud: it must not turn on the wall", {box_.name}}),
                    {"Move it to where two studs are behind it"});
-        for (const Strip& strip : site_.survey.strips)
-            if (std::ranges::any_of(hang.holes, [&](const UnitHole& hole) {
-                    return hole.x > strip.left && hole.x < strip.right && hole.z > strip.bottom && hole.z < strip.top;
-                })) {
+        const Length radius = hang.fixing ? std::max(hang.fixing->hole_diameter, hang.fixing->clearance) / 2 : Length{};
+        for (const UnitHole& hole : hang.holes)
+            if (const Strip* strip = strip_at(site_.survey.strips, hole.x, hole.z, radius)) {
                 advise(add(CheckCode::in_service_strip, Severity::error,
-                           {"{0}: a screw lies in {1}", {box_.name, strip.what}}),
+                           {"{0}: a screw lies in {1}", {box_.name, strip->what}}),
                        {"Find the service with a detector, and isolate it before drilling"});
                 break;
             }
+        if (hang.turns) {
+            advise(add(CheckCode::bracket_turns, Severity::error,
+                       {"{0} would turn off the wall about its screws", {box_.name}}),
+                   {"Screws at its top and at its bottom, or a wider stud"});
+            return;
+        }
         if (!hang.fixing) {
             advise(add(CheckCode::no_fixing, Severity::error, {"{0}: no screw or plug at hand holds it", {box_.name}}),
                    {"Add a longer coach screw, or a plug for this wall, to those at hand"});
             return;
         }
-        if (hang.utilisation && *hang.utilisation > 1)
+        if (hang.utilisation.over())
             advise(add(CheckCode::fixing_overloaded, Severity::error,
                        {"{0}, loaded with {1}, uses its worst screw to {2} of what it holds",
-                        {box_.name, mass(plan_.loaded_kg), ratio(*hang.utilisation)}},
-                       ratio(*hang.utilisation)),
-                   {"Load it with {0} at most, or put a cleat under it", {mass(plan_.loaded_kg / *hang.utilisation)}});
+                        {box_.name, mass(plan_.loaded_kg), ratio(hang.utilisation)}},
+                       ratio(hang.utilisation)),
+                   hang.utilisation.is_refused()
+                       ? Sentence{"A cleat under it takes its weight; its screws then only keep it to the wall"}
+                       : Sentence{"Load it with {0} at most, or put a cleat under it",
+                                  {mass(plan_.loaded_kg / hang.utilisation.number())}});
         const Length passed = through() + site_.wall.lining_thickness();
         if (site_.timber() && hang.fixing->penetration < passed)
             advise(add(CheckCode::restraint_short, Severity::warning,
@@ -253,16 +262,10 @@ private:
               {"shelves, bottom and top", count(static_cast<std::size_t>(box_.shelves + 2)), measured},
               {"on each", mass(goods_kg_), goods_source_}},
              mass(plan_.loaded_kg), geometry);
-        if (plan_.hang.fixing && plan_.hang.utilisation) {
-            Working& used = plan_.workings.emplace_back();
-            used.subject = "fixing";
-            used.title = {"Its worst screw is used to"};
-            used.terms = {{"pull", force(plan_.hang.tension_n), geometry},
-                          {"shear", force(plan_.hang.shear_n), geometry},
-                          {"pull it bears", force(plan_.hang.fixing->tension_n), plan_.hang.fixing->source},
-                          {"shear it bears", force(plan_.hang.fixing->shear_n), plan_.hang.fixing->source}};
-            used.result = ratio(*plan_.hang.utilisation);
-            used.source = plan_.hang.fixing->source;
+        if (plan_.hang.fixing && plan_.hang.utilisation.known()) {
+            const auto worst = std::ranges::max_element(plan_.hang.holes, {}, &UnitHole::utilisation);
+            plan_.workings.push_back(used_working("fixing", {"Its worst screw is used to"}, worst->strength,
+                                                  worst->hold, worst->demands, plan_.hang.fixing->source));
         }
         steps();
     }

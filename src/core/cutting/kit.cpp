@@ -73,7 +73,7 @@ private:
         for (const WallPass& pass : walk_wall(wall, plan, job_.rules.fitting)) {
             for (const WallMark& mark : pass.marks)
                 if (!pass.drill && mark.kind == MarkKind::hole && mark.fixing && carries(mark.hold) && !mark.made)
-                    fixing(*mark.fixing, 1, mark.item);
+                    fixing(*mark.fixing, mark.screws, mark.item);
             if (!pass.drill)
                 continue;
             const DrillPass& drill = *pass.drill;
@@ -127,10 +127,30 @@ private:
             screw(*plan.shelf_screw, "Screw up into a shelf", 2 * places * static_cast<std::size_t>(shelf.tiers),
                   shelf.id);
         for (const CleatPlan& cleat : plan.cleats)
-            if (cleat.fixing)
+            if (cleat.fixing && !cleat.on_this_wall) // those of this wall are among its holes
                 fixing(*cleat.fixing, cleat.screws, shelf.id);
+        for (const BracketPlan& place : plan.brackets) {
+            if (place.hanger) {
+                count_in(KitGroup::hardware, "hanger", {"Hanger from a ceiling joist"}, 1, shelf.id);
+                if (place.fixing)
+                    fixing(*place.fixing, 1, shelf.id);
+            }
+        }
+        steadied(shelf, plan);
         if (const auto* pole = shelf.held<Pole>(); pole)
             count_in(KitGroup::hardware, "pole bracket", {"Pole bracket"}, places, shelf.id);
+    }
+
+    /// Places in the lining alone steady a shelf: they want an anchor that grips it.
+    void steadied(const Shelf& shelf, const ShelfPlan& plan) {
+        const auto number = static_cast<std::size_t>(std::ranges::count_if(
+            plan.holes, [&](const Hole& hole) { return plan.brackets[hole.bracket].hold == Hold::lining; }));
+        const auto& anchors = job_.catalogue.lining_anchors;
+        if (number > 0 && plan.bracket) // a plate's hole with nothing behind it is left empty
+            count_in(KitGroup::fixings, anchors.empty() ? std::string{"lining anchor"} : anchors.front().id,
+                     {"{0}: it steadies, never carries",
+                      {anchors.empty() ? std::string{"Anchor for the lining"} : anchors.front().name}},
+                     number, shelf.id);
     }
 
     void run(const Run& run, const RunPlan& plan) {

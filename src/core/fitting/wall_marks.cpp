@@ -1,5 +1,8 @@
 #include "core/fitting/wall_marks.hpp"
 
+#include "core/fixings/drilling.hpp"
+#include "core/survey/strips.hpp"
+
 #include <algorithm>
 #include <fmt/format.h>
 
@@ -41,12 +44,17 @@ private:
         marks_.push_back(std::move(mark));
     }
 
+    /// @param through  what is screwed on, where it is wood and has to be drilled too
+    /// @param drilled  how wide the hole is where no fixing says more
     void hole(const std::string& item, Sentence what, Length x, Length z, Hold hold,
-              const std::optional<Fixing>& fixing) {
+              const std::optional<Fixing>& fixing, Length through = {}, Length drilled = {}, std::size_t screws = 1) {
         WallMark mark{MarkKind::hole, item, std::move(what), x, z, {}, {}, hold, fixing};
-        mark.in_strip = std::ranges::any_of(plan_.survey.strips, [&](const Strip& strip) {
-            return strip.left < x && x < strip.right && strip.bottom < z && z < strip.top;
-        });
+        const Length wide =
+            std::max({drilled, fixing ? fixing->hole_diameter : Length{}, fixing ? fixing->clearance : Length{}});
+        mark.in_strip = strip_at(plan_.survey.strips, x, z, wide / 2);
+        mark.screws = screws;
+        if (fixing && carries(hold))
+            mark.passes = drill_passes(wall_, *fixing, through, mark.in_strip);
         mark.made = std::ranges::any_of(wall_.made, [&](const MadeHole& made) {
             return made.item == item && absolute(made.x - x) <= same_hole && absolute(made.z - z) <= same_hole;
         });
@@ -69,7 +77,13 @@ private:
             Sentence what = plan.bracket ? Sentence{"{0}: bracket {1}, hole {2}",
                                                     {shelf.name, count(each.bracket + 1), count(each.row + 1)}}
                                          : Sentence{"{0}: hole {1}", {shelf.name, count(each.bracket + 1)}};
-            hole(shelf.id, std::move(what), each.x, each.z, place.hold, place.fixing);
+            const auto* rail = shelf.held<HookRail>();
+            const auto* cleats = shelf.held<OnCleats>();
+            hole(shelf.id, std::move(what), each.x, each.z, place.hold, place.fixing,
+                 rail     ? rail->board
+                 : cleats ? cleats->thickness
+                          : Length{},
+                 2 * each.radius);
         }
     }
 
@@ -98,8 +112,9 @@ private:
                 for (std::size_t i = 0; i < piece.fixings.size(); ++i)
                     hole(run.run_id,
                          {"{0}: rail, fixing {1}, screws there: {2}",
-                          {run.run_name, count(i + 1), count(run.rail_screws)}},
-                         piece.fixings[i], piece.z, hold_at(piece.fixings[i]), run.rail_fixing);
+                          {run.run_name, count(i + 1), count(piece.hold.screws)}},
+                         piece.fixings[i], piece.z, hold_at(piece.fixings[i]), piece.hold.fixing, {}, {},
+                         piece.hold.screws);
     }
 
     /// What a rail's fixing is in: it is set out on studs, or stands in masonry.
@@ -161,15 +176,15 @@ std::vector<WallPass> walk_wall(const Wall& wall, const WallPlan& plan, const Fi
     std::vector<WallPass> drilling;
     for (const WallMark& mark : marks_of(wall, plan)) {
         (mark.kind == MarkKind::hole ? pencil : lines).marks.push_back(mark);
-        if (mark.kind != MarkKind::hole || !mark.fixing || !carries(mark.hold))
-            continue;
-        for (const DrillPass& pass : drill_passes(wall, *mark.fixing)) {
+        for (const DrillPass& pass : mark.passes) {
             auto same = std::ranges::find_if(drilling, [&](const WallPass& known) { return *known.drill == pass; });
             if (same == drilling.end())
                 same = drilling.insert(drilling.end(), {pass, {}});
             same->marks.push_back(mark);
         }
     }
+    std::ranges::stable_sort(drilling,
+                             [](const WallPass& a, const WallPass& b) { return drilled_before(*a.drill, *b.drill); });
     std::vector<WallPass> walk;
     const auto add = [&](WallPass pass) {
         if (pass.marks.empty())
@@ -187,8 +202,10 @@ std::vector<WallPass> walk_wall(const Wall& wall, const WallPlan& plan, const Fi
 std::string tick_key(const WallMark& mark, const WallPass& pass) {
     if (!pass.drill)
         return mark.key() + (mark.kind == MarkKind::hole ? "/mark" : "/line");
-    return fmt::format("{}/drill {} {}", mark.key(), pass.drill->bit,
-                       pass.drill->diameter.in_steps_of(Length::micrometres(1)));
+    // The lining's own pass may have the bit of the hole itself.
+    return fmt::format("{}/drill {} {}{}", mark.key(), pass.drill->bit,
+                       pass.drill->diameter.in_steps_of(Length::micrometres(1)),
+                       pass.drill->stage == DrillStage::lining ? " lining" : "");
 }
 
 std::vector<Check> left_over_holes(const Wall& wall, const WallPlan& plan) {

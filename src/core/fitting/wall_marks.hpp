@@ -25,9 +25,11 @@ struct WallMark {
     Length to_x = {};      ///< of a level line
     Length above_now = {}; ///< z above the floor as it is now
     Hold hold = Hold::lining;
-    std::optional<Fixing> fixing = {}; ///< of a hole; none: nothing known to hold there
-    bool in_strip = false;             ///< where a hidden service is likely
-    bool made = false;                 ///< the hole is in the wall
+    std::optional<Fixing> fixing = {};  ///< of a hole; none: nothing known to hold there
+    bool in_strip = false;              ///< where a hidden service is likely
+    bool made = false;                  ///< the hole is in the wall
+    std::vector<DrillPass> passes = {}; ///< of a hole, in order; none: nothing holds there
+    std::size_t screws = 1;             ///< at this place
 
     /// Names the mark by its place, so that one which moves is another: "shelf-1@1412000,1800500", micrometres.
     std::string key() const;

@@ -1,6 +1,9 @@
 #include "core/fixings/bracket_forces.hpp"
 
+#include "core/fixings/hole_group.hpp"
+
 #include <algorithm>
+#include <cmath>
 #include <numeric>
 
 namespace yes_square {
@@ -8,6 +11,7 @@ namespace {
 
 constexpr Length thin_leg = 4_mm;
 constexpr double least_pivot_m = 0.005;
+constexpr double pa_per_n_mm2 = 1e6;
 
 } // namespace
 
@@ -24,31 +28,33 @@ BracketForces bracket_forces_from_moment(const Bracket& bracket, double load_n, 
     const double leg = bracket.leg.in_metres();
     const double lowest_hole = leg - bracket.hole_drops.back().in_metres();
     const bool top_alone = !bracket.stiffened && bracket.thickness < thin_leg;
-    double pivot = bracket.stiffened ? least_pivot_m : std::max(least_pivot_m, lowest_hole);
-    // The pressed length grows with the tension, which grows as the pivot rises: a few turns settle it.
-    for (int turn = 0; turn < 20; ++turn) {
+    const auto pulls_over = [&](double pivot) {
         const auto lever = [&](std::size_t row) {
             return top_alone && row > 0 ? 0.0 : std::max(0.0, leg - bracket.hole_drops[row].in_metres() - pivot);
         };
         double squares = 0;
         for (std::size_t row = 0; row < bracket.hole_drops.size(); ++row)
             squares += lever(row) * lever(row);
-        if (squares <= 0) {
-            forces.refused = true;
-            break;
-        }
+        std::vector<double> pulls;
         for (std::size_t row = 0; row < bracket.hole_drops.size(); ++row)
-            forces.tension_n[row] = moment_nm * lever(row) / squares;
-        if (!bracket.stiffened)
-            break;
-        const double pressed = std::accumulate(forces.tension_n.begin(), forces.tension_n.end(), 0.0) /
-                               (bracket.width.in_mm() * pressure) / 1000;
-        const double next = std::max(least_pivot_m, pressed / 2);
-        if (std::abs(next - pivot) < 1e-6)
-            break;
-        pivot = next;
+            pulls.push_back(moment_nm > 0 ? moment_nm * lever(row) / squares : 0.0);
+        return pulls;
+    };
+    const auto pull_over = [&](double pivot) {
+        const std::vector<double> pulls = pulls_over(pivot);
+        return std::accumulate(pulls.begin(), pulls.end(), 0.0);
+    };
+    std::optional<double> pivot;
+    if (bracket.stiffened)
+        pivot = pressed_pivot(least_pivot_m, bracket.width.in_metres(), pressure * pa_per_n_mm2, pull_over);
+    else
+        pivot = std::max(least_pivot_m, lowest_hole);
+    if (!pivot || !std::isfinite(pull_over(*pivot))) {
+        forces.refused = true;
+        return forces;
     }
-    forces.pivot = Length::nearest_to_metres(pivot);
+    forces.tension_n = pulls_over(*pivot);
+    forces.pivot = Length::nearest_to_metres(*pivot);
     return forces;
 }
 

@@ -10,7 +10,7 @@ struct BracketForces {
     double shear_n = 0;            ///< per hole
     double moment_nm = 0;
     Length pivot;         ///< above the leg's lower end
-    bool refused = false; ///< no hole above the pivot: nothing holds the bracket to the wall
+    bool refused = false; ///< no hole above the pivot, or no place where it is in balance: nothing holds the bracket
 };
 
 /// Tension per hole T_i = M h_i / sum(h_j^2), h from the pivot (one hole a row).

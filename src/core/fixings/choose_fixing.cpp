@@ -31,15 +31,21 @@ bool grips_lining(AnchorKind kind) {
 }
 
 struct Governing {
-    double utilisation = 0;
+    Utilisation utilisation;
     HoleDemand demand;
+    std::size_t part = 0; ///< where it is used most
 };
 
-Governing worst_of(const std::vector<HoleDemand>& demands, auto&& utilisation) {
-    Governing worst;
-    for (const HoleDemand& demand : demands)
-        if (const double used = utilisation(demand); used >= worst.utilisation)
-            worst = {used, demand};
+/// The worst of all demands on the parts, each with what the fixing holds there.
+Governing worst_of(const std::vector<HeldPart>& parts, const std::vector<FixingStrength>& at, Hold hold) {
+    Governing worst{Utilisation::none(), {}, 0};
+    bool first = true;
+    for (std::size_t i = 0; i < parts.size(); ++i)
+        for (const HoleDemand& demand : parts[i].demands)
+            if (const Utilisation used = utilisation_of(at[i], hold, demand); first || used > worst.utilisation) {
+                worst = {used, demand, i};
+                first = false;
+            }
     return worst;
 }
 
@@ -60,6 +66,14 @@ Length usable_half_width(const Framing& framing, Length uncertainty, double scre
                          double edge_diameters) {
     const Length edge = std::max(least_edge, from_inches(edge_diameters * screw_diameter_in));
     return framing.stud_width / 2 - edge - 2 * uncertainty - rules.stud_wander;
+}
+
+Length to_edge_of(const Framing& framing, const Stud& stud, Length x, const HouseRules& rules) {
+    return framing.stud_width / 2 - absolute(x - stud.centre) - 2 * stud.uncertainty - rules.stud_wander;
+}
+
+Length edge_distance(const ScrewProperties& screw) {
+    return std::max(least_edge, from_inches((screw.coach ? edge_piloted : edge_driven) * screw.diameter_in));
 }
 
 Length blocked_half_width(const Framing& framing, const HouseRules& rules) {
@@ -100,64 +114,95 @@ struct WoodPlace {
     const Wall& wall;
     const Framing& framing;
     Wood wood;
-    const DrivenThrough& through;
-    const std::vector<HoleDemand>& demands;
+    Hold hold;
+    const std::vector<HeldPart>& parts;
     Length least; ///< penetration: less is not taken
+
+    Length gap(const HeldPart& part) const { return wall.lining_thickness() + part.through.packing; }
 };
+
+/// What a wood screw of a length holds behind a part; none: it does not reach far enough, or comes out behind.
+std::optional<FixingStrength> strength_of(const ScrewProperties& screw, Length length, const HeldPart& part,
+                                          const WoodPlace& place) {
+    const DrivenThrough& through = part.through;
+    const Length gap = place.gap(part);
+    const Length penetration = length - through.thickness - gap;
+    if (penetration < place.least || penetration > place.framing.stud_depth - back_cover)
+        return std::nullopt;
+    const double p = penetration.in_inches();
+    double tension = std::min(withdrawal_n(screw, place.wood, length.in_inches(), p), steel_tension_n(screw));
+    if (through.gravity)
+        tension = std::min(
+            tension, head_pull_through_n(*through.gravity, through.head.in_inches(), through.thickness.in_inches()));
+    const SideMember side{through.thickness.in_inches(), through.bearing_psi, gap.in_inches()};
+    return FixingStrength{tension * duration_stored,
+                          lateral_n(screw, place.wood, side, p) * duration_stored,
+                          penetration,
+                          from_inches(thread_in_wood_in(screw, length.in_inches(), p)),
+                          through.thickness,
+                          through.gravity,
+                          through.head,
+                          gap};
+}
+
+bool keeps_edge(const ScrewProperties& screw, const std::vector<HeldPart>& parts) {
+    return std::ranges::all_of(parts, [&](const HeldPart& part) {
+        return !part.through.to_edge || edge_distance(screw) <= *part.through.to_edge;
+    });
+}
 
 /// The stock length of one gauge that bears the demands best, as rank_fixings() says.
 std::optional<FixingChoice> best_length(const WoodScrew& screws, const WoodPlace& place) {
-    const DrivenThrough& through = place.through;
     const ScrewProperties& screw = properties(screws.gauge);
-    const Length gap = place.wall.lining_thickness() + through.packing;
-    const SideMember side{through.thickness.in_inches(), through.bearing_psi, gap.in_inches()};
-    double side_tension = steel_tension_n(screw);
-    if (through.gravity)
-        side_tension = std::min(side_tension, head_pull_through_n(*through.gravity, through.head.in_inches(),
-                                                                  through.thickness.in_inches()));
-
-    struct Candidate {
-        Length length;
-        Length penetration;
-        double tension = 0;
-        double lateral = 0;
-        Governing governing;
-    };
-    std::optional<Candidate> best;
+    std::optional<FixingChoice> best;
     for (const Length length : sorted(screws.lengths)) {
-        const Length penetration = length - through.thickness - gap;
-        if (penetration < place.least || penetration > place.framing.stud_depth - back_cover)
+        std::vector<FixingStrength> at;
+        for (const HeldPart& part : place.parts)
+            if (const auto strength = strength_of(screw, length, part, place))
+                at.push_back(*strength);
+        if (at.size() < place.parts.size())
             continue;
-        const double p = penetration.in_inches();
-        const double tension = std::min(withdrawal_n(screw, place.wood, length.in_inches(), p), side_tension);
-        const double lateral = lateral_n(screw, place.wood, side, p);
-        const Governing governing = worst_of(place.demands, [&](const HoleDemand& demand) {
-            return combined_utilisation(demand.tension_n, demand.shear_n, tension * demand.duration,
-                                        lateral * demand.duration);
-        });
-        if (!best || governing.utilisation < best->governing.utilisation)
-            best = {length, penetration, tension, lateral, governing};
-        if (best->governing.utilisation <= 1)
+        const Governing governing = worst_of(place.parts, at, place.hold);
+        if (best && governing.utilisation >= best->utilisation)
+            continue;
+        const FixingStrength& there = at[governing.part];
+        Length deepest;
+        for (const FixingStrength& strength : at)
+            deepest = std::max(deepest, strength.penetration);
+        best = FixingChoice{{there, screw.wood_screw_words, length, pilot_diameter(screw, place.wood.gravity),
+                             place.wall.lining_thickness() + deepest, nds, from_inches(screw.diameter_in), screw.coach},
+                            governing.utilisation,
+                            governing.demand,
+                            std::move(at)};
+        if (best->utilisation.within())
             break;
     }
-    if (!best)
-        return std::nullopt;
-    return FixingChoice{{screw.wood_screw_words, best->length, best->penetration,
-                         from_inches(thread_in_wood_in(screw, best->length.in_inches(), best->penetration.in_inches())),
-                         pilot_diameter(screw, place.wood.gravity), place.wall.lining_thickness() + best->penetration,
-                         best->tension * duration_stored, best->lateral * duration_stored, nds,
-                         from_inches(screw.diameter_in), screw.coach},
-                        best->governing.utilisation,
-                        best->governing.demand};
+    return best;
+}
+
+/// The largest gauge of wood screws whose shank passes a hole and that keeps off the wood's edge.
+const WoodScrew* screw_for(const Catalogue& catalogue, Length hole, const std::vector<HeldPart>& parts) {
+    const WoodScrew* best = nullptr;
+    for (const WoodScrew& stock : catalogue.wood_screws) {
+        const ScrewProperties& screw = properties(stock.gauge);
+        if (!screw.coach && from_inches(screw.diameter_in) <= hole && keeps_edge(screw, parts) &&
+            (!best || screw.diameter_in > properties(best->gauge).diameter_in))
+            best = &stock;
+    }
+    return best;
 }
 
 FixingOption weigh_screw(const WoodScrew& screws, const WoodPlace& place) {
     FixingOption option;
     const ScrewProperties& screw = properties(screws.gauge);
+    const DrivenThrough& through = place.parts.front().through;
     option.choice.fixing.name = screw.wood_screw_words;
-    if (place.through.hole && from_inches(screw.diameter_in) > *place.through.hole)
+    if (through.hole && from_inches(screw.diameter_in) > *through.hole)
         option.refused.push_back({"Its shank of {0} does not pass the hole of {1}",
-                                  {stock(from_inches(screw.diameter_in)), stock(*place.through.hole)}});
+                                  {stock(from_inches(screw.diameter_in)), stock(*through.hole)}});
+    if (!keeps_edge(screw, place.parts))
+        option.refused.push_back({"It keeps {0} to the stud's edge, and only {1} is sure",
+                                  {stock(edge_distance(screw)), stock(std::max(Length{}, *through.to_edge))}});
     const auto choice = best_length(screws, place);
     if (!choice) {
         option.refused.push_back(
@@ -165,7 +210,7 @@ FixingOption weigh_screw(const WoodScrew& screws, const WoodPlace& place) {
         return option;
     }
     option.choice = *choice;
-    if (choice->utilisation > 1)
+    if (choice->utilisation.over())
         option.refused.push_back({"Loaded to {0} of what it bears here", {ratio(choice->utilisation)}});
     option.why.push_back({"{0} of it in the wood", {stock(choice->fixing.penetration)}});
     if (screw.coach)
@@ -221,33 +266,52 @@ Sentence good_for(AnchorKind kind) {
     return {};
 }
 
+/// Of a screw whose packet says no more (house rule, EN 1995-1-1 uses 0.6 to 0.75).
+constexpr double root_share = 0.64;
+
+/// What an anchor holds behind a part: the masonry, what bends its screw, and the part itself.
+FixingStrength strength_of(const MasonryAnchor& anchor, const HouseRules& rules, const Wall& wall,
+                           const HeldPart& part) {
+    const DrivenThrough& through = part.through;
+    const bool off = lining_stands_off(wall);
+    const double root_in = root_share * anchor.screw_diameter.in_inches();
+    const Length lever = through.packing + (off ? wall.lining_thickness() : Length{});
+    double tension = allowable(anchor.tension_n, anchor.basis, anchor.kind);
+    double shear = allowable(anchor.shear_n, anchor.basis, anchor.kind) * (off ? rules.lining_shear_share : 1.0);
+    shear = std::min({shear, bent_shear_n(root_in, lever.in_inches()) * duration_stored,
+                      bearing_n(root_in, {through.thickness.in_inches(), through.bearing_psi, 0}) * duration_stored});
+    if (through.gravity)
+        tension = std::min(tension, duration_stored * head_pull_through_n(*through.gravity, through.head.in_inches(),
+                                                                          through.thickness.in_inches()));
+    return {tension, shear, anchor.embedment, {}, through.thickness, through.gravity, through.head, lever};
+}
+
 /// None: no screw of it is long enough.
 std::optional<FixingChoice> anchor_choice(const MasonryAnchor& anchor, const HouseRules& rules, const Wall& wall,
-                                          const DrivenThrough& through, const std::vector<HoleDemand>& demands) {
-    const Length lining = wall.lining_thickness() + through.packing;
+                                          const std::vector<HeldPart>& parts) {
+    Length most; // what the screw passes before the masonry
+    Length least = 10'000_mm;
+    for (const HeldPart& part : parts) {
+        most = std::max(most, part.through.thickness + part.through.packing);
+        least = std::min(least, part.through.thickness + part.through.packing);
+    }
+    const Length lining = wall.lining_thickness();
     const std::vector<Length> lengths = sorted(anchor.screw_lengths);
-    const auto length = std::ranges::lower_bound(lengths, through.thickness + lining + anchor.embedment);
+    const auto length = std::ranges::lower_bound(lengths, most + lining + anchor.embedment);
     if (length == lengths.end())
         return std::nullopt;
-    const double tension_n = allowable(anchor.tension_n, anchor.basis, anchor.kind);
-    const double shear_n = allowable(anchor.shear_n, anchor.basis, anchor.kind) *
-                           (lining_stands_off(wall) ? rules.lining_shear_share : 1.0);
-    const Governing governing = worst_of(
-        demands, [&](const HoleDemand& demand) { return demand.tension_n / tension_n + demand.shear_n / shear_n; });
+    std::vector<FixingStrength> at;
+    for (const HeldPart& part : parts)
+        at.push_back(strength_of(anchor, rules, wall, part));
+    const Governing governing = worst_of(parts, at, Hold::masonry);
     // The screw may reach past the plug; the hole, from the wall's face, leaves room for its point and for dust.
-    const Length reach = *length - through.thickness - through.packing;
-    return FixingChoice{{anchor.name,
-                         *length,
-                         anchor.embedment,
-                         {},
-                         anchor.hole_diameter,
-                         std::max(lining - through.packing + anchor.embedment, reach) + dust_room,
-                         tension_n,
-                         shear_n,
-                         anchor.own ? packet_source : plug_source,
-                         anchor.screw_diameter},
+    const Length reach = *length - least;
+    return FixingChoice{{at[governing.part], anchor.name, *length, anchor.hole_diameter,
+                         std::max(lining + anchor.embedment, reach) + dust_room,
+                         anchor.own ? packet_source : plug_source, anchor.screw_diameter},
                         governing.utilisation,
-                        governing.demand};
+                        governing.demand,
+                        std::move(at)};
 }
 
 bool beyond_skill(AnchorKind kind, const HouseRules& rules) {
@@ -266,13 +330,13 @@ FixingOption weigh_anchor(const MasonryAnchor& anchor, MasonryKind masonry, cons
             {"Its screw of {0} does not pass the hole of {1}", {stock(anchor.screw_diameter), stock(*through.hole)}});
     if (beyond_skill(anchor.kind, rules))
         option.refused.push_back({"Wants a practised hand: say so in the house rules to use it"});
-    const auto choice = anchor_choice(anchor, rules, wall, through, demands);
+    const auto choice = anchor_choice(anchor, rules, wall, {{through, demands}});
     if (!choice) {
         option.refused.push_back({"Its longest screw does not reach {0} into the masonry", {stock(anchor.embedment)}});
         return option;
     }
     option.choice = *choice;
-    if (choice->utilisation > 1)
+    if (choice->utilisation.over())
         option.refused.push_back({"Loaded to {0} of what it bears here", {ratio(choice->utilisation)}});
     return option;
 }
@@ -284,43 +348,48 @@ std::vector<FixingOption> rank_fixings(const Catalogue& catalogue, const HouseRu
     struct Ranked {
         FixingOption option;
         int practice = 0;
+        Utilisation used = Utilisation::none();
         double size = 0;
     };
     std::vector<Ranked> ranked;
     const auto* framing = std::get_if<Framing>(&wall.structure);
     const auto* masonry = std::get_if<Masonry>(&wall.structure);
     const bool wood = framing && framing->material == StudMaterial::timber && carries(hold);
+    const std::vector<HeldPart> parts{{through, demands}};
     for (const WoodScrew& stock : catalogue.wood_screws) {
         const ScrewProperties& screw = properties(stock.gauge);
-        Ranked& next = ranked.emplace_back(
-            Ranked{{}, screw.coach ? 1 : 0, through.hole && !screw.coach ? -screw.diameter_in : screw.diameter_in});
+        Ranked& next =
+            ranked.emplace_back(Ranked{{},
+                                       screw.coach ? 1 : 0,
+                                       Utilisation::none(),
+                                       through.hole && !screw.coach ? -screw.diameter_in : screw.diameter_in});
         if (wood) {
             const Wood held{specific_gravity(framing->species), hold == Hold::nogging};
-            next.option = weigh_screw(stock, {wall, *framing, held, through, demands, rules.penetration_wanted});
+            next.option = weigh_screw(stock, {wall, *framing, held, hold, parts, rules.penetration_wanted});
         } else {
             next.option.choice.fixing.name = screw.wood_screw_words;
             next.option.refused.push_back({"There is no wood behind this place for its thread"});
         }
     }
     for (const MasonryAnchor& anchor : catalogue.plugs) {
-        Ranked& next = ranked.emplace_back(Ranked{{}, practice_for(anchor.kind), 0});
+        Ranked& next = ranked.emplace_back(Ranked{{}, practice_for(anchor.kind)});
         if (masonry) {
             next.option = weigh_anchor(anchor, masonry->kind, rules, wall, through, demands);
-            next.size = next.option.choice.utilisation;
+            next.used = next.option.choice.utilisation;
         } else {
             next.option.choice.fixing.name = anchor.name;
             next.option.refused.push_back({"It holds in masonry only"});
         }
     }
     for (const LiningAnchor& anchor : catalogue.lining_anchors) {
-        Ranked& next = ranked.emplace_back(Ranked{{}, practice_for(anchor.kind), 1});
+        Ranked& next = ranked.emplace_back(Ranked{{}, practice_for(anchor.kind), Utilisation::none(), 1});
         next.option.choice.fixing.name = anchor.name;
         next.option.choice.fixing.hole_diameter = anchor.hole_diameter;
         next.option.why.push_back(good_for(anchor.kind));
         next.option.refused.push_back({"In the lining alone: it may steady, never carry"});
     }
     std::ranges::stable_sort(ranked, {}, [](const Ranked& next) {
-        return std::tuple{!next.option.refused.empty(), next.practice, next.size};
+        return std::tuple{!next.option.refused.empty(), next.practice, next.size, next.used};
     });
     std::vector<FixingOption> options;
     for (Ranked& next : ranked)
@@ -331,6 +400,14 @@ std::vector<FixingOption> rank_fixings(const Catalogue& catalogue, const HouseRu
 std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
                                           Hold hold, const DrivenThrough& through,
                                           const std::vector<HoleDemand>& demands) {
+    return choose_fixing(catalogue, rules, wall, hold, {{through, demands}});
+}
+
+std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
+                                          Hold hold, const std::vector<HeldPart>& parts) {
+    if (parts.empty())
+        return std::nullopt;
+    const DrivenThrough& through = parts.front().through;
     std::optional<FixingChoice> best;
     int best_practice = 0;
     if (const auto* masonry = std::get_if<Masonry>(&wall.structure)) {
@@ -338,12 +415,12 @@ std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const Hous
             if (anchor.substrate != masonry->kind || (through.hole && anchor.screw_diameter > *through.hole) ||
                 beyond_skill(anchor.kind, rules))
                 continue;
-            const auto choice = anchor_choice(anchor, rules, wall, through, demands);
+            const auto choice = anchor_choice(anchor, rules, wall, parts);
             if (!choice)
                 continue;
             // The easiest to set of what bears the demands, of those alike the one loaded least.
             const auto rank = [](const FixingChoice& c, int practice) {
-                return std::tuple{c.utilisation > 1, c.utilisation > 1 ? 0 : practice, c.utilisation};
+                return std::tuple{!c.utilisation.within(), c.utilisation.within() ? practice : 0, c.utilisation};
             };
             if (!best || rank(*choice, practice_for(anchor.kind)) < rank(*best, best_practice)) {
                 best = choice;
@@ -355,27 +432,29 @@ std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const Hous
     const auto* framing = std::get_if<Framing>(&wall.structure);
     if (!framing || framing->material != StudMaterial::timber || !carries(hold))
         return std::nullopt;
-    const WoodPlace place{wall,    *framing, {specific_gravity(framing->species), hold == Hold::nogging},
-                          through, demands,  rules.penetration_wanted};
+    const WoodPlace place{wall, *framing, {specific_gravity(framing->species), hold == Hold::nogging},
+                          hold, parts,    rules.penetration_wanted};
     if (through.hole)
-        if (const WoodScrew* stock = screw_for(catalogue, *through.hole)) {
+        if (const WoodScrew* stock = screw_for(catalogue, *through.hole, parts)) {
             best = best_length(*stock, place);
-            if (best && best->utilisation <= 1)
+            if (best && best->utilisation.within())
                 return best;
         }
     // Through a metal part where its wood screw does not bear them: coach screws that pass its hole.
     std::vector<const WoodScrew*> stocks;
-    for (const WoodScrew& stock : catalogue.wood_screws)
-        if (const ScrewProperties& screw = properties(stock.gauge);
-            through.hole ? screw.coach && from_inches(screw.diameter_in) <= *through.hole
-                         : screw.coach == through.coach)
+    for (const WoodScrew& stock : catalogue.wood_screws) {
+        const ScrewProperties& screw = properties(stock.gauge);
+        const bool suits = through.hole ? screw.coach && from_inches(screw.diameter_in) <= *through.hole
+                                        : screw.coach == through.coach;
+        if (suits && keeps_edge(screw, parts))
             stocks.push_back(&stock);
+    }
     std::ranges::sort(stocks, {}, [](const WoodScrew* stock) { return properties(stock->gauge).diameter_in; });
     for (const WoodScrew* stock : stocks) {
         const auto choice = best_length(*stock, place);
         if (choice && (!best || choice->utilisation < best->utilisation))
             best = choice;
-        if (best && best->utilisation <= 1)
+        if (best && best->utilisation.within())
             break;
     }
     return best;
@@ -383,18 +462,34 @@ std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const Hous
 
 std::optional<FixingChoice> weigh_given(ScrewGauge gauge, Length length, const Wall& wall, const DrivenThrough& through,
                                         const std::vector<HoleDemand>& demands) {
-    const auto* framing = std::get_if<Framing>(&wall.structure);
-    if (!framing || framing->material != StudMaterial::timber)
-        return std::nullopt;
-    return best_length({gauge, {length}, {}},
-                       {wall, *framing, {specific_gravity(framing->species)}, through, demands, Length{}});
+    return weigh_given(gauge, length, wall, {{through, demands}});
 }
 
-double utilisation_of(const Fixing& fixing, Hold hold, const HoleDemand& demand) {
-    if (hold == Hold::masonry)
-        return demand.tension_n / fixing.tension_n + demand.shear_n / fixing.shear_n;
+std::optional<FixingChoice> weigh_given(ScrewGauge gauge, Length length, const Wall& wall,
+                                        const std::vector<HeldPart>& parts) {
+    const auto* framing = std::get_if<Framing>(&wall.structure);
+    if (!framing || framing->material != StudMaterial::timber || parts.empty())
+        return std::nullopt;
+    return best_length({gauge, {length}, {}},
+                       {wall, *framing, {specific_gravity(framing->species)}, Hold::proved_stud, parts, Length{}});
+}
+
+Utilisation utilisation_of(const FixingStrength& strength, Hold hold, const HoleDemand& demand) {
+    if (hold == Hold::masonry) {
+        const Utilisation pulled = Utilisation::of(demand.tension_n, strength.tension_n);
+        const Utilisation sheared = Utilisation::of(demand.shear_n(), strength.shear_n);
+        return Utilisation{pulled.number() + sheared.number()};
+    }
     const double share = demand.duration / duration_stored;
-    return combined_utilisation(demand.tension_n, demand.shear_n, fixing.tension_n * share, fixing.shear_n * share);
+    return combined_utilisation(demand.tension_n, demand.shear_n(), strength.tension_n * share,
+                                strength.shear_n * share);
+}
+
+Utilisation utilisation_of(const FixingStrength& strength, Hold hold, const std::vector<HoleDemand>& demands) {
+    Utilisation worst = Utilisation::none();
+    for (const HoleDemand& demand : demands)
+        worst = std::max(worst, utilisation_of(strength, hold, demand));
+    return worst;
 }
 
 std::optional<Length> shelf_screw_length(const Catalogue& catalogue, const HouseRules& rules, Length board,

@@ -9,8 +9,9 @@ namespace yes_square {
 
 struct FixingChoice {
     Fixing fixing;
-    double utilisation = 0; ///< worst of the demands
+    Utilisation utilisation; ///< worst of the demands
     HoleDemand governing;
+    std::vector<FixingStrength> at = {}; ///< as the parts it passes through
 };
 
 /// What a screw is driven through before it reaches the lining.
@@ -22,10 +23,18 @@ struct DrivenThrough {
     Length head = {};                   ///< diameter of that head, or of its washer
     Length packing = {};                ///< between it and the lining, bearing nothing
     bool coach = false;                 ///< coach screws are wanted in wood, where no hole says more
+    /// From its middle to the edge of the wood it is in, as well as both places are known; none: nothing near.
+    std::optional<Length> to_edge = {};
 
     static DrivenThrough leg_of(const Bracket& bracket) {
         return {bracket.thickness, steel_sheet_bearing_psi, bracket.hole_diameter};
     }
+};
+
+/// A part that a fixing passes through and what it bears there.
+struct HeldPart {
+    DrivenThrough through;
+    std::vector<HoleDemand> demands;
 };
 
 /// The largest gauge of wood screws in the catalogue whose shank passes a hole; none where none does.
@@ -38,6 +47,9 @@ inline constexpr double edge_driven = 2.5;
 inline constexpr double edge_piloted = 1.5;
 Length usable_half_width(const Framing& framing, Length uncertainty, double screw_diameter_in, const HouseRules& rules,
                          double edge_diameters = edge_driven);
+
+/// How far inside a stud's edge a hole at x is sure to be, the stud's centre known to its uncertainty.
+Length to_edge_of(const Framing& framing, const Stud& stud, Length x, const HouseRules& rules);
 
 /// How near a stud's centre a fixing in a nogging beside it may not come: the stud, the edge distance from the
 /// nogging's end, and the drill's wander.
@@ -66,25 +78,36 @@ struct FixingOption {
 /// least. `hold` says what the point is in; nothing in the lining alone is ever a carrier. Wood screws reach the wanted
 /// penetration and never through the stud; of each gauge the shortest stock length that bears the demands, else the one
 /// that bears most. Anchors: T/Ta + V/Va, embedded in the masonry only, the hole 6 mm deeper. Behind a lining that is
-/// not plaster or tile on the masonry itself, an anchor's screw may bend: its shear is cut down.
+/// not plaster or tile on the masonry itself, and behind packing, an anchor's screw bends: its shear is cut down. What
+/// is fixed bears around the screw and under its head as in studs.
 std::vector<FixingOption> rank_fixings(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall, Hold hold,
                                        const DrivenThrough& through, const std::vector<HoleDemand>& demands);
 
-/// The fixing the program takes: through a metal part the largest gauge of wood screw that passes its hole, or where
-/// that does not bear the demands a coach screw that passes it; else the smallest gauge that bears them. Of anchors
-/// within the skill at hand the easiest to set that bears them. Where none does, the one that comes nearest. None:
-/// nothing suits the hole and the wall, or it is lining alone.
+/// How far a screw of wood keeps from its edge: max(10 mm, 2.5 D), coach screws, piloted, max(10 mm, 1.5 D).
+Length edge_distance(const ScrewProperties& screw);
+
+/// The fixing the program takes: through a metal part the largest gauge of wood screw that passes its hole and keeps
+/// off the stud's edge, or where that does not bear the demands a coach screw that passes it; else the smallest gauge
+/// that bears them. Of anchors within the skill at hand the easiest to set that bears them. Where none does, the one
+/// that comes nearest. None: nothing suits the hole and the wall, or it is lining alone.
 std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
                                           Hold hold, const DrivenThrough& through,
                                           const std::vector<HoleDemand>& demands);
+/// One fixing for parts of unlike thickness or packing, judged at each.
+std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
+                                          Hold hold, const std::vector<HeldPart>& parts);
 
 /// A screw as it came with a packet, or as it was found, in a timber stud: whatever reaches the wood, however little.
 /// None: it does not reach it, comes out behind it, or there is no wood.
 std::optional<FixingChoice> weigh_given(ScrewGauge gauge, Length length, const Wall& wall, const DrivenThrough& through,
                                         const std::vector<HoleDemand>& demands);
+std::optional<FixingChoice> weigh_given(ScrewGauge gauge, Length length, const Wall& wall,
+                                        const std::vector<HeldPart>& parts);
 
 /// How much of a fixing that has been chosen another load would use.
-double utilisation_of(const Fixing& fixing, Hold hold, const HoleDemand& demand);
+Utilisation utilisation_of(const FixingStrength& strength, Hold hold, const HoleDemand& demand);
+/// The worst of several loads.
+Utilisation utilisation_of(const FixingStrength& strength, Hold hold, const std::vector<HoleDemand>& demands);
 
 /// Largest stock length for a screw up into the shelf: at most board + bracket - margin. None: the board is too thin.
 std::optional<Length> shelf_screw_length(const Catalogue& catalogue, const HouseRules& rules, Length board,

@@ -2,32 +2,50 @@
 
 #include <algorithm>
 
+#include <tuple>
+
 namespace yes_square {
 
-std::vector<DrillPass> drill_passes(const Wall& wall, const Fixing& fixing, Length through) {
+bool drilled_before(const DrillPass& a, const DrillPass& b) {
+    const auto order = [](const DrillPass& pass) { return std::tuple{pass.stage, !pass.look}; };
+    return order(a) < order(b);
+}
+
+std::vector<DrillPass> drill_passes(const Wall& wall, const Fixing& fixing, Length through, bool service_near) {
     std::vector<DrillPass> passes;
     const auto tile = std::ranges::find(wall.lining, LiningMaterial::tile, &LiningLayer::material);
     const bool tiled = tile != wall.lining.end();
     const auto* masonry = std::get_if<Masonry>(&wall.structure);
+    const Length lining = wall.lining_thickness();
+    const Length behind_tile = tiled ? lining - tile->thickness : lining;
     const Length first_hole = masonry ? fixing.hole_diameter : std::max(fixing.hole_diameter, fixing.clearance);
     if (through > Length{} && fixing.clearance > Length{})
+        passes.push_back({DrillStage::part, "wood bit", fixing.clearance, through, false, false,
+                          "right through the part, so that it draws tight"});
+    if (tiled) {
+        const bool look = service_near && behind_tile <= Length{};
         passes.push_back(
-            {"wood bit", fixing.clearance, through, false, "right through the part, so that it draws tight"});
-    if (tiled)
-        passes.push_back({"carbide or diamond tile bit", first_hole, tile->thickness, false,
-                          "masking tape on the tile, slow, cool the bit every few seconds"});
+            {DrillStage::tile, "carbide or diamond tile bit", first_hole, tile->thickness, false, look,
+             look ? "masking tape on the tile, slow, cool the bit; stop behind the tile and look: a cable or pipe is "
+                    "likely here; have it isolated or move"
+                  : "masking tape on the tile, slow, cool the bit every few seconds"});
+    }
+    if (behind_tile > Length{} && (service_near || (!masonry && first_hole > fixing.hole_diameter)))
+        passes.push_back(
+            {DrillStage::lining, masonry ? "masonry bit" : "wood bit", first_hole, lining, false, service_near,
+             service_near ? "stop behind the lining and look: a cable or pipe is likely here; have it isolated or move"
+                          : "through the lining alone: clearance for the shank"});
     if (masonry) {
         const bool soft = masonry->kind == MasonryKind::aerated_block;
-        passes.push_back({"masonry bit", fixing.hole_diameter, fixing.drill_depth, !soft && !tiled,
+        passes.push_back({DrillStage::full, "masonry bit", fixing.hole_diameter, fixing.drill_depth, !soft && !tiled,
+                          false,
                           soft    ? "hammer off, it crumbles; blow out the dust"
                           : tiled ? "hammer off until well behind the tile; blow out the dust"
                                   : "not in a mortar joint; blow out the dust"});
         return passes;
     }
-    if (fixing.coach)
-        passes.push_back({"wood bit", fixing.clearance, wall.lining_thickness(), false, "clearance for the shank"});
-    passes.push_back(
-        {"wood bit", fixing.hole_diameter, fixing.drill_depth, false, "no wood on the bit: stop, find the stud"});
+    passes.push_back({DrillStage::full, "wood bit", fixing.hole_diameter, fixing.drill_depth, false, false,
+                      "no wood on the bit: stop, find the stud"});
     return passes;
 }
 

@@ -7,7 +7,12 @@
 namespace yes_square {
 namespace {
 
-constexpr double no_lever = 1e-6; // m
+constexpr int most_turns = 200;
+
+/// The square of a spread, and nothing where it is only rounding noise.
+double spread(double squares) {
+    return squares > same_place * same_place ? squares : 0;
+}
 
 } // namespace
 
@@ -17,6 +22,7 @@ double greatest_share(const std::vector<double>& columns, double at) {
     double squares = 0;
     for (const double x : columns)
         squares += (x - mean) * (x - mean);
+    squares = spread(squares);
     double greatest = 0;
     for (const double x : columns) {
         const double share = 1 / number + (squares > 0 ? (x - mean) * (at - mean) / squares : 0.0);
@@ -25,34 +31,60 @@ double greatest_share(const std::vector<double>& columns, double at) {
     return greatest;
 }
 
-std::vector<HoleForce> hole_group_forces(const std::vector<HolePlace>& holes, const GroupLoad& load) {
+std::optional<double> pressed_pivot(double least, double breadth, double pressure,
+                                    const std::function<double(double)>& pull_over) {
+    double pivot = least;
+    for (int turn = 0; turn < most_turns; ++turn) {
+        const double next = std::max(least, pull_over(pivot) / (breadth * pressure) / 2);
+        if (!std::isfinite(next))
+            return std::nullopt;
+        if (std::abs(next - pivot) < same_place)
+            return next;
+        pivot = next;
+    }
+    return std::nullopt;
+}
+
+std::vector<HoleForce> hole_group_forces(const std::vector<HolePlace>& holes, const GroupLoad& load, double pivot,
+                                         ShearBy shear) {
     const auto number = static_cast<double>(holes.size());
-    double squares_z = 0;
-    HolePlace middle;
+    const auto lever = [pivot](const HolePlace& hole) { return hole.pulls ? std::max(0.0, hole.z - pivot) : 0.0; };
+    double middle_x = 0;
+    double middle_z = 0;
     for (const HolePlace& hole : holes) {
-        squares_z += std::max(0.0, hole.z) * std::max(0.0, hole.z);
-        middle.x += hole.x / number;
-        middle.z += hole.z / number;
+        middle_x += hole.x / number;
+        middle_z += hole.z / number;
     }
     double across = 0;
     double polar = 0;
     for (const HolePlace& hole : holes) {
-        across += (hole.x - middle.x) * (hole.x - middle.x);
-        polar += (hole.x - middle.x) * (hole.x - middle.x) + (hole.z - middle.z) * (hole.z - middle.z);
+        across += (hole.x - middle_x) * (hole.x - middle_x);
+        polar += (hole.x - middle_x) * (hole.x - middle_x) + (hole.z - middle_z) * (hole.z - middle_z);
     }
-    const double beside = load.at_x - middle.x;
-    if (holes.empty() || (load.moment_nm > 0 && squares_z <= 0) ||
-        (polar < no_lever * no_lever && std::abs(beside) > no_lever))
+    across = spread(across);
+    polar = spread(polar);
+    const double beside = load.at_x - middle_x;
+    if (holes.empty() || (polar <= 0 && std::abs(beside) > same_place))
+        return {};
+    // Of all holes at its height one takes more, the nearer it is to the load; together they balance the moment.
+    const auto sideways = [&](const HolePlace& hole) {
+        return across > 0 ? std::max(0.0, 1 + number * (hole.x - middle_x) * beside / across) : 1.0;
+    };
+    double held = 0;
+    for (const HolePlace& hole : holes)
+        held += lever(hole) * lever(hole) * sideways(hole);
+    if (load.moment_nm > 0 && spread(held) <= 0)
         return {};
     std::vector<HoleForce> forces;
     for (const HolePlace& hole : holes) {
-        // Of all holes at its height this one takes more, the nearer it is to the load.
-        const double sideways = across > 0 ? 1 + number * (hole.x - middle.x) * beside / across : 1;
         HoleForce force;
         if (load.moment_nm > 0)
-            force.tension_n = std::max(0.0, load.moment_nm * std::max(0.0, hole.z) / squares_z * sideways);
-        const double turning = polar > 0 ? load.down_n * beside / polar : 0;
-        force.shear_n = std::hypot(load.down_n / number + turning * (hole.x - middle.x), turning * (hole.z - middle.z));
+            force.tension_n = load.moment_nm * lever(hole) * sideways(hole) / held;
+        const bool levers = shear == ShearBy::levers && across > 0;
+        const double squares = levers ? across : polar;
+        const double turning = squares > 0 ? load.down_n * beside / squares : 0;
+        force.down_n = load.down_n / number + turning * (hole.x - middle_x);
+        force.across_n = levers ? 0 : turning * (hole.z - middle_z);
         forces.push_back(force);
     }
     return forces;

@@ -100,20 +100,29 @@ double steel_tension_n(const ScrewProperties& screw) {
     return 24'000 * std::numbers::pi / 4 * screw.root_in * screw.root_in * newtons_per_pound;
 }
 
-double combined_utilisation(double tension_n, double shear_n, double withdrawal_n, double lateral_n) {
-    // A single screw that would have to stop a turn: no angle, and nothing holds it.
-    if (!std::isfinite(tension_n) || !std::isfinite(shear_n))
-        return std::numeric_limits<double>::infinity();
+double bearing_n(double diameter_in, SideMember side) {
+    const double reduction = diameter_in >= quarter_inch ? 4 : (diameter_in <= 0.17 ? 2.2 : 10 * diameter_in + 0.5);
+    return side.bearing_psi * diameter_in * side.thickness_in / reduction * newtons_per_pound;
+}
+
+double bent_shear_n(double root_in, double lever_in) {
+    constexpr double yield_psi = 70'000; // the least of the list of wood screws
+    const double moment = yield_psi * root_in * root_in * root_in / 6;
+    const double reduction = root_in <= 0.17 ? 2.2 : 10 * root_in + 0.5;
+    return lever_in > 0 ? moment / reduction / lever_in * newtons_per_pound : std::numeric_limits<double>::max();
+}
+
+Utilisation combined_utilisation(double tension_n, double shear_n, double withdrawal_n, double lateral_n) {
+    const Utilisation pulled = Utilisation::of(tension_n, withdrawal_n);
+    const Utilisation sheared = Utilisation::of(shear_n, lateral_n);
+    const Utilisation worse = std::max(pulled, sheared);
+    if (worse.is_refused() || tension_n == 0 || shear_n == 0)
+        return worse;
     const double load = std::hypot(tension_n, shear_n);
-    if (load <= 0)
-        return 0;
-    if ((tension_n > 0 && withdrawal_n <= 0) || (shear_n > 0 && lateral_n <= 0))
-        return std::numeric_limits<double>::infinity();
     const double sine = tension_n / load;
     const double cosine = shear_n / load;
-    const double together =
-        load * (withdrawal_n * cosine * cosine + lateral_n * sine * sine) / (withdrawal_n * lateral_n);
-    return std::max({together, tension_n > 0 ? tension_n / withdrawal_n : 0, shear_n > 0 ? shear_n / lateral_n : 0});
+    return std::max(worse, Utilisation{load * (withdrawal_n * cosine * cosine + lateral_n * sine * sine) /
+                                       (withdrawal_n * lateral_n)});
 }
 
 } // namespace yes_square

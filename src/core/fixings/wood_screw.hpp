@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/job/materials.hpp"
+#include "core/measure/utilisation.hpp"
 
 /// What a wood screw holds in a stud, after ANSI/AWC NDS-2018 chapter 12 and AWC TR12 (both from memory).
 ///
@@ -64,10 +65,17 @@ double main_bearing_length_in(const ScrewProperties& screw, double penetration_i
 /// Steel of the root in tension, N: 24 ksi on the root area (house rule, well under what screw steel bears).
 double steel_tension_n(const ScrewProperties& screw);
 
+/// What a side member bears around a screw of a root diameter, N: q l / Rd, mode Is (NDS-2018 12.3.1, from memory).
+double bearing_n(double diameter_in, SideMember side);
+
+/// Shear that bends a screw through a gap that bears nothing, N: M / e, M its yield moment 70 ksi D^3 / 6 at the root
+/// over KD (NDS-2018 12.3.1, from memory). Without a gap it does not limit.
+double bent_shear_n(double root_in, double lever_in);
+
 /// Utilisation of one screw under tension and shear together (NDS 12.4):
 /// capacity along the load = W Z / (W cos^2 a + Z sin^2 a), a the load's angle to the wood surface; never less than
-/// either alone, as that formula gives where W is more than twice Z.
-/// Infinite where there is load and no capacity.
-double combined_utilisation(double tension_n, double shear_n, double withdrawal_n, double lateral_n);
+/// either alone, as that formula gives where W is more than twice Z. Pure pull is pull over withdrawal, pure shear
+/// shear over lateral: what is not asked of it need not be there. Refused where there is load and no capacity.
+Utilisation combined_utilisation(double tension_n, double shear_n, double withdrawal_n, double lateral_n);
 
 } // namespace yes_square

@@ -44,6 +44,7 @@ struct RunRules {
     Length driver_room = 25_mm;                    ///< [hr] from a side's inner face to a screw: room for the driver
     Length side_grip = 60_mm;                      ///< [hr] screws into masonry stand this far in from a side
     Length thin_back = Length::inches(0, {1, 4});  ///< [cp] a back up to this holds nothing
+    Length rail_back = 15_mm;                      ///< [hr] a back this thick stands for rails that nobody entered
     Length screw_head = Length::inches(0, {1, 2}); ///< [cp] a cabinet screw's broad head, or its washer
     Length joint_cover = 4_mm;   ///< [hr] a screw that joins two units is at least this much shorter than both sides
     Length hook_drop = 52_mm;    ///< [cp] of a hook bracket's wall plate below the unit's top
@@ -81,6 +82,9 @@ enum class Skill { everyday, practised };
 struct ShelfRules {
     double desk_edge_n = 1000;      ///< [hr] someone sits or leans on a desk's front edge
     double desk_kg_per_m2 = 50;     ///< [hr] what stands on a desk
+    double sat_on_n = 1000;         ///< [hr] someone sits down on a shelf that is low and deep enough for it
+    Length sat_on_below = 650_mm;   ///< [hr] its top
+    Length sat_on_depth = 200_mm;   ///< [hr] from this depth
     double clothes_kg_per_m = 40;   ///< [cp] on a pole
     Length board_longest = 2440_mm; ///< [cp] boards are to be had up to this
     Length standards_most = 24_in;  ///< [hr] between slotted uprights

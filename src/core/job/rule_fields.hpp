@@ -32,6 +32,7 @@ void fields(auto& visit, Is<RunRules> auto& rules) {
     visit.optional("driver_room", rules.driver_room, margin);
     visit.optional("side_grip", rules.side_grip, margin);
     visit.optional("thin_back", rules.thin_back, margin);
+    visit.optional("rail_back", rules.rail_back, margin);
     visit.optional("screw_head", rules.screw_head, length);
     visit.optional("joint_cover", rules.joint_cover, margin);
     visit.optional("hook_drop", rules.hook_drop, margin);
@@ -66,6 +67,9 @@ void fields(auto& visit, Is<ShelfRules> auto& rules) {
     constexpr Meaning stress{"a stress", Range::more_than_zero};
     visit.optional("desk_edge_n", rules.desk_edge_n, Meaning{"a force", Range::not_negative});
     visit.optional("desk_kg_per_m2", rules.desk_kg_per_m2, load);
+    visit.optional("sat_on_n", rules.sat_on_n, Meaning{"a force", Range::not_negative});
+    visit.optional("sat_on_below", rules.sat_on_below, margin);
+    visit.optional("sat_on_depth", rules.sat_on_depth, margin);
     visit.optional("clothes_kg_per_m", rules.clothes_kg_per_m, load);
     visit.optional("board_longest", rules.board_longest, length);
     visit.optional("standards_most", rules.standards_most, length);

@@ -51,7 +51,9 @@ std::string say(const Quantity& quantity, const Voice& voice) {
     case Kind::modulus:
         return fmt::format("{:.1f} GPa", si / 1e9);
     case Kind::ratio:
-        return std::isinf(si) ? std::string{"beyond all measure"} : fmt::format("{:.2f}", si);
+        return std::isnan(si)   ? say(std::string_view{"not known"}, voice)
+               : std::isinf(si) ? say(std::string_view{"beyond all measure"}, voice)
+                                : fmt::format("{:.2f}", si);
     case Kind::share:
         // Never rounded up to certainty.
         return fmt::format("{:.0f} %", si < 1 ? std::min(99.0, std::round(si * 100)) : 100.0);

@@ -31,7 +31,7 @@ struct BoxPlan {
     std::optional<Squareness> square;
     std::vector<Length> shelf_tops; ///< above the datum, from the highest
     SagVerdict sag;                 ///< of a shelf
-    double board_utilisation = 0;
+    Utilisation board_utilisation = Utilisation::none();
     double kg = 0;
     double loaded_kg = 0;
     std::size_t back_screws = 0; ///< that hold the back to the box
@@ -50,9 +50,9 @@ struct HungPlan {
     std::string hung_name;
     HungVerdict verdict = HungVerdict::unload;
     double loaded_kg = 0;
-    std::optional<double> utilisation; ///< of the worst screw that counts, as found; none: nothing counts
-    std::size_t counts = 0;            ///< screws that count
-    UnitPlan wanted;                   ///< how it would be fixed afresh
+    Utilisation utilisation; ///< of the worst screw that counts, as found; unknown: nothing counts
+    std::size_t counts = 0;  ///< screws that count
+    UnitPlan wanted;         ///< how it would be fixed afresh
     std::size_t add_top = 0;
     std::size_t add_bottom = 0;
     std::vector<Step> steps;

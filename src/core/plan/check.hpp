@@ -3,7 +3,9 @@
 #include "core/job/edits.hpp"
 #include "core/measure/provenance.hpp"
 #include "core/measure/sentence.hpp"
+#include "core/measure/utilisation.hpp"
 
+#include <cmath>
 #include <optional>
 #include <string>
 #include <vector>
@@ -101,7 +103,6 @@ enum class CheckCode {
     run_meets_neighbour,
     unit_few_studs,
     unit_top_only,
-    unit_thin_back,
     unit_hardware_unrated,
     unit_over_ceiling,
     unit_cannot_tilt,
@@ -163,8 +164,9 @@ enum class CheckCode {
     feed_overloaded,
     feed_along_nothing,
     stock_too_short,
-    delivery_short,
-    delivery_unchecked,
+    hole_outside,
+    rails_unknown,
+    not_reckoned,
 };
 
 std::string_view name(CheckCode code);
@@ -180,26 +182,51 @@ struct Check {
     std::optional<Length> z = {};
 };
 
-/// What one wall hole of a bracket has to bear.
+/// What one wall hole has to bear in one load case.
 struct HoleDemand {
     double tension_n = 0;
-    double shear_n = 0;
+    double down_n = 0;
     double duration = 0.9; ///< load duration factor, for wood
+    std::string_view when = {};
+    double across_n = 0; ///< to the right
+    double shear_n() const { return std::hypot(down_n, across_n); }
+    bool operator==(const HoleDemand&) const = default;
 };
 
-/// How a bracket or a unit is held: one kind of screw or plug for all its wall holes.
-struct Fixing {
+/// What a group of holes holds in one load case: the weight, where along the wall, and its moment out of the wall.
+struct LoadCase {
+    std::string_view when;
+    double down_n = 0;
+    double at_x = 0; ///< m from the reference end
+    double moment_nm = 0;
+    double duration = 0.9;
+    bool operator==(const LoadCase&) const = default;
+};
+
+/// What a fixing holds where it passes through a part: less where that part is thin or stands off the wall.
+struct FixingStrength {
+    double tension_n = 0; ///< for stored goods
+    double shear_n = 0;
+    Length penetration;                      ///< in stud or masonry
+    Length thread;                           ///< that grips, of a wood screw
+    Length side = {};                        ///< thickness of what is fixed, there
+    std::optional<double> side_gravity = {}; ///< of wood; none: steel
+    Length head = {};                        ///< of the screw or its washer, where that is wood
+    Length gap = {};                         ///< lining and packing between, which bear nothing
+    bool operator==(const FixingStrength&) const = default;
+};
+
+/// How a bracket or a unit is held: one kind of screw or plug for all its wall holes, and what it holds where it is
+/// used most.
+struct Fixing : FixingStrength {
     std::string name;
     Length screw_length;
-    Length penetration; ///< in stud or masonry
-    Length thread;      ///< thread that grips, of a wood screw
     Length hole_diameter;
-    Length drill_depth;   ///< from the face of the wall: where the tape goes on the bit
-    double tension_n = 0; ///< capacity per fixing, duration included
-    double shear_n = 0;
+    Length drill_depth; ///< from the face of the wall: where the tape goes on the bit
     Source source;
     Length clearance = {}; ///< the hole its shank passes through in what is screwed on
     bool coach = false;
+    const FixingStrength& strength() const { return *this; }
 };
 
 struct SagVerdict {

@@ -58,9 +58,9 @@ struct PiecePlan {
     double each_n = 0;                  ///< of each one, along its screw
     std::vector<RestraintPlace> places; ///< that count
     std::optional<Fixing> fixing;
-    std::optional<double> fixing_utilisation;
-    std::optional<double> rating_utilisation; ///< of the maker's figure for a bracket or strap
-    std::size_t frame_screws = 0;             ///< of its frame to a cleat, in all; 0: none would hold, or no cleat
+    Utilisation fixing_utilisation;
+    Utilisation rating_utilisation; ///< of the maker's figure for a bracket or strap
+    std::size_t frame_screws = 0;   ///< of its frame to a cleat, in all; 0: none would hold, or no cleat
     std::vector<Step> steps;
     std::vector<Working> workings;
     std::vector<Check> checks;

@@ -1,5 +1,7 @@
 #include "core/plan/plan.hpp"
 
+#include "core/plan/guarded.hpp"
+
 #include <algorithm>
 #include <array>
 #include <cstdlib>
@@ -174,8 +176,6 @@ std::string_view name(CheckCode code) {
         return "unit_few_studs";
     case CheckCode::unit_top_only:
         return "unit_top_only";
-    case CheckCode::unit_thin_back:
-        return "unit_thin_back";
     case CheckCode::unit_hardware_unrated:
         return "unit_hardware_unrated";
     case CheckCode::unit_over_ceiling:
@@ -298,10 +298,12 @@ std::string_view name(CheckCode code) {
         return "feed_along_nothing";
     case CheckCode::stock_too_short:
         return "stock_too_short";
-    case CheckCode::delivery_short:
-        return "delivery_short";
-    case CheckCode::delivery_unchecked:
-        return "delivery_unchecked";
+    case CheckCode::hole_outside:
+        return "hole_outside";
+    case CheckCode::rails_unknown:
+        return "rails_unknown";
+    case CheckCode::not_reckoned:
+        return "not_reckoned";
     }
     std::abort();
 }
@@ -365,6 +367,15 @@ std::size_t count_checks(const Plan& plan, Severity severity) {
         for (const OwnedCheck& owned : checks_of(*wall))
             total += owned.check->severity == severity;
     return total;
+}
+
+Check not_reckoned(const std::string& name, std::string_view why) {
+    Check check{CheckCode::not_reckoned, Severity::error, {"{0} could not be reckoned: {1}", {name, std::string{why}}}};
+    check.cures.push_back(
+        {{"Look for a figure that cannot be meant. Where all are right, it is a fault of this program: report it with "
+          "the job"},
+         std::nullopt});
+    return check;
 }
 
 } // namespace yes_square

@@ -27,14 +27,18 @@ struct BracketPlan {
     Hold hold = Hold::lining;
     std::optional<std::size_t> stud; ///< index in WallSurvey::studs
     Reaction reaction;               ///< of one board
-    double carries_n = 0;            ///< at worst, all boards on it and somebody leaning on one
-    double tension_n = 0;            ///< on the worst hole, governing case
-    double shear_n = 0;              ///< per hole, governing case
+    std::vector<LoadCase> loads;     ///< on all its holes together
+    std::vector<std::vector<HoleDemand>>
+        row_demands;      ///< of its holes, from the top, in each case; more cases of one hole
+    bool turns = false;   ///< in one of them nothing keeps it from turning off the wall
+    double carries_n = 0; ///< at worst, all boards on it and somebody leaning on one
+    double tension_n = 0; ///< on the worst hole, governing case
+    double shear_n = 0;   ///< per hole, governing case
     std::optional<Fixing> fixing;
-    std::optional<double> fixing_utilisation;  ///< none: nothing to hold it, or nothing known
-    std::optional<double> bracket_utilisation; ///< none: the maker's rating is unknown
-    bool hanger = false;                       ///< from the ceiling
-    double rod_sink = 0;                       ///< m, of the shelf's front by the bending of a hidden rod
+    Utilisation fixing_utilisation;  ///< unknown: nothing to hold it, or nothing known
+    Utilisation bracket_utilisation; ///< unknown without the maker's rating
+    bool hanger = false;             ///< from the ceiling
+    double rod_sink = 0;             ///< m, of the shelf's front by the bending of a hidden rod
 };
 
 struct Hole {
@@ -43,15 +47,19 @@ struct Hole {
     Length x;
     Length z;         ///< above the datum, the finished floor
     Length above_now; ///< above the floor as it is now, at x
+    Length radius = {};
+    std::vector<HoleDemand> demands = {}; ///< as the load cases of its place, or of its plate
+    FixingStrength strength = {};         ///< of its fixing there
+    Utilisation utilisation = {};
 };
 
 /// A layout by one school, with what it comes to.
 struct Alternative {
     BracketLayout layout;
     int extra_brackets = 0;
-    double sag_share = 0;      ///< worst long-term sag divided by its limit
-    double utilisation = 0;    ///< worst of fixings and rated brackets; infinite where nothing holds
-    bool keeps_limits = false; ///< sag, utilisation and hold
+    double sag_share = 0;                          ///< worst long-term sag divided by its limit
+    Utilisation utilisation = Utilisation::none(); ///< worst of fixings and rated brackets; refused where nothing holds
+    bool keeps_limits = false;                     ///< sag, utilisation and hold
     std::vector<Sentence> gives_up;
 };
 
@@ -64,16 +72,18 @@ struct BoardPiece {
 
 /// A strip on a wall of an alcove that carries a shelf.
 struct CleatPlan {
-    std::string_view wall; ///< "left", "back", "right"
+    std::string_view wall;     ///< "left", "back", "right"
+    bool on_this_wall = false; ///< its screws are among the shelf's holes
     Length length;
     double load_n = 0; ///< on all of it
     std::size_t screws = 0;
     bool few_studs = false; ///< of a framed wall: too few of its studs are found behind the strip
     Hold hold = Hold::lining;
-    HoleDemand demand;       ///< on its worst screw
-    bool wall_known = false; ///< what it is screwed to was surveyed; else taken to be built like the shelf's wall
+    HoleDemand demand;             ///< on its worst screw
+    std::vector<HoleDemand> loads; ///< of a screw, in every case
+    bool wall_known = false;       ///< what it is screwed to was surveyed; else taken to be built like the shelf's wall
     std::optional<Fixing> fixing;
-    std::optional<double> utilisation; ///< of its worst screw; none: nothing known to hold it
+    Utilisation utilisation; ///< of its worst screw; unknown: nothing known holds it
 };
 
 /// Wood between two studs of open framing, for fixings that miss them.
@@ -112,13 +122,16 @@ struct ShelfPlan {
     std::optional<SagVerdict> sag;
     double self_weight_n_per_m = 0;
     double goods_n_per_m = 0;
-    double mass_kg = 0;                      ///< board alone; of a fixture all of it, empty
-    double board_utilisation = 0;            ///< bending stress in the board
-    std::vector<BoardPiece> pieces;          ///< boards to cut, as they lie from the left, for one tier
-    std::vector<CleatPlan> cleats;           ///< of an alcove shelf
-    bool plate_turns = false;                ///< too few of a plate's holes carry to hold it
-    std::optional<double> plate_utilisation; ///< of its maker's rating; none: not known
-    std::optional<Length> shelf_screw;       ///< up into the board
+    double mass_kg = 0;                                  ///< board alone; of a fixture all of it, empty
+    Utilisation board_utilisation = Utilisation::none(); ///< bending stress in the board
+    std::vector<BoardPiece> pieces;                      ///< boards to cut, as they lie from the left, for one tier
+    std::vector<CleatPlan> cleats;                       ///< of an alcove shelf
+    bool plate_turns = false;                            ///< too few of a plate's holes carry to hold it
+    std::vector<LoadCase> plate_loads;                   ///< on all holes of a plate together
+    Length plate_edge;                                   ///< its lower edge
+    Length cleat_breadth;                                ///< of an alcove shelf's strips
+    Utilisation plate_utilisation;                       ///< of its maker's rating; unknown without it
+    std::optional<Length> shelf_screw;                   ///< up into the board
     Length left_overhang;
     Length right_overhang;
     std::vector<DrillRow> drilling;

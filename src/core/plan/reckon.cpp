@@ -7,6 +7,7 @@
 #include "core/fitting/wall_marks.hpp"
 #include "core/lines/room_lines.hpp"
 #include "core/plan/clashes.hpp"
+#include "core/plan/guarded.hpp"
 #include "core/plan/reckon_survey.hpp"
 #include "core/runs/reckon_run.hpp"
 #include "core/shelves/noggings.hpp"
@@ -48,6 +49,68 @@ struct Earlier {
     bool survey = false; ///< nothing but what hangs on the wall changed
 };
 
+ShelfPlan named(const Shelf& shelf) {
+    ShelfPlan plan;
+    plan.shelf_id = shelf.id;
+    plan.shelf_name = shelf.name;
+    return plan;
+}
+SystemPlan named(const StorageSystem& system) {
+    SystemPlan plan;
+    plan.system_id = system.id;
+    plan.system_name = system.name;
+    return plan;
+}
+PiecePlan named(const Piece& piece) {
+    PiecePlan plan;
+    plan.piece_id = piece.id;
+    plan.piece_name = piece.name;
+    plan.cases.emplace_back();
+    plan.verdict = PieceVerdict::unsafe;
+    return plan;
+}
+BoxPlan named(const WallBox& box) {
+    BoxPlan plan;
+    plan.box_id = box.id;
+    plan.box_name = box.name;
+    return plan;
+}
+HungPlan named(const HungCabinet& hung) {
+    HungPlan plan;
+    plan.hung_id = hung.id;
+    plan.hung_name = hung.unit.name;
+    plan.verdict = HungVerdict::unload;
+    return plan;
+}
+FeedPlan named(const LightFeed& feed) {
+    FeedPlan plan;
+    plan.feed_id = feed.id;
+    plan.feed_name = feed.name;
+    return plan;
+}
+/// As many units as the run has, nothing known of them but their names.
+RunPlan named(const Run& run, const RunLayout& layout) {
+    RunPlan plan;
+    plan.run_id = run.id;
+    plan.run_name = run.name;
+    plan.level = run.level;
+    plan.layout = layout;
+    for (std::size_t i = 0; i < run.units.size(); ++i) {
+        UnitPlan& unit = plan.units.emplace_back();
+        unit.unit_id = run.units[i].id;
+        unit.name = run.units[i].name;
+        if (i < layout.units.size())
+            unit.place = layout.units[i];
+    }
+    return plan;
+}
+
+/// A thing's plan, whatever happens to it.
+template <class Part>
+auto reckon_guarded(const Part& part, const std::string& name, auto&& reckon_part) {
+    return guarded(named(part), name, [&](auto& plan) { plan = reckon_part(part); });
+}
+
 /// What stands or hangs by itself, and what is in the way of what.
 void reckon_furniture(WallPlan& plan, const WallSite& site) {
     const Wall& wall = site.wall;
@@ -57,17 +120,21 @@ void reckon_furniture(WallPlan& plan, const WallSite& site) {
     const auto each = [&](const auto& parts, auto& plans, auto&& reckon_part) {
         plans.reserve(parts.size());
         for (const auto& part : parts) {
-            plans.push_back(reckon_part(part, site));
-            const std::vector<Check> clashes =
-                clashes_of(*std::ranges::find(things, part.id, &WallThing::id), things, site);
-            plans.back().checks.insert(plans.back().checks.begin(), clashes.begin(), clashes.end());
+            plans.push_back(reckon_guarded(part, part.name, [&](const auto& one) {
+                auto reckoned = reckon_part(one, site);
+                const std::vector<Check> clashes =
+                    clashes_of(*std::ranges::find(things, one.id, &WallThing::id), things, site);
+                reckoned.checks.insert(reckoned.checks.begin(), clashes.begin(), clashes.end());
+                return reckoned;
+            }));
         }
     };
     each(wall.systems, plan.systems, reckon_system);
     each(wall.pieces, plan.pieces, reckon_piece);
     each(wall.boxes, plan.boxes, reckon_box);
     for (const HungCabinet& hung : wall.hung)
-        plan.hung.push_back(audit_cabinet(hung, site));
+        plan.hung.push_back(
+            reckon_guarded(hung, hung.unit.name, [&](const HungCabinet& one) { return audit_cabinet(one, site); }));
 }
 
 std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, const WallSurroundings& around,
@@ -75,23 +142,42 @@ std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, co
     auto plan = std::make_shared<WallPlan>();
     plan->wall_id = wall.id;
     plan->wall_name = wall.name;
-    plan->survey = earlier.survey ? earlier.plan->survey : reckon_survey(wall, around, job.rules);
+    plan->survey = earlier.survey ? earlier.plan->survey : guarded(WallSurvey{}, wall.name, [&](WallSurvey& survey) {
+        survey = reckon_survey(wall, around, job.rules);
+    });
     plan->survey.corner_things = around.corner_things;
     const WallSite site{job.rules, job.catalogue, wall, around.service_class, plan->survey};
     plan->shelves.reserve(wall.shelves.size());
     for (const Shelf& shelf : wall.shelves)
-        plan->shelves.push_back(reckon_shelf(shelf, site));
+        plan->shelves.push_back(
+            reckon_guarded(shelf, shelf.name, [&](const Shelf& one) { return reckon_shelf(one, site); }));
     plan->noggings = noggings_of(wall, plan->survey, plan->shelves, job.rules);
     const RunSite runs{site, around.lines, around.runs, around.left_lean, around.right_lean};
     plan->runs.reserve(wall.runs.size());
     for (std::size_t i = 0; i < wall.runs.size(); ++i)
-        plan->runs.push_back(reckon_run(i, runs));
+        plan->runs.push_back(guarded(named(wall.runs[i], around.runs[i]), wall.runs[i].name,
+                                     [&](RunPlan& run) { run = reckon_run(i, runs); }));
     reckon_furniture(*plan, site);
     for (const LightFeed& feed : wall.feeds)
-        plan->feeds.push_back(reckon_feed(feed, site, *plan));
-    for (const WorkReading& reading : wall.work_readings)
-        plan->readings.push_back(judge_reading(reading, site, *plan));
-    plan->checks = left_over_holes(wall, *plan);
+        plan->feeds.push_back(
+            reckon_guarded(feed, feed.name, [&](const LightFeed& one) { return reckon_feed(one, site, *plan); }));
+    // What follows from all of it together.
+    struct Rest {
+        std::vector<ReadingPlan> readings;
+        std::vector<Check> checks;
+    };
+    Rest rest = guarded(Rest{}, wall.name, [&](Rest& filled) {
+        for (const WorkReading& reading : wall.work_readings)
+            filled.readings.push_back(judge_reading(reading, site, *plan));
+        filled.checks = left_over_holes(wall, *plan);
+    });
+    for (std::size_t i = rest.readings.size(); i < wall.work_readings.size(); ++i) {
+        ReadingPlan& unread = rest.readings.emplace_back();
+        unread.reading_id = wall.work_readings[i].id;
+        unread.verdict = Verdict::unsure;
+    }
+    plan->readings = std::move(rest.readings);
+    plan->checks = std::move(rest.checks);
     return plan;
 }
 
@@ -145,7 +231,7 @@ const Plan& Reckoner::reckon(const Job& job) {
     const bool same_rules = job.rules == last_.rules && job.catalogue == last_.catalogue;
     std::vector<RoomLines> lines;
     for (const Room& room : job.rooms)
-        lines.push_back(reckon_lines(job, room));
+        lines.push_back(guarded(RoomLines{}, room.name, [&](RoomLines& solved) { solved = reckon_lines(job, room); }));
     std::vector<WallSurroundings> around = surroundings_of(job, lines);
     Plan plan;
     plan.walls.resize(job.walls.size());
@@ -170,7 +256,8 @@ const Plan& Reckoner::reckon(const Job& job) {
     each_in_parallel(changed,
                      [&](std::size_t i) { plan.walls[i] = reckon_wall(job, job.walls[i], around[i], earlier[i]); });
     for (std::size_t i = 0; i < job.rooms.size(); ++i) {
-        plan.rooms.push_back(reckon_room(job, job.rooms[i]));
+        plan.rooms.push_back(
+            guarded(RoomSurvey{}, job.rooms[i].name, [&](RoomSurvey& room) { room = reckon_room(job, job.rooms[i]); }));
         plan.rooms.back().lines = std::move(lines[i]);
     }
     last_ = job;

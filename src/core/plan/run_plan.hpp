@@ -70,7 +70,10 @@ struct UnitHole {
     Length inside_right; ///< from the right side's inner face
     Hold hold = Hold::lining;
     std::optional<std::size_t> stud;
-    Length shim; ///< between unit and wall, so that the front is straight
+    Length shim;                     ///< between unit and wall, so that the front is straight
+    std::vector<HoleDemand> demands; ///< as the unit's load cases
+    FixingStrength strength;         ///< of the unit's fixing there
+    Utilisation utilisation;
 };
 
 struct Foot {
@@ -99,13 +102,35 @@ struct UnitPlan {
     double lift_kg = 0; ///< doors and loose shelves off
     std::vector<UnitHole> holes;
     std::optional<Fixing> fixing;
-    double tension_n = 0; ///< on the worst hole
+    std::vector<LoadCase> loads; ///< on all its holes together
+    bool turns = false;          ///< in one of them nothing keeps it from turning off the wall
+    double tension_n = 0;        ///< on the hole that is used most, in the case that governs
     double shear_n = 0;
-    std::optional<double> utilisation;
-    double tip_needs_n = 0; ///< of a tall unit: what all that keeps it from tipping must hold
+    std::string_view governing; ///< that case
+    Utilisation utilisation;
+    bool rails_unknown = false; ///< nobody entered what its screws go through
+    double tip_needs_n = 0;     ///< of a tall unit: what all that keeps it from tipping must hold
     std::optional<double> hook_load_n;
-    std::optional<double> hook_utilisation;
+    Utilisation hook_utilisation;
     std::vector<Foot> feet;
+};
+
+/// One place where a suspension rail is fixed, and what it bears there, all its screws together.
+struct RailFixing {
+    Length x;
+    std::optional<std::size_t> stud;
+    HoleDemand demand; ///< on one of its screws
+    FixingStrength strength;
+    Utilisation utilisation;
+};
+
+/// How a suspension rail is fixed for what hangs on it.
+struct RailHold {
+    std::vector<RailFixing> places; ///< as its fixings
+    std::vector<LoadCase> loads;    ///< its hooks: a weight each, and its pull off the wall as a moment about no lever
+    std::optional<Fixing> fixing;
+    Utilisation utilisation; ///< unknown: it has fewer than two fixings, or nothing hangs on it
+    std::size_t screws = 1;  ///< at each place: a second one where one does not bear it
 };
 
 /// A strip cut for the run: rail, worktop, plinth, ledger, packer.
@@ -118,6 +143,7 @@ struct RunPiece {
     Length breadth;              ///< worktop: front to back; plinth: height
     std::vector<Length> cuts;    ///< its lengths, left to right
     std::vector<Length> fixings; ///< places of its screws along the wall
+    RailHold hold = {};          ///< of a suspension rail
 };
 
 /// A board's edge shaped to the wall, as a table of widths.
@@ -145,9 +171,6 @@ struct RunPlan {
     std::vector<JoinScrew> joins;
     std::vector<RunPiece> pieces;
     std::vector<Scribe> scribes;
-    std::optional<Fixing> rail_fixing;
-    std::optional<double> rail_utilisation;
-    std::size_t rail_screws = 1; ///< at each of its fixings
     std::vector<Step> steps;
     std::vector<Working> workings;
     std::vector<Check> checks;

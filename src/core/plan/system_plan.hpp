@@ -34,7 +34,7 @@ struct BayShelf {
     double kg = 0;
     double load_n = 0; ///< of goods on it, besides itself
     SagVerdict sag;
-    double board_utilisation = 0;
+    Utilisation board_utilisation = Utilisation::none();
 };
 
 struct CleatScrew {
@@ -52,7 +52,7 @@ struct BayCleat {
     double load_n = 0;
     std::vector<CleatScrew> screws;
     std::vector<HoleDemand> demands;
-    std::optional<double> utilisation; ///< of its worst screw; none: nothing holds it
+    Utilisation utilisation; ///< of its worst screw; unknown: nothing holds it
     bool in_strip = false;
 };
 
@@ -63,8 +63,8 @@ struct BayRod {
     Length under; ///< clear below its middle
     double load_n = 0;
     SagVerdict sag;
-    double utilisation = 0; ///< of its bending strength
-    std::size_t holds = 0;  ///< garments of the bay's kind
+    Utilisation utilisation = Utilisation::none(); ///< of its bending strength
+    std::size_t holds = 0;                         ///< garments of the bay's kind
 };
 
 enum class GoodsKind { garments, piles, boxes, shoes, drawers };
@@ -90,7 +90,9 @@ struct BayPlan {
     double kg = 0;        ///< its shelves, drawers and the panel on its left
     double drawer_kg = 0; ///< of that, one drawer
     double loaded_kg = 0;
-    double needs_n = 0; ///< of what keeps it from tipping
+    double needs_n = 0;               ///< of what keeps it from tipping
+    std::vector<LoadCase> loads = {}; ///< of one that hangs, on all its screws together
+    bool turns = false;               ///< nothing keeps it from turning off the wall
     Length right() const { return left + width; }
 };
 

@@ -51,8 +51,7 @@ private:
         const double contents = plan_.loaded_kg - plan_.empty_kg;
         const double kg = std::max(plan_.loaded_kg / 2, plan_.empty_kg / 2 + 0.75 * contents / 2);
         plan_.hook_load_n = kg * standard_gravity;
-        if (unit_.hook_rating_n)
-            plan_.hook_utilisation = *plan_.hook_load_n / *unit_.hook_rating_n;
+        plan_.hook_utilisation = Utilisation::of(*plan_.hook_load_n, unit_.hook_rating_n);
     }
 
     std::vector<Column> columns() const {
@@ -85,12 +84,13 @@ private:
 
     void screws() {
         const std::vector<HangingRail> rails = rails_of(unit_, site_.rules.runs);
+        plan_.rails_unknown = rails.empty();
         const std::vector<Column> places = columns();
         const auto carrying = static_cast<std::size_t>(std::ranges::count_if(places, carries));
         drill(rails, places, carrying == 1);
         const bool room =
             std::ranges::all_of(rails, [](const HangingRail& rail) { return rail.breadth >= stacked() * 3 / 2; });
-        if (carrying > 1 && room && site_.timber() && plan_.utilisation && *plan_.utilisation > 1)
+        if (carrying > 1 && room && site_.timber() && plan_.utilisation.over())
             drill(rails, places, true); // one in each stud does not bear it: two, one above the other
     }
 
@@ -102,79 +102,117 @@ private:
     /// Holes through every rail at every column, one or two in each, and the screw for them.
     void drill(const std::vector<HangingRail>& rails, const std::vector<Column>& places, bool two) {
         plan_.holes.clear();
-        Length most_shim;
-        ScrewPattern pattern;
-        pattern.screws_in_row = two ? 2 : 1;
-        pattern.stacked_m = two ? stacked().in_metres() : 0;
         for (std::size_t r = 0; r < rails.size(); ++r) {
             const Length z = standing_.top() - rails[r].down;
-            pattern.rows.push_back((z - standing_.bottom).in_metres());
             for (const Column& column : places)
                 for (const Length at : two ? std::vector{z + stacked() / 2, z - stacked() / 2} : std::vector{z}) {
-                    const Length shim = site_.survey.face.shim_at(column.x, at).value_or(Length{});
-                    const Length outside = column.x - standing_.place.left;
-                    plan_.holes.push_back({r, column.x, at, site_.survey.floor.above_floor_now(column.x, at), outside,
-                                           outside - unit_.side, standing_.place.right() - unit_.side - column.x,
-                                           column.hold, column.stud, shim});
-                    if (carries(column))
-                        most_shim = std::max(most_shim, shim);
-                    if (r + 1 == rails.size() && shim > Length{})
-                        pattern.packed_at_bottom = true;
+                    UnitHole hole;
+                    hole.rail = r;
+                    hole.x = column.x;
+                    hole.z = at;
+                    hole.above_now = site_.survey.floor.above_floor_now(column.x, at);
+                    hole.from_left = column.x - standing_.place.left;
+                    hole.inside_left = hole.from_left - unit_.side;
+                    hole.inside_right = standing_.place.right() - unit_.side - column.x;
+                    hole.hold = column.hold;
+                    hole.stud = column.stud;
+                    hole.shim = site_.survey.face.shim_at(column.x, at).value_or(Length{});
+                    plan_.holes.push_back(std::move(hole));
                 }
         }
-        for (const Column& column : places)
-            if (carries(column))
-                pattern.columns.push_back((column.x - standing_.place.left).in_metres());
-        if (!pattern.columns.empty() && !pattern.rows.empty())
-            choose(rails, pattern, most_shim);
+        weigh(rails);
+    }
+
+    /// The holes that something holds.
+    std::vector<UnitHole*> carrying_holes() {
+        std::vector<UnitHole*> holes;
+        for (UnitHole& hole : plan_.holes)
+            if (hole.hold != Hold::assumed_stud)
+                holes.push_back(&hole);
+        return holes;
+    }
+
+    void weigh(const std::vector<HangingRail>& rails) {
+        plan_.loads.clear();
+        plan_.turns = false;
+        plan_.fixing.reset();
+        plan_.utilisation = {};
+        const std::vector<UnitHole*> holes = carrying_holes();
+        if (holes.empty())
+            return;
+        if (standing_.level == RunLevel::wall)
+            hang(holes, rails);
+        else if (standing_.tall())
+            hold_back(holes, rails.front());
+        else // it stands by itself; its screws only keep it there
+            for (UnitHole* hole : holes)
+                hole->demands = {{0, 0, duration_people, "it stands by itself"}};
+        if (!plan_.turns)
+            choose(holes, rails);
+    }
+
+    void hang(const std::vector<UnitHole*>& holes, const std::vector<HangingRail>& rails) {
+        ScrewPattern pattern;
+        for (const UnitHole* hole : holes) {
+            pattern.holes.push_back({hole->from_left.in_metres(), (hole->z - standing_.bottom).in_metres()});
+            pattern.packed_at_bottom |= hole->rail + 1 == rails.size() && hole->shim > Length{};
+        }
+        const UnitForces forces =
+            unit_forces(unit_, plan_.empty_kg, plan_.loaded_kg, pattern, site_.rules.lining_pressure_n_per_mm2 * 1e6);
+        plan_.turns = forces.refused;
+        if (forces.refused)
+            return;
+        for (const UnitCase& one : forces.cases) {
+            plan_.loads.push_back(one.load);
+            plan_.loads.back().at_x += standing_.place.left.in_metres();
+            for (std::size_t i = 0; i < holes.size(); ++i)
+                holes[i]->demands.push_back({one.holes[i].tension_n, one.holes[i].down_n, one.load.duration,
+                                             one.load.when, one.holes[i].across_n});
+        }
     }
 
     /// What each top screw of a tall unit holds back, by the stability sum.
-    double tall_restraint(const ScrewPattern& pattern) {
+    void hold_back(const std::vector<UnitHole*>& holes, const HangingRail& top_rail) {
         const TippingRules& rules = site_.rules.tipping;
         const Piece piece = piece_of(unit_, plan_.empty_kg, plan_.loaded_kg);
-        for (const TipCase& tip : tip_cases(piece, rules, pattern.rows.front()))
+        const auto top = static_cast<std::size_t>(
+            std::ranges::count_if(holes, [&](const UnitHole* hole) { return hole->rail == holes.front()->rail; }));
+        for (const TipCase& tip : tip_cases(piece, rules, (unit_.height - top_rail.down).in_metres()))
             plan_.tip_needs_n = std::max(plan_.tip_needs_n, tip.needs_n);
-        return each_restraint_n(plan_.tip_needs_n, pattern.columns.size(), 1, rules) / pattern.screws_in_row;
+        std::vector<Length> columns;
+        for (const UnitHole* hole : holes)
+            columns.push_back(hole->x);
+        std::ranges::sort(columns);
+        columns.erase(std::ranges::unique(columns).begin(), columns.end());
+        const double each = each_restraint_n(plan_.tip_needs_n, columns.size(), 1, rules) *
+                            static_cast<double>(columns.size()) / static_cast<double>(top);
+        for (UnitHole* hole : holes)
+            hole->demands = {{each, 0, duration_people, "it begins to tip"}};
     }
 
-    void choose(const std::vector<HangingRail>& rails, const ScrewPattern& pattern, Length shim) {
-        HoleDemand demand;
-        if (standing_.level == RunLevel::wall) {
-            const UnitForces forces = unit_forces(unit_, plan_.empty_kg, plan_.loaded_kg, pattern);
-            if (forces.refused)
-                return;
-            demand = {forces.tension_n, forces.shear_n, duration_stored};
-        } else if (standing_.tall()) {
-            demand = {tall_restraint(pattern), 0, duration_people};
-        } else {
-            demand = {0, 0, duration_people}; // stands by itself; its screws only keep it there
+    void choose(const std::vector<UnitHole*>& holes, const std::vector<HangingRail>& rails) {
+        const Hold hold = site_.masonry() ? Hold::masonry : Hold::proved_stud;
+        std::vector<HeldPart> parts;
+        for (const UnitHole* hole : holes) {
+            HeldPart part{driven_through_rail(unit_, rails[hole->rail], site_.rules.runs), hole->demands};
+            part.through.packing = hole->shim;
+            part.through.coach = standing_.coach;
+            if (const Framing* framing = site_.timber(); framing && hole->stud)
+                part.through.to_edge = to_edge_of(*framing, site_.survey.studs[*hole->stud], hole->x, site_.rules);
+            parts.push_back(std::move(part));
         }
-        plan_.tension_n = demand.tension_n;
-        plan_.shear_n = demand.shear_n;
-        DrivenThrough through = driven_through_rails(unit_, rails, site_.rules.runs);
-        const auto thinnest = std::ranges::min_element(rails, {}, &HangingRail::thickness);
-        through.packing = shim;
-        through.coach = standing_.coach;
-        const std::vector<HoleDemand> demands{demand};
-        const auto choose_through = [&](const DrivenThrough& rail) {
-            return choose_fixing(site_.catalogue, site_.rules, site_.wall,
-                                 site_.masonry() ? Hold::masonry : Hold::proved_stud, rail, demands);
-        };
-        auto choice = choose_through(through);
-        if (choice && thinnest->thickness < through.thickness) {
-            // One length for all: judged where its head has the least wood under it.
-            through.thickness = thinnest->thickness;
-            const auto thin = choose_through(through);
-            if (!thin)
-                choice.reset();
-            else
-                choice->utilisation = std::max(choice->utilisation, thin->utilisation);
-        }
+        const auto choice = choose_fixing(site_.catalogue, site_.rules, site_.wall, hold, parts);
         if (!choice)
             return;
         plan_.fixing = choice->fixing;
         plan_.utilisation = choice->utilisation;
+        plan_.tension_n = choice->governing.tension_n;
+        plan_.shear_n = choice->governing.shear_n();
+        plan_.governing = choice->governing.when;
+        for (std::size_t i = 0; i < holes.size(); ++i) {
+            holes[i]->strength = choice->at[i];
+            holes[i]->utilisation = utilisation_of(choice->at[i], hold, holes[i]->demands);
+        }
     }
 
     const StandingUnit& standing_;
@@ -186,7 +224,7 @@ private:
 } // namespace
 
 std::vector<HangingRail> rails_of(const CabinetUnit& unit, const RunRules& rules) {
-    if (!unit.rails.empty() || unit.back <= rules.thin_back)
+    if (!unit.rails.empty() || unit.back < rules.rail_back)
         return unit.rails;
     const Length inset = std::min(solid_back_inset, unit.height / 2);
     std::vector<HangingRail> rails{{inset, 2 * inset, unit.back}};
@@ -195,10 +233,8 @@ std::vector<HangingRail> rails_of(const CabinetUnit& unit, const RunRules& rules
     return rails;
 }
 
-DrivenThrough driven_through_rails(const CabinetUnit& unit, const std::vector<HangingRail>& rails,
-                                   const RunRules& rules) {
-    DrivenThrough through;
-    through.thickness = std::ranges::max(rails, {}, &HangingRail::thickness).thickness;
+DrivenThrough driven_through_rail(const CabinetUnit& unit, const HangingRail& rail, const RunRules& rules) {
+    DrivenThrough through{rail.thickness};
     through.gravity = specific_gravity(unit.rail_wood);
     through.bearing_psi = wood_bearing_psi(*through.gravity);
     through.head = rules.screw_head;

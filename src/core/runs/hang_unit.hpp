@@ -20,13 +20,12 @@ struct StandingUnit {
     bool tall() const { return unit.kind == UnitKind::tall || unit.kind == UnitKind::appliance_housing; }
 };
 
-/// The strips a unit's screws go through: its hanging rails, or a back thick enough to stand for them. Empty: nothing
-/// at its back holds a screw.
+/// The strips a unit's screws go through: its hanging rails as entered, or a back as thick as a rail. Empty: nobody
+/// entered any, and a thinner back does not stand for them.
 std::vector<HangingRail> rails_of(const CabinetUnit& unit, const RunRules& rules);
 
-/// How a screw goes through its rails: the thickest of them, under a broad head.
-DrivenThrough driven_through_rails(const CabinetUnit& unit, const std::vector<HangingRail>& rails,
-                                   const RunRules& rules);
+/// How a screw goes through one of its rails, under a broad head.
+DrivenThrough driven_through_rail(const CabinetUnit& unit, const HangingRail& rail, const RunRules& rules);
 
 /// What was found of a wall, to one that trusts proved studs alone: all others as if only assumed.
 WallSurvey proved_only(WallSurvey survey);

@@ -50,15 +50,9 @@ RunPlan reckon_run(std::size_t number, const RunSite& site) {
     plan.joins = joins_of(units, site);
     plan.pieces = pieces_of(units, site);
     plan.scribes = scribes_of(run, units, site);
-    for (const RunPiece& piece : plan.pieces)
-        if (piece.what == RunPiece::What::suspension_rail) {
-            const RailHold hold = hold_of_rail(piece, units, plan.units, site);
-            if (!plan.rail_utilisation || hold.utilisation > *plan.rail_utilisation) {
-                plan.rail_fixing = hold.fixing;
-                plan.rail_utilisation = hold.utilisation;
-                plan.rail_screws = hold.screws;
-            }
-        }
+    for (RunPiece& piece : plan.pieces)
+        if (piece.what == RunPiece::What::suspension_rail)
+            piece.hold = hold_of_rail(piece, units, plan.units, site);
     const DraftRun draft{run, units, site};
     check_places(draft, plan);
     check_hold(draft, plan);

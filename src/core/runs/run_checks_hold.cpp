@@ -50,24 +50,29 @@ private:
     void backs(std::size_t i) {
         const StandingUnit& standing = draft_.units[i];
         const auto rails = rails_of(standing.unit, site_.rules());
+        const bool hung = standing.level == RunLevel::wall;
         if (rails.empty()) {
-            Check& thin =
-                add(CheckCode::unit_thin_back, standing.level == RunLevel::wall ? Severity::error : Severity::warning,
-                    {"{0} has no rail, and its back of {1} holds nothing: screws pull through it",
-                     {name(i), quantity(standing.unit.back)}},
-                    quantity(standing.unit.back), left(i), standing.top());
-            if (standing.level == RunLevel::wall)
-                advise(thin, {"Hang the run on a suspension rail"},
+            // A base unit's screws hold nothing but its place.
+            const bool matters = hung || standing.tall();
+            Check& unknown = add(CheckCode::rails_unknown, matters ? Severity::error : Severity::note,
+                                 {"What rails {0} has was not entered, and its back of {1} does not stand for them",
+                                  {name(i), quantity(standing.unit.back)}},
+                                 quantity(standing.unit.back), left(i), standing.top());
+            advise(unknown, {"Enter its rails: how far down each is, how broad and how thick"});
+            if (hung)
+                advise(unknown, {"Hang the run on a suspension rail"},
                        SetHanging{draft_.run.id, Hanging::suspension_rail});
-            advise(thin, {"Glue and screw a rail of {0} or more across its back, top and bottom", {quantity(15_mm)}});
-        } else if (rails.size() == 1 && standing.level == RunLevel::wall) {
-            const bool refused = plan_.units[i].holes.empty() ? false : !plan_.units[i].fixing;
-            Check& top = add(CheckCode::unit_top_only, refused ? Severity::error : Severity::warning,
-                             {refused ? std::string_view{"{0} has a top rail only and is packed off the wall below: it "
-                                                         "would turn about its screws"}
-                                      : "{0} has a top rail only: nothing holds its foot to the wall",
-                              {name(i)}},
+            advise(unknown, {"Without one, glue and screw a rail of {0} or more across its back, top and bottom",
+                             {quantity(15_mm)}});
+        } else if (plan_.units[i].turns) {
+            Check& top = add(CheckCode::unit_top_only, Severity::error,
+                             {"{0} would turn about its screws: nothing above its pressed edge holds it", {name(i)}},
                              std::nullopt, left(i), standing.bottom);
+            advise(top, {"Add a bottom rail, or join it to neighbours that have one"});
+        } else if (rails.size() == 1 && hung) {
+            Check& top = add(CheckCode::unit_top_only, Severity::warning,
+                             {"{0} has a top rail only: nothing holds its foot to the wall", {name(i)}}, std::nullopt,
+                             left(i), standing.bottom);
             advise(top, {"Add a bottom rail, or join it to neighbours that have one"});
         }
     }
@@ -134,10 +139,11 @@ private:
     }
 
     void strips(std::size_t i) {
+        const auto& fixing = plan_.units[i].fixing;
+        const Length radius = fixing ? std::max(fixing->hole_diameter, fixing->clearance) / 2 : Length{};
         for (const Strip& strip : site_.wall.survey.strips) {
-            const auto inside = std::ranges::find_if(plan_.units[i].holes, [&](const UnitHole& hole) {
-                return hole.x > strip.left && hole.x < strip.right && hole.z > strip.bottom && hole.z < strip.top;
-            });
+            const auto inside = std::ranges::find_if(
+                plan_.units[i].holes, [&](const UnitHole& hole) { return strip.meets(hole.x, hole.z, radius); });
             if (inside == plan_.units[i].holes.end())
                 continue;
             Check& in = add(CheckCode::in_service_strip, Severity::error,
@@ -154,24 +160,24 @@ private:
 
     void hardware(std::size_t i) {
         const UnitPlan& unit = plan_.units[i];
-        if (!unit.hook_utilisation)
+        if (!unit.hook_utilisation.known())
             advise(
                 add(CheckCode::unit_hardware_unrated, Severity::warning,
                     {"{0} puts {1} on one hook; what that hook bears is unknown", {name(i), force(*unit.hook_load_n)}},
                     force(*unit.hook_load_n), left(i), unit.top),
                 {"Enter the figure of its maker's load table"});
-        else if (*unit.hook_utilisation > 1)
+        else if (unit.hook_utilisation.over())
             advise(add(CheckCode::fixing_overloaded, Severity::error,
-                       {"{0} loads one hook to {1} of what its maker allows", {name(i), ratio(*unit.hook_utilisation)}},
-                       ratio(*unit.hook_utilisation), left(i), unit.top),
+                       {"{0} loads one hook to {1} of what its maker allows", {name(i), ratio(unit.hook_utilisation)}},
+                       ratio(unit.hook_utilisation), left(i), unit.top),
                    {"A stronger hook, or screws through its rails besides"});
     }
 
     void loads(std::size_t i) {
         const UnitPlan& unit = plan_.units[i];
-        if (!unit.utilisation) {
+        if (!unit.utilisation.known()) {
             const bool should = draft_.units[i].level == RunLevel::wall &&
-                                draft_.units[i].unit.hanging == Hanging::screws && !unit.holes.empty() &&
+                                draft_.units[i].unit.hanging == Hanging::screws && !unit.holes.empty() && !unit.turns &&
                                 std::ranges::any_of(unit.holes, [](const UnitHole& hole) {
                                     return hole.hold != Hold::assumed_stud && hole.hold != Hold::lining;
                                 });
@@ -183,17 +189,20 @@ private:
                        {"Add a longer screw, or a plug for this wall, to those at hand"});
             return;
         }
-        if (*unit.utilisation <= 1)
+        if (unit.utilisation.within())
             return;
-        Check& over = add(CheckCode::fixing_overloaded, Severity::error,
-                          {"{0}, loaded with {1}, uses its worst screw to {2} of what it holds: pull {3}, shear {4}",
-                           {name(i), kilograms(unit.loaded_kg), ratio(*unit.utilisation), force(unit.tension_n),
-                            force(unit.shear_n)}},
-                          ratio(*unit.utilisation), left(i), unit.top);
+        Check& over = add(
+            CheckCode::fixing_overloaded, Severity::error,
+            {"{0}, loaded with {1}, uses its worst screw to {2} of what it holds: pull {3}, shear {4}",
+             {name(i), kilograms(unit.loaded_kg), ratio(unit.utilisation), force(unit.tension_n), force(unit.shear_n)}},
+            ratio(unit.utilisation), left(i), unit.top);
         advise(over, {"Hang the run on a suspension rail, screwed to every stud"},
                SetHanging{draft_.run.id, Hanging::suspension_rail});
-        advise(over, {"Or a cleat under it takes the shear; or load it with {0} at most",
-                      {kilograms(unit.loaded_kg / *unit.utilisation)}});
+        if (unit.utilisation.is_refused())
+            advise(over, {"Or a cleat under it takes the shear"});
+        else
+            advise(over, {"Or a cleat under it takes the shear; or load it with {0} at most",
+                          {kilograms(unit.loaded_kg / unit.utilisation.number())}});
     }
 
     void rail() {
@@ -208,6 +217,7 @@ private:
                 advise(few, {"Prove more studs behind it with a probe"});
                 continue;
             }
+            rail_hold(piece);
             const Length most = site_.wall.masonry() ? site_.rules().rail_masonry : site_.rules().rail_studs;
             const Length beyond = std::max(piece.fixings.front() - piece.from, piece.to - piece.fixings.back());
             if (beyond > most)
@@ -225,17 +235,32 @@ private:
                                quantity(apart - most), piece.fixings[i - 1], piece.z),
                            {"Its maker's sheet has the last word; a nogging between takes another screw"});
         }
-        if (!plan_.rail_utilisation)
+    }
+
+    void rail_hold(const RunPiece& rail) {
+        const RailHold& hold = rail.hold;
+        if (!hold.utilisation.known())
             return;
-        if (!plan_.rail_fixing && std::isinf(*plan_.rail_utilisation))
-            advise(add(CheckCode::no_fixing, Severity::error, {"Nothing at hand fixes the rail to this wall"}),
+        if (!hold.fixing)
+            advise(add(CheckCode::no_fixing, Severity::error, {"Nothing at hand fixes the rail to this wall"},
+                       std::nullopt, rail.from, rail.z),
                    {"Add a screw or plug that suits it, or put wood behind the lining"});
-        else if (*plan_.rail_utilisation > 1)
+        else if (hold.utilisation.over())
             advise(add(CheckCode::fixing_overloaded, Severity::error,
                        {"The rail, with {1} screws at each place, uses its worst to {0} of what it holds",
-                        {ratio(*plan_.rail_utilisation), count(plan_.rail_screws)}},
-                       ratio(*plan_.rail_utilisation)),
+                        {ratio(hold.utilisation), count(hold.screws)}},
+                       ratio(hold.utilisation), rail.from, rail.z),
                    {"Screws through the units' rails besides, or a cleat under them"});
+        for (const RailFixing& place : hold.places)
+            for (const Strip& strip : site_.wall.survey.strips)
+                if (strip.meets(place.x, rail.z, hold.fixing->hole_diameter / 2))
+                    advise(add(CheckCode::in_service_strip, Severity::error,
+                               {strip.basis == Strip::Basis::inferred
+                                    ? std::string_view{"The rail: a screw at {0} lies where {1} is likely"}
+                                    : "The rail: a screw at {0} lies in {1}",
+                                {quantity(place.x), strip.what}},
+                               std::nullopt, place.x, rail.z),
+                           {"Find the service with a detector, and isolate it before drilling"});
     }
 
     void lift(std::size_t i) {

@@ -5,6 +5,7 @@
 #include "core/runs/level_units.hpp"
 
 #include <algorithm>
+#include <array>
 #include <functional>
 #include <limits>
 
@@ -178,50 +179,126 @@ std::vector<Length> cut_from_stock(Length length, Length stock) {
     return cuts;
 }
 
+namespace {
+
+constexpr double rail_stiffness = 1; ///< N m2: reactions do not depend on it where it is the same all along
+
+/// A unit on the rail: the loads of its two hooks, in each case that it may be in.
+using HookCases = std::vector<std::vector<PointLoad>>;
+
+/// What the units put on each fixing, as one beam and as one cut over every fixing, each unit in the case that is worst
+/// there or not there at all.
+std::vector<double> rail_reactions(double length, const std::vector<double>& fixings,
+                                   const std::vector<HookCases>& units) {
+    Beam beam{length, fixings, rail_stiffness};
+    std::vector<double> worst(fixings.size(), 0.0);
+    const auto note = [&] {
+        std::vector<double> total(fixings.size(), 0.0);
+        for (const HookCases& cases : units) {
+            std::vector<double> most(fixings.size(), 0.0);
+            for (const std::vector<PointLoad>& hooks : cases) {
+                BeamLoad load;
+                load.goods.points = hooks;
+                const BeamResult result = analyse(beam, load, 0);
+                for (std::size_t i = 0; i < most.size(); ++i)
+                    most[i] = std::max(most[i], result.reactions[i].all_loaded);
+            }
+            for (std::size_t i = 0; i < total.size(); ++i)
+                total[i] += most[i];
+        }
+        for (std::size_t i = 0; i < worst.size(); ++i)
+            worst[i] = std::max(worst[i], total[i]);
+    };
+    note();
+    for (std::size_t i = 1; i + 1 < fixings.size(); ++i)
+        beam.joints.push_back(i);
+    note();
+    return worst;
+}
+
+} // namespace
+
 RailHold hold_of_rail(const RunPiece& rail, const std::vector<StandingUnit>& units, const std::vector<UnitPlan>& plans,
                       const RunSite& site) {
-    // Each fixing carries what hangs nearer to it than to its neighbours; as a line load that is the widest such
-    // stretch. Where much of the rail lies beyond its last fixing, that one carries by levers, which is more. Each unit
-    // pulls about its own foot.
-    double kg = 0;
-    double moment_x = 0;
-    double moment_n = 0; // N m over the whole rail, divided by each unit's own lever
-    for (std::size_t i = 0; i < units.size(); ++i) {
-        if (units[i].place.left < rail.from || units[i].place.right() > rail.to || !is_cabinet(units[i].unit))
-            continue;
-        const double weight = plans[i].loaded_kg * standard_gravity;
-        const double lever = (rail.z - units[i].bottom).in_metres();
-        const double doors =
-            units[i].unit.doors_kg * standard_gravity * (units[i].unit.depth / 2 + units[i].unit.width / 2).in_metres();
-        kg += plans[i].loaded_kg;
-        moment_x += plans[i].loaded_kg * (units[i].place.left + units[i].place.width / 2).in_metres();
-        moment_n += lever > 0 ? (weight * units[i].unit.depth.in_metres() / 2 + doors) / lever
-                              : std::numeric_limits<double>::infinity();
-    }
+    RailHold hold;
     if (rail.fixings.size() < 2)
-        return {std::nullopt, std::numeric_limits<double>::infinity()};
-    Length widest;
-    for (std::size_t i = 0; i < rail.fixings.size(); ++i) {
-        const Length left = i == 0 ? rail.from : (rail.fixings[i - 1] + rail.fixings[i]) / 2;
-        const Length right = i + 1 == rail.fixings.size() ? rail.to : (rail.fixings[i] + rail.fixings[i + 1]) / 2;
-        widest = std::max(widest, right - left);
+        return hold;
+    std::vector<HookCases> weights;
+    std::vector<HookCases> pulls;
+    bool turns = false;
+    for (std::size_t i = 0; i < units.size(); ++i) {
+        const StandingUnit& standing = units[i];
+        if (standing.place.left < rail.from || standing.place.right() > rail.to || !is_cabinet(standing.unit))
+            continue;
+        const double empty = plans[i].empty_kg * standard_gravity;
+        const double contents = plans[i].loaded_kg * standard_gravity - empty;
+        const double lever = (rail.z - standing.bottom).in_metres();
+        const double doors =
+            standing.unit.doors_kg * standard_gravity * (standing.unit.depth / 2 + standing.unit.width / 2).in_metres();
+        const double out = standing.unit.depth.in_metres() / 2;
+        turns |= lever <= 0;
+        const Length inset = std::min(standing.unit.side + site.rules().side_grip, standing.unit.width / 2);
+        const std::array at{(standing.place.left + inset - rail.from).in_metres(),
+                            (standing.place.right() - inset - rail.from).in_metres()};
+        HookCases& down = weights.emplace_back();
+        HookCases& pull = pulls.emplace_back();
+        // Full, or its goods on one half, which that side's hook bears three quarters of.
+        for (const auto& [left, right] : {std::pair{0.5, 0.5}, std::pair{0.375, 0.125}, std::pair{0.125, 0.375}}) {
+            const std::array hooks{empty / 2 + contents * left, empty / 2 + contents * right};
+            down.push_back({{at[0], hooks[0]}, {at[1], hooks[1]}});
+            if (lever > 0)
+                pull.push_back(
+                    {{at[0], (hooks[0] * out + doors / 2) / lever}, {at[1], (hooks[1] * out + doors / 2) / lever}});
+        }
+        for (const std::size_t side : {std::size_t{0}, std::size_t{1}})
+            hold.loads.push_back({"full", (empty + contents) / 2, rail.from.in_metres() + at[side],
+                                  (empty + contents) / 2 * out + doors / 2, duration_stored});
     }
+    if (weights.empty())
+        return hold;
     std::vector<double> places;
     for (const Length fixing : rail.fixings)
-        places.push_back(fixing.in_metres());
-    const double share = std::max(widest.in_metres() / (rail.to - rail.from).in_metres(),
-                                  kg > 0 ? greatest_share(places, moment_x / kg) : 0.0);
-    const DrivenThrough through{rail_steel, steel_sheet_bearing_psi, rail_hole};
-    RailHold hold{std::nullopt, std::numeric_limits<double>::infinity()};
+        places.push_back((fixing - rail.from).in_metres());
+    const double length = (rail.to - rail.from).in_metres();
+    const std::vector<double> down = rail_reactions(length, places, weights);
+    const std::vector<double> out = rail_reactions(length, places, pulls);
+    const auto stud_at = [&](Length x) -> const Stud* {
+        const auto& studs = site.wall.survey.studs;
+        const auto nearest =
+            std::ranges::min_element(studs, {}, [&](const Stud& stud) { return absolute(stud.centre - x); });
+        return site.wall.timber() && nearest != studs.end() ? &*nearest : nullptr;
+    };
+    hold.utilisation = Utilisation::refused();
     for (const std::size_t screws : {1, 2}) {
-        const double each = share / static_cast<double>(screws);
-        const std::vector<HoleDemand> demands{{moment_n * each, kg * standard_gravity * each, duration_stored}};
-        const auto choice = choose_fixing(site.wall.catalogue, site.wall.rules, site.wall.wall,
-                                          site.wall.masonry() ? Hold::masonry : Hold::proved_stud, through, demands);
+        std::vector<HeldPart> parts;
+        for (std::size_t i = 0; i < places.size(); ++i) {
+            HeldPart part{{rail_steel, steel_sheet_bearing_psi, rail_hole}, {}};
+            if (const Stud* stud = stud_at(rail.fixings[i]))
+                part.through.to_edge = to_edge_of(*site.wall.timber(), *stud, rail.fixings[i], site.wall.rules);
+            part.through.packing = site.wall.survey.face.shim_at(rail.fixings[i], rail.z).value_or(Length{});
+            const auto each = static_cast<double>(screws);
+            part.demands = {{out[i] / each, down[i] / each, duration_stored, "units full, or any of them"}};
+            parts.push_back(std::move(part));
+        }
+        const auto choice = turns ? std::nullopt
+                                  : choose_fixing(site.wall.catalogue, site.wall.rules, site.wall.wall,
+                                                  site.wall.masonry() ? Hold::masonry : Hold::proved_stud, parts);
         if (!choice)
             break;
-        hold = {choice->fixing, choice->utilisation, screws};
-        if (choice->utilisation <= 1)
+        hold.fixing = choice->fixing;
+        hold.utilisation = choice->utilisation;
+        hold.screws = screws;
+        hold.places.clear();
+        for (std::size_t i = 0; i < parts.size(); ++i) {
+            const Stud* stud = stud_at(rail.fixings[i]);
+            hold.places.push_back(
+                {rail.fixings[i],
+                 stud ? std::optional{static_cast<std::size_t>(stud - site.wall.survey.studs.data())} : std::nullopt,
+                 parts[i].demands.front(), choice->at[i],
+                 utilisation_of(choice->at[i], site.wall.masonry() ? Hold::masonry : Hold::proved_stud,
+                                parts[i].demands)});
+        }
+        if (choice->utilisation.within())
             break;
     }
     return hold;

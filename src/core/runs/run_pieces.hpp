@@ -12,12 +12,9 @@ std::vector<RunPiece> pieces_of(const std::vector<StandingUnit>& units, const Ru
 /// before it.
 std::vector<Length> cut_from_stock(Length length, Length stock);
 
-/// How the rail of a run is fixed, for its own load: every unit's weight hangs on it, shared by its fixings.
-struct RailHold {
-    std::optional<Fixing> fixing;
-    double utilisation = 0; ///< infinite: nothing holds it
-    std::size_t screws = 1; ///< at each place: a second one where one does not bear it
-};
+/// How the rail of a run is fixed: a beam over its fixings with the units' hooks at their real places, near the sides
+/// of each unit. A fixing bears the greater of what the continuous beam and a beam cut over every fixing put on it,
+/// goods in every unit or in any of them. Each unit pulls about its own foot.
 RailHold hold_of_rail(const RunPiece& rail, const std::vector<StandingUnit>& units, const std::vector<UnitPlan>& plans,
                       const RunSite& site);
 

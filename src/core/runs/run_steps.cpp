@@ -81,7 +81,7 @@ private:
                 step({"Screw the rail on, its lower edge at {0}, from {1} to {2}, at {3} places, screws at each: {4}; "
                       "check it is level",
                       {quantity(piece.z), quantity(piece.from), quantity(piece.to), count(piece.fixings.size()),
-                       count(plan_.rail_screws)}},
+                       count(piece.hold.screws)}},
                      true);
             else if (piece.what == RunPiece::What::ledger)
                 step({"Screw a temporary ledger to the wall, its top edge at {0}, from {1} to {2}, or set a jack to "

@@ -124,7 +124,7 @@ private:
                 {"The worst screw: pull {0}, shear {1}", {force(unit.tension_n), force(unit.shear_n)}});
             working.facts.push_back({"One screw holds {0} of pull alone, {1} of shear alone",
                                      {force(unit.fixing->tension_n), force(unit.fixing->shear_n)}});
-            working.facts.push_back({"Used to {0}", {ratio(*unit.utilisation)}});
+            working.facts.push_back({"Used to {0}", {ratio(unit.utilisation)}});
             working.terms.push_back({"pull on the worst screw", force(unit.tension_n), statics});
             working.terms.push_back({"what a screw holds", force(unit.fixing->tension_n), unit.fixing->source});
         }

@@ -1,7 +1,9 @@
 #pragma once
 
+#include "core/fixings/hole_group.hpp"
 #include "core/job/house_rules.hpp"
 #include "core/job/runs.hpp"
+#include "core/plan/check.hpp"
 #include "core/statics/gravity.hpp"
 
 #include <vector>
@@ -18,30 +20,36 @@ double loaded_mass_kg(const CabinetUnit& unit, const RunRules& rules);
 /// What is lifted: doors off. Loose shelves are in the mass; the figure is on the safe side by them.
 double lift_mass_kg(const CabinetUnit& unit);
 
-/// Where a unit's screws are, seen from the front.
+/// Where a unit's screws are, seen from the front: from its left edge and above its bottom, top rail first.
 struct ScrewPattern {
-    std::vector<double> columns;   ///< m from the unit's left edge
-    std::vector<double> rows;      ///< m above the unit's bottom, top first
-    double screws_in_row = 1;      ///< in each column of each row: 2 where they stand above one another
-    double stacked_m = 0;          ///< between those two
+    std::vector<HolePlace> holes;
     bool packed_at_bottom = false; ///< shimmed or scribed off the wall below: it turns about its lowest screws
+};
+/// A screw at every one of these columns in every one of these rows, m.
+ScrewPattern screw_grid(const std::vector<double>& columns, const std::vector<double>& rows);
+
+/// What a load case of a unit asks of its screws.
+struct UnitCase {
+    LoadCase load;                ///< at_x from the unit's left edge
+    double pivot_m = 0;           ///< above the unit's bottom
+    std::vector<HoleForce> holes; ///< as the pattern's
 };
 
 struct UnitForces {
-    double tension_n = 0; ///< on the worst screw
-    double shear_n = 0;   ///< on the worst screw
-    double moment_nm = 0;
-    double pivot_m = 0;   ///< above the unit's bottom
-    double share = 0;     ///< of the load, on the worst column
-    bool refused = false; ///< one row only, and the unit turns about it: nothing holds its top
+    std::vector<UnitCase> cases; ///< goods all over, on its left half, on its right half
+    bool refused = false;        ///< in one of them the unit turns about its screws: nothing holds its top
+
+    HoleForce worst() const; ///< greatest pull and greatest shear of any screw in any case
 };
 
 /// Shear across the width by levers about the true centre of gravity (two columns at 2 and 18 in under a 24 in unit:
 /// 0.375 and 0.625), with the whole load and with only the left or right half of the contents. Tension
-/// T_i = M h_i / sum(h_j^2) in the column that carries most, h above the pivot, M the load at half the depth and the
-/// doors, standing open, at depth + half a door's width. A unit on one stud alone also turns on the wall about it, by
-/// how far its load hangs beside that stud: its screws hold that by pushing sideways, in proportion to their height
+/// T_i = M h_i / sum(h_j^2), h above the pivot, M the load at half the depth and the doors, standing open, at depth +
+/// half a door's width; more in the column nearer to the load. A unit on one column alone also turns on the wall about
+/// it, by how far its load hangs beside it: its screws hold that by pushing sideways, in proportion to their height
 /// from their middle. Statics.
-UnitForces unit_forces(const CabinetUnit& unit, double empty_kg, double loaded_kg, const ScrewPattern& pattern);
+/// @param pressure  N/m2 that its lower edge presses with
+UnitForces unit_forces(const CabinetUnit& unit, double empty_kg, double loaded_kg, const ScrewPattern& pattern,
+                       double pressure = 1e6);
 
 } // namespace yes_square

@@ -22,7 +22,14 @@ Json system_json(const SystemPlan& plan, const JsonParts& writer) {
                  {"left_m", bay.left.in_metres()},
                  {"width_m", bay.width.in_metres()},
                  {"hidden_m", bay.hidden.in_metres()},
-                 {"tip_needs_n", bay.needs_n}};
+                 {"tip_needs_n", bay.needs_n},
+                 {"turns", bay.turns}};
+        one["loads"] = Json::array();
+        for (const LoadCase& load : bay.loads)
+            one["loads"].push_back({{"case", std::string{load.when}},
+                                    {"down_n", load.down_n},
+                                    {"at_m", load.at_x},
+                                    {"moment_nm", load.moment_nm}});
         one["shelves"] = Json::array();
         for (const BayShelf& shelf : bay.shelves)
             one["shelves"].push_back({{"label", shelf.label},
@@ -38,7 +45,7 @@ Json system_json(const SystemPlan& plan, const JsonParts& writer) {
                                    {"cut_m", rod.cut.in_metres()},
                                    {"sag_m", rod.sag.long_term},
                                    {"holds", rod.holds},
-                                   {"utilisation", finite(rod.utilisation)}});
+                                   {"utilisation", used(rod.utilisation)}});
         one["cleats"] = Json::array();
         for (const BayCleat& cleat : bay.cleats) {
             Json screws = Json::array();
@@ -48,7 +55,8 @@ Json system_json(const SystemPlan& plan, const JsonParts& writer) {
                                      {"z_m", cleat.z.in_metres()},
                                      {"load_n", cleat.load_n},
                                      {"screws", screws},
-                                     {"utilisation", finite(cleat.utilisation)}});
+                                     {"worst_screw", JsonParts::worst(cleat.demands)},
+                                     {"utilisation", used(cleat.utilisation)}});
         }
         json["bays"].push_back(std::move(one));
     }
@@ -73,10 +81,11 @@ Json piece_json(const PiecePlan& plan, const JsonParts& writer) {
     Json json{{"id", plan.piece_id},
               {"name", plan.piece_name},
               {"verdict", std::string{words(plan.verdict)}},
+              {"restraint_height_m", plan.restraint_height.in_metres()},
               {"needs_n", plan.needs_n},
               {"each_n", plan.each_n},
-              {"fixing_utilisation", finite(plan.fixing_utilisation)},
-              {"rating_utilisation", finite(plan.rating_utilisation)}};
+              {"fixing_utilisation", used(plan.fixing_utilisation)},
+              {"rating_utilisation", used(plan.rating_utilisation)}};
     json["cases"] = Json::array();
     for (const TipCase& tip : plan.cases)
         json["cases"].push_back({{"case", std::string{words(tip.kind)}},
@@ -120,7 +129,7 @@ Json hung_json(const HungPlan& plan, const JsonParts& writer) {
               {"name", plan.hung_name},
               {"verdict", std::string{words(plan.verdict)}},
               {"loaded_kg", plan.loaded_kg},
-              {"utilisation", finite(plan.utilisation)},
+              {"utilisation", used(plan.utilisation)},
               {"add_top", plan.add_top},
               {"add_bottom", plan.add_bottom}};
     json["wanted"] = writer.unit(plan.wanted);

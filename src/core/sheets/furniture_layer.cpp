@@ -35,8 +35,7 @@ public:
             for (const BayPlan& each : plan.bays)
                 for (const BayCleat& cleat : each.cleats)
                     for (const CleatScrew& screw : cleat.screws)
-                        fixing(screw.x, cleat.z, !cleat.in_strip && cleat.utilisation && *cleat.utilisation <= 1,
-                               whole);
+                        fixing(screw.x, cleat.z, !cleat.in_strip && cleat.utilisation.within(), whole);
         const double middle = scale_.x(system.left + system.width / 2);
         label(system.name, middle, scale_.y(plan.head) - 1.7 * text(), 1e9, 1, chosen);
     }

@@ -9,8 +9,8 @@
 namespace yes_square {
 namespace {
 
-std::string used(const std::optional<double>& utilisation, const Voice& voice) {
-    return utilisation ? say(ratio(*utilisation), voice) : std::string{"not known"};
+std::string used(Utilisation utilisation, const Voice& voice) {
+    return say(ratio(utilisation), voice);
 }
 
 std::string system_text(const SystemPlan& plan, const Voice& voice) {

@@ -28,6 +28,10 @@ Json finite(double value) {
     return std::isfinite(value) ? Json(value) : Json(nullptr);
 }
 
+Json used(Utilisation utilisation) {
+    return utilisation.is_refused() ? Json("refused") : finite(utilisation.number());
+}
+
 Json finite(const std::optional<double>& value) {
     return value ? finite(*value) : Json(nullptr);
 }
@@ -36,6 +40,10 @@ Json JsonParts::fixing(const Fixing& fixing) const {
     return {{"name", fixing.name},
             {"screw_length_m", fixing.screw_length.in_metres()},
             {"penetration_m", fixing.penetration.in_metres()},
+            {"side_m", fixing.side.in_metres()},
+            {"side_gravity", finite(fixing.side_gravity)},
+            {"head_m", fixing.head.in_metres()},
+            {"gap_m", fixing.gap.in_metres()},
             {"hole_diameter_m", fixing.hole_diameter.in_metres()},
             {"drill_depth_m", fixing.drill_depth.in_metres()},
             {"tension_capacity_n", fixing.tension_n},
@@ -93,6 +101,49 @@ Json JsonParts::source(const Source& source) {
     return json;
 }
 
+Json JsonParts::worst(const std::vector<HoleDemand>& demands) {
+    Json json = Json::array();
+    for (const HoleDemand& demand : demands)
+        json.push_back({{"case", std::string{demand.when}},
+                        {"pull_n", finite(demand.tension_n)},
+                        {"down_n", finite(demand.down_n)},
+                        {"across_n", finite(demand.across_n)},
+                        {"duration", demand.duration}});
+    return json;
+}
+
+Json JsonParts::group(const std::string& name, Length edge, const std::vector<LoadCase>& loads,
+                      const std::vector<HeldHole>& holes, const std::optional<Fixing>& fixing, bool turns) {
+    Json json{{"name", name}, {"edge_m", edge.in_metres()}, {"turns", turns}};
+    json["fixing"] = fixing ? Json(fixing->name) : Json(nullptr);
+    if (fixing)
+        json["screw_length_m"] = fixing->screw_length.in_metres();
+    json["loads"] = Json::array();
+    for (const LoadCase& load : loads)
+        json["loads"].push_back({{"case", std::string{load.when}},
+                                 {"down_n", load.down_n},
+                                 {"at_m", load.at_x},
+                                 {"moment_nm", load.moment_nm},
+                                 {"duration", load.duration}});
+    json["holes"] = Json::array();
+    for (const HeldHole& hole : holes) {
+        const FixingStrength& strength = hole.strength;
+        json["holes"].push_back({{"x_m", hole.x.in_metres()},
+                                 {"z_m", hole.z.in_metres()},
+                                 {"hold", std::string{hold_name(hole.hold)}},
+                                 {"screws", hole.screws},
+                                 {"demands", worst(hole.demands)},
+                                 {"holds_n", {{"pull", strength.tension_n}, {"shear", strength.shear_n}}},
+                                 {"penetration_m", strength.penetration.in_metres()},
+                                 {"side_m", strength.side.in_metres()},
+                                 {"side_gravity", finite(strength.side_gravity)},
+                                 {"head_m", strength.head.in_metres()},
+                                 {"gap_m", strength.gap.in_metres()},
+                                 {"utilisation", used(hole.utilisation)}});
+    }
+    return json;
+}
+
 Json JsonParts::unit(const UnitPlan& unit) const {
     Json json{{"id", unit.unit_id},
               {"name", unit.name},
@@ -105,7 +156,15 @@ Json JsonParts::unit(const UnitPlan& unit) const {
               {"lift_kg", unit.lift_kg},
               {"tension_n", unit.tension_n},
               {"shear_n", unit.shear_n},
-              {"utilisation", finite(unit.utilisation)}};
+              {"governing_case", std::string{unit.governing}},
+              {"turns", unit.turns},
+              {"utilisation", used(unit.utilisation)},
+              {"hook_utilisation", used(unit.hook_utilisation)}};
+    std::vector<HeldHole> held;
+    for (const UnitHole& hole : unit.holes)
+        if (!hole.demands.empty())
+            held.push_back({hole.x, hole.z, hole.hold, hole.demands, hole.strength, hole.utilisation});
+    json["groups"] = Json::array({group(unit.name, unit.bottom, unit.loads, held, unit.fixing, unit.turns)});
     if (unit.hook_load_n)
         json["hook_load_n"] = *unit.hook_load_n;
     if (unit.fixing)

@@ -11,8 +11,10 @@ using Json = nlohmann::ordered_json;
 
 std::string_view hold_name(Hold hold);
 
-/// JSON has no infinity: a utilisation beyond all measure is null.
+/// JSON has no infinity: null.
 Json finite(double value);
+/// A number, "refused", or null where it is not known.
+Json used(Utilisation utilisation);
 /// None: null.
 Json finite(const std::optional<double>& value);
 
@@ -27,6 +29,24 @@ public:
     Json check(const Check& check) const;
     Json working(const Working& working) const;
     Json unit(const UnitPlan& unit) const;
+
+    /// A hole in the wall with all that it bears and what holds it there.
+    struct HeldHole {
+        Length x;
+        Length z;
+        Hold hold = Hold::lining;
+        const std::vector<HoleDemand>& demands;
+        const FixingStrength& strength;
+        Utilisation utilisation;
+        std::size_t screws = 1;
+    };
+    /// Holes that share the load cases of a group, or bear their own where it has none.
+    /// @param edge  the lower edge of what is fixed, about which it turns
+    static Json group(const std::string& name, Length edge, const std::vector<LoadCase>& loads,
+                      const std::vector<HeldHole>& holes, const std::optional<Fixing>& fixing, bool turns);
+
+    /// What the worst screw of several bears, in each case.
+    static Json worst(const std::vector<HoleDemand>& demands);
 
     /// Checks, workings and steps of a plan, each where it has them.
     void told(Json& json, const auto& plan) const {

@@ -46,6 +46,9 @@ public:
                                      {"above_floor_now_m", hole.above_now.in_metres()},
                                      {"x", format(hole.x, voice_.unit)},
                                      {"z", format(hole.z, voice_.unit)}});
+        json["groups"] = groups(plan);
+        json["plate_utilisation"] = used(plan.plate_utilisation);
+        json["plate_turns"] = plan.plate_turns;
         json["boards"] = Json::array();
         for (const BoardPiece& piece : plan.pieces)
             json["boards"].push_back({{"left_m", piece.left.in_metres()},
@@ -57,11 +60,11 @@ public:
                                       {"length_m", cleat.length.in_metres()},
                                       {"load_n", cleat.load_n},
                                       {"screws", cleat.screws},
-                                      {"utilisation", finite(cleat.utilisation)}});
+                                      {"utilisation", used(cleat.utilisation)}});
             if (cleat.fixing)
                 json["strips"].back()["fixing"] = fixing(*cleat.fixing);
         }
-        json["board_utilisation"] = finite(plan.board_utilisation);
+        json["board_utilisation"] = used(plan.board_utilisation);
         json["drilling"] = Json::array();
         for (const DrillRow& row : plan.drilling)
             json["drilling"].push_back({{"bit", std::string{row.pass.bit}},
@@ -119,6 +122,39 @@ private:
         return json;
     }
 
+    /// A bracket's holes by themselves, tier by tier; all holes of a plate together; of a cleat each screw.
+    Json groups(const ShelfPlan& plan) const {
+        Json groups = Json::array();
+        const auto held = [&](const Hole& hole) {
+            return HeldHole{hole.x,       hole.z,        plan.brackets[hole.bracket].hold,
+                            hole.demands, hole.strength, hole.utilisation};
+        };
+        if (!plan.plate_loads.empty()) {
+            std::vector<HeldHole> holes;
+            std::optional<Fixing> fixing;
+            for (const Hole& hole : plan.holes)
+                if (carries(plan.brackets[hole.bracket].hold)) {
+                    holes.push_back(held(hole));
+                    fixing = plan.brackets[hole.bracket].fixing;
+                }
+            groups.push_back(group("plate", plan.plate_edge, plan.plate_loads, holes, fixing, plan.plate_turns));
+            return groups;
+        }
+        const std::size_t rows = plan.bracket ? plan.bracket->hole_drops.size() : 1;
+        for (std::size_t from = 0; from + rows <= plan.holes.size() && rows > 0; from += rows) {
+            std::vector<HeldHole> holes;
+            for (std::size_t i = from; i < from + rows; ++i)
+                holes.push_back(held(plan.holes[i]));
+            const Hole& top = plan.holes[from];
+            const BracketPlan& place = plan.brackets[top.bracket];
+            const Length edge = plan.bracket ? top.z + plan.bracket->hole_drops.front() - plan.bracket->leg
+                                             : top.z - plan.cleat_breadth / 2;
+            groups.push_back(
+                group(std::to_string(top.bracket + 1), edge, place.loads, holes, place.fixing, place.turns));
+        }
+        return groups;
+    }
+
     Json support(std::size_t index, const BracketPlan& plan) const {
         Json json{{"number", index + 1},
                   {"x_m", plan.x.in_metres()},
@@ -130,8 +166,8 @@ private:
                     {"least", plan.reaction.least}}},
                   {"tension_n", plan.tension_n},
                   {"shear_n", plan.shear_n},
-                  {"fixing_utilisation", finite(plan.fixing_utilisation)},
-                  {"bracket_utilisation", finite(plan.bracket_utilisation)}};
+                  {"fixing_utilisation", used(plan.fixing_utilisation)},
+                  {"bracket_utilisation", used(plan.bracket_utilisation)}};
         if (plan.fixing)
             json["fixing"] = fixing(*plan.fixing);
         return json;
@@ -148,7 +184,7 @@ private:
                 {"extra_brackets", alternative.extra_brackets},
                 {"places_from_shelf_end_m", places},
                 {"sag_share", finite(alternative.sag_share)},
-                {"utilisation", finite(alternative.utilisation)},
+                {"utilisation", used(alternative.utilisation)},
                 {"keeps_limits", alternative.keeps_limits},
                 {"gives_up", gives_up}};
     }
@@ -178,6 +214,24 @@ Json lengths_json(const std::vector<Length>& lengths) {
     return json;
 }
 
+Json rail_json(const RunPiece& rail, const PlanWriter& writer) {
+    const RailHold& hold = rail.hold;
+    Json json{{"utilisation", used(hold.utilisation)}, {"screws_at_each", hold.screws}};
+    if (hold.fixing)
+        json["fixing"] = writer.fixing(*hold.fixing);
+    json["hooks"] = Json::array();
+    for (const LoadCase& hook : hold.loads)
+        json["hooks"].push_back({{"at_m", hook.at_x}, {"down_n", hook.down_n}, {"moment_nm", hook.moment_nm}});
+    json["places"] = Json::array();
+    for (const RailFixing& place : hold.places)
+        json["places"].push_back({{"x_m", place.x.in_metres()},
+                                  {"pull_n", place.demand.tension_n},
+                                  {"down_n", place.demand.down_n},
+                                  {"holds_n", {{"pull", place.strength.tension_n}, {"shear", place.strength.shear_n}}},
+                                  {"utilisation", used(place.utilisation)}});
+    return json;
+}
+
 Json run_json(const RunPlan& run, const PlanWriter& writer) {
     static constexpr std::array pieces{"worktop", "plinth", "suspension_rail", "ledger"}; // as in RunPiece::What
     Json json{{"id", run.run_id},
@@ -202,6 +256,9 @@ Json run_json(const RunPlan& run, const PlanWriter& writer) {
                                   {"breadth_m", piece.breadth.in_metres()},
                                   {"cuts_m", lengths_json(piece.cuts)},
                                   {"fixings_m", lengths_json(piece.fixings)}});
+    for (std::size_t i = 0; i < run.pieces.size(); ++i)
+        if (const RunPiece& piece = run.pieces[i]; piece.what == RunPiece::What::suspension_rail)
+            json["pieces"][i]["hold"] = rail_json(piece, writer);
     json["scribes"] = Json::array();
     for (const Scribe& scribe : run.scribes) {
         Json cuts = Json::array();

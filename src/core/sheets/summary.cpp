@@ -38,7 +38,7 @@ std::string shelf_text(const Wall& wall, const ShelfPlan& shelf, const std::opti
             text += fmt::format(
                 "; {} {}, hole {} deep {}, used {}", place.fixing->name, say(stock(place.fixing->screw_length), voice),
                 say(stock(place.fixing->hole_diameter), voice), say(stock(place.fixing->drill_depth), voice),
-                say(ratio(place.fixing_utilisation.value_or(0)), voice));
+                say(ratio(place.fixing_utilisation), voice));
         text += "\n";
         for (const Hole& hole : shelf.holes)
             if (hole.bracket == i)
@@ -50,7 +50,7 @@ std::string shelf_text(const Wall& wall, const ShelfPlan& shelf, const std::opti
                             cleat.screws,
                             cleat.fixing ? fmt::format(": {} {}, used {}", cleat.fixing->name,
                                                        say(stock(cleat.fixing->screw_length), voice),
-                                                       say(ratio(cleat.utilisation.value_or(0)), voice))
+                                                       say(ratio(cleat.utilisation), voice))
                                          : std::string{});
     if (shelf.sag)
         text += fmt::format("  sag {} at once, {} in time; limit {}\n", say(fine(shelf.sag->instantaneous), voice),
@@ -108,8 +108,8 @@ std::string run_text(const WallPlan& wall, const RunPlan& run, const Voice& voic
                             format(unit.top, voice.unit));
         if (unit.fixing)
             text += fmt::format("; {}, {} long", unit.fixing->name, say(stock(unit.fixing->screw_length), voice));
-        if (unit.utilisation && unit.tension_n + unit.shear_n > 0)
-            text += fmt::format(", used to {}", say(ratio(*unit.utilisation), voice));
+        if (unit.utilisation.known() && unit.tension_n + unit.shear_n > 0)
+            text += fmt::format(", used to {}", say(ratio(unit.utilisation), voice));
         text += "\n";
         for (const UnitHole& hole : unit.holes)
             text += fmt::format("    hole at {}, {} up; inside {} from the left; {}\n", format(hole.x, voice.unit),

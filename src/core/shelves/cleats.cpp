@@ -7,6 +7,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <limits>
 
 namespace yes_square {
 namespace {
@@ -23,7 +24,9 @@ Length lean_of(const std::optional<Neighbour>& neighbour, bool at_corner, Length
 }
 
 HoleDemand demand_of(double load_n, double leaning_n, const OnCleats& how, double duration) {
-    return cleat_screw_demand(load_n + leaning_n, how.breadth, how.thickness, duration);
+    HoleDemand demand = cleat_screw_demand(load_n + leaning_n, how.breadth, how.thickness, duration);
+    demand.when = leaning_n > 0 ? "somebody leans on it" : "goods";
+    return demand;
 }
 
 class Alcove {
@@ -36,6 +39,7 @@ public:
         , loads_{loads_of(shelf, site.rules)} {}
 
     void hang() {
+        plan_.cleat_breadth = how_.breadth;
         cut();
         span();
         if (how_.left)
@@ -69,9 +73,12 @@ private:
     }
 
     /// The screws of a strip, on a wall like `wall`.
-    void fix(CleatPlan& cleat, const Wall& wall, Hold hold, const std::vector<HoleDemand>& demands) {
-        const auto choice = choose_fixing(site_.catalogue, site_.rules, wall, hold,
-                                          driven_through_cleat(how_.thickness, how_.wood), demands);
+    void fix(CleatPlan& cleat, const Wall& wall, Hold hold, const std::vector<HoleDemand>& demands,
+             std::optional<Length> to_edge = {}) {
+        DrivenThrough through = driven_through_cleat(how_.thickness, how_.wood);
+        through.to_edge = to_edge;
+        const auto choice = choose_fixing(site_.catalogue, site_.rules, wall, hold, through, demands);
+        cleat.loads = demands;
         if (!choice)
             return;
         cleat.hold = hold;
@@ -100,10 +107,12 @@ private:
             cleat.screws = places.size();
             cleat.few_studs = places.size() < 2;
         } else {
+            // Screws in one place hold no strip.
             const double reach = std::max(0.0, (cleat.length - 2 * end_inset).in_metres());
-            for (int i = 0; i < how_.screws; ++i)
+            for (int i = 0; i < how_.screws && reach > end_inset.in_metres(); ++i)
                 places.push_back(end_inset.in_metres() + reach * (how_.screws > 1 ? i / (how_.screws - 1.0) : 0.5));
         }
+        cleat.screws = places.size();
         if (places.empty() || cleat.few_studs) {
             plan_.cleats.push_back(std::move(cleat));
             return;
@@ -112,25 +121,27 @@ private:
         // Goods in the middle of the depth, somebody at the front edge.
         const double even = greatest_share(places, cleat.length.in_metres() / 2);
         const Hold hold = framed ? Hold::proved_stud : Hold::masonry;
-        fix(cleat, wall, hold,
-            {demand_of(cleat.load_n * even, 0, how_, duration_stored),
-             demand_of(cleat.load_n * even, loads_.accidental_n * share, how_, duration_people)});
+        std::vector<HoleDemand> demands{demand_of(cleat.load_n * even, 0, how_, duration_stored)};
+        if (loads_.accidental_n > 0)
+            demands.push_back(demand_of(cleat.load_n * even, loads_.accidental_n * share, how_, duration_people));
+        fix(cleat, wall, hold, demands);
         plan_.cleats.push_back(std::move(cleat));
     }
 
     void back() {
         CleatPlan cleat;
         cleat.wall = "back";
+        cleat.on_this_wall = true;
         cleat.length = shelf_.length;
         cleat.load_n = loads_.total_n(shelf_.length) / 2;
         cleat.wall_known = true;
         const Length z = shelf_.underside() - how_.breadth / 2;
         std::vector<Length> xs;
         if (site_.masonry() || site_.open_framing()) {
-            const Length reach = shelf_.length - 2 * end_inset;
+            const Length reach = std::max(Length{}, shelf_.length - 2 * end_inset);
             const auto spaces = std::max<std::int64_t>(1, (reach.in_nanometres() + masonry_every.in_nanometres() - 1) /
                                                               masonry_every.in_nanometres());
-            for (std::int64_t i = 0; i <= spaces; ++i)
+            for (std::int64_t i = 0; i <= spaces && shelf_.length > 2 * end_inset; ++i)
                 xs.push_back(shelf_.left + end_inset + reach * i / spaces);
         } else if (const Framing* framing = site_.timber()) {
             for (const Stud& stud : site_.survey.studs)
@@ -140,35 +151,48 @@ private:
         }
         cleat.screws = xs.size();
         std::vector<HoleDemand> demands;
-        const double line = cleat.load_n / shelf_.length.in_metres();
+        std::optional<Length> to_edge;
+        const double line = xs.empty() ? 0 : cleat.load_n / shelf_.length.in_metres();
         for (std::size_t i = 0; i < xs.size(); ++i) {
             const Length from = i == 0 ? shelf_.left : (xs[i - 1] + xs[i]) / 2;
             const Length to = i + 1 == xs.size() ? shelf_.right() : (xs[i] + xs[i + 1]) / 2;
             const double load = line * (to - from).in_metres();
-            demands.push_back(demand_of(load, 0, how_, duration_stored));
-            demands.push_back(demand_of(load, loads_.accidental_n, how_, duration_people));
             BracketPlan place;
             place.x = xs[i];
             place.hold = site_.masonry() ? Hold::masonry : Hold::nogging;
             if (!site_.masonry() && !site_.open_framing())
                 for (std::size_t s = 0; s < site_.survey.studs.size(); ++s)
                     if (site_.survey.studs[s].centre == xs[i]) {
+                        const Stud& stud = site_.survey.studs[s];
                         place.stud = s;
-                        place.hold =
-                            site_.survey.studs[s].state == StudState::proved ? Hold::proved_stud : Hold::indicated_stud;
+                        place.hold = stud.state == StudState::proved ? Hold::proved_stud : Hold::indicated_stud;
+                        const Length sure = to_edge_of(*site_.timber(), stud, xs[i], site_.rules);
+                        to_edge = to_edge ? std::min(*to_edge, sure) : sure;
                     }
+            Hole hole{i, 0, xs[i], z, site_.survey.floor.above_floor_now(xs[i], z)};
+            hole.demands = {demand_of(load, 0, how_, duration_stored)};
+            if (loads_.accidental_n > 0)
+                hole.demands.push_back(demand_of(load, loads_.accidental_n, how_, duration_people));
+            demands.insert(demands.end(), hole.demands.begin(), hole.demands.end());
             place.reaction.sustained = load;
             place.reaction.greatest = place.carries_n = load + loads_.accidental_n;
-            place.tension_n = demands.back().tension_n;
-            place.shear_n = demands.back().shear_n;
+            place.tension_n = hole.demands.back().tension_n;
+            place.shear_n = hole.demands.back().shear_n();
+            for (const HoleDemand& each : hole.demands)
+                place.loads.push_back({each.when, each.down_n, xs[i].in_metres(),
+                                       each.down_n * how_.thickness.in_metres() / 2, each.duration});
             plan_.brackets.push_back(std::move(place));
-            plan_.holes.push_back({i, 0, xs[i], z, site_.survey.floor.above_floor_now(xs[i], z)});
+            plan_.holes.push_back(std::move(hole));
         }
         if (!xs.empty()) {
-            fix(cleat, site_.wall, plan_.brackets.front().hold, demands);
-            for (BracketPlan& place : plan_.brackets) {
+            fix(cleat, site_.wall, plan_.brackets.front().hold, demands, to_edge);
+            for (std::size_t i = 0; i < xs.size() && cleat.fixing; ++i) {
+                BracketPlan& place = plan_.brackets[i];
+                Hole& hole = plan_.holes[i];
                 place.fixing = cleat.fixing;
-                place.fixing_utilisation = cleat.utilisation;
+                hole.strength = cleat.fixing->strength();
+                hole.utilisation = utilisation_of(hole.strength, place.hold, hole.demands);
+                place.fixing_utilisation = hole.utilisation;
             }
         }
         plan_.cleats.push_back(std::move(cleat));
@@ -196,7 +220,8 @@ HoleDemand cleat_screw_demand(double load_n, Length breadth, Length thickness, d
     constexpr Length least_pivot = 5_mm;
     const double lever = (breadth / 2 - least_pivot).in_metres();
     const double moment = load_n * thickness.in_metres() / 2;
-    return {lever > 0 ? moment / lever : 0, load_n, duration};
+    // One too low to have a lever over its edge is held by nothing.
+    return {lever > 0 ? moment / lever : std::numeric_limits<double>::infinity(), load_n, duration};
 }
 
 void hang_on_cleats(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {

@@ -5,14 +5,20 @@
 /// From what one place carries to what holds it there.
 namespace yes_square {
 
-/// What a reaction asks of each wall hole of what stands there: goods for good, and somebody leaning on the edge. Not
-/// of rods and hangers.
-std::vector<HoleDemand> demands_of(const Reaction& reaction, const Carrier& carrier, const HouseRules& rules);
+/// What a reaction asks of the wall holes of what stands at a place, goods for good and somebody leaning on the edge.
+struct PlaceDemands {
+    std::vector<LoadCase> loads;
+    /// Of each hole from the top. Of a limp upright also one board's moment on the screws next to it, whichever they
+    /// are: cases of that hole alone.
+    std::vector<std::vector<HoleDemand>> rows;
+    bool turns = false; ///< in one of the cases nothing is above the point it turns about, or it finds no balance
+};
+/// Not of rods and hangers.
+PlaceDemands demands_of(const Reaction& reaction, const Carrier& carrier, const HouseRules& rules);
 
 /// Chooses the fixing of a place for its reaction: screws or plugs through what stands there, a rod in its hole, the
-/// screw of a hanger in its joist. None where nothing suits. False: no hole is above the point it turns about, so that
-/// it would pull off the wall.
-bool fix_place(BracketPlan& place, const Shelf& shelf, const WallSite& site, const Carrier& carrier);
+/// screw of a hanger in its joist. None where nothing suits, or where it turns off the wall.
+void fix_place(BracketPlan& place, const Shelf& shelf, const WallSite& site, const Carrier& carrier);
 
 /// What a hanger at x would hang from: a joist that meets the wall within reach of a screw, the ceiling's lining, or an
 /// assumed joist where nobody knows any.

@@ -12,7 +12,6 @@
 namespace yes_square {
 namespace {
 
-constexpr double infinite = std::numeric_limits<double>::infinity();
 constexpr double simple_span_sag = 5.0 / 384;
 constexpr double continuous_span_sag = 0.0100;
 constexpr std::array all_schools{School::studs_first, School::even, School::mirrored};
@@ -193,20 +192,24 @@ Weighed weigh(const Shelf& shelf, const WallSite& site, const Carrier& carrier, 
     for (BracketPlan& place : weighed.brackets) {
         const Reaction& reaction = place.reaction;
         place.carries_n = (carrier.boards - 1) * reaction.sustained + reaction.greatest;
-        weighed.bracket_turns |= !fix_place(place, shelf, site, carrier);
+        fix_place(place, shelf, site, carrier);
+        weighed.bracket_turns |= place.turns;
         if (bracket.rating_n && !place.hanger)
             place.bracket_utilisation =
-                reaction.greatest / (bracket.rated_per_pair ? *bracket.rating_n / 2 : *bracket.rating_n);
+                Utilisation::of(reaction.greatest, bracket.rated_per_pair ? *bracket.rating_n / 2 : *bracket.rating_n);
         if (carries(place.hold)) {
-            weighed.utilisation = std::max({weighed.utilisation, place.fixing_utilisation.value_or(infinite),
-                                            place.bracket_utilisation.value_or(0)});
+            // An unrated bracket is said so; it does not choose between layouts.
+            const bool held = place.fixing_utilisation.known();
+            weighed.utilisation =
+                std::max({weighed.utilisation, held ? place.fixing_utilisation : Utilisation::refused(),
+                          place.bracket_utilisation.known() ? place.bracket_utilisation : Utilisation::none()});
         }
     }
     for (const Length joint : question.musts)
         if (std::ranges::none_of(carrying, [&](Length place) { return under_joint(place, joint); }))
-            weighed.utilisation = infinite;
+            weighed.utilisation = Utilisation::refused();
     if (carrying.size() < 2)
-        weighed.utilisation = infinite;
+        weighed.utilisation = Utilisation::refused();
     return weighed;
 }
 
@@ -308,8 +311,8 @@ void say_what_each_gives_up(std::vector<Alternative>& alternatives, Length inset
             says.push_back({"overhangs {0}", {quantity(places.front())}});
         if (alternative.sag_share > 1)
             says.push_back({"sags {0} times its limit", {ratio(alternative.sag_share)}});
-        if (alternative.utilisation > 1)
-            says.push_back(std::isinf(alternative.utilisation)
+        if (alternative.utilisation.over())
+            says.push_back(alternative.utilisation.is_refused()
                                ? Sentence{"too little holds"}
                                : Sentence{"loaded to {0} of what it bears", {ratio(alternative.utilisation)}});
     }

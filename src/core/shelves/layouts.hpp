@@ -16,10 +16,11 @@ BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const
 struct Weighed {
     std::vector<BracketPlan> brackets;
     SagVerdict sag;
-    double board_utilisation = 0; ///< bending stress in the board over what it may bear
-    double utilisation = 0;       ///< worst of board, fixings, rods and rated brackets; infinite where nothing holds
+    Utilisation board_utilisation = Utilisation::none(); ///< bending stress in the board over what it may bear
+    Utilisation utilisation =
+        Utilisation::none(); ///< worst of board, fixings, rods and rated brackets; refused where nothing holds
     bool bracket_turns = false;
-    bool keeps_limits() const { return sag.share() <= 1 && utilisation <= 1 && !bracket_turns; }
+    bool keeps_limits() const { return sag.share() <= 1 && !utilisation.over() && !bracket_turns; }
 };
 /// A joint needs a bracket that carries under it.
 Weighed weigh(const Shelf& shelf, const WallSite& site, const Carrier& carrier, const BracketQuestion& question,

@@ -6,7 +6,6 @@
 #include "core/shelves/verdicts.hpp"
 
 #include <algorithm>
-#include <limits>
 #include <set>
 
 namespace yes_square {
@@ -14,7 +13,6 @@ namespace {
 
 constexpr Length least_pivot = 5_mm;
 constexpr Length thin_plate = 4_mm; ///< pressed steel under this hangs on its top row alone
-constexpr double infinite = std::numeric_limits<double>::infinity();
 
 /// What the thing puts on its plate.
 struct Body {
@@ -58,26 +56,17 @@ Hold hold_of_hole(Length x, const WallSite& site, double diameter_in, std::optio
 }
 
 /// The lower edge presses on the wall with the sum of the pulls; what is pressed rises with them, and the plate turns
-/// about its middle, 5 mm up at least: as the leg of a bracket does.
+/// about its middle, 5 mm up at least: as the leg of a bracket does. Empty: it turns off the wall.
 std::vector<HoleForce> over_pressed_edge(const std::vector<HolePlace>& holes, const GroupLoad& load, Length width,
                                          double pressure) {
-    constexpr int turns = 20;
-    Length pivot = least_pivot;
-    std::vector<HoleForce> forces;
-    for (int turn = 0; turn < turns; ++turn) {
-        std::vector<HolePlace> over = holes;
-        for (HolePlace& hole : over)
-            hole.z = std::max(0.0, hole.z - pivot.in_metres());
-        forces = hole_group_forces(over, load);
+    const auto pull_over = [&](double pivot) {
         double pull = 0;
-        for (const HoleForce& force : forces)
+        for (const HoleForce& force : hole_group_forces(holes, load, pivot))
             pull += force.tension_n;
-        const Length next = std::max(least_pivot, Length::nearest_to_metres(pull / (width.in_mm() * pressure) / 2000));
-        if (forces.empty() || next == pivot)
-            break;
-        pivot = next;
-    }
-    return forces;
+        return pull;
+    };
+    const auto pivot = pressed_pivot(least_pivot.in_metres(), width.in_metres(), pressure * 1e6, pull_over);
+    return pivot ? hole_group_forces(holes, load, *pivot) : std::vector<HoleForce>{};
 }
 
 } // namespace
@@ -119,62 +108,78 @@ void hang_on_plate(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
         const Length z = hung.top - hole.down;
         plan.holes.push_back({i, 0, place.x, z, site.survey.floor.above_floor_now(place.x, z)});
         if (carries(place.hold)) {
-            const bool pulls = plate.thickness >= thin_plate || hole.down == top_row;
-            places.push_back({hole.across.in_metres(), pulls ? (hung.height - hole.down).in_metres() : 0.0});
+            places.push_back({hole.across.in_metres(), (hung.height - hole.down).in_metres(),
+                              plate.thickness >= thin_plate || hole.down == top_row});
             carrying.push_back(i);
         }
         plan.brackets.push_back(std::move(place));
     }
 
+    plan.plate_edge = hung.top - hung.height;
     const Body body = body_of(shelf, site.rules);
     const double left = (shelf.left - hung.left).in_metres();
     const double length = shelf.length.in_metres();
-    std::vector<std::vector<HoleDemand>> demands(places.size());
     bool refused = places.empty();
-    const auto weigh = [&](double goods, double goods_at, double leaning, double leaning_at, double duration) {
+    const auto weigh = [&](std::string_view when, double goods, double goods_at, double leaning, double leaning_at,
+                           double duration) {
         GroupLoad load;
         load.down_n = body.empty_n + goods + leaning;
         if (load.down_n <= 0)
             return;
         load.at_x = left + (body.empty_n * length / 2 + goods * goods_at + leaning * leaning_at) / load.down_n;
         load.moment_nm = (body.empty_n + goods) * body.at_m + leaning * body.edge_m;
+        plan.plate_loads.push_back({when, load.down_n, hung.left.in_metres() + load.at_x, load.moment_nm, duration});
         const std::vector<HoleForce> forces =
             over_pressed_edge(places, load, hung.width, site.rules.lining_pressure_n_per_mm2);
         refused |= forces.empty();
         for (std::size_t i = 0; i < forces.size(); ++i)
-            demands[i].push_back({forces[i].tension_n, forces[i].shear_n, duration});
+            plan.holes[carrying[i]].demands.push_back(
+                {forces[i].tension_n, forces[i].down_n, duration, when, forces[i].across_n});
     };
-    for (const double side : {0.5, 0.25, 0.75})
-        weigh(side == 0.5 ? body.goods_n : body.goods_n / 2, side * length, 0, 0, duration_stored);
-    for (const double end : {0.0, 1.0})
-        if (body.leaning_n > 0)
-            weigh(body.goods_n, length / 2, body.leaning_n, end * length, duration_people);
+    weigh("goods all over", body.goods_n, length / 2, 0, 0, duration_stored);
+    weigh("goods on the left half", body.goods_n / 2, length / 4, 0, 0, duration_stored);
+    weigh("goods on the right half", body.goods_n / 2, length * 3 / 4, 0, 0, duration_stored);
+    if (body.leaning_n > 0) {
+        weigh("somebody leans on its left end", body.goods_n, length / 2, body.leaning_n, 0, duration_people);
+        weigh("somebody leans on its right end", body.goods_n, length / 2, body.leaning_n, length, duration_people);
+    }
     plan.plate_turns = refused;
     if (refused)
         return;
 
-    DrivenThrough through{plate.thickness, steel_sheet_bearing_psi, plate.hole_diameter};
-    through.packing = hung.proud;
-    // All alike: one kind for the worst of them.
-    std::vector<HoleDemand> all;
-    for (const auto& of_hole : demands)
-        all.insert(all.end(), of_hole.begin(), of_hole.end());
-    for (std::size_t i = 0; i < carrying.size(); ++i) {
-        BracketPlan& place = plan.brackets[carrying[i]];
-        const auto choice = choose_fixing(site.catalogue, site.rules, site.wall, place.hold, through, all);
-        for (const HoleDemand& demand : demands[i]) {
+    // All alike: one kind for the worst of them, at the hole nearest to a stud's edge.
+    std::vector<HeldPart> parts;
+    for (const std::size_t i : carrying) {
+        HeldPart part{{plate.thickness, steel_sheet_bearing_psi, plate.hole_diameter}, plan.holes[i].demands};
+        part.through.packing = hung.proud;
+        if (const Framing* framing = site.timber(); framing && plan.brackets[i].stud)
+            part.through.to_edge =
+                to_edge_of(*framing, site.survey.studs[*plan.brackets[i].stud], plan.brackets[i].x, site.rules);
+        parts.push_back(std::move(part));
+    }
+    // Wood across its grain, in a nogging, bears less: one of them makes all weighed so.
+    Hold weakest = plan.brackets[carrying.front()].hold;
+    for (const std::size_t i : carrying)
+        if (plan.brackets[i].hold == Hold::nogging)
+            weakest = Hold::nogging;
+    const auto choice = choose_fixing(site.catalogue, site.rules, site.wall, weakest, parts);
+    for (std::size_t n = 0; n < carrying.size(); ++n) {
+        BracketPlan& place = plan.brackets[carrying[n]];
+        Hole& hole = plan.holes[carrying[n]];
+        for (const HoleDemand& demand : hole.demands) {
             place.tension_n = std::max(place.tension_n, demand.tension_n);
-            place.shear_n = std::max(place.shear_n, demand.shear_n);
+            place.shear_n = std::max(place.shear_n, demand.shear_n());
         }
-        place.reaction.sustained = demands[i].front().shear_n;
+        place.reaction.sustained = hole.demands.empty() ? 0 : hole.demands.front().shear_n();
         place.reaction.greatest = place.carries_n = place.shear_n;
         if (!choice)
             continue;
         place.fixing = choice->fixing;
-        place.fixing_utilisation = choice->utilisation;
+        hole.strength = choice->at[n];
+        hole.utilisation = utilisation_of(hole.strength, place.hold, hole.demands);
+        place.fixing_utilisation = hole.utilisation;
     }
-    if (plate.rating_n)
-        plan.plate_utilisation = (body.empty_n + body.goods_n + body.leaning_n) / *plate.rating_n;
+    plan.plate_utilisation = Utilisation::of(body.empty_n + body.goods_n + body.leaning_n, plate.rating_n);
 
     if (!shelf.held<OnKeyholes>())
         return;

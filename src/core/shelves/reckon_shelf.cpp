@@ -9,6 +9,8 @@
 
 #include "core/fixings/choose_fixing.hpp"
 
+#include "core/plan/guarded.hpp"
+
 #include <algorithm>
 
 namespace yes_square {
@@ -30,6 +32,14 @@ std::vector<BoardPiece> pieces_of(const Shelf& shelf) {
     return pieces;
 }
 
+/// How much of its place's fixing a hole uses.
+void weigh_hole(Hole& hole, const BracketPlan& place) {
+    if (!place.fixing)
+        return;
+    hole.strength = place.fixing->strength();
+    hole.utilisation = utilisation_of(hole.strength, place.hold, hole.demands);
+}
+
 /// The wall holes of what stands at the places, tier by tier.
 void drill(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     const auto& drops = plan.bracket->hole_drops;
@@ -41,9 +51,26 @@ void drill(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
             for (std::size_t row = 0; row < drops.size(); ++row) {
                 const Length x = plan.brackets[i].x;
                 const Length z = shelf.top_of(tier) - shelf.thickness + plan.leg_over - drops[row];
-                plan.holes.push_back({i, row + static_cast<std::size_t>(tier) * drops.size(), x, z,
-                                      site.survey.floor.above_floor_now(x, z)});
+                Hole hole{i, row + static_cast<std::size_t>(tier) * drops.size(), x, z,
+                          site.survey.floor.above_floor_now(x, z)};
+                if (row < plan.brackets[i].row_demands.size()) // a rod that cannot be set bears nothing
+                    hole.demands = plan.brackets[i].row_demands[row];
+                weigh_hole(hole, plan.brackets[i]);
+                plan.holes.push_back(std::move(hole));
             }
+    }
+}
+
+/// How wide each hole is: as drilled, or as the fixing needs at the least.
+void widen(ShelfPlan& plan, const Shelf& shelf) {
+    const HungPlate hung = plate_of(shelf);
+    for (Hole& hole : plan.holes) {
+        const auto& fixing = plan.brackets[hole.bracket].fixing;
+        const Length through = plan.bracket ? plan.bracket->hole_diameter
+                               : hung.plate ? hung.plate->hole_diameter
+                                            : Length{};
+        hole.radius =
+            std::max({through, fixing ? fixing->hole_diameter : Length{}, fixing ? fixing->clearance : Length{}}) / 2;
     }
 }
 
@@ -71,6 +98,7 @@ void hang_at_places(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     if (shelf.held<OnBrackets>() || shelf.held<OnStandards>())
         plan.shelf_screw = shelf_screw_length(site.catalogue, site.rules, shelf.thickness, bracket.thickness);
     drill(shelf, site, plan);
+    widen(plan, shelf);
     check_bracket_choice(shelf, site, plan);
     check_hold(shelf, site, plan);
     check_strength(shelf, site, plan, weighed);
@@ -78,86 +106,78 @@ void hang_at_places(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     check_looks(shelf, site, plan);
 }
 
-/// Whether a hole of a place lies where a cable or a pipe is likely or was found.
-bool in_a_strip(std::size_t place, const WallSite& site, const ShelfPlan& plan) {
-    return std::ranges::any_of(plan.holes, [&](const Hole& hole) {
-        return hole.bracket == place && std::ranges::any_of(site.survey.strips, [&](const Strip& strip) {
-                   return hole.x >= strip.left && hole.x <= strip.right && hole.z >= strip.bottom &&
-                          hole.z <= strip.top;
-               });
-    });
-}
-
-/// What to drill for all its fixings, alike passes together.
-std::vector<DrillRow> drilling_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) {
+/// What its wall screws pass before the wall, where that is wood and has to be drilled.
+Length drilled_part(const Shelf& shelf) {
     const auto* rail = shelf.held<HookRail>();
     const auto* cleats = shelf.held<OnCleats>();
-    const Length through = rail ? rail->board : cleats ? cleats->thickness : Length{};
+    return rail ? rail->board : cleats ? cleats->thickness : Length{};
+}
+
+/// What to drill for all its fixings, alike passes together, in order.
+std::vector<DrillRow> drilling_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) {
     std::vector<DrillRow> rows;
-    for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
-        const BracketPlan& place = plan.brackets[i];
+    for (const Hole& hole : plan.holes) {
+        const BracketPlan& place = plan.brackets[hole.bracket];
         if (!place.fixing || place.hanger)
             continue;
-        std::vector<DrillPass> passes = drill_passes(site.wall, *place.fixing, through);
-        if (const Length lining = site.wall.lining_thickness(); lining > Length{} && in_a_strip(i, site, plan))
-            passes.insert(
-                passes.begin(),
-                {passes.front().bit, place.fixing->hole_diameter, lining, false,
-                 "stop behind the lining and look: a cable or pipe is likely here; have it isolated or move"});
-        for (const DrillPass& pass : passes) {
+        const bool service = strip_at(site.survey.strips, hole.x, hole.z, hole.radius);
+        for (const DrillPass& pass : drill_passes(site.wall, *place.fixing, drilled_part(shelf), service)) {
             const auto same = std::ranges::find(rows, pass, &DrillRow::pass);
             if (same == rows.end())
-                rows.push_back({pass, {i}});
-            else if (same->places.back() != i)
-                same->places.push_back(i);
+                rows.push_back({pass, {hole.bracket}});
+            else if (same->places.back() != hole.bracket)
+                same->places.push_back(hole.bracket);
         }
     }
+    std::ranges::stable_sort(rows, drilled_before, &DrillRow::pass);
     return rows;
 }
 
 } // namespace
 
 ShelfPlan draft_shelf(const Shelf& shelf, const WallSite& site) {
-    ShelfPlan plan;
-    plan.shelf_id = shelf.id;
-    plan.shelf_name = shelf.name;
-    const ShelfLoads loads = loads_of(shelf, site.rules);
-    plan.self_weight_n_per_m = loads.self_n_per_m;
-    plan.goods_n_per_m = loads.goods_n_per_m;
-    const auto* fixture = shelf.held<Fixture>();
-    plan.mass_kg = fixture ? fixture->mass_kg : loads.board_kg;
-    const ArmRange range = arm_range(shelf.depth, site.rules);
-    plan.arm_least = range.least;
-    plan.arm_most = range.most;
-    if (!fixture)
-        plan.pieces = pieces_of(shelf);
-    check_place(shelf, site, plan);
-    if (hangs_at_places(shelf)) {
-        hang_at_places(shelf, site, plan);
-    } else {
-        if (shelf.held<OnCleats>())
-            hang_on_cleats(shelf, site, plan);
-        else
-            hang_on_plate(shelf, site, plan);
-        check_board_strength(shelf, site, plan);
-        check_clearances(shelf, site, plan);
-    }
-    check_kind(shelf, site, plan);
-    return plan;
+    ShelfPlan named;
+    named.shelf_id = shelf.id;
+    named.shelf_name = shelf.name;
+    return guarded(std::move(named), shelf.name, [&](ShelfPlan& plan) {
+        const ShelfLoads loads = loads_of(shelf, site.rules);
+        plan.self_weight_n_per_m = loads.self_n_per_m;
+        plan.goods_n_per_m = loads.goods_n_per_m;
+        const auto* fixture = shelf.held<Fixture>();
+        plan.mass_kg = fixture ? fixture->mass_kg : loads.board_kg;
+        const ArmRange range = arm_range(shelf.depth, site.rules);
+        plan.arm_least = range.least;
+        plan.arm_most = range.most;
+        if (!fixture)
+            plan.pieces = pieces_of(shelf);
+        check_place(shelf, site, plan);
+        if (hangs_at_places(shelf)) {
+            hang_at_places(shelf, site, plan);
+        } else {
+            if (shelf.held<OnCleats>())
+                hang_on_cleats(shelf, site, plan);
+            else
+                hang_on_plate(shelf, site, plan);
+            widen(plan, shelf);
+            check_board_strength(shelf, site, plan);
+            check_clearances(shelf, site, plan);
+        }
+        check_kind(shelf, site, plan);
+    });
 }
 
 ShelfPlan reckon_shelf(const Shelf& shelf, const WallSite& site) {
-    ShelfPlan plan = draft_shelf(shelf, site);
-    add_cures(shelf, site, plan);
-    if (plan.bracket)
-        plan.alternatives =
-            alternatives_to(std::move(plan.alternatives.front()), shelf, site, *carrier_of(shelf, site));
-    if (!plan.brackets.empty() || !plan.cleats.empty()) {
-        plan.drilling = drilling_of(shelf, site, plan);
-        plan.workings = workings_of(shelf, site, plan);
-        plan.steps = steps_of(shelf, site, plan);
-    }
-    return plan;
+    return guarded(draft_shelf(shelf, site), shelf.name, [&](ShelfPlan& plan) {
+        add_cures(shelf, site, plan);
+        if (plan.bracket)
+            plan.alternatives =
+                alternatives_to(std::move(plan.alternatives.front()), shelf, site, *carrier_of(shelf, site));
+        if (!plan.brackets.empty() || !plan.cleats.empty()) {
+            plan.drilling = drilling_of(shelf, site, plan);
+            plan.workings = workings_of(shelf, site, plan);
+            plan.steps = steps_of(shelf, site, plan);
+        }
+    });
 }
 
 } // namespace yes_square

@@ -167,9 +167,6 @@ void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     if (site.masonry())
         return;
     const Framing* framing = site.timber();
-    const bool rod = shelf.held<OnHiddenRods>();
-    const WoodScrew* screw = rod ? nullptr : screw_for(site.catalogue, plan.bracket->hole_diameter);
-    const double diameter = rod ? plan.bracket->leg.in_inches() : screw ? properties(screw->gauge).diameter_in : 0.0;
     std::size_t carrying = 0;
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
         const BracketPlan& place = plan.brackets[i];
@@ -179,16 +176,17 @@ void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
         if (!place.stud)
             continue;
         const Stud& stud = site.survey.studs[*place.stud];
-        const Length room = diameter > 0 && framing ? usable_half_width(*framing, stud.uncertainty, diameter,
-                                                                        site.rules, rod ? edge_piloted : edge_driven)
-                                                    : Length{};
+        // Judged for the screw that is chosen; where none is, the edge may be why.
+        const bool loose =
+            framing && !place.fixing && !place.turns &&
+            to_edge_of(*framing, stud, place.x, site.rules) < edge_distance(properties(ScrewGauge::number_8));
         if (stud.state == StudState::assumed)
             add(plan, CheckCode::stud_assumed, Severity::error,
                 {of(shelf, "Bracket {0} hangs on an assumed stud at {1}: nobody has found it yet",
                     "No. {0} hangs on an assumed stud at {1}: nobody has found it yet"),
                  {number(i), quantity(stud.centre)}},
                 std::nullopt, place.x, shelf.underside());
-        else if (room <= Length{})
+        else if (loose)
             add(plan, CheckCode::stud_indicated, Severity::error,
                 {of(shelf, "Bracket {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw",
                     "No. {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw"),
@@ -205,21 +203,22 @@ void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     const std::size_t on_lining = plan.brackets.size() - carrying;
     if (on_lining == 0)
         return;
-    // What hangs on the lining alone, against its limits: the whole shelf, or its share where one bracket is in a stud.
+    // What hangs on the lining alone, against its limits: the whole shelf, or the share of all places in it where one
+    // bracket is in a stud. Whoever leans on a shelf leans on these too.
     const double total = (plan.self_weight_n_per_m + plan.goods_n_per_m) * shelf.length.in_metres();
-    double hangs = total;
+    double hangs = carrying == 0 ? total : 0;
     double tension = 0;
+    bool turns = false;
     for (const BracketPlan& place : plan.brackets)
         if (!carries(place.hold)) {
             if (carrying > 0)
-                hangs = std::min(hangs, place.reaction.sustained);
-            tension = std::max(tension, bracket_forces(*plan.bracket, place.reaction.sustained, shelf.depth / 2,
-                                                       site.rules.lining_pressure_n_per_mm2)
-                                            .tension_n.front());
+                hangs += place.reaction.sustained;
+            turns |= place.turns;
+            tension = std::max(tension, place.tension_n);
         }
     const double mass = hangs / standard_gravity;
-    const bool within = mass <= site.rules.lining_mass_most_kg && shelf.depth <= site.rules.lining_reach_most &&
-                        tension <= site.rules.lining_tension_most_n;
+    const bool within = !turns && mass <= site.rules.lining_mass_most_kg &&
+                        shelf.depth <= site.rules.lining_reach_most && tension <= site.rules.lining_tension_most_n;
     const Severity severity = within ? Severity::warning : Severity::error;
     const std::vector<Value> figures{Quantity{Kind::mass, mass},
                                      Quantity{Kind::mass, site.rules.lining_mass_most_kg},
@@ -322,7 +321,7 @@ void check_board_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& p
               quantity(Length::nearest_to_metres(plan.sag->overhang ? plan.sag->span / 2 : plan.sag->span))}},
             fine(plan.sag->long_term - plan.sag->limit), shelf.left + Length::nearest_to_metres(plan.sag->place),
             shelf.underside());
-    if (plan.board_utilisation > 1)
+    if (plan.board_utilisation.over())
         add(plan, CheckCode::board_overloaded, Severity::error,
             {"The board itself is bent to {0} of what it may bear, somebody on its edge included",
              {ratio(plan.board_utilisation)}},
@@ -349,13 +348,16 @@ void check_uplift(const Shelf& shelf, std::size_t i, ShelfPlan& plan) {
     if (plan.shelf_screw && up > held_down_n(plan))
         add(plan, CheckCode::pulls_up, Severity::error,
             {of(shelf,
-                "With the other end loaded, the shelf pulls up on bracket {0} with {1}, and its two screws hold {2}",
-                "With the other end loaded, the shelf pulls up on no. {0} with {1}, and its two screws hold {2}"),
+                "With the other end loaded or leaned on, the shelf pulls up on bracket {0} with {1}, and its two "
+                "screws hold {2}",
+                "With the other end loaded or leaned on, the shelf pulls up on no. {0} with {1}, and its two screws "
+                "hold {2}"),
              {number(i), force(up), force(held_down_n(plan))}},
             force(up - held_down_n(plan)), place.x, shelf.underside());
     else
         add(plan, CheckCode::pulls_up, plan.shelf_screw ? Severity::note : Severity::warning,
-            {"With the other end loaded, the shelf pulls up on bracket {0} with {1}: screw it down to the arm",
+            {"With the other end loaded or leaned on, the shelf pulls up on bracket {0} with {1}: screw it down to the "
+             "arm",
              {number(i), force(up)}},
             force(up), place.x, shelf.underside());
 }
@@ -385,29 +387,33 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
 
     if (weighed.bracket_turns)
         add(plan, CheckCode::bracket_turns, Severity::error,
-            {"The bracket has no hole above the point it turns about: it would pull off the wall"});
+            {"With its load, or with somebody leaning on it, a bracket has no hole above the point it turns about: it "
+             "would pull off the wall"});
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
         const BracketPlan& place = plan.brackets[i];
-        if (place.bracket_utilisation && *place.bracket_utilisation > 1)
+        if (place.bracket_utilisation.over())
             add(plan, CheckCode::bracket_overloaded, Severity::error,
                 {of(shelf, "Bracket {0} carries {1}, {2} times its rating",
                     "No. {0} carries {1}, {2} times its rating"),
-                 {number(i), force(place.reaction.greatest), ratio(*place.bracket_utilisation)}},
-                ratio(*place.bracket_utilisation), place.x, shelf.underside());
+                 {number(i), force(place.reaction.greatest), ratio(place.bracket_utilisation)}},
+                ratio(place.bracket_utilisation), place.x, shelf.underside());
         if (!carries(place.hold))
             continue;
+        const bool nobody_knows = place.stud && site.survey.studs[*place.stud].state == StudState::assumed;
+        if (!place.fixing && (place.turns || nobody_knows))
+            continue; // said already
         if (!place.fixing)
             add(plan, CheckCode::no_fixing, Severity::error,
                 {of(shelf, "Bracket {0}: no screw or plug at hand suits its holes and this wall",
                     "No. {0}: no screw or plug at hand suits its holes and this wall"),
                  {number(i)}},
                 std::nullopt, place.x, shelf.underside());
-        else if (*place.fixing_utilisation > 1)
+        else if (place.fixing_utilisation.over())
             add(plan, CheckCode::fixing_overloaded, Severity::error,
                 {of(shelf, "Bracket {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)",
                     "No. {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)"),
-                 {number(i), ratio(*place.fixing_utilisation), force(place.tension_n), force(place.shear_n)}},
-                ratio(*place.fixing_utilisation), place.x, shelf.underside());
+                 {number(i), ratio(place.fixing_utilisation), force(place.tension_n), force(place.shear_n)}},
+                ratio(place.fixing_utilisation), place.x, shelf.underside());
         if (place.reaction.least < 0 && (shelf.held<OnBrackets>() || shelf.held<OnStandards>()))
             check_uplift(shelf, i, plan);
     }
@@ -454,15 +460,10 @@ void check_leg(const Box& leg, std::size_t i, const Shelf& shelf, const WallSite
 } // namespace
 
 void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
-    const Length width = plan.bracket            ? plan.bracket->hole_diameter
-                         : plate_of(shelf).plate ? plate_of(shelf).plate->hole_diameter
-                                                 : Length{};
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
-        const Length half = width / 2;
         for (const Strip& strip : site.survey.strips) {
             const auto inside = std::ranges::find_if(plan.holes, [&](const Hole& hole) {
-                return hole.bracket == i && hole.x + half > strip.left && hole.x - half < strip.right &&
-                       hole.z + half > strip.bottom && hole.z - half < strip.top;
+                return hole.bracket == i && strip.meets(hole.x, hole.z, hole.radius);
             });
             if (inside != plan.holes.end())
                 add(plan, CheckCode::in_service_strip, Severity::error,

@@ -227,19 +227,40 @@ private:
             else if (cleat.screws == 0 || !cleat.fixing)
                 add(CheckCode::no_fixing, Severity::error,
                     {"The {0} strip: nothing at hand holds it in what is behind it", {cleat.wall}});
-            else if (*cleat.utilisation > 1)
+            else if (!cleat.utilisation.within())
                 add(CheckCode::fixing_overloaded, Severity::error,
                     {"The {0} strip: its screws are loaded to {1} of what they bear",
-                     {cleat.wall, ratio(*cleat.utilisation)}},
-                    ratio(*cleat.utilisation));
+                     {cleat.wall, ratio(cleat.utilisation)}},
+                    ratio(cleat.utilisation));
         }
     }
 
     void kind(const HookRail&) {}
     void kind(const Pole&) {}
 
+    /// Holes drilled beside the thing hold nothing of it.
+    void holes_in_it(const HungPlate& hung) {
+        const bool plate_outside = hung.left < shelf_.left || hung.left + hung.width > shelf_.right() ||
+                                   (!shelf_.held<OnHiddenBracket>() && hung.height > shelf_.thickness);
+        if (plate_outside)
+            add(CheckCode::hole_outside, Severity::error,
+                {"Its plate, {0} wide from {1}, reaches beyond the thing it carries",
+                 {quantity(hung.width), quantity(hung.left)}},
+                std::nullopt, hung.left, hung.top);
+        for (std::size_t i = 0; i < hung.plate->holes.size(); ++i) {
+            const PlateHole& hole = hung.plate->holes[i];
+            if (hole.across < Length{} || hole.across > hung.width || hole.down < Length{} || hole.down > hung.height)
+                add(CheckCode::hole_outside, Severity::error,
+                    {"Hole {0}, {1} across and {2} down, lies outside its plate of {3} by {4}",
+                     {count(i + 1), quantity(hole.across), quantity(hole.down), quantity(hung.width),
+                      quantity(hung.height)}},
+                    std::nullopt, hung.left + hole.across, hung.top - hole.down);
+        }
+    }
+
     void plate() {
         const HungPlate hung = plate_of(shelf_);
+        holes_in_it(hung);
         const auto carrying = static_cast<std::size_t>(
             std::ranges::count_if(plan_.brackets, [](const BracketPlan& place) { return carries(place.hold); }));
         for (std::size_t i = 0; i < plan_.brackets.size(); ++i) {
@@ -270,11 +291,11 @@ private:
                 add(CheckCode::no_fixing, Severity::error,
                     {"Hole {0}: no screw or plug at hand suits it and this wall", {count(i + 1)}}, std::nullopt, hole.x,
                     hole.z);
-            if (place.fixing_utilisation && *place.fixing_utilisation > 1) {
+            if (place.fixing_utilisation.over()) {
                 add(CheckCode::fixing_overloaded, Severity::error,
                     {"Its fixings are loaded to {0} of what they bear ({1} pull, {2} shear on hole {3})",
-                     {ratio(*place.fixing_utilisation), force(place.tension_n), force(place.shear_n), count(i + 1)}},
-                    ratio(*place.fixing_utilisation), hole.x, hole.z);
+                     {ratio(place.fixing_utilisation), force(place.tension_n), force(place.shear_n), count(i + 1)}},
+                    ratio(place.fixing_utilisation), hole.x, hole.z);
                 break;
             }
         }
@@ -287,10 +308,10 @@ private:
         if (!hung.plate->rating_n)
             add(CheckCode::bracket_unrated, Severity::warning,
                 {"What the hanger itself bears is unknown: enter the maker's figure from its sheet"});
-        else if (plan_.plate_utilisation && *plan_.plate_utilisation > 1)
+        else if (plan_.plate_utilisation.over())
             add(CheckCode::bracket_overloaded, Severity::error,
-                {"It carries {0} times the maker's figure", {ratio(*plan_.plate_utilisation)}},
-                ratio(*plan_.plate_utilisation), shelf_.left, shelf_.height);
+                {"It carries {0} times the maker's figure", {ratio(plan_.plate_utilisation)}},
+                ratio(plan_.plate_utilisation), shelf_.left, shelf_.height);
     }
 
     const Shelf& shelf_;

@@ -46,6 +46,21 @@ double kg_per_metre(const Shelf& shelf) {
     return kg;
 }
 
+/// Whoever reaches one of its tiers leans on it; whoever finds one low and deep enough sits down on it. All tiers hang
+/// alike, so the worst of them counts.
+double accidental_on(const Shelf& shelf, const HouseRules& rules) {
+    double worst = 0;
+    const bool board = !shelf.held<HookRail>() && !shelf.held<Pole>();
+    for (int tier = 0; tier < shelf.tiers; ++tier) {
+        const Length top = shelf.top_of(tier);
+        if (top < rules.accidental_below)
+            worst = std::max(worst, rules.accidental_n);
+        if (board && top < rules.shelves.sat_on_below && shelf.depth >= rules.shelves.sat_on_depth)
+            worst = std::max(worst, rules.shelves.sat_on_n);
+    }
+    return worst;
+}
+
 } // namespace
 
 double ShelfLoads::between_n(Length from, Length to) const {
@@ -59,8 +74,7 @@ ShelfLoads loads_of(const Shelf& shelf, const HouseRules& rules) {
     const double kg_per_m = kg_per_metre(shelf);
     loads.board_kg = kg_per_m * shelf.length.in_metres();
     loads.self_n_per_m = kg_per_m * standard_gravity;
-    if (shelf.height < rules.accidental_below)
-        loads.accidental_n = rules.accidental_n;
+    loads.accidental_n = accidental_on(shelf, rules);
     switch (shelf.load.kind) {
     case LoadKind::books:
         loads.goods_n_per_m = books_kg_per_m * standard_gravity;
@@ -87,7 +101,7 @@ ShelfLoads loads_of(const Shelf& shelf, const HouseRules& rules) {
         loads.goods_n_per_m = standard_gravity * (shelf.load.own_kg_per_m > 0 ? shelf.load.own_kg_per_m
                                                                               : rules.shelves.desk_kg_per_m2 * depth);
         loads.goods_source = {shelf.load.own_kg_per_m > 0 ? Provenance::measured : Provenance::house_rule};
-        loads.accidental_n = rules.shelves.desk_edge_n;
+        loads.accidental_n = std::max(loads.accidental_n, rules.shelves.desk_edge_n);
         break;
     case LoadKind::clothes:
         loads.goods_n_per_m = rules.shelves.clothes_kg_per_m * standard_gravity;

@@ -12,7 +12,7 @@ struct ShelfLoads {
     double self_n_per_m = 0;
     double goods_n_per_m = 0;
     SpanLoad goods = {};     ///< besides the even load
-    double accidental_n = 0; ///< someone leaning on the front edge; 0 out of reach
+    double accidental_n = 0; ///< someone leaning on a front edge, or sitting on it; 0 out of reach of every tier
     double board_kg = 0;
     Source goods_source;
 

@@ -13,6 +13,10 @@
 namespace yes_square {
 namespace {
 
+double known_or(Utilisation used, double otherwise) {
+    return used.known() ? used.number() : otherwise;
+}
+
 constexpr double infinite = std::numeric_limits<double>::infinity();
 constexpr double most_kg_per_m = 2000; ///< more than any shelf is asked for
 constexpr int halvings = 26;
@@ -72,23 +76,29 @@ public:
 private:
     Strain along(const Shelf& other) const {
         const Weighed weighed = weigh(other, site_, *carrier_, question_, places_);
-        Strain strain{weighed.sag.share(), weighed.board_utilisation, 0, 0};
+        Strain strain{weighed.sag.share(), weighed.board_utilisation.number(), 0, 0};
         for (std::size_t i = 0; i < places_.size(); ++i) {
             const BracketPlan& before = plan_.brackets[i];
             const BracketPlan& now = weighed.brackets[i];
-            strain.hanger = std::max(strain.hanger, now.bracket_utilisation.value_or(0));
+            strain.hanger = std::max(strain.hanger, known_or(now.bracket_utilisation, 0));
             if (!carries(before.hold))
                 continue;
             if (!before.fixing) {
                 strain.fixing = infinite;
             } else if (before.hanger) {
-                strain.fixing = std::max(strain.fixing, utilisation_of(*before.fixing, before.hold,
-                                                                       {now.reaction.greatest, 0, duration_stored}));
+                strain.fixing =
+                    std::max(strain.fixing, utilisation_of(before.fixing->strength(), before.hold,
+                                                           HoleDemand{now.reaction.greatest, 0, duration_stored})
+                                                .number());
             } else if (carrier_->rod) {
-                strain.fixing = std::max(strain.fixing, now.fixing_utilisation.value_or(infinite));
+                strain.fixing = std::max(strain.fixing, known_or(now.fixing_utilisation, infinite));
             } else {
-                for (const HoleDemand& demand : demands_of(now.reaction, *carrier_, site_.rules))
-                    strain.fixing = std::max(strain.fixing, utilisation_of(*before.fixing, before.hold, demand));
+                const PlaceDemands demands = demands_of(now.reaction, *carrier_, site_.rules);
+                if (demands.turns)
+                    strain.fixing = infinite;
+                for (const auto& row : demands.rows)
+                    strain.fixing =
+                        std::max(strain.fixing, utilisation_of(before.fixing->strength(), before.hold, row).number());
             }
         }
         if (std::ranges::count_if(plan_.brackets, [](const BracketPlan& p) { return carries(p.hold); }) < 2)
@@ -99,21 +109,21 @@ private:
     /// On a plate or on cleats: drafted anew, its pulls held against the fixings there are.
     Strain by_itself(const Shelf& other) const {
         const ShelfPlan now = draft_shelf(other, site_);
-        Strain strain{now.sag ? now.sag->share() : 0, now.board_utilisation, now.plate_utilisation.value_or(0), 0};
+        Strain strain{now.sag ? now.sag->share() : 0, now.board_utilisation.number(),
+                      known_or(now.plate_utilisation, 0), 0};
         if (now.plate_turns)
             strain.fixing = infinite;
-        for (std::size_t i = 0; i < plan_.brackets.size(); ++i)
-            if (carries(plan_.brackets[i].hold) && now.cleats.empty())
-                strain.fixing = std::max(strain.fixing,
-                                         plan_.brackets[i].fixing
-                                             ? utilisation_of(*plan_.brackets[i].fixing, plan_.brackets[i].hold,
-                                                              {now.brackets[i].tension_n, now.brackets[i].shear_n, 0.9})
-                                             : infinite);
+        const auto note = [&](const std::optional<Fixing>& fixing, const FixingStrength& strength, Hold hold,
+                              const std::vector<HoleDemand>& demands) {
+            strain.fixing =
+                std::max(strain.fixing, fixing ? utilisation_of(strength, hold, demands).number() : infinite);
+        };
+        for (std::size_t i = 0; i < plan_.holes.size() && i < now.holes.size(); ++i)
+            if (const BracketPlan& place = plan_.brackets[plan_.holes[i].bracket]; carries(place.hold))
+                note(place.fixing, plan_.holes[i].strength, place.hold, now.holes[i].demands);
         for (std::size_t i = 0; i < now.cleats.size(); ++i)
-            strain.fixing = std::max(
-                strain.fixing, plan_.cleats[i].fixing
-                                   ? utilisation_of(*plan_.cleats[i].fixing, now.cleats[i].hold, now.cleats[i].demand)
-                                   : infinite);
+            note(plan_.cleats[i].fixing, plan_.cleats[i].fixing ? plan_.cleats[i].fixing->strength() : FixingStrength{},
+                 plan_.cleats[i].hold, now.cleats[i].loads);
         return strain;
     }
 
@@ -285,7 +295,7 @@ std::vector<FixingOption> ranked(const Shelf& shelf, const WallSite& site, const
     if (plan.brackets.empty() || (carrier && carrier->rod))
         return {};
     const auto worst = std::ranges::max_element(plan.brackets, {}, [](const BracketPlan& place) {
-        return carries(place.hold) ? place.fixing_utilisation.value_or(infinite) : -1;
+        return carries(place.hold) ? known_or(place.fixing_utilisation, infinite) : -1;
     });
     if (worst->hanger)
         return {};
@@ -293,11 +303,12 @@ std::vector<FixingOption> ranked(const Shelf& shelf, const WallSite& site, const
     std::vector<HoleDemand> demands;
     if (carrier) {
         through = carrier->through;
-        demands = demands_of(worst->reaction, *carrier, site.rules);
+        for (const auto& row : worst->row_demands)
+            demands.insert(demands.end(), row.begin(), row.end());
     } else if (hung.plate) {
         through = {hung.plate->thickness, steel_sheet_bearing_psi, hung.plate->hole_diameter};
         through.packing = hung.proud;
-        demands = {{worst->tension_n, worst->shear_n, duration_stored}};
+        demands = plan.holes[static_cast<std::size_t>(worst - plan.brackets.begin())].demands;
     } else {
         return {};
     }

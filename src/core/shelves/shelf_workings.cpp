@@ -1,6 +1,6 @@
 #include "core/shelves/shelf_workings.hpp"
 
-#include "core/fixings/bracket_forces.hpp"
+#include "core/fixings/used_working.hpp"
 #include "core/shelves/layouts.hpp"
 #include "core/shelves/plate.hpp"
 
@@ -174,15 +174,17 @@ private:
 
     void reaction(std::size_t i) {
         const Reaction& reaction = plan_.brackets[i].reaction;
-        add({numbered("reaction", i),
-             {"Bracket {0} carries at worst", {count(i + 1)}},
-             {},
-             {{"everything loaded", force(reaction.all_loaded), beam_source},
-              {"worst spans loaded, lining brackets left out", force(reaction.sustained), beam_source},
-              {"and someone leaning on the edge", force(reaction.greatest), rule},
-              {"least", force(reaction.least), beam_source}},
-             force(reaction.greatest),
-             beam_source});
+        Working working{numbered("reaction", i),
+                        {"Bracket {0} carries at worst", {count(i + 1)}},
+                        "{0} + {1}",
+                        {{"worst spans loaded, lining brackets left out", force(reaction.sustained), beam_source},
+                         {"somebody leaning on the edge where it is worst for it",
+                          force(reaction.greatest - reaction.sustained), rule}},
+                        force(reaction.greatest),
+                        beam_source};
+        working.facts = {{"everything loaded: {0}", {force(reaction.all_loaded)}},
+                         {"least: {0}", {force(reaction.least)}}};
+        add(std::move(working));
     }
 
     void fixing(std::size_t i) {
@@ -190,34 +192,32 @@ private:
         if (!place.fixing)
             return;
         const Fixing& fixing = *place.fixing;
-        Working working{numbered("fixing", i),
-                        {"Fixing of bracket {0}: {1}, {2}", {count(i + 1), fixing.name, stock(fixing.screw_length)}},
-                        {},
-                        {{"through what is screwed on", stock(thickness()), measured},
-                         {"through the lining", stock(site_.wall.lining_thickness()), measured},
-                         {"penetration", stock(fixing.penetration), derived}},
-                        ratio(place.fixing_utilisation.value_or(0)),
-                        fixing.source};
-        auto& terms = working.terms;
+        const Hole* worst = nullptr;
+        for (const Hole& hole : plan_.holes)
+            if (hole.bracket == i && (!worst || hole.utilisation > worst->utilisation))
+                worst = &hole;
+        std::vector<HoleDemand> of_hanger;
+        for (const auto& row : place.row_demands)
+            of_hanger.insert(of_hanger.end(), row.begin(), row.end());
+        Working working =
+            used_working(numbered("fixing", i),
+                         {"Fixing of bracket {0}: {1}, {2}", {count(i + 1), fixing.name, stock(fixing.screw_length)}},
+                         worst ? worst->strength : fixing.strength(), place.hanger ? Hold::proved_stud : place.hold,
+                         worst ? worst->demands : of_hanger, fixing.source);
+        auto& facts = working.facts;
+        facts.push_back({"It passes {0} of what is screwed on and {1} of lining; {2} of it holds",
+                         {stock(thickness()), stock(site_.wall.lining_thickness()), stock(fixing.penetration)}});
         if (fixing.thread > Length{})
-            terms.push_back({"thread that grips", stock(fixing.thread), fixing.source});
-        if (const auto carrier = carrier_of(shelf_, site_); carrier && !carrier->rod && !place.hanger) {
-            const double load = carrier->boards * place.reaction.sustained;
-            const BracketForces forces = bracket_forces_from_moment(carrier->bracket, load, load * carrier->load_at,
-                                                                    site_.rules.lining_pressure_n_per_mm2);
-            terms.push_back({"moment of the load", {Kind::moment, forces.moment_nm}, derived});
-            terms.push_back({"pivot above the lower end", quantity(forces.pivot), rule});
-        }
-        terms.push_back({"pull on the worst hole", force(place.tension_n), derived});
-        terms.push_back({"shear on each hole", force(place.shear_n), derived});
-        terms.push_back({"holds in pull, for years", force(fixing.tension_n), fixing.source});
-        terms.push_back({"holds in shear, for years", force(fixing.shear_n), fixing.source});
+            facts.push_back({"thread that grips: {0}", {stock(fixing.thread)}});
+        for (const LoadCase& load : place.loads)
+            facts.push_back({"{0}: {1} down, a moment of {2} off the wall",
+                             {load.when, force(load.down_n), Quantity{Kind::moment, load.moment_nm}}});
         add(std::move(working));
     }
 
     void rating(std::size_t i) {
         const BracketPlan& place = plan_.brackets[i];
-        if (!place.bracket_utilisation || !plan_.bracket)
+        if (!place.bracket_utilisation.known() || !plan_.bracket)
             return;
         const Bracket& bracket = *plan_.bracket;
         add({numbered("rating", i),
@@ -225,7 +225,7 @@ private:
              bracket.rated_per_pair ? "{0} / ({1} / 2)" : "{0} / {1}",
              {{"carries", force(place.reaction.greatest), beam_source},
               {bracket.rated_per_pair ? "rating of a pair" : "rating", force(*bracket.rating_n), {Provenance::maker}}},
-             ratio(*place.bracket_utilisation),
+             ratio(place.bracket_utilisation),
              derived});
     }
 
@@ -278,18 +278,13 @@ private:
     }
 
     void strip(const CleatPlan& cleat) {
-        Working working{
-            "cleat/" + std::string{cleat.wall},
-            {"The {0} strip, {1} long, {2} screws", {cleat.wall, quantity(cleat.length), count(cleat.screws)}},
-            {},
-            {{"carries", force(cleat.load_n), beam_source}},
-            ratio(cleat.utilisation.value_or(0)),
-            derived};
-        if (cleat.fixing) {
-            working.source = cleat.fixing->source;
-            working.terms.push_back({"holds in pull, for years", force(cleat.fixing->tension_n), cleat.fixing->source});
-            working.terms.push_back({"holds in shear, for years", force(cleat.fixing->shear_n), cleat.fixing->source});
-        }
+        if (!cleat.fixing)
+            return;
+        Working working = used_working("cleat/" + std::string{cleat.wall},
+                                       {"The {0} strip, {1} long, {2} screws: its worst is used to",
+                                        {cleat.wall, quantity(cleat.length), count(cleat.screws)}},
+                                       cleat.fixing->strength(), cleat.hold, cleat.loads, cleat.fixing->source);
+        working.facts.push_back({"The strip carries {0}", {force(cleat.load_n)}});
         add(std::move(working));
     }
 

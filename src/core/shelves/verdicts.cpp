@@ -15,21 +15,23 @@ SagVerdict worst_sag(const BeamResult& beam, int limit_divisor) {
     return worst;
 }
 
-double board_utilisation(const Shelf& shelf, const BeamResult& beam, double accidental_n, const HouseRules& rules) {
+Utilisation board_utilisation(const Shelf& shelf, const BeamResult& beam, double accidental_n,
+                              const HouseRules& rules) {
     const double modulus = section_modulus_of(shelf);
     double leaned = beam.greatest_moment;
     for (const SpanSag& span : beam.sags)
         leaned = std::max(leaned, beam.greatest_moment + accidental_n * span.length * (span.overhang ? 1 : 0.25));
     if (const auto* pole = shelf.held<Pole>(); pole && pole->stuff != PoleStuff::wood)
-        return leaned / modulus / 1e6 /
-               (pole->stuff == PoleStuff::steel ? rules.shelves.rod_steel_mpa : rules.shelves.aluminium_mpa);
+        return Utilisation{
+            leaned / modulus / 1e6 /
+            (pole->stuff == PoleStuff::steel ? rules.shelves.rod_steel_mpa : rules.shelves.aluminium_mpa)};
     const BoardProperties& board = properties(shelf.material);
-    return std::max(beam.greatest_moment / modulus / (bending_stored_mpa(board) * 1e6),
-                    leaned / modulus / (bending_leaned_mpa(board) * 1e6));
+    return std::max(Utilisation{beam.greatest_moment / modulus / (bending_stored_mpa(board) * 1e6)},
+                    Utilisation{leaned / modulus / (bending_leaned_mpa(board) * 1e6)});
 }
 
 SimpleSpan simple_span(const Shelf& shelf, const HouseRules& rules, ServiceClass service_class) {
-    SimpleSpan span{loads_of(shelf, rules), {}, 0};
+    SimpleSpan span{loads_of(shelf, rules), {}, {}};
     const BeamResult beam =
         analyse(beam_of(shelf, {Length{}, shelf.length}), span.loads.on_beam(), creep_factor(shelf, service_class));
     span.sag = worst_sag(beam, divisor(rules.sag_limit));

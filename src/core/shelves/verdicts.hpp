@@ -11,13 +11,13 @@ SagVerdict worst_sag(const BeamResult& beam, int limit_divisor);
 
 /// Bending stress in the board over what it may bear: goods for good and, for a moment, somebody on top of them in the
 /// worst place.
-double board_utilisation(const Shelf& shelf, const BeamResult& beam, double accidental_n, const HouseRules& rules);
+Utilisation board_utilisation(const Shelf& shelf, const BeamResult& beam, double accidental_n, const HouseRules& rules);
 
 /// A board or rod on supports at its two ends alone.
 struct SimpleSpan {
     ShelfLoads loads;
     SagVerdict sag;
-    double utilisation = 0; ///< of its bending strength
+    Utilisation utilisation = Utilisation::none(); ///< of its bending strength
 };
 SimpleSpan simple_span(const Shelf& shelf, const HouseRules& rules, ServiceClass service_class);
 

@@ -41,7 +41,7 @@ InventoryRow row_of(const Wall& wall, const CabinetUnit& unit, const UnitPlan& p
     }
     if (row.places > 0)
         row.each_n = plan.tension_n;
-    if (row.places > 0 && sure && plan.utilisation && *plan.utilisation <= 1)
+    if (row.places > 0 && sure && plan.utilisation.within())
         row.verdict = PieceVerdict::held;
     return row;
 }
@@ -54,7 +54,7 @@ InventoryRow row_of(const Wall& wall, const StorageSystem& system, const SystemP
     for (const BayPlan& bay : plan.bays) {
         // Its top cleat is what keeps a bay from tipping.
         const BayCleat* top = bay.cleats.empty() ? nullptr : &bay.cleats.front();
-        if (!top || top->screws.empty() || !top->utilisation || *top->utilisation > 1)
+        if (!top || top->screws.empty() || !top->utilisation.within())
             row.verdict = PieceVerdict::unsafe;
         if (!bay.cleats.empty())
             row.places += bay.cleats.front().screws.size();

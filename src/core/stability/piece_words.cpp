@@ -1,5 +1,6 @@
 #include "core/stability/piece_words.hpp"
 
+#include "core/fixings/used_working.hpp"
 #include "core/stability/restraint.hpp"
 
 #include <algorithm>
@@ -105,12 +106,10 @@ std::vector<Working> workings_of(const Piece& piece, const PiecePlan& plan, cons
     if (slope_cosine(piece.restraint) < 1)
         each.terms.push_back({"divided by, for a sloping strap", ratio(slope_cosine(piece.restraint)), statics});
     workings.push_back(std::move(each));
-    if (plan.fixing && plan.fixing_utilisation) {
-        Working fixing{"fixing", {"The screw is used to"},        "{0} / {1}",
-                       {},       ratio(*plan.fixing_utilisation), plan.fixing->source};
-        // Capacities stand in the plan for goods that stay; a pull is short.
-        fixing.terms = {{"pull on one", force(plan.each_n), statics},
-                        {"what it bears", force(plan.each_n / *plan.fixing_utilisation), plan.fixing->source}};
+    if (plan.fixing && plan.fixing_utilisation.known()) {
+        Working fixing =
+            used_working("fixing", {"The screw is used to"}, plan.fixing->strength(), plan.places.front().hold,
+                         {{plan.each_n, 0, duration_people}}, plan.fixing->source);
         fixing.facts.push_back(
             {"{0}, {1} long, {2} of it in the wood or masonry",
              {plan.fixing->name, stock(plan.fixing->screw_length), stock(plan.fixing->penetration)}});

@@ -20,10 +20,9 @@ bool decides(const TipCase& tip, const Piece& piece) {
 
 /// Whether what holds it is all that it should be.
 bool holds(const Piece& piece, const PiecePlan& plan) {
-    const auto within = [](const std::optional<double>& used) { return used && *used <= 1; };
     return !plan.places.empty() && std::ranges::none_of(plan.places, &RestraintPlace::in_strip) &&
-           within(plan.fixing_utilisation) &&
-           (!has_hardware(piece.restraint.kind) || within(plan.rating_utilisation)) &&
+           plan.fixing_utilisation.within() &&
+           (!has_hardware(piece.restraint.kind) || plan.rating_utilisation.within()) &&
            (piece.restraint.kind != RestraintKind::cleat || plan.frame_screws > 0);
 }
 
@@ -205,17 +204,17 @@ private:
         const bool given = how_.gauge && how_.screw_length > Length{} && site_.timber();
         if (given && plan_.fixing->penetration < site_.rules.penetration_wanted) {
             Check& too_short =
-                add(CheckCode::restraint_short, *plan_.fixing_utilisation > 1 ? Severity::error : Severity::warning,
+                add(CheckCode::restraint_short, plan_.fixing_utilisation.over() ? Severity::error : Severity::warning,
                     {"{0}: the screw reaches {1} into the stud, {2} is wanted",
                      {piece_.name, stock(plan_.fixing->penetration), stock(site_.rules.penetration_wanted)}},
                     stock(site_.rules.penetration_wanted - plan_.fixing->penetration));
             longer(too_short);
         }
-        if (*plan_.fixing_utilisation > 1) {
+        if (plan_.fixing_utilisation.over()) {
             Check& over = add(CheckCode::fixing_overloaded, Severity::error,
                               {"{0}: each place must bear {1}, {2} of what its screw holds",
-                               {piece_.name, force(plan_.each_n), ratio(*plan_.fixing_utilisation)}},
-                              ratio(*plan_.fixing_utilisation));
+                               {piece_.name, force(plan_.each_n), ratio(plan_.fixing_utilisation)}},
+                              ratio(plan_.fixing_utilisation));
             if (given)
                 longer(over);
             else if (plan_.verdict != PieceVerdict::unsafe)
@@ -236,12 +235,12 @@ private:
                 continue;
             const PiecePlan tried = without_words(draft, site_);
             if (tried.fixing && tried.fixing->penetration >= site_.rules.penetration_wanted &&
-                *tried.fixing_utilisation <= 1)
+                tried.fixing_utilisation.within())
                 return advise(check, {"Take a screw {0} long", {stock(length)}}, Change<Piece>{draft});
         }
         Piece draft = piece_;
         draft.restraint.gauge.reset();
-        if (const PiecePlan tried = without_words(draft, site_); tried.fixing && *tried.fixing_utilisation <= 1)
+        if (const PiecePlan tried = without_words(draft, site_); tried.fixing && tried.fixing_utilisation.within())
             advise(check, {"Take {0}, {1} long, instead", {tried.fixing->name, stock(tried.fixing->screw_length)}},
                    Change<Piece>{draft});
     }
@@ -256,11 +255,11 @@ private:
                     force(plan_.each_n)),
                 {"Enter its maker's figure; a kit tested to ASTM F3096 bears {0} at least",
                  {force(site_.rules.tipping.restraint_least_n)}});
-        else if (*plan_.rating_utilisation > 1)
+        else if (plan_.rating_utilisation.over())
             advise(add(CheckCode::fixing_overloaded, Severity::error,
                        {"{0}: each must bear {1}, {2} of its maker's figure",
-                        {piece_.name, force(plan_.each_n), ratio(*plan_.rating_utilisation)}},
-                       ratio(*plan_.rating_utilisation)),
+                        {piece_.name, force(plan_.each_n), ratio(plan_.rating_utilisation)}},
+                       ratio(plan_.rating_utilisation)),
                    {"Stronger ones, or more of them"});
     }
 

@@ -8,15 +8,14 @@
 namespace yes_square {
 namespace {
 
-constexpr Length side_inset = 30_mm; ///< of a fixing from the piece's sides (house rule)
+constexpr Length usual_radius = 3_mm; ///< of a hole before its screw is chosen
+constexpr Length side_inset = 30_mm;  ///< of a fixing from the piece's sides (house rule)
 
 /// Places behind the piece that may count, left to right.
 std::vector<RestraintPlace> places_behind(const Piece& piece, const WallSite& site, Length z) {
     std::vector<RestraintPlace> places;
     const auto add = [&](Length x, Hold hold, std::optional<std::size_t> stud) {
-        const bool in_strip = std::ranges::any_of(site.survey.strips, [&](const Strip& strip) {
-            return strip.left < x && x < strip.right && strip.bottom < z && z < strip.top;
-        });
+        const bool in_strip = strip_at(site.survey.strips, x, z, usual_radius);
         places.push_back({x, z, site.survey.floor.above_floor_now(x, z), hold, stud, in_strip});
     };
     const Length from = piece.left + side_inset;
@@ -135,14 +134,18 @@ void hold_piece(const Piece& piece, const WallSite& site, PiecePlan& plan) {
                                    site.rules.tipping);
     if (refused || plan.places.empty())
         return;
-    if (how.rating_n)
-        plan.rating_utilisation = plan.each_n / *how.rating_n;
+    plan.rating_utilisation = Utilisation::of(plan.each_n, how.rating_n);
     Length packing = gap_behind(piece, site.wall);
     for (const RestraintPlace& place : plan.places)
         packing = std::max(packing, gap_behind(piece, site.wall) +
                                         site.survey.face.shim_at(place.x, place.z).value_or(Length{}));
-    const DrivenThrough through = driven_through(piece, site, packing);
-    const std::vector<HoleDemand> demands{{plan.each_n, 0, duration_people}};
+    DrivenThrough through = driven_through(piece, site, packing);
+    for (const RestraintPlace& place : plan.places)
+        if (const Framing* framing = site.timber(); framing && place.stud) {
+            const Length sure = to_edge_of(*framing, site.survey.studs[*place.stud], place.x, site.rules);
+            through.to_edge = through.to_edge ? std::min(*through.to_edge, sure) : sure;
+        }
+    const std::vector<HoleDemand> demands{{plan.each_n, 0, duration_people, "it begins to tip"}};
     const std::optional<FixingChoice> choice =
         how.gauge && how.screw_length > Length{} && site.timber()
             ? weigh_given(*how.gauge, how.screw_length, site.wall, through, demands)

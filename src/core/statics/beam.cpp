@@ -102,13 +102,58 @@ public:
         settle(response);
     }
 
-    /// A point load on the free end of an overhang; only the reactions are meant to be used.
-    void tip(Response response, const Stretch& overhang, double force) {
-        const bool at_left = overhang.left_support < 0;
-        const int root = at_left ? overhang.right_support : overhang.left_support;
-        start_unbalanced()[root] += (at_left ? -1 : 1) * force * overhang.length;
-        settle(response);
-        response.reaction[root] += force;
+    /// The greatest and the least that a load of 1 N, anywhere on the beam, puts on a support.
+    ///
+    /// Influence line: what a load at x puts on a support is how far the beam rises at x when that support rises by
+    /// one and the others stay (Mueller-Breslau). Between supports that is a cubic, beyond the last a straight line.
+    struct Influence {
+        double greatest = 0;
+        double least = 0;
+        void note(double share) {
+            greatest = std::max(greatest, share);
+            least = std::min(least, share);
+        }
+    };
+    Influence influence(int support) {
+        const auto rise = [support](int end) { return end == support ? 1.0 : 0.0; };
+        std::vector<double>& turned = start_unbalanced();
+        for (const Stretch& stretch : stretches_) {
+            if (stretch.overhang())
+                continue;
+            const double turn = 6 * ei_ * (rise(stretch.right_support) - rise(stretch.left_support)) /
+                                (stretch.length * stretch.length);
+            turned[stretch.left_support] += turn;
+            turned[stretch.right_support] += turn;
+        }
+        const std::vector<double>& slope = solve();
+        Influence line;
+        for (const Stretch& stretch : stretches_) {
+            if (stretch.left_support < 0) {
+                line.note(rise(stretch.right_support) - slope[stretch.right_support] * stretch.length);
+                continue;
+            }
+            line.note(rise(stretch.left_support));
+            const double from = rise(stretch.left_support);
+            const double start = slope[stretch.left_support] * stretch.length;
+            if (stretch.right_support < 0) {
+                line.note(from + start);
+                continue;
+            }
+            line.note(rise(stretch.right_support));
+            const double by = rise(stretch.right_support) - from;
+            const double end = slope[stretch.right_support] * stretch.length;
+            const double square = 3 * by - 2 * start - end;
+            const double cube = start + end - 2 * by;
+            // Level where start + 2 square t + 3 cube t^2 = 0.
+            const double root = square * square - 3 * cube * start;
+            if (root < 0)
+                continue;
+            for (const double t : {(-square + std::sqrt(root)) / (3 * cube), (-square - std::sqrt(root)) / (3 * cube),
+                                   -start / (2 * square)})
+                if (t > 0 && t < 1)
+                    line.note(from + t * (start + t * (square + t * cube)));
+        }
+        return line;
     }
 
     /// Sag of stretch `s` at `x` from its left end.
@@ -289,7 +334,7 @@ public:
     Board(const Beam& beam, const BeamLoad& load)
         : load_{load}
         , solver_{beam, load.goods}
-        , responses_{solver_.stretches().size() + 2, solver_.supports().size(), solver_.stretches().size()}
+        , responses_{solver_.stretches().size() + 1, solver_.supports().size(), solver_.stretches().size()}
         , permanent_{responses_[solver_.stretches().size()]} {
         const std::size_t stretches = solver_.stretches().size();
         solver_.load(
@@ -317,23 +362,10 @@ public:
             }
             reactions.push_back(reaction);
         }
-        // A point load is worst for a bracket right over it, or out on an overhang's end.
-        std::vector<double> worst_point(supports, load_.accidental);
-        std::vector<double> best_point(supports, 0.0);
-        for (const Stretch& stretch : solver_.stretches()) {
-            if (!stretch.overhang() || load_.accidental == 0)
-                continue;
-            const Response tip = responses_[solver_.stretches().size() + 1];
-            std::fill_n(tip.reaction, supports, 0.0);
-            solver_.tip(tip, stretch, load_.accidental);
-            for (std::size_t i = 0; i < supports; ++i) {
-                worst_point[i] = std::max(worst_point[i], tip.reaction[i]);
-                best_point[i] = std::min(best_point[i], tip.reaction[i]);
-            }
-        }
         for (std::size_t i = 0; i < supports; ++i) {
-            reactions[i].greatest = reactions[i].sustained + worst_point[i];
-            reactions[i].least += best_point[i];
+            const auto worst = load_.accidental > 0 ? solver_.influence(static_cast<int>(i)) : Solver::Influence{};
+            reactions[i].greatest = reactions[i].sustained + load_.accidental * worst.greatest;
+            reactions[i].least += load_.accidental * worst.least;
         }
         return reactions;
     }

@@ -23,7 +23,7 @@ struct Beam {
 struct BeamLoad {
     double permanent = 0;  ///< self-weight, N/m
     double variable = 0;   ///< goods all along, N/m
-    double accidental = 0; ///< one point load at its worst place, N; counts for reactions only
+    double accidental = 0; ///< one point load at its worst place along the beam, N; counts for reactions only
     SpanLoad goods = {};   ///< further goods on parts of the beam, or at a point
 };
 
@@ -39,7 +39,7 @@ struct SpanSag {
 struct Reaction {
     double greatest = 0;    ///< N, worst choice of loaded spans, accidental load included
     double sustained = 0;   ///< N, the same without the accidental load
-    double least = 0;       ///< N; negative: the shelf pulls up there
+    double least = 0;       ///< N, accidental load included; negative: the shelf pulls up there
     double all_loaded = 0;  ///< N, everything loaded, no accidental load
     double self_weight = 0; ///< N, empty shelf
 };

@@ -13,6 +13,7 @@ namespace yes_square {
 namespace {
 
 constexpr Length boundless = 1'000'000_mm;
+constexpr Length usual_radius = 3_mm; ///< of a hole before its screw is chosen
 
 class CleatSetter {
 public:
@@ -63,10 +64,7 @@ private:
             cleat.load_n = (shelf.load_n + shelf.kg * standard_gravity) / 2;
             for (CleatScrew& screw : cleat.screws) {
                 screw.above_now = site_.survey.floor.above_floor_now(screw.x, cleat.z);
-                cleat.in_strip = cleat.in_strip || std::ranges::any_of(site_.survey.strips, [&](const Strip& strip) {
-                                     return strip.left < screw.x && screw.x < strip.right && strip.bottom < cleat.z &&
-                                            cleat.z < strip.top;
-                                 });
+                cleat.in_strip = cleat.in_strip || strip_at(site_.survey.strips, screw.x, cleat.z, usual_radius);
             }
             bay.cleats.push_back(std::move(cleat));
         }
@@ -102,6 +100,8 @@ private:
             const double leaned = cleat.z < site_.rules.accidental_below ? site_.rules.accidental_n / 2 : 0;
             cleat.demands = {demand(cleat.load_n * share, duration_stored),
                              demand(cleat.load_n * share + leaned, duration_people)};
+            cleat.demands.front().when = "goods";
+            cleat.demands.back().when = "somebody leans on it, it begins to tip";
             if (i == 0)
                 cleat.demands.back().tension_n +=
                     each_restraint_n(bay.needs_n, cleat.screws.size(), 1, site_.rules.tipping);
@@ -115,47 +115,61 @@ private:
         unit.width = bay.width;
         unit.height = system_.panel_height;
         unit.depth = system_.depth;
-        ScrewPattern pattern;
+        std::vector<double> columns;
+        std::vector<double> rows;
         for (const CleatScrew& screw : bay.cleats.front().screws)
-            pattern.columns.push_back((screw.x - bay.left).in_metres());
+            columns.push_back((screw.x - bay.left).in_metres());
         for (const BayCleat& cleat : bay.cleats)
-            pattern.rows.push_back((cleat.z - plan_.foot).in_metres());
-        const UnitForces forces = unit_forces(unit, bay.kg, bay.loaded_kg, pattern);
+            rows.push_back((cleat.z - plan_.foot).in_metres());
+        const UnitForces forces = unit_forces(unit, bay.kg, bay.loaded_kg, screw_grid(columns, rows),
+                                              site_.rules.lining_pressure_n_per_mm2 * 1e6);
+        bay.turns = forces.refused;
         if (forces.refused)
             return;
+        for (const UnitCase& one : forces.cases) {
+            bay.loads.push_back(one.load);
+            bay.loads.back().at_x += bay.left.in_metres();
+        }
+        const HoleForce worst = forces.worst();
+        const double share = share_of(bay);
         for (BayCleat& cleat : bay.cleats) {
-            HoleDemand stored = demand(cleat.load_n * forces.share, duration_stored);
-            stored.tension_n += forces.tension_n;
-            stored.shear_n = std::max(stored.shear_n, forces.shear_n);
+            HoleDemand stored = demand(cleat.load_n * share, duration_stored);
+            stored.when = "goods";
+            stored.tension_n += worst.tension_n;
+            stored.down_n = std::max(stored.down_n, worst.shear_n());
             HoleDemand leaned = stored;
             leaned.duration = duration_people;
+            leaned.when = "somebody leans on it";
             // Somebody leaning on its front pulls at the top with the whole depth as lever.
             const double lever = (cleat.z - plan_.foot).in_metres();
             leaned.tension_n += lever > 0 ? site_.rules.accidental_n * system_.depth.in_metres() / lever : 0;
-            leaned.shear_n += site_.rules.accidental_n;
+            leaned.down_n += site_.rules.accidental_n;
             cleat.demands = {stored, leaned};
         }
     }
 
     void choose() {
-        std::vector<HoleDemand> all;
-        for (const BayPlan& bay : plan_.bays)
-            for (const BayCleat& cleat : bay.cleats)
-                std::ranges::copy_if(cleat.demands, std::back_inserter(all),
-                                     [](const HoleDemand& each) { return std::isfinite(each.shear_n); });
-        if (all.empty())
-            return;
         const Hold hold = site_.masonry() ? Hold::masonry : Hold::proved_stud;
-        const auto choice = choose_fixing(site_.catalogue, site_.rules, site_.wall, hold,
-                                          driven_through_cleat(system_.cleat_thickness, system_.cleat_wood), all);
+        HeldPart part{driven_through_cleat(system_.cleat_thickness, system_.cleat_wood), {}};
+        for (const BayPlan& bay : plan_.bays)
+            for (const BayCleat& cleat : bay.cleats) {
+                part.demands.insert(part.demands.end(), cleat.demands.begin(), cleat.demands.end());
+                for (const CleatScrew& screw : cleat.screws)
+                    if (const Framing* framing = site_.timber(); framing && screw.stud) {
+                        const Length sure = to_edge_of(*framing, site_.survey.studs[*screw.stud], screw.x, site_.rules);
+                        part.through.to_edge = part.through.to_edge ? std::min(*part.through.to_edge, sure) : sure;
+                    }
+            }
+        if (part.demands.empty())
+            return;
+        const auto choice = choose_fixing(site_.catalogue, site_.rules, site_.wall, hold, {part});
         if (!choice)
             return;
         plan_.fixing = choice->fixing;
         for (BayPlan& bay : plan_.bays)
             for (BayCleat& cleat : bay.cleats)
-                for (const HoleDemand& each : cleat.demands)
-                    cleat.utilisation =
-                        std::max(cleat.utilisation.value_or(0), utilisation_of(choice->fixing, hold, each));
+                if (!cleat.demands.empty())
+                    cleat.utilisation = utilisation_of(choice->fixing.strength(), hold, cleat.demands);
     }
 
     const StorageSystem& system_;

@@ -96,7 +96,7 @@ private:
         for (const BayShelf& shelf : bay.shelves) {
             if (shelf.sag.share() > 1 && (!worst || shelf.sag.share() > worst->sag.share()))
                 worst = &shelf;
-            if (shelf.board_utilisation > 1)
+            if (shelf.board_utilisation.over())
                 advise(add(CheckCode::board_overloaded, Severity::error,
                            {"Shelf {0} is bent to {1} of what its board bears",
                             {shelf.label, ratio(shelf.board_utilisation)}},
@@ -139,7 +139,7 @@ private:
                              {"Rod {0} sags {1} full of clothes, {2} more than its limit",
                               {rod.label, fine(rod.sag.long_term), fine(rod.sag.long_term - rod.sag.limit)}},
                              fine(rod.sag.long_term - rod.sag.limit), bay.left + bay.width / 2, rod.z));
-            if (rod.utilisation > 1)
+            if (rod.utilisation.over())
                 stronger(add(
                     CheckCode::rod_overloaded, Severity::error,
                     {"Rod {0} is bent to {1} of what it bears, full of clothes", {rod.label, ratio(rod.utilisation)}},
@@ -182,7 +182,7 @@ private:
                            {"The cleat of shelf {0} is screwed where a hidden service is likely", {cleat.shelf}},
                            std::nullopt, cleat.screws.front().x, cleat.z),
                        {"Find the service with a detector, and isolate it before drilling; or leave that stud out"});
-            if (!cleat.screws.empty() && !cleat.utilisation) {
+            if (!cleat.screws.empty() && !cleat.utilisation.known()) {
                 advise(add(CheckCode::no_fixing, Severity::error,
                            {system_.hung && bay.cleats.size() == 1
                                 ? std::string_view{"Nothing keeps the bay of shelf {0} from turning about its only "
@@ -191,11 +191,11 @@ private:
                             {cleat.shelf}},
                            std::nullopt, bay.left, cleat.z),
                        {"Add a longer screw, or a plug for this wall, to those at hand"});
-            } else if (cleat.utilisation && *cleat.utilisation > 1) {
+            } else if (cleat.utilisation.over()) {
                 Check& over = add(CheckCode::fixing_overloaded, Severity::error,
                                   {"The cleat of shelf {0} uses its worst screw to {1} of what it holds",
-                                   {cleat.shelf, ratio(*cleat.utilisation)}},
-                                  ratio(*cleat.utilisation), bay.left + bay.width / 2, cleat.z);
+                                   {cleat.shelf, ratio(cleat.utilisation)}},
+                                  ratio(cleat.utilisation), bay.left + bay.width / 2, cleat.z);
                 if (system_.hung)
                     advise_changed(over, {"Let the system stand on the floor"},
                                    [](StorageSystem& s) { s.hung = false; });

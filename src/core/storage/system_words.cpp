@@ -1,5 +1,6 @@
 #include "core/storage/system_words.hpp"
 
+#include "core/fixings/used_working.hpp"
 #include "core/storage/bay_cleats.hpp"
 #include "core/storage/bay_widths.hpp"
 
@@ -105,20 +106,14 @@ private:
     }
 
     void cleat(const BayPlan& bay) {
-        if (bay.cleats.empty() || !bay.cleats.front().utilisation || !plan_.fixing)
+        if (bay.cleats.empty() || !bay.cleats.front().utilisation.known() || !plan_.fixing)
             return;
         const BayCleat& top = bay.cleats.front();
-        const auto worst = std::ranges::max_element(
-            top.demands, {}, [&](const HoleDemand& demand) { return demand.tension_n + demand.shear_n; });
-        Working& used = workings_.emplace_back();
-        used.subject = subject(bay, "cleat");
-        used.title = {"The top cleat of bay {0}: its worst screw is used to", {count(bay.number)}};
-        used.terms = {{"pull on it", force(worst->tension_n), derived},
-                      {"shear on it", force(worst->shear_n), derived},
-                      {"pull it bears", force(plan_.fixing->tension_n), plan_.fixing->source},
-                      {"shear it bears", force(plan_.fixing->shear_n), plan_.fixing->source}};
-        used.result = ratio(*top.utilisation);
-        used.source = plan_.fixing->source;
+        if (top.screws.empty())
+            return;
+        Working& used = workings_.emplace_back(used_working(
+            subject(bay, "cleat"), {"The top cleat of bay {0}: its worst screw is used to", {count(bay.number)}},
+            plan_.fixing->strength(), top.screws.front().hold, top.demands, plan_.fixing->source));
         used.facts.push_back({"{0}, {1} long", {plan_.fixing->name, stock(plan_.fixing->screw_length)}});
         used.facts.push_back({"screws behind it: {0}", {count(top.screws.size())}});
         if (!system_.hung)

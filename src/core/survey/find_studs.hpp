@@ -2,6 +2,7 @@
 
 #include "core/measure/sentence.hpp"
 #include "core/survey/probe_proof.hpp"
+#include "core/survey/strips.hpp"
 #include "core/survey/stud_posterior.hpp"
 
 /// The studs of a framed wall, as far as they are known.
@@ -25,7 +26,7 @@ struct Doubt {
 struct ProbeAdvice {
     enum class Purpose { find, close_left_edge, close_right_edge, settle_dispute };
     Length x;
-    std::optional<Length> z = {}; ///< where the hole will be covered, if that was asked for
+    std::optional<Length> z = {}; ///< where the hole will be covered, if that was asked for; else clear of services
     Purpose purpose = Purpose::find;
     double wood = 0;        ///< probability of wood there
     double information = 0; ///< expected, bits
@@ -55,8 +56,10 @@ StudFindings find_studs(const Wall& wall, const Framing& framing, const StudRule
 /// edges of wood already hit are closed in the fewest expected probes, then new wood is looked for where a reading is
 /// expected to tell most: H(E[p]) - E[H(p)], p the chance of a hit under each hypothesis. None: every stud there that
 /// is likelier than `worth_looking` is proved.
+/// @param forbidden  no hole goes there, whatever it would tell: an edge is then closed as near as may be, or left
 std::optional<ProbeAdvice> next_probe(const StudFindings& findings, const Framing& framing, const StudRules& rules,
-                                      const std::vector<Stretch>& stretches);
+                                      const std::vector<Stretch>& stretches,
+                                      const std::vector<Stretch>& forbidden = {});
 
 /// The wall from end to end but for its openings.
 std::vector<Stretch> clear_of_openings(const Wall& wall);
@@ -64,9 +67,11 @@ std::vector<Stretch> clear_of_openings(const Wall& wall);
 enum class ProbeWhere { anywhere, under_the_work };
 
 /// Where to probe this wall next, from what is known of it; the holes may be limited to where a shelf's back edge will
-/// cover them. None: nothing left to prove there, no shelf to hide behind, or no timber to find.
+/// cover them. Never where a cable or a pipe is likely or was found: above or below that, else beside it; where a
+/// detector read clear there is no strip. None: nothing left to prove there, no shelf to hide behind, or no timber to
+/// find.
 std::optional<ProbeAdvice> advise_probe(const Wall& wall, const std::optional<StudFindings>& known,
-                                        const StudRules& rules, ProbeWhere where);
+                                        const StudRules& rules, ProbeWhere where, const std::vector<Strip>& strips);
 
 /// A stretch is done when no unproved stud is likelier than this anywhere in it (house rule).
 constexpr double worth_looking = 0.10;

@@ -81,11 +81,12 @@ private:
 class ProbeChooser {
 public:
     ProbeChooser(const StudFindings& findings, const Framing& framing, const StudRules& rules,
-                 const std::vector<Stretch>& stretches)
+                 const std::vector<Stretch>& stretches, const std::vector<Stretch>& forbidden)
         : found_{findings}
         , rules_{rules}
         , width_{framing.stud_width.in_mm()}
-        , stretches_{stretches} {}
+        , stretches_{stretches}
+        , forbidden_{forbidden} {}
 
     std::optional<ProbeAdvice> choose() const {
         if (found_.posterior.wood().empty())
@@ -108,6 +109,20 @@ private:
         const double hit = rules_.probe_false + (1 - 2 * rules_.probe_false) * found_.posterior.wood()[at];
         return std::max(0.0, binary_entropy(hit) - found_.posterior.noise()[at]);
     }
+    bool allowed(double x) const {
+        return std::ranges::none_of(
+            forbidden_, [&](const Stretch& stretch) { return x > stretch.left.in_mm() && x < stretch.right.in_mm(); });
+    }
+    /// The allowed place next to x strictly between two others.
+    std::optional<double> allowed_between(double x, double a, double b) const {
+        const double from = std::min(a, b);
+        const double to = std::max(a, b);
+        for (double off = 0; off < to - from; off += 0.5)
+            for (const double at : {x - off, x + off})
+                if (at > from && at < to && allowed(at))
+                    return at;
+        return std::nullopt;
+    }
     /// A stud at the very end of a stretch is wanted whole.
     bool wanted(double x) const {
         return std::ranges::any_of(stretches_, [&](const Stretch& stretch) {
@@ -119,7 +134,7 @@ private:
     /// fit.
     std::optional<ProbeAdvice> settle_dispute() const {
         for (const ProbedPlace& place : found_.places)
-            if (wanted(place.x.in_mm()) && !place.settled())
+            if (wanted(place.x.in_mm()) && allowed(place.x.in_mm()) && !place.settled())
                 return advice(place.x.in_mm(), ProbeAdvice::Purpose::settle_dispute,
                               {"As many hits as misses were read here; one more reading settles it"});
         const ProbedPlace* worst = nullptr;
@@ -128,7 +143,7 @@ private:
             const double wood = found_.posterior.wood_at(place.x);
             const double against = place.wood() ? 1 - wood : wood;
             const int readings = place.hits + place.misses;
-            if (wanted(place.x.in_mm()) && against > most && readings < 3) {
+            if (wanted(place.x.in_mm()) && allowed(place.x.in_mm()) && against > most && readings < 3) {
                 most = against;
                 worst = &place;
             }
@@ -175,12 +190,15 @@ private:
                         open.outside < 0 || open.outside > static_cast<double>(found_.posterior.wood().size() - 1);
                     if (closed || off_wall)
                         continue;
-                    const double at =
+                    const double best =
                         EdgeCloser{open, open.left ? found_.posterior.left_edges() : found_.posterior.right_edges(),
                                    gap()}
                             .best();
+                    const std::optional<double> at = allowed_between(best, open.outside, open.inside);
+                    if (!at)
+                        continue;
                     return advice(
-                        at, open.left ? ProbeAdvice::Purpose::close_left_edge : ProbeAdvice::Purpose::close_right_edge,
+                        *at, open.left ? ProbeAdvice::Purpose::close_left_edge : ProbeAdvice::Purpose::close_right_edge,
                         {open.left ? std::string_view{"Closes in on the left edge of the wood hit at {0}"}
                                    : "Closes in on the right edge of the wood hit at {0}",
                          {quantity(open.left ? places[first].x : places[last].x)}});
@@ -200,7 +218,7 @@ private:
         double most = 0;
         for (const Stretch& stretch : stretches_)
             for (double x = std::max(0.0, stretch.left.in_mm()); x <= std::min(stretch.right.in_mm(), last); x += 1) {
-                if (near_proved(x) || already_told(x))
+                if (near_proved(x) || already_told(x) || !allowed(x))
                     continue;
                 const auto at = static_cast<std::size_t>(x);
                 if (posterior.wood()[at] < worth_looking && chance_near(x) < worth_looking)
@@ -258,13 +276,59 @@ private:
     const StudRules& rules_;
     double width_;
     const std::vector<Stretch>& stretches_;
+    const std::vector<Stretch>& forbidden_;
 };
+
+constexpr Length probe_margin = 2_mm;   ///< round the hole of a probe, to a strip's edge (house rule)
+constexpr Length easy_height = 1200_mm; ///< where a probe is used without bending (house rule)
+constexpr Length least_height = 150_mm; ///< above the bottom plate
+
+/// A height clear of services at x, as near as may be to a wanted one; none: there is none.
+std::optional<Length> clear_height(const Wall& wall, const std::vector<Strip>& strips, Length x, Length wanted) {
+    std::vector<Length> heights{wanted};
+    for (const Strip& strip : strips) {
+        heights.push_back(strip.top + probe_margin);
+        heights.push_back(strip.bottom - probe_margin);
+    }
+    std::ranges::sort(heights, {}, [&](Length z) { return absolute(z - wanted); });
+    for (const Length z : heights)
+        if (z >= least_height && z < wall.height && !strip_at(strips, x, z, probe_margin))
+            return z;
+    return std::nullopt;
+}
+
+/// Stretches where `clear(x)` gives no height.
+std::vector<Stretch> forbidden_by(const Wall& wall, const std::vector<Strip>& strips, auto&& clear) {
+    std::vector<Length> ends{Length{}, wall.length};
+    for (const Strip& strip : strips) {
+        ends.push_back(strip.left - probe_margin);
+        ends.push_back(strip.right + probe_margin);
+    }
+    for (const Shelf& shelf : wall.shelves) {
+        ends.push_back(shelf.left);
+        ends.push_back(shelf.right());
+    }
+    std::ranges::sort(ends);
+    std::vector<Stretch> forbidden;
+    for (std::size_t i = 1; i < ends.size(); ++i)
+        if (ends[i] > ends[i - 1] && !clear((ends[i - 1] + ends[i]) / 2))
+            forbidden.push_back({ends[i - 1], ends[i]});
+    // Where two meet, the place between is no gap.
+    std::vector<Stretch> joined;
+    for (const Stretch& stretch : forbidden) {
+        if (!joined.empty() && joined.back().right == stretch.left)
+            joined.back().right = stretch.right;
+        else
+            joined.push_back(stretch);
+    }
+    return joined;
+}
 
 } // namespace
 
 std::optional<ProbeAdvice> next_probe(const StudFindings& findings, const Framing& framing, const StudRules& rules,
-                                      const std::vector<Stretch>& stretches) {
-    return ProbeChooser{findings, framing, rules, stretches}.choose();
+                                      const std::vector<Stretch>& stretches, const std::vector<Stretch>& forbidden) {
+    return ProbeChooser{findings, framing, rules, stretches, forbidden}.choose();
 }
 
 std::vector<Stretch> clear_of_openings(const Wall& wall) {
@@ -285,7 +349,7 @@ std::vector<Stretch> clear_of_openings(const Wall& wall) {
 }
 
 std::optional<ProbeAdvice> advise_probe(const Wall& wall, const std::optional<StudFindings>& known,
-                                        const StudRules& rules, ProbeWhere where) {
+                                        const StudRules& rules, ProbeWhere where, const std::vector<Strip>& strips) {
     const auto* framing = std::get_if<Framing>(&wall.structure);
     if (!framing || framing->material == StudMaterial::steel)
         return std::nullopt;
@@ -298,12 +362,27 @@ std::optional<ProbeAdvice> advise_probe(const Wall& wall, const std::optional<St
                     covered.push_back({std::max(shelf.left, clear.left), std::min(shelf.right(), clear.right)});
         stretches = std::move(covered);
     }
+    const auto covered = [&](Length x) {
+        return where == ProbeWhere::under_the_work && std::ranges::any_of(wall.shelves, [&](const Shelf& shelf) {
+                   return x >= shelf.left && x <= shelf.right();
+               });
+    };
+    const auto height_at = [&](Length x) -> std::optional<Length> {
+        if (!covered(x))
+            return clear_height(wall, strips, x, std::min(easy_height, wall.height / 2));
+        std::optional<Length> hidden;
+        for (const Shelf& shelf : wall.shelves) {
+            const Length z = shelf.height - shelf.thickness / 2;
+            if (x >= shelf.left && x <= shelf.right() && !strip_at(strips, x, z, probe_margin))
+                hidden = z;
+        }
+        return hidden;
+    };
+    const std::vector<Stretch> forbidden = forbidden_by(wall, strips, height_at);
     std::optional<ProbeAdvice> advice =
-        next_probe(known ? *known : find_studs(wall, *framing, rules), *framing, rules, stretches);
-    if (advice && where == ProbeWhere::under_the_work)
-        for (const Shelf& shelf : wall.shelves)
-            if (advice->x >= shelf.left && advice->x <= shelf.right())
-                advice->z = shelf.height - shelf.thickness / 2;
+        next_probe(known ? *known : find_studs(wall, *framing, rules), *framing, rules, stretches, forbidden);
+    if (advice && (covered(advice->x) || !strips.empty()))
+        advice->z = height_at(advice->x);
     return advice;
 }
 

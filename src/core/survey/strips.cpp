@@ -121,6 +121,18 @@ private:
 
 } // namespace
 
+const Strip* strip_at(const std::vector<Strip>& strips, Length x, Length z, Length radius) {
+    const Strip* likely = nullptr;
+    for (const Strip& strip : strips)
+        if (strip.meets(x, z, radius)) {
+            if (strip.basis != Strip::Basis::inferred)
+                return &strip;
+            if (!likely)
+                likely = &strip;
+        }
+    return likely;
+}
+
 std::vector<Strip> service_strips(const Wall& wall, const HouseRules& rules) {
     return StripFinder{wall, rules}.find();
 }

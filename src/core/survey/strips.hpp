@@ -16,8 +16,15 @@ struct Strip {
     std::string_view what; ///< "a cable to the socket", "a pipe", "a cable along the ceiling"
     /// Inferred from what shows, found by a detector, or kept free by the fitter's own word.
     enum class Basis { inferred, detected, own } basis = Basis::inferred;
+    /// Whether any of a hole's circle lies in it.
+    bool meets(Length x, Length z, Length radius) const {
+        return x + radius > left && x - radius < right && z + radius > bottom && z - radius < top;
+    }
     bool operator==(const Strip&) const = default;
 };
+
+/// The first strip that a hole lies in, found by a detector before only likely; nullptr: none.
+const Strip* strip_at(const std::vector<Strip>& strips, Length x, Length z, Length radius);
 
 /// Strips from each socket, switch and fixed appliance: as wide as the accessory, the wall's full height and both ways
 /// along it; beside wall corners and along the ceiling; the same from accessories on the far side of a thin wall, or of

@@ -1,0 +1,272 @@
+#pragma once
+
+#include "core/boxes/new_box.hpp"
+#include "core/job/job.hpp"
+#include "core/shelves/new_shelf.hpp"
+#include "core/stability/new_piece.hpp"
+#include "core/storage/new_system.hpp"
+
+#include <random>
+
+/// Jobs of every kind of thing, sizes and walls drawn at random from wide ranges, some of them hostile. The same seed
+/// gives the same job.
+namespace yes_square {
+
+class RandomJobs {
+public:
+    explicit RandomJobs(std::uint64_t seed)
+        : draw_{seed} {}
+
+    /// One wall with one to three things on it.
+    Job next() {
+        Job job = new_job();
+        for (Bracket& bracket : job.catalogue.brackets)
+            bracket.rating_n = number(300, 4000);
+        job.rooms.push_back({});
+        job.rooms.back().id = job.rooms.back().name = "room";
+        job.rooms.back().service_class = chance(0.2) ? ServiceClass::damp : ServiceClass::dry;
+        job.walls = {wall()};
+        const int things = whole(1, 3);
+        for (int i = 0; i < things; ++i)
+            add_thing(job.walls.front(), i);
+        return job;
+    }
+
+private:
+    bool chance(double p) { return std::bernoulli_distribution{p}(draw_); }
+    int whole(int from, int to) { return std::uniform_int_distribution{from, to}(draw_); }
+    double number(double from, double to) { return std::uniform_real_distribution{from, to}(draw_); }
+    Length mm(int from, int to) { return Length::micrometres(whole(from * 10, to * 10) * 100LL); }
+    template <class E>
+    E one_of(int count) { return static_cast<E>(whole(0, count - 1)); }
+
+    Wall wall() {
+        Wall wall;
+        wall.id = "wall";
+        wall.name = "Wall";
+        wall.room = "room";
+        wall.length = mm(1200, 6000);
+        wall.height = mm(2100, 3200);
+        switch (whole(0, 5)) {
+        case 0:
+            wall.structure = Masonry{one_of<MasonryKind>(4)};
+            wall.lining = {{LiningMaterial::plaster, mm(0, 25), {}}};
+            break;
+        case 1:
+            wall.structure = Masonry{one_of<MasonryKind>(4)};
+            wall.lining = {{LiningMaterial::plasterboard, Length::micrometres(12'500), {}},
+                           {LiningMaterial::hollow, mm(1, 30), {}}};
+            break;
+        case 2:
+            wall.structure = LiningOnly{};
+            wall.lining = {{LiningMaterial::plasterboard, mm(9, 15), {}}};
+            break;
+        default: {
+            Framing framing;
+            framing.species = one_of<Species>(7);
+            framing.spacing = chance(0.5) ? 400_mm : 600_mm;
+            framing.stud_depth = chance(0.7) ? 89_mm : 63_mm;
+            framing.open = chance(0.15);
+            if (!framing.open)
+                wall.lining = {{LiningMaterial::plasterboard, Length::micrometres(12'500), {}}};
+            if (!framing.open && chance(0.2))
+                wall.lining.insert(wall.lining.begin(), {LiningMaterial::tile, 8_mm, {}});
+            const Length first = mm(0, 600);
+            for (Length x = first; x < wall.length; x += framing.spacing + mm(0, 6) - 3_mm)
+                wall.studs.push_back({x, chance(0.85) ? StudState::proved : one_of<StudState>(3),
+                                      Length::micrometres(chance(0.9) ? 600 : whole(0, 8000)), {}});
+            wall.structure = framing;
+        }
+        }
+        if (chance(0.4))
+            wall.services.push_back({one_of<ServiceKind>(4), mm(100, 5000), mm(200, 1500), 86_mm, chance(0.2), {}});
+        if (chance(0.3))
+            wall.openings.push_back({OpeningKind::window, mm(200, 4000), mm(600, 1200), mm(300, 1800), mm(300, 1200),
+                                     50_mm, {}});
+        return wall;
+    }
+
+    ShelfLoad load() { return {one_of<LoadKind>(7), number(0, 90)}; }
+
+    void add_thing(Wall& wall, int number_of_it) {
+        const std::string id = "thing-" + std::to_string(number_of_it);
+        switch (whole(0, 8)) {
+        case 0:
+            return add_run(wall, id);
+        case 1:
+            return add_piece(wall, id);
+        case 2:
+            return add_system(wall, id);
+        case 3:
+            return add_box(wall, id);
+        case 4:
+            return add_hung(wall, id);
+        default:
+            return add_shelf(wall, id);
+        }
+    }
+
+    void add_shelf(Wall& wall, const std::string& id) {
+        Shelf shelf = new_shelf(static_cast<ShelfKind>(whole(0, static_cast<int>(shelf_kinds) - 1)), wall);
+        shelf.id = shelf.name = id;
+        shelf.left = mm(-50, 2500);
+        shelf.length = chance(0.1) ? mm(1, 300) : mm(200, 3600);
+        shelf.height = mm(50, 2600);
+        shelf.depth = mm(60, 700);
+        if (!shelf.held<Pole>() && !shelf.held<HookRail>() && !shelf.held<OnKeyholes>() && !shelf.held<Fixture>())
+            shelf.thickness = mm(9, 60);
+        shelf.material = one_of<BoardMaterial>(13);
+        shelf.load = load();
+        shelf.school = one_of<School>(3);
+        if (shelf.held<OnBrackets>() || shelf.held<OnStandards>())
+            shelf.tiers = chance(0.3) ? whole(2, 5) : 1;
+        shelf.rise = mm(120, 500);
+        if (chance(0.2))
+            shelf.goods.push_back({"Heavy thing", mm(0, 2500), {}, number(1, 60), {}});
+        if (chance(0.2))
+            shelf.joints = {mm(50, 3000)};
+        if (auto* plate = plate_of(shelf)) {
+            plate->thickness = mm(2, 8);
+            for (PlateHole& hole : plate->holes)
+                if (chance(0.3))
+                    hole.across = mm(0, 400);
+            if (chance(0.5))
+                plate->rating_n = number(200, 6000);
+        }
+        if (auto* uprights = std::get_if<OnStandards>(&shelf.holding); uprights && chance(0.3))
+            uprights->standard = mm(20, 1500);
+        wall.shelves.push_back(std::move(shelf));
+    }
+
+    static Plate* plate_of(Shelf& shelf) {
+        if (auto* hidden = std::get_if<OnHiddenBracket>(&shelf.holding))
+            return &hidden->plate;
+        if (auto* keyholes = std::get_if<OnKeyholes>(&shelf.holding))
+            return &keyholes->plate;
+        auto* fixture = std::get_if<Fixture>(&shelf.holding);
+        return fixture ? &fixture->plate : nullptr;
+    }
+
+    CabinetUnit unit(const std::string& id, bool hung) {
+        CabinetUnit unit;
+        unit.id = unit.name = id;
+        unit.kind = hung ? UnitKind::wall : (chance(0.4) ? UnitKind::tall : UnitKind::base);
+        unit.width = mm(150, 1200);
+        unit.height = unit.kind == UnitKind::tall ? mm(1900, 2400) : mm(300, 1000);
+        unit.depth = hung ? mm(200, 450) : mm(450, 650);
+        unit.mass_kg = chance(0.8) ? number(4, 60) : 0;
+        unit.doors_kg = chance(0.5) ? number(0, 8) : 0;
+        if (chance(0.6))
+            unit.loaded_kg = number(10, 200);
+        unit.hinge = one_of<DoorHinge>(5);
+        if (chance(0.85)) {
+            unit.rails = {{mm(20, 80), 80_mm, mm(8, 25)}};
+            if (chance(0.8))
+                unit.rails.push_back({unit.height - mm(20, 80), 80_mm, mm(8, 25)});
+        } else {
+            unit.back = mm(3, 20);
+        }
+        unit.rail_wood = one_of<Species>(7);
+        return unit;
+    }
+
+    void add_run(Wall& wall, const std::string& id) {
+        Run run;
+        run.id = run.name = id;
+        run.level = chance(0.7) ? RunLevel::wall : RunLevel::floor;
+        run.slack = Slack::by_hand;
+        run.left = mm(0, 1500);
+        run.open_end = true;
+        const int units = whole(1, 3);
+        const Hanging hanging = chance(0.6) ? Hanging::screws : Hanging::suspension_rail;
+        for (int i = 0; i < units; ++i) {
+            run.units.push_back(unit(id + "-" + std::to_string(i), run.level == RunLevel::wall));
+            if (run.level == RunLevel::wall)
+                run.units.back().hanging = hanging;
+            if (chance(0.5))
+                run.units.back().hook_rating_n = number(200, 1500);
+        }
+        wall.runs.push_back(std::move(run));
+    }
+
+    void add_piece(Wall& wall, const std::string& id) {
+        Piece piece;
+        piece.id = piece.name = id;
+        piece.left = mm(0, 3000);
+        piece.width = mm(300, 1600);
+        piece.height = mm(400, 2300);
+        piece.depth = mm(200, 700);
+        piece.mass_kg = number(5, 120);
+        piece.children = chance(0.5);
+        const int drawers = whole(0, 4);
+        for (int i = 0; i < drawers; ++i)
+            piece.drawers.push_back({piece.height * (i + 1) / (drawers + 1), mm(200, 450), mm(100, 250),
+                                     number(1, 8), {}, {}});
+        piece.restraint.kind = one_of<RestraintKind>(5);
+        piece.restraint.number = whole(1, 3);
+        piece.restraint.down = mm(10, 300);
+        piece.restraint.through = mm(4, 30);
+        piece.restraint.wood = one_of<Species>(7);
+        if (chance(0.5))
+            piece.restraint.rating_n = number(50, 1500);
+        if (chance(0.3)) {
+            piece.restraint.gauge = one_of<ScrewGauge>(3);
+            piece.restraint.screw_length = mm(20, 110);
+        }
+        wall.pieces.push_back(std::move(piece));
+    }
+
+    void add_system(Wall& wall, const std::string& id) {
+        StorageSystem system;
+        system.id = system.name = id;
+        system.left = mm(0, 1200);
+        system.width = mm(500, 3000);
+        system.depth = mm(300, 650);
+        system.hung = chance(0.5);
+        system.top = system.panel_height + mm(0, 300);
+        const int bays = whole(1, 4);
+        for (int i = 0; i < bays; ++i) {
+            Bay bay;
+            bay.id = id + "-bay-" + std::to_string(i);
+            bay.kind = one_of<BayKind>(6);
+            bay.load = load();
+            system.bays.push_back(std::move(bay));
+        }
+        wall.systems.push_back(std::move(system));
+    }
+
+    void add_box(Wall& wall, const std::string& id) {
+        WallBox box = new_box(wall);
+        box.id = box.name = id;
+        box.left = mm(0, 3000);
+        box.width = mm(200, 1500);
+        box.height = mm(200, 1400);
+        box.depth = mm(120, 400);
+        box.top = mm(1000, 2300);
+        box.shelves = whole(0, 4);
+        box.rail_thickness = chance(0.5) ? mm(8, 25) : Length{};
+        box.load = load();
+        wall.boxes.push_back(std::move(box));
+    }
+
+    void add_hung(Wall& wall, const std::string& id) {
+        HungCabinet hung;
+        hung.id = id;
+        hung.unit = unit(id + "-unit", true);
+        hung.left = mm(0, 3000);
+        hung.top = mm(1500, 2300);
+        hung.top_screws = whole(0, 5);
+        hung.bottom_screws = whole(0, 4);
+        hung.studs = whole(0, 3);
+        if (chance(0.8)) {
+            hung.gauge = one_of<ScrewGauge>(3);
+            hung.screw_length = mm(25, 110);
+        }
+        hung.broad_heads = chance(0.5);
+        wall.hung.push_back(std::move(hung));
+    }
+
+    std::mt19937_64 draw_;
+};
+
+} // namespace yes_square
