@@ -12,9 +12,15 @@
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
+#include <QMessageBox>
+#include <QSocketNotifier>
 #include <QTextStream>
+#include <QUrl>
 #include <algorithm>
+#include <csignal>
+#include <fcntl.h>
 #include <memory>
+#include <unistd.h>
 
 using namespace yes_square;
 using namespace yes_square::app;
@@ -43,6 +49,11 @@ struct Arguments {
     QStringList jobs;
     bool unattended() const { return !sheets.isEmpty() || !screenshot.isEmpty(); }
 };
+
+/// A job as a path: file managers and browsers give a file:// address.
+QString path_of(const QString& argument) {
+    return argument.startsWith(QStringLiteral("file://")) ? QUrl{argument}.toLocalFile() : argument;
+}
 
 Arguments parse(const QStringList& words) {
     QCommandLineParser parser;
@@ -81,9 +92,12 @@ Arguments parse(const QStringList& words) {
     parser.addOptions({sheets, screenshot, stage, size, theme, unit, shelf, page, wall, practice, wall_side});
     parser.addPositionalArgument(QStringLiteral("JOB"), QStringLiteral("A .yesq file."), QStringLiteral("[JOB]"));
     parser.process(words);
+    QStringList paths;
+    for (const QString& argument : parser.positionalArguments())
+        paths << path_of(argument);
     return {parser.value(sheets), parser.value(screenshot), parser.value(stage),     parser.value(size),
             parser.value(theme),  parser.value(unit),       parser.value(shelf),     parser.value(page),
-            parser.value(wall),   parser.value(practice),   parser.isSet(wall_side), parser.positionalArguments()};
+            parser.value(wall),   parser.value(practice),   parser.isSet(wall_side), paths};
 }
 
 tl::expected<Job, QString> read(const QString& path) {
@@ -174,17 +188,65 @@ QString set_up(MainWindow& window, const Arguments& arguments) {
     return {};
 }
 
+/// No exception leaves a slot: what was asked for is not done, it is said why, and the window and its work stay.
+class Application : public QApplication {
+public:
+    using QApplication::QApplication;
+    bool notify(QObject* receiver, QEvent* event) override {
+        try {
+            return QApplication::notify(receiver, event);
+        } catch (const std::exception& problem) {
+            qCritical("not done: %s", problem.what());
+            QMetaObject::invokeMethod(
+                this,
+                [why = QString::fromUtf8(problem.what())] {
+                    QMessageBox box{QMessageBox::Warning, QStringLiteral("Yes Square"),
+                                    QCoreApplication::translate("main",
+                                                                "That could not be done: %1. The job is as it was; "
+                                                                "please report this")
+                                        .arg(why)};
+                    box.setTextFormat(Qt::PlainText);
+                    box.exec();
+                },
+                Qt::QueuedConnection);
+            return false;
+        }
+    }
+};
+
+int signal_pipe[2]{-1, -1};
+extern "C" void told_to_end(int) {
+    const char byte = 1;
+    [[maybe_unused]] const auto written = ::write(signal_pipe[1], &byte, 1);
+}
+
+/// Told to end from outside, the program keeps its work beside the job first.
+void end_well_on_signals(MainWindow& window) {
+    if (::pipe2(signal_pipe, O_CLOEXEC | O_NONBLOCK) != 0)
+        return;
+    auto* heard = new QSocketNotifier{signal_pipe[0], QSocketNotifier::Read, &window};
+    QObject::connect(heard, &QSocketNotifier::activated, &window, [&window] {
+        window.keep_work();
+        QCoreApplication::exit(1);
+    });
+    for (const int signal : {SIGTERM, SIGINT, SIGHUP})
+        ::signal(signal, told_to_end);
+}
+
 } // namespace
 
 int main(int argc, char** argv) {
-    // Writing sheets or pictures needs no display.
+    // Writing sheets or pictures, and saying what the program is, need no display.
+    const auto needs_none = [](const QByteArray& word) {
+        return word.startsWith("--sheets") || word.startsWith("--screenshot") || word == "--help" || word == "-h" ||
+               word == "--help-all" || word == "--version" || word == "-v";
+    };
     for (int i = 1; i < argc; ++i)
-        if (const QByteArray word{argv[i]}; (word.startsWith("--sheets") || word.startsWith("--screenshot")) &&
-                                            qEnvironmentVariableIsEmpty("DISPLAY") &&
+        if (const QByteArray word{argv[i]}; needs_none(word) && qEnvironmentVariableIsEmpty("DISPLAY") &&
                                             qEnvironmentVariableIsEmpty("WAYLAND_DISPLAY") &&
                                             qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM"))
             qputenv("QT_QPA_PLATFORM", "offscreen");
-    QApplication application{argc, argv};
+    Application application{argc, argv};
     QApplication::setApplicationName(QStringLiteral("yes-square"));
     QApplication::setOrganizationName(QStringLiteral("yes-square"));
     QApplication::setApplicationVersion(QStringLiteral(YES_SQUARE_VERSION));
@@ -202,6 +264,7 @@ int main(int argc, char** argv) {
             window.start_untitled();
         if (const QString problem = set_up(window, arguments); !problem.isEmpty())
             return fail(problem);
+        end_well_on_signals(window);
         window.show();
         return QApplication::exec();
     }

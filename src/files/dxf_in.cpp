@@ -12,7 +12,8 @@
 namespace yes_square {
 namespace {
 
-constexpr double meets = 0.5; ///< mm: ends of lines nearer than this are one corner
+constexpr std::size_t most_in_cell = 8; ///< ends of lines kept of one corner
+constexpr double meets = 0.5;           ///< mm: ends of lines nearer than this are one corner
 
 struct Extent {
     double left = 0;
@@ -81,23 +82,38 @@ private:
 /// Lines whose ends meet are one outline.
 std::vector<Extent> outlines_of(const Layer& layer) {
     std::vector<Extent> found = layer.outlines;
+    // Ends are looked for in a grid as coarse as they may miss one another, so that a large drawing takes no longer by
+    // the line than a small one.
     std::vector<std::size_t> group(layer.lines.size());
     std::iota(group.begin(), group.end(), std::size_t{0});
-    const auto near = [](double ax, double ay, double bx, double by) { return std::hypot(ax - bx, ay - by) <= meets; };
-    for (bool changed = true; changed;) {
-        changed = false;
-        for (std::size_t a = 0; a < layer.lines.size(); ++a)
-            for (std::size_t b = 0; b < a; ++b) {
-                const Segment& s = layer.lines[a];
-                const Segment& t = layer.lines[b];
-                const bool meet = near(s.x1, s.y1, t.x1, t.y1) || near(s.x1, s.y1, t.x2, t.y2) ||
-                                  near(s.x2, s.y2, t.x1, t.y1) || near(s.x2, s.y2, t.x2, t.y2);
-                if (meet && group[a] != group[b]) {
-                    group[a] = group[b] = std::min(group[a], group[b]);
-                    changed = true;
-                }
-            }
-    }
+    const auto root = [&](std::size_t i) {
+        while (group[i] != i)
+            i = group[i] = group[group[i]];
+        return i;
+    };
+    struct End {
+        double x, y;
+        std::size_t line;
+    };
+    std::map<std::pair<long long, long long>, std::vector<End>> grid;
+    for (std::size_t i = 0; i < layer.lines.size(); ++i)
+        for (const End& end :
+             {End{layer.lines[i].x1, layer.lines[i].y1, i}, End{layer.lines[i].x2, layer.lines[i].y2, i}}) {
+            const auto cell = std::pair{std::llround(end.x / meets), std::llround(end.y / meets)};
+            for (const long long dx : {-1, 0, 1})
+                for (const long long dy : {-1, 0, 1})
+                    if (const auto near = grid.find({cell.first + dx, cell.second + dy}); near != grid.end())
+                        for (const End& other : near->second)
+                            if (std::hypot(end.x - other.x, end.y - other.y) <= meets) {
+                                group[root(i)] = root(other.line);
+                                break; // those of one cell are joined already, or will be
+                            }
+            auto& here = grid[cell];
+            if (here.size() < most_in_cell)
+                here.push_back(end);
+        }
+    for (std::size_t i = 0; i < group.size(); ++i)
+        group[i] = root(i);
     std::map<std::size_t, Extent> joined;
     for (std::size_t i = 0; i < layer.lines.size(); ++i) {
         const Segment& s = layer.lines[i];
@@ -135,6 +151,18 @@ tl::expected<Wall, std::string> wall_from_dxf(const std::string& path) {
             "{}: the outline on layer WALL is {:.4g} x {:.4g} mm; draw it in elevation, in the units the file "
             "states",
             path, outline.width() * read.to_mm, outline.height() * read.to_mm)};
+    const auto far_off = [&](const Extent& each) {
+        const double reach = outline.width() + outline.height();
+        return each.left < outline.left - reach || each.right > outline.right + reach ||
+               each.bottom < outline.bottom - reach || each.top > outline.top + reach;
+    };
+    for (const char* name : {"WINDOW", "DOOR", "SOCKET", "SWITCH", "PIPE", "STUD", "OBSTACLE"})
+        for (const Extent& each : outlines(name))
+            if (far_off(each))
+                return tl::unexpected{
+                    fmt::format("{}: something on layer {} lies far outside the wall; move it or take it "
+                                "out of the drawing",
+                                path, name)};
     Wall wall;
     wall.length = mm(outline.width());
     wall.height = mm(outline.height());

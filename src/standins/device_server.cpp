@@ -1,6 +1,7 @@
 #include "standins/device_server.hpp"
 
 #include <QCoreApplication>
+#include <QStandardPaths>
 #include <QTextStream>
 #include <QTimer>
 #include <algorithm>
@@ -97,6 +98,11 @@ int serve(DeviceServer& device, const QString& program, const QString& socket, c
         timer.start(std::max(1, every_ms.toInt()));
     }
     return QCoreApplication::exec();
+}
+
+QString in_own_folder(const char* name) {
+    const QString folder = QStandardPaths::writableLocation(QStandardPaths::RuntimeLocation);
+    return folder.isEmpty() ? QString::fromLatin1(name) : folder + QLatin1Char('/') + QString::fromLatin1(name);
 }
 
 } // namespace yes_square::standins

@@ -41,4 +41,7 @@ private:
 /// that is wanted. Returns the program's exit code, 2 if the socket cannot be had.
 int serve(DeviceServer& device, const QString& program, const QString& socket, const QString& every_ms);
 
+/// A socket in the user's own runtime folder, where there is one; the program looks for it there.
+QString in_own_folder(const char* name);
+
 } // namespace yes_square::standins

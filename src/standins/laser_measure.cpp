@@ -17,7 +17,7 @@ int main(int argc, char** argv) {
     parser.addHelpOption();
     parser.addVersionOption();
     const QCommandLineOption socket{QStringLiteral("socket"), QStringLiteral("Name of its local socket."),
-                                    QStringLiteral("NAME"), QStringLiteral("yes-square-laser")};
+                                    QStringLiteral("NAME"), in_own_folder("yes-square-laser")};
     const QCommandLineOption distances{QStringLiteral("distances"),
                                        QStringLiteral("Distances in mm, sent in turn, such as 412,812.5."),
                                        QStringLiteral("LIST"), QStringLiteral("1014,1012,1010,1010.5,1012")};

@@ -56,7 +56,7 @@ int main(int argc, char** argv) {
     parser.addHelpOption();
     parser.addVersionOption();
     const QCommandLineOption socket{QStringLiteral("socket"), QStringLiteral("Name of its local socket."),
-                                    QStringLiteral("NAME"), QStringLiteral("yes-square-scanner")};
+                                    QStringLiteral("NAME"), in_own_folder("yes-square-scanner")};
     const QCommandLineOption seed{QStringLiteral("seed"), QStringLiteral("Which hidden wall it runs over."),
                                   QStringLiteral("N"), QStringLiteral("1")};
     const QCommandLineOption length{QStringLiteral("length"), QStringLiteral("How long the wall is, mm."),

@@ -21,6 +21,7 @@ struct DrivenWindow {
     QStringList told;
     QStringList asked;
     bool answer = true;
+    MainWindow::Recovery recovery = MainWindow::Recovery::take_up;
 
     explicit DrivenWindow(QSize size = {1280, 800}) {
         window.tell = [this](const QString& message) { told << message; };
@@ -28,6 +29,11 @@ struct DrivenWindow {
             asked << question;
             return answer;
         };
+        window.ask_recovery = [this](const QString& what) {
+            asked << what;
+            return recovery;
+        };
+        window.ask_which = [](const QString&, const QStringList&) { return 0; };
         window.resize(size);
         window.show();
         if (!QTest::qWaitForWindowExposed(&window))

@@ -1,12 +1,19 @@
 #include "app/shell/job_store.hpp"
 #include "driven_window.hpp"
 
+#include "app/shell/manners.hpp"
+
 #include <QAbstractButton>
+#include <QAction>
+#include <QApplication>
 #include <QComboBox>
+#include <QLabel>
 #include <QListWidget>
+#include <QMap>
 #include <QPushButton>
 #include <QTableWidget>
 #include <QTextBrowser>
+#include <QWheelEvent>
 
 using namespace yes_square;
 using namespace yes_square::app;
@@ -202,7 +209,7 @@ TEST_CASE("unsaved work is autosaved beside the file and offered at the next sta
     CHECK(driven.job() == edited);
 }
 
-TEST_CASE("recovered work that is turned down is gone", "[app]") {
+TEST_CASE("recovered work is gone only when it is thrown away", "[app][nothing-lost]") {
     QTemporaryDir folder;
     const QString path = copy_of_demo(folder);
     {
@@ -213,11 +220,165 @@ TEST_CASE("recovered work that is turned down is gone", "[app]") {
         REQUIRE(store.autosave(opened->job).isEmpty());
     }
     DrivenWindow driven;
-    driven.answer = false;
+    SECTION("later keeps it, and Restore brings it back") {
+        driven.recovery = MainWindow::Recovery::later;
+        REQUIRE(driven.window.open(path));
+        CHECK(driven.job().title == "Reading room shelves");
+        CHECK(QFile::exists(path + ".unsaved-1"));
+        CHECK(driven.told.last().contains("unsaved-1"));
+        driven.window.restore();
+        CHECK(driven.job().title == "Never saved");
+        driven.bench().undo_stack().undo();
+        CHECK(driven.job().title == "Reading room shelves");
+    }
+    SECTION("discard asks once more; no keeps it") {
+        driven.recovery = MainWindow::Recovery::discard;
+        driven.answer = false;
+        REQUIRE(driven.window.open(path));
+        CHECK(driven.asked.size() == 2);
+        CHECK(QFile::exists(path + ".unsaved-1"));
+    }
+    SECTION("discard, and yes, throws it away") {
+        driven.recovery = MainWindow::Recovery::discard;
+        REQUIRE(driven.window.open(path));
+        CHECK(driven.job().title == "Reading room shelves");
+        CHECK_FALSE(QFile::exists(path + ".autosave"));
+        CHECK_FALSE(QFile::exists(path + ".unsaved-1"));
+    }
+}
+
+TEST_CASE("a save keeps the version before it, and a job changed on the disk is not overwritten",
+          "[app][nothing-lost]") {
+    QTemporaryDir folder;
+    const QString path = copy_of_demo(folder);
+    DrivenWindow driven;
     REQUIRE(driven.window.open(path));
-    CHECK(driven.asked.size() == 1);
-    CHECK(driven.job().title == "Reading room shelves");
-    CHECK_FALSE(QFile::exists(path + ".autosave"));
+    driven.bench().edit("Title", [](Job& job) { job.title = "Second"; });
+    REQUIRE(driven.window.save());
+    const auto before = read_version(path + "~");
+    REQUIRE(before);
+    CHECK(before->title == "Reading room shelves");
+    // Another program writes the file.
+    QFile other{path};
+    REQUIRE(other.open(QIODevice::Append));
+    other.write("\n");
+    other.close();
+    driven.bench().edit("Title", [](Job& job) { job.title = "Third"; });
+    CHECK_FALSE(driven.window.save());
+    CHECK(driven.told.last().contains("another program"));
+    CHECK(read_version(path)->title == "Second");
+}
+
+TEST_CASE("a new job after a new job has an autosave, and so has a second window", "[app][nothing-lost]") {
+    DrivenWindow one;
+    one.window.start_untitled();
+    one.window.start_untitled();
+    DrivenWindow two;
+    two.window.start_untitled();
+    JobStore third;
+    third.start_untitled();
+    JobStore fourth;
+    fourth.start_untitled();
+    CHECK(third.autosave_path() != fourth.autosave_path());
+    CHECK(third.autosave(one.job()).isEmpty());
+    CHECK(QFile::exists(third.autosave_path()));
+    third.forget_autosave();
+}
+
+TEST_CASE("a sidecar that cannot be read is kept and told", "[app][nothing-lost]") {
+    QTemporaryDir folder;
+    const QString path = copy_of_demo(folder);
+    QFile sidecar{path + ".autosave"};
+    REQUIRE(sidecar.open(QIODevice::WriteOnly));
+    sidecar.write("{ broken");
+    sidecar.close();
+    DrivenWindow driven;
+    REQUIRE(driven.window.open(path));
+    REQUIRE(driven.told.size() == 1);
+    CHECK(driven.told.last().contains("unsaved-1"));
+    CHECK(QFile::exists(path + ".unsaved-1"));
+}
+
+TEST_CASE("a link and what it points to are one file", "[app][nothing-lost]") {
+    QTemporaryDir folder;
+    const QString path = copy_of_demo(folder);
+    const QString link = folder.filePath("link.yesq");
+    REQUIRE(QFile::link(path, link));
+    JobStore one;
+    REQUIRE(one.open(path));
+    JobStore two;
+    CHECK_FALSE(two.open(link));
+}
+
+TEST_CASE("the wheel turns no closed list or number that is not in hand", "[app][nothing-lost]") {
+    QTemporaryDir folder;
+    DrivenWindow driven;
+    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    const Job before = driven.job();
+    for (QComboBox* list : driven.window.findChildren<QComboBox*>()) {
+        if (!list->isVisible() || list->hasFocus())
+            continue;
+        const int row = list->currentIndex();
+        QWheelEvent turn{
+            {5, 5}, list->mapToGlobal(QPoint{5, 5}), {}, {0, -120}, Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase,
+            false};
+        QApplication::sendEvent(list, &turn);
+        CHECK(list->currentIndex() == row);
+    }
+    CHECK(driven.job() == before);
+}
+
+TEST_CASE("no two actions share a key", "[app][nothing-lost]") {
+    DrivenWindow driven;
+    QMap<QString, QString> taken;
+    for (QAction* action : driven.window.findChildren<QAction*>())
+        for (const QKeySequence& key : action->shortcuts()) {
+            INFO(key.toString().toStdString() << ": " << action->text().toStdString());
+            CHECK_FALSE(taken.contains(key.toString()));
+            taken[key.toString()] = action->text();
+        }
+    // Nor with a key that some desktop gives to a standard action of ours.
+    for (const auto standard : {QKeySequence::New, QKeySequence::Open, QKeySequence::Save, QKeySequence::SaveAs,
+                                QKeySequence::Print, QKeySequence::Quit, QKeySequence::Undo, QKeySequence::ZoomIn})
+        for (const QKeySequence& key : QKeySequence::keyBindings(standard))
+            if (taken.contains(key.toString()))
+                CHECK(taken.count(key.toString()) == 1);
+    CHECK(taken.value("Ctrl+Shift+S").contains("as"));
+}
+
+TEST_CASE("a name with markup is shown as it is, everywhere", "[app][nothing-lost]") {
+    QTemporaryDir folder;
+    DrivenWindow driven;
+    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    const std::string nasty = "<b>x</b><img src=/dev/zero>";
+    driven.bench().edit("Names", [&](Job& job) {
+        for (Wall& wall : job.walls) {
+            wall.name = nasty;
+            for (Shelf& shelf : wall.shelves)
+                shelf.name = nasty;
+            for (Run& run : wall.runs)
+                for (CabinetUnit& unit : run.units)
+                    unit.name = nasty;
+            for (Piece& piece : wall.pieces)
+                piece.name = nasty;
+        }
+    });
+    for (const Stage stage :
+         {Stage::survey, Stage::lines, Stage::layout, Stage::fixings, Stage::cut, Stage::fit, Stage::record}) {
+        driven.window.set_stage(stage);
+        QTest::qWait(20);
+        for (QLabel* label : driven.window.findChildren<QLabel*>()) {
+            const bool rich = label->textFormat() == Qt::RichText ||
+                              (label->textFormat() == Qt::AutoText && Qt::mightBeRichText(label->text()));
+            INFO(label->text().toStdString());
+            CHECK_FALSE((rich && label->text().contains("<img")));
+        }
+        for (QTextBrowser* document : driven.window.findChildren<QTextBrowser*>()) {
+            INFO(document->objectName().toStdString());
+            CHECK(dynamic_cast<Document*>(document) != nullptr);
+            CHECK_FALSE(document->toHtml().contains("<img"));
+        }
+    }
 }
 
 TEST_CASE("a stud found again replaces what was thought of it", "[app]") {

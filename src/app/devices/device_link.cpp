@@ -1,6 +1,8 @@
 #include "app/devices/device_link.hpp"
 
+#include <QFileInfo>
 #include <cmath>
+#include <unistd.h>
 
 namespace yes_square::app {
 namespace {
@@ -60,8 +62,12 @@ void DeviceLink::stop() {
 }
 
 void DeviceLink::look() {
-    if (socket_.state() == QLocalSocket::UnconnectedState)
-        socket_.connectToServer(socket_name_);
+    if (socket_.state() != QLocalSocket::UnconnectedState)
+        return;
+    // Nobody else's socket is listened to.
+    if (const QFileInfo file{socket_name_}; file.isAbsolute() && file.exists() && file.ownerId() != ::geteuid())
+        return say(tr("Its socket %1 is somebody else's; it is not listened to").arg(socket_name_));
+    socket_.connectToServer(socket_name_);
 }
 
 void DeviceLink::measure() {

@@ -1,9 +1,16 @@
 #include "app/devices/devices_bar.hpp"
 
 #include <QGridLayout>
+#include <QStandardPaths>
 
 namespace yes_square::app {
 namespace {
+
+/// A socket in the user's own runtime folder, where there is one.
+QString in_own_folder(const char* name) {
+    const QString folder = QStandardPaths::writableLocation(QStandardPaths::RuntimeLocation);
+    return folder.isEmpty() ? QString::fromLatin1(name) : folder + QLatin1Char('/') + QString::fromLatin1(name);
+}
 
 QString standing(const DeviceLink& link) {
     switch (link.state()) {
@@ -21,8 +28,8 @@ QString standing(const DeviceLink& link) {
 
 DevicesBar::DevicesBar(QWidget* parent)
     : QWidget{parent}
-    , laser_{new DeviceLink{qEnvironmentVariable("YES_SQUARE_LASER", QStringLiteral("yes-square-laser")), this}}
-    , scanner_{new DeviceLink{qEnvironmentVariable("YES_SQUARE_SCANNER", QStringLiteral("yes-square-scanner")), this}}
+    , laser_{new DeviceLink{qEnvironmentVariable("YES_SQUARE_LASER", in_own_folder("yes-square-laser")), this}}
+    , scanner_{new DeviceLink{qEnvironmentVariable("YES_SQUARE_SCANNER", in_own_folder("yes-square-scanner")), this}}
     , words_{new QLabel{this}} {
     auto* grid = new QGridLayout{this};
     grid->setContentsMargins(0, 0, 0, 0);

@@ -49,7 +49,7 @@ WorkReadingsPage::WorkReadingsPage(Workbench& bench, Day& day, QWidget* parent)
     , day_{day}
     , kind_{new QComboBox{this}}
     , table_{read_only_table({tr("Of"), tr("Kind"), tr("Says")}, "work-readings", this)}
-    , verdict_{new QTextBrowser{this}}
+    , verdict_{new Document{this}}
     , form_{new PartForm<WorkReading>{
           bench, [this] { return reading(); },
           [this](Job& job) -> WorkReading* { return find_part<WorkReading>(job, current()).part; }, this}}

@@ -3,11 +3,11 @@
 #include "app/shell/day.hpp"
 #include "app/shell/part_form.hpp"
 
+#include "app/shell/manners.hpp"
 #include <QComboBox>
 #include <QLabel>
 #include <QPushButton>
 #include <QTableWidget>
-#include <QTextBrowser>
 
 namespace yes_square::app {
 
@@ -41,7 +41,7 @@ private:
     Day& day_;
     QComboBox* kind_;
     QTableWidget* table_;
-    QTextBrowser* verdict_;
+    Document* verdict_;
     PartForm<WorkReading>* form_;
     QPushButton* remove_;
 };

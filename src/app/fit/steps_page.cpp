@@ -32,7 +32,7 @@ StepsPage::StepsPage(Workbench& bench, Day& day, QWidget* parent)
     , shown_{new QComboBox{this}}
     , progress_{new QLabel{this}}
     , table_{read_only_table({QString{}, tr("Step"), tr("Of")}, "job-steps", this)}
-    , words_{new QTextBrowser{this}}
+    , words_{new Document{this}}
     , gate_{new QWidget{this}}
     , timer_words_{new QLabel{this}}
     , begin_{new QPushButton{tr("Begin"), this}}

@@ -2,13 +2,13 @@
 
 #include "app/shell/day.hpp"
 
+#include "app/shell/manners.hpp"
 #include <QCheckBox>
 #include <QComboBox>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
 #include <QTableWidget>
-#include <QTextBrowser>
 #include <QTimer>
 
 namespace yes_square::app {
@@ -48,7 +48,7 @@ private:
     QComboBox* shown_;
     QLabel* progress_;
     QTableWidget* table_;
-    QTextBrowser* words_;
+    Document* words_;
     QWidget* gate_;
     std::vector<QCheckBox*> questions_;
     QLabel* timer_words_;

@@ -78,10 +78,12 @@ void StudyPanel::refresh() {
     const Voice voice = bench_.voice();
     const Capacity& capacity = study->capacity;
     const auto shown = [&](Kind kind, double si) { return text(say(Quantity{kind, si}, voice)); };
-    greatest_->setText((bench_.shelf()->tiers > 1 ? tr("%1 on each shelf, evenly") : tr("%1, evenly"))
-                           .arg(shown(Kind::mass, capacity.kg)));
-    governs_->setText(tr("%1 of shelf, limited by %2")
-                          .arg(shown(Kind::mass_per_m, capacity.kg_per_m), text(words(capacity.governs))));
+    const Promise promise = promise_of(*bench_.shelf(), *bench_.shelf_plan(), capacity);
+    greatest_->setText(text(say(promise.words, voice)));
+    governs_->setText(!promise.made
+                          ? text(say(promise.why, voice))
+                          : tr("%1 of shelf, limited by %2")
+                                .arg(shown(Kind::mass_per_m, capacity.kg_per_m), text(words(capacity.governs))));
     const auto limit = [&](Governs which, double kg_per_m) {
         const bool binds = std::isfinite(kg_per_m);
         add_row(limits_, {text(words(which)), binds ? shown(Kind::mass_per_m, kg_per_m) : tr("does not bind"),
@@ -121,7 +123,7 @@ void StudyPanel::refresh() {
 RankPanel::RankPanel(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
-    , list_{new QTextBrowser{this}} {
+    , list_{new Document{this}} {
     list_->setObjectName(QStringLiteral("rank-list"));
     auto* column = new QVBoxLayout{this};
     column->addWidget(heading_label(tr("What to fix it with"), this));

@@ -3,9 +3,9 @@
 #include "app/board/drawing_view.hpp"
 #include "app/shell/workbench.hpp"
 
+#include "app/shell/manners.hpp"
 #include <QLabel>
 #include <QTableWidget>
-#include <QTextBrowser>
 #include <QVBoxLayout>
 #include <QWidget>
 
@@ -46,7 +46,7 @@ private:
     void refresh();
 
     Workbench& bench_;
-    QTextBrowser* list_;
+    Document* list_;
 };
 
 } // namespace yes_square::app

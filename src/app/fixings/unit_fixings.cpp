@@ -20,6 +20,7 @@ UnitFixings::UnitFixings(Workbench& bench, QWidget* parent)
                                             : Drawing{width, height, {}};
                             },
                             this}} {
+    words_->setTextFormat(Qt::RichText); // names in it are escaped
     words_->setWordWrap(true);
     words_->setObjectName(QStringLiteral("unit-fixing-words"));
     holes_->setObjectName(QStringLiteral("unit-holes"));

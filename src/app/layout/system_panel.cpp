@@ -76,6 +76,7 @@ SystemPanel::SystemPanel(Workbench& bench, QWidget* parent)
     slide_->setObjectName(QStringLiteral("slide-system"));
     slide_->setMinimumWidth(1);
     connect(slide_, &QPushButton::clicked, this, &SystemPanel::slide);
+    fits_->setTextFormat(Qt::RichText); // what stands in it is escaped
     fits_->setObjectName(QStringLiteral("bay-fits"));
     fits_->setWordWrap(true);
     build_system();

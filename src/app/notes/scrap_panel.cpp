@@ -80,7 +80,7 @@ QString links_to(const std::vector<Working>& workings) {
 } // namespace
 
 ScrapPanel::ScrapPanel(Workbench& bench, QWidget* parent)
-    : QTextBrowser{parent}
+    : Document{parent}
     , bench_{bench} {
     setObjectName(QStringLiteral("scrap"));
     setAccessibleName(tr("Working"));
@@ -96,7 +96,7 @@ ScrapPanel::ScrapPanel(Workbench& bench, QWidget* parent)
 
 /// Links are written in the colour of the moment.
 void ScrapPanel::changeEvent(QEvent* event) {
-    QTextBrowser::changeEvent(event);
+    Document::changeEvent(event);
     if (event->type() == QEvent::PaletteChange)
         refresh();
 }

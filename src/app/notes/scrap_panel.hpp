@@ -2,12 +2,12 @@
 
 #include "app/shell/workbench.hpp"
 
-#include <QTextBrowser>
+#include "app/shell/manners.hpp"
 
 namespace yes_square::app {
 
 /// The scrap: the working behind the figure last asked for, as a person would write it.
-class ScrapPanel : public QTextBrowser {
+class ScrapPanel : public Document {
     Q_OBJECT
 public:
     explicit ScrapPanel(Workbench& bench, QWidget* parent = nullptr);

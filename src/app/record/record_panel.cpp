@@ -44,7 +44,7 @@ RecordPanel::RecordPanel(Workbench& bench, Day& day, QWidget* parent)
     , search_{new QLineEdit{this}}
     , kind_{new QComboBox{this}}
     , table_{read_only_table({tr("When"), tr("What")}, "log", this)}
-    , words_{new QTextBrowser{this}}
+    , words_{new Document{this}}
     , note_{new QLineEdit{this}} {
     search_->setPlaceholderText(tr("Search the log"));
     search_->setObjectName(QStringLiteral("log-search"));
@@ -170,7 +170,7 @@ void RecordPanel::show_entry() {
                      (entry.by.empty() ? tr("nobody named") : text(entry.by)).toHtmlEscaped());
     if (!entry.file.empty())
         html += QStringLiteral("<p>%1<br><small>SHA-256 %2</small></p>")
-                    .arg(text(entry.file).toHtmlEscaped(), text(entry.sha256));
+                    .arg(text(entry.file).toHtmlEscaped(), text(entry.sha256).toHtmlEscaped());
     words_->setHtml(html);
 }
 

@@ -2,10 +2,10 @@
 
 #include "app/shell/day.hpp"
 
+#include "app/shell/manners.hpp"
 #include <QComboBox>
 #include <QLineEdit>
 #include <QTableWidget>
-#include <QTextBrowser>
 
 namespace yes_square::app {
 
@@ -38,7 +38,7 @@ private:
     QLineEdit* search_;
     QComboBox* kind_;
     QTableWidget* table_;
-    QTextBrowser* words_;
+    Document* words_;
     QLineEdit* note_;
     std::vector<LogEntry> shown_; ///< the rows' data are places in it
 };

@@ -80,7 +80,11 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
                             shown({Kind::mass, plan.goods_n_per_m * shelf.length.in_metres() / 9.80665})),
                    body_type, false);
 
-    if (capacity && capacity->governs != Governs::nothing)
+    const Promise promise = promise_of(shelf, plan, capacity ? *capacity : Capacity{});
+    if (capacity && capacity->governs != Governs::nothing && !promise.made)
+        page.write(tr("What it holds: %1. %2.").arg(text(say(promise.words, voice)), text(say(promise.why, voice))),
+                   body_type, true);
+    else if (capacity && capacity->governs != Governs::nothing)
         page.write(
             tr("Holds at most %1 (%2), limited by %3.%4%5 Makers' instructions and local code come first where they "
                "say less.")

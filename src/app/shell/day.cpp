@@ -50,7 +50,7 @@ Told Day::told() const {
 
 QString shown_time(const std::string& utc) {
     const QDateTime time = QDateTime::fromString(text(utc), Qt::ISODate);
-    return time.isValid() ? QLocale{}.toString(time.toLocalTime(), QStringLiteral("d MMM HH:mm")) : QString{};
+    return time.isValid() ? QLocale{}.toString(time.toLocalTime(), QStringLiteral("d MMM yyyy HH:mm")) : QString{};
 }
 
 } // namespace yes_square::app

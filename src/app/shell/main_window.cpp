@@ -1,5 +1,7 @@
 #include "app/shell/main_window.hpp"
 
+#include "app/shell/manners.hpp"
+
 #include "app/board/board_view.hpp"
 #include "app/board/drawing_view.hpp"
 #include "app/catalogue/fixings_at_hand.hpp"
@@ -20,9 +22,11 @@
 #include <QCloseEvent>
 #include <QFileDialog>
 #include <QHBoxLayout>
+#include <QInputDialog>
 #include <QLabel>
 #include <QMenuBar>
 #include <QMessageBox>
+#include <QPushButton>
 #include <QRandomGenerator>
 #include <QScrollArea>
 #include <QSettings>
@@ -62,6 +66,24 @@ MainWindow::MainWindow(QWidget* parent)
         return QMessageBox::question(this, tr("Yes Square"), question) == QMessageBox::Yes;
     };
     tell = [this](const QString& message) { QMessageBox::warning(this, tr("Yes Square"), message); };
+    ask_recovery = [this](const QString& what) {
+        QMessageBox box{QMessageBox::Question, tr("Yes Square"), what, QMessageBox::NoButton, this};
+        QAbstractButton* take_up = box.addButton(tr("Take it up"), QMessageBox::AcceptRole);
+        QPushButton* later = box.addButton(tr("Later"), QMessageBox::RejectRole);
+        QAbstractButton* discard = box.addButton(tr("Discard..."), QMessageBox::DestructiveRole);
+        box.setDefaultButton(later);
+        box.setEscapeButton(later);
+        box.exec();
+        return box.clickedButton() == take_up   ? Recovery::take_up
+               : box.clickedButton() == discard ? Recovery::discard
+                                                : Recovery::later;
+    };
+    ask_which = [this](const QString& question, const QStringList& which) {
+        bool chosen = false;
+        const QString name = QInputDialog::getItem(this, tr("Yes Square"), question, which, 0, false, &chosen);
+        return chosen ? static_cast<int>(which.indexOf(name)) : -1;
+    };
+    Manners::install();
     build_body();
     build_menus();
     set_theme(QSettings{}.value(QStringLiteral("theme")).toString() == QStringLiteral("dark") ? ThemeName::dark
@@ -212,7 +234,9 @@ void MainWindow::build_menus() {
     file->addAction(tr("&Open..."), QKeySequence::Open, this, &MainWindow::choose_and_open);
     recent_ = file->addMenu(tr("Open &recent"));
     file->addAction(tr("&Save"), QKeySequence::Save, this, [this] { save(); });
-    file->addAction(tr("Save &as..."), QKeySequence::SaveAs, this, [this] { save_as(); });
+    // Its usual key on every desktop, so that nothing else ever has it too.
+    file->addAction(tr("Save &as..."), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_S}, this, [this] { save_as(); });
+    file->addAction(tr("Restore an older version..."), this, &MainWindow::restore);
     file->addSeparator();
     file->addAction(tr("Save sheets as PDF..."), QKeySequence{Qt::CTRL | Qt::Key_E}, this, &MainWindow::save_sheets);
     file->addAction(tr("Save part labels as PDF..."), this,
@@ -228,14 +252,14 @@ void MainWindow::build_menus() {
     QAction* undo = bench_.undo_stack().createUndoAction(this, tr("Undo"));
     undo->setShortcut(QKeySequence::Undo);
     QAction* redo = bench_.undo_stack().createRedoAction(this, tr("Redo"));
-    redo->setShortcuts(QKeySequence::Redo);
+    redo->setShortcuts({QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_Z}, QKeySequence{Qt::CTRL | Qt::Key_Y}});
     edit->addActions({undo, redo});
     edit->addSeparator();
     edit->addAction(tr("Add a wall"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_W}, this, [this] {
         set_stage(Stage::survey);
         survey_->add_wall();
     });
-    edit->addAction(tr("Add a shelf"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_S}, this, [this] {
+    edit->addAction(tr("Add a shelf"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_H}, this, [this] {
         set_stage(Stage::layout);
         layout_->add_shelf();
     });

@@ -74,6 +74,15 @@ public:
 
     /// How a question is asked; tests answer by their own. Returns true for yes.
     std::function<bool(const QString& question)> ask_yes_no;
+    /// What to do with work that was never saved. Only "discard" throws it away; later is the default.
+    enum class Recovery { take_up, later, discard };
+    std::function<Recovery(const QString& what)> ask_recovery;
+    /// The number of one of several; less than 0: none.
+    std::function<int(const QString& question, const QStringList& which)> ask_which;
+    /// Keeps unsaved work beside the job at once: the program is told to end.
+    void keep_work();
+    /// Takes up an older version, or work that was put aside, as an edit.
+    void restore();
     std::function<void(const QString& message)> tell;
 
 protected:
@@ -127,6 +136,8 @@ private:
     QComboBox* units_ = nullptr;
     QMenu* recent_ = nullptr;
     QTimer autosave_;
+    bool kept_unsaved_ = false; ///< a sidecar of this job's edits is on the disk
+    bool told_unsafe_ = false;
 };
 
 } // namespace yes_square::app

@@ -9,6 +9,7 @@
 
 #include <QFileDialog>
 #include <QFileInfo>
+#include <QLocale>
 #include <QMenu>
 #include <QMessageBox>
 #include <QPrintDialog>
@@ -29,8 +30,10 @@ bool MainWindow::open(const QString& path) {
         tell(opened.error());
         return false;
     }
-    if (opened->read_only)
-        tell(tr("This job was written by a newer Yes Square. It is opened to look at; saving it needs another name"));
+    if (!opened->read_only.isEmpty())
+        tell(opened->read_only);
+    if (!opened->broken.isEmpty())
+        tell(tr("Work that was never saved cannot be read. It is kept as %1").arg(opened->broken));
     remember(store_.path());
     take(std::move(opened->job), std::move(opened->recovered));
     return true;
@@ -57,14 +60,21 @@ void MainWindow::start() {
 
 void MainWindow::take(Job job, std::optional<Job> recovered) {
     bench_.start(std::move(job));
-    if (recovered) {
-        if (ask_yes_no(tr("Work on this job was never saved: the program ended before. Take it up again? No throws it "
-                          "away")))
+    if (recovered)
+        switch (ask_recovery(tr("Work on this job was never saved: the program ended before it was."))) {
+        case Recovery::take_up:
             // As an edit, so that it can be undone and the job counts as not saved.
             bench_.edit(tr("Recover unsaved work"), [&](Job& current) { current = std::move(*recovered); });
-        else
-            store_.forget_autosave();
-    }
+            break;
+        case Recovery::discard:
+            if (ask_yes_no(tr("This throws away everything done since the job was last saved. Throw it away?"))) {
+                store_.forget_autosave();
+                break;
+            }
+            [[fallthrough]];
+        case Recovery::later:
+            tell(tr("It is kept as %1. File, Restore brings it back").arg(store_.keep_autosave()));
+        }
     board_->fit();
     refresh_title();
 }
@@ -107,8 +117,13 @@ bool MainWindow::save_as() {
         QFileDialog::getSaveFileName(this, tr("Save the job as"), store_.path(), tr("Yes Square jobs (*.yesq)"));
     if (path.isEmpty())
         return false;
-    if (QFileInfo{path}.suffix().isEmpty())
+    // The dialog asked about the name it gave; ours may be another's file.
+    if (QFileInfo{path}.suffix().isEmpty()) {
         path += QStringLiteral(".yesq");
+        if (QFileInfo::exists(path) && QFileInfo{path}.canonicalFilePath() != store_.path() &&
+            !ask_yes_no(tr("%1 exists already. Replace it with this job?").arg(path)))
+            return false;
+    }
     return save_to(path);
 }
 
@@ -160,9 +175,42 @@ bool MainWindow::give_out_readings(const QString& path) {
 }
 
 void MainWindow::autosave() {
-    if (bench_.undo_stack().isClean())
+    // A job in step with its file has no unsaved work, however it came back to it.
+    if (bench_.undo_stack().isClean()) {
+        if (kept_unsaved_)
+            store_.forget_autosave();
+        kept_unsaved_ = false;
         return;
-    store_.autosave(bench_.job());
+    }
+    const QString problem = store_.autosave(bench_.job());
+    kept_unsaved_ = problem.isEmpty();
+    if (!problem.isEmpty() && !told_unsafe_)
+        tell(tr("Unsaved work could not be kept beside the job. %1").arg(problem));
+    told_unsafe_ = !problem.isEmpty();
+}
+
+void MainWindow::keep_work() {
+    bench_.withdraw();
+    if (!bench_.undo_stack().isClean())
+        store_.autosave(bench_.job());
+}
+
+void MainWindow::restore() {
+    const QStringList versions = store_.older_versions();
+    if (versions.isEmpty())
+        return tell(tr("There is no older version of this job, and no work put aside"));
+    QStringList names;
+    for (const QString& path : versions)
+        names << tr("%1, from %2")
+                     .arg(QFileInfo{path}.fileName(),
+                          QLocale{}.toString(QFileInfo{path}.lastModified(), QLocale::ShortFormat));
+    const int chosen = ask_which(tr("Which one?"), names);
+    if (chosen < 0)
+        return;
+    auto job = read_version(versions[chosen]);
+    if (!job)
+        return tell(tr("%1 cannot be read").arg(versions[chosen]));
+    bench_.edit(tr("Restore an older version"), [&](Job& current) { current = std::move(*job); });
 }
 
 void MainWindow::save_sheets() {

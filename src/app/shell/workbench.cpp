@@ -23,8 +23,16 @@ private:
     Job after_;
 };
 
+namespace {
+
+/// Edits that can be taken back. Each keeps a job: of one as large as the demo that is some 60 MB in all.
+constexpr int most_undone = 400;
+
+} // namespace
+
 Workbench::Workbench(QObject* parent)
     : QObject{parent} {
+    undo_.setUndoLimit(most_undone);
     start(new_job());
 }
 

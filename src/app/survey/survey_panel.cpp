@@ -12,9 +12,11 @@
 #include <QApplication>
 #include <QGridLayout>
 #include <QScrollArea>
+#include <QTimer>
 #include <QVBoxLayout>
 #include <algorithm>
 #include <array>
+#include <utility>
 
 namespace yes_square::app {
 namespace {
@@ -152,22 +154,34 @@ void SurveyPanel::point_at(Length x, Length) {
 }
 
 void SurveyPanel::take_scan(EvidenceKind kind, Length x, Length limit) {
-    if (!bench_.wall())
-        return;
-    bench_.edit(tr("Reading of the wall scanner"), [&](Job& job) {
-        job.walls[bench_.wall_index()].observations.push_back({kind, x, std::nullopt, limit});
-    });
+    scanned([=](Wall& wall) { wall.observations.push_back({kind, x, std::nullopt, limit}); });
 }
 
 void SurveyPanel::take_scan(ScanResult result, Length x, Length half_width) {
+    // The scanner runs along the wall and does not say how far a run goes up or down: the whole height is kept. What it
+    // says beyond the wall's ends is no part of it.
+    scanned([=](Wall& wall) {
+        const Length left = std::max(Length{}, x - half_width);
+        const Length right = std::min(wall.length, x + half_width);
+        if (right > left)
+            wall.scans.push_back({result, left, {}, right - left, wall.height});
+    });
+}
+
+void SurveyPanel::scanned(std::function<void(Wall&)> take) {
     if (!bench_.wall())
         return;
-    // The scanner runs along the wall and does not say how far a run goes up or down: the whole height is kept.
-    bench_.edit(tr("Reading of the wall scanner"), [&](Job& job) {
-        Wall& wall = job.walls[bench_.wall_index()];
-        const Length left = std::max(Length{}, x - half_width);
-        wall.scans.push_back({result, left, {}, x + half_width - left, wall.height});
-    });
+    // A scanner sends hundreds of lines at once: what comes together is one edit.
+    if (waiting_.empty())
+        QTimer::singleShot(0, this, [this] {
+            const auto together = std::exchange(waiting_, {});
+            if (bench_.wall())
+                bench_.edit(tr("Readings of the wall scanner: %1").arg(together.size()), [&](Job& job) {
+                    for (const auto& take_one : together)
+                        take_one(job.walls[bench_.wall_index()]);
+                });
+        });
+    waiting_.push_back(std::move(take));
 }
 
 void SurveyPanel::put_distance(Length distance) {

@@ -1,5 +1,8 @@
 #pragma once
 
+#include <functional>
+#include <vector>
+
 #include "app/shell/theme.hpp"
 #include "app/shell/workbench.hpp"
 #include "core/sheets/elevation.hpp"
@@ -41,6 +44,7 @@ public:
     void point_at(Length x, Length z);
     /// A scanner found a stud's middle, or a run of cable or pipe; it goes where such readings are kept.
     void take_scan(EvidenceKind kind, Length x, Length limit);
+    void scanned(std::function<void(Wall&)> take);
     void take_scan(ScanResult result, Length x, Length half_width);
 
 signals:
@@ -59,6 +63,7 @@ private:
     FacePage* face_;
     DevicesBar* devices_;
     QPushButton* remove_;
+    std::vector<std::function<void(Wall&)>> waiting_; ///< of the scanner, since the last round of events
 };
 
 } // namespace yes_square::app

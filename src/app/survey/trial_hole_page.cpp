@@ -87,6 +87,7 @@ TrialHolePage::TrialHolePage(Workbench& bench, QWidget* parent)
                       "which the dust or the feel changes."),
                    this};
     why->setWordWrap(true);
+    verdict_->setTextFormat(Qt::RichText); // what stands in it is escaped
     verdict_->setWordWrap(true);
     verdict_->setObjectName(QStringLiteral("hole-verdict"));
     take_->setObjectName(QStringLiteral("hole-take"));

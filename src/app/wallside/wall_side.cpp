@@ -270,13 +270,14 @@ void WallSide::keyPressEvent(QKeyEvent* event) {
             jump_to(all[static_cast<std::size_t>(number)].first);
         return;
     case Screen::gate:
-        if (key == Qt::Key_Backspace)
+        if (key == Qt::Key_Backspace || (key == Qt::Key_Z && event->modifiers() == Qt::ControlModifier))
             return back();
         if (number >= 0 && number < static_cast<int>(gate_questions().size())) {
             if (!answered_.erase(number))
                 answered_.insert(number);
             update();
-        } else if (answered_.size() == gate_questions().size()) {
+        } else if (answered_.size() == gate_questions().size() &&
+                   (key == Qt::Key_Space || key == Qt::Key_Return || key == Qt::Key_Enter)) {
             bench_.edit(tr("Pass the gate"), [&](Job& job) {
                 const Told told = day_.told();
                 tick(job, gate_key(), TickState::done, told);
@@ -309,13 +310,16 @@ void WallSide::keyPressEvent(QKeyEvent* event) {
         return turn_to(Screen::things);
     case Qt::Key_A:
         return toggle_auto();
-    case Qt::Key_Shift:
-    case Qt::Key_Control:
-    case Qt::Key_Alt:
-    case Qt::Key_Meta:
+    case Qt::Key_Z:
+        if (event->modifiers() == Qt::ControlModifier)
+            back();
         return;
+    case Qt::Key_Space:
+    case Qt::Key_Return:
+    case Qt::Key_Enter:
+        return done();
     default:
-        done();
+        return; // no other key says that something is done
     }
 }
 
@@ -366,7 +370,7 @@ void WallSide::paintEvent(QPaintEvent*) {
     case Screen::gate:
         paint_list(painter, tr("Before you drill"), rows());
         paint_foot(painter, answered_.size() == gate_questions().size()
-                                ? tr("Any key: all of it is so, go on")
+                                ? tr("Space: all of it is so, go on")
                                 : tr("1 to 4: tick what is so. Nothing is drilled before all four are"));
         break;
     case Screen::reasons:
@@ -427,7 +431,7 @@ void WallSide::paint_mark(QPainter& painter) {
     line(what, 0.05, at.in_strip, at.in_strip ? theme_.alarm : theme_.ink, wide);
     const Tick* tick = find_tick(bench_.job(), tick_key(at, *pass()));
     if (tick || !told_.isEmpty())
-        line(tick ? (tick->state == TickState::done ? tr("Done before. A key goes on")
+        line(tick ? (tick->state == TickState::done ? tr("Done before. Space goes on")
                                                     : tr("Given up before: %1").arg(text(tick->because)))
                   : told_,
              0.04, false, theme_.faint, wide);
@@ -456,7 +460,7 @@ void WallSide::paint_mark(QPainter& painter) {
         painter.drawEllipse(place, 0.02 * h, 0.02 * h);
     }
     painter.restore();
-    paint_foot(painter, tr("Any key or click: done, next. Backspace: back. N: could not. J: go to. R: say again. "
+    paint_foot(painter, tr("Space, Enter or click: done, next. Backspace: back. N: could not. J: go to. R: say again. "
                            "A: by itself%1. Page keys: other walk. Esc: leave")
                             .arg(auto_.isActive() ? tr(" (on)") : QString{}));
 }

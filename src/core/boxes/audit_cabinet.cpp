@@ -1,5 +1,6 @@
 #include "core/boxes/audit_cabinet.hpp"
 
+#include "core/fixings/used_working.hpp"
 #include "core/runs/hang_unit.hpp"
 
 #include <algorithm>
@@ -70,8 +71,12 @@ private:
 
     /// The worst use of any screw, so many at the top and at the bottom of each of these columns. Refused: nothing
     /// keeps the cabinet from turning; unknown: a screw does not reach the wood.
-    Utilisation used(const std::vector<double>& columns, const std::vector<int>& top,
-                     const std::vector<int>& bottom) const {
+    struct Used {
+        Utilisation of;
+        FixingStrength strength; ///< of the screw that is used most
+        HoleDemand demand;
+    };
+    Used used(const std::vector<double>& columns, const std::vector<int>& top, const std::vector<int>& bottom) const {
         ScrewPattern pattern;
         std::vector<const HangingRail*> rail_of;
         const auto row = [&](const HangingRail& rail, const std::vector<int>& screws) {
@@ -86,7 +91,7 @@ private:
         const UnitForces forces = unit_forces(hung_.unit, plan_.wanted.empty_kg, plan_.loaded_kg, pattern,
                                               site_.rules.lining_pressure_n_per_mm2 * 1e6);
         if (forces.refused)
-            return Utilisation::refused();
+            return {Utilisation::refused(), {}, {}};
         std::vector<HeldPart> parts;
         for (std::size_t i = 0; i < pattern.holes.size(); ++i) {
             HeldPart part{driven_through_rail(hung_.unit, *rail_of[i], site_.rules.runs), {}};
@@ -98,7 +103,7 @@ private:
             parts.push_back(std::move(part));
         }
         const auto choice = weigh_given(*hung_.gauge, hung_.screw_length, site_.wall, parts);
-        return choice ? choice->utilisation : Utilisation{};
+        return choice ? Used{choice->utilisation, choice->fixing.strength(), choice->governing} : Used{};
     }
 
     /// The load on what was found, on no more studs than were ticked and are proved. Which of them is not told, nor
@@ -113,13 +118,14 @@ private:
         if (studs == 0)
             return;
         const auto worst_of = [&](int of_top, int of_bottom) {
-            Utilisation worst = Utilisation::none();
+            Used worst{Utilisation::none(), {}, {}};
             for (std::size_t first = 0; first + studs <= all.size(); ++first) {
                 const std::vector<double> columns(all.begin() + static_cast<std::ptrdiff_t>(first),
                                                   all.begin() + static_cast<std::ptrdiff_t>(first + studs));
                 for (const auto& at_top : shared(of_top, studs))
                     for (const auto& at_bottom : shared(of_bottom, studs))
-                        worst = std::max(worst, used(columns, at_top, at_bottom));
+                        if (Used here = used(columns, at_top, at_bottom); here.of >= worst.of)
+                            worst = std::move(here);
             }
             return worst;
         };
@@ -128,9 +134,10 @@ private:
             for (int of_bottom = 0; of_bottom <= bottom; ++of_bottom) {
                 if (of_top + of_bottom == 0)
                     continue;
-                const Utilisation used = worst_of(of_top, of_bottom);
-                if (!plan_.utilisation.known() || used < plan_.utilisation) {
-                    plan_.utilisation = used;
+                const Used used = worst_of(of_top, of_bottom);
+                if (!plan_.utilisation.known() || used.of < plan_.utilisation) {
+                    plan_.utilisation = used.of;
+                    worst_ = used;
                     plan_.counts = static_cast<std::size_t>(of_top + of_bottom);
                 }
             }
@@ -260,15 +267,12 @@ private:
 
     void words() {
         if (plan_.utilisation.known()) {
-            Working& used = plan_.workings.emplace_back();
-            used.subject = "found";
-            used.title = {"{0}, as found: its worst screw is used to", {hung_.unit.name}};
-            used.terms = {
-                {"loaded", mass(plan_.loaded_kg), {Provenance::measured}},
-                {"screws that count", count(plan_.counts), {Provenance::measured}},
-                {"studs that they are in", count(static_cast<std::size_t>(hung_.studs)), {Provenance::measured}}};
-            used.result = ratio(plan_.utilisation);
-            used.source = {Provenance::from_memory, "NDS-2018 12.2 to 12.4, AWC TR12"};
+            Working& used = plan_.workings.emplace_back(used_working(
+                "found", {"{0}, as found: its worst screw is used to", {hung_.unit.name}}, worst_.strength,
+                Hold::proved_stud, {worst_.demand}, {Provenance::from_memory, "NDS-2018 12.2 to 12.4, AWC TR12"}));
+            used.facts.push_back({"loaded with {0}; screws that count: {1}, in {2} studs",
+                                  {mass(plan_.loaded_kg), count(plan_.counts),
+                                   count(static_cast<std::size_t>(std::max(0, hung_.studs)))}});
         }
         Phase phase = Phase::ready;
         const auto step = [&](Sentence said, bool hold = false) {
@@ -301,6 +305,7 @@ private:
     const WallSurvey sure_; ///< nothing hangs on a stud that is only indicated
     const WallSite site_;
     const std::vector<HangingRail> rails_;
+    Used worst_;
     HungPlan plan_;
 };
 

@@ -250,7 +250,9 @@ private:
             work("depth", {"The shelves between are"}, "{0} - {1}",
                  {{"board", quantity(box_.depth), measured}, {"rebate", quantity(box_.rebate), measured}},
                  quantity(box_.depth - box_.rebate), geometry);
-        work("diagonal", {"Square when both diagonals are"}, "", {}, quantity(plan_.diagonal), geometry);
+        work("diagonal", {"Square when both diagonals are"}, "sqrt({0} x {0} + {1} x {1})",
+             {{"width", quantity(box_.width), measured}, {"height", quantity(box_.height), measured}},
+             quantity(plan_.diagonal), geometry);
         if (plan_.square)
             work("square", {"Its top stands aside by"}, "({0} x {0} - {1} x {1}) / (4 x {2})",
                  {{"rising diagonal", quantity(*box_.diagonal_rising), measured},

@@ -126,11 +126,16 @@ private:
 
     void noggings(const WallPlan& plan) {
         const auto* framing = std::get_if<Framing>(&wall_->structure);
+        const auto first_of = [&](const Nogging& nogging) -> std::string {
+            for (const ShelfPlan& shelf : plan.shelves)
+                if (!nogging.holds.empty() && shelf.shelf_name == nogging.holds.front().shelf)
+                    return shelf.shelf_id;
+            return {};
+        };
         for (const Nogging& nogging : plan.noggings)
-            strip(nogging.holds.empty() ? std::string{} : plan.shelves.front().shelf_id,
-                  {"nogging at {0}, {1} up", {quantity(nogging.left), quantity(nogging.z)}}, nogging.length(),
-                  framing ? framing->stud_depth : 89_mm, framing ? framing->stud_width : 38_mm, StuffKind::stud,
-                  "stud timber");
+            strip(first_of(nogging), {"nogging at {0}, {1} up", {quantity(nogging.left), quantity(nogging.z)}},
+                  nogging.length(), framing ? framing->stud_depth : 89_mm, framing ? framing->stud_width : 38_mm,
+                  StuffKind::stud, "stud timber");
     }
 
     void run(const Run& run, const RunPlan& plan) {

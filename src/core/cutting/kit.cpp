@@ -96,6 +96,8 @@ private:
         for (const BoxPlan& box : plan.boxes)
             count_in(KitGroup::fixings, "back screw", {"Screw that holds a back to its box"}, box.back_screws,
                      box.box_id);
+        count_in(KitGroup::fixings, "nogging screw", {"Screw for a nogging's ends, two at each: #10, 75 mm or 3 in"},
+                 4 * plan.noggings.size(), wall.id);
         for (const FeedPlan& feed : plan.feeds)
             this->feed(feed);
         if (std::ranges::find(wall.lining, LiningMaterial::tile, &LiningLayer::material) != wall.lining.end())

@@ -71,6 +71,10 @@ std::optional<Work> find_work(const std::string& id, const WallSite& site, const
         if (const WallBox& box = wall.boxes[i]; box.id == id)
             return Work{box.name, box.left,  box.right(), box.bottom(),
                         box.top,  box.depth, nullptr,     &plan.boxes[i].hang};
+    for (std::size_t i = 0; i < wall.hung.size(); ++i)
+        if (const HungCabinet& hung = wall.hung[i]; hung.id == id)
+            return Work{hung.unit.name,  hung.left, hung.left + hung.unit.width, hung.top - hung.unit.height, hung.top,
+                        hung.unit.depth, nullptr,   &plan.hung[i].wanted};
     for (const Piece& piece : wall.pieces)
         if (piece.id == id)
             return Work{piece.name, piece.left, piece.right(), {}, piece.height, piece.depth};

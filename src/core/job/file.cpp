@@ -1,6 +1,7 @@
 #include "core/job/file.hpp"
 
 #include "core/job/fields.hpp"
+#include "core/job/ranges.hpp"
 #include "core/job/schema.hpp"
 
 #include <algorithm>
@@ -20,7 +21,6 @@ using OrderedJson = nlohmann::ordered_json;
 
 /// Longer than any wall; keeps every sum of a job's lengths far from overflow.
 constexpr double longest_mm = 1e6;
-constexpr int most_brackets = 1000;
 constexpr int deepest_nesting = 64;
 
 std::string shown(const Json& value) {
@@ -44,12 +44,15 @@ public:
         if (!value)
             throw FileProblem{path(name), "missing; it must be " + expectation<T>(meaning)};
         read(*value, path(name), member, meaning);
+        within_range(name, member);
     }
 
     template <class T>
     void optional(std::string_view name, T& member, Meaning meaning = {}) {
-        if (const Json* value = take(name))
+        if (const Json* value = take(name)) {
             read(*value, path(name), member, meaning);
+            within_range(name, member);
+        }
     }
 
     template <class T>
@@ -133,6 +136,19 @@ public:
     }
 
 private:
+    /// What the table of ranges says of a member by its name.
+    template <class T>
+    void within_range(std::string_view name, const T& member) const {
+        if constexpr (std::is_same_v<T, std::string>) {
+            if (const auto problem = text_problem(name, member))
+                throw FileProblem{path(name), fmt::format("\"{}\" will not do: {}", member.substr(0, 40), *problem)};
+        } else if constexpr (std::is_same_v<T, int>) {
+            if (member > static_cast<int>(most_of_count(name)))
+                throw FileProblem{path(name),
+                                  fmt::format("{} is too many; {} is the most", member, most_of_count(name))};
+        }
+    }
+
     std::string path(std::string_view name) const {
         return place_.empty() ? std::string{name} : fmt::format("{}.{}", place_, name);
     }
@@ -144,6 +160,9 @@ private:
             return;
         if (!value->is_array())
             throw FileProblem{path(name), shown(*value) + " is not a list; it must be [ ... ]"};
+        if (value->size() > most_in_list(name))
+            throw FileProblem{
+                path(name), fmt::format("{} entries are too many; {} is the most", value->size(), most_in_list(name))};
         for (std::size_t i = 0; i < value->size(); ++i)
             read_element((*value)[i], fmt::format("{}[{}]", path(name), i));
     }
@@ -208,9 +227,9 @@ private:
         member = number(value, place, meaning);
     }
     static void read(const Json& value, const std::string& place, int& member, Meaning meaning) {
-        if (!value.is_number_integer() || value.get<std::int64_t>() > most_brackets)
+        if (!value.is_number_integer() || value.get<std::int64_t>() > static_cast<std::int64_t>(most_other_count))
             throw FileProblem{place, fmt::format("{} is not {}; it must be a whole number up to {}", shown(value),
-                                                 meaning.noun, most_brackets)};
+                                                 meaning.noun, most_other_count)};
         member = static_cast<int>(number(value, place, meaning));
     }
     static void read(const Json& value, const std::string& place, bool& member, Meaning) {
@@ -424,7 +443,8 @@ tl::expected<LoadedJob, FileProblem> read_job(std::string_view text) {
 std::string write_job(const Job& job) {
     OrderedJson document{{"format", "yes-square job"}, {"version", file_version}};
     document.update(Writer::part_of(job));
-    return document.dump(2) + "\n";
+    // Text is kept to UTF-8 where it comes in; what slipped through is marked, and never ends the program.
+    return document.dump(2, ' ', false, OrderedJson::error_handler_t::replace) + "\n";
 }
 
 tl::expected<Catalogue, FileProblem> read_catalogue(std::string_view text) {

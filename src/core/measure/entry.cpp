@@ -152,10 +152,15 @@ private:
     /// A number with its unit, or feet and inches side by side.
     Value quantity(bool fraction_may_stand_alone) {
         skip_spaces();
+        grouped_.reset();
         const mpq_class first = number(fraction_may_stand_alone);
         const std::optional<std::int64_t> first_unit = suffix();
-        if (!first_unit)
+        if (!first_unit) {
+            if (grouped_)
+                fail(grouped_->message, grouped_->position);
             return {first, false};
+        }
+        grouped_.reset();
         Value value{first * *first_unit, true};
         if (*first_unit != foot)
             return value;
@@ -214,6 +219,13 @@ private:
             fail("A number has one decimal mark; leave out marks between thousands", at_);
         if (mark == ',' && part.size() == 3 && !digits.empty())
             fail(fmt::format("{0},{1} could mean {0}.{1} or {0}{1}; write the one you mean", digits, part), place);
+        // 1.330 mm is as little meant as a thousand and more is: without a unit of its own nobody can tell.
+        if (mark == '.' && part.size() == 3 && !is_imperial(unit_) && digits.find_first_not_of('0') != digits.npos)
+            grouped_ =
+                EntryProblem{fmt::format("{0}.{1} could mean {0}{1} or a little over {0}; write the one you mean, "
+                                         "or its unit",
+                                         digits, part),
+                             place};
         mpz_class scale;
         mpz_ui_pow_ui(scale.get_mpz_t(), 10, part.size());
         mpq_class value{mpz_class{"0" + digits + part, 10}, scale};
@@ -303,14 +315,52 @@ private:
     Unit unit_;
     std::size_t at_ = 0;
     int depth_ = 0;
+    std::optional<EntryProblem> grouped_; ///< of the number just read, should it have no unit
 };
+
+struct Spelling {
+    std::string_view written;
+    std::string_view read;
+};
+/// What people and our own sheets write for what the parser reads.
+constexpr Spelling spellings[]{
+    {"\u00a0", " "},    {"\u2009", " "},    {"\u202f", " "},    {"\u2007", " "},    {"\u200a", " "},
+    {"\u00bd", " 1/2"}, {"\u00bc", " 1/4"}, {"\u00be", " 3/4"}, {"\u215b", " 1/8"}, {"\u215c", " 3/8"},
+    {"\u215d", " 5/8"}, {"\u215e", " 7/8"}, {"\u00d7", "*"},    {"\u2212", "-"},    {"\u2013", "-"},
+    {"\u2032", "'"},    {"\u2033", "\""},   {"\u2044", "/"},
+};
+
+/// A text as the parser reads it, and where each of its bytes stands in what was typed.
+struct Normal {
+    std::string text;
+    std::vector<std::size_t> from;
+};
+Normal normal(std::string_view typed) {
+    Normal all;
+    for (std::size_t at = 0; at < typed.size();) {
+        std::string_view put = typed.substr(at, 1);
+        std::size_t took = 1;
+        for (const Spelling& spelling : spellings)
+            if (typed.substr(at).starts_with(spelling.written)) {
+                put = spelling.read;
+                took = spelling.written.size();
+            }
+        all.text += put;
+        all.from.insert(all.from.end(), put.size(), at);
+        at += took;
+    }
+    all.from.push_back(typed.size());
+    return all;
+}
 
 } // namespace
 
 tl::expected<Length, EntryProblem> parse_length(std::string_view text, Unit unit) {
+    const Normal read = normal(text);
     try {
-        return Parser{text, unit}.read();
+        return Parser{read.text, unit}.read();
     } catch (EntryProblem& problem) {
+        problem.position = read.from[std::min(problem.position, read.text.size())];
         return tl::unexpected{std::move(problem)};
     }
 }

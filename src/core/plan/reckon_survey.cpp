@@ -304,7 +304,7 @@ private:
         found_.workings.push_back(
             {"width",
              {"Width between the ends that a run may take, read at {0} up", {quantity(widths.least_z)}},
-             {},
+             "min({0}, {1})",
              {{"least reading", quantity(widths.least), measured},
               {"greatest reading", quantity(widths.most), measured},
               {"limit of error of the difference", fine(widths.limit.in_metres()), tape_limit}},
@@ -337,8 +337,8 @@ private:
         const bool diagonals = wall_.corner->other_across.has_value();
         Working working{"corner",
                         {"Angle of the room in the right-hand corner"},
-                        diagonals ? "arccos(({3}² - {2}²) / (4 x {0} x {1}))"
-                                  : "arccos(({0}² + {1}² - {2}²) / (2 x {0} x {1}))",
+                        diagonals ? "arccos(({3} x {3} - {2} x {2}) / (4 x {0} x {1}))"
+                                  : "arccos(({0} x {0} + {1} x {1} - {2} x {2}) / (2 x {0} x {1}))",
                         {{"along this wall", quantity(wall_.corner->along), measured},
                          {"along the next", quantity(wall_.corner->along_next), measured},
                          {"across", quantity(wall_.corner->across), measured}},

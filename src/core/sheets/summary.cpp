@@ -1,5 +1,7 @@
 #include "core/sheets/summary.hpp"
 
+#include "core/measure/sum.hpp"
+
 #include "core/plan/reckon.hpp"
 #include "core/sheets/furniture_text.hpp"
 
@@ -9,10 +11,12 @@
 namespace yes_square {
 namespace {
 
+constexpr int most_digits = 5; ///< more than usual, of a term in a printed sum
+
 void each_shelf(const Job& job, const Plan& plan, auto&& visit) {
     for (std::size_t w = 0; w < plan.walls.size(); ++w)
-        for (const ShelfPlan& shelf : plan.walls[w]->shelves)
-            visit(job.walls[w], shelf);
+        for (std::size_t i = 0; i < plan.walls[w]->shelves.size(); ++i)
+            visit(job.walls[w], job.walls[w].shelves[i], plan.walls[w]->shelves[i]);
 }
 
 std::string survey_text(const Wall& wall, const WallSurvey& survey, const Voice& voice) {
@@ -24,8 +28,19 @@ std::string survey_text(const Wall& wall, const WallSurvey& survey, const Voice&
     return text.empty() ? text : fmt::format("{}, survey\n", wall.name) + text;
 }
 
-std::string shelf_text(const Wall& wall, const ShelfPlan& shelf, const std::optional<Capacity>& capacity,
-                       const Voice& voice) {
+std::string checks_of_one(const std::vector<Check>& checks, const Voice& voice) {
+    std::string text;
+    for (const Check& check : checks) {
+        text += fmt::format("  {}: {}\n", name(check.severity), say(check.message, voice));
+        for (const Cure& cure : check.cures)
+            text += fmt::format("    cure: {}\n", say(cure.words, voice));
+    }
+    return text;
+}
+
+std::string shelf_text(const Wall& wall, const Shelf& asked, const ShelfPlan& shelf,
+                       const std::optional<Capacity>& capacity, const Voice& voice) {
+    const Promise promise = promise_of(asked, shelf, capacity.value_or(Capacity{}));
     std::string text = fmt::format("{}, {}\n", wall.name, shelf.shelf_name);
     if (shelf.bracket && !shelf.bracket->id.empty())
         text += fmt::format("  bracket: {}; arm from {} to {}\n", shelf.bracket->name,
@@ -55,17 +70,14 @@ std::string shelf_text(const Wall& wall, const ShelfPlan& shelf, const std::opti
     if (shelf.sag)
         text += fmt::format("  sag {} at once, {} in time; limit {}\n", say(fine(shelf.sag->instantaneous), voice),
                             say(fine(shelf.sag->long_term), voice), say(fine(shelf.sag->limit), voice));
-    if (capacity && capacity->governs != Governs::nothing)
+    if (capacity && capacity->governs != Governs::nothing && !promise.made)
+        text += fmt::format("  holds: {}. {}\n", say(promise.words, voice), say(promise.why, voice));
+    else if (capacity && capacity->governs != Governs::nothing)
         text += fmt::format("  holds {} ({}), limited by {}{}\n",
                             say(Quantity{Kind::mass_per_m, capacity->kg_per_m}, voice),
                             say(Quantity{Kind::mass, capacity->kg}, voice), words(capacity->governs),
                             capacity->from_memory ? "; figures from memory" : "");
-    for (const Check& check : shelf.checks) {
-        text += fmt::format("  {}: {}\n", name(check.severity), say(check.message, voice));
-        for (const Cure& cure : check.cures)
-            text += fmt::format("    cure: {}\n", say(cure.words, voice));
-    }
-    return text;
+    return text + checks_of_one(shelf.checks, voice);
 }
 
 } // namespace
@@ -96,7 +108,7 @@ std::string lines_text(const Room& room, const RoomLines& lines, const Voice& vo
     std::string text = fmt::format("{}, level lines above the datum\n", room.name);
     for (const LinePlan& line : lines.lines)
         text += fmt::format("  {:<24} {:>12}  {}\n", line.name, format(line.z, voice.unit), line.set_by);
-    return text;
+    return text + checks_of_one(lines.checks, voice);
 }
 
 /// Where each unit stands and each of its holes.
@@ -116,7 +128,12 @@ std::string run_text(const WallPlan& wall, const RunPlan& run, const Voice& voic
                                 format(hole.z, voice.unit), format(hole.inside_left, voice.unit),
                                 say(words(hole.hold), voice));
     }
-    return text;
+    for (const RunPiece& piece : run.pieces)
+        if (piece.hold.fixing)
+            text += fmt::format("  rail: {}, {} long, {} at each of {} places, used to {}\n", piece.hold.fixing->name,
+                                say(stock(piece.hold.fixing->screw_length), voice), piece.hold.screws,
+                                piece.hold.places.size(), say(ratio(piece.hold.utilisation), voice));
+    return text + checks_of_one(run.checks, voice);
 }
 
 } // namespace
@@ -126,17 +143,25 @@ std::string summary(const Job& job, const Plan& plan, const Voice& voice) {
     for (std::size_t i = 0; i < plan.walls.size(); ++i)
         if (const std::string survey = survey_text(job.walls[i], plan.walls[i]->survey, voice); !survey.empty())
             text += "\n" + survey;
-    each_shelf(job, plan, [&](const Wall& wall, const ShelfPlan& shelf) {
-        text += "\n" + shelf_text(wall, shelf, capacity(job, plan, shelf.shelf_id), voice);
+    each_shelf(job, plan, [&](const Wall& wall, const Shelf& asked, const ShelfPlan& shelf) {
+        text += "\n" + shelf_text(wall, asked, shelf, capacity(job, plan, shelf.shelf_id), voice);
     });
     for (std::size_t i = 0; i < plan.rooms.size(); ++i)
-        if (!plan.rooms[i].lines.lines.empty())
+        if (!plan.rooms[i].lines.lines.empty() || !plan.rooms[i].lines.checks.empty())
             text += "\n" + lines_text(job.rooms[i], plan.rooms[i].lines, voice);
     for (const auto& wall : plan.walls)
         for (const RunPlan& run : wall->runs)
             text += "\n" + run_text(*wall, run, voice);
-    for (const auto& wall : plan.walls)
+    for (const auto& wall : plan.walls) {
         text += furniture_text(*wall, voice);
+        for (const FeedPlan& feed : wall->feeds)
+            text += fmt::format("\n{}, {}\n{}", wall->wall_name, feed.feed_name, checks_of_one(feed.checks, voice));
+        if (!wall->checks.empty())
+            text += fmt::format("\n{}, holes\n{}", wall->wall_name, checks_of_one(wall->checks, voice));
+    }
+    for (std::size_t i = 0; i < plan.rooms.size(); ++i)
+        if (!plan.rooms[i].checks.empty())
+            text += fmt::format("\n{}\n{}", job.rooms[i].name, checks_of_one(plan.rooms[i].checks, voice));
     text += inventory_text(job, plan, voice);
     text += fmt::format("\n{} errors, {} warnings, {} notes\n", count_checks(plan, Severity::error),
                         count_checks(plan, Severity::warning), count_checks(plan, Severity::note));
@@ -156,10 +181,23 @@ std::string checks_text(const Job& job, const Plan& plan, const Voice& voice) {
 std::string sum_text(const Working& working, const Voice& voice) {
     if (working.sum.empty())
         return {};
-    Sentence sum{working.sum};
-    for (const Term& term : working.terms)
-        sum.values.emplace_back(term.value);
-    return fmt::format("{} = {}", say(sum, voice), say(working.result, voice));
+    // Terms are printed as fine as it takes for the printed sum to come to the printed result.
+    const std::string result = say(working.result, voice);
+    std::string text;
+    for (int digits = 0; digits <= most_digits; ++digits) {
+        Sentence sum{working.sum};
+        std::vector<double> terms;
+        for (const Term& term : working.terms) {
+            Printed shown = printed(term.value, voice, digits);
+            terms.push_back(shown.si);
+            sum.values.emplace_back(std::move(shown.text));
+        }
+        text = fmt::format("{} = {}", say(sum, voice), result);
+        const auto comes_to = redo(working.sum, terms);
+        if (comes_to && say(Quantity{working.result.kind, *comes_to}, voice) == result)
+            break;
+    }
+    return text;
 }
 
 std::string source_text(const Source& source, const Voice& voice) {

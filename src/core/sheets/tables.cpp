@@ -11,6 +11,7 @@
 #include "core/steps/job_order.hpp"
 
 #include <algorithm>
+#include <charconv>
 #include <csv.h>
 #include <fmt/format.h>
 
@@ -248,7 +249,17 @@ private:
     const Voice voice_{Unit::mm_tenths, {}};
 };
 
-std::string cell(const std::string& text) {
+/// A spreadsheet takes a cell that begins like a formula for one; a mark before it makes it text. Figures stay figures.
+std::string harmless(const std::string& text) {
+    if (text.empty() || std::string_view{"=+-@\t\r"}.find(text.front()) == std::string_view::npos)
+        return text;
+    double figure = 0;
+    const auto [end, error] = std::from_chars(text.data() + (text.front() == '+'), text.data() + text.size(), figure);
+    return error == std::errc{} && end == text.data() + text.size() ? text : "'" + text;
+}
+
+std::string cell(const std::string& raw) {
+    const std::string text = harmless(raw);
     if (text.find_first_of(",\"\r\n") == std::string::npos)
         return text;
     std::string quoted(2 * text.size() + 2, '\0');

@@ -1,6 +1,7 @@
 #include "core/shelves/carrier.hpp"
 
 #include <algorithm>
+#include <stdexcept>
 
 namespace yes_square {
 namespace {
@@ -11,6 +12,7 @@ constexpr Length pole_plate_inset = 10_mm;
 constexpr Length pole_plate_width = 40_mm;
 constexpr Length pole_plate_thickness = 4_mm;
 constexpr Length screw_head_breadth = 40_mm; ///< of a rail that presses on the wall beside each screw
+constexpr std::size_t most_holes = 200;      ///< of an upright (house rule)
 constexpr Length resin_room = 2_mm;          ///< a hole for resin is this much wider than its bar (common practice)
 
 std::optional<Bracket> choose_bracket(const Shelf& shelf, const WallSite& site) {
@@ -64,8 +66,11 @@ struct Choose {
         upright.width = how.width;
         upright.thickness = how.thickness;
         upright.hole_diameter = how.hole_diameter;
-        for (Length at = how.first_hole; at < how.standard && how.hole_every > Length{}; at += how.hole_every)
+        for (Length at = how.first_hole; at < how.standard && how.hole_every > Length{}; at += how.hole_every) {
+            if (upright.hole_drops.size() == most_holes)
+                throw std::invalid_argument("an upright has more than 200 holes: is their distance right?");
             upright.hole_drops.push_back(at);
+        }
         if (const auto named = std::ranges::find(site.catalogue.brackets, shelf.bracket, &Bracket::id);
             named != site.catalogue.brackets.end())
             upright.rating_n = named->rating_n;

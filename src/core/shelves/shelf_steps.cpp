@@ -265,7 +265,8 @@ private:
         if (places() > 2)
             say({"Those between: up to a string from end to end"});
         say({"Pole: {0} long. Lay it in and lock it so that it cannot roll or lift out", {quantity(shelf_.length)}});
-        hold(Phase::prove, {"Hang your weight on the middle by degrees, feet on the floor: nothing may move"});
+        hold(Phase::prove, {"Pull down on its middle by hand, as hard as what hangs there will: nothing may move. "
+                            "Nobody hangs on it"});
     }
 
     void hang(const Fixture& how) {

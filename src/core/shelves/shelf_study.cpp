@@ -359,6 +359,29 @@ Capacity capacity_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& 
     return capacity;
 }
 
+Promise promise_of(const Shelf& shelf, const ShelfPlan& plan, const Capacity& capacity) {
+    const bool errors =
+        std::ranges::any_of(plan.checks, [](const Check& check) { return check.severity == Severity::error; });
+    const bool unknown = capacity.hanger_unknown || std::ranges::any_of(plan.brackets, [](const BracketPlan& place) {
+                             return carries(place.hold) && !place.fixing_utilisation.known();
+                         });
+    if (errors)
+        return {false, {"Do not load"}, {"Its sheet has errors that are not cleared"}};
+    if (capacity.stud_assumed)
+        return {false, {"Do not load"}, {"A stud it counts on was never found"}};
+    if (unknown)
+        return {
+            false, {"Not known: enter the packet's figure"}, {"What holds it is not known until its packet says so"}};
+    if (capacity.kg < 1)
+        return {false, {"Do not load"}, {"Nothing holds it"}};
+    const Quantity whole{Kind::mass, std::floor(capacity.kg)};
+    if (shelf.held<Fixture>())
+        return {true, {"At most {0} in it", {whole}}, {}};
+    if (shelf.tiers > 1)
+        return {true, {"At most {0} on each shelf, evenly", {whole}}, {}};
+    return {true, {"At most {0}, evenly", {whole}}, {}};
+}
+
 ShelfStudy study_shelf(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) {
     ShelfStudy study;
     study.diagram = bending(shelf, site, plan);

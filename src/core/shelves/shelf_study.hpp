@@ -49,4 +49,14 @@ struct ShelfStudy {
 Capacity capacity_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan);
 ShelfStudy study_shelf(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan);
 
+/// What may be promised of a shelf on paper and on screen, in one place: a load, or why there is none.
+struct Promise {
+    bool made = false;
+    Sentence words; ///< "At most 24 kg, evenly"; "Not known: enter the packet's figure"; "Do not load"
+    Sentence why;   ///< where none is made
+};
+/// No load is stated where an error stands, where a stud was never found, or where what the bracket, the hanger or the
+/// fixing bears is not known. Never rounded up.
+Promise promise_of(const Shelf& shelf, const ShelfPlan& plan, const Capacity& capacity);
+
 } // namespace yes_square

@@ -102,14 +102,17 @@ private:
     }
 
     void arm() {
-        add({"arm",
-             {"Arm of the bracket, from {0} to {1}", {quantity(plan_.arm_least), quantity(plan_.arm_most)}},
-             "{0} x {1}; {0} - {2}",
-             {{"depth", quantity(shelf_.depth), measured},
-              {"least share", ratio(site_.rules.arm_least_share), practice},
-              {"set back", quantity(site_.rules.arm_set_back), practice}},
-             quantity(plan_.bracket->arm),
-             practice});
+        Working working{"arm",
+                        {"Arm of the bracket: at least"},
+                        "{0} x {1}",
+                        {{"depth", quantity(shelf_.depth), measured},
+                         {"least share", ratio(site_.rules.arm_least_share), practice}},
+                        quantity(plan_.arm_least),
+                        practice};
+        working.facts = {
+            {"At most {0}: set back by {1}", {quantity(plan_.arm_most), quantity(site_.rules.arm_set_back)}},
+            {"This one: {0}", {quantity(plan_.bracket->arm)}}};
+        add(std::move(working));
     }
 
     void level() {
@@ -344,15 +347,16 @@ private:
     void shelf_screw() {
         if (!plan_.shelf_screw)
             return;
-        add({"shelf-screw",
-             {"Screw up into the shelf: the longest in stock within {0}",
-              {stock(shelf_.thickness + plan_.bracket->thickness - site_.rules.shelf_screw_margin)}},
-             "{0} + {1} - {2}",
-             {{"board", stock(shelf_.thickness), measured},
-              {"bracket", stock(plan_.bracket->thickness), measured},
-              {"left over the point", stock(site_.rules.shelf_screw_margin), rule}},
-             stock(*plan_.shelf_screw),
-             practice});
+        Working working{"shelf-screw",
+                        {"Screw up into the shelf: at most"},
+                        "{0} + {1} - {2}",
+                        {{"board", stock(shelf_.thickness), measured},
+                         {"bracket", stock(plan_.bracket->thickness), measured},
+                         {"left over the point", stock(site_.rules.shelf_screw_margin), rule}},
+                        stock(shelf_.thickness + plan_.bracket->thickness - site_.rules.shelf_screw_margin),
+                        practice};
+        working.facts = {{"The longest of those at hand: {0}", {stock(*plan_.shelf_screw)}}};
+        add(std::move(working));
     }
 
     const Shelf& shelf_;

@@ -8,8 +8,25 @@
 namespace yes_square {
 namespace {
 
-bool has_error(const std::vector<Check>& checks) {
-    return std::ranges::any_of(checks, [](const Check& check) { return check.severity == Severity::error; });
+/// Errors that bear on whether it stays up; a shelf that sags does not tip.
+bool may_fall(const std::vector<Check>& checks) {
+    return std::ranges::any_of(checks, [](const Check& check) {
+        switch (check.code) {
+        case CheckCode::piece_tips:
+        case CheckCode::restraint_refused:
+        case CheckCode::restraint_short:
+        case CheckCode::restraint_few:
+        case CheckCode::no_fixing:
+        case CheckCode::fixing_overloaded:
+        case CheckCode::in_service_strip:
+        case CheckCode::cleat_misses_studs:
+        case CheckCode::bracket_turns:
+        case CheckCode::not_reckoned:
+            return check.severity == Severity::error;
+        default:
+            return false;
+        }
+    });
 }
 
 InventoryRow row_of(const Wall& wall, const Piece& piece, const PiecePlan& plan) {
@@ -18,7 +35,7 @@ InventoryRow row_of(const Wall& wall, const Piece& piece, const PiecePlan& plan)
         plan.places.size(), {}};
     if (piece.restraint.kind != RestraintKind::none)
         row.each_n = plan.each_n;
-    if (has_error(plan.checks))
+    if (may_fall(plan.checks))
         row.verdict = PieceVerdict::unsafe;
     return row;
 }
@@ -59,7 +76,7 @@ InventoryRow row_of(const Wall& wall, const StorageSystem& system, const SystemP
         if (!bay.cleats.empty())
             row.places += bay.cleats.front().screws.size();
     }
-    if (plan.bays.empty() || has_error(plan.checks))
+    if (plan.bays.empty() || may_fall(plan.checks))
         row.verdict = PieceVerdict::unsafe;
     return row;
 }

@@ -87,7 +87,7 @@ std::vector<Working> workings_of(const Piece& piece, const PiecePlan& plan, cons
     const TipBalance& worst = plan.cases[plan.worst].balance;
     Working needs{"restraint",
                   {"What holds it must bear, all together"},
-                  "({0} x {1} - {2} x {3}) / {4}",
+                  "max(({0} x {1} - {2} x {3}) / {4}, 0)",
                   {{"on what turns it over", ratio(rules.over_factor), house},
                    {"what turns it over, worst", moment(worst.over_nm), statics},
                    {"on what rights it", ratio(rules.righting_factor), house},
@@ -98,13 +98,16 @@ std::vector<Working> workings_of(const Piece& piece, const PiecePlan& plan, cons
     needs.facts.push_back({"worst: {0}", {words(plan.cases[plan.worst].kind)}});
     needs.facts.push_back({"never less than nothing"});
     workings.push_back(std::move(needs));
-    Working each{"each", {"One of them must bear"}, {}, {}, force(plan.each_n), restraint_test};
+    // One place bears all, each of two or more its share, and none less than the test's load.
+    Working each{"each", {"One of them must bear"}, "max({0} x {1}, {2})", {}, force(plan.each_n), restraint_test};
     each.terms = {{"all together", force(plan.needs_n), statics},
-                  {"places that count", count(plan.places.size()), measured},
-                  {"share of each, of two or more", ratio(rules.pair_share), house},
+                  {"share of each", ratio(plan.places.size() > 1 ? rules.pair_share : 1.0), house},
                   {"least strength", force(rules.restraint_least_n), restraint_test}};
-    if (slope_cosine(piece.restraint) < 1)
-        each.terms.push_back({"divided by, for a sloping strap", ratio(slope_cosine(piece.restraint)), statics});
+    each.facts.push_back({"places that count: {0}", {count(plan.places.size())}});
+    if (slope_cosine(piece.restraint) < 1) {
+        each.sum = "max({0} x {1}, {2}) / {3}";
+        each.terms.push_back({"for a sloping strap", ratio(slope_cosine(piece.restraint)), statics});
+    }
     workings.push_back(std::move(each));
     if (plan.fixing && plan.fixing_utilisation.known()) {
         Working fixing =
