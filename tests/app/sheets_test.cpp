@@ -2,6 +2,8 @@
 #include "core/plan/reckon.hpp"
 #include "driven_window.hpp"
 
+#include <QDate>
+#include <QPrinter>
 #include <QProcess>
 #include <set>
 
@@ -148,4 +150,31 @@ TEST_CASE("the real window opens on a virtual display", "[app][program][xvfb]") 
         for (int y = 0; y < 800; y += 4)
             colours.insert(image.pixel(x, y));
     CHECK(colours.size() > 20);
+}
+
+TEST_CASE("printing keeps the page range, and every page says which it is of how many", "[app][sheets][nothing-lost]") {
+    QTemporaryDir folder;
+    DrivenWindow driven;
+    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    const auto printed_pages = [&](int first, int last) {
+        QPrinter printer{QPrinter::ScreenResolution};
+        printer.setOutputFormat(QPrinter::PdfFormat);
+        const QString path = folder.filePath("range.pdf");
+        printer.setOutputFileName(path);
+        if (first > 0) {
+            printer.setPrintRange(QPrinter::PageRange);
+            printer.setFromTo(first, last);
+        }
+        driven.window.print_on(printer, SheetSet::cut_and_kit);
+        int code = 0;
+        return run("pdftotext", {"-layout", path, "-"}, code).simplified();
+    };
+    const QString all = printed_pages(0, 0);
+    REQUIRE(all.contains("Sheet 1 of "));
+    CHECK(all.contains("Sheet 2 of "));
+    CHECK(all.contains(QString::number(QDate::currentDate().year() % 100)));
+    const QString second = printed_pages(2, 2);
+    CHECK(second.contains("Sheet 2 of "));
+    CHECK_FALSE(second.contains("Sheet 1 of "));
+    CHECK_FALSE(second.contains("Sheet 3 of "));
 }

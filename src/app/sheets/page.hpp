@@ -3,10 +3,13 @@
 #include "app/board/painter.hpp"
 #include "app/shell/words.hpp"
 
+#include <QDate>
 #include <QFontMetricsF>
+#include <QLocale>
 #include <QPagedPaintDevice>
 #include <algorithm>
 #include <functional>
+#include <limits>
 
 namespace yes_square::app {
 
@@ -15,15 +18,25 @@ inline constexpr double body_type = 3.3;   ///< mm, type size
 inline constexpr double small_type = 2.8;
 inline constexpr double type_line = 1.35; ///< of the type size
 
+/// Which pages are printed, and how many there are in all, where that is known.
+struct PageRange {
+    int first = 1;
+    int last = std::numeric_limits<int>::max();
+    int total = 0;
+};
+
 /// A page in mm, filled from the top; goes on to the next when a block does not fit.
 class Page {
 public:
-    Page(QPainter& painter, QPagedPaintDevice& device, double width, double height, double per_mm)
+    Page(QPainter& painter, QPagedPaintDevice& device, double width, double height, double per_mm, PageRange range = {})
         : painter_{painter}
         , device_{device}
         , width_{width}
         , height_{height}
-        , per_mm_{per_mm} {}
+        , per_mm_{per_mm}
+        , range_{range} {}
+
+    int pages() const { return number_; }
 
     double width() const { return width_ - 2 * sheet_margin; }
     /// Under a heading and over the foot.
@@ -31,7 +44,13 @@ public:
     double left_over() const { return height_ - sheet_margin - 6 - at_; }
 
     void begin(const QString& heading, const QString& under) {
-        if (number_++ > 0)
+        ++number_;
+        const bool wanted = number_ >= range_.first && number_ <= range_.last;
+        // A page outside the range is filled far off the paper, so that those after it stay what they are.
+        if (wanted == off_)
+            painter_.translate(off_ ? -far_off : far_off, 0);
+        off_ = !wanted;
+        if (wanted && printed_++ > 0)
             device_.newPage();
         at_ = sheet_margin;
         heading_ = heading;
@@ -167,8 +186,9 @@ private:
             QRectF{sheet_margin * per_mm_, (height_ - sheet_margin - 3) * per_mm_, width() * per_mm_, 5 * per_mm_},
             Qt::AlignLeft,
             tr("x from the reference end (left end of the wall), up from the datum (finished floor at its "
-               "highest). Sheet %1")
-                .arg(number_));
+               "highest). Sheet %1, printed %2")
+                .arg(range_.total > 0 ? tr("%1 of %2").arg(number_).arg(range_.total) : QString::number(number_))
+                .arg(QLocale{}.toString(QDate::currentDate(), QLocale::ShortFormat)));
     }
 
     QPainter& painter_;
@@ -176,6 +196,10 @@ private:
     double width_;
     double height_;
     double per_mm_;
+    static constexpr double far_off = 1e6;
+    PageRange range_;
+    bool off_ = false; ///< of the paper
+    int printed_ = 0;
     double at_ = sheet_margin;
     int number_ = 0;
     QString heading_;

@@ -11,10 +11,12 @@
 #include "core/shelves/new_shelf.hpp"
 #include "core/shelves/shelf_steps.hpp"
 
+#include <QBuffer>
 #include <QPageSize>
 #include <QPdfWriter>
 #include <QSaveFile>
 #include <algorithm>
+#include <cmath>
 #include <map>
 
 namespace yes_square::app {
@@ -86,14 +88,12 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
                    body_type, true);
     else if (capacity && capacity->governs != Governs::nothing)
         page.write(
-            tr("Holds at most %1 (%2), limited by %3.%4%5 Makers' instructions and local code come first where they "
-               "say less.")
-                .arg(shown({Kind::mass, capacity->kg}), shown({Kind::mass_per_m, capacity->kg_per_m}),
+            tr("What it holds: %1. %2, limited by %3.%4 Makers' instructions and local code come first where they say "
+               "less.")
+                .arg(text(say(promise.words, voice)), shown({Kind::mass_per_m, std::floor(capacity->kg_per_m)}),
                      text(words(capacity->governs)),
-                     capacity->from_memory ? tr(" Figures from memory, unchecked.") : QString{},
-                     capacity->stud_assumed ? tr(" It counts on a stud that nobody has found: not to be used.")
-                                            : QString{}),
-            body_type, capacity->stud_assumed);
+                     capacity->from_memory ? tr(" Figures from memory, unchecked.") : QString{}),
+            body_type, false);
     for (const CleatPlan& cleat : plan.cleats)
         page.item(QStringLiteral("-"),
                   cleat.fixing
@@ -220,11 +220,7 @@ void write_labels(Page& page, const Job& job, const Plan& plan) {
         }
 }
 
-void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, const Plan& plan, double resolution,
-              SheetSet set) {
-    const double per_mm = resolution / 25.4;
-    const QSizeF size = device.pageLayout().pageSize().size(QPageSize::Millimeter);
-    Page page{painter, device, size.width(), size.height(), per_mm};
+void fill(Page& page, const Job& job, const Plan& plan, SheetSet set) {
     const auto only = [&](bool written, const QString& else_say) {
         if (!written)
             page.begin(text(job.title), else_say);
@@ -271,6 +267,27 @@ void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, cons
         page.begin(text(job.title), tr("Nothing is laid out in this job yet."));
 }
 
+/// Once for the number of pages, on paper that nobody sees, then for good.
+void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, const Plan& plan, double resolution,
+              SheetSet set, PageRange range = {}) {
+    const QPageSize paper = device.pageLayout().pageSize();
+    const QSizeF size = paper.size(QPageSize::Millimeter);
+    {
+        QBuffer nowhere;
+        nowhere.open(QIODevice::WriteOnly);
+        QPdfWriter pdf{&nowhere};
+        pdf.setResolution(static_cast<int>(std::lround(resolution)));
+        pdf.setPageSize(paper);
+        pdf.setPageMargins(QMarginsF{0, 0, 0, 0});
+        QPainter counting{&pdf};
+        Page page{counting, pdf, size.width(), size.height(), resolution / 25.4, {0, 0, 0}};
+        fill(page, job, plan, set);
+        range.total = page.pages();
+    }
+    Page page{painter, device, size.width(), size.height(), resolution / 25.4, range};
+    fill(page, job, plan, set);
+}
+
 } // namespace
 
 QString file_name(SheetSet set) {
@@ -293,8 +310,14 @@ QString file_name(SheetSet set) {
     return {};
 }
 
-void paint_sheets(QPainter& painter, QPagedPaintDevice& device, const Job& job, const Plan& plan) {
-    paint_on(painter, device, job, plan, painter.device()->logicalDpiX(), SheetSet::all);
+void paint_sheets(QPainter& painter, QPagedPaintDevice& device, const Job& job, const Plan& plan, SheetSet set,
+                  int first, int last) {
+    PageRange range;
+    if (first > 0) {
+        range.first = first;
+        range.last = std::max(first, last);
+    }
+    paint_on(painter, device, job, plan, painter.device()->logicalDpiX(), set, range);
 }
 
 QString write_sheets_pdf(const QString& path, const Job& job, const Plan& plan, SheetSet set) {

@@ -21,6 +21,8 @@ QString file_name(SheetSet set);
 QString write_sheets_pdf(const QString& path, const Job& job, const Plan& plan, SheetSet set = SheetSet::all);
 
 /// The same on a printer that is set up.
-void paint_sheets(QPainter& painter, QPagedPaintDevice& device, const Job& job, const Plan& plan);
+/// @param first, last  pages to print, counted from 1; 0: all
+void paint_sheets(QPainter& painter, QPagedPaintDevice& device, const Job& job, const Plan& plan,
+                  SheetSet set = SheetSet::all, int first = 0, int last = 0);
 
 } // namespace yes_square::app

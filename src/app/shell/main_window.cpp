@@ -244,7 +244,20 @@ void MainWindow::build_menus() {
     file->addAction(tr("Save the tipping inventory as PDF..."), this,
                     [this] { save_sheet_set(tr("Save the tipping inventory"), SheetSet::inventory); });
     file->addAction(tr("Job &book..."), QKeySequence{Qt::CTRL | Qt::Key_B}, this, &MainWindow::show_book);
-    file->addAction(tr("&Print sheets..."), QKeySequence::Print, this, &MainWindow::print);
+    QMenu* paper = file->addMenu(tr("&Print"));
+    QMenu* look = file->addMenu(tr("Look at what would be printed"));
+    for (const auto& [words, set] : {std::pair{tr("Sheets..."), SheetSet::all},
+                                     {tr("Cut and kit..."), SheetSet::cut_and_kit},
+                                     {tr("Steps of the job..."), SheetSet::steps},
+                                     {tr("Drilling templates 1:1..."), SheetSet::templates},
+                                     {tr("Part labels..."), SheetSet::part_labels},
+                                     {tr("Tipping inventory..."), SheetSet::inventory},
+                                     {tr("Hand-over..."), SheetSet::hand_over}}) {
+        QAction* printed = paper->addAction(words, this, [this, set = set] { print(set); });
+        if (set == SheetSet::all)
+            printed->setShortcut(QKeySequence::Print);
+        look->addAction(words, this, [this, set = set] { preview(set); });
+    }
     file->addSeparator();
     file->addAction(tr("&Quit"), QKeySequence::Quit, this, &QWidget::close);
 

@@ -13,6 +13,8 @@
 #include <QStackedWidget>
 #include <QTimer>
 
+class QPrinter;
+
 namespace yes_square::app {
 
 class AlternativesStrip;
@@ -62,6 +64,8 @@ public:
     bool check_photos();
     /// Writes a set of sheets. False: it has been said why not.
     bool write_sheets(const QString& path, SheetSet set);
+    /// On paper, on the screen or into a file that stands for paper; the printer's page range is kept.
+    void print_on(QPrinter& printer, SheetSet set);
     /// Drawings and tables of the job into a folder.
     bool export_to(const QString& folder);
 
@@ -101,7 +105,8 @@ private:
     void show_book();
     void put_in_book();
     void take_outline();
-    void print();
+    void print(SheetSet set);
+    void preview(SheetSet set);
     bool may_leave();
     void show_stage(Stage stage);
     void show_survey();

@@ -13,6 +13,7 @@
 #include <QMenu>
 #include <QMessageBox>
 #include <QPrintDialog>
+#include <QPrintPreviewDialog>
 #include <QPrinter>
 #include <QSaveFile>
 #include <QSettings>
@@ -224,17 +225,31 @@ void MainWindow::save_sheet_set(const QString& title, SheetSet set) {
         write_sheets(path, set);
 }
 
-void MainWindow::print() {
-    QPrinter printer{QPrinter::HighResolution};
+void MainWindow::print_on(QPrinter& printer, SheetSet set) {
     printer.setFullPage(true);
-    QPrintDialog dialog{&printer, this};
-    if (dialog.exec() != QDialog::Accepted)
-        return;
     QPainter painter{&printer};
+    const bool some = printer.printRange() == QPrinter::PageRange;
     if (painter.isActive())
-        paint_sheets(painter, printer, bench_.job(), bench_.plan());
+        paint_sheets(painter, printer, bench_.job(), bench_.plan(), set, some ? printer.fromPage() : 0,
+                     some ? printer.toPage() : 0);
     else
         tell(tr("The printer does not answer. Save the sheets as PDF instead"));
+}
+
+void MainWindow::print(SheetSet set) {
+    QPrinter printer{QPrinter::HighResolution};
+    QPrintDialog dialog{&printer, this};
+    dialog.setOption(QAbstractPrintDialog::PrintPageRange);
+    if (dialog.exec() == QDialog::Accepted)
+        print_on(printer, set);
+}
+
+void MainWindow::preview(SheetSet set) {
+    QPrinter printer{QPrinter::HighResolution};
+    QPrintPreviewDialog dialog{&printer, this};
+    connect(&dialog, &QPrintPreviewDialog::paintRequested, this,
+            [this, set](QPrinter* paper) { print_on(*paper, set); });
+    dialog.exec();
 }
 
 void MainWindow::remember(const QString& path) {

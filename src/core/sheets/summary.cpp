@@ -5,6 +5,7 @@
 #include "core/plan/reckon.hpp"
 #include "core/sheets/furniture_text.hpp"
 
+#include <cmath>
 #include <cstdlib>
 #include <fmt/format.h>
 
@@ -73,10 +74,9 @@ std::string shelf_text(const Wall& wall, const Shelf& asked, const ShelfPlan& sh
     if (capacity && capacity->governs != Governs::nothing && !promise.made)
         text += fmt::format("  holds: {}. {}\n", say(promise.words, voice), say(promise.why, voice));
     else if (capacity && capacity->governs != Governs::nothing)
-        text += fmt::format("  holds {} ({}), limited by {}{}\n",
-                            say(Quantity{Kind::mass_per_m, capacity->kg_per_m}, voice),
-                            say(Quantity{Kind::mass, capacity->kg}, voice), words(capacity->governs),
-                            capacity->from_memory ? "; figures from memory" : "");
+        text += fmt::format("  holds: {}; {}, limited by {}{}\n", say(promise.words, voice),
+                            say(Quantity{Kind::mass_per_m, std::floor(capacity->kg_per_m)}, voice),
+                            words(capacity->governs), capacity->from_memory ? "; figures from memory" : "");
     return text + checks_of_one(shelf.checks, voice);
 }
 
