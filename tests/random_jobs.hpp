@@ -38,7 +38,9 @@ private:
     double number(double from, double to) { return std::uniform_real_distribution{from, to}(draw_); }
     Length mm(int from, int to) { return Length::micrometres(whole(from * 10, to * 10) * 100LL); }
     template <class E>
-    E one_of(int count) { return static_cast<E>(whole(0, count - 1)); }
+    E one_of(int count) {
+        return static_cast<E>(whole(0, count - 1));
+    }
 
     Wall wall() {
         Wall wall;
@@ -73,16 +75,18 @@ private:
                 wall.lining.insert(wall.lining.begin(), {LiningMaterial::tile, 8_mm, {}});
             const Length first = mm(0, 600);
             for (Length x = first; x < wall.length; x += framing.spacing + mm(0, 6) - 3_mm)
-                wall.studs.push_back({x, chance(0.85) ? StudState::proved : one_of<StudState>(3),
-                                      Length::micrometres(chance(0.9) ? 600 : whole(0, 8000)), {}});
+                wall.studs.push_back({x,
+                                      chance(0.85) ? StudState::proved : one_of<StudState>(3),
+                                      Length::micrometres(chance(0.9) ? 600 : whole(0, 8000)),
+                                      {}});
             wall.structure = framing;
         }
         }
         if (chance(0.4))
             wall.services.push_back({one_of<ServiceKind>(4), mm(100, 5000), mm(200, 1500), 86_mm, chance(0.2), {}});
         if (chance(0.3))
-            wall.openings.push_back({OpeningKind::window, mm(200, 4000), mm(600, 1200), mm(300, 1800), mm(300, 1200),
-                                     50_mm, {}});
+            wall.openings.push_back(
+                {OpeningKind::window, mm(200, 4000), mm(600, 1200), mm(300, 1800), mm(300, 1200), 50_mm, {}});
         return wall;
     }
 
@@ -200,8 +204,8 @@ private:
         piece.children = chance(0.5);
         const int drawers = whole(0, 4);
         for (int i = 0; i < drawers; ++i)
-            piece.drawers.push_back({piece.height * (i + 1) / (drawers + 1), mm(200, 450), mm(100, 250),
-                                     number(1, 8), {}, {}});
+            piece.drawers.push_back(
+                {piece.height * (i + 1) / (drawers + 1), mm(200, 450), mm(100, 250), number(1, 8), {}, {}});
         piece.restraint.kind = one_of<RestraintKind>(5);
         piece.restraint.number = whole(1, 3);
         piece.restraint.down = mm(10, 300);

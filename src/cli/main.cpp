@@ -68,6 +68,9 @@ int main(int argc, char** argv) {
         if (!job)
             return cli::bad_input;
         const Plan plan = reckon(*job);
+        for (const OwnedCheck& owned : all_checks(plan, *job))
+            if (owned.check->code == CheckCode::not_reckoned) // for a report
+                std::cerr << path << ": " << say(owned.check->message, {}) << "\n";
         const Voice voice{job->unit, {}};
         if (reckoned->parsed()) {
             std::cout << (as_json ? plan_json(*job, plan, voice) : summary(*job, plan, voice));

@@ -64,6 +64,8 @@ private:
     int bound_ = 0;
 };
 
+constexpr int wait_ms = 3000;
+
 /// Each word as the beginning of one, whatever signs stand in it.
 std::string match_of(const std::string& words) {
     std::string match;
@@ -122,6 +124,8 @@ tl::expected<JobBook, std::string> JobBook::open(const std::string& path) {
     if (opened != SQLITE_OK)
         return tl::unexpected{fmt::format("{} cannot be opened as a job book: {}; give another place for it", path,
                                           database ? sqlite3_errmsg(database) : "no memory")};
+    // Another window may be writing: it is waited for, and a book that is held is not broken.
+    sqlite3_busy_timeout(database, wait_ms);
     try {
         book.run("PRAGMA journal_mode = WAL; PRAGMA synchronous = NORMAL;");
         Statement version{database, "PRAGMA user_version"};
@@ -134,6 +138,9 @@ tl::expected<JobBook, std::string> JobBook::open(const std::string& path) {
         book.run(tables);
         book.run(fmt::format("PRAGMA user_version = {}", book_version).c_str());
     } catch (const std::runtime_error& error) {
+        if (const int code = sqlite3_errcode(database); code == SQLITE_BUSY || code == SQLITE_LOCKED)
+            return tl::unexpected{fmt::format(
+                "{} is in use by another program; close its job book there, or try again in a moment", path)};
         return tl::unexpected{
             fmt::format("{}: {}; delete it, it is built again from the job files", path, error.what())};
     }

@@ -148,3 +148,19 @@ TEST_CASE("what is shown at the wall is in the job's unit and fills the screen",
             dark += qGray(picture.pixel(x, y)) < 90;
     CHECK(dark > 15'000);
 }
+
+TEST_CASE("at the wall no other key says that a mark is done", "[wallside][nothing-lost]") {
+    AtTheWall at{0};
+    REQUIRE(at.mode->mark());
+    const std::string first = at.mode->mark()->key();
+    const std::size_t before = at.job().ticks.size();
+    for (const Qt::Key key : {Qt::Key_CapsLock, Qt::Key_F5, Qt::Key_X, Qt::Key_Tab, Qt::Key_Delete, Qt::Key_VolumeUp})
+        at.key(key);
+    QTest::keyClick(at.mode.get(), Qt::Key_Z, Qt::ControlModifier);
+    CHECK(at.mode->mark()->key() == first);
+    CHECK(at.job().ticks.size() == before);
+    at.key(Qt::Key_Return);
+    CHECK(at.job().ticks.size() == before + 1);
+    QTest::keyClick(at.mode.get(), Qt::Key_Z, Qt::ControlModifier);
+    CHECK(at.mode->mark()->key() == first);
+}

@@ -8,11 +8,14 @@
 #include <QApplication>
 #include <QComboBox>
 #include <QLabel>
+#include <QLineEdit>
 #include <QListWidget>
 #include <QMap>
+#include <QProcess>
 #include <QPushButton>
 #include <QTableWidget>
 #include <QTextBrowser>
+#include <QUrl>
 #include <QWheelEvent>
 
 using namespace yes_square;
@@ -409,4 +412,50 @@ TEST_CASE("every stage shows at 1024x700 without losing a panel", "[app]") {
         CHECK(driven.window.width() == 1024);
     }
     CHECK(driven.steps_of_selected().contains("Strike a level line"));
+}
+
+TEST_CASE("undo works while a field is in hand, its own text first; Ctrl+Delete deletes a word",
+          "[app][nothing-lost]") {
+    QTemporaryDir folder;
+    DrivenWindow driven;
+    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    driven.window.set_stage(Stage::survey);
+    const std::string title = driven.job().title;
+    driven.bench().edit("Title", [](Job& job) { job.title = "Other title"; });
+    auto* field = driven.find<QLineEdit>("job-title");
+    field->setFocus();
+    QTest::qWait(1);
+    REQUIRE(field->text() == "Other title");
+    field->setCursorPosition(0);
+    const std::size_t walls = driven.job().walls.size();
+    QTest::keyClick(field, Qt::Key_Delete, Qt::ControlModifier);
+    CHECK(field->text() == "title");
+    CHECK(driven.job().walls.size() == walls);
+    QTest::keyClick(field, Qt::Key_Z, Qt::ControlModifier); // its own text
+    CHECK(field->text() == "Other title");
+    QTest::keyClick(field, Qt::Key_Z, Qt::ControlModifier); // then the job's edit
+    QTest::qWait(1);
+    CHECK(driven.job().title == title);
+}
+
+TEST_CASE("help and version need no display, and a file address opens", "[app][program][nothing-lost]") {
+    QProcessEnvironment bare = QProcessEnvironment::systemEnvironment();
+    for (const char* name : {"DISPLAY", "WAYLAND_DISPLAY", "QT_QPA_PLATFORM"})
+        bare.remove(QString::fromLatin1(name));
+    for (const char* asked : {"--help", "--version"}) {
+        QProcess program;
+        program.setProcessEnvironment(bare);
+        program.start(QStringLiteral(YES_SQUARE_APP), {QString::fromLatin1(asked)});
+        REQUIRE(program.waitForFinished(20'000));
+        CHECK(program.exitCode() == 0);
+        CHECK(program.readAllStandardOutput().size() > 5);
+    }
+    QTemporaryDir folder;
+    QProcess program;
+    program.setProcessEnvironment(bare);
+    program.start(QStringLiteral(YES_SQUARE_APP), {QStringLiteral("--screenshot"), folder.filePath("x.png"),
+                                                   QUrl::fromLocalFile(demo_path()).toString()});
+    REQUIRE(program.waitForFinished(30'000));
+    CHECK(program.exitCode() == 0);
+    CHECK(QFile::exists(folder.filePath("x.png")));
 }

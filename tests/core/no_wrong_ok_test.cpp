@@ -7,6 +7,7 @@
 #include "core/fixings/hole_group.hpp"
 #include "core/job/file.hpp"
 #include "core/job/ranges.hpp"
+#include "core/measure/csv_table.hpp"
 #include "core/measure/entry.hpp"
 #include "core/measure/sum.hpp"
 #include "core/sheets/load_label.hpp"
@@ -574,4 +575,11 @@ TEST_CASE("a sum is redone as a person would", "[measure][workings]") {
     CHECK_FALSE(redo("{0} as it is", terms));
     CHECK(printed(force(123.456), {Unit::mm, {}}).text == "123 N");
     CHECK(printed(force(123.456), {Unit::mm, {}}, 2).text == "123.46 N");
+}
+
+TEST_CASE("a table in an old encoding is refused with its line", "[formats][nothing-lost]") {
+    const auto read = read_csv("code,kind\nW60,wall\nK\xfc\x63he,wall\n");
+    REQUIRE_FALSE(read);
+    CHECK(read.error().find("line 3") != std::string::npos);
+    CHECK(read_csv("code,kind\nK\u00fcche,wall\n"));
 }

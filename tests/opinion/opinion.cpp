@@ -17,18 +17,24 @@ constexpr double pi = 3.14159265358979;
 constexpr double gravity = 9.80665;
 
 /// NDS-2018 table 12.3.3A, appendix L (from memory).
-const std::map<std::string, double> specific_gravity{
-    {"unknown", 0.36},  {"spruce_pine_fir", 0.42}, {"southern_pine", 0.55}, {"douglas_fir_larch", 0.50},
-    {"red_oak", 0.67},  {"western_cedars", 0.36},  {"c16", 0.36}};
+const std::map<std::string, double> specific_gravity{{"unknown", 0.36},
+                                                     {"spruce_pine_fir", 0.42},
+                                                     {"southern_pine", 0.55},
+                                                     {"douglas_fir_larch", 0.50},
+                                                     {"red_oak", 0.67},
+                                                     {"western_cedars", 0.36},
+                                                     {"c16", 0.36}};
 
 struct Screw {
     double d, root, fyb, tip;
     bool coach;
 };
-const std::map<std::string, Screw> screws{
-    {"#8 wood screw", {0.164, 0.131, 90e3, 0.328, false}},       {"#10 wood screw", {0.190, 0.152, 80e3, 0.380, false}},
-    {"#14 wood screw", {0.242, 0.196, 70e3, 0.484, false}},      {"1/4 in coach screw", {0.25, 0.173, 70e3, 5.0 / 32, true}},
-    {"5/16 in coach screw", {0.3125, 0.227, 60e3, 3.0 / 16, true}}, {"3/8 in coach screw", {0.375, 0.265, 45e3, 7.0 / 32, true}}};
+const std::map<std::string, Screw> screws{{"#8 wood screw", {0.164, 0.131, 90e3, 0.328, false}},
+                                          {"#10 wood screw", {0.190, 0.152, 80e3, 0.380, false}},
+                                          {"#14 wood screw", {0.242, 0.196, 70e3, 0.484, false}},
+                                          {"1/4 in coach screw", {0.25, 0.173, 70e3, 5.0 / 32, true}},
+                                          {"5/16 in coach screw", {0.3125, 0.227, 60e3, 3.0 / 16, true}},
+                                          {"3/8 in coach screw", {0.375, 0.265, 45e3, 7.0 / 32, true}}};
 
 struct Strength {
     double pull = 0, shear = 0; // N, for stored goods
@@ -56,20 +62,20 @@ Strength in_wood(const Screw& s, double g, bool across, const Json& hole, double
     const double lm = s.coach ? (p - s.tip >= 4 * s.d ? p - s.tip : 0) : (p >= 6 * s.d ? p - s.d : 0);
     double shear = 0;
     if (lm > 0) {
-        const double fem = s.d < 0.25   ? std::round(16'600 * std::pow(g, 1.84) / 50) * 50
-                           : across ? 6100 * std::pow(g, 1.45) / std::sqrt(s.d)
+        const double fem = s.d < 0.25 ? std::round(16'600 * std::pow(g, 1.84) / 50) * 50
+                           : across   ? 6100 * std::pow(g, 1.45) / std::sqrt(s.d)
                                       : 11'200 * g;
         const double qm = fem * s.root, qs = side_bearing * s.root, m = s.fyb * std::pow(s.root, 3) / 6;
         const double theta = s.d >= 0.25 && across ? 1.25 : 1;
         const double kd = s.root <= 0.17 ? 2.2 : 10 * s.root + 0.5;
         const bool thick = s.root >= 0.25;
         const double r1 = (thick ? 4 : kd) * theta, r2 = (thick ? 3.6 : kd) * theta, r3 = (thick ? 3.2 : kd) * theta;
-        shear = std::min({qm * lm / r1, qs * side / r1,
-                          root_of(0.25 / qs + 0.25 / qm, side / 2 + gap + lm / 2,
-                                  -qs * side * side / 4 - qm * lm * lm / 4) / r2,
-                          root_of(0.5 / qs + 0.25 / qm, gap + lm / 2, -m - qm * lm * lm / 4) / r3,
-                          root_of(0.25 / qs + 0.5 / qm, side / 2 + gap, -qs * side * side / 4 - m) / r3,
-                          root_of(0.5 / qs + 0.5 / qm, gap, -2 * m) / r3});
+        shear = std::min(
+            {qm * lm / r1, qs * side / r1,
+             root_of(0.25 / qs + 0.25 / qm, side / 2 + gap + lm / 2, -qs * side * side / 4 - qm * lm * lm / 4) / r2,
+             root_of(0.5 / qs + 0.25 / qm, gap + lm / 2, -m - qm * lm * lm / 4) / r3,
+             root_of(0.25 / qs + 0.5 / qm, side / 2 + gap, -qs * side * side / 4 - m) / r3,
+             root_of(0.5 / qs + 0.5 / qm, gap, -2 * m) / r3});
         if (s.coach)
             shear *= std::min(1.0, lm / (8 * s.d));
     }
@@ -79,8 +85,10 @@ Strength in_wood(const Screw& s, double g, bool across, const Json& hole, double
 Strength in_masonry(const Json& anchor, const Json& hole, double lining_share) {
     const std::string basis = anchor.value("basis", "not_stated");
     const std::string kind = anchor.value("kind", "plug");
-    const double by = basis == "recommended" ? 1 : basis == "characteristic" ? 3.5
-                      : (kind == "plug" || kind == "frame_plug") ? 5 : 4;
+    const double by = basis == "recommended"                     ? 1
+                      : basis == "characteristic"                ? 3.5
+                      : (kind == "plug" || kind == "frame_plug") ? 5
+                                                                 : 4;
     double pull = anchor["tension_n"].get<double>() / by;
     double shear = anchor["shear_n"].get<double>() / by * lining_share;
     const double root = 0.64 * anchor["screw_diameter"].get<double>() / 25.4;
@@ -103,9 +111,7 @@ Strength in_masonry(const Json& anchor, const Json& hole, double lining_share) {
 
 /// NDS-2018 12.4; in masonry the sum of the shares. Infinite where something is asked of nothing.
 double used(const Strength& holds, const Json& demand, bool masonry) {
-    const auto share = [](double asked, double held) {
-        return asked == 0 ? 0.0 : held > 0 ? asked / held : INFINITY;
-    };
+    const auto share = [](double asked, double held) { return asked == 0 ? 0.0 : held > 0 ? asked / held : INFINITY; };
     const double pull = demand["pull_n"].is_null() ? INFINITY : demand["pull_n"].get<double>();
     const double v = std::hypot(demand["down_n"].get<double>(), demand["across_n"].get<double>());
     const double lasts = masonry ? 1 : demand["duration"].get<double>() / 0.9;
@@ -268,8 +274,8 @@ private:
             if (!any)
                 continue;
             ++found_.groups;
-            const std::string where = fmt::format("{}, {}: ", group["name"].get<std::string>(),
-                                                  load["case"].get<std::string>());
+            const std::string where =
+                fmt::format("{}, {}: ", group["name"].get<std::string>(), load["case"].get<std::string>());
             const double weight = load["down_n"];
             if (!agree(down, weight, found_.worst_balance))
                 wrong(thing, where + fmt::format("holes carry {:.1f} N of {:.1f} N", down, weight));
@@ -289,8 +295,9 @@ private:
             const double pressed = (lift - moment) / pull;
             const double edge = group["edge_m"];
             if (pressed < edge - within * moment / pull || pressed > top)
-                wrong(thing, where + fmt::format("the pulls balance its moment only about {:.4f} m, its edge is at {:.4f} m",
-                                                 pressed, edge));
+                wrong(thing,
+                      where + fmt::format("the pulls balance its moment only about {:.4f} m, its edge is at {:.4f} m",
+                                          pressed, edge));
         }
     }
 
@@ -316,7 +323,8 @@ private:
             if (!own)
                 continue;
             ++found_.holes;
-            const std::string where = group["name"].get<std::string>() + ", " + group["fixing"].get<std::string>() + ": ";
+            const std::string where =
+                group["name"].get<std::string>() + ", " + group["fixing"].get<std::string>() + ": ";
             if (!agree(own->pull, hole["holds_n"]["pull"], found_.worst_capacity, 1))
                 wrong(thing, where + fmt::format("holds {:.1f} N of pull, not {:.1f}", own->pull,
                                                  hole["holds_n"]["pull"].get<double>()));
@@ -355,9 +363,10 @@ private:
             const Json& reaction = supports[i]["reaction_n"];
             const double more = reaction["greatest"].get<double>() - reaction["sustained"].get<double>();
             if (more < leaning * walked.greatest[i] * (1 - within))
-                wrong(plan, fmt::format("leaning puts {:.0f} N on no. {}, not {:.0f}", leaning * walked.greatest[i], i + 1,
-                                        more));
-            if (reaction["least"].get<double>() > leaning * walked.least[i] * (1 - within) + reaction["sustained"].get<double>())
+                wrong(plan, fmt::format("leaning puts {:.0f} N on no. {}, not {:.0f}", leaning * walked.greatest[i],
+                                        i + 1, more));
+            if (reaction["least"].get<double>() >
+                leaning * walked.least[i] * (1 - within) + reaction["sustained"].get<double>())
                 wrong(plan, fmt::format("leaning lifts no. {} by {:.0f} N", i + 1, -leaning * walked.least[i]));
         }
     }
@@ -391,7 +400,8 @@ private:
         for (const Json& place : hold["places"]) {
             borne += place["down_n"].get<double>() * hold["screws_at_each"].get<double>();
             const Strength own{place["holds_n"]["pull"], place["holds_n"]["shear"]};
-            const Json demand{{"pull_n", place["pull_n"]}, {"down_n", place["down_n"]}, {"across_n", 0}, {"duration", 0.9}};
+            const Json demand{
+                {"pull_n", place["pull_n"]}, {"down_n", place["down_n"]}, {"across_n", 0}, {"duration", 0.9}};
             worst = std::max(worst, used(own, demand, wall_["structure"]["kind"] == "masonry"));
         }
         if (hold["places"].empty())
@@ -412,8 +422,9 @@ private:
         ++found_.things;
         double needs = 0;
         for (const Json& tip : piece["cases"]) {
-            needs = std::max(needs, std::max(0.0, 1.5 * tip["over_nm"].get<double>() - 0.9 * tip["righting_nm"].get<double>()) /
-                                        piece["restraint_height_m"].get<double>());
+            needs = std::max(
+                needs, std::max(0.0, 1.5 * tip["over_nm"].get<double>() - 0.9 * tip["righting_nm"].get<double>()) /
+                           piece["restraint_height_m"].get<double>());
             if (tip["tips"] != (tip["over_nm"].get<double>() > tip["righting_nm"].get<double>()))
                 wrong(piece, "a case tips and is not said to, or the other way");
         }
@@ -429,7 +440,8 @@ private:
         const auto own = strength(fixing["name"], fixing["screw_length_m"], fixing, false);
         ++found_.holes;
         if (own && each > own->pull / (wall_["structure"]["kind"] == "masonry" ? 1 : 0.9) * (1 + within))
-            wrong(piece, fmt::format("held, and each place must hold {:.0f} N where its screw holds {:.0f}", each, own->pull / 0.9));
+            wrong(piece, fmt::format("held, and each place must hold {:.0f} N where its screw holds {:.0f}", each,
+                                     own->pull / 0.9));
     }
 
     /// Each cleat's screws together bear at least its load, and no screw more than it holds.

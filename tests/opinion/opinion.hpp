@@ -20,8 +20,8 @@ struct Findings {
 };
 
 /// Equilibrium of every group of holes in every load case, every fixing's pull, shear and use again by NDS-2018 (from
-/// memory) or by the packet, leaning along the whole edge by influence lines from beam elements, and the verdict: nothing
-/// without an error or a warning is used beyond what it bears.
+/// memory) or by the packet, leaning along the whole edge by influence lines from beam elements, and the verdict:
+/// nothing without an error or a warning is used beyond what it bears.
 void weigh(const Json& job, const Json& plan, Findings& findings);
 
 } // namespace opinion

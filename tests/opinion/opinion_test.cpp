@@ -15,12 +15,13 @@ using namespace yes_square;
 namespace {
 
 void weigh(const Job& job, opinion::Findings& findings) {
-    opinion::weigh(opinion::Json::parse(write_job(job)), opinion::Json::parse(plan_json(job, reckon(job), {})), findings);
+    opinion::weigh(opinion::Json::parse(write_job(job)), opinion::Json::parse(plan_json(job, reckon(job), {})),
+                   findings);
 }
 
 std::string told(const opinion::Findings& findings) {
-    std::string text = fmt::format("{} things, {} groups balanced, {} holes weighed\n", findings.things, findings.groups,
-                                   findings.holes);
+    std::string text = fmt::format("{} things, {} groups balanced, {} holes weighed\n", findings.things,
+                                   findings.groups, findings.holes);
     for (std::size_t i = 0; i < findings.wrong.size() && i < 12; ++i)
         text += findings.wrong[i] + "\n";
     return text;

@@ -94,6 +94,9 @@ void Workbench::withdraw() {
 void Workbench::put(Job job) {
     job_ = std::move(job);
     plan_ = &reckoner_.reckon(job_);
+    for (const OwnedCheck& owned : all_checks(*plan_, job_))
+        if (owned.check->code == CheckCode::not_reckoned) // for a report
+            qWarning("%s", say(owned.check->message, {}).c_str());
     study_.reset();
     shown_working_.reset(); // its figures may be of the job that was
     const auto selected_before = std::pair{item_, part_};

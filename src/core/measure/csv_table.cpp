@@ -4,6 +4,9 @@
 #include <csv.h>
 #include <fmt/format.h>
 #include <memory>
+#include <nlohmann/json.hpp>
+#include <optional>
+#include <tuple>
 #include <utility>
 
 namespace yes_square {
@@ -22,6 +25,21 @@ struct Collector {
     }
 };
 
+/// The first line that is no UTF-8: a table saved in an old encoding would end in names that nobody can write again.
+std::optional<std::size_t> line_not_utf8(const std::string& text) {
+    std::size_t number = 1;
+    for (std::size_t from = 0; from <= text.size(); ++number) {
+        const std::size_t to = std::min(text.find('\n', from), text.size());
+        try {
+            std::ignore = nlohmann::json(text.substr(from, to - from)).dump();
+        } catch (const nlohmann::json::type_error&) {
+            return number;
+        }
+        from = to + 1;
+    }
+    return std::nullopt;
+}
+
 } // namespace
 
 tl::expected<std::vector<CsvLine>, std::string> read_csv(std::string_view table) {
@@ -29,6 +47,8 @@ tl::expected<std::vector<CsvLine>, std::string> read_csv(std::string_view table)
         table.remove_prefix(3);
     std::string text{table};
     std::erase(text, '\r');
+    if (const auto line = line_not_utf8(text))
+        return tl::unexpected{fmt::format("line {} holds signs in an old encoding; save the table as UTF-8", *line)};
     Collector found;
     csv_parser parser;
     if (csv_init(&parser, CSV_REPALL_NL) != 0)

@@ -78,6 +78,8 @@ std::string hung_text(const HungPlan& plan, const Voice& voice) {
            unit_text(plan.wanted, voice);
 }
 
+} // namespace
+
 std::string checks_of_one(const std::vector<Check>& checks, const Voice& voice) {
     std::string text;
     for (const Check& check : checks) {
@@ -87,8 +89,6 @@ std::string checks_of_one(const std::vector<Check>& checks, const Voice& voice) 
     }
     return text;
 }
-
-} // namespace
 
 std::string furniture_text(const WallPlan& wall, const Voice& voice) {
     std::string text;

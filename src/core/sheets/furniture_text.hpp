@@ -7,6 +7,9 @@ namespace yes_square {
 /// Wardrobes, pieces, boxes and hung cabinets of a wall in plain text; empty where it has none.
 std::string furniture_text(const WallPlan& wall, const Voice& voice);
 
+/// A line for each check of a thing, its cures under it.
+std::string checks_of_one(const std::vector<Check>& checks, const Voice& voice);
+
 /// The inventory of what could tip, one piece a line; empty where there is none.
 std::string inventory_text(const Job& job, const Plan& plan, const Voice& voice);
 

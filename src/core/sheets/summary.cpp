@@ -29,16 +29,6 @@ std::string survey_text(const Wall& wall, const WallSurvey& survey, const Voice&
     return text.empty() ? text : fmt::format("{}, survey\n", wall.name) + text;
 }
 
-std::string checks_of_one(const std::vector<Check>& checks, const Voice& voice) {
-    std::string text;
-    for (const Check& check : checks) {
-        text += fmt::format("  {}: {}\n", name(check.severity), say(check.message, voice));
-        for (const Cure& cure : check.cures)
-            text += fmt::format("    cure: {}\n", say(cure.words, voice));
-    }
-    return text;
-}
-
 std::string shelf_text(const Wall& wall, const Shelf& asked, const ShelfPlan& shelf,
                        const std::optional<Capacity>& capacity, const Voice& voice) {
     const Promise promise = promise_of(asked, shelf, capacity.value_or(Capacity{}));
