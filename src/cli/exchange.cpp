@@ -120,7 +120,7 @@ int import_files(const ImportWanted& wanted) {
             return fail(wanted.packing_list + ": " + list.error());
         job->delivery = std::move(*list);
     }
-    return write_text(wanted.to.empty() ? wanted.job : wanted.to, write_job(*job)) ? 0 : bad_input;
+    return save(wanted.to.empty() ? wanted.job : wanted.to, *job) ? 0 : bad_input;
 }
 
 int search_book(const BookWanted& wanted) {

@@ -1,7 +1,7 @@
 #include "cli/job_files.hpp"
 
 #include "core/job/file.hpp"
-#include "files/export_job.hpp"
+#include "files/save_job.hpp"
 
 #include <fstream>
 #include <iostream>
@@ -35,8 +35,8 @@ std::optional<Job> load(const std::string& path) {
     return std::move(loaded->job);
 }
 
-bool write_text(const std::string& path, const std::string& text) {
-    const std::string problem = write_whole(path, text);
+bool save(const std::string& path, const Job& job) {
+    const std::string problem = save_job(path, job);
     if (!problem.empty())
         std::cerr << problem << "\n";
     return problem.empty();

@@ -14,7 +14,7 @@ constexpr int bad_input = 2;
 std::optional<std::string> read_text(const std::string& path);
 /// The job in a file; none: it has been said what is wrong and where.
 std::optional<Job> load(const std::string& path);
-/// Whole or not at all: beside it first, then in its place.
-bool write_text(const std::string& path, const std::string& text);
+/// Whole or not at all, and not while a window has it open.
+bool save(const std::string& path, const Job& job);
 
 } // namespace yes_square::cli

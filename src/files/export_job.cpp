@@ -7,27 +7,12 @@
 #include "core/sheets/svg.hpp"
 #include "core/sheets/tables.hpp"
 #include "files/dxf_out.hpp"
+#include "files/save_job.hpp"
 
 #include <filesystem>
 #include <fmt/format.h>
-#include <fstream>
 
 namespace yes_square {
-
-std::string write_whole(const std::string& path, const std::string& text) {
-    const std::string beside = path + ".part";
-    std::error_code error;
-    {
-        std::ofstream file{beside, std::ios::binary | std::ios::trunc};
-        file << text << std::flush;
-        if (!file) {
-            std::filesystem::remove(beside, error);
-            return path + ": cannot be written; check the folder and that there is room";
-        }
-    }
-    std::filesystem::rename(beside, path, error);
-    return error ? path + ": cannot be written: " + error.message() : std::string{};
-}
 
 std::vector<std::string> export_job(const Job& job, const Plan& plan, const Voice& voice, const std::string& folder,
                                     const std::set<ExportFormat>& formats) {

@@ -17,7 +17,4 @@ enum class ExportFormat { svg, dxf, csv, json };
 std::vector<std::string> export_job(const Job& job, const Plan& plan, const Voice& voice, const std::string& folder,
                                     const std::set<ExportFormat>& formats);
 
-/// Writes a file beside its place first, then puts it there. A text: what went wrong; empty: nothing did.
-std::string write_whole(const std::string& path, const std::string& text);
-
 } // namespace yes_square

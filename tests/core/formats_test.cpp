@@ -9,12 +9,14 @@
 #include "demo_job.hpp"
 #include "files/dxf_in.hpp"
 #include "files/dxf_out.hpp"
+#include "files/save_job.hpp"
 
 #include <array>
 #include <catch2/catch.hpp>
 #include <cstdio>
 #include <filesystem>
 #include <fstream>
+#include <iterator>
 #include <map>
 #include <set>
 #include <sstream>
@@ -219,4 +221,44 @@ TEST_CASE("a cutting plan is drawn with every part once", "[formats]") {
             }
         CHECK(boards == stuff.pieces.size());
     }
+}
+
+TEST_CASE("the command line saves as carefully as the window", "[formats][nothing-lost]") {
+    const Scratch file{"careful.yesq"};
+    const Scratch link{"careful-link.yesq"};
+    const std::filesystem::path before = file.path.string() + "~";
+    const std::filesystem::path lock = file.path.string() + ".lock";
+    Job job = demo_job();
+    REQUIRE(save_job(file.path.string(), job).empty());
+    std::filesystem::permissions(file.path, std::filesystem::perms::owner_read | std::filesystem::perms::owner_write);
+    std::filesystem::remove(link.path);
+    std::filesystem::create_symlink(file.path, link.path);
+    const std::string first = job.title;
+    job.title = "Second";
+    REQUIRE(save_job(link.path.string(), job).empty());
+    CHECK(std::filesystem::is_symlink(link.path));
+    CHECK((std::filesystem::status(file.path).permissions() & std::filesystem::perms::group_read) ==
+          std::filesystem::perms::none);
+    const auto read = [](const std::filesystem::path& path) {
+        std::ifstream in{path};
+        const std::string text{std::istreambuf_iterator<char>{in}, {}};
+        return read_job(text)->job.title;
+    };
+    CHECK(read(file.path) == "Second");
+    CHECK(read(before) == first);
+    SECTION("not while a window has it") {
+        std::ofstream{lock} << ::getpid() << "\nyes-square\n";
+        CHECK(save_job(link.path.string(), job).find("open in a window") != std::string::npos);
+    }
+    SECTION("a lock left by a program that is gone is ignored") {
+        std::ofstream{lock} << 999'999'999 << "\nyes-square\n";
+        CHECK(save_job(file.path.string(), job).empty());
+    }
+    SECTION("not what could not be read again") {
+        job.walls.front().id = "../x";
+        CHECK(save_job(file.path.string(), job).find("would not open again") != std::string::npos);
+        CHECK(read(file.path) == "Second");
+    }
+    std::filesystem::remove(lock);
+    std::filesystem::remove(before);
 }
