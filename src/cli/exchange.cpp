@@ -31,17 +31,6 @@ Wall* find_wall(Job& job, const std::string& name) {
     return found == job.walls.end() ? nullptr : &*found;
 }
 
-/// What the drawing says of the wall, all else of it as it was.
-void take_outline(Wall& wall, Wall drawn) {
-    wall.length = drawn.length;
-    wall.height = drawn.height;
-    wall.openings = std::move(drawn.openings);
-    wall.services = std::move(drawn.services);
-    wall.obstacles = std::move(drawn.obstacles);
-    if (!drawn.studs.empty())
-        wall.studs = std::move(drawn.studs);
-}
-
 } // namespace
 
 int export_files(const ExportWanted& wanted) {
@@ -91,7 +80,9 @@ int import_files(const ImportWanted& wanted) {
             job->walls.push_back(std::move(fresh));
             wall = &job->walls.back();
         }
-        take_outline(*wall, std::move(*drawn));
+        for (const std::string& layer : drawn->unread)
+            std::cerr << fmt::format("{}: layer {} is not known and was left alone\n", wanted.dxf, layer);
+        take_outline(*wall, std::move(drawn->wall));
     }
     if (!wanted.survey.empty()) {
         if (!wall)

@@ -1,5 +1,7 @@
 #include "files/dxf_in.hpp"
 
+#include "files/wall_outline.hpp"
+
 #include <algorithm>
 #include <cctype>
 #include <cmath>
@@ -8,6 +10,8 @@
 #include <fmt/format.h>
 #include <map>
 #include <numeric>
+#include <optional>
+#include <set>
 
 namespace yes_square {
 namespace {
@@ -27,6 +31,9 @@ struct Extent {
         right = std::max(right, other.right);
         bottom = std::min(bottom, other.bottom);
         top = std::max(top, other.top);
+    }
+    bool holds(const Extent& other) const {
+        return left <= other.left && right >= other.right && bottom <= other.bottom && top >= other.top;
     }
     double width() const { return right - left; }
     double height() const { return top - bottom; }
@@ -128,83 +135,158 @@ std::vector<Extent> outlines_of(const Layer& layer) {
     return found;
 }
 
+/// Turns what lies on the layers into a wall.
+class OutlineReader {
+public:
+    OutlineReader(const std::string& path, const Collector& read)
+        : path_{path}
+        , read_{read} {}
+
+    tl::expected<DrawnWall, std::string> wall() {
+        const std::vector<Extent> walls = on(wall_layer);
+        if (walls.empty())
+            return tl::unexpected{
+                fmt::format("{}: nothing on layer {}; draw the wall's outline there", path_, wall_layer)};
+        outline_ = walls.front();
+        for (const Extent& each : walls)
+            outline_.take(each);
+        if (outline_.width() * read_.to_mm < 1 || outline_.height() * read_.to_mm < 1 ||
+            outline_.width() * read_.to_mm > longest_wall || outline_.height() * read_.to_mm > longest_wall)
+            return tl::unexpected{
+                fmt::format("{}: the outline on layer {} is {:.4g} x {:.4g} mm; draw it in elevation, in the units the "
+                            "file states",
+                            path_, wall_layer, outline_.width() * read_.to_mm, outline_.height() * read_.to_mm)};
+        DrawnWall drawn;
+        drawn.wall.length = mm(outline_.width());
+        drawn.wall.height = mm(outline_.height());
+        openings(drawn.wall);
+        services(drawn.wall);
+        studs(drawn.wall);
+        obstacles(drawn.wall);
+        if (problem_)
+            return tl::unexpected{*problem_};
+        for (const auto& [name, layer] : read_.layers)
+            if (!known_.contains(name) && !name.starts_with(sheet_prefix))
+                drawn.unread.push_back(name);
+        return drawn;
+    }
+
+private:
+    static constexpr double longest_wall = 1e6; ///< mm
+
+    std::vector<Extent> on(std::string_view name) {
+        known_.emplace(name);
+        const auto found = read_.layers.find(std::string{name});
+        if (found == read_.layers.end())
+            return {};
+        std::vector<Extent> outlines = outlines_of(found->second);
+        const double reach = outline_.width() + outline_.height();
+        if (name != wall_layer && std::ranges::any_of(outlines, [&](const Extent& each) {
+                return each.left < outline_.left - reach || each.right > outline_.right + reach ||
+                       each.bottom < outline_.bottom - reach || each.top > outline_.top + reach;
+            }))
+            problem_ = fmt::format("{}: something on layer {} lies far outside the wall; move it or take it out of the "
+                                   "drawing",
+                                   path_, name);
+        return outlines;
+    }
+    /// Outlines that have a size.
+    std::vector<Extent> boxes(std::string_view name) {
+        std::vector<Extent> outlines = on(name);
+        if (std::ranges::any_of(outlines, [](const Extent& each) { return each.width() <= 0 || each.height() <= 0; }))
+            problem_ = fmt::format("{}: an outline on layer {} has no size; close it", path_, name);
+        return outlines;
+    }
+    Length mm(double units) const { return Length::nearest_to_metres(units * read_.to_mm / 1e3); }
+    Length left(double x) const { return std::max(Length{}, mm(x - outline_.left)); }
+    Length up(double y) const { return std::max(Length{}, mm(y - outline_.bottom)); }
+
+    void openings(Wall& wall) {
+        for (const OpeningLayer& layer : opening_layers) {
+            const std::vector<Extent> trims = boxes(layer.trim);
+            for (const Extent& each : boxes(layer.layer)) {
+                Opening& opening = wall.openings.emplace_back();
+                opening.kind = layer.kind;
+                opening.left = left(each.left);
+                opening.bottom = up(each.bottom);
+                opening.width = mm(each.width());
+                opening.height = mm(each.height());
+                if (const auto clear = std::ranges::find_if(trims, [&](const Extent& it) { return each.holds(it); });
+                    clear != trims.end())
+                    opening.trim = mm(clear->left - each.left);
+            }
+        }
+    }
+    void services(Wall& wall) {
+        for (const ServiceLayer& layer : service_layers)
+            for (const bool far_side : {false, true})
+                for (const Extent& each : on(far_side ? layer.far_side : layer.layer)) {
+                    ServicePoint& service = wall.services.emplace_back();
+                    service.kind = layer.kind;
+                    service.far_side = far_side;
+                    service.centre = left((each.left + each.right) / 2);
+                    service.height = mm((each.bottom + each.top) / 2 - outline_.bottom);
+                    if (each.width() > 0)
+                        service.width = mm(each.width());
+                }
+    }
+    void studs(Wall& wall) {
+        const auto add = [&](const Extent& each, StudState state) -> Stud& {
+            Stud& stud = wall.studs.emplace_back();
+            stud.centre = left((each.left + each.right) / 2);
+            stud.state = state;
+            return stud;
+        };
+        for (const StudLayer& layer : stud_layers)
+            for (const Extent& each : on(layer.layer))
+                if (Stud& stud = add(each, layer.state); each.width() > 0)
+                    stud.uncertainty = mm(each.width() / 2);
+        for (const Extent& each : on(plain_stud_layer))
+            add(each, StudState::assumed);
+        std::ranges::stable_sort(wall.studs, {}, &Stud::centre);
+    }
+    void obstacles(Wall& wall) {
+        const std::vector<Extent> clearances = boxes(clearance_layer);
+        for (const ObstacleLayer& layer : obstacle_layers)
+            for (const Extent& each : boxes(layer.layer)) {
+                Obstacle& obstacle = wall.obstacles.emplace_back();
+                obstacle.kind = layer.kind;
+                obstacle.left = left(each.left);
+                obstacle.bottom = up(each.bottom);
+                obstacle.width = mm(each.width());
+                obstacle.height = mm(each.height());
+                if (const auto free =
+                        std::ranges::find_if(clearances, [&](const Extent& it) { return it.holds(each); });
+                    free != clearances.end())
+                    obstacle.clearance = mm(each.left - free->left);
+            }
+    }
+
+    const std::string& path_;
+    const Collector& read_;
+    Extent outline_;
+    std::set<std::string> known_{"0", "DEFPOINTS"};
+    std::optional<std::string> problem_;
+};
+
 } // namespace
 
-tl::expected<Wall, std::string> wall_from_dxf(const std::string& path) {
+tl::expected<DrawnWall, std::string> wall_from_dxf(const std::string& path) {
     Collector read;
     DL_Dxf dxf;
     if (!dxf.in(path, &read))
         return tl::unexpected{fmt::format("{} cannot be read as DXF; check the name and save it as ASCII DXF", path)};
-    const auto outlines = [&](const char* name) {
-        const auto found = read.layers.find(name);
-        return found == read.layers.end() ? std::vector<Extent>{} : outlines_of(found->second);
-    };
-    const std::vector<Extent> walls = outlines("WALL");
-    if (walls.empty())
-        return tl::unexpected{fmt::format("{}: nothing on layer WALL; draw the wall's outline there", path)};
-    Extent outline = walls.front();
-    for (const Extent& each : walls)
-        outline.take(each);
-    const auto mm = [&](double units) { return Length::nearest_to_metres(std::round(units * read.to_mm * 1e3) / 1e6); };
-    if (outline.width() * read.to_mm < 1 || outline.height() * read.to_mm < 1 || outline.width() * read.to_mm > 1e6)
-        return tl::unexpected{fmt::format(
-            "{}: the outline on layer WALL is {:.4g} x {:.4g} mm; draw it in elevation, in the units the file "
-            "states",
-            path, outline.width() * read.to_mm, outline.height() * read.to_mm)};
-    const auto far_off = [&](const Extent& each) {
-        const double reach = outline.width() + outline.height();
-        return each.left < outline.left - reach || each.right > outline.right + reach ||
-               each.bottom < outline.bottom - reach || each.top > outline.top + reach;
-    };
-    for (const char* name : {"WINDOW", "DOOR", "SOCKET", "SWITCH", "PIPE", "STUD", "OBSTACLE"})
-        for (const Extent& each : outlines(name))
-            if (far_off(each))
-                return tl::unexpected{
-                    fmt::format("{}: something on layer {} lies far outside the wall; move it or take it "
-                                "out of the drawing",
-                                path, name)};
-    Wall wall;
-    wall.length = mm(outline.width());
-    wall.height = mm(outline.height());
-    const auto left = [&](double x) { return std::max(Length{}, mm(x - outline.left)); };
-    const auto up = [&](double y) { return std::max(Length{}, mm(y - outline.bottom)); };
-    for (const auto& [name, kind] : {std::pair{"WINDOW", OpeningKind::window}, std::pair{"DOOR", OpeningKind::door}})
-        for (const Extent& each : outlines(name)) {
-            if (each.width() <= 0 || each.height() <= 0)
-                return tl::unexpected{fmt::format("{}: an outline on layer {} has no size; close it", path, name)};
-            Opening& opening = wall.openings.emplace_back();
-            opening.kind = kind;
-            opening.left = left(each.left);
-            opening.bottom = up(each.bottom);
-            opening.width = mm(each.width());
-            opening.height = mm(each.height());
-        }
-    for (const auto& [name, kind] : {std::pair{"SOCKET", ServiceKind::socket},
-                                     std::pair{"SWITCH", ServiceKind::switch_}, std::pair{"PIPE", ServiceKind::pipe}})
-        for (const Extent& each : outlines(name)) {
-            ServicePoint& service = wall.services.emplace_back();
-            service.kind = kind;
-            service.centre = left((each.left + each.right) / 2);
-            service.height = mm((each.bottom + each.top) / 2 - outline.bottom);
-            if (each.width() > 0)
-                service.width = mm(each.width());
-        }
-    for (const Extent& each : outlines("STUD")) {
-        Stud& stud = wall.studs.emplace_back();
-        stud.centre = left((each.left + each.right) / 2);
-        stud.state = StudState::assumed;
-    }
-    std::ranges::sort(wall.studs, {}, &Stud::centre);
-    for (const Extent& each : outlines("OBSTACLE"))
-        if (each.width() > 0 && each.height() > 0) {
-            Obstacle& obstacle = wall.obstacles.emplace_back();
-            obstacle.kind = ObstacleKind::other;
-            obstacle.left = left(each.left);
-            obstacle.bottom = up(each.bottom);
-            obstacle.width = mm(each.width());
-            obstacle.height = mm(each.height());
-        }
-    return wall;
+    return OutlineReader{path, read}.wall();
+}
+
+void take_outline(Wall& wall, Wall drawn) {
+    wall.length = drawn.length;
+    wall.height = drawn.height;
+    wall.openings = std::move(drawn.openings);
+    wall.services = std::move(drawn.services);
+    wall.obstacles = std::move(drawn.obstacles);
+    if (!drawn.studs.empty())
+        wall.studs = std::move(drawn.studs);
 }
 
 } // namespace yes_square

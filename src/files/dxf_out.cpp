@@ -5,8 +5,9 @@
 #include <array>
 #include <dxflib/dl_dxf.h>
 #include <fmt/format.h>
+#include <fstream>
+#include <map>
 #include <memory>
-#include <set>
 
 namespace yes_square {
 namespace {
@@ -31,14 +32,18 @@ std::string ascii(const std::string& text) {
 
 class DxfWriter {
 public:
-    DxfWriter(DL_Dxf& dxf, DL_WriterA& out, const Drawing& drawing, const std::optional<ElevationScale>& scale)
+    DxfWriter(DL_Dxf& dxf, DL_WriterA& out, const Drawing& drawing, const std::optional<ElevationScale>& scale,
+              const std::vector<OutlineMark>& outline)
         : dxf_{dxf}
         , out_{out}
         , drawing_{drawing}
-        , scale_{scale} {}
+        , scale_{scale}
+        , outline_{outline} {}
 
     void write() {
         dxf_.writeHeader(out_);
+        out_.dxfString(9, "$INSUNITS");
+        out_.dxfInt(70, 4); // mm
         out_.sectionEnd();
         tables();
         out_.sectionBlocks();
@@ -46,6 +51,8 @@ public:
         out_.sectionEntities();
         for (const Shape& shape : drawing_.shapes)
             std::visit([this](const auto& form) { this->form(form); }, shape.form);
+        for (const OutlineMark& mark : outline_)
+            this->mark(mark);
         out_.sectionEnd();
         out_.dxfEOF();
         out_.close();
@@ -58,20 +65,14 @@ private:
         out_.tableLinetypes(1);
         dxf_.writeLinetype(out_, DL_LinetypeData{"CONTINUOUS", "Continuous", 0, 0, 0});
         out_.tableEnd();
-        std::set<std::string_view> used;
+        std::map<std::string, int> layers{{"0", 7}}; // with their colours
         for (const Shape& shape : drawing_.shapes)
-            std::visit([&](const auto& each) { used.insert(on_file(each.ink).layer); }, shape.form);
-        out_.tableLayers(static_cast<int>(used.size()) + 1);
-        const auto layer = [&](const std::string& name, int colour) {
+            std::visit([&](const auto& each) { layers.emplace(layer(each.ink), on_file(each.ink).index); }, shape.form);
+        for (const OutlineMark& mark : outline_)
+            layers.emplace(mark.layer, 7);
+        out_.tableLayers(static_cast<int>(layers.size()));
+        for (const auto& [name, colour] : layers)
             dxf_.writeLayer(out_, DL_LayerData{name, 0}, DL_Attributes{"", colour, -1, "CONTINUOUS", 1.0});
-        };
-        layer("0", 7);
-        for (const std::string_view name : used)
-            for (int ink = 0; ink <= static_cast<int>(Ink::probe); ++ink)
-                if (const InkOnFile on = on_file(static_cast<Ink>(ink)); on.layer == name) {
-                    layer(std::string{name}, on.index);
-                    break;
-                }
         out_.tableEnd();
         out_.tableStyle(1);
         dxf_.writeStyle(out_, DL_StyleData{"STANDARD", 0, 0, 1, 0, 0, 2.5, "txt", ""});
@@ -89,7 +90,22 @@ private:
     double grow() const { return scale_ ? 1000 / scale_->per_metre : 1; }
     double x(double paper) const { return scale_ ? (paper - scale_->left) * grow() : paper; }
     double y(double paper) const { return scale_ ? (scale_->floor - paper) * grow() : drawing_.height - paper; }
-    static DL_Attributes on(Ink ink) { return {std::string{on_file(ink).layer}, 256, -1, "BYLAYER", 1.0}; }
+    static std::string layer(Ink ink) { return fmt::format("{}{}", sheet_prefix, on_file(ink).layer); }
+    static DL_Attributes on(const std::string& layer) { return {layer, 256, -1, "BYLAYER", 1.0}; }
+    static DL_Attributes on(Ink ink) { return on(layer(ink)); }
+
+    void mark(const OutlineMark& mark) {
+        const DL_Attributes attributes = on(std::string{mark.layer});
+        if (mark.left == mark.right) {
+            dxf_.writeLine(out_, DL_LineData{mark.left, mark.bottom, 0, mark.right, mark.top, 0}, attributes);
+            return;
+        }
+        dxf_.writePolyline(out_, DL_PolylineData{4, 0, 0, 1}, attributes);
+        for (const auto& [x, y] : {std::pair{mark.left, mark.bottom}, std::pair{mark.right, mark.bottom},
+                                   std::pair{mark.right, mark.top}, std::pair{mark.left, mark.top}})
+            dxf_.writeVertex(out_, DL_VertexData{x, y, 0, 0});
+        dxf_.writePolylineEnd(out_);
+    }
 
     void line(Point a, Point b, Ink ink) {
         dxf_.writeLine(out_, DL_LineData{x(a.x), y(a.y), 0, x(b.x), y(b.y), 0}, on(ink));
@@ -130,17 +146,30 @@ private:
     DL_WriterA& out_;
     const Drawing& drawing_;
     const std::optional<ElevationScale>& scale_;
+    const std::vector<OutlineMark>& outline_;
 };
+
+/// Whether a file came to its end mark: the library does not say that a disk was full.
+bool ends_whole(const std::string& path) {
+    constexpr std::string_view mark = "EOF\n";
+    std::ifstream file{path, std::ios::binary};
+    file.seekg(-static_cast<std::streamoff>(mark.size()), std::ios::end);
+    std::string end(mark.size(), ' ');
+    return file.read(end.data(), static_cast<std::streamsize>(end.size())) && end == mark;
+}
 
 } // namespace
 
 std::optional<std::string> write_dxf(const std::string& path, const Drawing& drawing,
-                                     const std::optional<ElevationScale>& scale) {
+                                     const std::optional<ElevationScale>& scale,
+                                     const std::vector<OutlineMark>& outline) {
     DL_Dxf dxf;
     const std::unique_ptr<DL_WriterA> out{dxf.out(path.c_str(), DL_Codes::AC1009)};
     if (!out || out->openFailed())
         return fmt::format("{} cannot be written; check the folder and that there is room", path);
-    DxfWriter{dxf, *out, drawing, scale}.write();
+    DxfWriter{dxf, *out, drawing, scale, outline}.write();
+    if (!ends_whole(path))
+        return fmt::format("{} was not written whole; check that there is room", path);
     return std::nullopt;
 }
 

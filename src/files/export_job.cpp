@@ -37,7 +37,8 @@ std::vector<std::string> export_job(const Job& job, const Plan& plan, const Voic
         if (formats.contains(ExportFormat::svg))
             put(wall.id + ".svg", svg(elevation.drawing, wall.name));
         if (formats.contains(ExportFormat::dxf))
-            if (auto problem = write_dxf(path(wall.id + ".dxf"), elevation.drawing, elevation.scale))
+            if (auto problem = write_dxf(path(wall.id + ".dxf"), elevation.drawing, elevation.scale,
+                                         outline_of(wall, plan.walls[w]->survey.studs)))
                 problems.push_back(std::move(*problem));
     }
     if (formats.contains(ExportFormat::svg)) {

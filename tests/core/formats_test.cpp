@@ -18,8 +18,10 @@
 #include <fstream>
 #include <iterator>
 #include <map>
+#include <random>
 #include <set>
 #include <sstream>
+#include <tuple>
 #include <unistd.h>
 
 using namespace yes_square;
@@ -90,8 +92,10 @@ TEST_CASE("an outline on named layers becomes a wall", "[formats][dxf]") {
             "d.saveas(sys.argv[1]); print('ok')\" " +
             file.path.string());
     REQUIRE(drawn == "ok\n");
-    const auto wall = wall_from_dxf(file.path.string());
-    REQUIRE(wall);
+    const auto read = wall_from_dxf(file.path.string());
+    REQUIRE(read);
+    CHECK(read->unread == std::vector<std::string>{"NOTES"});
+    const Wall* wall = &read->wall;
     CHECK(wall->length == 120_in);
     CHECK(wall->height == 96_in);
     REQUIRE(wall->openings.size() == 2);
@@ -111,6 +115,62 @@ TEST_CASE("an outline on named layers becomes a wall", "[formats][dxf]") {
     CHECK(wall->studs[0].state == StudState::assumed);
 }
 
+TEST_CASE("a wall's outline goes out and comes back", "[formats][dxf][nothing-lost]") {
+    std::mt19937 random{2026};
+    const auto any = [&](int least, int most) {
+        return Length::micrometres(std::uniform_int_distribution{least, most}(random));
+    };
+    const auto round_trip = [](const Wall& wall, const std::vector<Stud>& studs, const Drawing& drawing,
+                               const std::optional<ElevationScale>& scale) {
+        const Scratch file{"round.dxf"};
+        REQUIRE_FALSE(write_dxf(file.path.string(), drawing, scale, outline_of(wall, studs)));
+        const auto read = wall_from_dxf(file.path.string());
+        REQUIRE(read);
+        CHECK(read->unread.empty());
+        CHECK(read->wall.length == wall.length);
+        CHECK(read->wall.height == wall.height);
+        CHECK(read->wall.studs == studs);
+        // Lists by kind: the order of a drawing is not kept.
+        const auto same = [](auto ours, auto theirs, auto less) {
+            std::ranges::sort(ours, less);
+            std::ranges::sort(theirs, less);
+            CHECK(ours == theirs);
+        };
+        const auto at = [](const auto& a) { return std::tuple{a.kind, a.left, a.bottom}; };
+        same(wall.openings, read->wall.openings, [&](const auto& a, const auto& b) { return at(a) < at(b); });
+        same(wall.obstacles, read->wall.obstacles, [&](const auto& a, const auto& b) { return at(a) < at(b); });
+        same(wall.services, read->wall.services, [](const auto& a, const auto& b) {
+            return std::tuple{a.kind, a.centre, a.height} < std::tuple{b.kind, b.centre, b.height};
+        });
+    };
+    for (int turn = 0; turn < 20; ++turn) {
+        Wall wall;
+        wall.length = any(3'000'000, 9'000'000);
+        wall.height = any(2'000'000, 3'500'000);
+        for (int i = 0; i < 3; ++i) {
+            wall.openings.push_back({i == 0 ? OpeningKind::door : OpeningKind::window, any(0, 900'000) + 1000_mm * i,
+                                     any(0, 900'000), any(400'000, 900'000), any(400'000, 900'000),
+                                     i == 1 ? Length{} : any(1000, 90'000)});
+            wall.obstacles.push_back({static_cast<ObstacleKind>(std::uniform_int_distribution{0, 6}(random)),
+                                      any(0, 400'000) + 1000_mm * i, any(100'000, 900'000), any(10'000, 500'000),
+                                      any(10'000, 500'000), i == 2 ? Length{} : any(1000, 90'000)});
+        }
+        std::vector<Stud> studs;
+        for (int i = 0; i < 4; ++i) {
+            wall.services.push_back({static_cast<ServiceKind>(i), any(100'000, 900'000) + 500_mm * i,
+                                     any(100'000, 900'000), any(20'000, 150'000), i % 2 == 1});
+            studs.push_back({any(10'000, 50'000) + 400_mm * i, static_cast<StudState>(i % 3), any(100, 9000)});
+        }
+        round_trip(wall, studs, {}, std::nullopt);
+    }
+    const Job job = demo_job();
+    const Plan plan = reckon(job);
+    for (std::size_t w = 0; w < job.walls.size(); ++w) {
+        const Elevation elevation = elevation_of(job, plan, w);
+        round_trip(job.walls[w], plan.walls[w]->survey.studs, elevation.drawing, elevation.scale);
+    }
+}
+
 TEST_CASE("a drawing without a wall, or none at all, is a named error", "[formats][dxf]") {
     const Scratch file{"empty.dxf"};
     REQUIRE_FALSE(write_dxf(file.path.string(), {100, 100, {{Line{{0, 0}, {10, 10}, Ink::tick}}}}, std::nullopt));
@@ -119,6 +179,9 @@ TEST_CASE("a drawing without a wall, or none at all, is a named error", "[format
     CHECK(none.error().find("layer WALL") != std::string::npos);
     CHECK_FALSE(wall_from_dxf("/nowhere/at/all.dxf"));
     CHECK(write_dxf("/nowhere/at/all.dxf", {}, std::nullopt));
+    const auto full = write_dxf("/dev/full", {}, std::nullopt);
+    REQUIRE(full);
+    CHECK(full->find("room") != std::string::npos);
 }
 
 TEST_CASE("an SVG has its size in mm and every text of the drawing", "[formats]") {

@@ -17,6 +17,7 @@
 #include <QFileInfo>
 #include <QInputDialog>
 #include <QMenuBar>
+#include <fmt/ranges.h>
 
 /// The day in the window: cut and kit, fit, record.
 namespace yes_square::app {
@@ -155,12 +156,16 @@ void MainWindow::take_outline() {
             job.rooms.back().id = fresh_id(job, "room");
             job.rooms.back().name = tr("Room").toStdString();
         }
-        drawn->id = fresh_id(job, "wall");
-        drawn->name = QFileInfo{path}.completeBaseName().toStdString();
-        drawn->room = bench_.wall() ? bench_.wall()->room : job.rooms.front().id;
-        job.walls.push_back(*drawn);
+        Wall& wall = drawn->wall;
+        wall.id = fresh_id(job, "wall");
+        wall.name = QFileInfo{path}.completeBaseName().toStdString();
+        wall.room = bench_.wall() ? bench_.wall()->room : job.rooms.front().id;
+        job.walls.push_back(wall);
     });
     bench_.select_wall(bench_.job().walls.size() - 1);
+    if (!drawn->unread.empty())
+        tell(tr("These layers of the drawing are not known and were left alone: %1")
+                 .arg(text(fmt::format("{}", fmt::join(drawn->unread, ", ")))));
 }
 
 void MainWindow::show_book() {
