@@ -4,6 +4,7 @@
 #include "app/practice/practice_dialog.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "app/shell/main_window.hpp"
+#include "app/shell/signals.hpp"
 #include "app/survey/survey_panel.hpp"
 #include "app/wallside/wall_side.hpp"
 
@@ -13,14 +14,10 @@
 #include <QFile>
 #include <QFileInfo>
 #include <QMessageBox>
-#include <QSocketNotifier>
 #include <QTextStream>
 #include <QUrl>
 #include <algorithm>
-#include <csignal>
-#include <fcntl.h>
 #include <memory>
-#include <unistd.h>
 
 using namespace yes_square;
 using namespace yes_square::app;
@@ -214,25 +211,6 @@ public:
     }
 };
 
-int signal_pipe[2]{-1, -1};
-extern "C" void told_to_end(int) {
-    const char byte = 1;
-    [[maybe_unused]] const auto written = ::write(signal_pipe[1], &byte, 1);
-}
-
-/// Told to end from outside, the program keeps its work beside the job first.
-void end_well_on_signals(MainWindow& window) {
-    if (::pipe2(signal_pipe, O_CLOEXEC | O_NONBLOCK) != 0)
-        return;
-    auto* heard = new QSocketNotifier{signal_pipe[0], QSocketNotifier::Read, &window};
-    QObject::connect(heard, &QSocketNotifier::activated, &window, [&window] {
-        window.keep_work();
-        QCoreApplication::exit(1);
-    });
-    for (const int signal : {SIGTERM, SIGINT, SIGHUP})
-        ::signal(signal, told_to_end);
-}
-
 } // namespace
 
 int main(int argc, char** argv) {
@@ -264,7 +242,7 @@ int main(int argc, char** argv) {
             window.start_untitled();
         if (const QString problem = set_up(window, arguments); !problem.isEmpty())
             return fail(problem);
-        end_well_on_signals(window);
+        end_well_on_signals(window, [&window] { window.keep_work(); });
         window.show();
         return QApplication::exec();
     }

@@ -286,6 +286,30 @@ TEST_CASE("photos are copied beside the job and known by their hash", "[day]") {
     CHECK_FALSE(driven.window.attach_photo(QStringLiteral("/nowhere.png"), {}));
 }
 
+TEST_CASE("photos are looked for under the job's folder alone", "[day][nothing-escapes]") {
+    QTemporaryDir folder;
+    QTemporaryDir elsewhere;
+    const QString job_path = copy_of_demo(folder);
+    const QString photo = elsewhere.filePath(QStringLiteral("wall.png"));
+    QImage image{8, 8, QImage::Format_RGB32};
+    image.fill(Qt::red);
+    REQUIRE(image.save(photo));
+    Job job;
+    job.log.push_back(attach_photo(job_path, photo).value());
+    REQUIRE(check_photos(job_path, job).isEmpty());
+    // The same picture, but behind a link out of the folder; and a folder that is such a link.
+    const QDir photos{photo_folder(job_path)};
+    REQUIRE(QFile::remove(photos.filePath(QStringLiteral("wall.png"))));
+    REQUIRE(QFile::link(photo, photos.filePath(QStringLiteral("wall.png"))));
+    REQUIRE(check_photos(job_path, job).size() == 1);
+    CHECK(check_photos(job_path, job).front().contains(QStringLiteral("leads out")));
+    REQUIRE(QDir{photos}.removeRecursively());
+    REQUIRE(QFile::link(elsewhere.path(), photos.path()));
+    REQUIRE(check_photos(job_path, job).size() == 1);
+    CHECK(check_photos(job_path, job).front().contains(QStringLiteral("leads out")));
+    CHECK_FALSE(attach_photo(job_path, photo));
+}
+
 TEST_CASE("a saved job is in the job book and is found there", "[day]") {
     QTemporaryDir folder;
     DrivenWindow driven;

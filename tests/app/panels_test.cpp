@@ -338,6 +338,44 @@ TEST_CASE("a job of a newer version is shown and not saved over", "[app][files]"
     CHECK(driven.window.save_to(folder.filePath("mine.yesq")));
 }
 
+/// For its length of life the program has the rights of an ordinary user: root may write anywhere.
+struct AsOrdinaryUser {
+    AsOrdinaryUser() {
+        if (geteuid() == 0)
+            REQUIRE(seteuid(nobody) == 0);
+    }
+    ~AsOrdinaryUser() {
+        if (getuid() == 0)
+            (void)!seteuid(0);
+    }
+    static constexpr uid_t nobody = 65534;
+};
+
+TEST_CASE("a job in a folder that cannot be written opens to be looked at", "[app][files][nothing-lost]") {
+    QTemporaryDir folder;
+    const QString path = copy_of_demo(folder);
+    DrivenWindow driven;
+    using Permissions = QFileDevice::Permissions;
+    const Permissions look =
+        QFile::ReadOwner | QFile::ExeOwner | QFile::ReadGroup | QFile::ExeGroup | QFile::ReadOther | QFile::ExeOther;
+    REQUIRE(QFile::setPermissions(path, look));
+    REQUIRE(QFile::setPermissions(folder.path(), look));
+    {
+        const AsOrdinaryUser rights;
+        const bool opened = driven.window.open(path);
+        INFO(driven.told.join('\n').toStdString());
+        REQUIRE(opened);
+        CHECK(driven.window.windowTitle().contains("read only"));
+        REQUIRE(driven.told.size() == 1);
+        CHECK(driven.told.front().contains("folder"));
+        driven.bench().edit("test", [](Job& job) { job.title = "changed"; });
+        CHECK_FALSE(driven.window.save_to(path));
+    }
+    REQUIRE(QFile::setPermissions(folder.path(), QFile::ReadOwner | QFile::WriteOwner | QFile::ExeOwner));
+    QTemporaryDir mine;
+    CHECK(driven.window.save_to(mine.filePath("mine.yesq")));
+}
+
 TEST_CASE("both themes and every stage can be shown in every unit", "[app][look]") {
     DemoWindow driven;
     for (const ThemeName name : {ThemeName::dark, ThemeName::light}) {

@@ -1,9 +1,12 @@
+#include "app/shell/job_snapshot.hpp"
 #include "app/shell/job_store.hpp"
+#include "app/shell/signals.hpp"
 #include "driven_window.hpp"
 
 #include <QDir>
 #include <QFile>
 #include <QProcess>
+#include <QTimer>
 #include <catch2/catch.hpp>
 #include <csignal>
 #include <random>
@@ -77,4 +80,44 @@ TEST_CASE("a full disk keeps the old file and says so", "[app][save]") {
     CHECK(problem.contains("Is the disk full?"));
     CHECK(read_all(path) == "small");
     ::umount2(folder.path().toUtf8().constData(), MNT_DETACH);
+}
+
+TEST_CASE("told to end from outside, the program keeps the work", "[app][save][nothing-lost]") {
+    for (const int signal : {SIGTERM, SIGINT, SIGHUP}) {
+        QTemporaryDir folder;
+        const QString path = copy_of_demo(folder);
+        {
+            DrivenWindow driven;
+            REQUIRE(driven.window.open(path));
+            driven.bench().edit("test", [](Job& job) { job.title = "not saved yet"; });
+            end_well_on_signals(driven.window, [&] { driven.window.keep_work(); });
+            QTimer::singleShot(0, [signal] { ::raise(signal); });
+            CHECK(QCoreApplication::exec() == 1);
+            driven.bench().undo_stack().setClean();
+            ::signal(signal, SIG_DFL);
+        }
+        JobStore store;
+        const auto opened = store.open(path);
+        REQUIRE(opened);
+        REQUIRE(opened->recovered);
+        CHECK(opened->recovered->title == "not saved yet");
+    }
+}
+
+TEST_CASE("an edit keeps what it changed and shares the rest", "[app][undo]") {
+    Job job = read_job(read_all(demo_path()))->job;
+    const JobSnapshot first{job};
+    CHECK(first.job() == job);
+    const std::size_t parts = job.walls.size() + 3; // and catalogue, log, ticks
+    Job edited = job;
+    edited.walls[1].length += 1_mm;
+    const JobSnapshot second{edited, first};
+    CHECK(second.job() == edited);
+    CHECK(second.shared_with(first) == parts - 1);
+    // A wall less moves those after it: they are still the same.
+    edited.walls.erase(edited.walls.begin());
+    edited.log.push_back({});
+    const JobSnapshot third{edited, second};
+    CHECK(third.job() == edited);
+    CHECK(third.shared_with(second) == parts - 2);
 }

@@ -1,3 +1,4 @@
+#include "app/sheets/revision.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "core/plan/reckon.hpp"
 #include "driven_window.hpp"
@@ -177,4 +178,24 @@ TEST_CASE("printing keeps the page range, and every page says which it is of how
     CHECK(second.contains("Sheet 2 of "));
     CHECK_FALSE(second.contains("Sheet 1 of "));
     CHECK_FALSE(second.contains("Sheet 3 of "));
+}
+
+TEST_CASE("every sheet says of which state of the job it is", "[app][sheets][nothing-lost]") {
+    QTemporaryDir folder;
+    Job job = demo();
+    const QString first = revision_of(job);
+    CHECK(first.size() == 6);
+    job.ticks.push_back({"any", TickState::done, {}, {}, {}, {}});
+    CHECK(revision_of(job) == first); // no figure of a sheet has changed
+    for (const SheetSet set : {SheetSet::all, SheetSet::templates, SheetSet::hand_over}) {
+        const QString path = folder.filePath("state.pdf");
+        REQUIRE(write_sheets_pdf(path, job, reckon(job), set).isEmpty());
+        int code = 0;
+        const QStringList pages = run("pdftotext", {"-layout", path, "-"}, code).split('\f', Qt::SkipEmptyParts);
+        REQUIRE(pages.size() > 1);
+        for (const QString& page : pages)
+            CHECK(page.contains("Revision " + first));
+    }
+    job.walls.front().length += 1_mm;
+    CHECK(revision_of(job) != first);
 }

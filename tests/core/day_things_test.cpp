@@ -155,6 +155,13 @@ TEST_CASE("wardrobes, boxes and pieces have their hardware", "[day]") {
     CHECK(find_line(kit, "rod cup")->wanted == 2 * rods);
     REQUIRE(find_line(kit, "shelf pin"));
     CHECK(find_line(kit, "shelf pin")->wanted == 4 * loose);
+    // Two through a panel into each end of what is fixed between two of them (common practice).
+    std::size_t fixed = 0;
+    for (const BayPlan& bay : plan.walls.front()->systems.front().bays)
+        fixed += bay.shelves.size();
+    REQUIRE(fixed > loose);
+    REQUIRE(find_line(kit, "panel screw"));
+    CHECK(find_line(kit, "panel screw")->wanted == 4 * (fixed - loose));
     REQUIRE(find_line(kit, "strap"));
     CHECK(find_line(kit, "strap")->wanted == plan.walls.front()->pieces.front().places.size());
     REQUIRE(find_line(kit, "back screw"));
@@ -205,6 +212,25 @@ TEST_CASE("readings of boxes, wardrobes and shelves from front to back are put r
     CHECK(said("shelf", OffAt::front, ReadingKind::level) ==
           "Pack " + pack + " behind the lower end of each bracket's leg: that brings the front up");
     CHECK(said("shelf", OffAt::back, ReadingKind::level).find("upper end") != std::string::npos);
+}
+
+TEST_CASE("a worktop's screws are in the kit: four up out of each unit (common practice)", "[day]") {
+    const Job job = demo_job();
+    const Plan plan = reckon(job);
+    std::size_t under = 0;
+    for (std::size_t w = 0; w < job.walls.size(); ++w)
+        for (std::size_t r = 0; r < job.walls[w].runs.size(); ++r)
+            for (const RunPiece& piece : plan.walls[w]->runs[r].pieces)
+                for (std::size_t u = 0; piece.what == RunPiece::What::worktop && u < job.walls[w].runs[r].units.size();
+                     ++u) {
+                    const UnitPlan& unit = plan.walls[w]->runs[r].units[u];
+                    under += is_cabinet(job.walls[w].runs[r].units[u]) && unit.place.left >= piece.from &&
+                             unit.place.right() <= piece.to;
+                }
+    REQUIRE(under > 0);
+    const Kit kit = kit_of(job, plan);
+    REQUIRE(find_line(kit, "worktop screw"));
+    CHECK(find_line(kit, "worktop screw")->wanted == 4 * under);
 }
 
 TEST_CASE("an order can be of one wall or one room", "[order]") {

@@ -172,3 +172,24 @@ TEST_CASE("a shelf's low end names the brackets to bring up", "[readings]") {
     reading.item = "gone";
     CHECK(judged(job, reading).verdict == Verdict::unsure);
 }
+
+TEST_CASE("a cabinet that hangs already is read as any other", "[readings][nothing-lost]") {
+    Job job = kitchen_with({});
+    HungCabinet& hung = job.walls.front().hung.emplace_back();
+    hung.id = "old";
+    hung.unit = wall_unit("old", 900_mm);
+    hung.unit.name = "Old cabinet";
+    hung.left = 500_mm;
+    hung.top = 2100_mm;
+    WorkReading reading = reading_of(ReadingKind::level, "old");
+    reading.off_at = OffAt::left;
+    reading.off = 6_mm;
+    reading.over = 1200_mm;
+    const ReadingPlan plan = judged(job, reading);
+    CHECK(plan.item_name == "Old cabinet");
+    CHECK(plan.verdict == Verdict::out);
+    CHECK(plan.off == Length::micrometres(4500)); // 6 in 1200 is 4.5 over its 900
+    CHECK_FALSE(plan.corrections.empty());
+    reading.item = "gone";
+    CHECK(say(judged(job, reading).found, {}).find("not on the wall") != std::string::npos);
+}

@@ -22,6 +22,13 @@ QByteArray hash_of(const QString& path) {
     return hash.result().toHex();
 }
 
+/// Whether a file or folder lies under the job's own folder: links that lead out of it are not followed.
+bool is_beside(const QString& job_path, const QString& path) {
+    const QString home = QFileInfo{job_path}.dir().canonicalPath();
+    const QString found = QFileInfo{path}.canonicalFilePath();
+    return !home.isEmpty() && found.startsWith(home.endsWith(QLatin1Char('/')) ? home : home + QLatin1Char('/'));
+}
+
 } // namespace
 
 QString photo_folder(const QString& job_path) {
@@ -38,6 +45,8 @@ tl::expected<LogEntry, QString> attach_photo(const QString& job_path, const QStr
     const QDir folder{photo_folder(job_path)};
     if (!folder.mkpath(QStringLiteral(".")))
         return tl::unexpected{tr("The folder %1 cannot be made").arg(folder.path())};
+    if (!is_beside(job_path, folder.path()))
+        return tl::unexpected{tr("%1 leads out of the job's folder: make it a folder").arg(folder.path())};
     const QFileInfo file{photo};
     QString name = file.fileName();
     // The same picture twice needs no second copy.
@@ -61,7 +70,12 @@ QStringList check_photos(const QString& job_path, const Job& job) {
     for (const LogEntry& entry : job.log) {
         if (entry.kind != LogKind::photo)
             continue;
-        const QByteArray now = hash_of(folder.filePath(text(entry.file)));
+        const QString path = folder.filePath(text(entry.file));
+        if (QFile::exists(path) && !is_beside(job_path, path)) {
+            wrong << tr("%1 leads out of the job's folder and was not looked at").arg(text(entry.file));
+            continue;
+        }
+        const QByteArray now = hash_of(path);
         if (now.isEmpty())
             wrong << tr("%1 is not in %2 any more").arg(text(entry.file), folder.path());
         else if (now != QByteArray::fromStdString(entry.sha256))

@@ -28,12 +28,16 @@ struct PageRange {
 /// A page in mm, filled from the top; goes on to the next when a block does not fit.
 class Page {
 public:
-    Page(QPainter& painter, QPagedPaintDevice& device, double width, double height, double per_mm, PageRange range = {})
+    /// @param width, height  of the paper, in mm
+    /// @param revision  of the job, at every foot
+    Page(QPainter& painter, QPagedPaintDevice& device, double width, double height, double per_mm, QString revision,
+         PageRange range = {})
         : painter_{painter}
         , device_{device}
         , width_{width}
         , height_{height}
         , per_mm_{per_mm}
+        , revision_{std::move(revision)}
         , range_{range} {}
 
     int pages() const { return number_; }
@@ -182,13 +186,18 @@ private:
     void foot() {
         painter_.setFont(font_of(small_type, false));
         painter_.setPen(Qt::black);
-        painter_.drawText(
-            QRectF{sheet_margin * per_mm_, (height_ - sheet_margin - 3) * per_mm_, width() * per_mm_, 5 * per_mm_},
-            Qt::AlignLeft,
-            tr("x from the reference end (left end of the wall), up from the datum (finished floor at its "
-               "highest). Sheet %1, printed %2")
-                .arg(range_.total > 0 ? tr("%1 of %2").arg(number_).arg(range_.total) : QString::number(number_))
-                .arg(QLocale{}.toString(QDate::currentDate(), QLocale::ShortFormat)));
+        const auto line = [&](double under, Qt::Alignment side, const QString& words) {
+            painter_.drawText(QRectF{sheet_margin * per_mm_, (height_ - sheet_margin - 3 + under) * per_mm_,
+                                     width() * per_mm_, 5 * per_mm_},
+                              side, words);
+        };
+        line(0, Qt::AlignLeft,
+             tr("x from the reference end (left end of the wall), up from the datum (finished floor at its highest)."));
+        line(small_type * type_line, Qt::AlignLeft,
+             tr("Revision %1, printed %2")
+                 .arg(revision_, QLocale{}.toString(QDate::currentDate(), QLocale::ShortFormat)));
+        line(small_type * type_line, Qt::AlignRight,
+             range_.total > 0 ? tr("Sheet %1 of %2").arg(number_).arg(range_.total) : tr("Sheet %1").arg(number_));
     }
 
     QPainter& painter_;
@@ -197,6 +206,7 @@ private:
     double height_;
     double per_mm_;
     static constexpr double far_off = 1e6;
+    QString revision_;
     PageRange range_;
     bool off_ = false; ///< of the paper
     int printed_ = 0;

@@ -3,6 +3,7 @@
 #include "app/sheets/day_sheets.hpp"
 #include "app/sheets/furniture_sheets.hpp"
 #include "app/sheets/page.hpp"
+#include "app/sheets/revision.hpp"
 #include "app/sheets/run_sheets.hpp"
 #include "core/plan/reckon.hpp"
 #include "core/sheets/elevation.hpp"
@@ -272,6 +273,7 @@ void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, cons
               SheetSet set, PageRange range = {}) {
     const QPageSize paper = device.pageLayout().pageSize();
     const QSizeF size = paper.size(QPageSize::Millimeter);
+    const QString revision = revision_of(job);
     {
         QBuffer nowhere;
         nowhere.open(QIODevice::WriteOnly);
@@ -280,11 +282,11 @@ void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, cons
         pdf.setPageSize(paper);
         pdf.setPageMargins(QMarginsF{0, 0, 0, 0});
         QPainter counting{&pdf};
-        Page page{counting, pdf, size.width(), size.height(), resolution / 25.4, {0, 0, 0}};
+        Page page{counting, pdf, size.width(), size.height(), resolution / 25.4, revision, {0, 0, 0}};
         fill(page, job, plan, set);
         range.total = page.pages();
     }
-    Page page{painter, device, size.width(), size.height(), resolution / 25.4, range};
+    Page page{painter, device, size.width(), size.height(), resolution / 25.4, revision, range};
     fill(page, job, plan, set);
 }
 

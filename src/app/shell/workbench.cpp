@@ -9,23 +9,28 @@ namespace yes_square::app {
 /// An edit as the job before it and after it.
 class JobCommand : public QUndoCommand {
 public:
-    JobCommand(Workbench& bench, const QString& what, Job before, Job after)
+    JobCommand(Workbench& bench, const QString& what, std::shared_ptr<const JobSnapshot> before, const Job& after)
         : QUndoCommand{what}
         , bench_{bench}
         , before_{std::move(before)}
-        , after_{std::move(after)} {}
-    void undo() override { bench_.put(before_); }
-    void redo() override { bench_.put(after_); }
+        , after_{std::make_shared<const JobSnapshot>(after, *before_)} {}
+    void undo() override { show(before_); }
+    void redo() override { show(after_); }
 
 private:
+    void show(const std::shared_ptr<const JobSnapshot>& snapshot) {
+        bench_.settled_ = snapshot;
+        bench_.put(snapshot->job());
+    }
+
     Workbench& bench_;
-    Job before_;
-    Job after_;
+    std::shared_ptr<const JobSnapshot> before_;
+    std::shared_ptr<const JobSnapshot> after_;
 };
 
 namespace {
 
-/// Edits that can be taken back. Each keeps a job: of one as large as the demo that is some 60 MB in all.
+/// Edits that can be taken back: each keeps what it changed.
 constexpr int most_undone = 400;
 
 } // namespace
@@ -43,6 +48,7 @@ void Workbench::start(Job job) {
     item_.clear();
     part_.clear();
     subject_.clear();
+    settled_ = std::make_shared<const JobSnapshot>(job);
     put(std::move(job));
 }
 
@@ -54,7 +60,7 @@ void Workbench::edit(const QString& what, const std::function<void(Job&)>& chang
         return;
     if (look_at_edit)
         look_at_edit(what, job_, after);
-    undo_.push(new JobCommand{*this, what, job_, std::move(after)});
+    undo_.push(new JobCommand{*this, what, settled_, after});
 }
 
 void Workbench::apply(const QString& what, const Edit& edit_to_make) {
@@ -80,7 +86,7 @@ void Workbench::settle(const QString& what) {
     Job after = job_;
     if (look_at_edit)
         look_at_edit(what, before, after);
-    undo_.push(new JobCommand{*this, what, std::move(before), std::move(after)});
+    undo_.push(new JobCommand{*this, what, settled_, after});
 }
 
 void Workbench::withdraw() {

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "app/shell/job_snapshot.hpp"
 #include "app/shell/words.hpp"
 #include "core/plan/reckon.hpp"
 
@@ -105,6 +106,7 @@ private:
     void keep_selection();
 
     Job job_;
+    std::shared_ptr<const JobSnapshot> settled_; ///< the job without what is only shown
     std::optional<Job> before_preview_;
     Reckoner reckoner_;
     const Plan* plan_ = nullptr;

@@ -10,6 +10,8 @@
 namespace yes_square {
 namespace {
 
+constexpr std::size_t pins_of_shelf = 4;
+
 class KitPacker {
 public:
     KitPacker(const Job& job, const Plan& plan, const Scope& scope)
@@ -173,20 +175,30 @@ private:
         if (lifts)
             tool("jack", {"Cabinet jack, or a temporary ledger and a helper"}, run.id);
         for (const RunPiece& piece : plan.pieces)
-            if (piece.what == RunPiece::What::worktop)
+            if (piece.what == RunPiece::What::worktop) {
                 tool("sealant", {"Sealant"}, run.id, KitGroup::consumables);
+                count_in(KitGroup::fixings, "worktop screw",
+                         {"Screw up into a worktop, shorter than it and the unit's rail together"}, piece.screws,
+                         run.id);
+            }
     }
 
     void system(const StorageSystem& system, const SystemPlan& plan) {
         std::size_t cups = 0;
         std::size_t pins = 0;
+        std::size_t fixed = 0;
         for (const BayPlan& bay : plan.bays) {
             cups += 2 * bay.rods.size();
             for (const BayShelf& shelf : bay.shelves)
-                pins += shelf.what == ShelfOfBay::loose ? 4 : 0;
+                ++(shelf.what == ShelfOfBay::loose ? pins : fixed);
         }
+        pins *= pins_of_shelf;
         count_in(KitGroup::hardware, "rod cup", {"Cup for a rod's end"}, cups, system.id);
         count_in(KitGroup::hardware, "shelf pin", {"Shelf pin"}, pins, system.id);
+        count_in(KitGroup::fixings, "panel screw",
+                 {"Screw through a panel into a shelf's end: as long as the panel is thick and {0} more",
+                  {stock(job_.rules.storage.panel_screw_grip)}},
+                 2 * fixed * static_cast<std::size_t>(job_.rules.storage.panel_screws), system.id);
         if (!plan.bays.empty())
             tool("prop", {"Batten to prop a panel, a mat for its foot"}, system.id);
     }

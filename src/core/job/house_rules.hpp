@@ -64,6 +64,7 @@ struct RunRules {
     Length hood_over_hob = 650_mm;    ///< [hr] where no maker's sheet and no local code says more
     Length opening_parallel = 2_mm;   ///< [hr] front and back may differ by this
     Length scribe_step = 100_mm;      ///< [hr] between the figures of a cutting table
+    int worktop_screws = 4;           ///< [cp] up into the worktop out of each unit under it
     Length shelf_every = 300_mm;      ///< [hr] shelves a unit is taken to have, for its contents
     double contents_kg_per_m2 = 73.4; ///< 0.72 kPa, ANSI/KCMA A161.1 (from memory)
     double lift_alone_kg = 7;         ///< HSE lifting filter, close above the shoulder, the lower figure (from memory)
@@ -161,6 +162,8 @@ struct StorageRules {
     Length hand_room = 20_mm;                      ///< [hr] over what stands on a shelf
     Length plumb_per_m = 1_mm;                     ///< [hr] a panel may be out of plumb by this for each metre
     Length level_error = Length::micrometres(500); ///< [hr] of a level for each metre of it
+    int panel_screws = 2;                          ///< [cp] through a panel into each end of a fixed shelf
+    Length panel_screw_grip = 32_mm;               ///< [hr] of such a screw in the shelf
     double lean_share = 0.25; ///< [cp] a leaning panel's foot stands out by this share of its length
     std::map<std::string, std::string> unknown = {};
 

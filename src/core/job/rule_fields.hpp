@@ -56,6 +56,7 @@ void fields(auto& visit, Is<RunRules> auto& rules) {
     visit.optional("contents_kg_per_m2", rules.contents_kg_per_m2, mass);
     visit.optional("lift_alone_kg", rules.lift_alone_kg, mass);
     visit.optional("lift_floor_alone_kg", rules.lift_floor_alone_kg, mass);
+    visit.optional("worktop_screws", rules.worktop_screws, Meaning{"a number of screws", Range::more_than_zero});
     visit.optional("hang_first", rules.hang_first);
     visit.optional("start_at", rules.start_at);
 }
@@ -138,6 +139,8 @@ void fields(auto& visit, Is<StorageRules> auto& rules) {
     visit.optional("hand_room", rules.hand_room, Meaning{"a length", Range::more_than_zero});
     visit.optional("plumb_per_m", rules.plumb_per_m, Meaning{"a length", Range::more_than_zero});
     visit.optional("level_error", rules.level_error, Meaning{"a length", Range::more_than_zero});
+    visit.optional("panel_screw_grip", rules.panel_screw_grip, Meaning{"a length", Range::more_than_zero});
+    visit.optional("panel_screws", rules.panel_screws, Meaning{"a number of screws", Range::more_than_zero});
     visit.optional("lean_share", rules.lean_share, Meaning{"a figure", Range::more_than_zero});
 }
 

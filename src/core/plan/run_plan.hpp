@@ -144,6 +144,7 @@ struct RunPiece {
     std::vector<Length> cuts;    ///< its lengths, left to right
     std::vector<Length> fixings; ///< places of its screws along the wall
     RailHold hold = {};          ///< of a suspension rail
+    std::size_t screws = 0;      ///< up into a worktop, out of the units under it
 };
 
 /// A board's edge shaped to the wall, as a table of widths.

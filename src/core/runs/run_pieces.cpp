@@ -81,13 +81,15 @@ private:
         if (std::none_of(first, last, [](const StandingUnit& s) { return is_cabinet(s.unit); }))
             return;
         const Length from = first->place.left;
-        pieces_.push_back({What::worktop,
-                           from,
-                           right_of(last),
-                           z,
-                           deepest(first, last) + site_.rules().worktop_overhang,
-                           {right_of(last) - from},
-                           {}});
+        RunPiece& worktop = pieces_.emplace_back();
+        worktop.what = What::worktop;
+        worktop.from = from;
+        worktop.to = right_of(last);
+        worktop.z = z;
+        worktop.breadth = deepest(first, last) + site_.rules().worktop_overhang;
+        worktop.cuts = {right_of(last) - from};
+        const auto units = std::count_if(first, last, [](const StandingUnit& s) { return is_cabinet(s.unit); });
+        worktop.screws = static_cast<std::size_t>(units * site_.rules().worktop_screws);
     }
 
     void add_plinth(Place first, Place last) {

@@ -220,7 +220,8 @@ private:
                 continue;
             }
             const BayCleat& top = bay.cleats.front();
-            step({"Stand {0}, put shelf {1} between, and screw it to both panels", {right, top.shelf}});
+            step({"Stand {0}, put shelf {1} between, and screw it to both panels, {2} screws at each end",
+                  {right, top.shelf, count(static_cast<std::size_t>(site_.rules.storage.panel_screws))}});
             if (top.screws.empty())
                 step({"Stop: nothing holds behind bay {0}. Do not let go of {1}", {count(bay.number), right}}, true);
             else if (plan_.fixing)
