@@ -21,10 +21,10 @@ int main(int argc, char** argv) {
         for (; told < findings.wrong.size(); ++told)
             fmt::print("seed {}: {}\n", seed, findings.wrong[told]);
     }
-    fmt::print(
-        "{} things of {} jobs, {} groups of holes balanced, {} holes weighed again; {} found wrong. Worst difference: "
-        "balance {:.4f}, capacity and use {:.6f}\n",
-        findings.things, seed - first, findings.groups, findings.holes, findings.wrong.size(), findings.worst_balance,
-        findings.worst_capacity);
+    fmt::print("{} things of {} jobs, {} groups of holes balanced, {} holes weighed again, {} boards bent again; {} "
+               "found wrong. Worst difference: "
+               "balance {:.4f}, capacity and use {:.6f}\n",
+               findings.things, seed - first, findings.groups, findings.holes, findings.boards, findings.wrong.size(),
+               findings.worst_balance, findings.worst_capacity);
     return findings.wrong.empty() ? 0 : 1;
 }

@@ -353,6 +353,7 @@ struct AsOrdinaryUser {
 
 TEST_CASE("a job in a folder that cannot be written opens to be looked at", "[app][files][nothing-lost]") {
     QTemporaryDir folder;
+    QTemporaryDir mine;
     const QString path = copy_of_demo(folder);
     DrivenWindow driven;
     using Permissions = QFileDevice::Permissions;
@@ -372,7 +373,6 @@ TEST_CASE("a job in a folder that cannot be written opens to be looked at", "[ap
         CHECK_FALSE(driven.window.save_to(path));
     }
     REQUIRE(QFile::setPermissions(folder.path(), QFile::ReadOwner | QFile::WriteOwner | QFile::ExeOwner));
-    QTemporaryDir mine;
     CHECK(driven.window.save_to(mine.filePath("mine.yesq")));
 }
 

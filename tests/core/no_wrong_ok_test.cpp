@@ -9,7 +9,6 @@
 #include "core/job/ranges.hpp"
 #include "core/measure/csv_table.hpp"
 #include "core/measure/entry.hpp"
-#include "core/measure/sum.hpp"
 #include "core/sheets/load_label.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/sheets/tables.hpp"
@@ -507,74 +506,6 @@ TEST_CASE("a cell that begins like a formula is made harmless, a figure is not",
     CHECK(text.find("'-rm") != std::string::npos);
     CHECK(text.find(",-5.5") != std::string::npos);
     CHECK(text.find(",+3") != std::string::npos);
-}
-
-TEST_CASE("the sums on paper add up as printed, in mm and in 1/16 in", "[workings]") {
-    std::vector<Job> jobs{demo_job()};
-    for (std::uint64_t seed = 50'000; seed < 50'060; ++seed)
-        jobs.push_back(RandomJobs{seed}.next());
-    std::size_t sums = 0;
-    const auto look = [&](const Working& working) {
-        if (working.sum.empty())
-            return;
-        for (const Unit unit : {Unit::mm, Unit::inch_16}) {
-            const Voice voice{unit, {}};
-            const std::string text = sum_text(working, voice);
-            const auto equals = text.rfind(" = ");
-            REQUIRE(equals != std::string::npos);
-            ++sums;
-            // Some precision of the terms, the printed one, gives the printed result.
-            bool adds_up = false;
-            for (int digits = 0; digits <= 5 && !adds_up; ++digits) {
-                Sentence sum{working.sum};
-                std::vector<double> terms;
-                for (const Term& term : working.terms) {
-                    const Printed shown = printed(term.value, voice, digits);
-                    terms.push_back(shown.si);
-                    sum.values.emplace_back(shown.text);
-                }
-                const auto redone = redo(working.sum, terms);
-                adds_up = say(sum, voice) == text.substr(0, equals) && redone &&
-                          say(Quantity{working.result.kind, *redone}, voice) == text.substr(equals + 3);
-            }
-            INFO(working.subject << ": " << text);
-            CHECK(adds_up);
-        }
-    };
-    for (const Job& job : jobs) {
-        const Plan plan = reckon(job);
-        for (const auto& wall : plan.walls) {
-            for (const Working& working : wall->survey.workings)
-                look(working);
-            const auto all = [&](const auto& plans) {
-                for (const auto& each : plans)
-                    for (const Working& working : each.workings)
-                        look(working);
-            };
-            all(wall->shelves);
-            all(wall->runs);
-            all(wall->systems);
-            all(wall->pieces);
-            all(wall->boxes);
-            all(wall->hung);
-            all(wall->feeds);
-        }
-        for (const RoomSurvey& room : plan.rooms)
-            for (const Working& working : room.lines.workings)
-                look(working);
-    }
-    CHECK(sums > 1000);
-}
-
-TEST_CASE("a sum is redone as a person would", "[measure][workings]") {
-    const std::vector<double> terms{10, 4, 3};
-    CHECK(redo("({0} - 2 x {1}) / {2}", terms).value() == Approx(2.0 / 3));
-    CHECK(redo("sqrt({1} x {1} + {2} x {2})", terms).value() == Approx(5));
-    CHECK(redo("max({0} / {1}, {2})", terms).value() == Approx(3));
-    CHECK_FALSE(redo("{0} + {7}", terms));
-    CHECK_FALSE(redo("{0} as it is", terms));
-    CHECK(printed(force(123.456), {Unit::mm, {}}).text == "123 N");
-    CHECK(printed(force(123.456), {Unit::mm, {}}, 2).text == "123.46 N");
 }
 
 TEST_CASE("a table in an old encoding is refused with its line", "[formats][nothing-lost]") {

@@ -147,7 +147,7 @@ TEST_CASE("bow, hollow, lean and the packing between readings come out as drawn"
     CHECK(face.shim_at(0_mm, 800_mm) == 6_mm);
     CHECK(face.shim_at(900_mm, 800_mm) == 3_mm);
     CHECK(face.shim_at(900_mm, 1400_mm) == 5_mm);
-    CHECK(face.scribe_between(0_mm, 3600_mm, 2000_mm) == 10_mm);
+    CHECK(face.deepest_between(0_mm, 3600_mm, 2000_mm)->packing == 10_mm);
     CHECK_FALSE(face.plumb);
     CHECK(face.lean * 1.2 == Approx(0.004));
     CHECK(face.rows[0].bow == 4_mm); // out of the fitted line, which passes through the mean

@@ -175,6 +175,127 @@ Walked influence(double length, const std::vector<double>& supports) {
     return walked;
 }
 
+/// A board: modulus and bending strength in Pa, creep dry and damp, kmod for what is stored and for people, kg/m3.
+struct Board {
+    double e, f, dry, damp, stored, leaned, density;
+};
+/// EN 622-5, EN 312, EN 300, Wood Handbook chapter 5; EN 1995-1-1 tables 3.1 and 3.2 (from memory).
+const std::map<std::string, Board> boards{{"mdf", {2.2e9, 20e6, 2.25, 3, 0.20, 0.65, 780}},
+                                          {"mdf_moisture_resistant", {2.2e9, 20e6, 2.25, 3, 0.20, 0.65, 780}},
+                                          {"particleboard_p2", {1.6e9, 11e6, 2.25, 3, 0.30, 0.85, 700}},
+                                          {"particleboard_p5", {1.6e9, 16e6, 2.25, 3, 0.30, 0.85, 720}},
+                                          {"osb3", {3.5e9, 18e6, 1.5, 2.25, 0.40, 0.90, 650}},
+                                          {"birch_plywood", {9.0e9, 30e6, 0.8, 1, 0.60, 0.90, 700}},
+                                          {"plywood", {6.0e9, 15e6, 0.8, 1, 0.60, 0.90, 600}},
+                                          {"eastern_white_pine", {8.5e9, 14e6, 0.6, 0.8, 0.60, 0.90, 400}},
+                                          {"ponderosa_pine", {8.9e9, 14e6, 0.6, 0.8, 0.60, 0.90, 450}},
+                                          {"yellow_poplar", {10.9e9, 18e6, 0.6, 0.8, 0.60, 0.90, 470}},
+                                          {"douglas_fir", {13.4e9, 18e6, 0.6, 0.8, 0.60, 0.90, 530}},
+                                          {"red_oak", {12.5e9, 30e6, 0.6, 0.8, 0.60, 0.90, 700}},
+                                          {"sugar_maple", {12.6e9, 30e6, 0.6, 0.8, 0.60, 0.90, 705}}};
+constexpr double partial = 1.3 * 1.5; // of material and load, EN 1990 and EN 1995-1-1 (from memory)
+
+/// A beam on points, loaded evenly stretch by stretch in every pattern, by beam elements.
+class Bent {
+public:
+    /// @param dead, live  N/m
+    Bent(double length, std::vector<double> supports, double stiffness, double dead, double live)
+        : supports_{std::move(supports)} {
+        std::vector<double> ends{0.0, length};
+        ends.insert(ends.end(), supports_.begin(), supports_.end());
+        std::sort(ends.begin(), ends.end());
+        ends.erase(std::unique(ends.begin(), ends.end(), [](double a, double b) { return b - a < 1e-6; }), ends.end());
+        constexpr int parts = 24;
+        for (std::size_t s = 0; s + 1 < ends.size(); ++s)
+            for (int i = 0; i < parts; ++i) {
+                nodes.push_back(ends[s] + (ends[s + 1] - ends[s]) * i / parts);
+                stretch_.push_back(s);
+            }
+        nodes.push_back(ends.back());
+        const auto n = static_cast<Eigen::Index>(nodes.size());
+        Eigen::MatrixXd k = Eigen::MatrixXd::Zero(2 * n, 2 * n);
+        for (Eigen::Index e = 0; e + 1 < n; ++e)
+            k.block<4, 4>(2 * e, 2 * e) += element(e, stiffness);
+        for (double s : supports_) {
+            const Eigen::Index h =
+                std::min_element(nodes.begin(), nodes.end(),
+                                 [&](double a, double b) { return std::abs(a - s) < std::abs(b - s); }) -
+                nodes.begin();
+            k.row(2 * h).setZero();
+            k.col(2 * h).setZero();
+            k(2 * h, 2 * h) = 1;
+            held_.push_back(h);
+        }
+        const Eigen::PartialPivLU<Eigen::MatrixXd> solve{k};
+        sag.assign(nodes.size(), 0.0);
+        hog.assign(nodes.size(), 0.0);
+        sagging.assign(nodes.size(), 0.0);
+        // Dead load lies everywhere; live load on those stretches that make it worse there.
+        for (std::size_t s = 0; s + 1 < ends.size(); ++s) {
+            const auto [moved, moment] = under(s, solve, stiffness);
+            for (std::size_t i = 0; i < nodes.size(); ++i) {
+                sag[i] += dead * moved[i] + live * std::max(0.0, moved[i]);
+                sagging[i] += dead * moment[i] + live * std::max(0.0, moment[i]);
+                hog[i] += dead * moment[i] + live * std::min(0.0, moment[i]);
+            }
+        }
+    }
+
+    std::vector<double> nodes, sag, sagging, hog; ///< m, N m
+
+    double at(double x) const {
+        const auto right = std::min<std::size_t>(
+            nodes.size() - 1,
+            static_cast<std::size_t>(std::lower_bound(nodes.begin(), nodes.end(), x) - nodes.begin()));
+        if (right == 0 || nodes[right] <= x)
+            return sag[right];
+        const double share = (x - nodes[right - 1]) / (nodes[right] - nodes[right - 1]);
+        return sag[right - 1] + share * (sag[right] - sag[right - 1]);
+    }
+    double greatest_moment() const {
+        return std::max(*std::max_element(sagging.begin(), sagging.end()), -*std::min_element(hog.begin(), hog.end()));
+    }
+
+private:
+    Eigen::Matrix4d element(Eigen::Index e, double stiffness) const {
+        const double l = nodes[e + 1] - nodes[e];
+        Eigen::Matrix4d one;
+        one << 12, 6 * l, -12, 6 * l, 6 * l, 4 * l * l, -6 * l, 2 * l * l, -12, -6 * l, 12, -6 * l, 6 * l, 2 * l * l,
+            -6 * l, 4 * l * l;
+        return one * stiffness / (l * l * l);
+    }
+    /// Down at every node, and the moment there (sagging positive), under 1 N/m on one stretch.
+    std::pair<std::vector<double>, std::vector<double>>
+    under(std::size_t stretch, const Eigen::PartialPivLU<Eigen::MatrixXd>& solve, double stiffness) const {
+        const auto n = static_cast<Eigen::Index>(nodes.size());
+        Eigen::VectorXd load = Eigen::VectorXd::Zero(2 * n);
+        const auto even = [&](Eigen::Index e) -> Eigen::Vector4d {
+            const double l = nodes[e + 1] - nodes[e];
+            const double w = stretch_[static_cast<std::size_t>(e)] == stretch ? 1 : 0;
+            return Eigen::Vector4d{w * l / 2, w * l * l / 12, w * l / 2, -w * l * l / 12};
+        };
+        for (Eigen::Index e = 0; e + 1 < n; ++e)
+            load.segment<4>(2 * e) += even(e);
+        for (Eigen::Index h : held_)
+            load(2 * h) = 0;
+        const Eigen::VectorXd moved = solve.solve(load);
+        std::pair<std::vector<double>, std::vector<double>> found{std::vector<double>(nodes.size()),
+                                                                  std::vector<double>(nodes.size())};
+        for (Eigen::Index e = 0; e + 1 < n; ++e) {
+            const Eigen::Vector4d forces = element(e, stiffness) * moved.segment<4>(2 * e) - even(e);
+            found.first[static_cast<std::size_t>(e)] = moved(2 * e);
+            found.second[static_cast<std::size_t>(e)] = -forces(1);
+            found.first[static_cast<std::size_t>(e + 1)] = moved(2 * e + 2);
+            found.second[static_cast<std::size_t>(e + 1)] = forces(3);
+        }
+        return found;
+    }
+
+    std::vector<double> supports_;
+    std::vector<std::size_t> stretch_;
+    std::vector<Eigen::Index> held_;
+};
+
 class Weigher {
 public:
     Weigher(const Json& job, const Json& wall, const Json& plan, Findings& findings)
@@ -197,6 +318,8 @@ public:
             thing(shelf, shelf["groups"]);
             leaning(wall_["shelves"][i], shelf);
             weight_comes_down(wall_["shelves"][i], shelf);
+            board(wall_["shelves"][i], shelf);
+            rods(wall_["shelves"][i], shelf);
         }
         for (const Json& run : plan_["runs"]) {
             Json groups = Json::array();
@@ -386,6 +509,121 @@ private:
             borne += support["reaction_n"]["sustained"].get<double>();
         if (borne < load * (1 - within))
             wrong(plan, fmt::format("its supports carry {:.0f} N of {:.0f} N ({})", borne, load, kind));
+    }
+
+    double creep(const Board& of) const {
+        for (const Json& room : job_["rooms"])
+            if (room["id"] == wall_["room"] && room.value("service_class", "dry") != "dry")
+                return of.damp;
+        return of.dry;
+    }
+
+    /// A plain board on brackets or uprights: its sag where it sags most, and its bending strength.
+    void board(const Json& shelf, const Json& plan) {
+        const std::string kind = shelf["held_by"]["kind"];
+        const Json& supports = plan["supports"];
+        if ((kind != "brackets" && kind != "standards") || !plan.contains("sag") || !shelf["joints"].empty() ||
+            !shelf["hangers"].empty() || !shelf["goods"].empty() || !shelf.value("lip", Json{}).is_null() ||
+            supports.size() < 2)
+            return;
+        ++found_.boards;
+        const Board& of = boards.at(shelf["material"]);
+        const double length = shelf["length"].get<double>() / 1000, b = shelf["depth"].get<double>() / 1000,
+                     t = shelf["thickness"].get<double>() / 1000;
+        const double stiffness = of.e * b * t * t * t / 12, modulus = b * t * t / 6;
+        const double dead = plan["self_weight_n_per_m"], live = plan["goods_n_per_m"];
+        if (!agree(dead, of.density * b * t * gravity, found_.worst_balance))
+            wrong(plan, fmt::format("its board weighs {:.2f} N/m, not {:.2f}", of.density * b * t * gravity, dead));
+        const Json& sag = plan["sag"];
+        const double said_used =
+            plan["board_utilisation"].is_number() ? plan["board_utilisation"].get<double>() : INFINITY;
+        // What stands in the lining alone steadies and carries nothing: with it and without it.
+        bool any_sag = false;
+        double worst_share = 0, most = 0;
+        for (const bool all : {true, false}) {
+            std::vector<double> places;
+            for (const Json& support : supports)
+                if (all || support["hold"] != "lining")
+                    places.push_back(support["x_m"].get<double>() - shelf["left"].get<double>() / 1000);
+            if (places.size() < 2 || (!all && places.size() == supports.size()))
+                continue;
+            const Bent bent{length, places, stiffness, dead, live};
+            const double creeps = 1 + creep(of);
+            any_sag = any_sag || std::abs(bent.at(sag["at_m"]) * creeps - sag["long_term_m"].get<double>()) <=
+                                     2 * within * std::max(sag["long_term_m"].get<double>(), 1e-5);
+            const double divisor = sag["span_m"].get<double>() / sag["limit_m"].get<double>();
+            const auto share = [&](double from, double to) {
+                for (std::size_t i = 0; i < bent.nodes.size(); ++i)
+                    if (bent.nodes[i] >= from - 1e-9 && bent.nodes[i] <= to + 1e-9 && to - from > 1e-6)
+                        worst_share = std::max(worst_share, bent.sag[i] * creeps * divisor / (to - from));
+            };
+            for (std::size_t i = 0; i + 1 < places.size(); ++i)
+                share(places[i], places[i + 1]);
+            most = std::max(most, bent.greatest_moment() / modulus / (of.f * of.stored / partial));
+        }
+        if (!any_sag)
+            wrong(plan, fmt::format("it does not sag {:.2f} mm at {:.0f} mm", sag["long_term_m"].get<double>() * 1000,
+                                    sag["at_m"].get<double>() * 1000));
+        const double said_share = sag["long_term_m"].get<double>() / sag["limit_m"].get<double>();
+        if (worst_share > said_share * (1 + 2 * within) + 1e-3)
+            wrong(plan, fmt::format("a span sags {:.3f} of its limit, and {:.3f} is said", worst_share, said_share));
+        if (most > said_used * (1 + within) + 1e-3)
+            wrong(plan, fmt::format("its board is used to {:.3f}, not {:.3f}", most, said_used));
+        if (clean(plan) && (worst_share > 1 + 2 * within || most > 1 + within))
+            wrong(plan, "no error and no warning, and its board sags or bends too much");
+    }
+
+    /// A rod is a cantilever from the face of what holds it. In its hole an even pressure carries its load and an
+    /// evenly varying one the moment, greatest at the mouth.
+    void rods(const Json& shelf, const Json& plan) {
+        if (shelf["held_by"]["kind"] != "hidden_rods")
+            return;
+        const Json& rod = shelf["held_by"];
+        double lining = 0;
+        for (const Json& layer : wall_["lining"])
+            lining += layer["thickness"].get<double>() / 1000;
+        const double d = rod["diameter"].get<double>() / 1000, in_wall = rod["in_wall"].get<double>() / 1000;
+        const double b = shelf["depth"].get<double>() / 1000;
+        const double in_shelf = std::min(rod["in_shelf"].get<double>() / 1000, b);
+        const Json& rules = job_["rules"]["shelves"];
+        const bool masonry = wall_["structure"]["kind"] == "masonry";
+        double worst = 0;
+        for (const Json& support : plan["supports"]) {
+            if (!support.contains("fixing"))
+                continue;
+            ++found_.holes;
+            const double goods = support["reaction_n"]["sustained"];
+            const double leaning = support["reaction_n"]["greatest"].get<double>() - goods;
+            const auto mouth = [](double force, double moment, double length, double breadth) {
+                // p(x) = p0 + p1 x over the length from its middle: force and moment about the middle balance.
+                const double even = force / (breadth * length), varying = moment * 6 / (breadth * length * length);
+                return even + varying;
+            };
+            double steel = 0, wall = 0, board = 0;
+            for (const auto& [force, at] : {std::pair{goods, b / 2}, std::pair{leaning, b}}) {
+                const double arm = at + lining;
+                steel += force * arm * 32 / (pi * d * d * d);
+                wall += mouth(force, force * (arm + in_wall / 2), in_wall, d);
+                board += mouth(force, force * std::abs(at - in_shelf / 2), in_shelf, d);
+            }
+            const double nominal = std::max(0.25, d / inch);
+            const auto wood = [&](double g, bool across) {
+                return (across ? 6100 * std::pow(g, 1.45) / std::sqrt(nominal) : 11'200 * g) * 6894.757 / 4;
+            };
+            const double wall_bears =
+                masonry ? rules[wall_["structure"]["of"].get<std::string>() + "_mpa"].get<double>() * 1e6
+                        : wood(wood_, support["hold"] == "nogging");
+            const double shelf_bears = wood(std::min(0.5, 0.9 * boards.at(shelf["material"]).density / 1000), true);
+            const double most = std::max(
+                {steel / (rules["rod_steel_mpa"].get<double>() * 1e6), wall / wall_bears, board / shelf_bears});
+            const double said =
+                support["fixing_utilisation"].is_number() ? support["fixing_utilisation"].get<double>() : INFINITY;
+            if (!agree(most, said, found_.worst_capacity, 0.02))
+                wrong(plan, fmt::format("a rod is used to {:.3f}, not {:.3f}", most, said));
+            worst = std::max(worst, most);
+        }
+        if (clean(plan) && worst > 1 + within)
+            wrong(plan, fmt::format("no error and no warning, and a rod is used to {:.3f}", worst));
     }
 
     /// A rail's fixings carry its hooks, whole, and each no less than a beam cut over it would put there.

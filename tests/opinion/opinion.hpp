@@ -15,6 +15,7 @@ struct Findings {
     std::size_t things = 0;
     std::size_t groups = 0;    ///< of holes whose forces were balanced
     std::size_t holes = 0;     ///< whose fixing was weighed again
+    std::size_t boards = 0;    ///< bent again
     double worst_balance = 0;  ///< greatest share by which forces missed their load
     double worst_capacity = 0; ///< greatest share by which a capacity or a use differed
 };

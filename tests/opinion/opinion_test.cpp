@@ -66,6 +66,7 @@ TEST_CASE("a second opinion on random things of every kind", "[opinion][safety]"
     CHECK(findings.wrong.empty());
     CHECK(findings.groups > 1000);
     CHECK(findings.holes > 2000);
+    CHECK(findings.boards > 100);
 }
 
 TEST_CASE("the second opinion is no yes-man", "[opinion]") {
@@ -92,11 +93,42 @@ TEST_CASE("the second opinion is no yes-man", "[opinion]") {
         hole["holds_n"]["shear"] = hole["holds_n"]["shear"].get<double>() * 1.05;
         CHECK(finds());
     }
+    SECTION("a board that is said to sag less") {
+        auto& sag = plan["walls"][0]["shelves"][0]["sag"];
+        REQUIRE(sag.is_object());
+        sag["long_term_m"] = sag["long_term_m"].get<double>() * 0.9;
+        CHECK(finds());
+    }
+    SECTION("a board that is said to be used less") {
+        auto& used = plan["walls"][0]["shelves"][0]["board_utilisation"];
+        used = used.get<double>() * 0.3;
+        CHECK(finds());
+    }
     SECTION("a reaction that forgets who leans between two brackets") {
         auto& low = plan["walls"][0]["shelves"][1];
         REQUIRE(low["name"] == "Low shelf");
         low["supports"][0]["reaction_n"]["greatest"] = low["supports"][0]["reaction_n"]["sustained"];
         CHECK(finds());
+    }
+}
+
+TEST_CASE("the second opinion sees a hidden rod that is said to be used less", "[opinion]") {
+    bool any = false;
+    for (std::uint64_t seed = 1; !any; ++seed) {
+        const Job job = RandomJobs{seed}.next();
+        opinion::Json plan = opinion::Json::parse(plan_json(job, reckon(job), {}));
+        for (auto& shelf : plan["walls"][0]["shelves"])
+            for (auto& support : shelf["supports"])
+                if (auto& used = support["fixing_utilisation"];
+                    support.contains("fixing") && support["fixing"]["name"] == "Steel rod" && used.is_number()) {
+                    any = true;
+                    used = used.get<double>() * 0.9;
+                }
+        if (!any)
+            continue;
+        opinion::Findings findings;
+        opinion::weigh(opinion::Json::parse(write_job(job)), plan, findings);
+        CHECK_FALSE(findings.wrong.empty());
     }
 }
 

@@ -10,7 +10,7 @@ namespace yes_square {
 
 std::string_view sum_of(std::size_t terms) {
     static const auto patterns = [] {
-        std::array<std::string, 25> all;
+        std::array<std::string, 300> all; // more than anything has terms (job/ranges.hpp)
         for (std::size_t i = 1; i < all.size(); ++i)
             all[i] = all[i - 1] + (i > 1 ? " + " : "") + "{" + std::to_string(i - 1) + "}";
         return all;

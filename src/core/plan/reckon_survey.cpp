@@ -1,5 +1,7 @@
 #include "core/plan/reckon_survey.hpp"
 
+#include "core/plan/packing.hpp"
+
 #include <algorithm>
 #include <cmath>
 #include <numbers>
@@ -159,11 +161,38 @@ private:
                         {},
                         quantity(stud.stud.centre),
                         stud.proof ? measured : evidence};
+        if (stud.proof) {
+            working.sum = "({0} + {1}) / 2";
+            working.terms = {{"left edge, between its miss and its hit", quantity(stud.proof->left), measured},
+                             {"right edge", quantity(stud.proof->right), measured}};
+        } else {
+            set_out(working, stud.stud.centre);
+        }
         working.facts = stud.working;
         working.terms.push_back({"known to", fine(stud.stud.uncertainty.in_metres()), derived});
         if (!stud.proof)
             working.terms.push_back({"chance that it is there", {Kind::share, stud.probability}, evidence});
         found_.workings.push_back(std::move(working));
+    }
+
+    /// A middle that nobody probed: so many bays from the nearest proved stud, or from the reference end, and what the
+    /// traces on the wall move it by.
+    void set_out(Working& working, Length centre) const {
+        Length from;
+        for (const FoundStud& other : found_.findings->studs)
+            if (other.proof && (from == Length{} || absolute(other.stud.centre - centre) < absolute(from - centre)))
+                from = other.stud.centre;
+        const Length spacing = found_.findings->posterior.spacings().front().spacing;
+        const std::int64_t bays = spacing > Length{} ? (centre - from).in_steps_of(spacing) : 0;
+        const Length moved = centre - from - spacing * bays;
+        working.sum = bays < 0 ? "{0} - {1} x {2} + {3}" : "{0} + {1} x {2} + {3}";
+        if (moved < Length{})
+            working.sum = bays < 0 ? "{0} - {1} x {2} - {3}" : "{0} + {1} x {2} - {3}";
+        working.terms = {{from == Length{} ? std::string_view{"reference end"} : "nearest proved stud", quantity(from),
+                          from == Length{} ? measured : derived},
+                         {"bays", count(static_cast<std::size_t>(std::abs(bays))), evidence},
+                         {"likeliest spacing", quantity(spacing), evidence},
+                         {"the traces on the wall move it by", quantity(absolute(moved)), evidence}};
     }
 
     void build_up() {
@@ -265,18 +294,20 @@ private:
         const FaceProfile& face = found_.face;
         if (!face.measured())
             return;
-        Length most;
+        FaceProfile::Deepest deepest{face.proud_x, face.proud_z, {}};
         for (const FaceRow& row : face.rows)
-            most = std::max(most, *face.scribe_between(row.places.front().x, row.places.back().x, row.z));
-        found_.workings.push_back({"face",
-                                   {"Most packing behind a straight, plumb front; the proudest place is at {0}, {1} up",
-                                    {quantity(face.proud_x), quantity(face.proud_z)}},
-                                   {},
-                                   {{"line fitted to the readings, per metre along", fine(face.slope), derived},
-                                    {"lean back per metre of height", fine(face.lean), derived},
-                                    {"limit of error of a difference", fine(face.limit.in_metres()), tape_limit}},
-                                   fine(most.in_metres()),
-                                   derived});
+            if (const auto here = *face.deepest_between(row.places.front().x, row.places.back().x, row.z);
+                here.packing > deepest.packing)
+                deepest = here;
+        Working working = packing_working(
+            "face",
+            {"Most packing behind a straight, plumb front, at {0}, {1} up; the proudest place is at "
+             "{2}, {3} up",
+             {quantity(deepest.x), quantity(deepest.z), quantity(face.proud_x), quantity(face.proud_z)}},
+            face, deepest);
+        working.terms.push_back({"lean back per metre of height", fine(face.lean), derived});
+        working.terms.push_back({"limit of error of a difference", fine(face.limit.in_metres()), tape_limit});
+        found_.workings.push_back(std::move(working));
         for (const FaceRow& row : face.rows) {
             if (row.straight)
                 continue;
@@ -347,8 +378,11 @@ private:
         if (diagonals)
             working.terms.push_back({"other diagonal", quantity(*wall_.corner->other_across), measured});
         working.terms.push_back({"limit of error", {Kind::angle, angle.limit}, tape_limit});
-        if (wall_.right_end == WallEnd::outside_corner)
-            working.sum = {};
+        if (wall_.right_end == WallEnd::outside_corner) {
+            working.sum = diagonals ? "{5} - arccos(({3} x {3} - {2} x {2}) / (4 x {0} x {1}))"
+                                    : "{4} - arccos(({0} x {0} + {1} x {1} - {2} x {2}) / (2 x {0} x {1}))";
+            working.terms.push_back({"all the way round", {Kind::angle, 2 * std::numbers::pi}, derived});
+        }
         found_.workings.push_back(std::move(working));
         if (!angle.square)
             check(CheckCode::corner_not_square, Severity::note,

@@ -166,7 +166,10 @@ Weighed weigh(const Shelf& shelf, const WallSite& site, const Carrier& carrier, 
         }
     }
     if (carrying.size() >= 2 && carrying.size() < places.size()) {
+        // Those in the lining steady: the board is judged with them and without.
         const BeamResult bare = analyse(beam_of(shelf, carrying), beam_load, kdef);
+        if (const SagVerdict sag = worst_sag(bare, divisor(rules.sag_limit)); sag.share() > weighed.sag.share())
+            weighed.sag = sag;
         weighed.board_utilisation =
             std::max(weighed.board_utilisation, board_utilisation(shelf, bare, loads.accidental_n, rules));
         weighed.utilisation = weighed.board_utilisation;

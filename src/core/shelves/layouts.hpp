@@ -12,7 +12,7 @@ namespace yes_square {
 BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const Carrier& carrier);
 
 /// The brackets of a layout with their reactions and fixings, and the verdict on sag. Brackets that hold in the lining
-/// alone stiffen the shelf but carry nothing: strength is reckoned without them.
+/// alone steady the shelf and carry nothing: it is judged with them and without, and the worse counts.
 struct Weighed {
     std::vector<BracketPlan> brackets;
     SagVerdict sag;

@@ -276,8 +276,11 @@ std::vector<BeamPlace> bending(const Shelf& shelf, const WallSite& site, const S
         const Length inset = std::min(cleats->thickness / 2, shelf.length / 4);
         places = {inset, shelf.length - inset};
     } else if (plan.bracket || shelf.held<OnKeyholes>()) {
+        // As it is judged: on what carries, where two do.
+        const auto carrying =
+            std::ranges::count_if(plan.brackets, [](const BracketPlan& place) { return carries(place.hold); });
         for (const BracketPlan& place : plan.brackets)
-            if (plan.bracket || carries(place.hold))
+            if (carries(place.hold) || (plan.bracket && carrying < 2))
                 places.push_back(std::clamp(place.x - shelf.left, Length{}, shelf.length));
         std::ranges::sort(places);
         places.erase(std::ranges::unique(places).begin(), places.end());

@@ -1,5 +1,7 @@
 #include "core/shelves/shelf_workings.hpp"
 
+#include "core/plan/packing.hpp"
+
 #include "core/fixings/used_working.hpp"
 #include "core/shelves/layouts.hpp"
 #include "core/shelves/plate.hpp"
@@ -84,14 +86,23 @@ private:
                  derived});
             return;
         }
-        for (const Goods& goods : shelf_.goods)
-            add({"goods/" + goods.name,
-                 {"{0}, from {1} to {2} of the shelf",
-                  {goods.name, quantity(goods.from), quantity(std::max(goods.from, goods.to))}},
-                 {},
-                 {{"mass", {Kind::mass, goods.kg}, measured}},
-                 {Kind::mass, goods.kg},
-                 measured});
+        for (const Goods& goods : shelf_.goods) {
+            Working working{"goods/" + goods.name,
+                            {"{0}, at {1} of the shelf", {goods.name, quantity(goods.from)}},
+                            "{0}",
+                            {{"mass", {Kind::mass, goods.kg}, measured}},
+                            {Kind::mass, goods.kg},
+                            measured};
+            if (const Length along = goods.to - goods.from; along > Length{}) {
+                working.title = {"{0}, from {1} to {2} of the shelf",
+                                 {goods.name, quantity(goods.from), quantity(goods.to)}};
+                working.sum = "{0} / ({1} - {2})";
+                working.terms.push_back({"to", quantity(goods.to), measured});
+                working.terms.push_back({"from", quantity(goods.from), measured});
+                working.result = {Kind::mass_per_m, goods.kg / along.in_metres()};
+            }
+            add(std::move(working));
+        }
         add({"load",
              {"Load on the shelf"},
              "{0} + {1}",
@@ -312,13 +323,10 @@ private:
         const FaceProfile& face = site_.survey.face;
         if (!face.measured())
             return;
-        Working working{
+        Working working = packing_working(
             "scribe",
-            {"Most room between the wall and a straight back edge: leave it on to scribe, or pack the brackets"},
-            {},
-            {},
-            fine(face.scribe_between(shelf_.left, shelf_.right(), shelf_.underside())->in_metres()),
-            derived};
+            {"Most room between the wall and a straight back edge: leave it on to scribe, or pack the brackets"}, face,
+            *face.deepest_between(shelf_.left, shelf_.right(), shelf_.underside()));
         for (std::size_t i = 0; i < plan_.brackets.size(); ++i)
             working.terms.push_back({"packing behind a bracket, left to right",
                                      fine(face.shim_at(plan_.brackets[i].x, shelf_.underside())->in_metres()),

@@ -168,14 +168,19 @@ bool FaceProfile::covers(Length x, Length z) const {
     return in(*above) && (above->z == z || in(*(above - 1)));
 }
 
-std::optional<Length> FaceProfile::scribe_between(Length from, Length to, Length z) const {
+std::optional<FaceProfile::Deepest> FaceProfile::deepest_between(Length from, Length to, Length z) const {
     if (rows.empty())
         return std::nullopt;
-    Length most = std::max(*shim_at(from, z), *shim_at(to, z));
+    Deepest most{from, z, *shim_at(from, z)};
+    const auto look = [&](Length x) {
+        if (const Length packing = *shim_at(x, z); packing > most.packing)
+            most = {x, z, packing};
+    };
+    look(to);
     for (const FaceRow& row : rows)
         for (const FaceRow::Place& place : row.places)
             if (place.x > from && place.x < to)
-                most = std::max(most, *shim_at(place.x, z));
+                look(place.x);
     return most;
 }
 

@@ -43,10 +43,15 @@ struct FaceProfile {
     std::optional<Length> shim_at(Length x, Length z) const;
     /// Whether (x, z) lies among the readings, not beyond them.
     bool covers(Length x, Length z) const;
+    /// Where the most packing is.
+    struct Deepest {
+        Length x;
+        Length z;
+        Length packing;
+    };
     /// The most packing over a stretch at a height: what a scribe or filler there must have to spare.
-    std::optional<Length> scribe_between(Length from, Length to, Length z) const;
-
-private:
+    std::optional<Deepest> deepest_between(Length from, Length to, Length z) const;
+    /// m from the string to the wall: straight between readings, the nearest reading's beyond them.
     double gap_at(Length x, Length z) const;
 };
 
