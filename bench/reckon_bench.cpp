@@ -1,4 +1,5 @@
 // How long a plan takes: build/release/bench/yes-square-bench. Aims and figures measured are in docs/performance.md.
+#include "../tests/random_jobs.hpp"
 #include "core/job/file.hpp"
 #include "core/plan/reckon.hpp"
 #include "core/shelves/bracket_search.hpp"
@@ -7,6 +8,7 @@
 #include <benchmark/benchmark.h>
 #include <fstream>
 #include <sstream>
+#include <sys/resource.h>
 
 using namespace yes_square;
 
@@ -109,6 +111,37 @@ void reckon_one_edit_in_1500(benchmark::State& state) {
     }
 }
 BENCHMARK(reckon_one_edit_in_1500)->Arg(0)->Arg(1)->ArgName("mix")->Unit(benchmark::kMillisecond)->UseRealTime();
+
+/// A job file of 1 MB: every kind of thing, random and some hostile, wall after wall of it.
+const Job& megabyte() {
+    static const Job job = [] {
+        constexpr std::size_t wanted = 1'000'000;
+        int walls = 10;
+        Job made = RandomJobs{1}.room(walls);
+        while (write_job(made).size() < wanted)
+            made = RandomJobs{1}.room(walls += 10);
+        return made;
+    }();
+    return job;
+}
+
+void reckon_a_megabyte(benchmark::State& state) {
+    const Job& job = megabyte();
+    for (auto _ : state)
+        benchmark::DoNotOptimize(reckon(job));
+    rusage used{};
+    getrusage(RUSAGE_SELF, &used);
+    state.counters["walls"] = static_cast<double>(job.walls.size());
+    state.counters["peak_MB"] = static_cast<double>(used.ru_maxrss) / 1024; // of the whole bench until here
+}
+BENCHMARK(reckon_a_megabyte)->Unit(benchmark::kMillisecond)->UseRealTime();
+
+/// What an edit costs to be found fit to be kept.
+void look_for_problems_in_a_megabyte(benchmark::State& state) {
+    for (auto _ : state)
+        benchmark::DoNotOptimize(job_problem(megabyte()));
+}
+BENCHMARK(look_for_problems_in_a_megabyte)->Unit(benchmark::kMillisecond)->UseRealTime();
 
 void search_6_m_shelf(benchmark::State& state) {
     BracketQuestion question;

@@ -32,6 +32,35 @@ public:
         return job;
     }
 
+    /// So many walls round one room, each with one to three things, so that things meet in its corners.
+    Job room(int walls) {
+        Job made;
+        for (int i = 0; i < walls; ++i) {
+            Job one = next();
+            Wall& wall = one.walls.front();
+            wall.id += "-" + std::to_string(i);
+            const auto rename = [&](auto& things) {
+                for (auto& thing : things)
+                    thing.id += "-" + std::to_string(i); // ids are a job's own
+            };
+            rename(wall.shelves);
+            rename(wall.runs);
+            rename(wall.systems);
+            rename(wall.pieces);
+            rename(wall.boxes);
+            rename(wall.hung);
+            for (Run& run : wall.runs)
+                rename(run.units);
+            for (StorageSystem& system : wall.systems)
+                rename(system.bays);
+            if (i == 0)
+                made = std::move(one);
+            else
+                made.walls.push_back(std::move(wall));
+        }
+        return made;
+    }
+
 private:
     bool chance(double p) { return std::bernoulli_distribution{p}(draw_); }
     int whole(int from, int to) { return std::uniform_int_distribution{from, to}(draw_); }

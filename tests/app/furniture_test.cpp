@@ -23,6 +23,9 @@ struct FurnitureWindow : DrivenWindow {
     FurnitureWindow() {
         bench().edit("a wall", [&](Job& made) {
             Wall wall;
+            made.rooms.push_back({});
+            made.rooms.back().id = made.rooms.back().name = "first-room";
+            wall.room = "first-room";
             wall.id = "wall-1";
             wall.name = "Wall";
             wall.length = 4000_mm;
@@ -250,6 +253,7 @@ TEST_CASE("a box's parts follow from what is typed, and its back is made good by
 TEST_CASE("a cabinet that hangs already is ticked off and judged", "[app][furniture]") {
     FurnitureWindow driven;
     driven.press("add-hung");
+    INFO(driven.told.join("\n").toStdString());
     REQUIRE(driven.bench().selected<HungCabinet>());
     CHECK(driven.words("hung-verdict").contains("to be emptied"));
     driven.type("hung-left", "1550");

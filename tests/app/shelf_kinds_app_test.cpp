@@ -26,6 +26,9 @@ struct ShelfWindow : DrivenWindow {
     explicit ShelfWindow(bool brick) {
         bench().edit("a wall", [&](Job& made) {
             Wall wall;
+            made.rooms.push_back({});
+            made.rooms.back().id = made.rooms.back().name = "first-room";
+            wall.room = "first-room";
             wall.id = "wall-1";
             wall.name = "Wall";
             wall.length = 4000_mm;

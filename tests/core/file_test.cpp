@@ -1,3 +1,4 @@
+#include "../random_jobs.hpp"
 #include "core/job/file.hpp"
 #include "core/job/schema.hpp"
 
@@ -184,5 +185,36 @@ TEST_CASE("what the program writes is as the published schema says, and the sche
         INFO(pointer);
         CHECK(schema_problem(document));
         CHECK_FALSE(read_job(document.dump()));
+    }
+}
+
+TEST_CASE("what no file could keep is found without one, and named as the reader names it", "[file][nothing-lost]") {
+    const Job job = read_job(demo_text())->job;
+    CHECK_FALSE(job_problem(job));
+    const auto same = [](const Job& spoilt) {
+        const auto found = job_problem(spoilt);
+        const auto read = read_job(write_job(spoilt));
+        REQUIRE(found);
+        REQUIRE_FALSE(read);
+        CHECK(found->place == read.error().place);
+    };
+    const auto spoil = [&](const std::function<void(Job&)>& how) {
+        Job spoilt = job;
+        how(spoilt);
+        same(spoilt);
+    };
+    spoil([](Job& each) { each.walls[2].openings.push_back({OpeningKind::window, 1_mm, 1_mm, 0_mm, 1_mm, 0_mm, {}}); });
+    spoil([](Job& each) { each.walls[0].services.push_back({ServiceKind::pipe, 1_mm, 1_mm, -1_mm, false, {}}); });
+    spoil([](Job& each) {
+        each.rules.sag_limit = {};
+        each.rules.accidental_n = -1;
+    });
+    spoil([](Job& each) { each.walls[0].shelves[0].name = "a\x01"; });
+    spoil([](Job& each) { each.rooms[0].name = std::string(201, 'x'); });
+    spoil([](Job& each) { each.walls[0].room = "nowhere"; });
+    // Random jobs that can be read are without a problem, and the other way round.
+    for (std::uint64_t seed = 1; seed < 300; ++seed) {
+        const Job random = RandomJobs{seed}.next();
+        CHECK(job_problem(random).has_value() == !read_job(write_job(random)).has_value());
     }
 }

@@ -93,6 +93,7 @@ MainWindow::MainWindow(QWidget* parent)
 
     connect(&bench_, &Workbench::changed, this, &MainWindow::refresh_pickers);
     connect(&bench_, &Workbench::selection_changed, this, &MainWindow::refresh_pickers);
+    connect(&bench_, &Workbench::refused, this, [this](const QString& why) { tell(why); });
     connect(&bench_.undo_stack(), &QUndoStack::cleanChanged, this, &MainWindow::refresh_title);
     connect(&autosave_, &QTimer::timeout, this, &MainWindow::autosave);
     autosave_.start(autosave_ms);

@@ -1,11 +1,14 @@
 #include "app/shell/manners.hpp"
 
+#include <QAbstractItemView>
 #include <QAbstractSpinBox>
 #include <QApplication>
 #include <QComboBox>
+#include <QHelpEvent>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
+#include <QToolTip>
 
 namespace yes_square::app {
 namespace {
@@ -17,6 +20,15 @@ bool left_to_window(const QLineEdit& field, const QKeyEvent& key) {
     if (key.matches(QKeySequence::Redo))
         return !field.isRedoAvailable();
     return key.modifiers() == Qt::ControlModifier && key.key() == Qt::Key_E; // end of line in some desktops' fields
+}
+
+/// What is told of the place under the pointer: an item's own words, else the widget's.
+QString tool_tip_at(const QWidget& widget, const QPoint& at) {
+    if (const auto* view = qobject_cast<const QAbstractItemView*>(widget.parentWidget());
+        view && view->viewport() == &widget)
+        if (const QModelIndex index = view->indexAt(at); index.isValid())
+            return index.data(Qt::ToolTipRole).toString();
+    return widget.toolTip();
 }
 
 } // namespace
@@ -35,6 +47,18 @@ bool Manners::eventFilter(QObject* watched, QEvent* event) {
     case QEvent::Polish:
         if (auto* label = qobject_cast<QLabel*>(watched); label && label->textFormat() == Qt::AutoText)
             label->setTextFormat(Qt::PlainText);
+        break;
+    case QEvent::ToolTip:
+        if (auto* widget = qobject_cast<QWidget*>(watched)) {
+            const auto* help = static_cast<QHelpEvent*>(event);
+            if (const QString words = tool_tip_at(*widget, help->pos()); !words.isEmpty()) {
+                // A tip guesses whether it is markup: what it gets is, and says the words as they are.
+                QToolTip::showText(help->globalPos(),
+                                   QStringLiteral("<p style='white-space:pre-wrap'>%1</p>").arg(words.toHtmlEscaped()),
+                                   widget);
+                return true;
+            }
+        }
         break;
     case QEvent::Wheel:
         if (auto* control = qobject_cast<QWidget*>(watched);

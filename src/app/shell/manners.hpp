@@ -7,9 +7,9 @@ namespace yes_square::app {
 
 /// What every control of the window keeps to, wherever it stands.
 ///
-/// Text of a job is plain text: a label that nobody made rich shows what it is given, tags and all. A closed list or a
-/// number does not turn under the wheel while one scrolls past it; only the focused one does. A field's own undo comes
-/// first, then the job's; and what a field has no use for, such as export, goes to the window.
+/// Text of a job is plain text: a label that nobody made rich shows what it is given, tags and all, and so does a tip.
+/// A closed list or a number does not turn under the wheel while one scrolls past it; only the focused one does. A
+/// field's own undo comes first, then the job's; and what a field has no use for, such as export, goes to the window.
 class Manners : public QObject {
 public:
     /// Once for the whole application.

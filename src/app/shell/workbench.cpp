@@ -1,5 +1,7 @@
 #include "app/shell/workbench.hpp"
 
+#include "core/job/job_problem.hpp"
+
 #include <QUndoCommand>
 #include <algorithm>
 #include <utility>
@@ -58,9 +60,7 @@ void Workbench::edit(const QString& what, const std::function<void(Job&)>& chang
     change(after);
     if (after == job_)
         return;
-    if (look_at_edit)
-        look_at_edit(what, job_, after);
-    undo_.push(new JobCommand{*this, what, settled_, after});
+    make(what, job_, std::move(after));
 }
 
 void Workbench::apply(const QString& what, const Edit& edit_to_make) {
@@ -83,9 +83,18 @@ void Workbench::settle(const QString& what) {
     before_preview_.reset();
     if (before == job_)
         return;
-    Job after = job_;
+    make(what, before, job_);
+}
+
+void Workbench::make(const QString& what, const Job& before, Job after) {
     if (look_at_edit)
         look_at_edit(what, before, after);
+    // What is wrong already bars no edit: it may be the one that puts it right.
+    if (const auto problem = job_problem(after); problem && !job_problem(before)) {
+        put(Job{before}); // fields show again what is
+        emit refused(tr("%1: that cannot be kept. %2").arg(what, text(problem->text())));
+        return;
+    }
     undo_.push(new JobCommand{*this, what, settled_, after});
 }
 

@@ -25,7 +25,8 @@ public:
     /// Puts another job on the bench; nothing of the old one can be undone.
     void start(Job job);
 
-    /// Makes one edit. `what` names it in the undo menu. An edit that changes nothing leaves no trace.
+    /// Makes one edit. `what` names it in the undo menu. An edit that changes nothing leaves no trace; one that takes a
+    /// figure, a text or a list out of its range is refused, and the job stays as it was.
     void edit(const QString& what, const std::function<void(Job&)>& change);
     void apply(const QString& what, const Edit& edit);
 
@@ -96,13 +97,15 @@ public:
     const std::optional<Working>& shown_working() const { return shown_working_; }
 
 signals:
-    void changed(); ///< job and plan
+    void changed();                   ///< job and plan
+    void refused(const QString& why); ///< an edit that no file could keep; the job is as it was
     void selection_changed();
     void subject_changed();
 
 private:
     friend class JobCommand;
     void put(Job job);
+    void make(const QString& what, const Job& before, Job after);
     void keep_selection();
 
     Job job_;

@@ -4,7 +4,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <numeric>
 
 namespace yes_square {
 namespace {
@@ -28,21 +27,24 @@ BracketForces bracket_forces_from_moment(const Bracket& bracket, double load_n, 
     const double leg = bracket.leg.in_metres();
     const double lowest_hole = leg - bracket.hole_drops.back().in_metres();
     const bool top_alone = !bracket.stiffened && bracket.thickness < thin_leg;
-    const auto pulls_over = [&](double pivot) {
-        const auto lever = [&](std::size_t row) {
-            return top_alone && row > 0 ? 0.0 : std::max(0.0, leg - bracket.hole_drops[row].in_metres() - pivot);
-        };
+    const auto lever = [&](std::size_t row, double pivot) {
+        return top_alone && row > 0 ? 0.0 : std::max(0.0, leg - bracket.hole_drops[row].in_metres() - pivot);
+    };
+    struct Levers {
+        double sum = 0;
         double squares = 0;
-        for (std::size_t row = 0; row < bracket.hole_drops.size(); ++row)
-            squares += lever(row) * lever(row);
-        std::vector<double> pulls;
-        for (std::size_t row = 0; row < bracket.hole_drops.size(); ++row)
-            pulls.push_back(moment_nm > 0 ? moment_nm * lever(row) / squares : 0.0);
-        return pulls;
+    };
+    const auto levers_over = [&](double pivot) {
+        Levers levers;
+        for (std::size_t row = 0; row < bracket.hole_drops.size(); ++row) {
+            levers.sum += lever(row, pivot);
+            levers.squares += lever(row, pivot) * lever(row, pivot);
+        }
+        return levers;
     };
     const auto pull_over = [&](double pivot) {
-        const std::vector<double> pulls = pulls_over(pivot);
-        return std::accumulate(pulls.begin(), pulls.end(), 0.0);
+        const Levers levers = levers_over(pivot);
+        return moment_nm > 0 ? moment_nm * levers.sum / levers.squares : 0.0;
     };
     std::optional<double> pivot;
     if (bracket.stiffened)
@@ -53,7 +55,11 @@ BracketForces bracket_forces_from_moment(const Bracket& bracket, double load_n, 
         forces.refused = true;
         return forces;
     }
-    forces.tension_n = pulls_over(*pivot);
+    if (moment_nm > 0) {
+        const double squares = levers_over(*pivot).squares;
+        for (std::size_t row = 0; row < bracket.hole_drops.size(); ++row)
+            forces.tension_n[row] = moment_nm * lever(row, *pivot) / squares;
+    }
     forces.pivot = Length::nearest_to_metres(*pivot);
     return forces;
 }

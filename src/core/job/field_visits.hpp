@@ -14,6 +14,24 @@ namespace yes_square {
 
 enum class Range { any, not_negative, more_than_zero, fraction, minority };
 
+/// Longer than any wall, in mm; keeps every sum of a job's lengths far from overflow. Other figures go as far.
+inline constexpr double greatest_figure = 1e6;
+
+/// What a figure would have to be; none: it is in its range.
+inline std::optional<std::string_view> range_problem(double figure, Range range) {
+    if (range == Range::more_than_zero && !(figure > 0))
+        return "more than 0";
+    if (range == Range::not_negative && !(figure >= 0))
+        return "0 or more";
+    if (range == Range::fraction && !(figure > 0 && figure <= 1))
+        return "more than 0 and at most 1";
+    if (range == Range::minority && !(figure > 0 && figure < 0.5))
+        return "more than 0 and less than 0.5";
+    if (!(figure >= -greatest_figure && figure <= greatest_figure))
+        return "at most 1000000";
+    return std::nullopt;
+}
+
 /// What a number stands for, in the words an error message uses, and its range.
 struct Meaning {
     std::string_view noun; ///< with its article: "a depth"

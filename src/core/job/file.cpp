@@ -1,6 +1,7 @@
 #include "core/job/file.hpp"
 
 #include "core/job/fields.hpp"
+#include "core/job/job_problem.hpp"
 #include "core/job/ranges.hpp"
 #include "core/job/schema.hpp"
 
@@ -19,8 +20,6 @@ namespace {
 using Json = nlohmann::json;
 using OrderedJson = nlohmann::ordered_json;
 
-/// Longer than any wall; keeps every sum of a job's lengths far from overflow.
-constexpr double longest_mm = 1e6;
 constexpr int deepest_nesting = 64;
 
 std::string shown(const Json& value) {
@@ -201,19 +200,8 @@ private:
         if (!value.is_number())
             throw FileProblem{place, fmt::format("{} is not {}; it must be a number", shown(value), meaning.noun)};
         const double found = value.get<double>();
-        const auto refuse = [&](std::string_view rule) {
-            throw FileProblem{place, fmt::format("{} is not {}; it must be {}", shown(value), meaning.noun, rule)};
-        };
-        if (meaning.range == Range::more_than_zero && !(found > 0))
-            refuse("more than 0");
-        if (meaning.range == Range::not_negative && !(found >= 0))
-            refuse("0 or more");
-        if (meaning.range == Range::fraction && !(found > 0 && found <= 1))
-            refuse("more than 0 and at most 1");
-        if (meaning.range == Range::minority && !(found > 0 && found < 0.5))
-            refuse("more than 0 and less than 0.5");
-        if (!(std::abs(found) <= longest_mm))
-            refuse("at most 1000000");
+        if (const auto rule = range_problem(found, meaning.range))
+            throw FileProblem{place, fmt::format("{} is not {}; it must be {}", shown(value), meaning.noun, *rule)};
         return found;
     }
 
@@ -356,61 +344,6 @@ Json parse(std::string_view text) {
     }
 }
 
-template <class T>
-void refuse_same_ids(const std::vector<T>& parts, const std::string& place, std::set<std::string>& seen) {
-    for (std::size_t i = 0; i < parts.size(); ++i)
-        if (!seen.insert(parts[i].id).second)
-            throw FileProblem{fmt::format("{}[{}].id", place, i),
-                              fmt::format("\"{}\" is used twice; ids must differ", parts[i].id)};
-}
-
-void refuse_unknown_lines(const Room& room, const std::string& place) {
-    std::set<std::string> lines;
-    refuse_same_ids(room.lines, place + ".lines", lines);
-    lines.insert(line_id::floor);
-    for (std::size_t i = 0; i < room.line_relations.size(); ++i)
-        for (const std::string* line : {&room.line_relations[i].line, &room.line_relations[i].over})
-            if (!lines.contains(*line))
-                throw FileProblem{fmt::format("{}.line_relations[{}].{}", place, i,
-                                              line == &room.line_relations[i].line ? "line" : "over"),
-                                  fmt::format("there is no line \"{}\"; add it under lines", *line)};
-}
-
-void refuse_broken_references(const Job& job) {
-    std::set<std::string> rooms;
-    std::set<std::string> walls;
-    std::set<std::string> shelves;
-    std::set<std::string> brackets;
-    refuse_same_ids(job.rooms, "rooms", rooms);
-    refuse_same_ids(job.walls, "walls", walls);
-    refuse_same_ids(job.catalogue.brackets, "catalogue.brackets", brackets);
-    std::set<std::string> runs;
-    std::set<std::string> units;
-    std::set<std::string> things; ///< what stands or hangs on a wall by itself, wardrobes with their bays
-    for (std::size_t r = 0; r < job.rooms.size(); ++r)
-        refuse_unknown_lines(job.rooms[r], fmt::format("rooms[{}]", r));
-    for (std::size_t i = 0; i < job.walls.size(); ++i) {
-        refuse_same_ids(job.walls[i].shelves, fmt::format("walls[{}].shelves", i), shelves);
-        refuse_same_ids(job.walls[i].runs, fmt::format("walls[{}].runs", i), runs);
-        for (std::size_t r = 0; r < job.walls[i].runs.size(); ++r)
-            refuse_same_ids(job.walls[i].runs[r].units, fmt::format("walls[{}].runs[{}].units", i, r), units);
-        things.insert(shelves.begin(), shelves.end());
-        things.insert(runs.begin(), runs.end());
-        things.insert(units.begin(), units.end());
-        refuse_same_ids(job.walls[i].systems, fmt::format("walls[{}].systems", i), things);
-        for (std::size_t s = 0; s < job.walls[i].systems.size(); ++s)
-            refuse_same_ids(job.walls[i].systems[s].bays, fmt::format("walls[{}].systems[{}].bays", i, s), things);
-        refuse_same_ids(job.walls[i].pieces, fmt::format("walls[{}].pieces", i), things);
-        refuse_same_ids(job.walls[i].boxes, fmt::format("walls[{}].boxes", i), things);
-        refuse_same_ids(job.walls[i].hung, fmt::format("walls[{}].hung", i), things);
-        refuse_same_ids(job.walls[i].feeds, fmt::format("walls[{}].feeds", i), things);
-        refuse_same_ids(job.walls[i].work_readings, fmt::format("walls[{}].work_readings", i), things);
-        if (!rooms.contains(job.walls[i].room))
-            throw FileProblem{fmt::format("walls[{}].room", i),
-                              fmt::format("there is no room \"{}\"; add it under rooms", job.walls[i].room)};
-    }
-}
-
 LoadedJob read(const Json& document) {
     if (!document.is_object() || document.value("format", Json{}) != "yes-square job")
         throw FileProblem{"format", "this is not a Yes Square job; it must say \"format\": \"yes-square job\""};
@@ -423,7 +356,8 @@ LoadedJob read(const Json& document) {
     Reader::read_part(document, "", loaded.job);
     loaded.job.unknown.erase("format");
     loaded.job.unknown.erase("version");
-    refuse_broken_references(loaded.job);
+    if (auto problem = reference_problem(loaded.job))
+        throw std::move(*problem);
     if (!loaded.newer_version)
         if (const auto problem = schema_problem(document))
             throw *problem;

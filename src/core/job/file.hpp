@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/job/job.hpp"
+#include "core/job/job_problem.hpp"
 
 #include <string>
 #include <string_view>
@@ -10,14 +11,6 @@
 namespace yes_square {
 
 inline constexpr int file_version = 1;
-
-/// What is wrong with a file, and where: a member's path such as walls[0].shelves[1].depth, or a line and column.
-struct FileProblem {
-    std::string place;
-    std::string message;
-
-    std::string text() const { return place.empty() ? message : place + ": " + message; }
-};
 
 struct LoadedJob {
     Job job;

@@ -8,6 +8,7 @@
 #include <array>
 #include <cmath>
 #include <limits>
+#include <map>
 
 namespace yes_square {
 namespace {
@@ -218,33 +219,59 @@ Weighed weigh(const Shelf& shelf, const WallSite& site, const Carrier& carrier, 
 
 namespace {
 
-WeighedLayout weigh_layout(const Shelf& shelf, const WallSite& site, const Carrier& carrier,
-                           const BracketQuestion& question, const BracketLayout& layout, int extra) {
-    Weighed weighed = weigh(shelf, site, carrier, question, layout.places);
-    Alternative alternative{layout, extra, weighed.sag.share(), weighed.utilisation, weighed.keeps_limits(), {}};
-    return {std::move(alternative), std::move(weighed)};
-}
+/// Weighs the layouts of one shelf, none of them twice.
+class LayoutScales {
+public:
+    LayoutScales(const Shelf& shelf, const WallSite& site, const Carrier& carrier)
+        : shelf_{shelf}
+        , site_{site}
+        , carrier_{carrier} {}
+
+    /// What has been weighed before, as far as an alternative goes.
+    void know(const Alternative& alternative) { known_.emplace(alternative.layout.places, alternative); }
+
+    Alternative alternative(const BracketQuestion& question, const BracketLayout& layout, int extra) {
+        const auto known = known_.find(layout.places);
+        if (known == known_.end()) {
+            const Weighed& weighed = this->weighed(question, layout.places);
+            return {layout, extra, weighed.sag.share(), weighed.utilisation, weighed.keeps_limits(), {}};
+        }
+        const Alternative& like = known->second;
+        return {layout, extra, like.sag_share, like.utilisation, like.keeps_limits, {}};
+    }
+
+    Weighed& weighed(const BracketQuestion& question, const std::vector<Length>& places) {
+        const auto found = weighed_.find(places);
+        return found != weighed_.end()
+                   ? found->second
+                   : weighed_.emplace(places, weigh(shelf_, site_, carrier_, question, places)).first->second;
+    }
+
+private:
+    const Shelf& shelf_;
+    const WallSite& site_;
+    const Carrier& carrier_;
+    std::map<std::vector<Length>, Weighed> weighed_;
+    std::map<std::vector<Length>, Alternative> known_;
+};
 
 /// Layouts by one school, weighed in the school's order until one keeps the limits.
-std::optional<WeighedLayout> best_of_school(const Shelf& shelf, const WallSite& site, const Carrier& carrier,
-                                            const BracketQuestion& question, School school, int extra) {
+std::optional<Alternative> best_of_school(LayoutScales& scales, const BracketQuestion& question, School school,
+                                          int extra) {
     std::vector<BracketLayout> layouts = best_layouts(question, school);
     if (layouts.empty())
         return std::nullopt;
     std::ranges::sort(layouts, [&](const auto& a, const auto& b) { return better(a.merits, b.merits, school); });
-    const auto weighed = [&](const BracketLayout& layout, int more) {
-        return weigh_layout(shelf, site, carrier, question, layout, more);
-    };
-    std::optional<WeighedLayout> first;
-    std::optional<WeighedLayout> base;
+    std::optional<Alternative> first;
+    std::optional<Alternative> base;
     for (const BracketLayout& layout : layouts) {
-        WeighedLayout candidate = weighed(layout, 0);
-        if (candidate.alternative.keeps_limits) {
+        Alternative candidate = scales.alternative(question, layout, 0);
+        if (candidate.keeps_limits) {
             base = std::move(candidate);
             break;
         }
         // Nothing keeps every limit: the one with the least sag over its limit is at least straight.
-        if (!first || (first->alternative.sag_share > 1 && candidate.alternative.sag_share <= 1))
+        if (!first || (first->sag_share > 1 && candidate.sag_share <= 1))
             first = std::move(candidate);
     }
     if (!base)
@@ -253,15 +280,14 @@ std::optional<WeighedLayout> best_of_school(const Shelf& shelf, const WallSite& 
         return base;
     const BracketLayout* more = nullptr;
     for (const BracketLayout& layout : layouts)
-        if (layout.merits.count >= base->alternative.layout.merits.count + extra &&
+        if (layout.merits.count >= base->layout.merits.count + extra &&
             (!more || layout.merits.count < more->merits.count))
             more = &layout;
-    return more ? std::optional{weighed(*more, extra)} : std::nullopt;
+    return more ? std::optional{scales.alternative(question, *more, extra)} : std::nullopt;
 }
 
 /// A layout for a shelf that no search can place: its two ends, or its middle when it is too short for two.
-WeighedLayout plain_layout(const Shelf& shelf, const WallSite& site, const Carrier& carrier,
-                           const BracketQuestion& question) {
+BracketLayout plain_layout(const Shelf& shelf, const BracketQuestion& question) {
     BracketLayout layout{shelf.school, {}, {}};
     const Length inset = std::min(question.inset_usual, shelf.length / 4);
     if (shelf.length - 2 * inset >= question.spacing_least)
@@ -275,7 +301,7 @@ WeighedLayout plain_layout(const Shelf& shelf, const WallSite& site, const Carri
     std::ranges::sort(layout.places);
     layout.places.erase(std::ranges::unique(layout.places).begin(), layout.places.end());
     layout.merits = merits_of(question, layout.places);
-    return weigh_layout(shelf, site, carrier, question, layout, 0);
+    return layout;
 }
 
 void say_what_each_gives_up(std::vector<Alternative>& alternatives, Length inset_usual) {
@@ -325,14 +351,19 @@ void say_what_each_gives_up(std::vector<Alternative>& alternatives, Length inset
 
 WeighedLayout chosen_layout(const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
     BracketQuestion question = bracket_question(shelf, site, carrier);
+    LayoutScales scales{shelf, site, carrier};
+    const auto taken = [&](Alternative alternative) {
+        Weighed weighed = std::move(scales.weighed(question, alternative.layout.places));
+        return WeighedLayout{std::move(alternative), std::move(weighed)};
+    };
     for (;;) {
-        if (auto own = best_of_school(shelf, site, carrier, question, shelf.school, shelf.extra_brackets))
-            return std::move(*own);
+        if (auto own = best_of_school(scales, question, shelf.school, shelf.extra_brackets))
+            return taken(std::move(*own));
         for (const School school : all_schools)
-            if (auto other = best_of_school(shelf, site, carrier, question, school, 0))
-                return std::move(*other);
+            if (auto other = best_of_school(scales, question, school, 0))
+                return taken(std::move(*other));
         if (question.keep_outs.empty())
-            return plain_layout(shelf, site, carrier, question);
+            return taken(scales.alternative(question, plain_layout(shelf, question), 0));
         question.keep_outs.clear();
     }
 }
@@ -340,13 +371,15 @@ WeighedLayout chosen_layout(const Shelf& shelf, const WallSite& site, const Carr
 std::vector<Alternative> alternatives_to(Alternative chosen, const Shelf& shelf, const WallSite& site,
                                          const Carrier& carrier) {
     const BracketQuestion question = bracket_question(shelf, site, carrier);
+    LayoutScales scales{shelf, site, carrier};
+    scales.know(chosen);
     std::vector<Alternative> alternatives{std::move(chosen)};
     const auto add = [&](School school, int extra) {
-        auto found = best_of_school(shelf, site, carrier, question, school, extra);
+        auto found = best_of_school(scales, question, school, extra);
         if (found && std::ranges::none_of(alternatives, [&](const Alternative& other) {
-                return other.layout.places == found->alternative.layout.places;
+                return other.layout.places == found->layout.places;
             }))
-            alternatives.push_back(std::move(found->alternative));
+            alternatives.push_back(std::move(*found));
     };
     for (const School school : all_schools)
         if (school != shelf.school || shelf.extra_brackets > 0)

@@ -1,5 +1,7 @@
 #include "core/shelves/shelf_trials.hpp"
 
+#include "core/job/job_problem.hpp"
+
 #include "core/shelves/reckon_shelf.hpp"
 
 #include <algorithm>
@@ -34,6 +36,10 @@ const ShelfTrials::Outcome& ShelfTrials::outcome_of(const Edit& edit) const {
     Shelf changed = shelf_;
     apply(edit, changed);
     Outcome outcome;
+    // What no job may hold is no cure, and is not reckoned.
+    outcome.new_error = job_problem(changed).has_value();
+    if (outcome.new_error)
+        return tried_.emplace_back(edit, std::move(outcome)).second;
     for (const Check& check : draft_shelf(changed, site_).checks) {
         outcome.codes.insert(check.code);
         outcome.new_error |= check.severity == Severity::error && !errors_before_.contains(check.code);
