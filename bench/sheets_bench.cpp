@@ -1,5 +1,6 @@
 #include "app/sheets/sheet_writer.hpp"
 #include "app/shell/theme.hpp"
+#include "app/shell/workbench.hpp"
 #include "core/job/file.hpp"
 #include "core/plan/reckon.hpp"
 
@@ -8,18 +9,46 @@
 #include <benchmark/benchmark.h>
 #include <fstream>
 #include <sstream>
+#include <unistd.h>
 
 using namespace yes_square;
 using namespace yes_square::app;
 
-/// The sheets of the whole demo as PDF, set by set.
+/// The sheets of the whole demo as PDF, set by set; and what many edits take to remember.
 namespace {
 
-void sheets_of_demo(benchmark::State& state) {
+Job demo() {
     std::ifstream file{YES_SQUARE_SOURCE_DIR "/assets/demo/harbour-lane.yesq"};
     std::ostringstream text;
     text << file.rdbuf();
-    const Job job = read_job(text.str()).value().job;
+    return read_job(text.str()).value().job;
+}
+
+/// 2,000 edits of the demo one after another, and what remembering them takes.
+void edits_2000(benchmark::State& state) {
+    const auto resident_mb = [] {
+        std::ifstream pages{"/proc/self/statm"};
+        double whole = 0;
+        double resident = 0;
+        pages >> whole >> resident;
+        return resident * static_cast<double>(sysconf(_SC_PAGESIZE)) / (1 << 20);
+    };
+    for (auto _ : state) {
+        Workbench bench;
+        bench.start(demo());
+        const double before = resident_mb();
+        for (int i = 0; i < 2000; ++i)
+            bench.edit(QStringLiteral("move"), [&](Job& job) {
+                Wall& wall = job.walls[static_cast<std::size_t>(i) % 2];
+                wall.shelves.front().left += i % 4 < 2 ? 1_mm : -1_mm;
+            });
+        state.counters["MB"] = resident_mb() - before;
+    }
+}
+BENCHMARK(edits_2000)->Unit(benchmark::kMillisecond)->Iterations(1);
+
+void sheets_of_demo(benchmark::State& state) {
+    const Job job = demo();
     const Plan plan = reckon(job);
     const QTemporaryDir folder;
     const auto set = static_cast<SheetSet>(state.range(0));
