@@ -1,0 +1,49 @@
+// What the program says of the demo and of random jobs of every kind, as hashes, a line a job: run before a change of
+// shape and after it, and compared. Goes when the move is done.
+#include "../core/demo_job.hpp"
+#include "../random_jobs.hpp"
+#include "core/job/file.hpp"
+#include "core/plan/reckon.hpp"
+#include "core/sheets/elevation.hpp"
+#include "core/sheets/plan_json.hpp"
+#include "core/sheets/summary.hpp"
+#include "core/sheets/svg.hpp"
+#include "core/sheets/tables.hpp"
+
+#include <cstdlib>
+#include <fmt/format.h>
+
+using namespace yes_square;
+
+namespace {
+
+/// FNV-1a.
+std::uint32_t hash(const std::string& text) {
+    std::uint32_t value = 2166136261U;
+    for (const unsigned char c : text)
+        value = (value ^ c) * 16777619U;
+    return value;
+}
+
+void print(const std::string& name, const Job& job) {
+    const Plan plan = reckon(job);
+    const Voice voice{job.unit, {}};
+    fmt::print("{} json {:08x} summary {:08x}", name, hash(plan_json(job, plan, voice)),
+               hash(summary(job, plan, voice)));
+    std::string drawn;
+    for (std::size_t w = 0; w < job.walls.size(); ++w)
+        drawn += svg(draw_elevation(job.walls[w], *plan.walls[w], {}, voice).drawing, "");
+    fmt::print(" svg {:08x}", hash(drawn));
+    for (const Table& table : tables_of(job, plan))
+        fmt::print(" {} {:08x}", table.name, hash(csv(table)));
+    fmt::print("\n");
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    const std::uint64_t jobs = argc > 1 ? std::strtoull(argv[1], nullptr, 10) : 3000;
+    print("demo", demo_job());
+    for (std::uint64_t seed = 1; seed <= jobs; ++seed)
+        print(fmt::format("seed-{}", seed), seed % 5 == 0 ? RandomJobs{seed}.room(3) : RandomJobs{seed}.next());
+}
