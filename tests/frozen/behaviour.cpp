@@ -1,6 +1,5 @@
 // What the program says of the demo and of random jobs of every kind, as hashes, a line a job: run before a change of
 // shape and after it, and compared. Goes when the move is done.
-#include "../core/demo_job.hpp"
 #include "../random_jobs.hpp"
 #include "core/job/file.hpp"
 #include "core/plan/reckon.hpp"
@@ -12,6 +11,8 @@
 
 #include <cstdlib>
 #include <fmt/format.h>
+#include <fstream>
+#include <sstream>
 
 using namespace yes_square;
 
@@ -43,7 +44,9 @@ void print(const std::string& name, const Job& job) {
 
 int main(int argc, char** argv) {
     const std::uint64_t jobs = argc > 1 ? std::strtoull(argv[1], nullptr, 10) : 3000;
-    print("demo", demo_job());
+    std::ostringstream demo;
+    demo << std::ifstream{YES_SQUARE_SOURCE_DIR "/assets/demo/harbour-lane.yesq"}.rdbuf();
+    print("demo", read_job(demo.str()).value().job);
     for (std::uint64_t seed = 1; seed <= jobs; ++seed)
         print(fmt::format("seed-{}", seed), seed % 5 == 0 ? RandomJobs{seed}.room(3) : RandomJobs{seed}.next());
 }

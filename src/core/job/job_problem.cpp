@@ -71,8 +71,7 @@ private:
     template <class T>
     void each(std::string_view name, const std::vector<T>& members, const auto& look) {
         if (members.size() > most_in_list(name))
-            refuse(name,
-                   fmt::format("{} entries are too many; {} is the most", members.size(), most_in_list(name)));
+            refuse(name, fmt::format("{} entries are too many; {} is the most", members.size(), most_in_list(name)));
         levels_.push_back({name, 0});
         for (const T& member : members) {
             look(member);
