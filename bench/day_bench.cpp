@@ -1,6 +1,6 @@
 #include "core/cutting/cutting_plan.hpp"
 #include "core/job/file.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/steps/job_order.hpp"
 #include "files/job_book.hpp"
 

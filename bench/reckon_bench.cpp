@@ -1,7 +1,7 @@
 // How long a plan takes: build/release/bench/yes-square-bench. Aims and figures measured are in docs/performance.md.
 #include "../tests/random_jobs.hpp"
 #include "core/job/file.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/shelves/bracket_search.hpp"
 
 #include <algorithm>

@@ -2,7 +2,7 @@
 // docs/performance.md.
 #include "core/lines/room_lines.hpp"
 #include "core/lines/solve_lines.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/runs/slide.hpp"
 #include "core/runs/unit_library.hpp"
 

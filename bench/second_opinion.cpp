@@ -2,7 +2,7 @@
 #include "../tests/opinion/opinion.hpp"
 #include "../tests/random_jobs.hpp"
 #include "core/job/file.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/sheets/plan_json.hpp"
 
 #include <cstdlib>

@@ -1,8 +1,8 @@
+#include "app/bench/theme.hpp"
+#include "app/bench/workbench.hpp"
 #include "app/sheets/sheet_writer.hpp"
-#include "app/shell/theme.hpp"
-#include "app/shell/workbench.hpp"
 #include "core/job/file.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 
 #include <QApplication>
 #include <QTemporaryDir>

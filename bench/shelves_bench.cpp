@@ -1,6 +1,7 @@
 // Beams, places of brackets against a general mixed-integer program, and one shelf looked at closely.
 #include "../tests/reference/placement_mip.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
+#include "core/shelves/bracket_search.hpp"
 #include "core/shelves/new_shelf.hpp"
 #include "core/statics/beam.hpp"
 

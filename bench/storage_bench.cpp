@@ -1,5 +1,5 @@
 // A wardrobe of twelve bays reckoned again, and a chest of drawers.
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/stability/new_piece.hpp"
 #include "core/stability/tip_cases.hpp"
 #include "core/storage/new_system.hpp"

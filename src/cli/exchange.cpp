@@ -4,7 +4,7 @@
 #include "core/cutting/delivery.hpp"
 #include "core/job/edits.hpp"
 #include "core/job/file.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/runs/unit_library.hpp"
 #include "core/survey/readings_csv.hpp"
 #include "files/dxf_in.hpp"

@@ -1,6 +1,6 @@
 #include "cli/exchange.hpp"
 #include "cli/job_files.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/sheets/plan_json.hpp"
 #include "core/sheets/summary.hpp"
 

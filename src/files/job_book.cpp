@@ -2,6 +2,7 @@
 
 #include "core/job/fields.hpp"
 #include "core/job/file.hpp"
+#include "core/job/things.hpp"
 
 #include <algorithm>
 #include <cctype>
@@ -91,19 +92,8 @@ std::string names_in(const Job& job) {
         add(room.name);
     for (const Wall& wall : job.walls) {
         add(wall.name);
-        const auto each = [&](const auto& parts) {
-            for (const auto& part : parts)
-                add(part.name);
-        };
-        each(wall.shelves);
-        each(wall.systems);
-        each(wall.pieces);
-        each(wall.boxes);
-        each(wall.feeds);
-        for (const HungCabinet& hung : wall.hung)
-            add(hung.unit.name);
+        for_each_thing(wall, [&](const auto& thing) { add(name_of(thing)); });
         for (const Run& run : wall.runs) {
-            add(run.name);
             for (const CabinetUnit& unit : run.units) {
                 add(unit.name);
                 add(unit.code);

@@ -1,5 +1,5 @@
 #define CATCH_CONFIG_RUNNER
-#include "app/shell/theme.hpp"
+#include "app/bench/theme.hpp"
 
 #include <QApplication>
 #include <QStandardPaths>

@@ -1,6 +1,6 @@
 #include "app/sheets/sheet_writer.hpp"
 #include "core/job/file.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 
 #include <QFile>
 #include <QImage>

@@ -1,7 +1,7 @@
 #pragma once
 
+#include "app/bench/length_field.hpp"
 #include "app/board/board_view.hpp"
-#include "app/shell/length_field.hpp"
 #include "app/shell/main_window.hpp"
 #include "app/survey/survey_panel.hpp"
 

@@ -1,4 +1,4 @@
-#include "app/shell/length_field.hpp"
+#include "app/bench/length_field.hpp"
 
 #include <QLabel>
 #include <QSignalSpy>

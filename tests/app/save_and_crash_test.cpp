@@ -1,4 +1,4 @@
-#include "app/shell/job_snapshot.hpp"
+#include "app/bench/job_snapshot.hpp"
 #include "app/shell/job_store.hpp"
 #include "app/shell/signals.hpp"
 #include "driven_window.hpp"

@@ -1,4 +1,4 @@
-#include "app/shell/workbench.hpp"
+#include "app/bench/workbench.hpp"
 
 #include <QSignalSpy>
 #include <catch2/catch.hpp>
@@ -74,14 +74,14 @@ TEST_CASE("an id selects what has it, of whatever kind and on whatever wall", "[
     CHECK(bench.thing() == "system");
     CHECK(bench.bay()->id == "bay-2");
     CHECK(bench.bay_plan()->number == 2);
-    CHECK(bench.selected_plan<StorageSystem>()->system_id == "system");
+    CHECK(bench.selected_plan<StorageSystem>()->id == "system");
     CHECK_FALSE(bench.run());
     bench.select("system"); // the whole of it: what was chosen within it stays out of it
     CHECK(bench.thing() == "system");
     bench.select("piece");
     CHECK(bench.wall()->id == "two");
     CHECK(bench.selected<Piece>());
-    CHECK(bench.told()->name == bench.selected_plan<Piece>()->piece_name);
+    CHECK(bench.told()->name == bench.selected_plan<Piece>()->name);
     bench.select("nobody has this");
     CHECK(bench.selected<Piece>());
 }

@@ -1,6 +1,6 @@
 #include "app/sheets/revision.hpp"
 #include "app/sheets/sheet_writer.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "driven_window.hpp"
 
 #include <QDate>
@@ -43,7 +43,7 @@ TEST_CASE("the sheets hold every mark, hole, drill, caution and step of every sh
     REQUIRE(code == 0);
     for (std::size_t w = 0; w < plan.walls.size(); ++w)
         for (const ShelfPlan& shelf : plan.walls[w]->shelves) {
-            CHECK(words.contains(QString::fromStdString(job.walls[w].name + ", " + shelf.shelf_name)));
+            CHECK(words.contains(QString::fromStdString(job.walls[w].name + ", " + shelf.name)));
             for (const Hole& hole : shelf.holes) {
                 CHECK(words.contains(QString::fromStdString(format(hole.x, job.unit))));
                 CHECK(words.contains(QString::fromStdString(format(hole.z, job.unit))));

@@ -1,4 +1,4 @@
-#include "app/shell/theme.hpp"
+#include "app/bench/theme.hpp"
 
 #include <QFontMetricsF>
 #include <catch2/catch.hpp>

@@ -1,7 +1,7 @@
 #include "app/shell/job_store.hpp"
 #include "driven_window.hpp"
 
-#include "app/shell/manners.hpp"
+#include "app/bench/manners.hpp"
 
 #include <QAbstractButton>
 #include <QAbstractItemView>

@@ -1,5 +1,5 @@
 #include "core/boxes/new_box.hpp"
-#include "core/plan/clashes.hpp"
+#include "core/reckon/clashes.hpp"
 #include "piece_walls.hpp"
 #include "run_walls.hpp"
 

@@ -1,5 +1,5 @@
 #include "core/feeds/lead.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "shelf_walls.hpp"
 
 #include <Eigen/Dense>

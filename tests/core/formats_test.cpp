@@ -1,6 +1,6 @@
 #include "core/cutting/cutting_plan.hpp"
 #include "core/measure/csv_table.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/sheets/cut_drawing.hpp"
 #include "core/sheets/drill_template.hpp"
 #include "core/sheets/elevation.hpp"

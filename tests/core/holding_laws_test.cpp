@@ -1,6 +1,6 @@
 #include "core/fixings/choose_fixing.hpp"
 #include "core/fixings/wood_screw.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "piece_walls.hpp"
 
 #include <catch2/catch.hpp>

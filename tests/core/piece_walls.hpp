@@ -1,7 +1,7 @@
 #pragma once
 
 #include "core/job/edits.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/stability/new_piece.hpp"
 #include "core/storage/new_system.hpp"
 #include "shelf_walls.hpp"

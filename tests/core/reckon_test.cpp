@@ -1,5 +1,5 @@
 #include "core/job/file.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/shelves/layouts.hpp"
 
@@ -417,7 +417,7 @@ TEST_CASE("every cure the program offers does what it says", "[reckon][cures]") 
                         CHECK(cured != job);
                         for (const auto& w : reckon(cured).walls)
                             for (const ShelfPlan& s : w->shelves)
-                                if (s.shelf_id == shelf.shelf_id)
+                                if (s.id == shelf.id)
                                     CHECK_FALSE(find(s, check.code));
                     }
     }

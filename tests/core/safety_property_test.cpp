@@ -1,7 +1,7 @@
 #include "core/fixings/bracket_forces.hpp"
 #include "core/fixings/choose_fixing.hpp"
 #include "core/fixings/wood_screw.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 
 #include <algorithm>
 #include <catch2/catch.hpp>

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "core/job/edits.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/shelves/new_shelf.hpp"
 
 #include <algorithm>

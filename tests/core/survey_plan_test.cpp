@@ -1,6 +1,6 @@
 #include "core/job/file.hpp"
 #include "core/job/schema.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/sheets/plan_json.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/survey/hidden_wall.hpp"

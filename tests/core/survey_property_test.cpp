@@ -1,5 +1,5 @@
 #include "core/job/file.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/survey/readings_csv.hpp"
 
 #include <algorithm>

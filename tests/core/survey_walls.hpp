@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 
 #include <algorithm>
 

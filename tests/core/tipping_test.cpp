@@ -1,6 +1,7 @@
 #include "core/stability/inventory.hpp"
 #include "core/stability/restraint.hpp"
 #include "core/stability/tip_cases.hpp"
+#include "core/stability/tipping.hpp"
 #include "piece_walls.hpp"
 #include "run_walls.hpp"
 

@@ -1,7 +1,7 @@
 #include "../opinion/printed_sum.hpp"
 #include "../random_jobs.hpp"
 #include "core/measure/sum.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/sheets/summary.hpp"
 #include "demo_job.hpp"
 

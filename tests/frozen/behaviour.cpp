@@ -2,7 +2,7 @@
 // shape and after it, and compared. Goes when the move is done.
 #include "../random_jobs.hpp"
 #include "core/job/file.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/sheets/elevation.hpp"
 #include "core/sheets/plan_json.hpp"
 #include "core/sheets/summary.hpp"

@@ -2,7 +2,7 @@
 #include "../random_jobs.hpp"
 #include "core/job/edits.hpp"
 #include "core/job/file.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/sheets/plan_json.hpp"
 #include "opinion.hpp"
 

@@ -1,3 +1,4 @@
+#include "core/shelves/bracket_search.hpp"
 #include "placement_mip.hpp"
 
 #include <catch2/catch.hpp>

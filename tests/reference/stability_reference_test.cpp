@@ -2,6 +2,7 @@
 // a rigid body tipped step by step.
 #include "../core/piece_walls.hpp"
 #include "core/stability/tip_cases.hpp"
+#include "core/stability/tipping.hpp"
 #include "core/statics/gravity.hpp"
 #include "core/storage/bay_contents.hpp"
 

@@ -1,9 +1,9 @@
 #pragma once
 
-#include "app/shell/theme.hpp"
-#include "app/shell/workbench.hpp"
-#include "core/plan/wall_site.hpp"
+#include "app/bench/theme.hpp"
+#include "app/bench/workbench.hpp"
 #include "core/sheets/elevation.hpp"
+#include "core/site/wall_site.hpp"
 
 #include <QWidget>
 

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "app/shell/theme.hpp"
+#include "app/bench/theme.hpp"
 #include "core/sheets/drawing.hpp"
 
 #include <QWidget>

@@ -1,6 +1,6 @@
 #include "app/catalogue/fixings_at_hand.hpp"
 
-#include "app/shell/read_only_table.hpp"
+#include "app/bench/read_only_table.hpp"
 #include "core/fixings/choose_fixing.hpp"
 #include "core/job/own_entries.hpp"
 #include "core/measure/entry.hpp"

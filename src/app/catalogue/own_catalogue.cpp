@@ -1,6 +1,6 @@
 #include "app/catalogue/own_catalogue.hpp"
 
-#include "app/shell/words.hpp"
+#include "app/bench/words.hpp"
 #include "core/job/file.hpp"
 #include "core/job/own_entries.hpp"
 

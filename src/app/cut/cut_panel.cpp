@@ -1,10 +1,10 @@
 #include "app/cut/cut_panel.hpp"
 
+#include "app/bench/read_only_table.hpp"
 #include "app/board/picking.hpp"
 #include "app/cut/delivery_page.hpp"
 #include "app/cut/kit_page.hpp"
 #include "app/cut/stock_page.hpp"
-#include "app/shell/read_only_table.hpp"
 #include "core/sheets/cut_drawing.hpp"
 
 #include <QHeaderView>

@@ -1,7 +1,7 @@
 #pragma once
 
+#include "app/bench/day.hpp"
 #include "app/board/drawing_view.hpp"
-#include "app/shell/day.hpp"
 
 #include <QComboBox>
 #include <QLabel>

@@ -1,6 +1,6 @@
 #include "app/cut/delivery_page.hpp"
 
-#include "app/shell/read_only_table.hpp"
+#include "app/bench/read_only_table.hpp"
 #include "core/cutting/delivery.hpp"
 
 #include <QGridLayout>

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "app/shell/day.hpp"
+#include "app/bench/day.hpp"
 
 #include <QLabel>
 #include <QSpinBox>

@@ -1,6 +1,6 @@
 #include "app/cut/kit_page.hpp"
 
-#include "app/shell/read_only_table.hpp"
+#include "app/bench/read_only_table.hpp"
 
 #include <QHeaderView>
 #include <QVBoxLayout>

@@ -1,7 +1,7 @@
 #include "app/cut/stock_page.hpp"
 
-#include "app/shell/choices.hpp"
-#include "app/shell/read_only_table.hpp"
+#include "app/bench/choices.hpp"
+#include "app/bench/read_only_table.hpp"
 #include "core/cutting/cut_list.hpp"
 
 #include <QHBoxLayout>

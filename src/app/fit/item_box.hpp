@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/plan/clashes.hpp"
+#include "core/reckon/clashes.hpp"
 
 #include <algorithm>
 #include <optional>

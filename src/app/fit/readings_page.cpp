@@ -1,6 +1,6 @@
 #include "app/fit/readings_page.hpp"
 
-#include "app/shell/read_only_table.hpp"
+#include "app/bench/read_only_table.hpp"
 #include "core/measure/entry.hpp"
 
 #include <QHBoxLayout>

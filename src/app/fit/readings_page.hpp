@@ -1,9 +1,9 @@
 #pragma once
 
-#include "app/shell/day.hpp"
-#include "app/shell/part_form.hpp"
+#include "app/bench/day.hpp"
+#include "app/bench/part_form.hpp"
 
-#include "app/shell/manners.hpp"
+#include "app/bench/manners.hpp"
 #include <QComboBox>
 #include <QLabel>
 #include <QPushButton>

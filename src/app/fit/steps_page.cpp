@@ -1,6 +1,6 @@
 #include "app/fit/steps_page.hpp"
 
-#include "app/shell/read_only_table.hpp"
+#include "app/bench/read_only_table.hpp"
 #include "core/shelves/shelf_steps.hpp"
 
 #include <QDateTime>

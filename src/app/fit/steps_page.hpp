@@ -1,8 +1,8 @@
 #pragma once
 
-#include "app/shell/day.hpp"
+#include "app/bench/day.hpp"
 
-#include "app/shell/manners.hpp"
+#include "app/bench/manners.hpp"
 #include <QCheckBox>
 #include <QComboBox>
 #include <QLabel>

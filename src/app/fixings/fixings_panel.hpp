@@ -1,9 +1,9 @@
 #pragma once
 
+#include "app/bench/workbench.hpp"
 #include "app/fixings/study_panel.hpp"
 #include "app/fixings/thing_fixings.hpp"
 #include "app/fixings/unit_fixings.hpp"
-#include "app/shell/workbench.hpp"
 
 #include <QLabel>
 #include <QStackedWidget>

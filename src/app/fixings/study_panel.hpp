@@ -1,9 +1,9 @@
 #pragma once
 
+#include "app/bench/workbench.hpp"
 #include "app/board/drawing_view.hpp"
-#include "app/shell/workbench.hpp"
 
-#include "app/shell/manners.hpp"
+#include "app/bench/manners.hpp"
 #include <QLabel>
 #include <QTableWidget>
 #include <QVBoxLayout>

@@ -1,7 +1,7 @@
 #include "app/fixings/thing_fixings.hpp"
 
-#include "app/shell/heading.hpp"
-#include "app/shell/read_only_table.hpp"
+#include "app/bench/heading.hpp"
+#include "app/bench/read_only_table.hpp"
 #include "core/sheets/summary.hpp"
 
 #include <QVBoxLayout>

@@ -1,7 +1,7 @@
 #pragma once
 
+#include "app/bench/workbench.hpp"
 #include "app/board/drawing_view.hpp"
-#include "app/shell/workbench.hpp"
 
 #include <QLabel>
 #include <QTableWidget>

@@ -129,7 +129,7 @@ std::vector<Choice> choices_for_shelf(const Workbench& bench) {
             return draw_alternative(studs, shelf, bracket, alternative, width, height);
         };
         choice.what = tr_here("Choose layout");
-        choice.edit = ChooseLayout{plan.shelf_id, alternative.layout.school, alternative.extra_brackets};
+        choice.edit = ChooseLayout{plan.id, alternative.layout.school, alternative.extra_brackets};
     }
     return choices;
 }

@@ -1,7 +1,7 @@
 #pragma once
 
-#include "app/shell/theme.hpp"
-#include "app/shell/workbench.hpp"
+#include "app/bench/theme.hpp"
+#include "app/bench/workbench.hpp"
 
 #include <QHBoxLayout>
 #include <QWidget>

@@ -1,6 +1,6 @@
 #include "app/layout/audit_panel.hpp"
 
-#include "app/shell/choices.hpp"
+#include "app/bench/choices.hpp"
 #include "core/boxes/new_box.hpp"
 
 namespace yes_square::app {

@@ -1,7 +1,7 @@
 #include "app/layout/box_panel.hpp"
 
-#include "app/shell/choices.hpp"
-#include "app/shell/read_only_table.hpp"
+#include "app/bench/choices.hpp"
+#include "app/bench/read_only_table.hpp"
 #include "core/boxes/new_box.hpp"
 
 namespace yes_square::app {

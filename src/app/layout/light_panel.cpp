@@ -1,6 +1,6 @@
 #include "app/layout/light_panel.hpp"
 
-#include "app/shell/read_only_table.hpp"
+#include "app/bench/read_only_table.hpp"
 #include "core/feeds/lead.hpp"
 
 namespace yes_square::app {

@@ -1,6 +1,6 @@
 #include "app/layout/piece_panel.hpp"
 
-#include "app/shell/choices.hpp"
+#include "app/bench/choices.hpp"
 #include "core/stability/new_piece.hpp"
 #include "core/stability/piece_words.hpp"
 #include "core/stability/restraint.hpp"

@@ -1,7 +1,7 @@
 #pragma once
 
+#include "app/bench/verdict_label.hpp"
 #include "app/layout/thing_panel.hpp"
-#include "app/shell/verdict_label.hpp"
 
 namespace yes_square::app {
 

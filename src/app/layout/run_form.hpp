@@ -1,6 +1,6 @@
 #pragma once
 
-#include "app/shell/bound_form.hpp"
+#include "app/bench/bound_form.hpp"
 
 namespace yes_square::app {
 

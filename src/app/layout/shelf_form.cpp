@@ -1,6 +1,6 @@
 #include "app/layout/shelf_form.hpp"
 
-#include "app/shell/choices.hpp"
+#include "app/bench/choices.hpp"
 #include "core/job/fields.hpp"
 #include "core/shelves/carrier.hpp"
 #include "core/shelves/new_shelf.hpp"

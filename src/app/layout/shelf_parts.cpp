@@ -1,8 +1,8 @@
 #include "app/layout/shelf_parts.hpp"
 
-#include "app/shell/heading.hpp"
-#include "app/shell/theme.hpp"
-#include "app/shell/words.hpp"
+#include "app/bench/heading.hpp"
+#include "app/bench/theme.hpp"
+#include "app/bench/words.hpp"
 #include "core/shelves/carrier.hpp"
 #include "core/shelves/plate.hpp"
 

@@ -1,6 +1,6 @@
 #include "app/layout/system_panel.hpp"
 
-#include "app/shell/choices.hpp"
+#include "app/bench/choices.hpp"
 #include "core/storage/bay_widths.hpp"
 #include "core/storage/new_system.hpp"
 #include "core/storage/system_words.hpp"

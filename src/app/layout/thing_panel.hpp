@@ -1,6 +1,6 @@
 #pragma once
 
-#include "app/shell/part_form.hpp"
+#include "app/bench/part_form.hpp"
 
 #include <QAbstractButton>
 #include <QHBoxLayout>

@@ -1,6 +1,6 @@
 #include "app/lines/lines_panel.hpp"
 
-#include "app/shell/read_only_table.hpp"
+#include "app/bench/read_only_table.hpp"
 #include "core/lines/room_lines.hpp"
 
 #include <QHBoxLayout>

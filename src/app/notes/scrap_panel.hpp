@@ -1,8 +1,8 @@
 #pragma once
 
-#include "app/shell/workbench.hpp"
+#include "app/bench/workbench.hpp"
 
-#include "app/shell/manners.hpp"
+#include "app/bench/manners.hpp"
 
 namespace yes_square::app {
 

@@ -1,8 +1,8 @@
 #pragma once
 
+#include "app/bench/length_field.hpp"
 #include "app/board/board_view.hpp"
 #include "app/practice/practice_wall.hpp"
-#include "app/shell/length_field.hpp"
 
 #include <QDialog>
 #include <QPushButton>

@@ -1,7 +1,7 @@
 #include "app/record/book_dialog.hpp"
 
-#include "app/shell/day.hpp"
-#include "app/shell/read_only_table.hpp"
+#include "app/bench/day.hpp"
+#include "app/bench/read_only_table.hpp"
 
 #include <QDir>
 #include <QFileDialog>

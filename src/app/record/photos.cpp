@@ -1,6 +1,6 @@
 #include "app/record/photos.hpp"
 
-#include "app/shell/words.hpp"
+#include "app/bench/words.hpp"
 
 #include <QCryptographicHash>
 #include <QDir>

@@ -1,6 +1,6 @@
 #include "app/record/record_panel.hpp"
 
-#include "app/shell/read_only_table.hpp"
+#include "app/bench/read_only_table.hpp"
 
 #include <QGridLayout>
 #include <QHBoxLayout>

@@ -1,7 +1,7 @@
 #include "app/sheets/day_sheets.hpp"
 
+#include "app/bench/day.hpp"
 #include "app/record/sign_dialog.hpp"
-#include "app/shell/day.hpp"
 #include "core/sheets/cut_drawing.hpp"
 #include "core/sheets/drill_template.hpp"
 #include "core/sheets/elevation.hpp"
@@ -229,8 +229,9 @@ Drawing signature_drawing(const std::string& strokes, double width, double heigh
 }
 
 bool has_anything(const WallPlan& plan) {
-    return !plan.shelves.empty() || !plan.runs.empty() || !plan.systems.empty() || !plan.pieces.empty() ||
-           !plan.boxes.empty() || !plan.hung.empty();
+    bool any = false;
+    for_each_thing(plan, [&](const ThingPlan&) { any = true; });
+    return any;
 }
 
 } // namespace

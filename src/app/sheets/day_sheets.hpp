@@ -1,7 +1,7 @@
 #pragma once
 
 #include "app/sheets/page.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 
 namespace yes_square::app {
 

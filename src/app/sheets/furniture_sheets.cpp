@@ -242,7 +242,7 @@ bool write_part_labels(Page& page, const Job& job, const Plan& plan) {
         for (const SystemPlan& system : wall->systems) {
             const double room = page.body_height();
             for (const Drawing& labels : part_label_pages(system, page.width(), room, voice)) {
-                page.begin(tr("Labels: %1").arg(text(system.system_name)),
+                page.begin(tr("Labels: %1").arg(text(system.name)),
                            tr("%1. Cut out, stick one on each part before it is carried.").arg(text(job.title)));
                 page.drawing([&](double, double) { return labels; }, room);
                 any = true;

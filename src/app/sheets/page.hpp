@@ -1,7 +1,7 @@
 #pragma once
 
+#include "app/bench/words.hpp"
 #include "app/board/painter.hpp"
-#include "app/shell/words.hpp"
 
 #include <QDate>
 #include <QFontMetricsF>

@@ -47,7 +47,7 @@ private:
     }
 
     void overview() {
-        begin(tr("%1, %2").arg(text(wall_.name), text(plan_.run_name)));
+        begin(tr("%1, %2").arg(text(wall_.name), text(plan_.name)));
         page_.drawing(
             [&](double width, double height) {
                 ElevationFrame frame;
@@ -149,9 +149,9 @@ private:
             if (unit.holes.empty())
                 continue;
             if (std::exchange(first, false))
-                begin(tr("Cards for the backs: %1").arg(text(plan_.run_name)));
+                begin(tr("Cards for the backs: %1").arg(text(plan_.name)));
             if (page_.left_over() < card_height + 16)
-                begin(tr("Cards for the backs: %1").arg(text(plan_.run_name)));
+                begin(tr("Cards for the backs: %1").arg(text(plan_.name)));
             page_.heading(text(unit.name));
             if (unit.fixing)
                 page_.write(tr("%1, %2 long; pilot %3; tape on the bit at %4 from the face of the wall")

@@ -5,7 +5,7 @@
 #include "app/sheets/page.hpp"
 #include "app/sheets/revision.hpp"
 #include "app/sheets/run_sheets.hpp"
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/sheets/elevation.hpp"
 #include "core/sheets/load_label.hpp"
 #include "core/sheets/summary.hpp"

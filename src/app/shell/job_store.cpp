@@ -1,6 +1,6 @@
 #include "app/shell/job_store.hpp"
 
-#include "app/shell/words.hpp"
+#include "app/bench/words.hpp"
 
 #include <QDir>
 #include <QFile>

@@ -1,6 +1,6 @@
 #include "app/shell/main_window.hpp"
 
-#include "app/shell/manners.hpp"
+#include "app/bench/manners.hpp"
 
 #include "app/board/board_view.hpp"
 #include "app/board/drawing_view.hpp"
@@ -409,22 +409,14 @@ void MainWindow::refresh_pickers() {
             items_->setCurrentIndex(items_->count() - 1);
     };
     if (const Wall* wall = bench_.wall()) {
-        for (const Shelf& shelf : wall->shelves)
-            add_item(text(shelf.name), shelf.id, bench_.shelf() && shelf.id == bench_.shelf()->id);
-        for (const Run& run : wall->runs)
-            for (const CabinetUnit& unit : run.units)
-                add_item(tr("%1: %2").arg(text(run.name), text(unit.name)), unit.id,
-                         bench_.unit() && unit.id == bench_.unit()->id);
-        for (const StorageSystem& system : wall->systems)
-            add_item(text(system.name), system.id, system.id == bench_.thing());
-        for (const Piece& piece : wall->pieces)
-            add_item(text(piece.name), piece.id, piece.id == bench_.thing());
-        for (const WallBox& box : wall->boxes)
-            add_item(text(box.name), box.id, box.id == bench_.thing());
-        for (const HungCabinet& hung : wall->hung)
-            add_item(text(hung.unit.name), hung.id, hung.id == bench_.thing());
-        for (const LightFeed& feed : wall->feeds)
-            add_item(text(feed.name), feed.id, feed.id == bench_.thing());
+        for_each_thing(*wall, [&]<class Thing>(const Thing& thing) {
+            if constexpr (std::is_same_v<Thing, Run>)
+                for (const CabinetUnit& unit : thing.units)
+                    add_item(tr("%1: %2").arg(text(thing.name), text(unit.name)), unit.id,
+                             bench_.unit() && unit.id == bench_.unit()->id);
+            else
+                add_item(text(name_of(thing)), thing.id, bench_.selected<Thing>() == &thing);
+        });
     }
     items_->setEnabled(items_->count() > 0);
     units_->setCurrentIndex(static_cast<int>(bench_.job().unit));

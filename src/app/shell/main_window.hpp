@@ -1,10 +1,10 @@
 #pragma once
 
+#include "app/bench/day.hpp"
+#include "app/bench/workbench.hpp"
 #include "app/sheets/sheet_writer.hpp"
-#include "app/shell/day.hpp"
 #include "app/shell/job_store.hpp"
 #include "app/shell/stage_strip.hpp"
-#include "app/shell/workbench.hpp"
 #include "core/sheets/drawing.hpp"
 
 #include <QComboBox>

@@ -74,7 +74,9 @@ Standing layout_standing(const Job& job, const Plan& plan) {
     }
     std::size_t things = 0;
     for (const Wall& wall : job.walls)
-        things += wall.systems.size() + wall.pieces.size() + wall.boxes.size() + wall.hung.size();
+        for_each_list(wall, [&](const auto& parts) { things += parts.size(); });
+    for (const Wall& wall : job.walls)
+        things -= wall.shelves.size() + wall.runs.size(); // counted above, runs by their cabinets
     if (shelves + cabinets + things == 0)
         return {Progress::missing, tr("nothing laid out yet")};
     const std::size_t errors = count_checks(plan, Severity::error);

@@ -1,8 +1,8 @@
 #pragma once
 
-#include "app/shell/day.hpp"
-#include "app/shell/theme.hpp"
-#include "app/shell/workbench.hpp"
+#include "app/bench/day.hpp"
+#include "app/bench/theme.hpp"
+#include "app/bench/workbench.hpp"
 
 #include <QTimer>
 #include <QWidget>

@@ -1,6 +1,6 @@
 #include "app/survey/level_page.hpp"
 
-#include "app/shell/heading.hpp"
+#include "app/bench/heading.hpp"
 #include "app/survey/readings.hpp"
 #include "app/survey/working_links.hpp"
 #include "core/sheets/profile_drawing.hpp"

@@ -1,7 +1,7 @@
 #pragma once
 
+#include "app/bench/bound_form.hpp"
 #include "app/board/drawing_view.hpp"
-#include "app/shell/bound_form.hpp"
 
 namespace yes_square::app {
 

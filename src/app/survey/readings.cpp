@@ -1,6 +1,6 @@
 #include "app/survey/readings.hpp"
 
-#include "app/shell/words.hpp"
+#include "app/bench/words.hpp"
 
 #include <algorithm>
 #include <array>

@@ -1,6 +1,6 @@
 #include "app/survey/readings_editor.hpp"
 
-#include "app/shell/theme.hpp"
+#include "app/bench/theme.hpp"
 #include "core/measure/entry.hpp"
 
 #include <QGridLayout>

@@ -3,8 +3,8 @@
 #include <functional>
 #include <vector>
 
-#include "app/shell/theme.hpp"
-#include "app/shell/workbench.hpp"
+#include "app/bench/theme.hpp"
+#include "app/bench/workbench.hpp"
 #include "core/sheets/elevation.hpp"
 
 #include <QButtonGroup>

@@ -1,6 +1,6 @@
 #include "app/survey/wall_form.hpp"
 
-#include "app/shell/choices.hpp"
+#include "app/bench/choices.hpp"
 
 namespace yes_square::app {
 namespace {

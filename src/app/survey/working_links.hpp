@@ -1,6 +1,6 @@
 #pragma once
 
-#include "app/shell/workbench.hpp"
+#include "app/bench/workbench.hpp"
 
 #include <QLabel>
 

@@ -1,7 +1,7 @@
 #pragma once
 
-#include "app/shell/day.hpp"
-#include "app/shell/theme.hpp"
+#include "app/bench/day.hpp"
+#include "app/bench/theme.hpp"
 #include "app/wallside/speech.hpp"
 #include "core/fitting/wall_marks.hpp"
 

@@ -2,6 +2,7 @@
 
 #include "core/fixings/used_working.hpp"
 #include "core/runs/hang_unit.hpp"
+#include "core/site/check_writer.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -13,17 +14,19 @@ Quantity mass(double kg) {
     return {Kind::mass, kg};
 }
 
-class Auditor {
+class Auditor : CheckWriter {
 public:
-    Auditor(const HungCabinet& hung, const WallSite& site)
-        : hung_{hung}
+    Auditor(const HungCabinet& hung, const WallSite& site, HungPlan& plan)
+        : CheckWriter{plan.checks, hung.left, hung.top}
+        , hung_{hung}
         , sure_{proved_only(site.survey)}
         , site_{site.rules, site.catalogue, site.wall, site.service_class, sure_}
-        , rails_{rails_of(hung.unit, site.rules.runs)} {}
+        , rails_{rails_of(hung.unit, site.rules.runs)}
+        , plan_{plan} {}
 
-    HungPlan audit() {
-        plan_.hung_id = hung_.id;
-        plan_.hung_name = hung_.unit.name;
+    void audit() {
+        plan_.id = hung_.id;
+        plan_.name = hung_.unit.name;
         CabinetUnit afresh = hung_.unit;
         afresh.hanging = Hanging::screws;
         plan_.wanted = hang_unit({afresh, RunLevel::wall, {hung_.left, hung_.unit.width}, bottom_edge()}, site_);
@@ -32,7 +35,6 @@ public:
         to_add();
         judge();
         words();
-        return std::move(plan_);
     }
 
 private:
@@ -40,11 +42,6 @@ private:
 
     Length bottom_edge() const { return hung_.top - hung_.unit.height; }
     bool known() const { return hung_.gauge && hung_.screw_length > Length{} && site_.timber(); }
-
-    Check& add(CheckCode code, Severity severity, Sentence message, std::optional<Quantity> amount = std::nullopt) {
-        return plan_.checks.emplace_back(Check{code, severity, std::move(message), amount, {}, hung_.left, hung_.top});
-    }
-    static void advise(Check& check, Sentence said) { check.cures.push_back({std::move(said), std::nullopt}); }
 
     std::vector<double> proved_columns() const {
         std::vector<double> columns;
@@ -306,13 +303,15 @@ private:
     const WallSite site_;
     const std::vector<HangingRail> rails_;
     Used worst_;
-    HungPlan plan_;
+    HungPlan& plan_;
 };
 
 } // namespace
 
 HungPlan audit_cabinet(const HungCabinet& hung, const WallSite& site) {
-    return Auditor{hung, site}.audit();
+    HungPlan plan;
+    Auditor{hung, site, plan}.audit();
+    return plan;
 }
 
 std::string_view words(HungVerdict verdict) {

@@ -4,6 +4,7 @@
 #include "core/fixings/used_working.hpp"
 #include "core/runs/hang_unit.hpp"
 #include "core/shelves/verdicts.hpp"
+#include "core/site/check_writer.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -19,18 +20,20 @@ Quantity mass(double kg) {
     return {Kind::mass, kg};
 }
 
-class BoxReckoner {
+class BoxReckoner : CheckWriter {
 public:
-    BoxReckoner(const WallBox& box, const WallSite& site)
-        : box_{box}
+    BoxReckoner(const WallBox& box, const WallSite& site, BoxPlan& plan)
+        : CheckWriter{plan.checks, box.left, box.top}
+        , box_{box}
         , sure_{proved_only(site.survey)}
-        , site_{site.rules, site.catalogue, site.wall, site.service_class, sure_} {}
+        , site_{site.rules, site.catalogue, site.wall, site.service_class, sure_}
+        , plan_{plan} {}
 
-    BoxPlan reckon() {
-        plan_.box_id = box_.id;
-        plan_.box_name = box_.name;
+    void reckon() {
+        plan_.id = box_.id;
+        plan_.name = box_.name;
         if (cannot_be_made())
-            return std::move(plan_);
+            return;
         plan_.parts = box_parts(box_);
         plan_.diagonal = Length::nearest_to_metres(std::hypot(box_.width.in_metres(), box_.height.in_metres()));
         plan_.shelf_tops = shelf_tops(box_);
@@ -43,16 +46,9 @@ public:
         plan_.hang = hang_unit({unit, RunLevel::wall, {box_.left, box_.width}, box_.bottom(), true}, site_);
         check();
         words();
-        return std::move(plan_);
     }
 
 private:
-    Check& add(CheckCode code, Severity severity, Sentence message, std::optional<Quantity> amount = std::nullopt) {
-        return plan_.checks.emplace_back(Check{code, severity, std::move(message), amount, {}, box_.left, box_.top});
-    }
-    static void advise(Check& check, Sentence words, std::optional<Edit> edit = std::nullopt) {
-        check.cures.push_back({std::move(words), std::move(edit)});
-    }
     template <class Alter>
     void advise_changed(Check& check, Sentence words, Alter alter) {
         WallBox changed = box_;
@@ -306,13 +302,15 @@ private:
     const WallSite site_;
     double goods_kg_ = 0;
     Source goods_source_;
-    BoxPlan plan_;
+    BoxPlan& plan_;
 };
 
 } // namespace
 
 BoxPlan reckon_box(const WallBox& box, const WallSite& site) {
-    return BoxReckoner{box, site}.reckon();
+    BoxPlan plan;
+    BoxReckoner{box, site, plan}.reckon();
+    return plan;
 }
 
 } // namespace yes_square

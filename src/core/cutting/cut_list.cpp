@@ -128,8 +128,8 @@ private:
         const auto* framing = std::get_if<Framing>(&wall_->structure);
         const auto first_of = [&](const Nogging& nogging) -> std::string {
             for (const ShelfPlan& shelf : plan.shelves)
-                if (!nogging.holds.empty() && shelf.shelf_name == nogging.holds.front().shelf)
-                    return shelf.shelf_id;
+                if (!nogging.holds.empty() && shelf.name == nogging.holds.front().shelf)
+                    return shelf.id;
             return {};
         };
         for (const Nogging& nogging : plan.noggings)

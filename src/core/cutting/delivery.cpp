@@ -128,8 +128,8 @@ std::vector<DeliveryFinding> check_delivery(const Job& job, const Plan& plan) {
                 for (const std::string& item : line.for_items)
                     for (const auto& wall : plan.walls)
                         for (const ShelfPlan& shelf : wall->shelves)
-                            if (shelf.shelf_id == item)
-                                stops.push_back({"{0} on {1}", {shelf.shelf_name, wall->wall_name}});
+                            if (shelf.id == item)
+                                stops.push_back({"{0} on {1}", {shelf.name, wall->wall_name}});
         return stops;
     };
     for (const DeliveryLine& line : job.delivery) {

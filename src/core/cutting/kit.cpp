@@ -96,8 +96,7 @@ private:
         for (std::size_t i = 0; i < plan.pieces.size(); ++i)
             piece(wall.pieces[i], plan.pieces[i]);
         for (const BoxPlan& box : plan.boxes)
-            count_in(KitGroup::fixings, "back screw", {"Screw that holds a back to its box"}, box.back_screws,
-                     box.box_id);
+            count_in(KitGroup::fixings, "back screw", {"Screw that holds a back to its box"}, box.back_screws, box.id);
         count_in(KitGroup::fixings, "nogging screw", {"Screw for a nogging's ends, two at each: #10, 75 mm or 3 in"},
                  4 * plan.noggings.size(), wall.id);
         for (const FeedPlan& feed : plan.feeds)
@@ -218,10 +217,10 @@ private:
             return;
         const std::string lead{properties(feed.leads[*feed.lead].conductor).words};
         tool("lead " + lead, {"Lead {0}: {1} in all", {lead, quantity(feed.near_lead + feed.far_lead + feed.length())}},
-             feed.feed_id, KitGroup::hardware);
+             feed.id, KitGroup::hardware);
         count_in(KitGroup::hardware, fmt::format("driver {:.0f} W", std::ceil(feed.driver_watts)),
                  {"Driver of {0} or more", {Quantity{Kind::power, feed.driver_watts}}},
-                 static_cast<std::size_t>(feed.drivers), feed.feed_id);
+                 static_cast<std::size_t>(feed.drivers), feed.id);
     }
 
     void usual_tools() {

@@ -1,6 +1,7 @@
 #include "core/feeds/reckon_feed.hpp"
 
 #include "core/feeds/lead.hpp"
+#include "core/site/check_writer.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -31,8 +32,8 @@ public:
         , wall_{walls} {}
 
     FeedPlan reckon() {
-        plan_.feed_id = feed_.id;
-        plan_.feed_name = feed_.name;
+        plan_.id = feed_.id;
+        plan_.name = feed_.name;
         place();
         if (plan_.length() <= Length{}) {
             check(CheckCode::feed_along_nothing, Severity::error,
@@ -55,9 +56,8 @@ public:
 
 private:
     void check(CheckCode code, Severity severity, Sentence message, Sentence cure, std::optional<Edit> edit = {}) {
-        Check& added = plan_.checks.emplace_back(Check{code, severity, std::move(message)});
-        added.x = plan_.left;
-        added.z = plan_.height;
+        Check& added =
+            add_check(plan_.checks, code, severity, std::move(message), std::nullopt, plan_.left, plan_.height);
         added.cures.push_back({std::move(cure), std::move(edit)});
     }
 
@@ -75,7 +75,7 @@ private:
                 plan_.height = shelf.underside();
             }
         for (const RunPlan& run : wall_.runs)
-            if (run.run_id == feed_.item && !run.units.empty()) {
+            if (run.id == feed_.item && !run.units.empty()) {
                 plan_.left = run.layout.left();
                 plan_.right = run.layout.right();
                 plan_.height = run.units.front().bottom;

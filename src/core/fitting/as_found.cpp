@@ -97,7 +97,7 @@ void record_hole(Job& job, const Plan& plan, const std::string& wall_id, const W
     const std::string run_id = unit.run ? unit.run->id : mark.item;
     for (const auto& of_wall : plan.walls)
         for (const RunPlan& run : of_wall->runs)
-            if (run.run_id == run_id && !run.units.empty()) {
+            if (run.id == run_id && !run.units.empty()) {
                 PlaceRun place{run_id, run.layout.left(), {}};
                 const Run* chosen = find_run(std::as_const(job), run_id);
                 for (std::size_t i = 0; chosen && i < chosen->units.size(); ++i)

@@ -41,8 +41,8 @@ std::optional<Work> find_work(const std::string& id, const WallSite& site, const
                         shelf.height, shelf.depth, &plan.shelves[i]};
     for (std::size_t r = 0; r < wall.runs.size(); ++r) {
         const RunPlan& run = plan.runs[r];
-        if (run.run_id == id && !run.units.empty())
-            return Work{run.run_name,
+        if (run.id == id && !run.units.empty())
+            return Work{run.name,
                         run.layout.left(),
                         run.layout.right(),
                         run.units.front().bottom,

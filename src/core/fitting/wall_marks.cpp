@@ -27,14 +27,14 @@ public:
         for (const PiecePlan& piece : plan_.pieces)
             for (std::size_t i = 0; i < piece.places.size(); ++i) {
                 const RestraintPlace& place = piece.places[i];
-                hole(piece.piece_id, {"{0}: place {1} that holds it", {piece.piece_name, count(i + 1)}}, place.x,
-                     place.z, place.hold, piece.fixing);
+                hole(piece.id, {"{0}: place {1} that holds it", {piece.name, count(i + 1)}}, place.x, place.z,
+                     place.hold, piece.fixing);
             }
         for (const BoxPlan& box : plan_.boxes)
-            holes_of(box.box_id, box.hang, box.box_name);
+            holes_of(box.id, box.hang, box.name);
         for (const HungPlan& hung : plan_.hung)
             if (hung.verdict != HungVerdict::sound)
-                holes_of(hung.hung_id, hung.wanted, hung.hung_name);
+                holes_of(hung.id, hung.wanted, hung.name);
         return std::move(marks_);
     }
 
@@ -100,19 +100,19 @@ private:
             return;
         const bool hangs = run.level == RunLevel::wall;
         const Length z = hangs ? run.units.front().bottom : run.units.front().top;
-        level_line(run.run_id,
-                   {hangs ? std::string_view{"{0}: bottoms of its units"} : "{0}: tops of its units", {run.run_name}},
+        level_line(run.id,
+                   {hangs ? std::string_view{"{0}: bottoms of its units"} : "{0}: tops of its units", {run.name}},
                    run.layout.left(), run.layout.right(), z);
-        plumb_line(run.run_id, {"{0} begins here", {run.run_name}}, run.layout.left(), z);
-        plumb_line(run.run_id, {"{0} ends here", {run.run_name}}, run.layout.right(), z);
+        plumb_line(run.id, {"{0} begins here", {run.name}}, run.layout.left(), z);
+        plumb_line(run.id, {"{0} ends here", {run.name}}, run.layout.right(), z);
         for (const UnitPlan& unit : run.units)
             holes_of(unit.unit_id, unit, unit.name);
         for (const RunPiece& piece : run.pieces)
             if (piece.what == RunPiece::What::suspension_rail)
                 for (std::size_t i = 0; i < piece.fixings.size(); ++i)
-                    hole(run.run_id,
+                    hole(run.id,
                          {"{0}: rail, fixing {1}, screws there: {2}",
-                          {run.run_name, count(i + 1), count(piece.hold.screws)}},
+                          {run.name, count(i + 1), count(piece.hold.screws)}},
                          piece.fixings[i], piece.z, hold_at(piece.fixings[i]), piece.hold.fixing, {}, {},
                          piece.hold.screws);
     }
@@ -132,13 +132,11 @@ private:
     void system(const SystemPlan& system) {
         if (system.panels.empty())
             return;
-        plumb_line(system.system_id, {"{0}: outer face of P1", {system.system_name}}, system.panels.front().left,
-                   system.foot);
+        plumb_line(system.id, {"{0}: outer face of P1", {system.name}}, system.panels.front().left, system.foot);
         for (const BayPlan& bay : system.bays)
             for (const BayCleat& cleat : bay.cleats)
                 for (std::size_t i = 0; i < cleat.screws.size(); ++i)
-                    hole(system.system_id,
-                         {"{0}: cleat of shelf {1}, screw {2}", {system.system_name, cleat.shelf, count(i + 1)}},
+                    hole(system.id, {"{0}: cleat of shelf {1}, screw {2}", {system.name, cleat.shelf, count(i + 1)}},
                          cleat.screws[i].x, cleat.z, cleat.screws[i].hold, system.fixing);
     }
 

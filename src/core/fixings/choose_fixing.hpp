@@ -1,9 +1,9 @@
 #pragma once
 
-#include "core/fixings/hold.hpp"
 #include "core/fixings/wood_screw.hpp"
 #include "core/job/job.hpp"
 #include "core/plan/check.hpp"
+#include "core/plan/hold.hpp"
 
 namespace yes_square {
 

@@ -2,26 +2,12 @@
 
 #include "core/job/job.hpp"
 #include "core/plan/check.hpp"
+#include "core/plan/drill_pass.hpp"
 
 #include <string_view>
 #include <vector>
 
 namespace yes_square {
-
-/// Where a pass goes, in the order that they are drilled.
-enum class DrillStage { part, tile, lining, full };
-
-/// One pass of the drill: tile first, then what is behind it; a clearance hole, then the pilot.
-struct DrillPass {
-    DrillStage stage = DrillStage::full;
-    std::string_view bit;
-    Length diameter;
-    Length depth; ///< from the face of the wall: where the tape goes on the bit
-    bool hammer = false;
-    bool look = false;    ///< stop when it is through: a cable or a pipe may be behind
-    std::string_view how; ///< what to mind
-    bool operator==(const DrillPass&) const = default;
-};
 
 /// Whether a pass is drilled before another of the same wall.
 bool drilled_before(const DrillPass& a, const DrillPass& b);

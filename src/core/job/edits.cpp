@@ -97,11 +97,7 @@ void apply_to_job(const RemoveThing& edit, Job& job) {
         const auto remove = [&](auto& parts) {
             std::erase_if(parts, [&](const auto& part) { return part.id == edit.id; });
         };
-        remove(wall.systems);
-        remove(wall.pieces);
-        remove(wall.boxes);
-        remove(wall.hung);
-        remove(wall.feeds);
+        for_each_list(wall, remove);
         remove(wall.work_readings);
     }
 }
@@ -224,12 +220,7 @@ std::string fresh_id(const Job& job, std::string_view stem) {
             for (const auto& part : parts)
                 taken.insert(part.id);
         };
-        take(wall.shelves);
-        take(wall.systems);
-        take(wall.pieces);
-        take(wall.boxes);
-        take(wall.hung);
-        take(wall.feeds);
+        for_each_list(wall, take);
         take(wall.work_readings);
         for (const StorageSystem& system : wall.systems)
             take(system.bays);

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/job/job.hpp"
+#include "core/job/things.hpp"
 
 #include <variant>
 
@@ -158,26 +158,6 @@ using Edit =
                  TakeBuildUp, DropReadingsOffWall, SetLine, TakeLines, SetRelation, PlaceRun, SetSlack, SetHanging,
                  ResizeUnit, ReorderUnit, SetHinge, RemoveUnit, Change<StorageSystem>, Change<Piece>, Change<WallBox>,
                  Change<HungCabinet>, Change<LightFeed>, MoveThing, RemoveThing, ForgetHole>;
-
-/// Where a wall keeps its parts of a kind.
-template <class Part>
-inline constexpr std::vector<Part> Wall::*parts_of = nullptr;
-template <>
-inline constexpr std::vector<Shelf> Wall::*parts_of<Shelf> = &Wall::shelves;
-template <>
-inline constexpr std::vector<Run> Wall::*parts_of<Run> = &Wall::runs;
-template <>
-inline constexpr std::vector<StorageSystem> Wall::*parts_of<StorageSystem> = &Wall::systems;
-template <>
-inline constexpr std::vector<Piece> Wall::*parts_of<Piece> = &Wall::pieces;
-template <>
-inline constexpr std::vector<WallBox> Wall::*parts_of<WallBox> = &Wall::boxes;
-template <>
-inline constexpr std::vector<HungCabinet> Wall::*parts_of<HungCabinet> = &Wall::hung;
-template <>
-inline constexpr std::vector<LightFeed> Wall::*parts_of<LightFeed> = &Wall::feeds;
-template <>
-inline constexpr std::vector<WorkReading> Wall::*parts_of<WorkReading> = &Wall::work_readings;
 
 /// The part of a kind with this id, and its wall; nullptr: none.
 template <class Part, class SomeJob>

@@ -23,9 +23,7 @@ struct Squareness {
     bool within = false;
 };
 
-struct BoxPlan {
-    std::string box_id;
-    std::string box_name;
+struct BoxPlan : ThingPlan {
     std::vector<BoxPart> parts;
     Length diagonal; ///< of the outer frame, when square
     std::optional<Squareness> square;
@@ -36,18 +34,13 @@ struct BoxPlan {
     double loaded_kg = 0;
     std::size_t back_screws = 0; ///< that hold the back to the box
     UnitPlan hang;               ///< its fixings to the wall
-    std::vector<Step> steps;
-    std::vector<Working> workings;
-    std::vector<Check> checks;
 };
 
 enum class HungVerdict { sound, add, unload };
 
 std::string_view words(HungVerdict verdict);
 
-struct HungPlan {
-    std::string hung_id;
-    std::string hung_name;
+struct HungPlan : ThingPlan {
     HungVerdict verdict = HungVerdict::unload;
     double loaded_kg = 0;
     Utilisation utilisation; ///< of the worst screw that counts, as found; unknown: nothing counts
@@ -55,9 +48,6 @@ struct HungPlan {
     UnitPlan wanted;         ///< how it would be fixed afresh
     std::size_t add_top = 0;
     std::size_t add_bottom = 0;
-    std::vector<Step> steps;
-    std::vector<Working> workings;
-    std::vector<Check> checks;
 };
 
 } // namespace yes_square

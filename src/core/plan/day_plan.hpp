@@ -1,7 +1,7 @@
 #pragma once
 
 #include "core/job/feed.hpp"
-#include "core/plan/check.hpp"
+#include "core/plan/thing_plan.hpp"
 
 #include <optional>
 #include <string>
@@ -38,9 +38,7 @@ struct LeadChoice {
     bool does = false;
 };
 
-struct FeedPlan {
-    std::string feed_id;
-    std::string feed_name;
+struct FeedPlan : ThingPlan {
     Length left;
     Length right;
     Length height;
@@ -55,9 +53,6 @@ struct FeedPlan {
     std::optional<std::size_t> lead; ///< chosen; none: none will do
     int drivers = 1;
     double driver_watts = 0; ///< that each must be rated for at least
-    std::vector<Step> steps;
-    std::vector<Working> workings;
-    std::vector<Check> checks;
     Length length() const { return right - left; }
 };
 

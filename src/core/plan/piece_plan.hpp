@@ -1,9 +1,9 @@
 #pragma once
 
-#include "core/fixings/hold.hpp"
 #include "core/job/pieces.hpp"
-#include "core/plan/check.hpp"
-#include "core/stability/tipping.hpp"
+#include "core/plan/hold.hpp"
+#include "core/plan/thing_plan.hpp"
+#include "core/plan/tip_balance.hpp"
 
 #include <optional>
 #include <string>
@@ -46,13 +46,11 @@ struct RestraintPlace {
     bool in_strip = false; ///< where a hidden service is likely
 };
 
-struct PiecePlan {
-    std::string piece_id;
-    std::string piece_name;
+struct PiecePlan : ThingPlan {
     std::vector<TipCase> cases;
     std::size_t worst = 0; ///< of the cases: the one that asks most of a restraint, or else with the least margin
     bool tips = false;     ///< in any case
-    PieceVerdict verdict = PieceVerdict::stands;
+    PieceVerdict verdict = PieceVerdict::unsafe;
     Length restraint_height;            ///< above the floor
     double needs_n = 0;                 ///< of all restraints together
     double each_n = 0;                  ///< of each one, along its screw
@@ -61,9 +59,6 @@ struct PiecePlan {
     Utilisation fixing_utilisation;
     Utilisation rating_utilisation; ///< of the maker's figure for a bracket or strap
     std::size_t frame_screws = 0;   ///< of its frame to a cleat, in all; 0: none would hold, or no cleat
-    std::vector<Step> steps;
-    std::vector<Working> workings;
-    std::vector<Check> checks;
 };
 
 /// A tall piece of the job and how it stands, for the sheet that is handed over. Cabinets of a run and wardrobes are

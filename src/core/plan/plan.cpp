@@ -1,7 +1,5 @@
 #include "core/plan/plan.hpp"
 
-#include "core/plan/guarded.hpp"
-
 #include <algorithm>
 #include <array>
 #include <cstdlib>
@@ -328,20 +326,7 @@ std::vector<OwnedCheck> checks_of(const WallPlan& wall) {
     };
     add(wall.wall_name, wall.survey.checks);
     add(wall.wall_name, wall.checks);
-    for (const ShelfPlan& shelf : wall.shelves)
-        add(shelf.shelf_name, shelf.checks);
-    for (const RunPlan& run : wall.runs)
-        add(run.run_name, run.checks);
-    for (const SystemPlan& system : wall.systems)
-        add(system.system_name, system.checks);
-    for (const PiecePlan& piece : wall.pieces)
-        add(piece.piece_name, piece.checks);
-    for (const BoxPlan& box : wall.boxes)
-        add(box.box_name, box.checks);
-    for (const HungPlan& hung : wall.hung)
-        add(hung.hung_name, hung.checks);
-    for (const FeedPlan& feed : wall.feeds)
-        add(feed.feed_name, feed.checks);
+    for_each_thing(wall, [&](const ThingPlan& thing) { add(thing.name, thing.checks); });
     return checks;
 }
 
@@ -367,15 +352,6 @@ std::size_t count_checks(const Plan& plan, Severity severity) {
         for (const OwnedCheck& owned : checks_of(*wall))
             total += owned.check->severity == severity;
     return total;
-}
-
-Check not_reckoned(const std::string& name, std::string_view why) {
-    Check check{CheckCode::not_reckoned, Severity::error, {"{0} could not be reckoned: {1}", {name, std::string{why}}}};
-    check.cures.push_back(
-        {{"Look for a figure that cannot be meant. Where all are right, it is a fault of this program: report it with "
-          "the job"},
-         std::nullopt});
-    return check;
 }
 
 } // namespace yes_square

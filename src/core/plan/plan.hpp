@@ -1,13 +1,13 @@
 #pragma once
 
-#include "core/fixings/drilling.hpp"
 #include "core/plan/box_plan.hpp"
-#include "core/plan/check.hpp"
+#include "core/plan/bracket_layout.hpp"
 #include "core/plan/day_plan.hpp"
+#include "core/plan/drill_pass.hpp"
 #include "core/plan/piece_plan.hpp"
 #include "core/plan/run_plan.hpp"
 #include "core/plan/system_plan.hpp"
-#include "core/shelves/bracket_search.hpp"
+#include "core/plan/thing_plan.hpp"
 #include "core/statics/beam.hpp"
 #include "core/survey/face.hpp"
 #include "core/survey/find_studs.hpp"
@@ -106,9 +106,7 @@ struct DrillRow {
     std::vector<std::size_t> places; ///< indices of brackets or holes
 };
 
-struct ShelfPlan {
-    std::string shelf_id;
-    std::string shelf_name;
+struct ShelfPlan : ThingPlan {
     Length arm_least;
     Length arm_most;
     std::optional<Bracket> bracket;        ///< what stands at each place; none: it hangs on a plate or on cleats
@@ -135,9 +133,6 @@ struct ShelfPlan {
     Length left_overhang;
     Length right_overhang;
     std::vector<DrillRow> drilling;
-    std::vector<Step> steps;
-    std::vector<Working> workings;
-    std::vector<Check> checks;
 };
 
 /// Something on the next wall that stands in the corner: at an inside corner depths meet.
@@ -201,6 +196,14 @@ template <>
 inline constexpr auto plans_of<HungCabinet> = &WallPlan::hung;
 template <>
 inline constexpr auto plans_of<LightFeed> = &WallPlan::feeds;
+
+/// Calls `look(plan)` for the plan of everything on a wall, kind after kind; each is a ThingPlan.
+void for_each_thing(const WallPlan& wall, auto&& look) {
+    for_each_kind(Things{}, [&]<class Kind>() {
+        for (const auto& plan : wall.*plans_of<Kind>)
+            look(plan);
+    });
+}
 
 /// One of a room's level lines, solved.
 struct LinePlan {

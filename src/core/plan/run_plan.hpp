@@ -1,8 +1,8 @@
 #pragma once
 
-#include "core/fixings/hold.hpp"
 #include "core/job/runs.hpp"
-#include "core/plan/check.hpp"
+#include "core/plan/hold.hpp"
+#include "core/plan/thing_plan.hpp"
 
 #include <optional>
 #include <string>
@@ -162,9 +162,7 @@ struct Scribe {
     Length most() const;
 };
 
-struct RunPlan {
-    std::string run_id;
-    std::string run_name;
+struct RunPlan : ThingPlan {
     RunLevel level = RunLevel::wall;
     RunLayout layout;
     StudSlide slide;
@@ -172,9 +170,6 @@ struct RunPlan {
     std::vector<JoinScrew> joins;
     std::vector<RunPiece> pieces;
     std::vector<Scribe> scribes;
-    std::vector<Step> steps;
-    std::vector<Working> workings;
-    std::vector<Check> checks;
 };
 
 } // namespace yes_square

@@ -106,9 +106,7 @@ struct StoragePart {
     std::size_t bay = 0; ///< 0: a panel
 };
 
-struct SystemPlan {
-    std::string system_id;
-    std::string system_name;
+struct SystemPlan : ThingPlan {
     Length foot;
     Length head;
     std::vector<PanelPlan> panels;
@@ -119,9 +117,6 @@ struct SystemPlan {
     StudSlide slide;              ///< of the bays over the studs
     Length slide_moves;           ///< the system's left end, to where the slide puts it; 0: it stays
     std::optional<Fixing> fixing; ///< one screw for all cleats
-    std::vector<Step> steps;
-    std::vector<Working> workings;
-    std::vector<Check> checks;
 };
 
 } // namespace yes_square

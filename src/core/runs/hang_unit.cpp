@@ -2,6 +2,7 @@
 
 #include "core/fixings/choose_fixing.hpp"
 #include "core/stability/tip_cases.hpp"
+#include "core/stability/tipping.hpp"
 
 #include <algorithm>
 

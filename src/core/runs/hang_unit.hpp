@@ -1,8 +1,8 @@
 #pragma once
 
 #include "core/fixings/choose_fixing.hpp"
-#include "core/plan/wall_site.hpp"
 #include "core/runs/unit_loads.hpp"
+#include "core/site/wall_site.hpp"
 
 /// How one unit of a run is fixed to the wall.
 namespace yes_square {

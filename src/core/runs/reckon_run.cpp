@@ -36,8 +36,8 @@ std::vector<JoinScrew> joins_of(const std::vector<StandingUnit>& units, const Ru
 RunPlan reckon_run(std::size_t number, const RunSite& site) {
     const Run& run = site.wall.wall.runs[number];
     RunPlan plan;
-    plan.run_id = run.id;
-    plan.run_name = run.name;
+    plan.id = run.id;
+    plan.name = run.name;
     plan.level = run.level;
     plan.layout = site.layouts[number];
     const std::vector<StandingUnit> units = standing_units(run, plan.layout, site);

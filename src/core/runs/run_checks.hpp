@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/runs/run_site.hpp"
+#include "core/site/check_writer.hpp"
 
 namespace yes_square {
 
@@ -11,21 +12,14 @@ struct DraftRun {
     const RunSite& site;
 };
 
-/// What the checkers of a run share: its parts, and writing a check with its cures.
-class RunChecker {
+/// What the checkers of a run share.
+class RunChecker : protected CheckWriter {
 protected:
     RunChecker(const DraftRun& draft, RunPlan& plan)
-        : draft_{draft}
+        : CheckWriter{plan.checks}
+        , draft_{draft}
         , site_{draft.site}
         , plan_{plan} {}
-
-    Check& add(CheckCode code, Severity severity, Sentence message, std::optional<Quantity> amount = std::nullopt,
-               std::optional<Length> x = std::nullopt, std::optional<Length> z = std::nullopt) {
-        return plan_.checks.emplace_back(Check{code, severity, std::move(message), amount, {}, x, z});
-    }
-    static void advise(Check& check, Sentence words, std::optional<Edit> edit = std::nullopt) {
-        check.cures.push_back({std::move(words), std::move(edit)});
-    }
 
     const DraftRun& draft_;
     const RunSite& site_;

@@ -26,8 +26,12 @@ void write_day(Json& json, const Wall& wall, const WallPlan& plan, const JsonPar
     }
     json["lights"] = Json::array();
     for (const FeedPlan& feed : plan.feeds) {
-        Json each{{"id", feed.feed_id},           {"name", feed.feed_name}, {"length_m", feed.length().in_metres()},
-                  {"power_w", feed.watts},        {"current_a", feed.amps}, {"drivers", feed.drivers},
+        Json each{{"id", feed.id},
+                  {"name", feed.name},
+                  {"length_m", feed.length().in_metres()},
+                  {"power_w", feed.watts},
+                  {"current_a", feed.amps},
+                  {"drivers", feed.drivers},
                   {"driver_w", feed.driver_watts}};
         if (feed.lead) {
             const LeadChoice& lead = feed.leads[*feed.lead];

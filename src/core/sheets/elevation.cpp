@@ -1,11 +1,11 @@
 #include "core/sheets/elevation.hpp"
 
-#include "core/plan/wall_site.hpp"
 #include "core/sheets/furniture_layer.hpp"
 #include "core/sheets/rods.hpp"
 #include "core/sheets/run_layer.hpp"
 #include "core/sheets/shelf_layer.hpp"
 #include "core/sheets/survey_layer.hpp"
+#include "core/site/wall_site.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -48,18 +48,7 @@ public:
         for (std::size_t i = 0; frame_.study && i < wall_.shelves.size() && i < plan_.shelves.size(); ++i)
             if (wall_.shelves[i].id == frame_.selected_shelf)
                 draw_bending(wall_.shelves[i], plan_.shelves[i], *frame_.study, scale_, text(), voice_, drawing_);
-        for (const ShelfPlan& shelf : plan_.shelves)
-            checks(shelf.checks, shelf.shelf_id);
-        for (const RunPlan& run : plan_.runs)
-            checks(run.checks, {});
-        for (const SystemPlan& system : plan_.systems)
-            checks(system.checks, system.system_id);
-        for (const PiecePlan& piece : plan_.pieces)
-            checks(piece.checks, piece.piece_id);
-        for (const BoxPlan& box : plan_.boxes)
-            checks(box.checks, box.box_id);
-        for (const HungPlan& hung : plan_.hung)
-            checks(hung.checks, hung.hung_id);
+        for_each_thing(plan_, [&](const ThingPlan& thing) { checks(thing.checks, thing.id); });
         made_holes();
         lights();
         checks(plan_.checks, {});
@@ -206,17 +195,17 @@ private:
         for (const FeedPlan& feed : plan_.feeds) {
             if (feed.length() <= Length{})
                 continue;
-            const Reference reference{Part::thing, feed.feed_id, 0, {}, {}};
+            const Reference reference{Part::thing, feed.id, 0, {}, {}};
             const double under = y(feed.height) + 0.25 * text();
             add(Line{{x(feed.left), under},
                      {x(feed.right), under},
                      Ink::service,
-                     feed.feed_id == frame_.selected_thing ? 0.9 : 0.5,
+                     feed.id == frame_.selected_thing ? 0.9 : 0.5,
                      Stroke::dashed},
                 reference);
             if (feed.lead)
                 add(Circle{{x(feed.darkest), under}, 0.2 * text(), Ink::service, Fill::plain}, reference);
-            checks(feed.checks, feed.feed_id);
+            checks(feed.checks, feed.id);
         }
     }
 

@@ -5,8 +5,8 @@ namespace yes_square {
 namespace {
 
 Json system_json(const SystemPlan& plan, const JsonParts& writer) {
-    Json json{{"id", plan.system_id},
-              {"name", plan.system_name},
+    Json json{{"id", plan.id},
+              {"name", plan.name},
               {"foot_m", plan.foot.in_metres()},
               {"head_m", plan.head.in_metres()},
               {"left_over_m", plan.left_over.in_metres()},
@@ -78,8 +78,8 @@ Json system_json(const SystemPlan& plan, const JsonParts& writer) {
 }
 
 Json piece_json(const PiecePlan& plan, const JsonParts& writer) {
-    Json json{{"id", plan.piece_id},
-              {"name", plan.piece_name},
+    Json json{{"id", plan.id},
+              {"name", plan.name},
               {"verdict", std::string{words(plan.verdict)}},
               {"restraint_height_m", plan.restraint_height.in_metres()},
               {"needs_n", plan.needs_n},
@@ -106,8 +106,8 @@ Json piece_json(const PiecePlan& plan, const JsonParts& writer) {
 }
 
 Json box_json(const BoxPlan& plan, const JsonParts& writer) {
-    Json json{{"id", plan.box_id},
-              {"name", plan.box_name},
+    Json json{{"id", plan.id},
+              {"name", plan.name},
               {"kg", plan.kg},
               {"loaded_kg", plan.loaded_kg},
               {"diagonal_m", plan.diagonal.in_metres()},
@@ -125,8 +125,8 @@ Json box_json(const BoxPlan& plan, const JsonParts& writer) {
 }
 
 Json hung_json(const HungPlan& plan, const JsonParts& writer) {
-    Json json{{"id", plan.hung_id},
-              {"name", plan.hung_name},
+    Json json{{"id", plan.id},
+              {"name", plan.name},
               {"verdict", std::string{words(plan.verdict)}},
               {"loaded_kg", plan.loaded_kg},
               {"utilisation", used(plan.utilisation)},

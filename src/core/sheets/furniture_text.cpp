@@ -96,13 +96,13 @@ std::string furniture_text(const WallPlan& wall, const Voice& voice) {
         text += fmt::format("\n{}, {}\n{}{}", wall.wall_name, name, own, checks_of_one(checks, voice));
     };
     for (const SystemPlan& system : wall.systems)
-        add(system.system_name, system_text(system, voice), system.checks);
+        add(system.name, system_text(system, voice), system.checks);
     for (const PiecePlan& piece : wall.pieces)
-        add(piece.piece_name, piece_text(piece, voice), piece.checks);
+        add(piece.name, piece_text(piece, voice), piece.checks);
     for (const BoxPlan& box : wall.boxes)
-        add(box.box_name, box_text(box, voice), box.checks);
+        add(box.name, box_text(box, voice), box.checks);
     for (const HungPlan& hung : wall.hung)
-        add(hung.hung_name, hung_text(hung, voice), hung.checks);
+        add(hung.name, hung_text(hung, voice), hung.checks);
     return text;
 }
 

@@ -41,7 +41,7 @@ std::vector<Drawing> part_label_pages(const SystemPlan& plan, double width, doub
         if (on_page == 0)
             pages.push_back({width, height, {}});
         const double each = width / static_cast<double>(across);
-        label(plan.parts[i], plan.system_name, static_cast<double>(on_page % across) * each,
+        label(plan.parts[i], plan.name, static_cast<double>(on_page % across) * each,
               static_cast<double>(on_page / across) * label_height, each, voice, pages.back());
     }
     return pages;

@@ -17,7 +17,7 @@ public:
         , voice_{voice} {}
 
     Json shelf(const ShelfPlan& plan) const {
-        Json json{{"id", plan.shelf_id}, {"name", plan.shelf_name}};
+        Json json{{"id", plan.id}, {"name", plan.name}};
         json["arm_least_m"] = plan.arm_least.in_metres();
         json["arm_most_m"] = plan.arm_most.in_metres();
         json["bracket"] = plan.bracket ? Json(plan.bracket->id) : Json(nullptr);
@@ -234,8 +234,8 @@ Json rail_json(const RunPiece& rail, const PlanWriter& writer) {
 
 Json run_json(const RunPlan& run, const PlanWriter& writer) {
     static constexpr std::array pieces{"worktop", "plinth", "suspension_rail", "ledger"}; // as in RunPiece::What
-    Json json{{"id", run.run_id},
-              {"name", run.run_name},
+    Json json{{"id", run.id},
+              {"name", run.name},
               {"from_m", run.layout.from.in_metres()},
               {"to_m", run.layout.to ? Json(run.layout.to->in_metres()) : Json(nullptr)},
               {"slack_m", run.layout.slack.in_metres()},

@@ -358,7 +358,7 @@ std::vector<Rods::HeightTick> Rods::height_ticks() const {
                 tick(hole.z, false, {Part::hole, shelf.id, hole.bracket * 100 + hole.row, {}, hole.z});
     }
     for (const RunPlan& run : plan_.runs)
-        if (run.run_id == frame_.selected_run && !frame_.line_names)
+        if (run.id == frame_.selected_run && !frame_.line_names)
             for (const UnitPlan& unit : run.units) {
                 if (unit.loaded_kg > 0 && unit.bottom > Length{})
                     tick(unit.bottom, true, {Part::unit, unit.unit_id, 0, {}, unit.bottom});

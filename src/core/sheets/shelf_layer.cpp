@@ -1,7 +1,7 @@
 #include "core/sheets/shelf_layer.hpp"
 
-#include "core/plan/wall_site.hpp"
 #include "core/shelves/plate.hpp"
+#include "core/site/wall_site.hpp"
 #include "core/statics/gravity.hpp"
 
 #include <algorithm>

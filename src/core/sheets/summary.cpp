@@ -2,7 +2,7 @@
 
 #include "core/measure/sum.hpp"
 
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 #include "core/sheets/furniture_text.hpp"
 
 #include <cmath>
@@ -32,7 +32,7 @@ std::string survey_text(const Wall& wall, const WallSurvey& survey, const Voice&
 std::string shelf_text(const Wall& wall, const Shelf& asked, const ShelfPlan& shelf,
                        const std::optional<Capacity>& capacity, const Voice& voice) {
     const Promise promise = promise_of(asked, shelf, capacity.value_or(Capacity{}));
-    std::string text = fmt::format("{}, {}\n", wall.name, shelf.shelf_name);
+    std::string text = fmt::format("{}, {}\n", wall.name, shelf.name);
     if (shelf.bracket && !shelf.bracket->id.empty())
         text += fmt::format("  bracket: {}; arm from {} to {}\n", shelf.bracket->name,
                             format(shelf.arm_least, voice.unit), format(shelf.arm_most, voice.unit));
@@ -103,7 +103,7 @@ std::string lines_text(const Room& room, const RoomLines& lines, const Voice& vo
 
 /// Where each unit stands and each of its holes.
 std::string run_text(const WallPlan& wall, const RunPlan& run, const Voice& voice) {
-    std::string text = fmt::format("{}, {}\n", wall.wall_name, run.run_name);
+    std::string text = fmt::format("{}, {}\n", wall.wall_name, run.name);
     for (const UnitPlan& unit : run.units) {
         text += fmt::format("  {:<24} {} to {}, {} to {} up", unit.name, format(unit.place.left, voice.unit),
                             format(unit.place.right(), voice.unit), format(unit.bottom, voice.unit),
@@ -134,7 +134,7 @@ std::string summary(const Job& job, const Plan& plan, const Voice& voice) {
         if (const std::string survey = survey_text(job.walls[i], plan.walls[i]->survey, voice); !survey.empty())
             text += "\n" + survey;
     each_shelf(job, plan, [&](const Wall& wall, const Shelf& asked, const ShelfPlan& shelf) {
-        text += "\n" + shelf_text(wall, asked, shelf, capacity(job, plan, shelf.shelf_id), voice);
+        text += "\n" + shelf_text(wall, asked, shelf, capacity(job, plan, shelf.id), voice);
     });
     for (std::size_t i = 0; i < plan.rooms.size(); ++i)
         if (!plan.rooms[i].lines.lines.empty() || !plan.rooms[i].lines.checks.empty())
@@ -145,7 +145,7 @@ std::string summary(const Job& job, const Plan& plan, const Voice& voice) {
     for (const auto& wall : plan.walls) {
         text += furniture_text(*wall, voice);
         for (const FeedPlan& feed : wall->feeds)
-            text += fmt::format("\n{}, {}\n{}", wall->wall_name, feed.feed_name, checks_of_one(feed.checks, voice));
+            text += fmt::format("\n{}, {}\n{}", wall->wall_name, feed.name, checks_of_one(feed.checks, voice));
         if (!wall->checks.empty())
             text += fmt::format("\n{}, holes\n{}", wall->wall_name, checks_of_one(wall->checks, voice));
     }

@@ -1,6 +1,6 @@
 #include "core/sheets/survey_layer.hpp"
 
-#include "core/plan/wall_site.hpp"
+#include "core/site/wall_site.hpp"
 
 #include <algorithm>
 #include <cmath>

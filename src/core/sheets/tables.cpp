@@ -227,8 +227,8 @@ private:
         each_wall([&](const Wall& wall, const WallPlan& plan) {
             for (const FeedPlan& feed : plan.feeds) {
                 const LeadChoice* lead = feed.lead ? &feed.leads[*feed.lead] : nullptr;
-                table.rows.push_back({wall.name, feed.feed_name, mm(feed.length()), figure(feed.watts),
-                                      figure(feed.amps), lead ? std::string{properties(lead->conductor).words} : "",
+                table.rows.push_back({wall.name, feed.name, mm(feed.length()), figure(feed.watts), figure(feed.amps),
+                                      lead ? std::string{properties(lead->conductor).words} : "",
                                       lead ? figure(lead->drop_v) : "", lead ? figure(lead->drop_share) : "",
                                       std::to_string(feed.drivers), figure(feed.driver_watts)});
             }

@@ -1,7 +1,8 @@
 #pragma once
 
-#include "core/fixings/hold.hpp"
 #include "core/job/job.hpp"
+#include "core/plan/bracket_layout.hpp"
+#include "core/plan/hold.hpp"
 
 #include <vector>
 
@@ -42,24 +43,6 @@ struct BracketQuestion {
     Length inset_usual;
     Length inset_least;
     Length overhang_most; ///< at least inset_least
-};
-
-/// What a layout costs, by which the schools rank.
-struct Merits {
-    int on_lining = 0; ///< brackets that hold in the lining alone
-    int in_assumed = 0;
-    int in_indicated = 0;
-    int in_noggings = 0;
-    int count = 0;
-    Length extra_overhang;      ///< beyond the usual inset, both ends together
-    double unevenness_mm2 = 0;  ///< squared differences of the spaces from their mean, summed
-    Length overhang_difference; ///< left against right
-};
-
-struct BracketLayout {
-    School school = School::studs_first;
-    std::vector<Length> places;
-    Merits merits;
 };
 
 /// True where `a` is better than `b` in the order of the school:

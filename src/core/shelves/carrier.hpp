@@ -1,7 +1,7 @@
 #pragma once
 
 #include "core/fixings/choose_fixing.hpp"
-#include "core/plan/wall_site.hpp"
+#include "core/site/wall_site.hpp"
 
 namespace yes_square {
 

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/shelves/bracket_search.hpp"
 #include "core/shelves/carrier.hpp"
 #include "core/shelves/shelf_loads.hpp"
 

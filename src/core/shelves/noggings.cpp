@@ -29,7 +29,7 @@ std::vector<Nogging> noggings_of(const Wall& wall, const WallSurvey& survey, con
         for (const Hole& hole : shelf.holes)
             if (shelf.brackets[hole.bracket].hold == Hold::nogging) {
                 const auto next = std::ranges::upper_bound(studs, hole.x);
-                wanted.push_back({static_cast<std::size_t>(next - studs.begin()), {shelf.shelf_name, hole.x, hole.z}});
+                wanted.push_back({static_cast<std::size_t>(next - studs.begin()), {shelf.name, hole.x, hole.z}});
             }
     std::ranges::sort(wanted, {}, [](const Wanted& one) { return std::pair{one.bay, one.what.z}; });
 

@@ -1,5 +1,6 @@
 #include "core/shelves/reckon_shelf.hpp"
 
+#include "core/fixings/drilling.hpp"
 #include "core/shelves/cleats.hpp"
 #include "core/shelves/plate.hpp"
 #include "core/shelves/shelf_checks.hpp"
@@ -9,7 +10,7 @@
 
 #include "core/fixings/choose_fixing.hpp"
 
-#include "core/plan/guarded.hpp"
+#include "core/site/guarded.hpp"
 
 #include <algorithm>
 
@@ -137,8 +138,8 @@ std::vector<DrillRow> drilling_of(const Shelf& shelf, const WallSite& site, cons
 
 ShelfPlan draft_shelf(const Shelf& shelf, const WallSite& site) {
     ShelfPlan named;
-    named.shelf_id = shelf.id;
-    named.shelf_name = shelf.name;
+    named.id = shelf.id;
+    named.name = shelf.name;
     return guarded(std::move(named), shelf.name, [&](ShelfPlan& plan) {
         const ShelfLoads loads = loads_of(shelf, site.rules);
         plan.self_weight_n_per_m = loads.self_n_per_m;

@@ -4,18 +4,13 @@
 #include "core/fixings/choose_fixing.hpp"
 #include "core/shelves/carrier.hpp"
 #include "core/shelves/plate.hpp"
+#include "core/site/check_writer.hpp"
 
 #include <algorithm>
 #include <cmath>
 
 namespace yes_square {
 namespace {
-
-void add(ShelfPlan& plan, CheckCode code, Severity severity, Sentence message,
-         std::optional<Quantity> amount = std::nullopt, std::optional<Length> x = std::nullopt,
-         std::optional<Length> z = std::nullopt) {
-    plan.checks.push_back({code, severity, std::move(message), amount, {}, x, z});
-}
 
 Quantity number(std::size_t index) {
     return count(index + 1);
@@ -58,8 +53,8 @@ void check_board(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     const Box board = board_box(shelf);
     const auto leaves = [&](Length by, std::string_view where) {
         if (by > Length{})
-            add(plan, CheckCode::leaves_wall, Severity::error, {"The shelf passes {0} by {1}", {where, quantity(by)}},
-                quantity(by), shelf.left, shelf.height);
+            add_check(plan.checks, CheckCode::leaves_wall, Severity::error,
+                      {"The shelf passes {0} by {1}", {where, quantity(by)}}, quantity(by), shelf.left, shelf.height);
     };
     leaves(-board.left, "the reference end");
     leaves(board.right - wall.length, "the far end of the wall");
@@ -67,18 +62,18 @@ void check_board(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     leaves(-board.bottom, "the floor");
     for (const Opening& opening : wall.openings)
         if (const Box box = box_of(opening); board.overlaps(box))
-            add(plan, CheckCode::shelf_over_opening, Severity::error,
-                {"The shelf crosses {0} by {1}", {word(opening.kind), quantity(overlap(board, box))}},
-                quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
+            add_check(plan.checks, CheckCode::shelf_over_opening, Severity::error,
+                      {"The shelf crosses {0} by {1}", {word(opening.kind), quantity(overlap(board, box))}},
+                      quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
     if (const auto& widths = site.survey.widths; widths && shelf.length > widths->least && board.right <= wall.length)
-        add(plan, CheckCode::leaves_wall, Severity::error,
-            {"The shelf is {0} longer than the least width read between the ends, {1} at {2} up",
-             {quantity(shelf.length - widths->least), quantity(widths->least), quantity(widths->least_z)}},
-            quantity(shelf.length - widths->least), shelf.left, shelf.height);
+        add_check(plan.checks, CheckCode::leaves_wall, Severity::error,
+                  {"The shelf is {0} longer than the least width read between the ends, {1} at {2} up",
+                   {quantity(shelf.length - widths->least), quantity(widths->least), quantity(widths->least_z)}},
+                  quantity(shelf.length - widths->least), shelf.left, shelf.height);
     const auto into_edge = [&](Length by, std::string_view edge) {
         if (by > Length{})
-            add(plan, CheckCode::shelf_over_obstacle, Severity::error,
-                {"The shelf reaches {0} into {1}", {quantity(by), edge}}, quantity(by), shelf.left, shelf.height);
+            add_check(plan.checks, CheckCode::shelf_over_obstacle, Severity::error,
+                      {"The shelf reaches {0} into {1}", {quantity(by), edge}}, quantity(by), shelf.left, shelf.height);
     };
     if (wall.skirting_height > Length{})
         into_edge(wall.skirting_height - board.bottom, "the skirting");
@@ -86,33 +81,34 @@ void check_board(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
         into_edge(board.top - (wall.height - wall.cornice_height), "the cornice");
     for (const Obstacle& obstacle : wall.obstacles)
         if (const Box box = box_of(obstacle); board.overlaps(box))
-            add(plan, CheckCode::shelf_over_obstacle, Severity::error,
-                {"The shelf reaches {0} into {1} at {2}, its clearance included",
-                 {quantity(overlap(board, box)), words(obstacle.kind), quantity(obstacle.left)}},
-                quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
+            add_check(plan.checks, CheckCode::shelf_over_obstacle, Severity::error,
+                      {"The shelf reaches {0} into {1} at {2}, its clearance included",
+                       {quantity(overlap(board, box)), words(obstacle.kind), quantity(obstacle.left)}},
+                      quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
     for (const CornerThing& thing : site.survey.corner_things)
         if (const Box box = box_of(thing, wall); board.overlaps(box) && thing.off < shelf.depth)
-            add(plan, CheckCode::shelf_meets_neighbour, Severity::error,
+            add_check(
+                plan.checks, CheckCode::shelf_meets_neighbour, Severity::error,
                 {"In the corner the shelf meets {0} of the next wall: they overlap {1} along this wall and {2} in "
                  "depth",
                  {thing.name, quantity(overlap(board, box)), quantity(shelf.depth - thing.off)}},
                 quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
     if (const auto ceiling = lowest_between(site.survey.floor.ceiling, shelf.left, shelf.right());
         ceiling && shelf.height > *ceiling && shelf.height <= wall.height)
-        add(plan, CheckCode::shelf_over_ceiling, Severity::error,
-            {"The shelf stands {0} above the ceiling as read over it", {quantity(shelf.height - *ceiling)}},
-            quantity(shelf.height - *ceiling), shelf.left, shelf.height);
+        add_check(plan.checks, CheckCode::shelf_over_ceiling, Severity::error,
+                  {"The shelf stands {0} above the ceiling as read over it", {quantity(shelf.height - *ceiling)}},
+                  quantity(shelf.height - *ceiling), shelf.left, shelf.height);
     for (const ServicePoint& service : wall.services)
         if (const Box box = box_of(service); board.overlaps(box) && !service.far_side)
-            add(plan, CheckCode::shelf_over_service, Severity::error,
-                {"The shelf's back edge covers {0} at {1}", {word(service.kind), quantity(service.centre)}},
-                std::nullopt, service.centre, service.height);
+            add_check(plan.checks, CheckCode::shelf_over_service, Severity::error,
+                      {"The shelf's back edge covers {0} at {1}", {word(service.kind), quantity(service.centre)}},
+                      std::nullopt, service.centre, service.height);
     for (const Shelf& other : wall.shelves)
         for (const Box& box : board_boxes(other))
             if (other.id != shelf.id && board.overlaps(box))
-                add(plan, CheckCode::shelf_over_shelf, Severity::error,
-                    {"The shelf runs into {0} over {1}", {other.name, quantity(overlap(board, box))}},
-                    quantity(overlap(board, box)), std::max(board.left, other.left), shelf.height);
+                add_check(plan.checks, CheckCode::shelf_over_shelf, Severity::error,
+                          {"The shelf runs into {0} over {1}", {other.name, quantity(overlap(board, box))}},
+                          quantity(overlap(board, box)), std::max(board.left, other.left), shelf.height);
 }
 
 } // namespace
@@ -125,42 +121,43 @@ void check_place(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
         check_board(board, site, plan);
     }
     if (site.service_class == ServiceClass::damp && properties(shelf.material).kdef_damp == 0)
-        add(plan, CheckCode::board_not_for_damp, Severity::error,
-            {"{0} is not made for a damp room", {properties(shelf.material).words}});
+        add_check(plan.checks, CheckCode::board_not_for_damp, Severity::error,
+                  {"{0} is not made for a damp room", {properties(shelf.material).words}});
 }
 
 void check_bracket_choice(const Shelf& shelf, const WallSite&, ShelfPlan& plan) {
     if (!hangs_at_places(shelf))
         return;
     if (!plan.bracket) {
-        add(plan, CheckCode::no_bracket_fits, Severity::error,
-            shelf.bracket.empty() ? Sentence{"No bracket at hand has an arm of {0} or less", {quantity(plan.arm_most)}}
-                                  : Sentence{"The bracket \"{0}\" is not among the brackets at hand", {shelf.bracket}});
+        add_check(plan.checks, CheckCode::no_bracket_fits, Severity::error,
+                  shelf.bracket.empty()
+                      ? Sentence{"No bracket at hand has an arm of {0} or less", {quantity(plan.arm_most)}}
+                      : Sentence{"The bracket \"{0}\" is not among the brackets at hand", {shelf.bracket}});
         return;
     }
     if (!plan.bracket->rating_n && !shelf.held<OnHiddenRods>() && !shelf.held<HookRail>())
-        add(plan, CheckCode::bracket_unrated, Severity::warning,
-            {"What the bracket itself bears is unknown: enter the maker's rating from its packet"});
+        add_check(plan.checks, CheckCode::bracket_unrated, Severity::warning,
+                  {"What the bracket itself bears is unknown: enter the maker's rating from its packet"});
     if (!shelf.held<OnBrackets>())
         return;
     const Bracket& bracket = *plan.bracket;
     if (bracket.arm > plan.arm_most) {
         const bool sticks_out = bracket.arm > shelf.depth;
-        add(plan, CheckCode::arm_too_long, sticks_out ? Severity::error : Severity::warning,
-            {sticks_out ? std::string_view{"The arm of {0} stands {1} out beyond the shelf's front edge"}
-                        : std::string_view{"The arm of {0} is {2} longer than {3}, the most under this depth"},
-             {quantity(bracket.arm), quantity(bracket.arm - shelf.depth), quantity(bracket.arm - plan.arm_most),
-              quantity(plan.arm_most)}},
-            quantity(bracket.arm - plan.arm_most));
+        add_check(plan.checks, CheckCode::arm_too_long, sticks_out ? Severity::error : Severity::warning,
+                  {sticks_out ? std::string_view{"The arm of {0} stands {1} out beyond the shelf's front edge"}
+                              : std::string_view{"The arm of {0} is {2} longer than {3}, the most under this depth"},
+                   {quantity(bracket.arm), quantity(bracket.arm - shelf.depth), quantity(bracket.arm - plan.arm_most),
+                    quantity(plan.arm_most)}},
+                  quantity(bracket.arm - plan.arm_most));
     } else if (bracket.arm < plan.arm_least) {
-        add(plan, CheckCode::arm_too_short, Severity::warning,
-            {"The arm of {0} is {1} shorter than 70 % of the depth",
-             {quantity(bracket.arm), quantity(plan.arm_least - bracket.arm)}},
-            quantity(plan.arm_least - bracket.arm));
+        add_check(plan.checks, CheckCode::arm_too_short, Severity::warning,
+                  {"The arm of {0} is {1} shorter than 70 % of the depth",
+                   {quantity(bracket.arm), quantity(plan.arm_least - bracket.arm)}},
+                  quantity(plan.arm_least - bracket.arm));
     }
     if (!plan.shelf_screw)
-        add(plan, CheckCode::shelf_screw_none, Severity::warning,
-            {"No screw at hand is short enough for a board of {0}", {quantity(shelf.thickness)}});
+        add_check(plan.checks, CheckCode::shelf_screw_none, Severity::warning,
+                  {"No screw at hand is short enough for a board of {0}", {quantity(shelf.thickness)}});
 }
 
 void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
@@ -181,23 +178,23 @@ void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
             framing && !place.fixing && !place.turns &&
             to_edge_of(*framing, stud, place.x, site.rules) < edge_distance(properties(ScrewGauge::number_8));
         if (stud.state == StudState::assumed)
-            add(plan, CheckCode::stud_assumed, Severity::error,
-                {of(shelf, "Bracket {0} hangs on an assumed stud at {1}: nobody has found it yet",
-                    "No. {0} hangs on an assumed stud at {1}: nobody has found it yet"),
-                 {number(i), quantity(stud.centre)}},
-                std::nullopt, place.x, shelf.underside());
+            add_check(plan.checks, CheckCode::stud_assumed, Severity::error,
+                      {of(shelf, "Bracket {0} hangs on an assumed stud at {1}: nobody has found it yet",
+                          "No. {0} hangs on an assumed stud at {1}: nobody has found it yet"),
+                       {number(i), quantity(stud.centre)}},
+                      std::nullopt, place.x, shelf.underside());
         else if (loose)
-            add(plan, CheckCode::stud_indicated, Severity::error,
-                {of(shelf, "Bracket {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw",
-                    "No. {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw"),
-                 {number(i), quantity(stud.centre), fine(stud.uncertainty.in_metres())}},
-                fine(stud.uncertainty.in_metres()), place.x, shelf.underside());
+            add_check(plan.checks, CheckCode::stud_indicated, Severity::error,
+                      {of(shelf, "Bracket {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw",
+                          "No. {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw"),
+                       {number(i), quantity(stud.centre), fine(stud.uncertainty.in_metres())}},
+                      fine(stud.uncertainty.in_metres()), place.x, shelf.underside());
         else if (stud.state == StudState::indicated)
-            add(plan, CheckCode::stud_indicated, Severity::warning,
-                {of(shelf, "Bracket {0}: the stud at {1} is indicated, not proved",
-                    "No. {0}: the stud at {1} is indicated, not proved"),
-                 {number(i), quantity(stud.centre)}},
-                std::nullopt, place.x, shelf.underside());
+            add_check(plan.checks, CheckCode::stud_indicated, Severity::warning,
+                      {of(shelf, "Bracket {0}: the stud at {1} is indicated, not proved",
+                          "No. {0}: the stud at {1} is indicated, not proved"),
+                       {number(i), quantity(stud.centre)}},
+                      std::nullopt, place.x, shelf.underside());
     }
 
     const std::size_t on_lining = plan.brackets.size() - carrying;
@@ -228,21 +225,24 @@ void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
                                      force(site.rules.lining_tension_most_n)};
     const auto first = std::ranges::find(plan.brackets, Hold::lining, &BracketPlan::hold);
     if (carrying == 0)
-        add(plan, CheckCode::no_stud, severity,
+        add_check(
+            plan.checks, CheckCode::no_stud, severity,
             {within ? std::string_view{"No bracket is in a stud: {0} hangs on the lining alone"}
                     : std::string_view{"No bracket is in a stud, and the lining cannot carry this: {0} (at most {1}), "
                                        "reach {2} (at most {3}), pull {4} an anchor (at most {5})"},
              figures},
             Quantity{Kind::mass, mass}, first->x, shelf.underside());
     else if (carrying == 1)
-        add(plan, CheckCode::one_stud, severity,
+        add_check(
+            plan.checks, CheckCode::one_stud, severity,
             {within ? std::string_view{"Only one bracket is in a stud: {0} hangs on the lining alone"}
                     : std::string_view{"Only one bracket is in a stud, and the lining cannot carry the rest: {0} (at "
                                        "most {1}), reach {2} (at most {3}), pull {4} an anchor (at most {5})"},
              figures},
             Quantity{Kind::mass, mass}, first->x, shelf.underside());
     else
-        add(plan, CheckCode::on_lining, Severity::note,
+        add_check(
+            plan.checks, CheckCode::on_lining, Severity::note,
             {"{0} of {1} brackets hold in the lining alone: they stiffen the shelf and are not counted on to carry it",
              {count(on_lining), count(plan.brackets.size())}},
             std::nullopt, first->x, shelf.underside());
@@ -276,14 +276,14 @@ void check_hole_spacing(const Shelf& shelf, const WallSite& site, ShelfPlan& pla
             break;
         for (std::size_t k = 0; k < i; ++k)
             if (const auto off = too_near(plan.holes[k], plan.holes[i]))
-                add(plan, CheckCode::holes_close, Severity::warning,
-                    {plan.bracket
-                         ? std::string_view{"The bracket's holes {0} and {1} are {2} apart; {3} ({4} "
-                                            "diameters) keeps the wall from splitting"}
-                         : "Holes {0} and {1} are {2} apart; {3} ({4} diameters) keeps the wall from splitting",
-                     {count(k + 1), count(i + 1), quantity(*off), quantity(apart),
-                      count(site.masonry() || !fixing.coach ? driven_apart : coach_apart)}},
-                    quantity(apart - *off));
+                add_check(plan.checks, CheckCode::holes_close, Severity::warning,
+                          {plan.bracket
+                               ? std::string_view{"The bracket's holes {0} and {1} are {2} apart; {3} ({4} "
+                                                  "diameters) keeps the wall from splitting"}
+                               : "Holes {0} and {1} are {2} apart; {3} ({4} diameters) keeps the wall from splitting",
+                           {count(k + 1), count(i + 1), quantity(*off), quantity(apart),
+                            count(site.masonry() || !fixing.coach ? driven_apart : coach_apart)}},
+                          quantity(apart - *off));
     }
     if (!site.masonry())
         return;
@@ -299,11 +299,11 @@ void check_hole_spacing(const Shelf& shelf, const WallSite& site, ShelfPlan& pla
     };
     for (const Hole& hole : plan.holes)
         if (near_edge(hole)) {
-            add(plan, CheckCode::holes_close, Severity::warning,
-                {of(shelf, "Bracket {0} drills within {1} (10 diameters) of a free edge of the masonry",
-                    "No. {0} drills within {1} (10 diameters) of a free edge of the masonry"),
-                 {count(hole.bracket + 1), quantity(apart)}},
-                quantity(apart), hole.x, hole.z);
+            add_check(plan.checks, CheckCode::holes_close, Severity::warning,
+                      {of(shelf, "Bracket {0} drills within {1} (10 diameters) of a free edge of the masonry",
+                          "No. {0} drills within {1} (10 diameters) of a free edge of the masonry"),
+                       {count(hole.bracket + 1), quantity(apart)}},
+                      quantity(apart), hole.x, hole.z);
             return;
         }
 }
@@ -312,20 +312,20 @@ void check_hole_spacing(const Shelf& shelf, const WallSite& site, ShelfPlan& pla
 
 void check_board_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     if (plan.sag && plan.sag->share() > 1)
-        add(plan, CheckCode::sag_over_limit, Severity::error,
-            {plan.sag->overhang
-                 ? std::string_view{"In time the end sags {0}; {1} is the limit for an overhang of {3} (L/{2})"}
-                 : std::string_view{"In time the shelf sags {0}; {1} is the limit over {3} (L/{2})"},
-             {fine(plan.sag->long_term), fine(plan.sag->limit),
-              count(static_cast<std::size_t>(divisor(site.rules.sag_limit))),
-              quantity(Length::nearest_to_metres(plan.sag->overhang ? plan.sag->span / 2 : plan.sag->span))}},
-            fine(plan.sag->long_term - plan.sag->limit), shelf.left + Length::nearest_to_metres(plan.sag->place),
-            shelf.underside());
+        add_check(plan.checks, CheckCode::sag_over_limit, Severity::error,
+                  {plan.sag->overhang
+                       ? std::string_view{"In time the end sags {0}; {1} is the limit for an overhang of {3} (L/{2})"}
+                       : std::string_view{"In time the shelf sags {0}; {1} is the limit over {3} (L/{2})"},
+                   {fine(plan.sag->long_term), fine(plan.sag->limit),
+                    count(static_cast<std::size_t>(divisor(site.rules.sag_limit))),
+                    quantity(Length::nearest_to_metres(plan.sag->overhang ? plan.sag->span / 2 : plan.sag->span))}},
+                  fine(plan.sag->long_term - plan.sag->limit), shelf.left + Length::nearest_to_metres(plan.sag->place),
+                  shelf.underside());
     if (plan.board_utilisation.over())
-        add(plan, CheckCode::board_overloaded, Severity::error,
-            {"The board itself is bent to {0} of what it may bear, somebody on its edge included",
-             {ratio(plan.board_utilisation)}},
-            ratio(plan.board_utilisation), shelf.left, shelf.underside());
+        add_check(plan.checks, CheckCode::board_overloaded, Severity::error,
+                  {"The board itself is bent to {0} of what it may bear, somebody on its edge included",
+                   {ratio(plan.board_utilisation)}},
+                  ratio(plan.board_utilisation), shelf.left, shelf.underside());
 }
 
 namespace {
@@ -346,7 +346,8 @@ void check_uplift(const Shelf& shelf, std::size_t i, ShelfPlan& plan) {
     const BracketPlan& place = plan.brackets[i];
     const double up = -place.reaction.least;
     if (plan.shelf_screw && up > held_down_n(plan))
-        add(plan, CheckCode::pulls_up, Severity::error,
+        add_check(
+            plan.checks, CheckCode::pulls_up, Severity::error,
             {of(shelf,
                 "With the other end loaded or leaned on, the shelf pulls up on bracket {0} with {1}, and its two "
                 "screws hold {2}",
@@ -355,7 +356,8 @@ void check_uplift(const Shelf& shelf, std::size_t i, ShelfPlan& plan) {
              {number(i), force(up), force(held_down_n(plan))}},
             force(up - held_down_n(plan)), place.x, shelf.underside());
     else
-        add(plan, CheckCode::pulls_up, plan.shelf_screw ? Severity::note : Severity::warning,
+        add_check(
+            plan.checks, CheckCode::pulls_up, plan.shelf_screw ? Severity::note : Severity::warning,
             {"With the other end loaded or leaned on, the shelf pulls up on bracket {0} with {1}: screw it down to the "
              "arm",
              {number(i), force(up)}},
@@ -366,50 +368,53 @@ void check_uplift(const Shelf& shelf, std::size_t i, ShelfPlan& plan) {
 
 void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, const Weighed& weighed) {
     if (plan.brackets.size() < 2)
-        add(plan, CheckCode::too_short, Severity::error,
-            {"The shelf is too short for two brackets: {0}", {quantity(shelf.length)}}, quantity(shelf.length));
+        add_check(plan.checks, CheckCode::too_short, Severity::error,
+                  {"The shelf is too short for two brackets: {0}", {quantity(shelf.length)}}, quantity(shelf.length));
     check_board_strength(shelf, site, plan);
     if (plan.goods_n_per_m <= 0 && shelf.goods.empty())
-        add(plan, CheckCode::load_missing, Severity::warning, {"No load is entered: the shelf is reckoned empty"});
+        add_check(plan.checks, CheckCode::load_missing, Severity::warning,
+                  {"No load is entered: the shelf is reckoned empty"});
     for (std::size_t i = 1; i < plan.brackets.size(); ++i) {
         const Length space = plan.brackets[i].x - plan.brackets[i - 1].x;
         if (space > plan.spacing_most + Length::nanometres(1))
-            add(plan, CheckCode::spacing_over_limit, Severity::error,
-                {"Brackets {0} and {1} are {2} apart; {3} is the most",
-                 {count(i), count(i + 1), quantity(space), quantity(plan.spacing_most)}},
-                quantity(space - plan.spacing_most), plan.brackets[i - 1].x, shelf.underside());
+            add_check(plan.checks, CheckCode::spacing_over_limit, Severity::error,
+                      {"Brackets {0} and {1} are {2} apart; {3} is the most",
+                       {count(i), count(i + 1), quantity(space), quantity(plan.spacing_most)}},
+                      quantity(space - plan.spacing_most), plan.brackets[i - 1].x, shelf.underside());
         else if (shelf.held<OnBrackets>() && space > site.rules.spacing_good + Length::nanometres(1))
-            add(plan, CheckCode::spacing_over_good, Severity::note,
-                {"Brackets {0} and {1} are {2} apart; {3} or less is better",
-                 {count(i), count(i + 1), quantity(space), quantity(site.rules.spacing_good)}},
-                quantity(space), plan.brackets[i - 1].x, shelf.underside());
+            add_check(plan.checks, CheckCode::spacing_over_good, Severity::note,
+                      {"Brackets {0} and {1} are {2} apart; {3} or less is better",
+                       {count(i), count(i + 1), quantity(space), quantity(site.rules.spacing_good)}},
+                      quantity(space), plan.brackets[i - 1].x, shelf.underside());
     }
 
     if (weighed.bracket_turns)
-        add(plan, CheckCode::bracket_turns, Severity::error,
+        add_check(
+            plan.checks, CheckCode::bracket_turns, Severity::error,
             {"With its load, or with somebody leaning on it, a bracket has no hole above the point it turns about: it "
              "would pull off the wall"});
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
         const BracketPlan& place = plan.brackets[i];
         if (place.bracket_utilisation.over())
-            add(plan, CheckCode::bracket_overloaded, Severity::error,
-                {of(shelf, "Bracket {0} carries {1}, {2} times its rating",
-                    "No. {0} carries {1}, {2} times its rating"),
-                 {number(i), force(place.reaction.greatest), ratio(place.bracket_utilisation)}},
-                ratio(place.bracket_utilisation), place.x, shelf.underside());
+            add_check(plan.checks, CheckCode::bracket_overloaded, Severity::error,
+                      {of(shelf, "Bracket {0} carries {1}, {2} times its rating",
+                          "No. {0} carries {1}, {2} times its rating"),
+                       {number(i), force(place.reaction.greatest), ratio(place.bracket_utilisation)}},
+                      ratio(place.bracket_utilisation), place.x, shelf.underside());
         if (!carries(place.hold))
             continue;
         const bool nobody_knows = place.stud && site.survey.studs[*place.stud].state == StudState::assumed;
         if (!place.fixing && (place.turns || nobody_knows))
             continue; // said already
         if (!place.fixing)
-            add(plan, CheckCode::no_fixing, Severity::error,
-                {of(shelf, "Bracket {0}: no screw or plug at hand suits its holes and this wall",
-                    "No. {0}: no screw or plug at hand suits its holes and this wall"),
-                 {number(i)}},
-                std::nullopt, place.x, shelf.underside());
+            add_check(plan.checks, CheckCode::no_fixing, Severity::error,
+                      {of(shelf, "Bracket {0}: no screw or plug at hand suits its holes and this wall",
+                          "No. {0}: no screw or plug at hand suits its holes and this wall"),
+                       {number(i)}},
+                      std::nullopt, place.x, shelf.underside());
         else if (place.fixing_utilisation.over())
-            add(plan, CheckCode::fixing_overloaded, Severity::error,
+            add_check(
+                plan.checks, CheckCode::fixing_overloaded, Severity::error,
                 {of(shelf, "Bracket {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)",
                     "No. {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)"),
                  {number(i), ratio(place.fixing_utilisation), force(place.tension_n), force(place.shear_n)}},
@@ -425,36 +430,38 @@ void check_leg(const Box& leg, std::size_t i, const Shelf& shelf, const WallSite
     for (const Shelf& other : site.wall.shelves)
         for (const Box& board : board_boxes(other))
             if (other.id != shelf.id && leg.overlaps(board))
-                add(plan, CheckCode::leg_fouls_shelf, Severity::error,
-                    {leg.top > board.top ? std::string_view{"The leg of bracket {0} reaches {1} into {2} below"}
-                                         : "The leg of bracket {0} reaches {1} into {2} above",
-                     {number(i), quantity(std::min(board.top - leg.bottom, leg.top - board.bottom)), other.name}},
-                    quantity(std::min(board.top - leg.bottom, leg.top - board.bottom)), plan.brackets[i].x, board.top);
+                add_check(plan.checks, CheckCode::leg_fouls_shelf, Severity::error,
+                          {leg.top > board.top ? std::string_view{"The leg of bracket {0} reaches {1} into {2} below"}
+                                               : "The leg of bracket {0} reaches {1} into {2} above",
+                           {number(i), quantity(std::min(board.top - leg.bottom, leg.top - board.bottom)), other.name}},
+                          quantity(std::min(board.top - leg.bottom, leg.top - board.bottom)), plan.brackets[i].x,
+                          board.top);
     for (const Obstacle& obstacle : site.wall.obstacles)
         if (leg.overlaps(box_of(obstacle)))
-            add(plan, CheckCode::shelf_over_obstacle, Severity::error,
-                {"The leg of bracket {0} stands in {1} at {2}, its clearance included",
-                 {number(i), words(obstacle.kind), quantity(obstacle.left)}},
-                std::nullopt, plan.brackets[i].x, leg.bottom);
+            add_check(plan.checks, CheckCode::shelf_over_obstacle, Severity::error,
+                      {"The leg of bracket {0} stands in {1} at {2}, its clearance included",
+                       {number(i), words(obstacle.kind), quantity(obstacle.left)}},
+                      std::nullopt, plan.brackets[i].x, leg.bottom);
     for (const ServicePoint& service : site.wall.services)
         if (leg.overlaps(box_of(service)) && !service.far_side)
-            add(plan, CheckCode::leg_fouls_service, Severity::error,
+            add_check(
+                plan.checks, CheckCode::leg_fouls_service, Severity::error,
                 {"The leg of bracket {0} covers {1} at {2}", {number(i), word(service.kind), quantity(service.centre)}},
                 std::nullopt, service.centre, service.height);
     for (const Opening& opening : site.wall.openings)
         if (leg.overlaps(box_of(opening)))
-            add(plan, CheckCode::shelf_over_opening, Severity::error,
-                {"The leg of bracket {0} stands in {1}", {number(i), word(opening.kind)}}, std::nullopt,
-                plan.brackets[i].x, leg.bottom);
+            add_check(plan.checks, CheckCode::shelf_over_opening, Severity::error,
+                      {"The leg of bracket {0} stands in {1}", {number(i), word(opening.kind)}}, std::nullopt,
+                      plan.brackets[i].x, leg.bottom);
     if (leg.bottom < site.wall.skirting_height && leg.bottom >= Length{})
-        add(plan, CheckCode::shelf_over_obstacle, Severity::error,
-            {"The leg of bracket {0} reaches {1} down onto the skirting",
-             {number(i), quantity(site.wall.skirting_height - leg.bottom)}},
-            quantity(site.wall.skirting_height - leg.bottom), plan.brackets[i].x, leg.bottom);
+        add_check(plan.checks, CheckCode::shelf_over_obstacle, Severity::error,
+                  {"The leg of bracket {0} reaches {1} down onto the skirting",
+                   {number(i), quantity(site.wall.skirting_height - leg.bottom)}},
+                  quantity(site.wall.skirting_height - leg.bottom), plan.brackets[i].x, leg.bottom);
     if (leg.bottom < Length{})
-        add(plan, CheckCode::leaves_wall, Severity::error,
-            {"The leg of bracket {0} reaches {1} below the floor", {number(i), quantity(-leg.bottom)}},
-            quantity(-leg.bottom), plan.brackets[i].x, Length{});
+        add_check(plan.checks, CheckCode::leaves_wall, Severity::error,
+                  {"The leg of bracket {0} reaches {1} below the floor", {number(i), quantity(-leg.bottom)}},
+                  quantity(-leg.bottom), plan.brackets[i].x, Length{});
 }
 
 } // namespace
@@ -466,13 +473,13 @@ void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan)
                 return hole.bracket == i && strip.meets(hole.x, hole.z, hole.radius);
             });
             if (inside != plan.holes.end())
-                add(plan, CheckCode::in_service_strip, Severity::error,
-                    {strip.basis == Strip::Basis::inferred
-                         ? of(shelf, "Bracket {0} drills at {1}, where {2} is likely",
-                              "Hole {0} is drilled at {1}, where {2} is likely")
-                         : of(shelf, "Bracket {0} drills at {1}, in {2}", "Hole {0} is drilled at {1}, in {2}"),
-                     {number(i), quantity(inside->x), strip.what}},
-                    std::nullopt, inside->x, inside->z);
+                add_check(plan.checks, CheckCode::in_service_strip, Severity::error,
+                          {strip.basis == Strip::Basis::inferred
+                               ? of(shelf, "Bracket {0} drills at {1}, where {2} is likely",
+                                    "Hole {0} is drilled at {1}, where {2} is likely")
+                               : of(shelf, "Bracket {0} drills at {1}, in {2}", "Hole {0} is drilled at {1}, in {2}"),
+                           {number(i), quantity(inside->x), strip.what}},
+                          std::nullopt, inside->x, inside->z);
         }
         for (const Box& leg : leg_boxes(shelf, plan, plan.brackets[i].x))
             check_leg(leg, i, shelf, site, plan);
@@ -483,14 +490,14 @@ void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan)
 void check_looks(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     const Alternative& chosen = plan.alternatives[plan.chosen];
     if (chosen.layout.school != shelf.school || chosen.extra_brackets != shelf.extra_brackets)
-        add(plan, CheckCode::school_not_kept, Severity::note,
-            {"The layout asked for cannot be kept here; the nearest that can stands in its place"});
+        add_check(plan.checks, CheckCode::school_not_kept, Severity::note,
+                  {"The layout asked for cannot be kept here; the nearest that can stands in its place"});
     const Length difference = plan.left_overhang - plan.right_overhang;
     if (absolute(difference) > site.rules.overhang_difference)
-        add(plan, CheckCode::overhang_unequal, Severity::note,
-            {"The shelf overhangs {0} at the left and {1} at the right",
-             {quantity(plan.left_overhang), quantity(plan.right_overhang)}},
-            quantity(absolute(difference)));
+        add_check(plan.checks, CheckCode::overhang_unequal, Severity::note,
+                  {"The shelf overhangs {0} at the left and {1} at the right",
+                   {quantity(plan.left_overhang), quantity(plan.right_overhang)}},
+                  quantity(absolute(difference)));
 }
 
 } // namespace yes_square

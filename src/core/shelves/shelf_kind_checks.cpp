@@ -1,7 +1,9 @@
 #include "core/fixings/choose_fixing.hpp"
+
 #include "core/shelves/carrier.hpp"
 #include "core/shelves/plate.hpp"
 #include "core/shelves/shelf_checks.hpp"
+#include "core/site/check_writer.hpp"
 
 #include <algorithm>
 
@@ -11,10 +13,11 @@ namespace {
 constexpr Length desk_least = 680_mm; ///< a desk's top is usually 700 to 760 up (common practice)
 constexpr Length desk_most = 780_mm;
 
-class KindChecker {
+class KindChecker : CheckWriter {
 public:
     KindChecker(const Shelf& shelf, const WallSite& site, ShelfPlan& plan)
-        : shelf_{shelf}
+        : CheckWriter{plan.checks}
+        , shelf_{shelf}
         , site_{site}
         , rules_{site.rules.shelves}
         , plan_{plan} {}
@@ -30,11 +33,6 @@ public:
     }
 
 private:
-    void add(CheckCode code, Severity severity, Sentence message, std::optional<Quantity> amount = std::nullopt,
-             std::optional<Length> x = std::nullopt, std::optional<Length> z = std::nullopt) {
-        plan_.checks.push_back({code, severity, std::move(message), amount, {}, x, z});
-    }
-
     void boards() {
         if (shelf_.held<Fixture>())
             return;

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/plan/wall_site.hpp"
+#include "core/site/wall_site.hpp"
 
 namespace yes_square {
 

@@ -1,5 +1,6 @@
 #include "core/shelves/shelf_study.hpp"
 
+#include "core/shelves/bracket_search.hpp"
 #include "core/shelves/fix_place.hpp"
 #include "core/shelves/layouts.hpp"
 #include "core/shelves/plate.hpp"

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "core/fixings/choose_fixing.hpp"
-#include "core/plan/wall_site.hpp"
+#include "core/site/wall_site.hpp"
 
 /// One shelf looked at closely, on demand: how it bends, how much it would hold, what would make it hold more, and all
 /// fixings at hand for it. Beside the plan, since it takes many times as long.

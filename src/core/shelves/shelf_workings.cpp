@@ -1,6 +1,6 @@
 #include "core/shelves/shelf_workings.hpp"
 
-#include "core/plan/packing.hpp"
+#include "core/site/packing.hpp"
 
 #include "core/fixings/used_working.hpp"
 #include "core/shelves/layouts.hpp"

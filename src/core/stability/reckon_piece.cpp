@@ -1,6 +1,7 @@
 #include "core/stability/reckon_piece.hpp"
 
 #include "core/fixings/choose_fixing.hpp"
+#include "core/site/check_writer.hpp"
 #include "core/stability/piece_words.hpp"
 #include "core/stability/restraint.hpp"
 #include "core/stability/tip_cases.hpp"
@@ -28,8 +29,8 @@ bool holds(const Piece& piece, const PiecePlan& plan) {
 
 PiecePlan without_words(const Piece& piece, const WallSite& site) {
     PiecePlan plan;
-    plan.piece_id = piece.id;
-    plan.piece_name = piece.name;
+    plan.id = piece.id;
+    plan.name = piece.name;
     plan.restraint_height = std::max(piece.height / 2, restraint_height(piece));
     plan.cases = tip_cases(piece, site.rules.tipping, plan.restraint_height.in_metres());
     for (std::size_t i = 0; i < plan.cases.size(); ++i) {
@@ -50,13 +51,16 @@ PiecePlan without_words(const Piece& piece, const WallSite& site) {
         plan.verdict = PieceVerdict::unsafe;
     else if (plan.tips || piece.height >= site.rules.tipping.advised_from)
         plan.verdict = PieceVerdict::advised;
+    else
+        plan.verdict = PieceVerdict::stands;
     return plan;
 }
 
-class PieceChecker {
+class PieceChecker : CheckWriter {
 public:
     PieceChecker(const Piece& piece, const WallSite& site, PiecePlan& plan)
-        : piece_{piece}
+        : CheckWriter{plan.checks, piece.left + piece.width / 2, piece.height}
+        , piece_{piece}
         , how_{piece.restraint}
         , site_{site}
         , plan_{plan} {}
@@ -68,14 +72,6 @@ public:
     }
 
 private:
-    Check& add(CheckCode code, Severity severity, Sentence message, std::optional<Quantity> amount = std::nullopt) {
-        return plan_.checks.emplace_back(
-            Check{code, severity, std::move(message), amount, {}, piece_.left + piece_.width / 2, piece_.height});
-    }
-    static void advise(Check& check, Sentence words, std::optional<Edit> edit = std::nullopt) {
-        check.cures.push_back({std::move(words), std::move(edit)});
-    }
-
     void stands() {
         if (plan_.verdict == PieceVerdict::held || plan_.verdict == PieceVerdict::stands)
             return;

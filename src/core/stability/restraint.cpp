@@ -1,6 +1,7 @@
 #include "core/stability/restraint.hpp"
 
 #include "core/fixings/choose_fixing.hpp"
+#include "core/stability/tipping.hpp"
 
 #include <algorithm>
 #include <cmath>

@@ -1,5 +1,6 @@
 #include "core/stability/tip_cases.hpp"
 
+#include "core/stability/tipping.hpp"
 #include <algorithm>
 #include <cmath>
 #include <numeric>

@@ -5,6 +5,7 @@
 #include "core/runs/unit_loads.hpp"
 #include "core/shelves/cleats.hpp"
 #include "core/stability/tip_cases.hpp"
+#include "core/stability/tipping.hpp"
 
 #include <algorithm>
 #include <cmath>

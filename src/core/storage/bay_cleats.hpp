@@ -1,8 +1,8 @@
 #pragma once
 
 #include "core/plan/system_plan.hpp"
-#include "core/plan/wall_site.hpp"
 #include "core/runs/slide.hpp"
+#include "core/site/wall_site.hpp"
 
 /// What holds the bays to the wall.
 namespace yes_square {

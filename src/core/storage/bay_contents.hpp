@@ -1,7 +1,7 @@
 #pragma once
 
 #include "core/plan/system_plan.hpp"
-#include "core/plan/wall_site.hpp"
+#include "core/site/wall_site.hpp"
 
 /// What stands in a bay: its shelves, rods and drawers, and what goes on and into them.
 namespace yes_square {

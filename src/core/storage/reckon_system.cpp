@@ -63,8 +63,8 @@ void list_parts(const StorageSystem& system, SystemPlan& plan) {
 
 SystemPlan reckon_system(const StorageSystem& system, const WallSite& site) {
     SystemPlan plan;
-    plan.system_id = system.id;
-    plan.system_name = system.name;
+    plan.id = system.id;
+    plan.name = system.name;
     plan.foot = system.foot();
     plan.head = system.head();
     const BayLayout layout = bay_layout(system, site.rules.storage);

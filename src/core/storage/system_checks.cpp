@@ -1,5 +1,6 @@
 #include "core/storage/system_checks.hpp"
 
+#include "core/site/check_writer.hpp"
 #include "core/storage/bay_widths.hpp"
 #include "core/storage/system_words.hpp"
 
@@ -9,10 +10,11 @@
 namespace yes_square {
 namespace {
 
-class SystemChecker {
+class SystemChecker : CheckWriter {
 public:
     SystemChecker(const StorageSystem& system, const WallSite& site, SystemPlan& plan)
-        : system_{system}
+        : CheckWriter{plan.checks}
+        , system_{system}
         , site_{site}
         , rules_{site.rules.storage}
         , plan_{plan} {}
@@ -27,13 +29,6 @@ public:
     }
 
 private:
-    Check& add(CheckCode code, Severity severity, Sentence message, std::optional<Quantity> amount = std::nullopt,
-               std::optional<Length> x = std::nullopt, std::optional<Length> z = std::nullopt) {
-        return plan_.checks.emplace_back(Check{code, severity, std::move(message), amount, {}, x, z});
-    }
-    static void advise(Check& check, Sentence words, std::optional<Edit> edit = std::nullopt) {
-        check.cures.push_back({std::move(words), std::move(edit)});
-    }
     template <class Alter>
     void advise_changed(Check& check, Sentence words, Alter alter) {
         StorageSystem changed = system_;

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/plan/wall_site.hpp"
+#include "core/site/wall_site.hpp"
 
 /// What is in the way of what: things that take room on a wall.
 namespace yes_square {

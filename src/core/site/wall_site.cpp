@@ -1,4 +1,4 @@
-#include "core/plan/wall_site.hpp"
+#include "core/site/wall_site.hpp"
 
 #include "core/fixings/choose_fixing.hpp"
 

@@ -1,6 +1,6 @@
-#include "app/shell/verdict_label.hpp"
+#include "app/bench/verdict_label.hpp"
 
-#include "app/shell/theme.hpp"
+#include "app/bench/theme.hpp"
 
 #include <QVBoxLayout>
 

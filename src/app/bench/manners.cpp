@@ -1,4 +1,4 @@
-#include "app/shell/manners.hpp"
+#include "app/bench/manners.hpp"
 
 #include <QAbstractItemView>
 #include <QAbstractSpinBox>

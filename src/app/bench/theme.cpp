@@ -1,4 +1,4 @@
-#include "app/shell/theme.hpp"
+#include "app/bench/theme.hpp"
 
 #include <QApplication>
 #include <QFontDatabase>

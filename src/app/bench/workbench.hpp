@@ -1,8 +1,8 @@
 #pragma once
 
-#include "app/shell/job_snapshot.hpp"
-#include "app/shell/words.hpp"
-#include "core/plan/reckon.hpp"
+#include "app/bench/job_snapshot.hpp"
+#include "app/bench/words.hpp"
+#include "core/reckon/reckon.hpp"
 
 #include <QObject>
 #include <QUndoStack>

@@ -1,4 +1,4 @@
-#include "app/shell/workbench.hpp"
+#include "app/bench/workbench.hpp"
 
 #include "core/job/job_problem.hpp"
 
@@ -125,8 +125,9 @@ namespace {
 
 /// Calls `visit(parts)` for every kind of part that a wall has, until it returns true.
 bool any_kind(const Wall& wall, auto&& visit) {
-    return visit(wall.shelves) || visit(wall.runs) || visit(wall.systems) || visit(wall.pieces) || visit(wall.boxes) ||
-           visit(wall.hung) || visit(wall.feeds);
+    bool done = false;
+    for_each_list(wall, [&](const auto& parts) { done = done || visit(parts); });
+    return done;
 }
 
 /// The parts that a part is made of and that are selected within it.
@@ -251,24 +252,12 @@ std::string Workbench::thing() const {
 }
 
 std::optional<Workbench::Told> Workbench::told() const {
-    const auto of = [](std::string_view name, const auto* plan) {
-        return plan ? std::optional{Told{name, &plan->steps, &plan->workings}} : std::nullopt;
-    };
-    if (const ShelfPlan* plan = shelf_plan())
-        return of(plan->shelf_name, plan);
-    if (const RunPlan* plan = run_plan())
-        return of(plan->run_name, plan);
-    if (const SystemPlan* plan = selected_plan<StorageSystem>())
-        return of(plan->system_name, plan);
-    if (const PiecePlan* plan = selected_plan<Piece>())
-        return of(plan->piece_name, plan);
-    if (const BoxPlan* plan = selected_plan<WallBox>())
-        return of(plan->box_name, plan);
-    if (const HungPlan* plan = selected_plan<HungCabinet>())
-        return of(plan->hung_name, plan);
-    if (const FeedPlan* plan = selected_plan<LightFeed>())
-        return of(plan->feed_name, plan);
-    return std::nullopt;
+    const ThingPlan* plan = nullptr;
+    for_each_kind(Things{}, [&]<class Kind>() {
+        if (const auto* found = selected_plan<Kind>())
+            plan = found;
+    });
+    return plan ? std::optional{Told{plan->name, &plan->steps, &plan->workings}} : std::nullopt;
 }
 
 const Room* Workbench::room() const {

@@ -1,4 +1,4 @@
-#include "core/plan/reckon.hpp"
+#include "core/reckon/reckon.hpp"
 
 #include "core/boxes/audit_cabinet.hpp"
 #include "core/boxes/reckon_box.hpp"
@@ -6,12 +6,12 @@
 #include "core/fitting/judge_reading.hpp"
 #include "core/fitting/wall_marks.hpp"
 #include "core/lines/room_lines.hpp"
-#include "core/plan/clashes.hpp"
-#include "core/plan/guarded.hpp"
-#include "core/plan/reckon_survey.hpp"
+#include "core/reckon/clashes.hpp"
+#include "core/reckon/reckon_survey.hpp"
 #include "core/runs/reckon_run.hpp"
 #include "core/shelves/noggings.hpp"
 #include "core/shelves/reckon_shelf.hpp"
+#include "core/site/guarded.hpp"
 #include "core/stability/reckon_piece.hpp"
 #include "core/storage/reckon_system.hpp"
 
@@ -49,50 +49,22 @@ struct Earlier {
     bool survey = false; ///< nothing but what hangs on the wall changed
 };
 
-ShelfPlan named(const Shelf& shelf) {
-    ShelfPlan plan;
-    plan.shelf_id = shelf.id;
-    plan.shelf_name = shelf.name;
-    return plan;
-}
-SystemPlan named(const StorageSystem& system) {
-    SystemPlan plan;
-    plan.system_id = system.id;
-    plan.system_name = system.name;
+/// A thing's plan with nothing known of it but its name.
+template <class Part>
+auto named(const Part& part) {
+    std::remove_cvref_t<decltype((std::declval<WallPlan&>().*plans_of<Part>).front())> plan;
+    plan.id = part.id;
+    plan.name = name_of(part);
     return plan;
 }
 PiecePlan named(const Piece& piece) {
-    PiecePlan plan;
-    plan.piece_id = piece.id;
-    plan.piece_name = piece.name;
+    PiecePlan plan = named<Piece>(piece);
     plan.cases.emplace_back();
-    plan.verdict = PieceVerdict::unsafe;
-    return plan;
-}
-BoxPlan named(const WallBox& box) {
-    BoxPlan plan;
-    plan.box_id = box.id;
-    plan.box_name = box.name;
-    return plan;
-}
-HungPlan named(const HungCabinet& hung) {
-    HungPlan plan;
-    plan.hung_id = hung.id;
-    plan.hung_name = hung.unit.name;
-    plan.verdict = HungVerdict::unload;
-    return plan;
-}
-FeedPlan named(const LightFeed& feed) {
-    FeedPlan plan;
-    plan.feed_id = feed.id;
-    plan.feed_name = feed.name;
     return plan;
 }
 /// As many units as the run has, nothing known of them but their names.
 RunPlan named(const Run& run, const RunLayout& layout) {
-    RunPlan plan;
-    plan.run_id = run.id;
-    plan.run_name = run.name;
+    RunPlan plan = named(run);
     plan.level = run.level;
     plan.layout = layout;
     for (std::size_t i = 0; i < run.units.size(); ++i) {
@@ -107,8 +79,8 @@ RunPlan named(const Run& run, const RunLayout& layout) {
 
 /// A thing's plan, whatever happens to it.
 template <class Part>
-auto reckon_guarded(const Part& part, const std::string& name, auto&& reckon_part) {
-    return guarded(named(part), name, [&](auto& plan) { plan = reckon_part(part); });
+auto reckon_guarded(const Part& part, auto&& reckon_part) {
+    return guarded(named(part), name_of(part), [&](auto& plan) { plan = reckon_part(part); });
 }
 
 /// What stands or hangs by itself, and what is in the way of what.
@@ -120,7 +92,7 @@ void reckon_furniture(WallPlan& plan, const WallSite& site) {
     const auto each = [&](const auto& parts, auto& plans, auto&& reckon_part) {
         plans.reserve(parts.size());
         for (const auto& part : parts) {
-            plans.push_back(reckon_guarded(part, part.name, [&](const auto& one) {
+            plans.push_back(reckon_guarded(part, [&](const auto& one) {
                 auto reckoned = reckon_part(one, site);
                 const std::vector<Check> clashes =
                     clashes_of(*std::ranges::find(things, one.id, &WallThing::id), things, site);
@@ -133,8 +105,7 @@ void reckon_furniture(WallPlan& plan, const WallSite& site) {
     each(wall.pieces, plan.pieces, reckon_piece);
     each(wall.boxes, plan.boxes, reckon_box);
     for (const HungCabinet& hung : wall.hung)
-        plan.hung.push_back(
-            reckon_guarded(hung, hung.unit.name, [&](const HungCabinet& one) { return audit_cabinet(one, site); }));
+        plan.hung.push_back(reckon_guarded(hung, [&](const HungCabinet& one) { return audit_cabinet(one, site); }));
 }
 
 std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, const WallSurroundings& around,
@@ -149,8 +120,7 @@ std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, co
     const WallSite site{job.rules, job.catalogue, wall, around.service_class, plan->survey};
     plan->shelves.reserve(wall.shelves.size());
     for (const Shelf& shelf : wall.shelves)
-        plan->shelves.push_back(
-            reckon_guarded(shelf, shelf.name, [&](const Shelf& one) { return reckon_shelf(one, site); }));
+        plan->shelves.push_back(reckon_guarded(shelf, [&](const Shelf& one) { return reckon_shelf(one, site); }));
     plan->noggings = noggings_of(wall, plan->survey, plan->shelves, job.rules);
     const RunSite runs{site, around.lines, around.runs, around.left_lean, around.right_lean};
     plan->runs.reserve(wall.runs.size());
@@ -160,7 +130,7 @@ std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, co
     reckon_furniture(*plan, site);
     for (const LightFeed& feed : wall.feeds)
         plan->feeds.push_back(
-            reckon_guarded(feed, feed.name, [&](const LightFeed& one) { return reckon_feed(one, site, *plan); }));
+            reckon_guarded(feed, [&](const LightFeed& one) { return reckon_feed(one, site, *plan); }));
     // What follows from all of it together.
     struct Rest {
         std::vector<ReadingPlan> readings;

@@ -1,4 +1,4 @@
-#include "core/plan/packing.hpp"
+#include "core/site/packing.hpp"
 
 namespace yes_square {
 

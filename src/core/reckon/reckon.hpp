@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/plan/reckon_survey.hpp"
+#include "core/reckon/reckon_survey.hpp"
 #include "core/shelves/shelf_study.hpp"
 
 namespace yes_square {

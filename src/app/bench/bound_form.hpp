@@ -1,7 +1,7 @@
 #pragma once
 
-#include "app/shell/length_field.hpp"
-#include "app/shell/workbench.hpp"
+#include "app/bench/length_field.hpp"
+#include "app/bench/workbench.hpp"
 
 #include <QFormLayout>
 #include <QStringList>

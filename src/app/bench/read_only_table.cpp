@@ -1,4 +1,4 @@
-#include "app/shell/read_only_table.hpp"
+#include "app/bench/read_only_table.hpp"
 
 #include <QHeaderView>
 

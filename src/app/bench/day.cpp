@@ -1,4 +1,4 @@
-#include "app/shell/day.hpp"
+#include "app/bench/day.hpp"
 
 #include <QDateTime>
 #include <QLocale>

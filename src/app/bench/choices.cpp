@@ -1,6 +1,6 @@
-#include "app/shell/choices.hpp"
+#include "app/bench/choices.hpp"
 
-#include "app/shell/words.hpp"
+#include "app/bench/words.hpp"
 #include "core/job/materials.hpp"
 
 namespace yes_square::app {

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "app/shell/workbench.hpp"
+#include "app/bench/workbench.hpp"
 #include "core/cutting/cutting_plan.hpp"
 #include "core/cutting/kit.hpp"
 #include "core/fitting/as_found.hpp"

@@ -1,4 +1,4 @@
-#include "app/shell/job_snapshot.hpp"
+#include "app/bench/job_snapshot.hpp"
 
 #include <algorithm>
 #include <utility>

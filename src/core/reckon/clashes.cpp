@@ -1,5 +1,6 @@
-#include "core/plan/clashes.hpp"
+#include "core/reckon/clashes.hpp"
 
+#include "core/site/check_writer.hpp"
 #include "core/survey/floor.hpp"
 
 #include <algorithm>
@@ -57,13 +58,9 @@ public:
 
 private:
     void clash(CheckCode code, Severity severity, Sentence message, const Box& there, Sentence cure) {
-        checks_.push_back({code,
-                           severity,
-                           std::move(message),
-                           quantity(overlap(thing_.box, there)),
-                           {{std::move(cure), {}}},
-                           std::max(thing_.box.left, there.left),
-                           std::min(thing_.box.top, there.top)});
+        add_check(checks_, code, severity, std::move(message), quantity(overlap(thing_.box, there)),
+                  std::max(thing_.box.left, there.left), std::min(thing_.box.top, there.top))
+            .cures.push_back({std::move(cure), {}});
     }
 
     void ends() {

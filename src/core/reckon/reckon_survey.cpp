@@ -1,6 +1,7 @@
-#include "core/plan/reckon_survey.hpp"
+#include "core/reckon/reckon_survey.hpp"
 
-#include "core/plan/packing.hpp"
+#include "core/site/check_writer.hpp"
+#include "core/site/packing.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -62,14 +63,16 @@ void add_corner_things(const Wall& wall, const Wall& next, const WallSurrounding
         add(box.left, box.right(), box.depth, box.bottom(), box.top, box.name);
 }
 
-class SurveyReckoner {
+class SurveyReckoner : CheckWriter {
 public:
-    SurveyReckoner(const Wall& wall, const WallSurroundings& around, const HouseRules& rules)
-        : wall_{wall}
+    SurveyReckoner(const Wall& wall, const WallSurroundings& around, const HouseRules& rules, WallSurvey& found)
+        : CheckWriter{found.checks}
+        , wall_{wall}
         , around_{around}
-        , rules_{rules} {}
+        , rules_{rules}
+        , found_{found} {}
 
-    WallSurvey reckon() {
+    void reckon() {
         found_.strips = service_strips(wall_, rules_);
         found_.left = around_.left;
         found_.right = around_.right;
@@ -81,16 +84,9 @@ public:
         face();
         widths();
         corner();
-        return std::move(found_);
     }
 
 private:
-    Check& check(CheckCode code, Severity severity, Sentence message, std::optional<Quantity> amount = std::nullopt,
-                 std::optional<Length> x = std::nullopt, std::optional<Length> z = std::nullopt) {
-        return found_.checks.emplace_back(Check{code, severity, std::move(message), amount, {}, x, z});
-    }
-    static void advise(Check& check, Sentence words) { check.cures.push_back({std::move(words), std::nullopt}); }
-
     void off_wall() {
         std::size_t number = 0;
         const auto count_off = [&](const auto& readings, auto&& off) {
@@ -107,13 +103,13 @@ private:
         count_off(wall_.joists, [&](Length x) { return x > wall_.length; });
         if (number == 0)
             return;
-        Check& off = check(CheckCode::reading_off_wall, Severity::warning,
-                           {number == 1 ? std::string_view{"{0} reading lies beyond this wall, {1} long and {2} high: "
-                                                           "it is kept and not used"}
-                                        : "{0} readings lie beyond this wall, {1} long and {2} high: they are kept and "
-                                          "not used",
-                            {count(number), quantity(wall_.length), quantity(wall_.height)}},
-                           count(number));
+        Check& off = add(CheckCode::reading_off_wall, Severity::warning,
+                         {number == 1 ? std::string_view{"{0} reading lies beyond this wall, {1} long and {2} high: "
+                                                         "it is kept and not used"}
+                                      : "{0} readings lie beyond this wall, {1} long and {2} high: they are kept and "
+                                        "not used",
+                          {count(number), quantity(wall_.length), quantity(wall_.height)}},
+                         count(number));
         off.cures.push_back({{"Take them out"}, DropReadingsOffWall{wall_.id}});
         advise(off, {"If the wall is longer or higher than its figures say, put those right"});
     }
@@ -123,13 +119,13 @@ private:
         const auto* framing = std::get_if<Framing>(&wall_.structure);
         if (!framing || framing->material == StudMaterial::steel) {
             if (framing)
-                check(CheckCode::no_wood_behind, Severity::note,
-                      {"Steel studs: wood screws do not hold in them, so brackets count as held by the lining. Toggles "
-                       "by "
-                       "their maker's figures, or wood behind; nothing tall is anchored to bare steel studs"});
+                add(CheckCode::no_wood_behind, Severity::note,
+                    {"Steel studs: wood screws do not hold in them, so brackets count as held by the lining. Toggles "
+                     "by "
+                     "their maker's figures, or wood behind; nothing tall is anchored to bare steel studs"});
             else if (std::holds_alternative<LiningOnly>(wall_.structure))
-                check(CheckCode::no_wood_behind, Severity::note,
-                      {"Nothing behind this lining can be reached: everything hangs on the lining alone"});
+                add(CheckCode::no_wood_behind, Severity::note,
+                    {"Nothing behind this lining can be reached: everything hangs on the lining alone"});
             if (!framing)
                 found_.studs.clear();
             return;
@@ -146,7 +142,7 @@ private:
         for (const Doubt& doubt : found_.findings->doubts)
             if (doubt.on_wall) {
                 Check& doubtful =
-                    check(CheckCode::evidence_doubtful, Severity::warning, doubt.words, std::nullopt, doubt.x);
+                    add(CheckCode::evidence_doubtful, Severity::warning, doubt.words, std::nullopt, doubt.x);
                 advise(doubtful, {"Read it once more, a little above or below"});
             }
     }
@@ -203,10 +199,9 @@ private:
             if (hole.x > wall_.length ||
                 (same_structure && met.behind_lining + lining_hollow(met) == wall_.lining_thickness()))
                 continue;
-            Check& differs =
-                check(CheckCode::build_up_differs, Severity::warning,
-                      {"The trial hole at {0} says otherwise than this wall's figures", {quantity(hole.x)}},
-                      std::nullopt, hole.x, hole.z);
+            Check& differs = add(CheckCode::build_up_differs, Severity::warning,
+                                 {"The trial hole at {0} says otherwise than this wall's figures", {quantity(hole.x)}},
+                                 std::nullopt, hole.x, hole.z);
             differs.cures.push_back({met.words, std::nullopt});
             differs.cures.push_back({{"Take what the hole met"},
                                      TakeBuildUp{wall_.id, met.structure.value_or(wall_.structure), met.lining}});
@@ -228,10 +223,9 @@ private:
         found_.floor = floor_profile(wall_, around_.floor, around_.reader);
         const FloorProfile& floor = found_.floor;
         if (!wall_.ceiling.empty() && !floor.level_line) {
-            Check& bare =
-                check(CheckCode::ceiling_without_floor, Severity::warning,
-                      {"The ceiling was read up from a level line, and nothing was read down to the floor: its "
-                       "height is not known"});
+            Check& bare = add(CheckCode::ceiling_without_floor, Severity::warning,
+                              {"The ceiling was read up from a level line, and nothing was read down to the floor: its "
+                               "height is not known"});
             advise(bare, {"Read down to the floor from the same line, at one place at least"});
         }
         if (floor.level_line)
@@ -255,11 +249,11 @@ private:
                  quantity(floor.fall()),
                  derived});
             if (floor.uneven)
-                check(CheckCode::floor_falls, Severity::note,
-                      {"The floor falls {0} from {1} to {2}: heights are taken from its high point, not from the floor "
-                       "under them",
-                       {quantity(floor.fall()), quantity(floor.high.x), quantity(floor.low.x)}},
-                      quantity(floor.fall()), floor.low.x, Length{});
+                add(CheckCode::floor_falls, Severity::note,
+                    {"The floor falls {0} from {1} to {2}: heights are taken from its high point, not from the floor "
+                     "under them",
+                     {quantity(floor.fall()), quantity(floor.high.x), quantity(floor.low.x)}},
+                    quantity(floor.fall()), floor.low.x, Length{});
         }
         ceiling();
     }
@@ -278,12 +272,11 @@ private:
                                    derived});
         if (!differ(lowest.z, wall_.height, around_.reader))
             return;
-        Check& differs =
-            check(CheckCode::ceiling_differs, Severity::warning,
-                  {"The ceiling was read at {0} above the datum at its lowest, at {1}; this wall is entered "
-                   "as {2} high",
-                   {quantity(lowest.z), quantity(lowest.x), quantity(wall_.height)}},
-                  quantity(absolute(wall_.height - lowest.z)), lowest.x, lowest.z);
+        Check& differs = add(CheckCode::ceiling_differs, Severity::warning,
+                             {"The ceiling was read at {0} above the datum at its lowest, at {1}; this wall is entered "
+                              "as {2} high",
+                              {quantity(lowest.z), quantity(lowest.x), quantity(wall_.height)}},
+                             quantity(absolute(wall_.height - lowest.z)), lowest.x, lowest.z);
         if (lowest.z > Length{})
             differs.cures.push_back(
                 {{"Take {0} as its height", {quantity(lowest.z)}}, SetWallHeight{wall_.id, lowest.z}});
@@ -312,19 +305,19 @@ private:
             if (row.straight)
                 continue;
             const bool bow = row.bow > row.hollow;
-            check(CheckCode::face_not_straight, Severity::note,
-                  {bow ? std::string_view{"At {0} up the wall bows out {1} at {2}: everything beside it is packed out"}
-                       : "At {0} up the wall is hollow by {1} at {2}: pack there",
-                   {quantity(row.z), fine(std::max(row.bow, row.hollow).in_metres()),
-                    quantity(bow ? row.bow_x : row.hollow_x)}},
-                  fine(std::max(row.bow, row.hollow).in_metres()), bow ? row.bow_x : row.hollow_x, row.z);
+            add(CheckCode::face_not_straight, Severity::note,
+                {bow ? std::string_view{"At {0} up the wall bows out {1} at {2}: everything beside it is packed out"}
+                     : "At {0} up the wall is hollow by {1} at {2}: pack there",
+                 {quantity(row.z), fine(std::max(row.bow, row.hollow).in_metres()),
+                  quantity(bow ? row.bow_x : row.hollow_x)}},
+                fine(std::max(row.bow, row.hollow).in_metres()), bow ? row.bow_x : row.hollow_x, row.z);
         }
         if (!face.plumb)
-            check(CheckCode::face_not_straight, Severity::note,
-                  {face.lean > 0 ? std::string_view{"The wall leans back {0} over {1} of height"}
-                                 : "The wall leans into the room {0} over {1} of height",
-                   {fine(std::abs(face.lean) * face.lean_over.in_metres()), quantity(face.lean_over)}},
-                  fine(std::abs(face.lean) * face.lean_over.in_metres()));
+            add(CheckCode::face_not_straight, Severity::note,
+                {face.lean > 0 ? std::string_view{"The wall leans back {0} over {1} of height"}
+                               : "The wall leans into the room {0} over {1} of height",
+                 {fine(std::abs(face.lean) * face.lean_over.in_metres()), quantity(face.lean_over)}},
+                fine(std::abs(face.lean) * face.lean_over.in_metres()));
     }
 
     void widths() {
@@ -342,8 +335,7 @@ private:
              quantity(widths.least),
              derived});
         if (!widths.parallel)
-            check(
-                CheckCode::ends_not_parallel, Severity::note,
+            add(CheckCode::ends_not_parallel, Severity::note,
                 {"Between the ends it is {0} at {1} up and up to {2} elsewhere: what goes between takes the least, and "
                  "a filler or scribe takes {3}",
                  {quantity(widths.least), quantity(widths.least_z), quantity(widths.most),
@@ -356,8 +348,7 @@ private:
             return;
         const auto found = corner_angle(*wall_.corner, wall_.right_end, around_.reader);
         if (const auto* problem = std::get_if<CornerProblem>(&found)) {
-            check(
-                CheckCode::corner_impossible, Severity::warning,
+            add(CheckCode::corner_impossible, Severity::warning,
                 {"No triangle has the sides read in the right-hand corner: across must be more than {0} and less than "
                  "{1}. It is taken as square",
                  {quantity(problem->least), quantity(problem->most)}},
@@ -385,20 +376,20 @@ private:
         }
         found_.workings.push_back(std::move(working));
         if (!angle.square)
-            check(CheckCode::corner_not_square, Severity::note,
-                  {angle.off > 0
-                       ? std::string_view{"The right-hand corner is {0}, not square: the next wall opens by {1} "
-                                          "over {2}"}
-                       : "The right-hand corner is {0}, not square: the next wall closes in by {1} over {2}",
-                   {Quantity{Kind::angle, angle.room_side}, fine(std::abs(angle.out_of_square.in_metres())),
-                    quantity(wall_.corner->along_next)}},
-                  fine(std::abs(angle.out_of_square.in_metres())), wall_.length, Length{});
+            add(CheckCode::corner_not_square, Severity::note,
+                {angle.off > 0
+                     ? std::string_view{"The right-hand corner is {0}, not square: the next wall opens by {1} "
+                                        "over {2}"}
+                     : "The right-hand corner is {0}, not square: the next wall closes in by {1} over {2}",
+                 {Quantity{Kind::angle, angle.room_side}, fine(std::abs(angle.out_of_square.in_metres())),
+                  quantity(wall_.corner->along_next)}},
+                fine(std::abs(angle.out_of_square.in_metres())), wall_.length, Length{});
     }
 
     const Wall& wall_;
     const WallSurroundings& around_;
     const HouseRules& rules_;
-    WallSurvey found_;
+    WallSurvey& found_;
 };
 
 } // namespace
@@ -464,7 +455,9 @@ std::vector<WallSurroundings> surroundings_of(const Job& job, const std::vector<
 }
 
 WallSurvey reckon_survey(const Wall& wall, const WallSurroundings& around, const HouseRules& rules) {
-    return SurveyReckoner{wall, around, rules}.reckon();
+    WallSurvey found;
+    SurveyReckoner{wall, around, rules, found}.reckon();
+    return found;
 }
 
 bool same_survey(const Wall& a, const Wall& b) {

@@ -1,6 +1,6 @@
-#include "app/shell/bound_form.hpp"
+#include "app/bench/bound_form.hpp"
 
-#include "app/shell/theme.hpp"
+#include "app/bench/theme.hpp"
 
 #include <QComboBox>
 #include <QLineEdit>

@@ -1,7 +1,7 @@
-#include "app/shell/length_field.hpp"
+#include "app/bench/length_field.hpp"
 
-#include "app/shell/theme.hpp"
-#include "app/shell/words.hpp"
+#include "app/bench/theme.hpp"
+#include "app/bench/words.hpp"
 #include "core/measure/entry.hpp"
 
 #include <QClipboard>
