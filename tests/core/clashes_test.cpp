@@ -115,3 +115,42 @@ TEST_CASE("a change of furniture keeps the wall's survey and the other walls' pl
     CHECK(after.walls[0]->pieces[0].cases.front().balance.righting_nm >
           reckon(piece_job(dresser())).walls[0]->pieces[0].cases.front().balance.righting_nm);
 }
+
+TEST_CASE("whatever the next wall holds in the corner is met there: every tier, and what hangs already", "[clashes]") {
+    // A chest against the right-hand corner; round it, on the next wall, one more thing near that corner.
+    Job job = kitchen_with({}, 3000_mm);
+    Wall next = job.walls.front();
+    next.id = "wall-2";
+    next.name = "Next wall";
+    Piece chest = dresser(); // 800 high, 500 deep
+    chest.left = job.walls.front().length - chest.width;
+    job.walls.front().pieces = {chest};
+    const auto met = [&](const Wall& with) {
+        Job made = job;
+        made.walls.push_back(with);
+        return find_check(reckon(made).walls.front()->pieces.front().checks, CheckCode::run_meets_neighbour) != nullptr;
+    };
+    CHECK_FALSE(met(next));
+    Shelf shelf;
+    shelf.id = shelf.name = "shelf";
+    shelf.left = 100_mm;
+    shelf.length = 800_mm;
+    shelf.depth = 300_mm;
+    shelf.height = 1500_mm;
+    shelf.rise = 400_mm;
+    Wall shelved = next;
+    shelved.shelves = {shelf};
+    CHECK_FALSE(met(shelved)); // over it
+    shelved.shelves.front().tiers = 3;
+    CHECK(met(shelved)); // its lowest tier, at 700
+    HungCabinet hung;
+    hung.id = "old";
+    hung.unit = wall_unit("old", 600_mm);
+    hung.unit.height = 700_mm;
+    hung.top = 1200_mm;
+    Wall hanging = next;
+    hanging.hung = {hung};
+    CHECK(met(hanging));
+    hanging.hung.front().top = 2200_mm;
+    CHECK_FALSE(met(hanging));
+}

@@ -110,31 +110,25 @@ private:
 
 std::vector<WallThing> things_on(const Wall& wall, const std::vector<RunPlan>& runs) {
     std::vector<WallThing> things;
-    for (const Shelf& shelf : wall.shelves)
-        for (const Box& box : board_boxes(shelf))
-            things.push_back({shelf.id, shelf.name, box, shelf.depth});
-    for (std::size_t r = 0; r < runs.size() && r < wall.runs.size(); ++r)
-        for (std::size_t u = 0; u < runs[r].units.size() && u < wall.runs[r].units.size(); ++u) {
-            const UnitPlan& unit = runs[r].units[u];
-            const CabinetUnit& made = wall.runs[r].units[u];
-            if (made.kind != UnitKind::appliance_gap)
+    const auto add_units = [&](const Run& run, const RunPlan& plan) {
+        for (std::size_t u = 0; u < plan.units.size() && u < run.units.size(); ++u) {
+            const UnitPlan& unit = plan.units[u];
+            if (run.units[u].kind != UnitKind::appliance_gap)
                 things.push_back({unit.unit_id,
                                   unit.name,
                                   {unit.place.left, unit.place.right(), unit.bottom, unit.top},
-                                  made.depth});
+                                  run.units[u].depth});
         }
-    for (const StorageSystem& system : wall.systems)
-        things.push_back(
-            {system.id, system.name, {system.left, system.right(), system.foot(), system.head()}, system.depth});
-    for (const Piece& piece : wall.pieces)
-        things.push_back({piece.id, piece.name, {piece.left, piece.right(), Length{}, piece.height}, piece.depth});
-    for (const WallBox& box : wall.boxes)
-        things.push_back({box.id, box.name, {box.left, box.right(), box.bottom(), box.top}, box.depth});
-    for (const HungCabinet& hung : wall.hung)
-        things.push_back({hung.id,
-                          hung.unit.name,
-                          {hung.left, hung.left + hung.unit.width, hung.top - hung.unit.height, hung.top},
-                          hung.unit.depth});
+    };
+    std::size_t run = 0;
+    for_each_thing(wall, [&]<class Thing>(const Thing& thing) {
+        if constexpr (std::is_same_v<Thing, Run>) {
+            if (run < runs.size())
+                add_units(thing, runs[run++]);
+        }
+        for (WallThing& room : room_of(thing))
+            things.push_back(std::move(room));
+    });
     return things;
 }
 

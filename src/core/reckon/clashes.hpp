@@ -1,18 +1,11 @@
 #pragma once
 
-#include "core/site/wall_site.hpp"
+#include "core/site/wall_thing.hpp"
 
 /// What is in the way of what: things that take room on a wall.
 namespace yes_square {
 
-struct WallThing {
-    std::string id;
-    std::string name;
-    Box box;
-    Length depth; ///< out of the wall
-};
-
-/// Shelves, cabinets, systems, pieces and boxes of a wall.
+/// Everything on a wall that takes room, with the cabinets of its runs where they stand.
 std::vector<WallThing> things_on(const Wall& wall, const std::vector<RunPlan>& runs);
 
 /// Wall ends, openings, obstacles, sockets behind it, ceiling, what stands in the corner, and the other things.

@@ -2,6 +2,7 @@
 
 #include "core/site/check_writer.hpp"
 #include "core/site/packing.hpp"
+#include "core/site/wall_thing.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -21,17 +22,13 @@ constexpr Source evidence{Provenance::derived,
 void add_corner_things(const Wall& wall, const Wall& next, const WallSurroundings& around, bool at_right_end,
                        std::vector<CornerThing>& things) {
     Length deepest;
-    for (const Shelf& shelf : wall.shelves)
-        deepest = std::max(deepest, shelf.depth);
-    for (const Run& run : wall.runs)
-        for (const CabinetUnit& unit : run.units)
-            deepest = std::max(deepest, unit.depth);
-    for (const Piece& piece : wall.pieces)
-        deepest = std::max(deepest, piece.depth);
-    for (const WallBox& box : wall.boxes)
-        deepest = std::max(deepest, box.depth);
-    for (const StorageSystem& system : wall.systems)
-        deepest = std::max(deepest, 2 * system.depth); // what is right before its doors and drawers counts too
+    for_each_thing(wall, [&]<class Thing>(const Thing& thing) {
+        if constexpr (std::is_same_v<Thing, Run>)
+            for (const CabinetUnit& unit : thing.units)
+                deepest = std::max(deepest, unit.depth);
+        for (const WallThing& room : room_of(thing)) // what is right before a wardrobe's doors and drawers counts too
+            deepest = std::max(deepest, std::is_same_v<Thing, StorageSystem> ? 2 * room.depth : room.depth);
+    });
     for (std::size_t r = 0; r < next.runs.size(); ++r)
         for (std::size_t i = 0; i < next.runs[r].units.size(); ++i) {
             const CabinetUnit& unit = next.runs[r].units[i];
@@ -46,21 +43,13 @@ void add_corner_things(const Wall& wall, const Wall& next, const WallSurrounding
             things.push_back({at_right_end, std::max(unit.depth, unit.return_width), from_corner, bottom,
                               bottom + unit.height, unit.name});
         }
-    for (const Shelf& shelf : next.shelves) {
-        const Length from_corner = at_right_end ? shelf.left : next.length - shelf.right();
-        if (from_corner < deepest)
-            things.push_back({at_right_end, shelf.depth, from_corner, shelf.underside(), shelf.height, shelf.name});
-    }
-    const auto add = [&](Length left, Length right, Length depth, Length bottom, Length top, const std::string& name) {
-        if (const Length from_corner = at_right_end ? left : next.length - right; from_corner < deepest)
-            things.push_back({at_right_end, depth, from_corner, bottom, top, name});
-    };
-    for (const StorageSystem& system : next.systems)
-        add(system.left, system.right(), system.depth, system.foot(), system.head(), system.name);
-    for (const Piece& piece : next.pieces)
-        add(piece.left, piece.right(), piece.depth, Length{}, piece.height, piece.name);
-    for (const WallBox& box : next.boxes)
-        add(box.left, box.right(), box.depth, box.bottom(), box.top, box.name);
+    for_each_thing(next, [&](const auto& thing) {
+        for (const WallThing& room : room_of(thing)) {
+            const Length from_corner = at_right_end ? room.box.left : next.length - room.box.right;
+            if (from_corner < deepest)
+                things.push_back({at_right_end, room.depth, from_corner, room.box.bottom, room.box.top, room.name});
+        }
+    });
 }
 
 class SurveyReckoner : CheckWriter {

@@ -1,0 +1,28 @@
+#pragma once
+
+#include "core/site/wall_site.hpp"
+
+#include <string>
+#include <vector>
+
+namespace yes_square {
+
+/// Room that something takes on a wall.
+struct WallThing {
+    std::string id;
+    std::string name;
+    Box box;
+    Length depth; ///< out of the wall
+};
+
+/// What a thing takes of its wall: a shelf once for each tier. Cabinets of a run stand where the run is placed, not by
+/// themselves, and a light takes no room.
+std::vector<WallThing> room_of(const Shelf& shelf);
+std::vector<WallThing> room_of(const Run& run);
+std::vector<WallThing> room_of(const StorageSystem& system);
+std::vector<WallThing> room_of(const Piece& piece);
+std::vector<WallThing> room_of(const WallBox& box);
+std::vector<WallThing> room_of(const HungCabinet& hung);
+std::vector<WallThing> room_of(const LightFeed& feed);
+
+} // namespace yes_square
