@@ -211,7 +211,7 @@ void JobBook::put(const std::string& path, const Job& job, const std::string& st
 
 std::vector<BookEntry> JobBook::search(const BookQuery& query) const {
     const std::string match = match_of(query.words);
-    std::string sql = "SELECT path, jobs.title, jobs.client, jobs.place, last, walls, done, ";
+    std::string sql = "SELECT path, jobs.title, jobs.client, jobs.place, last, walls, ";
     sql += match.empty() ? "'' FROM jobs WHERE 1"
                          : "snippet(words, -1, '', '', ' ... ', 12) FROM words JOIN jobs ON jobs.id = words.rowid "
                            "WHERE words MATCH ?";
@@ -230,8 +230,7 @@ std::vector<BookEntry> JobBook::search(const BookQuery& query) const {
     std::vector<BookEntry> found;
     while (statement.step())
         found.push_back({statement.text(0), statement.text(1), statement.text(2), statement.text(3), statement.text(4),
-                         static_cast<std::size_t>(statement.number(5)), static_cast<std::size_t>(statement.number(6)),
-                         statement.text(7)});
+                         static_cast<std::size_t>(statement.number(5)), statement.text(6)});
     return found;
 }
 

@@ -20,7 +20,6 @@ struct BookEntry {
     std::string place;
     std::string last; ///< when something was last written into its log; empty: nothing yet
     std::size_t walls = 0;
-    std::size_t steps_done = 0;
     std::string found; ///< the words that matched, with what stands round them; empty where nothing was sought
 };
 

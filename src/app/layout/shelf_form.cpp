@@ -44,12 +44,6 @@ BoundForm::Set<T> set(Workbench& bench, T Shelf::*member) {
 }
 /// An enumeration as a row of a choice.
 template <class E>
-BoundForm::Get<int> get_row(Workbench& bench, E Shelf::*member) {
-    return [&bench, member]() -> std::optional<int> {
-        return bench.shelf() ? std::optional{static_cast<int>(bench.shelf()->*member)} : std::nullopt;
-    };
-}
-template <class E>
 BoundForm::Set<int> set_row(Workbench& bench, E Shelf::*member) {
     return [&bench, member](Job& job, int row) { set(bench, member)(job, static_cast<E>(row)); };
 }

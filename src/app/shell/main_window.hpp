@@ -53,7 +53,6 @@ public:
     CutPanel& cutting() { return *cut_; }
     FitPanel& fit() { return *fit_; }
     RecordPanel& record() { return *record_; }
-    const Theme& current_theme() const { return *theme_; }
 
     /// Opens the wall-side mode for the selected wall; whoever shows it says how large.
     WallSide* wall_side();

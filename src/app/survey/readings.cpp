@@ -239,10 +239,6 @@ QStringList evidence_words() {
 
 } // namespace
 
-int detector_kind() {
-    return static_cast<int>(EvidenceKind::detector);
-}
-
 ReadingsSpec walk_readings() {
     return {QStringLiteral("walk"),
             tr("Found"),

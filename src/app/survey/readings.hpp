@@ -13,7 +13,4 @@ ReadingsSpec face_readings();    ///< behind a string or straightedge
 ReadingsSpec width_readings();   ///< between the wall's ends
 ReadingsSpec scanned_areas();    ///< what a services detector said, and what is kept free
 
-/// The kind of stud_evidence() that is a detector's middle.
-int detector_kind();
-
 } // namespace yes_square::app

@@ -89,11 +89,6 @@ LengthField* ReadingsEditor::first_field() const {
     return nullptr;
 }
 
-void ReadingsEditor::choose_kind(int kind) {
-    if (kinds_)
-        kinds_->setCurrentIndex(kind);
-}
-
 void ReadingsEditor::fit_fields() {
     const std::vector<ReadingField> fields = wanted();
     for (const Row& row : rows_) {

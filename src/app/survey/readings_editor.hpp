@@ -49,7 +49,6 @@ public:
     ReadingsEditor(Workbench& bench, ReadingsSpec spec, QWidget* parent = nullptr);
 
     int kind() const { return kinds_ ? kinds_->currentIndex() : 0; }
-    void choose_kind(int kind);
     /// The field with this key, nullptr if there is none.
     LengthField* field(const QString& key) const;
     LengthField* first_field() const;
