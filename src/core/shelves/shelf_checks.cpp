@@ -243,7 +243,7 @@ void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     else
         add_check(
             plan.checks, CheckCode::on_lining, Severity::note,
-            {"{0} of {1} brackets hold in the lining alone: they stiffen the shelf and are not counted on to carry it",
+            {"{0} of {1} brackets hold in the lining alone: they steady the shelf and are not counted on to carry it",
              {count(on_lining), count(plan.brackets.size())}},
             std::nullopt, first->x, shelf.underside());
 }
