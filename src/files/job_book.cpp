@@ -22,7 +22,7 @@ constexpr int book_version = 1;
 constexpr const char* tables = R"(
 CREATE TABLE IF NOT EXISTS jobs (
     id INTEGER PRIMARY KEY, path TEXT UNIQUE NOT NULL, stamp TEXT, title TEXT, client TEXT, place TEXT,
-    first TEXT, last TEXT, walls INTEGER, done INTEGER);
+    first TEXT, last TEXT, walls INTEGER);
 CREATE TABLE IF NOT EXISTS kinds (job INTEGER NOT NULL, kind TEXT NOT NULL, PRIMARY KEY (job, kind)) WITHOUT ROWID;
 CREATE INDEX IF NOT EXISTS jobs_by_last ON jobs (last DESC);
 CREATE VIRTUAL TABLE IF NOT EXISTS words USING fts5 (title, client, place, names, log, prefix = '2 3',
@@ -183,9 +183,8 @@ void JobBook::put(const std::string& path, const Job& job, const std::string& st
     for (const Wall& wall : job.walls)
         if (!wall.work_readings.empty())
             kinds.emplace(enum_name(LogKind::reading));
-    const auto done = std::ranges::count(job.ticks, TickState::done, &Tick::state);
-    Statement{database_, "INSERT INTO jobs (path, stamp, title, client, place, first, last, walls, done) "
-                         "VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)"}
+    Statement{database_, "INSERT INTO jobs (path, stamp, title, client, place, first, last, walls) "
+                         "VALUES (?, ?, ?, ?, ?, ?, ?, ?)"}
         .bind(path)
         .bind(stamp)
         .bind(job.title)
@@ -194,7 +193,6 @@ void JobBook::put(const std::string& path, const Job& job, const std::string& st
         .bind(first)
         .bind(last)
         .bind(static_cast<std::int64_t>(job.walls.size()))
-        .bind(static_cast<std::int64_t>(done))
         .step();
     const std::int64_t id = sqlite3_last_insert_rowid(database_);
     Statement{database_, "INSERT INTO words (rowid, title, client, place, names, log) VALUES (?, ?, ?, ?, ?, ?)"}
