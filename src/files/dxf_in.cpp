@@ -201,16 +201,20 @@ private:
     Length left(double x) const { return std::max(Length{}, mm(x - outline_.left)); }
     Length up(double y) const { return std::max(Length{}, mm(y - outline_.bottom)); }
 
+    /// Where an opening or an obstacle stands.
+    void stand(auto& part, const Extent& outline) const {
+        part.left = left(outline.left);
+        part.bottom = up(outline.bottom);
+        part.width = mm(outline.width());
+        part.height = mm(outline.height());
+    }
     void openings(Wall& wall) {
         for (const OpeningLayer& layer : opening_layers) {
             const std::vector<Extent> trims = boxes(layer.trim);
             for (const Extent& each : boxes(layer.layer)) {
                 Opening& opening = wall.openings.emplace_back();
                 opening.kind = layer.kind;
-                opening.left = left(each.left);
-                opening.bottom = up(each.bottom);
-                opening.width = mm(each.width());
-                opening.height = mm(each.height());
+                stand(opening, each);
                 if (const auto clear = std::ranges::find_if(trims, [&](const Extent& it) { return each.holds(it); });
                     clear != trims.end())
                     opening.trim = mm(clear->left - each.left);
@@ -251,10 +255,7 @@ private:
             for (const Extent& each : boxes(layer.layer)) {
                 Obstacle& obstacle = wall.obstacles.emplace_back();
                 obstacle.kind = layer.kind;
-                obstacle.left = left(each.left);
-                obstacle.bottom = up(each.bottom);
-                obstacle.width = mm(each.width());
-                obstacle.height = mm(each.height());
+                stand(obstacle, each);
                 if (const auto free =
                         std::ranges::find_if(clearances, [&](const Extent& it) { return it.holds(each); });
                     free != clearances.end())

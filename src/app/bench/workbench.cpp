@@ -35,6 +35,13 @@ namespace {
 /// Edits that can be taken back: each keeps what it changed.
 constexpr int most_undone = 400;
 
+/// What an edit makes of a job that no file could keep. What is wrong already bars no edit: it may be the one that puts
+/// it right.
+std::optional<FileProblem> breaks(const Job& before, const Job& after) {
+    auto problem = job_problem(after);
+    return problem && !job_problem(before) ? problem : std::nullopt;
+}
+
 } // namespace
 
 Workbench::Workbench(QObject* parent)
@@ -72,7 +79,8 @@ void Workbench::preview(const std::function<void(Job&)>& change) {
         before_preview_ = job_;
     Job next = *before_preview_;
     change(next);
-    if (next != job_)
+    // What no file could keep is not reckoned either, not even for the moment of a drag.
+    if (next != job_ && !breaks(*before_preview_, next))
         put(std::move(next));
 }
 
@@ -89,8 +97,7 @@ void Workbench::settle(const QString& what) {
 void Workbench::make(const QString& what, const Job& before, Job after) {
     if (look_at_edit)
         look_at_edit(what, before, after);
-    // What is wrong already bars no edit: it may be the one that puts it right.
-    if (const auto problem = job_problem(after); problem && !job_problem(before)) {
+    if (const auto problem = breaks(before, after)) {
         put(Job{before}); // fields show again what is
         emit refused(tr("%1: that cannot be kept. %2").arg(what, text(problem->text())));
         return;

@@ -67,16 +67,14 @@ Standing lines_standing(const Job& job, const Plan& plan) {
 Standing layout_standing(const Job& job, const Plan& plan) {
     std::size_t shelves = 0;
     std::size_t cabinets = 0;
-    for (const Wall& wall : job.walls) {
-        shelves += wall.shelves.size();
-        for (const Run& run : wall.runs)
-            cabinets += static_cast<std::size_t>(std::ranges::count_if(run.units, is_cabinet));
-    }
-    std::size_t things = 0;
+    std::size_t things = 0; // that are neither
     for (const Wall& wall : job.walls)
-        for_each_list(wall, [&](const auto& parts) { things += parts.size(); });
-    for (const Wall& wall : job.walls)
-        things -= wall.shelves.size() + wall.runs.size(); // counted above, runs by their cabinets
+        for_each_thing(wall, [&]<class Thing>(const Thing& thing) {
+            if constexpr (std::is_same_v<Thing, Run>)
+                cabinets += static_cast<std::size_t>(std::ranges::count_if(thing.units, is_cabinet));
+            else
+                ++(std::is_same_v<Thing, Shelf> ? shelves : things);
+        });
     if (shelves + cabinets + things == 0)
         return {Progress::missing, tr("nothing laid out yet")};
     const std::size_t errors = count_checks(plan, Severity::error);
