@@ -4,13 +4,7 @@
 #include "core/job/materials.hpp"
 
 namespace yes_square::app {
-namespace {
-
-QString tr(const char* words) {
-    return QCoreApplication::translate("Choices", words);
-}
-
-} // namespace
+namespace {} // namespace
 
 QStringList board_words() {
     QStringList boards;

@@ -7,6 +7,11 @@
 
 namespace yes_square::app {
 
+/// In the user's language, where no class of Qt's is at hand to ask.
+inline QString tr(const char* words) {
+    return QCoreApplication::translate("Words", words);
+}
+
 inline QString text(const std::string& words) {
     return QString::fromStdString(words);
 }

@@ -11,13 +11,7 @@
 #include <QStandardPaths>
 
 namespace yes_square::app {
-namespace {
-
-QString tr(const char* words) {
-    return QCoreApplication::translate("OwnCatalogue", words);
-}
-
-} // namespace
+namespace {} // namespace
 
 QString own_catalogue_path() {
     return QDir{QStandardPaths::writableLocation(QStandardPaths::AppConfigLocation)}.filePath(

@@ -1,5 +1,7 @@
 #include "app/notes/scrap_panel.hpp"
 
+#include "app/bench/words.hpp"
+
 #include "core/sheets/summary.hpp"
 
 #include <algorithm>
@@ -7,10 +9,6 @@
 
 namespace yes_square::app {
 namespace {
-
-QString tr(const char* words) {
-    return QCoreApplication::translate("ScrapPanel", words);
-}
 
 /// Links to the workings of a run and of one of its units.
 QString links_to_run(const std::vector<Working>& workings, std::size_t unit) {

@@ -10,10 +10,6 @@
 namespace yes_square::app {
 namespace {
 
-QString tr(const char* words) {
-    return QCoreApplication::translate("Photos", words);
-}
-
 QByteArray hash_of(const QString& path) {
     QFile file{path};
     QCryptographicHash hash{QCryptographicHash::Sha256};

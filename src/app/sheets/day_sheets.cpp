@@ -1,5 +1,7 @@
 #include "app/sheets/day_sheets.hpp"
 
+#include "app/bench/words.hpp"
+
 #include "app/bench/day.hpp"
 #include "app/record/sign_dialog.hpp"
 #include "core/sheets/cut_drawing.hpp"
@@ -13,10 +15,6 @@
 
 namespace yes_square::app {
 namespace {
-
-QString tr(const char* words) {
-    return QCoreApplication::translate("Sheets", words);
-}
 
 QString under(const Job& job) {
     return tr("%1. %2, %3").arg(text(job.title), text(job.client), text(job.place));

@@ -1,5 +1,7 @@
 #include "app/sheets/furniture_sheets.hpp"
 
+#include "app/bench/words.hpp"
+
 #include "core/sheets/elevation.hpp"
 #include "core/sheets/part_labels.hpp"
 #include "core/sheets/side_view.hpp"
@@ -17,10 +19,6 @@ namespace {
 constexpr double elevation_height = 95; ///< mm of paper
 constexpr double side_view_height = 58;
 constexpr int views_in_row = 3;
-
-QString tr(const char* words) {
-    return QCoreApplication::translate("Sheets", words);
-}
 
 class FurnitureSheets {
 public:

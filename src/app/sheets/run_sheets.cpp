@@ -1,5 +1,7 @@
 #include "app/sheets/run_sheets.hpp"
 
+#include "app/bench/words.hpp"
+
 #include "core/sheets/run_layer.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/shelves/shelf_steps.hpp"
@@ -10,10 +12,6 @@ namespace {
 constexpr double card_height = 92;   ///< mm of paper
 constexpr double strip_height = 220; ///< of a scribe at full size, on one page
 constexpr double check_line = 100;
-
-QString tr(const char* words) {
-    return QCoreApplication::translate("Sheets", words);
-}
 
 class RunSheets {
 public:

@@ -1,5 +1,7 @@
 #include "app/sheets/sheet_writer.hpp"
 
+#include "app/bench/words.hpp"
+
 #include "app/sheets/day_sheets.hpp"
 #include "app/sheets/furniture_sheets.hpp"
 #include "app/sheets/page.hpp"
@@ -22,10 +24,6 @@
 
 namespace yes_square::app {
 namespace {
-
-QString tr(const char* words) {
-    return QCoreApplication::translate("Sheets", words);
-}
 
 void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& wall_plan, const Shelf& shelf,
                  const ShelfPlan& plan, const std::optional<ShelfStudy>& study) {

@@ -14,10 +14,6 @@
 namespace yes_square::app {
 namespace {
 
-QString tr(const char* words) {
-    return QCoreApplication::translate("JobStore", words);
-}
-
 std::optional<std::string> read_file(const QString& path) {
     QFile file{path};
     if (!file.open(QIODevice::ReadOnly))

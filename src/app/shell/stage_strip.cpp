@@ -1,5 +1,7 @@
 #include "app/shell/stage_strip.hpp"
 
+#include "app/bench/words.hpp"
+
 #include "core/cutting/cut_list.hpp"
 #include "core/fitting/as_found.hpp"
 
@@ -25,10 +27,6 @@ constexpr int quick_ms = 3; ///< the day's standings are worked out at once whil
 constexpr int patience_ms = 250;
 
 constexpr std::array names{"survey", "lines", "layout", "fixings", "cut", "fit", "record"};
-
-QString tr(const char* words) {
-    return QCoreApplication::translate("StageStrip", words);
-}
 
 QString counted(std::size_t number, const QString& one, const QString& many) {
     return number == 1 ? one : many.arg(number);

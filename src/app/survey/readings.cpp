@@ -8,10 +8,6 @@
 namespace yes_square::app {
 namespace {
 
-QString tr(const char* words) {
-    return QCoreApplication::translate("Readings", words);
-}
-
 QString shown(Length length, const Voice& voice) {
     return text(format(length, voice.unit));
 }

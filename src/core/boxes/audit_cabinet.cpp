@@ -10,10 +10,6 @@
 namespace yes_square {
 namespace {
 
-Quantity mass(double kg) {
-    return {Kind::mass, kg};
-}
-
 class Auditor : CheckWriter {
 public:
     Auditor(const HungCabinet& hung, const WallSite& site, HungPlan& plan)

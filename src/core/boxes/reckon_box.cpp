@@ -12,13 +12,9 @@
 namespace yes_square {
 namespace {
 
-constexpr Source geometry{Provenance::derived};
-constexpr Source measured{Provenance::measured};
-constexpr Source practice{Provenance::common_practice};
-
-Quantity mass(double kg) {
-    return {Kind::mass, kg};
-}
+using sources::derived;
+using sources::measured;
+using sources::practice;
 
 class BoxReckoner : CheckWriter {
 public:
@@ -241,25 +237,25 @@ private:
         }
         work("shelf", {"Top, bottom and shelves of {0} are cut to", {box_.name}},
              housed ? "{0} - 2 x {1} + 2 x {2} - 2 x {3}" : "{0} - 2 x {1}", across, quantity(plan_.parts[1].length),
-             geometry);
+             derived);
         if (box_.back == BoxBack::rebated)
             work("depth", {"The shelves between are"}, "{0} - {1}",
                  {{"board", quantity(box_.depth), measured}, {"rebate", quantity(box_.rebate), measured}},
-                 quantity(box_.depth - box_.rebate), geometry);
+                 quantity(box_.depth - box_.rebate), derived);
         work("diagonal", {"Square when both diagonals are"}, "sqrt({0} x {0} + {1} x {1})",
              {{"width", quantity(box_.width), measured}, {"height", quantity(box_.height), measured}},
-             quantity(plan_.diagonal), geometry);
+             quantity(plan_.diagonal), derived);
         if (plan_.square)
             work("square", {"Its top stands aside by"}, "({0} x {0} - {1} x {1}) / (4 x {2})",
                  {{"rising diagonal", quantity(*box_.diagonal_rising), measured},
                   {"falling diagonal", quantity(*box_.diagonal_falling), measured},
                   {"width", quantity(box_.width), measured}},
-                 quantity(plan_.square->top_moves), geometry);
+                 quantity(plan_.square->top_moves), derived);
         work("load", {"{0} weighs, full", {box_.name}}, "{0} + {1} x {2}",
-             {{"empty", mass(plan_.kg), geometry},
+             {{"empty", mass(plan_.kg), derived},
               {"shelves, bottom and top", count(static_cast<std::size_t>(box_.shelves + 2)), measured},
               {"on each", mass(goods_kg_), goods_source_}},
-             mass(plan_.loaded_kg), geometry);
+             mass(plan_.loaded_kg), derived);
         if (plan_.hang.fixing && plan_.hang.utilisation.known()) {
             const auto worst = std::ranges::max_element(plan_.hang.holes, {}, &UnitHole::utilisation);
             plan_.workings.push_back(used_working("fixing", {"Its worst screw is used to"}, worst->strength,

@@ -10,7 +10,7 @@
 namespace yes_square {
 namespace {
 
-struct Room {
+struct FreeRoom {
     Length x;
     Length y;
     Length length;
@@ -39,7 +39,7 @@ public:
             if (!into_open(piece))
                 open_for(piece);
         for (std::size_t s = 0; s < sheets_.size(); ++s) {
-            for (const Room& room : rooms_[s])
+            for (const FreeRoom& room : rooms_[s])
                 sheets_[s].offcuts.push_back({0, room.x, room.y, room.length, room.breadth});
             std::ranges::sort(sheets_[s].offcuts, std::greater{},
                               [](const PlacedPiece& p) { return area(p.length, p.breadth); });
@@ -61,7 +61,7 @@ private:
             for (const bool turned : {false, true}) {
                 if (turned && !wanted.may_turn)
                     continue;
-                const Room& room = rooms_[sheet][r];
+                const FreeRoom& room = rooms_[sheet][r];
                 const Length length = turned ? wanted.breadth : wanted.length;
                 const Length breadth = turned ? wanted.length : wanted.breadth;
                 if (length > room.length || breadth > room.breadth)
@@ -96,7 +96,7 @@ private:
             if (stock.number && opened_[s] >= *stock.number)
                 continue;
             const SheetPiece& wanted = question_.pieces[piece];
-            const Room whole = room_of(s);
+            const FreeRoom whole = room_of(s);
             const bool fits = (wanted.length <= whole.length && wanted.breadth <= whole.breadth) ||
                               (wanted.may_turn && wanted.breadth <= whole.length && wanted.length <= whole.breadth);
             if (fits && (!chosen || rank(s) < rank(*chosen)))
@@ -112,7 +112,7 @@ private:
         put(piece, fit);
     }
 
-    Room room_of(std::size_t s) const {
+    FreeRoom room_of(std::size_t s) const {
         const SheetStock& stock = question_.stock[s];
         const Length trim = stock.number ? Length{} : question_.trim;
         return {trim, trim, stock.length - 2 * trim, stock.breadth - 2 * trim};
@@ -121,7 +121,7 @@ private:
     /// Lays a piece into the corner of a room and parts the rest by two cuts.
     void put(std::size_t piece, const Fit& fit) {
         Sheet& sheet = sheets_[fit.sheet];
-        const Room room = rooms_[fit.sheet][fit.room];
+        const FreeRoom room = rooms_[fit.sheet][fit.room];
         rooms_[fit.sheet].erase(rooms_[fit.sheet].begin() + static_cast<std::ptrdiff_t>(fit.room));
         const SheetPiece& wanted = question_.pieces[piece];
         const Length length = fit.turned ? wanted.breadth : wanted.length;
@@ -143,7 +143,7 @@ private:
         const auto cut = [&](bool along, Length at, Length from, Length to) {
             sheet.cuts.push_back({along, at, from, to});
         };
-        const auto leave = [&](Room left) {
+        const auto leave = [&](FreeRoom left) {
             if (left.length > Length{} && left.breadth > Length{})
                 rooms_[fit.sheet].push_back(left);
         };
@@ -168,7 +168,7 @@ private:
     const SheetQuestion& question_;
     Manner manner_;
     std::vector<Sheet> sheets_;
-    std::vector<std::vector<Room>> rooms_;
+    std::vector<std::vector<FreeRoom>> rooms_;
     std::vector<int> opened_;
 };
 

@@ -10,18 +10,8 @@ namespace yes_square {
 namespace {
 
 constexpr Source law{Provenance::standard, "Ohm's law; copper by IEC 60028"};
-constexpr Source measured{Provenance::measured};
-constexpr Source house{Provenance::house_rule};
-
-Quantity watts(double value) {
-    return {Kind::power, value};
-}
-Quantity volts(double value) {
-    return {Kind::voltage, value};
-}
-Quantity amps(double value) {
-    return {Kind::current, value};
-}
+using sources::house;
+using sources::measured;
 
 class FeedReckoner {
 public:

@@ -9,9 +9,9 @@
 namespace yes_square {
 namespace {
 
-constexpr Source geometry{Provenance::derived};
-constexpr Source measured{Provenance::measured};
-constexpr Source house{Provenance::house_rule};
+using sources::derived;
+using sources::house;
+using sources::measured;
 
 Length metres(double value) {
     return Length::nearest_to_metres(value);
@@ -163,8 +163,8 @@ private:
         plan_.working.sum = "{0} / {1} x {2}";
         plan_.working.terms = {{"under or behind the level", quantity(reading_.off), measured},
                                {"length of the level", quantity(reading_.over), measured},
-                               {"span", quantity(span), geometry}};
-        plan_.working.source = geometry;
+                               {"span", quantity(span), derived}};
+        plan_.working.source = derived;
         plan_.working.facts = {{"it may be {0}", {stock(plan_.limit)}},
                                {"level and rule are sure to {0}", {stock(plan_.error)}}};
     }
@@ -282,9 +282,9 @@ private:
         plan_.working = {plan_.working.subject,
                          {"{0} is off by", {work_.name}},
                          more ? "{0} - {1}" : "{1} - {0}",
-                         {{"read", quantity(reading_.read), measured}, {"wanted", quantity(reading_.wanted), geometry}},
+                         {{"read", quantity(reading_.read), measured}, {"wanted", quantity(reading_.wanted), derived}},
                          {},
-                         geometry};
+                         derived};
         plan_.working.facts = {{"it may be {0}", {stock(plan_.limit)}},
                                {"the tape is sure to {0}", {stock(plan_.error)}}};
         if (plan_.verdict == Verdict::within)
@@ -325,7 +325,7 @@ private:
                           {"shorter diagonal", quantity(std::min(reading_.read, reading_.other)), measured},
                           {"width", quantity(reading_.over), measured}},
                          {},
-                         geometry};
+                         derived};
         plan_.working.facts = {{"it may be {0}", {stock(plan_.limit)}},
                                {"both readings are sure to {0} of it", {stock(plan_.error)}}};
         if (plan_.verdict == Verdict::within)
@@ -349,7 +349,7 @@ private:
         plan_.found = {"{0} places read, the deepest {1} behind the proudest",
                        {count(reading_.gaps.size()), stock(plan_.off)}};
         plan_.working.title = {"The front of {0} is off a straight line by", {work_.name}};
-        plan_.working.source = geometry;
+        plan_.working.source = derived;
         plan_.working.facts = {{"the straight line that fits the gaps best (least squares), from the proudest place"},
                                {"it may be {0}", {stock(plan_.limit)}}};
         for (std::size_t i = 0; i < pack.size(); ++i)

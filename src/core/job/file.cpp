@@ -28,9 +28,9 @@ std::string shown(const Json& value) {
 }
 
 /// Fills a part of the job from a JSON object; throws FileProblem.
-class Reader {
+class MemberReader {
 public:
-    Reader(const Json& object, std::string place)
+    MemberReader(const Json& object, std::string place)
         : object_{object}
         , place_{std::move(place)} {
         if (!object.is_object())
@@ -98,7 +98,7 @@ public:
         const Json* value = take(name);
         if (!value)
             return;
-        Reader inner{*value, path(name)};
+        MemberReader inner{*value, path(name)};
         std::string kind;
         inner.required("kind", kind);
         const auto found = std::ranges::find(kind_names<Variant>, kind);
@@ -112,7 +112,7 @@ public:
 
     template <class T>
     static void read_part(const Json& value, const std::string& place, T& member) {
-        Reader{value, place}.rest_into(member);
+        MemberReader{value, place}.rest_into(member);
     }
 
     /// Reads a part's members and keeps those that nobody knows.
@@ -353,7 +353,7 @@ LoadedJob read(const Json& document) {
     LoadedJob loaded{{}, version > file_version};
     if (!document.contains("catalogue"))
         loaded.job.catalogue = shipped_catalogue();
-    Reader::read_part(document, "", loaded.job);
+    MemberReader::read_part(document, "", loaded.job);
     loaded.job.unknown.erase("format");
     loaded.job.unknown.erase("version");
     if (auto problem = reference_problem(loaded.job))
@@ -384,7 +384,7 @@ std::string write_job(const Job& job) {
 tl::expected<Catalogue, FileProblem> read_catalogue(std::string_view text) {
     try {
         Catalogue catalogue;
-        Reader::read_part(parse(text), "", catalogue);
+        MemberReader::read_part(parse(text), "", catalogue);
         return catalogue;
     } catch (FileProblem& problem) {
         return tl::unexpected{std::move(problem)};

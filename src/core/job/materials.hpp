@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/measure/length.hpp"
 #include "core/measure/provenance.hpp"
 
 #include <array>
@@ -12,6 +13,9 @@ enum class Species { unknown, spruce_pine_fir, southern_pine, douglas_fir_larch,
 
 /// Specific gravity for connection design (ANSI/AWC NDS-2018 table 12.3.3A, from memory).
 double specific_gravity(Species species);
+
+/// Thicknesses that boards are to be had in (common practice).
+inline constexpr std::array board_thicknesses{15_mm, 18_mm, 22_mm, 25_mm, 28_mm, 30_mm, 36_mm, 40_mm, 44_mm};
 
 enum class BoardMaterial {
     mdf,

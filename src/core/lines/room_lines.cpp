@@ -12,7 +12,7 @@ namespace {
 constexpr Source of_unit{Provenance::maker, "the unit's or appliance's own size"};
 constexpr Source of_room{Provenance::house_rule, "the room's own relation"};
 constexpr Source by_hand{Provenance::house_rule, "pulled there by hand"};
-constexpr Source derived{Provenance::derived};
+using sources::derived;
 
 std::string_view usual_name(std::string_view id) {
     static constexpr std::array<std::pair<std::string_view, std::string_view>, 10> names{

@@ -14,7 +14,7 @@ constexpr std::size_t longest_entry = 200;
 constexpr int deepest_nesting = 40;
 
 /// A value while it is summed. `bare` has met no unit yet: a length in the field's unit, or a pure factor.
-struct Value {
+struct Figure {
     mpq_class amount; // nanometres when named, else a plain number
     bool named = false;
 };
@@ -54,7 +54,7 @@ public:
         skip_spaces();
         if (at_ >= text_.size())
             fail("Type a length, such as 1161 or 32 3/16", at_);
-        const Value value = sum();
+        const Figure value = sum();
         skip_spaces();
         if (at_ < text_.size())
             fail(unexpected(), at_);
@@ -85,23 +85,23 @@ private:
     char peek() const { return at_ < text_.size() ? text_[at_] : '\0'; }
     bool digit_at(std::size_t index) const { return index < text_.size() && is_digit(text_[index]); }
 
-    Value sum() {
-        Value total = product();
+    Figure sum() {
+        Figure total = product();
         for (;;) {
             skip_spaces();
             const char sign = peek();
             if (sign != '+' && sign != '-')
                 return total;
             const std::size_t place = at_++;
-            const Value term = product();
+            const Figure term = product();
             if (term.named != total.named)
                 fail("Give every term a unit, or none of them", place);
             total.amount += sign == '+' ? term.amount : mpq_class{-term.amount};
         }
     }
 
-    Value product() {
-        Value total = factor(true);
+    Figure product() {
+        Figure total = factor(true);
         for (;;) {
             skip_spaces();
             const char sign = peek();
@@ -109,7 +109,7 @@ private:
                 return total;
             const std::size_t place = at_++;
             // After a division a fraction is not joined: 12/3/4 is 12 by 3 by 4, as on a calculator.
-            const Value next = factor(sign == '*');
+            const Figure next = factor(sign == '*');
             if (sign == '*') {
                 if (total.named && next.named)
                     fail("A length times a length is an area; one side must be a plain number", place);
@@ -124,13 +124,13 @@ private:
         }
     }
 
-    Value factor(bool fraction_may_stand_alone) {
+    Figure factor(bool fraction_may_stand_alone) {
         skip_spaces();
         const char c = peek();
         if (c == '-' || c == '+') {
             const Nesting guard{*this};
             ++at_;
-            Value value = factor(fraction_may_stand_alone);
+            Figure value = factor(fraction_may_stand_alone);
             if (c == '-')
                 value.amount = -value.amount;
             return value;
@@ -138,7 +138,7 @@ private:
         if (c == '(') {
             const Nesting guard{*this};
             const std::size_t opened = at_++;
-            Value value = sum();
+            Figure value = sum();
             skip_spaces();
             if (peek() != ')')
                 fail(at_ < text_.size() ? unexpected() : "This bracket is never closed",
@@ -150,7 +150,7 @@ private:
     }
 
     /// A number with its unit, or feet and inches side by side.
-    Value quantity(bool fraction_may_stand_alone) {
+    Figure quantity(bool fraction_may_stand_alone) {
         skip_spaces();
         grouped_.reset();
         const mpq_class first = number(fraction_may_stand_alone);
@@ -161,7 +161,7 @@ private:
             return {first, false};
         }
         grouped_.reset();
-        Value value{first * *first_unit, true};
+        Figure value{first * *first_unit, true};
         if (*first_unit != foot)
             return value;
         // 6' 2 1/2", 6'-2 1/2", 6ft 2in: inches follow feet directly. Without a mark of their own they are still

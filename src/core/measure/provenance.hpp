@@ -21,6 +21,14 @@ struct Source {
     bool operator==(const Source&) const = default;
 };
 
+/// The sources that stand in most sums.
+namespace sources {
+inline constexpr Source measured{Provenance::measured};
+inline constexpr Source house{Provenance::house_rule};
+inline constexpr Source practice{Provenance::common_practice};
+inline constexpr Source derived{Provenance::derived};
+} // namespace sources
+
 /// "measured", "from memory": as shown beside a figure.
 std::string_view words(Provenance provenance);
 

@@ -55,6 +55,24 @@ inline Quantity stock(Length length) {
 inline Quantity force(double newtons) {
     return {Kind::force, newtons};
 }
+inline Quantity moment(double newton_metres) {
+    return {Kind::moment, newton_metres};
+}
+inline Quantity mass(double kg) {
+    return {Kind::mass, kg};
+}
+inline Quantity angle(double radians) {
+    return {Kind::angle, radians};
+}
+inline Quantity watts(double value) {
+    return {Kind::power, value};
+}
+inline Quantity volts(double value) {
+    return {Kind::voltage, value};
+}
+inline Quantity amps(double value) {
+    return {Kind::current, value};
+}
 inline Quantity count(std::size_t number) {
     return {Kind::count, static_cast<double>(number)};
 }

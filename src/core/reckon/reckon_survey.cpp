@@ -11,8 +11,8 @@
 namespace yes_square {
 namespace {
 
-constexpr Source measured{Provenance::measured};
-constexpr Source derived{Provenance::derived};
+using sources::derived;
+using sources::measured;
 constexpr Source tape_limit{Provenance::from_memory, "OIML R 35-1; a laser's from its sheet"};
 constexpr Source evidence{Provenance::derived,
                           "Bayes' rule over spacing, phase and set-out, house rules for each trace"};

@@ -8,10 +8,6 @@
 namespace yes_square {
 namespace {
 
-Quantity kilograms(double kg) {
-    return {Kind::mass, kg};
-}
-
 class HoldChecker : RunChecker {
 public:
     HoldChecker(const DraftRun& draft, RunPlan& plan)
@@ -191,18 +187,18 @@ private:
         }
         if (unit.utilisation.within())
             return;
-        Check& over = add(
-            CheckCode::fixing_overloaded, Severity::error,
-            {"{0}, loaded with {1}, uses its worst screw to {2} of what it holds: pull {3}, shear {4}",
-             {name(i), kilograms(unit.loaded_kg), ratio(unit.utilisation), force(unit.tension_n), force(unit.shear_n)}},
-            ratio(unit.utilisation), left(i), unit.top);
+        Check& over =
+            add(CheckCode::fixing_overloaded, Severity::error,
+                {"{0}, loaded with {1}, uses its worst screw to {2} of what it holds: pull {3}, shear {4}",
+                 {name(i), mass(unit.loaded_kg), ratio(unit.utilisation), force(unit.tension_n), force(unit.shear_n)}},
+                ratio(unit.utilisation), left(i), unit.top);
         advise(over, {"Hang the run on a suspension rail, screwed to every stud"},
                SetHanging{draft_.run.id, Hanging::suspension_rail});
         if (unit.utilisation.is_refused())
             advise(over, {"Or a cleat under it takes the shear"});
         else
             advise(over, {"Or a cleat under it takes the shear; or load it with {0} at most",
-                          {kilograms(unit.loaded_kg / unit.utilisation.number())}});
+                          {mass(unit.loaded_kg / unit.utilisation.number())}});
     }
 
     void rail() {
@@ -273,8 +269,8 @@ private:
                                                                 "lifts {2}"}
                                              : "{0} weighs about {1} to lift, by its panels; one person above the "
                                                "shoulder lifts {2}",
-                            {name(i), kilograms(unit.lift_kg), kilograms(limit)}},
-                           kilograms(unit.lift_kg - limit));
+                            {name(i), mass(unit.lift_kg), mass(limit)}},
+                           mass(unit.lift_kg - limit));
         advise(heavy, {"A second person, or a jack, and the ledger of this plan under it"});
     }
 };

@@ -6,8 +6,8 @@ namespace yes_square {
 namespace {
 
 constexpr Source of_unit{Provenance::maker, "the unit's own size"};
-constexpr Source house{Provenance::house_rule};
-constexpr Source derived{Provenance::derived};
+using sources::derived;
+using sources::house;
 constexpr Source statics{Provenance::derived, "moments about the pivot, levers across the width"};
 constexpr Source surveyed{Provenance::measured, "the survey of this wall"};
 constexpr Source kcma{Provenance::from_memory, "0.72 kPa on each shelf, ANSI/KCMA A161.1"};

@@ -11,6 +11,10 @@
 /// shapes, so that what is on the sheet is what was on the screen.
 namespace yes_square {
 
+/// Mean widths of a letter and of a figure of the shipped typeface, of the type size.
+inline constexpr double letter_width = 0.52;
+inline constexpr double figure_width = 0.58;
+
 /// What a shape shows; each medium has its own colour and width for it.
 enum class Ink {
     paper,

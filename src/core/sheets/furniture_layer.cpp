@@ -10,8 +10,6 @@ namespace {
 
 using Part = Reference::Part;
 
-constexpr double letter_width = 0.52; ///< mean, of the type size
-
 class FurnitureDrawer {
 public:
     FurnitureDrawer(const ElevationScale& scale, const ElevationFrame& frame, Drawing& drawing)

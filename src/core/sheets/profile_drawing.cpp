@@ -6,8 +6,6 @@
 namespace yes_square {
 namespace {
 
-constexpr double figure_width = 0.58;
-
 /// A strip as long as the wall in which small differences are drawn large.
 class Ribbon {
 public:

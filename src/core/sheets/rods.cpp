@@ -10,7 +10,6 @@ namespace {
 using Part = Reference::Part;
 
 /// Mean width of a figure as a share of the type size; the bundled face has tabular figures.
-constexpr double figure_width = 0.58;
 
 /// Figures that would need more rows than this are left to a nearer view: rods that grow would leave no wall.
 constexpr std::size_t most_rows = 3;

@@ -10,8 +10,7 @@ namespace {
 
 using Part = Reference::Part;
 
-constexpr double figure_room = 3.6;   ///< between two columns of figures, in type sizes
-constexpr double letter_width = 0.52; ///< mean, of the type size
+constexpr double figure_room = 3.6; ///< between two columns of figures, in type sizes
 
 class RunDrawer {
 public:

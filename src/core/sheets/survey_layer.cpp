@@ -11,7 +11,6 @@ namespace {
 constexpr int shades = 10;             ///< of the band
 constexpr double band_strength = 0.75; ///< where wood is certain
 constexpr double probe_row = 0.5;      ///< of the wall's height: where readings without a height are drawn
-constexpr double figure_width = 0.58;
 
 /// Draws in places on the wall.
 struct Pen {

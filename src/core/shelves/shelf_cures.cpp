@@ -8,7 +8,6 @@
 namespace yes_square {
 namespace {
 
-constexpr std::array board_steps{15_mm, 18_mm, 22_mm, 25_mm, 28_mm, 30_mm, 36_mm, 40_mm, 44_mm};
 constexpr std::size_t most_slides = 4;
 constexpr std::size_t most_plate_slides = 12;
 constexpr Length strip_room = 10_mm; ///< between a hole and the edge of a strip
@@ -219,7 +218,7 @@ private:
     }
 
     void thicker_board(Check& check) const {
-        for (const Length thickness : board_steps)
+        for (const Length thickness : board_thicknesses)
             if (thickness > shelf_.thickness && offer(check, {"Board {0} thick", {quantity(thickness)}},
                                                       ChooseBoard{shelf_.id, shelf_.material, thickness}))
                 return;

@@ -22,7 +22,6 @@ constexpr double infinite = std::numeric_limits<double>::infinity();
 constexpr double most_kg_per_m = 2000; ///< more than any shelf is asked for
 constexpr int halvings = 26;
 constexpr double worth_showing = 1.02;
-constexpr std::array board_steps{18_mm, 22_mm, 25_mm, 30_mm, 36_mm, 40_mm, 44_mm};
 constexpr std::size_t thicker_shown = 2;
 constexpr Length lip_breadth = 20_mm;
 constexpr Length lip_height = 40_mm;
@@ -195,7 +194,7 @@ private:
         if (!has_board() || shelf_.held<OnKeyholes>() || shelf_.held<OnHiddenBracket>())
             return;
         std::size_t shown = 0;
-        for (const Length thickness : board_steps) {
+        for (const Length thickness : board_thicknesses) {
             if (thickness <= shelf_.thickness || shown == thicker_shown)
                 continue;
             Shelf other = shelf_;

@@ -11,10 +11,10 @@
 namespace yes_square {
 namespace {
 
-constexpr Source measured{Provenance::measured};
-constexpr Source practice{Provenance::common_practice};
-constexpr Source rule{Provenance::house_rule};
-constexpr Source derived{Provenance::derived};
+using sources::derived;
+using sources::house;
+using sources::measured;
+using sources::practice;
 constexpr Source beam_source{Provenance::derived, "continuous beam, worst spans loaded"};
 
 std::string numbered(std::string_view stem, std::size_t index) {
@@ -193,7 +193,7 @@ private:
                         "{0} + {1}",
                         {{"worst spans loaded, lining brackets left out", force(reaction.sustained), beam_source},
                          {"somebody leaning on the edge where it is worst for it",
-                          force(reaction.greatest - reaction.sustained), rule}},
+                          force(reaction.greatest - reaction.sustained), house}},
                         force(reaction.greatest),
                         beam_source};
         working.facts = {{"everything loaded: {0}", {force(reaction.all_loaded)}},
@@ -360,7 +360,7 @@ private:
                         "{0} + {1} - {2}",
                         {{"board", stock(shelf_.thickness), measured},
                          {"bracket", stock(plan_.bracket->thickness), measured},
-                         {"left over the point", stock(site_.rules.shelf_screw_margin), rule}},
+                         {"left over the point", stock(site_.rules.shelf_screw_margin), house}},
                         stock(shelf_.thickness + plan_.bracket->thickness - site_.rules.shelf_screw_margin),
                         practice};
         working.facts = {{"The longest of those at hand: {0}", {stock(*plan_.shelf_screw)}}};

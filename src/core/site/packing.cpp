@@ -4,8 +4,8 @@ namespace yes_square {
 
 Working packing_working(std::string subject, Sentence title, const FaceProfile& face,
                         const FaceProfile::Deepest& deepest) {
-    constexpr Source measured{Provenance::measured};
-    constexpr Source derived{Provenance::derived};
+    using sources::derived;
+    using sources::measured;
     Working working{
         std::move(subject),
         std::move(title),

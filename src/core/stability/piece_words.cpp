@@ -12,18 +12,8 @@ namespace {
 constexpr Source statics{Provenance::derived};
 constexpr Source tip_test{Provenance::from_memory, "ASTM F2057-23"};
 constexpr Source restraint_test{Provenance::from_memory, "ASTM F3096-14"};
-constexpr Source house{Provenance::house_rule};
-constexpr Source measured{Provenance::measured};
-
-Quantity mass(double kg) {
-    return {Kind::mass, kg};
-}
-Quantity moment(double nm) {
-    return {Kind::moment, nm};
-}
-Quantity angle(double rad) {
-    return {Kind::angle, rad};
-}
+using sources::house;
+using sources::measured;
 
 Source source_of(const TipCase& tip) {
     if (tip.kind == TipCaseKind::closed_pulled)

@@ -259,8 +259,6 @@ private:
                    {"Stronger ones, or more of them"});
     }
 
-    static Quantity moment(double nm) { return {Kind::moment, nm}; }
-
     const Piece& piece_;
     const Restraint& how_;
     const WallSite& site_;

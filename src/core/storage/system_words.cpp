@@ -11,14 +11,10 @@
 namespace yes_square {
 namespace {
 
-constexpr Source measured{Provenance::measured};
-constexpr Source practice{Provenance::common_practice};
-constexpr Source house{Provenance::house_rule};
-constexpr Source derived{Provenance::derived};
-
-Quantity mass(double kg) {
-    return {Kind::mass, kg};
-}
+using sources::derived;
+using sources::house;
+using sources::measured;
+using sources::practice;
 
 class SystemWorkings {
 public:

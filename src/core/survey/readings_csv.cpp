@@ -20,7 +20,7 @@ constexpr std::array<std::string_view, column_count> column_names{"kind",      "
 using Figures = std::array<std::optional<Length>, column_count>;
 
 /// How a kind of line is read into a wall and written from it.
-struct Kind {
+struct LineKind {
     std::string name;
     std::vector<Column> needs;
     std::vector<Column> may_have;
@@ -33,9 +33,9 @@ using Member = std::vector<Part> Wall::*;
 
 /// A kind whose parts are those of a list for which `is` holds.
 template <class Part>
-Kind kind_of(std::string name, std::vector<Column> needs, std::vector<Column> may_have, Member<Part> member,
-             std::function<bool(const Part&)> is, std::function<Part(const Figures&)> make,
-             std::function<void(const Part&, Figures&)> write) {
+LineKind kind_of(std::string name, std::vector<Column> needs, std::vector<Column> may_have, Member<Part> member,
+                 std::function<bool(const Part&)> is, std::function<Part(const Figures&)> make,
+                 std::function<void(const Part&, Figures&)> write) {
     return {std::move(name), std::move(needs), std::move(may_have),
             [=](Wall& wall, const Figures& figures) { (wall.*member).push_back(make(figures)); },
             [=](const Wall& wall) {
@@ -56,8 +56,8 @@ void write_box(const Part& part, Figures& line) {
     line[height] = part.height;
 }
 
-std::vector<Kind> make_kinds() {
-    std::vector<Kind> kinds;
+std::vector<LineKind> make_kinds() {
+    std::vector<LineKind> kinds;
     for (const auto& [value, name] : enum_names<EvidenceKind>())
         kinds.push_back(kind_of<Observation>(
             std::string{name}, {x}, {z, error}, &Wall::observations,
@@ -164,8 +164,8 @@ std::vector<Kind> make_kinds() {
     return kinds;
 }
 
-const std::vector<Kind>& all_kinds() {
-    static const std::vector<Kind> kinds = make_kinds();
+const std::vector<LineKind>& all_kinds() {
+    static const std::vector<LineKind> kinds = make_kinds();
     return kinds;
 }
 
@@ -212,7 +212,7 @@ private:
         if (row.size() > columns_.size())
             return fail({}, fmt::format("{} cells stand under {} columns; a length with a comma needs quotes round it",
                                         row.size(), columns_.size()));
-        const Kind* kind = nullptr;
+        const LineKind* kind = nullptr;
         for (std::size_t i = 0; i < row.size(); ++i)
             if (columns_[i] == kind_column)
                 kind = find_kind(row[i]);
@@ -230,18 +230,18 @@ private:
         ++added_;
     }
 
-    const Kind* find_kind(const std::string& name) {
-        const auto found = std::ranges::find(all_kinds(), name, &Kind::name);
+    const LineKind* find_kind(const std::string& name) {
+        const auto found = std::ranges::find(all_kinds(), name, &LineKind::name);
         if (found != all_kinds().end())
             return &*found;
         std::string known;
-        for (const Kind& kind : all_kinds())
+        for (const LineKind& kind : all_kinds())
             known += (known.empty() ? "" : ", ") + kind.name;
         fail("kind", fmt::format("\"{}\" is not known; it is one of {}", name, known));
         return nullptr;
     }
 
-    bool read_figure(const Kind& kind, Column column, const std::string& text, Figures& figures) {
+    bool read_figure(const LineKind& kind, Column column, const std::string& text, Figures& figures) {
         const auto in = [&](const std::vector<Column>& columns) {
             return std::ranges::find(columns, column) != columns.end();
         };
@@ -269,7 +269,7 @@ private:
 
 std::string readings_csv(const Wall& wall) {
     std::string text = fmt::format("{}\n", fmt::join(column_names, ","));
-    for (const Kind& kind : all_kinds()) {
+    for (const LineKind& kind : all_kinds()) {
         std::vector<Figures> lines = kind.list(wall);
         std::ranges::stable_sort(lines, {}, [](const Figures& line) { return line[x].value_or(Length{}); });
         for (const Figures& line : lines) {
