@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/battens/reckon_batten.hpp"
 #include "core/boxes/new_box.hpp"
 #include "core/job/job.hpp"
 #include "core/shelves/new_shelf.hpp"
@@ -49,6 +50,7 @@ public:
             rename(wall.pieces);
             rename(wall.boxes);
             rename(wall.hung);
+            for_each_kind(ListedKinds{}, [&]<class Kind>() { rename(kept<Kind>(wall)); });
             for (Run& run : wall.runs)
                 rename(run.units);
             for (StorageSystem& system : wall.systems)
@@ -61,7 +63,7 @@ public:
         return made;
     }
 
-private:
+protected:
     bool chance(double p) { return std::bernoulli_distribution{p}(draw_); }
     int whole(int from, int to) { return std::uniform_int_distribution{from, to}(draw_); }
     double number(double from, double to) { return std::uniform_real_distribution{from, to}(draw_); }
@@ -123,7 +125,7 @@ private:
 
     void add_thing(Wall& wall, int number_of_it) {
         const std::string id = "thing-" + std::to_string(number_of_it);
-        switch (whole(0, 8)) {
+        switch (whole(0, 9)) {
         case 0:
             return add_run(wall, id);
         case 1:
@@ -134,9 +136,27 @@ private:
             return add_box(wall, id);
         case 4:
             return add_hung(wall, id);
+        case 5:
+            return add_batten(wall, id);
         default:
             return add_shelf(wall, id);
         }
+    }
+
+    void add_batten(Wall& wall, const std::string& id) {
+        Batten batten = new_batten(wall);
+        batten.id = batten.name = id;
+        batten.use = chance(0.5) ? BattenUse::pegs : BattenUse::ledger;
+        batten.left = mm(0, 3000);
+        batten.length = mm(100, 3500);
+        batten.top = mm(200, 2300);
+        batten.breadth = mm(20, 200);
+        batten.thickness = mm(10, 60);
+        batten.kg_per_m = number(0, 120);
+        batten.out = mm(0, 250);
+        batten.wood = one_of<Species>(7);
+        batten.pegs = whole(0, 12);
+        kept<Batten>(wall).push_back(std::move(batten));
     }
 
     void add_shelf(Wall& wall, const std::string& id) {

@@ -161,7 +161,7 @@ TEST_CASE("a wardrobe is built by mouse and keyboard, slid for its studs, and it
     const QString labels = folder.filePath("labels.pdf");
     REQUIRE(write_sheets_pdf(labels, driven.job(), driven.bench().plan(), SheetSet::part_labels).isEmpty());
     const QString printed = words_of_pdf(labels);
-    for (const StoragePart& part : driven.system_plan().parts)
+    for (const CutPart& part : driven.system_plan().parts)
         CHECK(printed.contains(QString::fromStdString(part.label)));
     CHECK(printed.contains("Landing wardrobe"));
     CHECK(driven.told.isEmpty());
@@ -198,7 +198,7 @@ TEST_CASE("a chest of drawers goes from unsafe to held by its cure, and into the
     driven.press("cure-piece_tips-1");
     CHECK(driven.piece_plan().verdict == PieceVerdict::held);
     CHECK(driven.words("piece-verdict").contains("held"));
-    CHECK(driven.piece_plan().places.size() == 2);
+    CHECK(driven.piece_plan().holes.size() == 2);
     CHECK(driven.bench().selected<Piece>()->restraint.kind == RestraintKind::through_frame);
     // Anchors in the lining are refused at once.
     driven.choose("restraint-into", 1);
@@ -270,4 +270,48 @@ TEST_CASE("a cabinet that hangs already is ticked off and judged", "[app][furnit
     CHECK(driven.words("hung-verdict-lines").contains("To add"));
     driven.press("remove-hung");
     CHECK(driven.wall().hung.empty());
+}
+
+TEST_CASE("a batten is added, typed, pushed, marked, printed and taken off by a form made from its members",
+          "[app][battens]") {
+    FurnitureWindow driven;
+    driven.press("add-batten");
+    const auto batten = [&]() -> const Batten& {
+        REQUIRE(driven.bench().selected<Batten>());
+        return *driven.bench().selected<Batten>();
+    };
+    CHECK(batten().name == "Batten 1");
+    driven.type("battens-left", "300");
+    driven.type("battens-length", "1300");
+    CHECK(batten().left == 300_mm);
+    CHECK(batten().length == 1300_mm);
+    driven.choose("battens-use", 1);
+    CHECK(batten().use == BattenUse::ledger);
+    driven.type("battens-kg_per_m", "25");
+    CHECK(batten().kg_per_m == 25);
+    driven.type("battens-length", "0"); // refused: the field says why, the job keeps what it had
+    CHECK(batten().length == 1300_mm);
+    const BattenPlan& plan = *driven.bench().selected_plan<Batten>();
+    REQUIRE(plan.holes.size() == 3); // studs at 400, 800 and 1200
+    driven.window.board().setFocus();
+    QTest::keyClick(&driven.window.board(), Qt::Key_Right);
+    CHECK(batten().left == 301_mm);
+
+    driven.window.set_stage(Stage::fixings);
+    QTest::qWait(1);
+    CHECK(driven.find<QTableWidget>("thing-marks")->rowCount() ==
+          static_cast<int>(driven.bench().selected_plan<Batten>()->holes.size()));
+    CHECK(driven.find<QTableWidget>("thing-parts")->rowCount() == 1);
+    QTemporaryDir folder;
+    const QString sheets = folder.filePath("sheets.pdf");
+    REQUIRE(write_sheets_pdf(sheets, driven.job(), driven.bench().plan()).isEmpty());
+    CHECK(words_of_pdf(sheets).contains("Batten 1"));
+
+    driven.window.set_stage(Stage::layout);
+    QTest::qWait(1);
+    driven.press("remove-batten");
+    CHECK(kept<Batten>(driven.wall()).empty());
+    driven.bench().undo_stack().undo();
+    CHECK(kept<Batten>(driven.wall()).size() == 1);
+    CHECK(driven.told.isEmpty());
 }

@@ -292,7 +292,7 @@ TEST_CASE("the demo kitchen's fixings, card, steps and sheets say what the plan 
     QTest::qWait(1);
     auto* holes = driven.find<QTableWidget>("unit-holes");
     CHECK(holes->rowCount() == static_cast<int>(unit.holes.size()));
-    CHECK(holes->item(0, 3)->text() == text(format_bare(unit.holes.front().inside_left, Unit::mm)));
+    CHECK(holes->item(0, 3)->text() == text(format_bare(unit.inside_left(unit.holes.front()), Unit::mm)));
     // The card is the back: a hole near the unit's left stands at the right of the paper.
     const Drawing card = draw_back_card(*driven.bench().unit(), unit, 100, 100, 3, driven.bench().voice());
     std::vector<double> circles;

@@ -44,7 +44,7 @@ TEST_CASE("the sheets hold every mark, hole, drill, caution and step of every sh
     for (std::size_t w = 0; w < plan.walls.size(); ++w)
         for (const ShelfPlan& shelf : plan.walls[w]->shelves) {
             CHECK(words.contains(QString::fromStdString(job.walls[w].name + ", " + shelf.name)));
-            for (const Hole& hole : shelf.holes) {
+            for (const PlannedHole& hole : shelf.holes) {
                 CHECK(words.contains(QString::fromStdString(format(hole.x, job.unit))));
                 CHECK(words.contains(QString::fromStdString(format(hole.z, job.unit))));
             }

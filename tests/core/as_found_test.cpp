@@ -27,8 +27,8 @@ Job shelf_job() {
     return job;
 }
 
-std::vector<WallMark> holes(const Job& job, const Plan& plan) {
-    std::vector<WallMark> marks = marks_of(job.walls.front(), *plan.walls.front());
+std::vector<WallMark> holes(const Plan& plan) {
+    std::vector<WallMark> marks = marks_of(*plan.walls.front());
     std::erase_if(marks, [](const WallMark& mark) { return mark.kind != MarkKind::hole; });
     return marks;
 }
@@ -50,10 +50,10 @@ bool stands_at(const Plan& plan, Length x) {
 TEST_CASE("a walk meets every mark once, from the reference end, a reach at a time", "[marks]") {
     const Job job = shelf_job();
     const Plan plan = reckon(job);
-    const auto walk = walk_wall(job.walls.front(), *plan.walls.front(), job.rules.fitting);
+    const auto walk = walk_wall(*plan.walls.front(), job.rules.fitting);
     REQUIRE(walk.size() == 4); // lines, marks, clearance through the lining, pilot
     CHECK(walk[0].marks.front().kind == MarkKind::level_line);
-    CHECK(walk[1].marks.size() == holes(job, plan).size());
+    CHECK(walk[1].marks.size() == holes(plan).size());
     CHECK(walk[2].drill->stage == DrillStage::lining);
     CHECK(walk[3].drill->stage == DrillStage::full);
     CHECK(walk[2].drill->diameter > walk[3].drill->diameter);
@@ -75,7 +75,7 @@ TEST_CASE("marks of all things on a wall are walked together", "[marks]") {
     shelf.length = 1200_mm;
     job.walls.front().shelves = {shelf};
     const Plan plan = reckon(job);
-    const auto walk = walk_wall(job.walls.front(), *plan.walls.front(), job.rules.fitting);
+    const auto walk = walk_wall(*plan.walls.front(), job.rules.fitting);
     const auto& marks = walk[1].marks;
     std::size_t changes = 0;
     for (std::size_t i = 1; i < marks.size(); ++i)
@@ -87,7 +87,7 @@ TEST_CASE("marks of all things on a wall are walked together", "[marks]") {
 TEST_CASE("a stud that was not there changes the plan, holes that are made stay", "[as-found]") {
     Job job = shelf_job();
     Plan plan = reckon(job);
-    const std::vector<WallMark> marks = holes(job, plan);
+    const std::vector<WallMark> marks = holes(plan);
     const Length first = marks.front().x;
     const Length last = places(plan)[1];
     REQUIRE(places(plan).size() >= 3);
@@ -108,7 +108,7 @@ TEST_CASE("a stud that was not there changes the plan, holes that are made stay"
     REQUIRE(job.log.size() == 1);
     CHECK(job.log.front().kind == LogKind::deviation);
     CHECK(job.log.front().words.find("no stud there") != std::string::npos);
-    const auto remade = holes(job, plan);
+    const auto remade = holes(plan);
     CHECK(std::ranges::count_if(remade, &WallMark::made) == std::ranges::count(marks, first, &WallMark::x));
 
     // All of it goes through the file.
@@ -126,10 +126,10 @@ TEST_CASE("brackets stay where their holes are, whatever else is learned", "[as-
         for (const Length x : all)
             if (*rc::gen::arbitrary<bool>())
                 kept.push_back(x);
-        for (const WallMark& mark : holes(job, plan))
+        for (const WallMark& mark : holes(plan))
             if (std::ranges::find(kept, mark.x) != kept.end())
                 record_hole(job, plan, "wall-1", mark, told);
-        for (const WallMark& mark : holes(job, plan))
+        for (const WallMark& mark : holes(plan))
             if (std::ranges::find(kept, mark.x) == kept.end() && *rc::gen::arbitrary<bool>())
                 record_could_not(job, "wall-1", mark, mark.key(),
                                  *rc::gen::arbitrary<bool>() ? CouldNot::no_stud : CouldNot::service_found, told);
@@ -148,7 +148,7 @@ TEST_CASE("a run stays where its first hole is, and its screws where they were d
     run.end.place = 1260_mm;
     Job job = kitchen_with({run});
     Plan plan = reckon(job);
-    const auto marks = holes(job, plan);
+    const auto marks = holes(plan);
     REQUIRE_FALSE(marks.empty());
     WallMark off = marks.front();
     off.x += 3_mm; // driven a little beside the stud's middle, still well in it
@@ -157,7 +157,7 @@ TEST_CASE("a run stays where its first hole is, and its screws where they were d
     job.walls.front().runs.front().end.place = 1300_mm; // what would have moved it
     plan = reckon(job);
     CHECK(plan.walls.front()->runs.front().layout.left() == Length{});
-    const auto again = holes(job, plan);
+    const auto again = holes(plan);
     CHECK(std::ranges::any_of(again, [&](const WallMark& mark) { return mark.made && mark.x == off.x; }));
     CHECK(plan.walls.front()->checks.empty());
 }
@@ -165,7 +165,7 @@ TEST_CASE("a run stays where its first hole is, and its screws where they were d
 TEST_CASE("a hole that nothing uses any more is said, and can be forgotten", "[as-found]") {
     Job job = shelf_job();
     Plan plan = reckon(job);
-    record_hole(job, plan, "wall-1", holes(job, plan).front(), told);
+    record_hole(job, plan, "wall-1", holes(plan).front(), told);
     job.walls.front().shelves.front().height = 1200_mm;
     plan = reckon(job);
     REQUIRE(plan.walls.front()->checks.size() == 1);
@@ -191,10 +191,10 @@ TEST_CASE("ticks are begun, done, given up and taken back", "[as-found]") {
 TEST_CASE("where a service answered nothing is drilled any more", "[as-found]") {
     Job job = shelf_job();
     Plan plan = reckon(job);
-    const WallMark mark = holes(job, plan).front();
+    const WallMark mark = holes(plan).front();
     record_could_not(job, "wall-1", mark, "key", CouldNot::service_found, told);
     plan = reckon(job);
-    for (const WallMark& each : holes(job, plan))
+    for (const WallMark& each : holes(plan))
         CHECK((each.x <= mark.x - 50_mm || each.x >= mark.x + 50_mm));
 }
 
@@ -205,7 +205,7 @@ TEST_CASE("once work has begun, what is changed of the plan is logged", "[as-fou
     moved.walls.front().shelves.front().height = 1400_mm;
     log_change(job, moved, "Move shelf", told);
     CHECK(moved.log.empty()); // nothing is in the wall yet
-    record_hole(job, plan, "wall-1", holes(job, plan).front(), told);
+    record_hole(job, plan, "wall-1", holes(plan).front(), told);
     moved = job;
     moved.walls.front().shelves.front().height = 1400_mm;
     log_change(job, moved, "Move shelf", told);
@@ -218,7 +218,7 @@ TEST_CASE("once work has begun, what is changed of the plan is logged", "[as-fou
     log_change(job, ticked, "Tick", told);
     CHECK(ticked.log.empty());
     Job told_already = job;
-    record_could_not(told_already, "wall-1", holes(job, plan).back(), "key", CouldNot::no_stud, told);
+    record_could_not(told_already, "wall-1", holes(plan).back(), "key", CouldNot::no_stud, told);
     log_change(job, told_already, "Could not", told);
     CHECK(told_already.log.size() == 1);
 }

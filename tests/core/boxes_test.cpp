@@ -137,7 +137,7 @@ TEST_CASE("a bookcase full of books hangs by coach screws, as deep in the stud a
     REQUIRE(plan.hang.utilisation.known());
     CHECK(plan.hang.utilisation.number() <= 1);
     CHECK(plan.hang.holes.size() >= 2);
-    for (const UnitHole& hole : plan.hang.holes)
+    for (const PlannedHole& hole : plan.hang.holes)
         CHECK(hole.hold == Hold::proved_stud);
     CHECK(std::ranges::any_of(
         plan.steps, [](const Step& step) { return step.words.pattern.starts_with("Wax or grease the coach screws"); }));
@@ -188,7 +188,7 @@ TEST_CASE("a box that cannot be made says why", "[boxes]") {
     }
     const BoxPlan plan = box_plan(box_job(box));
     CHECK(find_check(plan.checks, CheckCode::box_cannot_be_made));
-    CHECK(plan.parts.empty());
+    CHECK(plan.pieces.empty());
 }
 
 TEST_CASE("a cabinet with a screw through each rail in each of three studs is sound", "[audit]") {

@@ -14,9 +14,9 @@ using namespace yes_square;
 /// What the day says of every kind of thing.
 namespace {
 
-std::size_t carried(const WallPlan& plan, const Wall& wall) {
+std::size_t carried(const WallPlan& plan) {
     std::size_t number = 0;
-    for (const WallMark& mark : marks_of(wall, plan))
+    for (const WallMark& mark : marks_of(plan))
         number += mark.kind == MarkKind::hole && mark.fixing && carries(mark.hold);
     return number;
 }
@@ -67,9 +67,9 @@ TEST_CASE("every kind of shelf has its parts, its kit and its marks", "[day][kin
             std::size_t cleats = 0;
             for (const CleatPlan& cleat : shelf.cleats) // those of this wall are among its holes
                 cleats += cleat.fixing && !cleat.on_this_wall ? cleat.screws : 0;
-            CHECK(fixings == carried(*plan.walls.front(), job.walls.front()) + cleats);
+            CHECK(fixings == carried(*plan.walls.front()) + cleats);
             std::set<std::string> keys;
-            for (const WallMark& mark : marks_of(job.walls.front(), *plan.walls.front()))
+            for (const WallMark& mark : marks_of(*plan.walls.front()))
                 CHECK(keys.insert(mark.key()).second);
             CHECK_FALSE(job_order(job, plan).tasks.empty());
         }
@@ -100,7 +100,7 @@ TEST_CASE("what is made already is not in the kit again", "[day]") {
     Job job = job_with(stud_wall(), new_shelf(ShelfKind::brackets, stud_wall()));
     const Plan plan = reckon(job);
     const std::size_t before = kit_of(job, plan).lines.front().wanted;
-    for (const WallMark& mark : marks_of(job.walls.front(), *plan.walls.front()))
+    for (const WallMark& mark : marks_of(*plan.walls.front()))
         if (mark.kind == MarkKind::hole && mark.x == plan.walls.front()->shelves.front().brackets.front().x)
             record_hole(job, plan, "wall", mark, {});
     const Plan again = reckon(job);
@@ -163,7 +163,7 @@ TEST_CASE("wardrobes, boxes and pieces have their hardware", "[day]") {
     REQUIRE(find_line(kit, "panel screw"));
     CHECK(find_line(kit, "panel screw")->wanted == 4 * (fixed - loose));
     REQUIRE(find_line(kit, "strap"));
-    CHECK(find_line(kit, "strap")->wanted == plan.walls.front()->pieces.front().places.size());
+    CHECK(find_line(kit, "strap")->wanted == plan.walls.front()->pieces.front().holes.size());
     REQUIRE(find_line(kit, "back screw"));
     CHECK(find_line(kit, "back screw")->wanted == plan.walls.front()->boxes.front().back_screws);
     // Every part of the wardrobe is on the list, by its own label.
@@ -171,7 +171,7 @@ TEST_CASE("wardrobes, boxes and pieces have their hardware", "[day]") {
     for (const CutPiece& part : cut_list(job, plan))
         if (part.item == system.id)
             labels.insert(part.label);
-    for (const StoragePart& part : plan.walls.front()->systems.front().parts)
+    for (const CutPart& part : plan.walls.front()->systems.front().parts)
         CHECK(labels.contains(part.label));
     CHECK(labels.size() == plan.walls.front()->systems.front().parts.size());
 }

@@ -59,7 +59,7 @@ TEST_CASE("what is on the wall drops its figure on the rods", "[sheets]") {
     const ShelfPlan& shelf = drawn.plan.walls[0]->shelves[0];
     for (const BracketPlan& place : shelf.brackets)
         CHECK(says(drawing, format_bare(place.x, Unit::mm)));
-    for (const Hole& hole : shelf.holes)
+    for (const PlannedHole& hole : shelf.holes)
         CHECK(says(drawing, format_bare(hole.z, Unit::mm)));
     CHECK(says(drawing, "330"));
     CHECK(says(drawing, "1950"));

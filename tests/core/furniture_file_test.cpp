@@ -129,7 +129,7 @@ TEST_CASE("the wall shows furniture with its names, and the rods its marks", "[d
     }));
     frame.selected_thing = "chest";
     const Drawing chest = draw_elevation(job.walls[0], *plan.walls[0], frame, voice).drawing;
-    for (const RestraintPlace& place : plan.walls[0]->pieces[0].places)
+    for (const PlannedHole& place : plan.walls[0]->pieces[0].holes)
         CHECK(texts_with(chest, format_bare(place.x, Unit::mm)) > 0);
 }
 
@@ -180,7 +180,7 @@ TEST_CASE("plan as JSON and as text name furniture, verdicts and the inventory",
     CHECK(wall["systems"][0]["parts"].size() == plan.walls[0]->systems[0].parts.size());
     CHECK(wall["pieces"][0]["cases"].size() == 6);
     CHECK(wall["pieces"][0]["needs_n"].get<double>() == Approx(plan.walls[0]->pieces[0].needs_n));
-    CHECK(wall["boxes"][0]["parts"].size() == plan.walls[0]->boxes[0].parts.size());
+    CHECK(wall["boxes"][0]["parts"].size() == plan.walls[0]->boxes[0].pieces.size());
     CHECK(wall["hung"][0].contains("verdict"));
     CHECK(document["inventory"].size() == 1); // what hangs does not tip
     const std::string text = summary(job, plan, voice);

@@ -127,11 +127,11 @@ TEST_CASE("one screw for a unit, judged at each of its rails", "[runs][safety]")
     const UnitPlan plan = run_plan(job).units.front();
     REQUIRE(plan.fixing);
     Utilisation worst = Utilisation::none();
-    for (const UnitHole& hole : plan.holes)
+    for (const PlannedHole& hole : plan.holes)
         if (!hole.demands.empty()) {
             // The printed screw, through the rail that this hole is in.
             CHECK(hole.strength.penetration ==
-                  plan.fixing->screw_length - rails[hole.rail].thickness - Length::micrometres(12'500) - hole.shim);
+                  plan.fixing->screw_length - rails[hole.row].thickness - Length::micrometres(12'500) - hole.packing);
             worst = std::max(worst, hole.utilisation);
         }
     CHECK(plan.utilisation == worst);
@@ -177,7 +177,7 @@ TEST_CASE("an old cabinet: whole screws, and sound top screws in two studs count
     CHECK(three.add_bottom == 1);
     // A made hole takes its place: the list names another.
     hung.bottom_screws = 0;
-    const auto place = std::ranges::find(top_only.wanted.holes, std::size_t{1}, &UnitHole::rail);
+    const auto place = std::ranges::find(top_only.wanted.holes, std::size_t{1}, &PlannedHole::row);
     REQUIRE(place != top_only.wanted.holes.end());
     MadeHole made;
     made.item = "old";
@@ -292,11 +292,11 @@ TEST_CASE("a heavy unit among light ones loads the rail's fixings near it, not t
     const RailHold& rail = plan.pieces.front().hold;
     REQUIRE(rail.places.size() >= 3);
     double total = 0;
-    for (const RailFixing& place : rail.places)
-        total += place.demand.down_n;
+    for (const PlannedHole& place : rail.places)
+        total += place.demands.front().down_n;
     const double mean = total / static_cast<double>(rail.places.size());
-    CHECK(rail.places.front().demand.down_n > 1.5 * mean);
-    CHECK(rail.places.back().demand.down_n < mean);
+    CHECK(rail.places.front().demands.front().down_n > 1.5 * mean);
+    CHECK(rail.places.back().demands.front().down_n < mean);
 }
 
 TEST_CASE("a hole outside its own thing is an error", "[shelves][safety]") {
@@ -352,10 +352,10 @@ TEST_CASE("sheet, walk and kit drill the same passes, the look first everywhere"
     const Plan plan = reckon(job);
     const ShelfPlan& reckoned = plan.walls.front()->shelves.front();
     std::vector<DrillPass> sheet;
-    for (const DrillRow& row : reckoned.drilling)
+    for (const DrillRow& row : drilling_of(reckoned.holes))
         sheet.push_back(row.pass);
     std::vector<DrillPass> walk;
-    for (const WallPass& pass : walk_wall(job.walls.front(), *plan.walls.front(), job.rules.fitting))
+    for (const WallPass& pass : walk_wall(*plan.walls.front(), job.rules.fitting))
         if (pass.drill)
             walk.push_back(*pass.drill);
     CHECK(sheet == walk);
@@ -384,7 +384,7 @@ TEST_CASE("probing keeps out of strips until a detector has read clear", "[surve
         if (!advice)
             break;
         REQUIRE(advice->z);
-        CHECK_FALSE(strip_at(strips, advice->x, *advice->z, 2_mm));
+        CHECK(strips_at(strips, advice->x, *advice->z, 2_mm).empty());
         now.observations.push_back({EvidenceKind::probe_miss, advice->x, advice->z});
     }
     CHECK(now.observations.size() > 3);

@@ -89,8 +89,8 @@ TEST_CASE("a shelf over proved studs has its brackets on their centres and nothi
 TEST_CASE("marks are running dimensions: each hole from the reference end and the datum by itself", "[reckon]") {
     const ShelfPlan plan = plan_of(framed_job());
     REQUIRE(plan.bracket);
-    for (const Hole& hole : plan.holes) {
-        CHECK(hole.x == plan.brackets[hole.bracket].x);
+    for (const PlannedHole& hole : plan.holes) {
+        CHECK(hole.x == plan.brackets[hole.place].x);
         CHECK(hole.z == 1700_mm - 22_mm - plan.bracket->hole_drops[hole.row]);
     }
     CHECK(plan.holes.size() == plan.brackets.size() * plan.bracket->hole_drops.size());

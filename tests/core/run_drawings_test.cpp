@@ -71,7 +71,7 @@ TEST_CASE("the selected run shows its holes and its edges on the run rod", "[run
     for (const Shape* shape : shapes_of(elevation.drawing, Part::unit_hole, "a"))
         if (const auto* hole = std::get_if<Circle>(&shape->form)) {
             ++circles;
-            CHECK(std::ranges::any_of(unit.holes, [&](const UnitHole& each) {
+            CHECK(std::ranges::any_of(unit.holes, [&](const PlannedHole& each) {
                 return std::abs(elevation.scale.x(each.x) - hole->centre.x) < 1e-9 &&
                        std::abs(elevation.scale.y(each.z) - hole->centre.y) < 1e-9;
             }));
@@ -143,10 +143,10 @@ TEST_CASE("a card gives each hole from both edges and from the top, mirrored", "
     const RunPlan plan = plan_of(job);
     const UnitPlan& unit = plan.units.front();
     const Drawing card = draw_back_card(job.walls.front().runs.front().units.front(), unit, 120, 120, 3, {});
-    for (const UnitHole& hole : unit.holes) {
-        CHECK(says(card, format_bare(hole.from_left, Unit::mm)));
-        CHECK(says(card, format_bare(unit.place.width - hole.from_left, Unit::mm)));
-        CHECK(says(card, format_bare(hole.inside_left, Unit::mm)));
+    for (const PlannedHole& hole : unit.holes) {
+        CHECK(says(card, format_bare(unit.from_left(hole), Unit::mm)));
+        CHECK(says(card, format_bare(unit.place.width - unit.from_left(hole), Unit::mm)));
+        CHECK(says(card, format_bare(unit.inside_left(hole), Unit::mm)));
         CHECK(says(card, format_bare(unit.top - hole.z, Unit::mm)));
     }
     CHECK(says(card, "seen from behind"));

@@ -209,9 +209,9 @@ TEST_CASE("on masonry every unit is plugged near its sides, whatever the studs",
     CHECK(plan.units[1].holes.size() == 6); // a third pair in the middle
     for (const UnitPlan& unit : plan.units) {
         REQUIRE(unit.fixing);
-        for (const UnitHole& hole : unit.holes) {
+        for (const PlannedHole& hole : unit.holes) {
             CHECK(hole.hold == Hold::masonry);
-            CHECK(hole.inside_left >= job.rules.runs.side_grip);
+            CHECK(unit.inside_left(hole) >= job.rules.runs.side_grip);
         }
     }
     CHECK_FALSE(find_check(plan.checks, CheckCode::unit_few_studs));

@@ -258,12 +258,12 @@ TEST_CASE("marks on a unit's back are the wall's marks less its edge and its sid
         run.left = Length::mm(*rc::gen::inRange(0, 2000));
         const RunPlan plan = plan_of(job);
         const UnitPlan& unit = plan.units.front();
-        for (const UnitHole& hole : unit.holes) {
-            RC_ASSERT(hole.from_left + unit.place.left == hole.x);
-            RC_ASSERT(hole.inside_left + 16_mm == hole.from_left);
-            RC_ASSERT(hole.inside_left + hole.inside_right + 32_mm == unit.place.width);
-            RC_ASSERT(hole.inside_left >= job.rules.runs.driver_room);
-            RC_ASSERT(hole.inside_right >= job.rules.runs.driver_room);
+        for (const PlannedHole& hole : unit.holes) {
+            RC_ASSERT(unit.from_left(hole) + unit.place.left == hole.x);
+            RC_ASSERT(unit.inside_left(hole) + 16_mm == unit.from_left(hole));
+            RC_ASSERT(unit.inside_left(hole) + unit.inside_right(hole) + 32_mm == unit.place.width);
+            RC_ASSERT(unit.inside_left(hole) >= job.rules.runs.driver_room);
+            RC_ASSERT(unit.inside_right(hole) >= job.rules.runs.driver_room);
         }
     });
 }
@@ -312,8 +312,8 @@ TEST_CASE("every screw is packed out to the proudest place, and the screw grows 
                               {800_mm, 2000_mm, 32_mm, {}},   {1600_mm, 2000_mm, 20_mm, {}}};
     const RunPlan plan = plan_of(job);
     Length most;
-    for (const UnitHole& hole : plan.units.front().holes)
-        most = std::max(most, hole.shim);
+    for (const PlannedHole& hole : plan.units.front().holes)
+        most = std::max(most, hole.packing);
     CHECK(most >= 11_mm);
     CHECK(plan.units.front().fixing->screw_length > flat);
     CHECK(plan.units.front().fixing->penetration >= job.rules.penetration_wanted);

@@ -105,7 +105,7 @@ TEST_CASE("a shelf without errors hangs on what holds it", "[reckon][safety][pro
         if (carrying < 2)
             RC_ASSERT(has(plan, CheckCode::no_stud, Severity::warning) ||
                       has(plan, CheckCode::one_stud, Severity::warning));
-        for (const Hole& hole : plan.holes) {
+        for (const PlannedHole& hole : plan.holes) {
             RC_ASSERT(hole.x >= Length{} && hole.x <= wall.length);
             for (const ServicePoint& service : wall.services) {
                 const Length half = service.width / 2;

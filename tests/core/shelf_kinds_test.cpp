@@ -1,4 +1,5 @@
 #include "core/fixings/bracket_forces.hpp"
+#include "core/fixings/drilling.hpp"
 #include "core/shelves/new_shelf.hpp"
 #include "core/shelves/shelf_loads.hpp"
 #include "shelf_walls.hpp"
@@ -354,7 +355,7 @@ TEST_CASE("a hook rail is screwed through to studs and its hooks pull at their r
         CHECK(place.fixing->screw_length >= 20_mm + Length::micrometres(12'500) + 38_mm);
     }
     CHECK(plan.goods_n_per_m == Approx(5 * 5 * 9.80665));
-    CHECK(plan.drilling.front().pass.depth == 20_mm); // clearance through the rail first
+    CHECK(drilling_of(plan.holes).front().pass.depth == 20_mm); // clearance through the rail first
 }
 
 TEST_CASE("a heavy thing on part of a shelf loads the brackets beside it", "[shelves][kinds]") {
@@ -386,7 +387,7 @@ TEST_CASE("over a door a shelf hangs from the joists, and nobody's joists hold n
     CHECK(hanger->hold == Hold::joist);
     CHECK(hanger->tension_n == Approx(hanger->reaction.greatest));
     CHECK(hanger->shear_n == 0);
-    for (const Hole& hole : plan.holes)
+    for (const PlannedHole& hole : plan.holes)
         CHECK(hole.x != hanger->x); // none in the wall
 }
 

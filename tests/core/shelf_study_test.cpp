@@ -249,11 +249,11 @@ TEST_CASE("where a cable may be the first pass stops behind the lining", "[fixin
     wall.services.push_back({ServiceKind::socket, 2000_mm, shelf.underside() - 100_mm, 86_mm, false, {}});
     const ShelfPlan plan = shelf_plan(job_with(wall, shelf)); // its legs cross the socket's level strip
     REQUIRE(find_check(plan, CheckCode::in_service_strip));
-    REQUIRE_FALSE(plan.drilling.empty());
-    CHECK(plan.drilling.front().pass.depth == wall.lining_thickness());
-    CHECK_FALSE(plan.drilling.front().pass.hammer);
-    CHECK(plan.drilling.front().pass.how.find("isolated") != std::string_view::npos);
-    CHECK(shelf_plan(job_with(masonry_wall(), shelf)).drilling.front().pass.how.find("isolated") ==
+    REQUIRE_FALSE(plan.holes.empty());
+    CHECK(drilling_of(plan.holes).front().pass.depth == wall.lining_thickness());
+    CHECK_FALSE(drilling_of(plan.holes).front().pass.hammer);
+    CHECK(drilling_of(plan.holes).front().pass.how.find("isolated") != std::string_view::npos);
+    CHECK(drilling_of(shelf_plan(job_with(masonry_wall(), shelf)).holes).front().pass.how.find("isolated") ==
           std::string_view::npos);
 }
 

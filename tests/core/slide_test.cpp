@@ -196,7 +196,7 @@ TEST_CASE("a run that misses its studs slides within its fillers by a button", "
     CHECK(after.layout.right() == 1500_mm);
     CHECK(absolute(after.layout.units[1].left - 150_mm) == before.slide.moved);
     for (const UnitPlan& unit : after.units)
-        for (const UnitHole& hole : unit.holes)
+        for (const PlannedHole& hole : unit.holes)
             CHECK(hole.hold == Hold::proved_stud);
 }
 

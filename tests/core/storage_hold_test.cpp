@@ -34,7 +34,7 @@ TEST_CASE("each cleat is screwed to every proved stud behind its bay, by half it
     for (const BayPlan& bay : plan.bays)
         for (const BayCleat& cleat : bay.cleats) {
             std::set<Length> xs;
-            for (const CleatScrew& screw : cleat.screws)
+            for (const PlannedHole& screw : cleat.screws)
                 xs.insert(screw.x);
             std::set<Length> inside;
             for (const Stud& stud : job.walls.front().studs)

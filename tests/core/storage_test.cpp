@@ -254,11 +254,11 @@ TEST_CASE("panels and parts are numbered, each label once", "[storage]") {
     const StorageSystem system = system_of({BayKind::double_hanging, BayKind::shelves, BayKind::drawers});
     const SystemPlan plan = system_plan(system_job(system));
     std::set<std::string> labels;
-    for (const StoragePart& part : plan.parts)
+    for (const CutPart& part : plan.parts)
         CHECK(labels.insert(part.label).second);
     for (const char* label : {"P1", "P2", "P3", "P4", "1A", "1B", "1R1", "1R2", "1Ac", "2A", "2D", "3A"})
         CHECK(labels.contains(label));
-    for (const StoragePart& part : plan.parts)
+    for (const CutPart& part : plan.parts)
         if (part.what == "side panel")
             CHECK(part.length == 2100_mm);
 }

@@ -242,7 +242,7 @@ TEST_CASE("a clear word of a detector never lets a hole through that a found cab
         const Job job = job_of(wall);
         const Plan plan = reckon(job);
         const ShelfPlan& hung = plan.walls[0]->shelves[0];
-        for (const Hole& hole : hung.holes)
+        for (const PlannedHole& hole : hung.holes)
             for (const ScannedArea& area : wall.scans) {
                 if (area.result != ScanResult::cable && area.result != ScanResult::pipe)
                     continue;

@@ -235,6 +235,6 @@ TEST_CASE("heights are told from the finished floor and from the floor as it is"
     CHECK(working("level") == Approx(1.500));
     CHECK(working("level-left") == Approx(1.511));  // 1500 + 8 + 3
     CHECK(working("level-right") == Approx(1.514)); // 1500 + 8 + 6
-    for (const Hole& hole : hung.holes)
+    for (const PlannedHole& hole : hung.holes)
         CHECK((hole.above_now - hole.z).in_mm() == Approx(8 + 12 * hole.x.in_metres() / 3.6).margin(0.001));
 }

@@ -231,8 +231,8 @@ TEST_CASE("an unsafe chest of drawers is held by its cure, at two proved studs",
     REQUIRE(tips->cures.front().edit);
     const PiecePlan held = reckon(apply(*tips->cures.front().edit, job)).walls.front()->pieces.front();
     CHECK(held.verdict == PieceVerdict::held);
-    REQUIRE(held.places.size() == 2);
-    for (const RestraintPlace& place : held.places)
+    REQUIRE(held.holes.size() == 2);
+    for (const PlannedHole& place : held.holes)
         CHECK(place.hold == Hold::proved_stud);
     CHECK(held.each_n >= 0.6 * held.needs_n - 1e-9);
     CHECK(held.fixing_utilisation.number() <= 1);
@@ -265,7 +265,7 @@ TEST_CASE("anchors in the lining, a thin back and studs that nobody proved are r
             for (Stud& stud : job.walls.front().studs)
                 stud.state = state;
             const PiecePlan plan = reckon(job).walls.front()->pieces.front();
-            CHECK(plan.places.empty());
+            CHECK(plan.holes.empty());
             CHECK(find_check(plan.checks, CheckCode::restraint_refused));
             CHECK(plan.verdict == PieceVerdict::unsafe);
         }
@@ -370,7 +370,7 @@ TEST_CASE("the frame's own screws into a cleat are counted by what the cleat's t
     const double one = 61 * 4.4482216 * (25 / 25.4 - 2 * 0.164);
     CHECK(hold_in_cleat_n(chest.restraint) == Approx(one).epsilon(0.01));
     REQUIRE(plan.fixing);
-    CHECK(plan.frame_screws == plan.places.size() * static_cast<std::size_t>(std::ceil(plan.each_n / one)));
+    CHECK(plan.frame_screws == plan.holes.size() * static_cast<std::size_t>(std::ceil(plan.each_n / one)));
     CHECK(plan.verdict == PieceVerdict::held);
     // Too thin for any thread: the screws would hold by their points.
     chest.restraint.through = 8_mm;
@@ -438,16 +438,16 @@ TEST_CASE("any piece that can be drawn up is reckoned without a throw, and is ne
         if (plan.verdict != PieceVerdict::held)
             return;
         // Sums of its own: places in proved studs, none of them below half its height, the screw bears its share.
-        RC_ASSERT(!plan.places.empty());
+        RC_ASSERT(!plan.holes.empty());
         RC_ASSERT(!piece.restraint.in_lining);
         double worst = 0;
         for (const TipCase& tip : plan.cases)
             worst = std::max(worst, 1.5 * tip.balance.over_nm - 0.9 * tip.balance.righting_nm);
-        const double share = plan.places.size() > 1 ? 0.6 : 1.0;
+        const double share = plan.holes.size() > 1 ? 0.6 : 1.0;
         RC_ASSERT(plan.each_n >= 220);
         RC_ASSERT(plan.each_n >= share * worst / piece.height.in_metres() - 1e-6);
         RC_ASSERT(plan.fixing_utilisation.number() <= 1);
-        for (const RestraintPlace& place : plan.places) {
+        for (const PlannedHole& place : plan.holes) {
             RC_ASSERT(place.hold == Hold::proved_stud);
             RC_ASSERT(place.z > piece.height / 2 - piece.restraint.strap_rise);
         }
@@ -463,7 +463,7 @@ TEST_CASE("on brick a piece is held by plugs, and its cure speaks of places, not
     CHECK(tips->cures.front().words.pattern.find("stud") == std::string_view::npos);
     const PiecePlan held = reckon(apply(*tips->cures.front().edit, job)).walls.front()->pieces.front();
     CHECK(held.verdict == PieceVerdict::held);
-    for (const RestraintPlace& place : held.places)
+    for (const PlannedHole& place : held.holes)
         CHECK(place.hold == Hold::masonry);
     REQUIRE(held.fixing);
     // A plug's pull alone: what each must hold over what the catalogue allows.

@@ -43,6 +43,15 @@ void print(const std::string& name, const Job& job) {
 } // namespace
 
 int main(int argc, char** argv) {
+    if (argc > 2) {
+        const std::uint64_t seed = std::strtoull(argv[2], nullptr, 10);
+        const Job job = seed % 5 == 0 ? RandomJobs{seed}.room(3) : RandomJobs{seed}.next();
+        const Plan plan = reckon(job);
+        for (const Table& table : tables_of(job, plan))
+            fmt::print("== {}\n{}", table.name, csv(table));
+        fmt::print("{}", plan_json(job, plan, {job.unit, {}}));
+        return 0;
+    }
     const std::uint64_t jobs = argc > 1 ? std::strtoull(argv[1], nullptr, 10) : 3000;
     std::ostringstream demo;
     demo << std::ifstream{YES_SQUARE_SOURCE_DIR "/assets/demo/harbour-lane.yesq"}.rdbuf();

@@ -30,11 +30,12 @@ Job inch_kitchen() {
 
 TEST_CASE("a stud 6 in from the outer edge is 5 3/8 in inside a 5/8 in side", "[runs][reference][common-practice]") {
     const RunPlan plan = plan_of(inch_kitchen());
-    const auto& holes = plan.units.front().holes;
+    const UnitPlan& unit = plan.units.front();
+    const auto& holes = unit.holes;
     REQUIRE(holes.size() == 4);
-    CHECK(holes[0].from_left == 6_in);
-    CHECK(holes[0].inside_left == Length::inches(5, {3, 8}));
-    CHECK(holes[1].inside_left == Length::inches(21, {3, 8})); // 16 in on
+    CHECK(unit.from_left(holes[0]) == 6_in);
+    CHECK(unit.inside_left(holes[0]) == Length::inches(5, {3, 8}));
+    CHECK(unit.inside_left(holes[1]) == Length::inches(21, {3, 8})); // 16 in on
 }
 
 TEST_CASE("1/2 in rail, 1/2 in lining and 1 1/2 in of thread make a 2 1/2 in screw",

@@ -42,12 +42,18 @@ QString BoardView::cost_of_thing() const {
                                                   : tr(" · misses studs: bay %1").arg(lost.join(QStringLiteral(", "))));
     }
     if (const Piece* piece = bench_.selected<Piece>())
-        return at(piece->left) + tr(" · proved studs behind it: %1").arg(bench_.selected_plan<Piece>()->places.size());
+        return at(piece->left) + tr(" · proved studs behind it: %1").arg(bench_.selected_plan<Piece>()->holes.size());
     if (const WallBox* box = bench_.selected<WallBox>())
         return at(box->left) + tr(" · top at %1").arg(text(format(box->top, bench_.job().unit)));
     if (const HungCabinet* hung = bench_.selected<HungCabinet>())
         return at(hung->left) + tr(" · top at %1").arg(text(format(hung->top, bench_.job().unit)));
-    return {};
+    QString of_listed;
+    for_each_kind(ListedKinds{}, [&]<class Kind>() {
+        if (const Kind* thing = bench_.selected<Kind>())
+            of_listed = at(thing->left) + tr(" · top at %1").arg(text(format(thing->top, bench_.job().unit))) +
+                        tr(" · fixings: %1").arg(bench_.selected_plan<Kind>()->holes.size());
+    });
+    return of_listed;
 }
 
 } // namespace yes_square::app

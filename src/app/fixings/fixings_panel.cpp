@@ -1,4 +1,5 @@
 #include "app/fixings/fixings_panel.hpp"
+#include "core/fixings/drilling.hpp"
 
 #include "app/bench/heading.hpp"
 #include "app/bench/read_only_table.hpp"
@@ -123,8 +124,8 @@ void FixingsPanel::refresh() {
                 {QString::number(i + 1), shown(quantity(place.x)), text(say(words(place.hold), voice)),
                  shown(force(place.carries_n)), used},
                 QStringLiteral("fixing/%1").arg(i + 1));
-        for (const Hole& hole : plan->holes) {
-            if (hole.bracket != i)
+        for (const PlannedHole& hole : plan->holes) {
+            if (hole.place != i)
                 continue;
             add_row(drilling_,
                     {QString::number(i + 1), QString::number(hole.row + 1), shown(quantity(hole.z)),
@@ -138,11 +139,12 @@ void FixingsPanel::refresh() {
                                             : tr("lining anchor: steadies only");
         fixings[fixing] << QString::number(i + 1);
     }
-    for (const DrillRow& row : plan->drilling)
+    const std::vector<DrillRow> drilling = drilling_of(plan->holes);
+    for (const DrillRow& row : drilling)
         add_row(bits_, {text(say(row.pass.bit, voice)), shown(stock(row.pass.diameter)), shown(stock(row.pass.depth)),
                         row.pass.hammer ? tr("on") : tr("off")});
     QStringList minds;
-    for (const DrillRow& row : plan->drilling)
+    for (const DrillRow& row : drilling)
         minds << tr("%1: %2").arg(text(say(row.pass.bit, voice)), text(say(row.pass.how, voice)));
     bit_words_->setText(minds.join(QStringLiteral("\n")));
     QStringList lines;

@@ -12,7 +12,7 @@ ThingFixings::ThingFixings(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
     , words_{new QLabel{this}}
-    , marks_{read_only_table({tr("Cleat"), tr("At"), tr("Up"), tr("Holds in"), tr("Used")}, "thing-marks", this)}
+    , marks_{read_only_table({tr("Where"), tr("At"), tr("Up"), tr("Holds in"), tr("Used")}, "thing-marks", this)}
     , parts_heading_{heading_label(tr("Parts"), this)}
     , parts_{read_only_table({tr("Label"), tr("Part"), tr("Long"), tr("Broad"), tr("Thick")}, "thing-parts", this)} {
     words_->setObjectName(QStringLiteral("thing-fixing-words"));
@@ -47,13 +47,17 @@ void ThingFixings::refresh() {
     if (const PiecePlan* of_piece = bench_.selected_plan<Piece>())
         piece(*of_piece);
     if (const BoxPlan* of_box = bench_.selected_plan<WallBox>()) {
-        for (const BoxPart& part : of_box->parts)
+        for (const BoxPart& part : of_box->pieces)
             add_row(parts_, {QString::number(part.number), text(say(part.what, bench_.voice())), bare(part.length),
                              bare(part.breadth), bare(part.thickness)});
         unit(of_box->hang);
     }
     if (const HungPlan* of_hung = bench_.selected_plan<HungCabinet>())
         unit(of_hung->wanted);
+    for_each_kind(ListedKinds{}, [this]<class Kind>() {
+        if (const ThingPlan* plan = bench_.selected_plan<Kind>())
+            listed(*plan);
+    });
     const bool parts = parts_->rowCount() > 0;
     parts_->setVisible(parts);
     parts_heading_->setVisible(parts);
@@ -64,27 +68,41 @@ void ThingFixings::system(const SystemPlan& plan) {
         words_->setText(screw_words(*plan.fixing));
     for (const BayPlan& bay : plan.bays)
         for (const BayCleat& cleat : bay.cleats)
-            for (const CleatScrew& screw : cleat.screws)
+            for (const PlannedHole& screw : cleat.screws)
                 add_row(marks_,
                         {text(cleat.shelf), bare(screw.x), bare(cleat.z),
                          text(say(yes_square::words(screw.hold), bench_.voice())), used(cleat.utilisation)},
                         QStringLiteral("bay/%1/cleat").arg(bay.number));
-    for (const StoragePart& part : plan.parts)
+    for (const CutPart& part : plan.parts)
         add_row(parts_, {text(part.label), text(say(part.what, bench_.voice())), bare(part.length), bare(part.breadth),
-                         bare(part.thickness)});
+                         bare(part.thickness())});
 }
 
 void ThingFixings::piece(const PiecePlan& plan) {
     if (plan.fixing)
         words_->setText(screw_words(*plan.fixing) + QStringLiteral("\n") +
                         tr("Each place must bear %1.").arg(shown(force(plan.each_n))));
-    for (std::size_t i = 0; i < plan.places.size(); ++i) {
-        const RestraintPlace& place = plan.places[i];
+    for (std::size_t i = 0; i < plan.holes.size(); ++i) {
+        const PlannedHole& place = plan.holes[i];
         add_row(marks_,
                 {tr("place %1").arg(i + 1), bare(place.x), bare(place.z),
                  text(say(yes_square::words(place.hold), bench_.voice())), used(plan.fixing_utilisation)},
                 QStringLiteral("fixing"));
     }
+}
+
+void ThingFixings::listed(const ThingPlan& plan) {
+    const auto held = std::ranges::find_if(plan.holes, [](const PlannedHole& hole) { return hole.fixing.has_value(); });
+    if (held != plan.holes.end())
+        words_->setText(screw_words(*held->fixing));
+    for (const PlannedHole& hole : plan.holes)
+        add_row(marks_,
+                {tr("screw %1").arg(hole.place + 1), bare(hole.x), bare(hole.z),
+                 text(say(yes_square::words(hole.hold), bench_.voice())), used(hole.utilisation)},
+                QStringLiteral("fixing"));
+    for (const CutPart& part : plan.parts)
+        add_row(parts_, {text(part.label), text(say(part.name, bench_.voice())), bare(part.length), bare(part.breadth),
+                         bare(part.thickness())});
 }
 
 void ThingFixings::unit(const UnitPlan& plan) {
@@ -93,9 +111,9 @@ void ThingFixings::unit(const UnitPlan& plan) {
             screw_words(*plan.fixing) + QStringLiteral("\n") +
             tr("Loaded with %1 the worst pulls %2 and shears %3.")
                 .arg(shown({Kind::mass, plan.loaded_kg}), shown(force(plan.tension_n)), shown(force(plan.shear_n))));
-    for (const UnitHole& hole : plan.holes)
+    for (const PlannedHole& hole : plan.holes)
         add_row(marks_,
-                {hole.rail == 0 ? tr("top") : tr("bottom"), bare(hole.x), bare(hole.z),
+                {hole.row == 0 ? tr("top") : tr("bottom"), bare(hole.x), bare(hole.z),
                  text(say(yes_square::words(hole.hold), bench_.voice())), used(plan.utilisation)},
                 QStringLiteral("fixing"));
 }

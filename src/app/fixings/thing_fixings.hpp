@@ -20,6 +20,7 @@ private:
     void system(const SystemPlan& plan);
     void piece(const PiecePlan& plan);
     void unit(const UnitPlan& plan);
+    void listed(const ThingPlan& plan);
 
     QString shown(const Quantity& quantity) const { return text(say(quantity, bench_.voice())); }
     QString bare(Length length) const { return text(format_bare(length, bench_.job().unit)); }

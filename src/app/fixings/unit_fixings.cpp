@@ -91,12 +91,15 @@ void UnitFixings::refresh() {
         return;
     const Voice voice = bench_.voice();
     const auto shown = [&](Length length) { return text(format_bare(length, voice.unit)); };
-    for (const UnitHole& hole : plan->holes) {
+    for (const PlannedHole& hole : plan->holes) {
         const int row = holes_->rowCount();
         holes_->insertRow(row);
-        const QStringList cells{shown(hole.x),         shown(hole.z),
-                                shown(hole.from_left), shown(hole.inside_left),
-                                shown(hole.shim),      text(say(yes_square::words(hole.hold), voice))};
+        const QStringList cells{shown(hole.x),
+                                shown(hole.z),
+                                shown(plan->from_left(hole)),
+                                shown(plan->inside_left(hole)),
+                                shown(hole.packing),
+                                text(say(yes_square::words(hole.hold), voice))};
         for (int column = 0; column < cells.size(); ++column)
             holes_->setItem(row, column, new QTableWidgetItem{cells[column]});
     }

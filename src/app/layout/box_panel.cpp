@@ -68,14 +68,14 @@ void BoxPanel::refresh() {
         return;
     const Voice voice = bench_.voice();
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
-    for (const BoxPart& part : plan->parts) {
+    for (const BoxPart& part : plan->pieces) {
         add_row(parts_, {QString::number(part.number), text(say(part.what, voice)), shown(quantity(part.length)),
                          shown(quantity(part.breadth)), shown(stock(part.thickness))});
         for (int column = 0; column < parts_->columnCount() && !part.mind.empty(); ++column)
             parts_->item(parts_->rowCount() - 1, column)->setToolTip(text(say(part.mind, voice)));
     }
     QStringList lines;
-    if (!plan->parts.empty())
+    if (!plan->pieces.empty())
         lines << tr("Both diagonals %1. Empty %2, full %3.")
                      .arg(shown(quantity(plan->diagonal)), shown({Kind::mass, plan->kg}),
                           shown({Kind::mass, plan->loaded_kg}));

@@ -17,6 +17,7 @@ LayoutPanel::LayoutPanel(Workbench& bench, QWidget* parent)
     , pieces_{new PiecePanel{bench}}
     , boxes_{new BoxPanel{bench}}
     , audit_{new AuditPanel{bench}}
+    , battens_{new BattenPanel{bench}}
     , lights_{new LightPanel{bench}}
     , form_{new ShelfForm{bench, shelves_}}
     , parts_{new ShelfParts{bench, shelves_}}
@@ -31,12 +32,14 @@ LayoutPanel::LayoutPanel(Workbench& bench, QWidget* parent)
     tabs_->addTab(boxes_, tr("Boxes"));
     tabs_->addTab(audit_, tr("Found"));
     tabs_->addTab(lights_, tr("Light"));
+    tabs_->addTab(battens_, tr("Battens"));
     tabs_->tabBar()->setExpanding(false);
     tabs_->setTabToolTip(2, tr("Wardrobes and other storage of panels and bays"));
     tabs_->setTabToolTip(3, tr("Furniture that may tip, and what holds it"));
     tabs_->setTabToolTip(4, tr("Bookcases and boxes made for the wall"));
     tabs_->setTabToolTip(5, tr("Cabinets that hang already: do they hold?"));
     tabs_->setTabToolTip(6, tr("Low-voltage light along a shelf or a run"));
+    tabs_->setTabToolTip(7, tr("Straight timbers screwed to the wall, for pegs or as ledgers"));
     tabs_->setDocumentMode(true);
     auto* whole = new QVBoxLayout{this};
     whole->addWidget(tabs_);
@@ -86,6 +89,7 @@ void LayoutPanel::show_selected() {
                     : bench_.selected<WallBox>()       ? boxes_
                     : bench_.selected<HungCabinet>()   ? audit_
                     : bench_.selected<LightFeed>()     ? lights_
+                    : bench_.selected<Batten>()        ? battens_
                     : bench_.shelf()                   ? shelves_
                                                        : nullptr;
     if (page)

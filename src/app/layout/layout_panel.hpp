@@ -1,6 +1,7 @@
 #pragma once
 
 #include "app/layout/audit_panel.hpp"
+#include "app/layout/batten_panel.hpp"
 #include "app/layout/box_panel.hpp"
 #include "app/layout/light_panel.hpp"
 #include "app/layout/piece_panel.hpp"
@@ -43,6 +44,7 @@ private:
     PiecePanel* pieces_;
     BoxPanel* boxes_;
     AuditPanel* audit_;
+    BattenPanel* battens_;
     LightPanel* lights_;
     ShelfForm* form_;
     ShelfParts* parts_;

@@ -214,8 +214,7 @@ void PiecePanel::refresh() {
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
     QStringList lines;
     if (bench_.selected<Piece>()->restraint.kind != RestraintKind::none) {
-        lines
-            << tr("Places that count: %1. Each must bear %2").arg(plan->places.size()).arg(shown(force(plan->each_n)));
+        lines << tr("Places that count: %1. Each must bear %2").arg(plan->holes.size()).arg(shown(force(plan->each_n)));
         if (plan->fixing && plan->fixing_utilisation.known())
             lines << tr("%1, %2 long, used to %3")
                          .arg(text(plan->fixing->name), shown(stock(plan->fixing->screw_length)),

@@ -147,7 +147,7 @@ std::vector<Sentence> care_notes() {
 namespace {
 
 /// What holds the things of a wall, alike ones together.
-void write_fixings(Page& page, const Wall& wall, const WallPlan& plan, const Voice& voice) {
+void write_fixings(Page& page, const WallPlan& plan, const Voice& voice) {
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
     struct Used {
         QStringList cells;
@@ -155,7 +155,7 @@ void write_fixings(Page& page, const Wall& wall, const WallPlan& plan, const Voi
         int made = 0;
     };
     std::vector<Used> used;
-    for (const WallMark& mark : marks_of(wall, plan)) {
+    for (const WallMark& mark : marks_of(plan)) {
         if (mark.kind != MarkKind::hole || !mark.fixing)
             continue;
         const Fixing& f = *mark.fixing;
@@ -168,8 +168,8 @@ void write_fixings(Page& page, const Wall& wall, const WallPlan& plan, const Voi
         auto same = std::ranges::find(used, cells, &Used::cells);
         if (same == used.end())
             same = used.insert(used.end(), Used{cells, 0, 0});
-        ++same->number;
-        same->made += mark.made;
+        same->number += static_cast<int>(mark.screws);
+        same->made += mark.made ? static_cast<int>(mark.screws) : 0;
     }
     if (used.empty())
         return;
@@ -252,7 +252,7 @@ bool write_hand_over(Page& page, const Job& job, const Plan& plan) {
                 return draw_elevation(wall, *plan.walls[w], frame, voice).drawing;
             },
             100);
-        write_fixings(page, wall, *plan.walls[w], voice);
+        write_fixings(page, *plan.walls[w], voice);
         write_readings(page, wall, *plan.walls[w], voice);
         bool first = true;
         for (const OwnedCheck& owned : checks_of(*plan.walls[w]))
@@ -295,7 +295,7 @@ bool write_templates(Page& page, const Job& job, const Plan& plan) {
     bool any = false;
     for (std::size_t w = 0; w < plan.walls.size(); ++w) {
         std::map<std::string, std::vector<WallMark>> things;
-        for (const WallMark& mark : marks_of(job.walls[w], *plan.walls[w]))
+        for (const WallMark& mark : marks_of(*plan.walls[w]))
             things[mark.item].push_back(mark);
         for (const auto& [item, marks] : things) {
             const std::string name = text(say(marks.front().what, voice)).section(QLatin1Char(':'), 0, 0).toStdString();

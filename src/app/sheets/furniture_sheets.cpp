@@ -2,6 +2,7 @@
 
 #include "app/bench/words.hpp"
 
+#include "core/fixings/drilling.hpp"
 #include "core/sheets/elevation.hpp"
 #include "core/sheets/part_labels.hpp"
 #include "core/sheets/side_view.hpp"
@@ -38,7 +39,13 @@ public:
             box(wall_.boxes[i], plan_.boxes[i]);
         for (std::size_t i = 0; i < wall_.hung.size(); ++i)
             hung(wall_.hung[i], plan_.hung[i]);
-        return !wall_.systems.empty() || !wall_.pieces.empty() || !wall_.boxes.empty() || !wall_.hung.empty();
+        bool any = !wall_.systems.empty() || !wall_.pieces.empty() || !wall_.boxes.empty() || !wall_.hung.empty();
+        for_each_kind(ListedKinds{}, [&]<class Kind>() {
+            for (const ThingPlan& plan : plan_.*plans_of<Kind>)
+                listed(plan);
+            any = any || !kept<Kind>(wall_).empty();
+        });
+        return any;
     }
 
 private:
@@ -110,7 +117,7 @@ private:
         for (const BayPlan& bay : plan.bays)
             for (const BayCleat& cleat : bay.cleats) {
                 QStringList places;
-                for (const CleatScrew& screw : cleat.screws)
+                for (const PlannedHole& screw : cleat.screws)
                     places << shown(screw.x).replace(' ', QChar::Nbsp);
                 rows.push_back({text(cleat.shelf), shown(cleat.length), shown(cleat.z),
                                 places.join(QStringLiteral(", ")), used(cleat.utilisation)});
@@ -121,9 +128,9 @@ private:
             screw(*plan.fixing);
         page_.heading(tr("Parts"));
         rows.clear();
-        for (const StoragePart& part : plan.parts)
+        for (const CutPart& part : plan.parts)
             rows.push_back({text(part.label), text(say(part.what, voice_)), shown(part.length), shown(part.breadth),
-                            shown(stock(part.thickness))});
+                            shown(stock(part.thickness()))});
         page_.table({tr("Label"), tr("Part"), tr("Long"), tr("Broad"), tr("Thick")}, rows, {0.14, 0.3, 0.2, 0.2, 0.16});
         steps(plan.steps, true);
     }
@@ -146,7 +153,7 @@ private:
             if (plan.fixing)
                 screw(*plan.fixing);
             std::vector<QStringList> rows;
-            for (const RestraintPlace& place : plan.places)
+            for (const PlannedHole& place : plan.holes)
                 rows.push_back({shown(place.x), shown(place.z), text(say(words(place.hold), voice_))});
             page_.table({tr("From ref. end"), tr("Up"), tr("Holds in")}, rows, {0.3, 0.3, 0.4});
         }
@@ -180,7 +187,7 @@ private:
         begin(box.id, box.name, plan.checks);
         page_.heading(tr("Cut list"));
         std::vector<QStringList> rows;
-        for (const BoxPart& part : plan.parts)
+        for (const BoxPart& part : plan.pieces)
             rows.push_back({QString::number(part.number), text(say(part.what, voice_)), shown(part.length),
                             shown(part.breadth), shown(stock(part.thickness)), text(say(part.mind, voice_))});
         page_.table({tr("No."), tr("Part"), tr("Long"), tr("Broad"), tr("Thick"), tr("Mind")}, rows,
@@ -207,14 +214,41 @@ private:
         steps(plan.steps, false);
     }
 
+    /// Of any kind: its holes and what holds them, the bits in order, its parts, its steps.
+    void listed(const ThingPlan& plan) {
+        begin(plan.id, plan.name, plan.checks);
+        page_.heading(tr("Fixings to the wall"));
+        if (!plan.holes.empty() && plan.holes.front().fixing)
+            screw(*plan.holes.front().fixing);
+        std::vector<QStringList> rows;
+        for (const PlannedHole& hole : plan.holes)
+            rows.push_back({shown(hole.x), shown(hole.z), text(say(words(hole.hold), voice_)), shown(hole.packing),
+                            used(hole.utilisation)});
+        page_.table({tr("From ref. end"), tr("Up"), tr("Holds in"), tr("Packed behind"), tr("Used")}, rows,
+                    {0.22, 0.22, 0.24, 0.18, 0.14});
+        rows.clear();
+        for (const DrillRow& row : drilling_of(plan.holes))
+            rows.push_back({text(say(row.pass.bit, voice_)), shown(stock(row.pass.diameter)),
+                            shown(stock(row.pass.depth)), row.pass.hammer ? tr("on") : tr("off"),
+                            text(say(row.pass.how, voice_))});
+        page_.table({tr("Bit, in this order"), tr("Wide"), tr("Tape at"), tr("Hammer"), tr("Mind")}, rows,
+                    {0.24, 0.11, 0.11, 0.1, 0.44});
+        page_.heading(tr("Parts"));
+        rows.clear();
+        for (const CutPart& part : plan.parts)
+            rows.push_back({said(part.name), shown(part.length), shown(part.breadth), shown(stock(part.thickness()))});
+        page_.table({tr("Part"), tr("Long"), tr("Broad"), tr("Thick")}, rows, {0.4, 0.2, 0.2, 0.2});
+        steps(plan.steps, false);
+    }
+
     void holes(const UnitPlan& unit) {
         page_.heading(tr("Fixings to the wall"));
         if (unit.fixing)
             screw(*unit.fixing);
         std::vector<QStringList> rows;
-        for (const UnitHole& hole : unit.holes)
+        for (const PlannedHole& hole : unit.holes)
             rows.push_back(
-                {shown(hole.x), shown(hole.z), shown(hole.inside_left), text(say(words(hole.hold), voice_))});
+                {shown(hole.x), shown(hole.z), shown(unit.inside_left(hole)), text(say(words(hole.hold), voice_))});
         page_.table({tr("From ref. end"), tr("Up"), tr("Inside, from left"), tr("Holds in")}, rows,
                     {0.25, 0.25, 0.25, 0.25});
         page_.write(tr("Used to %1").arg(used(unit.utilisation)), body_type, false);

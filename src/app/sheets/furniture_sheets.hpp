@@ -5,7 +5,7 @@
 
 namespace yes_square::app {
 
-/// The sheets of a wall's wardrobes, pieces, boxes and hung cabinets. Whether there were any.
+/// The sheets of a wall's wardrobes, pieces, boxes, hung cabinets and battens. Whether there were any.
 bool write_furniture(Page& page, const Job& job, const Plan& plan, std::size_t wall);
 
 /// Labels for the parts of every wardrobe. Whether there were any.

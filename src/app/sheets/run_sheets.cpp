@@ -91,9 +91,9 @@ private:
     void marks() {
         std::vector<QStringList> rows;
         for (const UnitPlan& unit : plan_.units)
-            for (const UnitHole& hole : unit.holes)
-                rows.push_back({text(unit.name), shown(hole.x), shown(hole.z), shown(hole.inside_left),
-                                hole.shim > Length{} ? shown(hole.shim) : QString{},
+            for (const PlannedHole& hole : unit.holes)
+                rows.push_back({text(unit.name), shown(hole.x), shown(hole.z), shown(unit.inside_left(hole)),
+                                hole.packing > Length{} ? shown(hole.packing) : QString{},
                                 text(say(words(hole.hold), voice_))});
         if (rows.empty())
             return;

@@ -1,4 +1,5 @@
 #include "app/sheets/sheet_writer.hpp"
+#include "core/fixings/drilling.hpp"
 
 #include "app/bench/words.hpp"
 
@@ -111,8 +112,8 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
         for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
             const BracketPlan& place = plan.brackets[i];
             QStringList heights;
-            for (const Hole& hole : plan.holes)
-                if (hole.bracket == i)
+            for (const PlannedHole& hole : plan.holes)
+                if (hole.place == i)
                     heights << shown(quantity(hole.z)).replace(' ', QChar::Nbsp); // a height is not broken in two
             rows.push_back({QString::number(i + 1), shown(quantity(place.x)), heights.join(QStringLiteral(", ")),
                             text(say(words(place.hold), voice)), shown(force(place.carries_n)),
@@ -140,7 +141,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
             {tr("No."), tr("Drill"), tr("Tape on bit at"), tr("Fixing"), tr("In stud or masonry"), tr("Capacity from")},
             rows, {0.10, 0.10, 0.13, 0.27, 0.13, 0.27});
         rows.clear();
-        for (const DrillRow& row : plan.drilling)
+        for (const DrillRow& row : drilling_of(plan.holes))
             rows.push_back({text(say(row.pass.bit, voice)), shown(stock(row.pass.diameter)),
                             shown(stock(row.pass.depth)), row.pass.hammer ? tr("on") : tr("off"),
                             QString::number(row.places.size()), text(say(row.pass.how, voice))});

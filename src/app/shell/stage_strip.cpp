@@ -109,7 +109,7 @@ Standing fixings_standing(const Plan& plan) {
                 for (const BayCleat& cleat : bay.cleats)
                     add(true, cleat.utilisation.known());
         for (const PiecePlan& piece : wall->pieces)
-            add(!piece.places.empty(), piece.fixing_utilisation.known());
+            add(!piece.holes.empty(), piece.fixing_utilisation.known());
         for (const BoxPlan& box : wall->boxes)
             add(true, box.hang.utilisation.known());
         for (const ShelfPlan& shelf : wall->shelves)

@@ -56,7 +56,7 @@ void WallSide::read_walk() {
     const std::string key = mark() ? tick_key(*mark(), *pass()) : std::string{};
     walk_.clear();
     if (bench_.wall())
-        walk_ = walk_wall(*bench_.wall(), *bench_.wall_plan(), bench_.job().rules.fitting);
+        walk_ = walk_wall(*bench_.wall_plan(), bench_.job().rules.fitting);
     for (std::size_t p = 0; p < walk_.size() && !key.empty(); ++p)
         for (std::size_t m = 0; m < walk_[p].marks.size(); ++m)
             if (tick_key(walk_[p].marks[m], walk_[p]) == key) {
@@ -124,7 +124,7 @@ void WallSide::say_mark() {
         words << pass_title();
     words << tr("%1 along").arg(text(format(at->x, voice.unit))) << tr("%1 up").arg(text(format(at->z, voice.unit)))
           << text(say(at->what, voice));
-    if (at->in_strip)
+    if (at->in_strip())
         words << tr("Careful: a cable or pipe is likely here");
     speak(words.join(QStringLiteral(". ")));
 }
@@ -426,9 +426,9 @@ void WallSide::paint_mark(QPainter& painter) {
                    : at.fixing
                        ? tr("A cross. %1 goes here, in %2").arg(text(at.fixing->name), text(say(words(at.hold), voice)))
                        : tr("A cross. Nothing known holds here");
-    if (at.in_strip)
+    if (at.in_strip())
         what = tr("STOP: a cable or pipe is likely here. Detect and isolate first");
-    line(what, 0.05, at.in_strip, at.in_strip ? theme_.alarm : theme_.ink, wide);
+    line(what, 0.05, at.in_strip(), at.in_strip() ? theme_.alarm : theme_.ink, wide);
     const Tick* tick = find_tick(bench_.job(), tick_key(at, *pass()));
     if (tick || !told_.isEmpty())
         line(tick ? (tick->state == TickState::done ? tr("Done before. Space goes on")

@@ -3,6 +3,7 @@
 #include "core/fixings/used_working.hpp"
 #include "core/runs/hang_unit.hpp"
 #include "core/site/check_writer.hpp"
+#include "core/site/plan_hole.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -30,6 +31,13 @@ public:
         as_found();
         to_add();
         judge();
+        if (plan_.verdict != HungVerdict::sound) {
+            plan_.holes = plan_.wanted.holes;
+            for (PlannedHole& hole : plan_.holes) {
+                hole.item = hung_.id;
+                plan_hole(site_, hole);
+            }
+        }
         words();
     }
 
@@ -42,10 +50,10 @@ private:
     std::vector<double> proved_columns() const {
         std::vector<double> columns;
         std::optional<std::size_t> last;
-        for (const UnitHole& hole : plan_.wanted.holes)
-            if (hole.rail == 0 && hole.hold == Hold::proved_stud && hole.stud != last) {
+        for (const PlannedHole& hole : plan_.wanted.holes)
+            if (hole.row == 0 && hole.hold == Hold::proved_stud && hole.stud != last) {
                 last = hole.stud;
-                columns.push_back(hole.from_left.in_metres());
+                columns.push_back(plan_.wanted.from_left(hole).in_metres());
             }
         return columns;
     }
@@ -137,8 +145,8 @@ private:
     }
 
     std::size_t holes_in(std::size_t rail) const {
-        return static_cast<std::size_t>(std::ranges::count_if(plan_.wanted.holes, [&](const UnitHole& hole) {
-            return hole.rail == rail && hole.hold != Hold::assumed_stud && hole.hold != Hold::lining;
+        return static_cast<std::size_t>(std::ranges::count_if(plan_.wanted.holes, [&](const PlannedHole& hole) {
+            return hole.row == rail && hole.hold != Hold::assumed_stud && hole.hold != Hold::lining;
         }));
     }
 
@@ -159,7 +167,7 @@ private:
     }
 
     /// Whether a screw is in the wall for this cabinet so near a place that another would split the stud.
-    bool taken(const UnitHole& hole) const {
+    bool taken(const PlannedHole& hole) const {
         const Length apart = Length::nearest_to_metres(10 * properties(ScrewGauge::number_10).diameter_in * 0.0254);
         return std::ranges::any_of(site_.wall.made, [&](const MadeHole& made) {
             return made.item == hung_.id && absolute(made.x - hole.x) < apart && absolute(made.z - hole.z) < apart;
@@ -167,11 +175,11 @@ private:
     }
 
     /// Where the missing screws go: places of the plan that have none yet, so many to a rail.
-    std::vector<const UnitHole*> places_to_add() const {
-        std::vector<const UnitHole*> places;
+    std::vector<const PlannedHole*> places_to_add() const {
+        std::vector<const PlannedHole*> places;
         const auto from_rail = [&](std::size_t rail, std::size_t number) {
-            for (const UnitHole& hole : plan_.wanted.holes)
-                if (number > 0 && hole.rail == rail && hole.hold != Hold::assumed_stud && hole.hold != Hold::lining &&
+            for (const PlannedHole& hole : plan_.wanted.holes)
+                if (number > 0 && hole.row == rail && hole.hold != Hold::assumed_stud && hole.hold != Hold::lining &&
                     !taken(hole)) {
                     places.push_back(&hole);
                     --number;
@@ -259,7 +267,8 @@ private:
     }
 
     void words() {
-        if (plan_.utilisation.known()) {
+        // Where nothing loads a screw there is no sum to show.
+        if (plan_.utilisation.known() && worst_.strength.tension_n + worst_.strength.shear_n > 0) {
             Working& used = plan_.workings.emplace_back(used_working(
                 "found", {"{0}, as found: its worst screw is used to", {hung_.unit.name}}, worst_.strength,
                 Hold::proved_stud, {worst_.demand}, {Provenance::from_memory, "NDS-2018 12.2 to 12.4, AWC TR12"}));
@@ -281,10 +290,10 @@ private:
         step({"Hold it up with a jack or a ledger before a screw is touched"}, true);
         plan_.steps.push_back(detector_step());
         phase = Phase::mark;
-        for (const UnitHole* hole : places_to_add())
+        for (const PlannedHole* hole : places_to_add())
             step({"A screw is wanted at {0}, {1} up: inside, {2} from its left side; where a sound one is near, beside "
                   "it in the same stud, 50 mm off",
-                  {quantity(hole->x), quantity(hole->z), quantity(hole->inside_left)}});
+                  {quantity(hole->x), quantity(hole->z), quantity(plan_.wanted.inside_left(*hole))}});
         phase = Phase::drill;
         if (plan_.wanted.fixing)
             step({"{0}, {1} long, pilot {2}; a broad head or a washer",

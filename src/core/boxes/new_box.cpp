@@ -1,11 +1,12 @@
 #include "core/boxes/new_box.hpp"
 
+#include "core/site/wall_site.hpp"
+
 #include <algorithm>
 
 namespace yes_square {
 namespace {
 
-constexpr Length clear_of_ceiling = 100_mm;
 const HangingRail usual_rail{60_mm, 80_mm, 16_mm, {}};
 
 bool lies_in(const HungCabinet& hung, const HangingRail& rail, bool upper) {
@@ -20,7 +21,7 @@ WallBox new_box(const Wall& wall) {
     box.height = 900_mm;
     box.depth = 240_mm;
     box.left = std::max(Length{}, (wall.length - box.width) / 2);
-    box.top = std::min(1900_mm, wall.height - wall.cornice_height - clear_of_ceiling);
+    box.top = std::min(1900_mm, highest_top(wall));
     return box;
 }
 
@@ -34,7 +35,7 @@ HungCabinet new_hung(const Wall& wall) {
     hung.unit.hinge = DoorHinge::both;
     hung.unit.rails = {usual_rail};
     hung.left = std::max(Length{}, (wall.length - hung.unit.width) / 2);
-    hung.top = std::min(2100_mm, wall.height - wall.cornice_height - clear_of_ceiling);
+    hung.top = std::min(2100_mm, highest_top(wall));
     return hung;
 }
 

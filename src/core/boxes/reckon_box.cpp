@@ -30,7 +30,7 @@ public:
         plan_.name = box_.name;
         if (cannot_be_made())
             return;
-        plan_.parts = box_parts(box_);
+        plan_.pieces = box_parts(box_);
         plan_.diagonal = Length::nearest_to_metres(std::hypot(box_.width.in_metres(), box_.height.in_metres()));
         plan_.shelf_tops = shelf_tops(box_);
         plan_.back_screws = back_screws(box_, site_.rules.boxes);
@@ -40,8 +40,10 @@ public:
         weigh();
         const CabinetUnit unit = unit_of();
         plan_.hang = hang_unit({unit, RunLevel::wall, {box_.left, box_.width}, box_.bottom(), true}, site_);
+        plan_.holes = plan_.hang.holes;
         check();
         words();
+        parts();
     }
 
 private:
@@ -76,7 +78,7 @@ private:
     Length inner_width() const { return box_.width - 2 * box_.side; }
 
     void weigh() {
-        for (const BoxPart& part : plan_.parts) {
+        for (const BoxPart& part : plan_.pieces) {
             const BoardMaterial material = part.what == "back" ? box_.back_material : box_.material;
             plan_.kg += static_cast<double>(part.number) * part.length.in_metres() * part.breadth.in_metres() *
                         part.thickness.in_metres() * properties(material).density;
@@ -169,7 +171,7 @@ private:
 
     void fixings() {
         const UnitPlan& hang = plan_.hang;
-        const auto carries_here = [](const UnitHole& hole) {
+        const auto carries_here = [](const PlannedHole& hole) {
             return hole.hold == Hold::proved_stud || hole.hold == Hold::masonry || hole.hold == Hold::nogging;
         };
         const auto sure = std::ranges::count_if(hang.holes, carries_here);
@@ -186,11 +188,10 @@ private:
             advise(add(CheckCode::unit_few_studs, Severity::warning,
                        {"{0} hangs on one stud: it must not turn on the wall", {box_.name}}),
                    {"Move it to where two studs are behind it"});
-        const Length radius = hang.fixing ? std::max(hang.fixing->hole_diameter, hang.fixing->clearance) / 2 : Length{};
-        for (const UnitHole& hole : hang.holes)
-            if (const Strip* strip = strip_at(site_.survey.strips, hole.x, hole.z, radius)) {
+        for (const PlannedHole& hole : hang.holes)
+            if (hole.in_strip()) {
                 advise(add(CheckCode::in_service_strip, Severity::error,
-                           {"{0}: a screw lies in {1}", {box_.name, strip->what}}),
+                           {"{0}: a screw lies in {1}", {box_.name, site_.survey.strips[hole.strips.front()].what}}),
                        {"Find the service with a detector, and isolate it before drilling"});
                 break;
             }
@@ -236,7 +237,7 @@ private:
             across.push_back({"clearance", quantity(box_.clearance), practice});
         }
         work("shelf", {"Top, bottom and shelves of {0} are cut to", {box_.name}},
-             housed ? "{0} - 2 x {1} + 2 x {2} - 2 x {3}" : "{0} - 2 x {1}", across, quantity(plan_.parts[1].length),
+             housed ? "{0} - 2 x {1} + 2 x {2} - 2 x {3}" : "{0} - 2 x {1}", across, quantity(plan_.pieces[1].length),
              derived);
         if (box_.back == BoxBack::rebated)
             work("depth", {"The shelves between are"}, "{0} - {1}",
@@ -257,11 +258,28 @@ private:
               {"on each", mass(goods_kg_), goods_source_}},
              mass(plan_.loaded_kg), derived);
         if (plan_.hang.fixing && plan_.hang.utilisation.known()) {
-            const auto worst = std::ranges::max_element(plan_.hang.holes, {}, &UnitHole::utilisation);
+            const auto worst = std::ranges::max_element(plan_.hang.holes, {}, &PlannedHole::utilisation);
             plan_.workings.push_back(used_working("fixing", {"Its worst screw is used to"}, worst->strength,
                                                   worst->hold, worst->demands, plan_.hang.fixing->source));
         }
         steps();
+    }
+
+    void parts() {
+        for (const BoxPart& piece : plan_.pieces)
+            for (std::size_t n = 0; n < piece.number; ++n) {
+                CutPart& part =
+                    plan_.parts.emplace_back(board_part(box_.id, {"{0} of {1}", {piece.what, box_.name}},
+                                                        piece.what == "back" ? box_.back_material : box_.material,
+                                                        piece.length, piece.breadth, piece.thickness));
+                part.what = piece.what;
+                part.mind = piece.mind;
+                if (piece.mind == "its ends enter housings")
+                    part.working = plan_.workings.front(); // how long top, bottom and shelves are
+            }
+        if (plan_.back_screws > 0)
+            plan_.supplies.push_back(
+                {KitGroup::fixings, "back screw", {"Screw that holds a back to its box"}, plan_.back_screws});
     }
 
     void steps() {

@@ -1,7 +1,7 @@
 #include "core/cutting/kit.hpp"
 
-#include "core/feeds/lead.hpp"
 #include "core/fitting/wall_marks.hpp"
+#include "core/fixings/fixing_supplies.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -9,8 +9,6 @@
 
 namespace yes_square {
 namespace {
-
-constexpr std::size_t pins_of_shelf = 4;
 
 class KitPacker {
 public:
@@ -57,50 +55,22 @@ private:
         of.wanted = 1;
     }
 
-    void fixing(const Fixing& fixing, std::size_t number, const std::string& whose) {
-        count_in(KitGroup::fixings, fmt::format("{} {:.4g} mm", fixing.name, fixing.screw_length.in_mm()),
-                 {"{0}, {1} long", {fixing.name, stock(fixing.screw_length)}}, number, whose);
-        if (fixing.coach) {
-            tool("socket", {"Socket for coach screws, and a ratchet"}, whose);
-            tool("wax", {"Wax or grease for coach screws"}, whose, KitGroup::consumables);
-            count_in(KitGroup::fixings, "washer", {"Washer under each coach screw's head"}, number, whose);
-        }
-    }
-    void screw(Length length, std::string_view what, std::size_t number, const std::string& whose) {
-        count_in(KitGroup::fixings, fmt::format("{} {:.4g} mm", what, length.in_mm()),
-                 {"{0}, {1} long", {what, stock(length)}}, number, whose);
+    void take(const Supply& supply, const std::string& whose) {
+        if (supply.number > 0)
+            count_in(supply.group, supply.item, supply.name, supply.number, whose);
+        else
+            tool(supply.item, supply.name, whose, supply.group);
     }
 
     void wall(const Wall& wall, const WallPlan& plan) {
-        for (const WallPass& pass : walk_wall(wall, plan, job_.rules.fitting)) {
-            for (const WallMark& mark : pass.marks)
-                if (!pass.drill && mark.kind == MarkKind::hole && mark.fixing && carries(mark.hold) && !mark.made)
-                    fixing(*mark.fixing, mark.screws, mark.item);
-            if (!pass.drill)
-                continue;
-            const DrillPass& drill = *pass.drill;
-            tool(fmt::format("{} {:.4g} mm", drill.bit, drill.diameter.in_mm()),
-                 {"{0} {1}, tape on it at {2}", {drill.bit, stock(drill.diameter), stock(drill.depth)}},
-                 pass.marks.front().item, KitGroup::bits);
-            if (drill.hammer)
-                tool("hammer drill", {"Hammer drill, ear protection"}, pass.marks.front().item);
-            if (std::holds_alternative<Masonry>(wall.structure))
-                tool("blower", {"Blower or pump for dust, vacuum cleaner"}, pass.marks.front().item);
-        }
-        for (std::size_t i = 0; i < plan.shelves.size(); ++i)
-            shelf(wall.shelves[i], plan.shelves[i]);
-        for (std::size_t i = 0; i < plan.runs.size(); ++i)
-            run(wall.runs[i], plan.runs[i]);
-        for (std::size_t i = 0; i < plan.systems.size(); ++i)
-            system(wall.systems[i], plan.systems[i]);
-        for (std::size_t i = 0; i < plan.pieces.size(); ++i)
-            piece(wall.pieces[i], plan.pieces[i]);
-        for (const BoxPlan& box : plan.boxes)
-            count_in(KitGroup::fixings, "back screw", {"Screw that holds a back to its box"}, box.back_screws, box.id);
+        for (const WallPass& pass : walk_wall(plan, job_.rules.fitting))
+            pass.drill ? bit(wall, pass) : fixings(pass);
+        for_each_thing(plan, [&](const ThingPlan& thing) {
+            for (const Supply& supply : thing.supplies)
+                take(supply, supply.of.empty() ? thing.id : supply.of);
+        });
         count_in(KitGroup::fixings, "nogging screw", {"Screw for a nogging's ends, two at each: #10, 75 mm or 3 in"},
                  4 * plan.noggings.size(), wall.id);
-        for (const FeedPlan& feed : plan.feeds)
-            this->feed(feed);
         if (std::ranges::find(wall.lining, LiningMaterial::tile, &LiningLayer::material) != wall.lining.end())
             tool("masking tape", {"Masking tape for marks on tile"}, wall.id, KitGroup::consumables);
         const auto probes = std::ranges::count_if(
@@ -109,118 +79,24 @@ private:
             tool("filler", {"Filler for probe and trial holes"}, wall.id, KitGroup::consumables);
     }
 
-    void shelf(const Shelf& shelf, const ShelfPlan& plan) {
-        const auto places = plan.brackets.size();
-        if (plan.bracket && !plan.bracket->id.empty() && !shelf.held<OnHiddenRods>())
-            count_in(KitGroup::hardware, plan.bracket->id, {"Bracket: {0}", {plan.bracket->name}},
-                     places * (plan.one_leg ? 1 : static_cast<std::size_t>(shelf.tiers)), shelf.id);
-        if (const auto* rods = shelf.held<OnHiddenRods>()) {
-            count_in(KitGroup::hardware, fmt::format("rod {:.4g} mm", rods->diameter.in_mm()),
-                     {"Steel rod {0} thick, {1} long", {stock(rods->diameter), stock(rods->in_wall + rods->in_shelf)}},
-                     places, shelf.id);
-            if (rods->resin)
-                tool("resin", {"Resin, its gun and nozzles"}, shelf.id, KitGroup::consumables);
-        }
-        if (const auto* standards = shelf.held<OnStandards>())
-            count_in(KitGroup::hardware, fmt::format("upright {:.4g} mm", standards->standard.in_mm()),
-                     {"Slotted upright, {0} long", {stock(standards->standard)}}, places, shelf.id);
-        if (const auto* rail = shelf.held<HookRail>())
-            count_in(KitGroup::hardware, "hook", {"Hook"}, static_cast<std::size_t>(rail->hooks), shelf.id);
-        if (plan.shelf_screw)
-            screw(*plan.shelf_screw, "Screw up into a shelf", 2 * places * static_cast<std::size_t>(shelf.tiers),
-                  shelf.id);
-        for (const CleatPlan& cleat : plan.cleats)
-            if (cleat.fixing && !cleat.on_this_wall) // those of this wall are among its holes
-                fixing(*cleat.fixing, cleat.screws, shelf.id);
-        for (const BracketPlan& place : plan.brackets) {
-            if (place.hanger) {
-                count_in(KitGroup::hardware, "hanger", {"Hanger from a ceiling joist"}, 1, shelf.id);
-                if (place.fixing)
-                    fixing(*place.fixing, 1, shelf.id);
-            }
-        }
-        steadied(shelf, plan);
-        if (const auto* pole = shelf.held<Pole>(); pole)
-            count_in(KitGroup::hardware, "pole bracket", {"Pole bracket"}, places, shelf.id);
+    /// Of holes that are drilled; what is made has its fixing.
+    void fixings(const WallPass& pass) {
+        for (const WallMark& mark : pass.marks)
+            if (!mark.passes.empty() && !mark.made)
+                for (const Supply& supply : supplies_of(*mark.fixing, mark.screws))
+                    take(supply, mark.item);
     }
 
-    /// Places in the lining alone steady a shelf: they want an anchor that grips it.
-    void steadied(const Shelf& shelf, const ShelfPlan& plan) {
-        const auto number = static_cast<std::size_t>(std::ranges::count_if(
-            plan.holes, [&](const Hole& hole) { return plan.brackets[hole.bracket].hold == Hold::lining; }));
-        const auto& anchors = job_.catalogue.lining_anchors;
-        if (number > 0 && plan.bracket) // a plate's hole with nothing behind it is left empty
-            count_in(KitGroup::fixings, anchors.empty() ? std::string{"lining anchor"} : anchors.front().id,
-                     {"{0}: it steadies, never carries",
-                      {anchors.empty() ? std::string{"Anchor for the lining"} : anchors.front().name}},
-                     number, shelf.id);
-    }
-
-    void run(const Run& run, const RunPlan& plan) {
-        for (const JoinScrew& join : plan.joins)
-            if (join.length)
-                screw(*join.length, "Screw that joins two units", 2, run.id);
-        bool lifts = false;
-        for (std::size_t i = 0; i < plan.units.size(); ++i) {
-            lifts = lifts || (run.level == RunLevel::wall && plan.units[i].lift_kg > job_.rules.runs.lift_alone_kg);
-            count_in(KitGroup::hardware, "hook bracket", {"Hook bracket or rail hook, two to a unit"},
-                     plan.units[i].hook_load_n ? 2U : 0U, run.units[i].id);
-        }
-        if (!plan.units.empty()) {
-            tool("clamps", {"Clamps, two"}, run.id);
-            tool("straightedge", {"Straight edge, as long as the run's longest three units"}, run.id);
-            tool("shims", {"Shims, a bag"}, run.id, KitGroup::consumables);
-        }
-        if (lifts)
-            tool("jack", {"Cabinet jack, or a temporary ledger and a helper"}, run.id);
-        for (const RunPiece& piece : plan.pieces)
-            if (piece.what == RunPiece::What::worktop) {
-                tool("sealant", {"Sealant"}, run.id, KitGroup::consumables);
-                count_in(KitGroup::fixings, "worktop screw",
-                         {"Screw up into a worktop, shorter than it and the unit's rail together"}, piece.screws,
-                         run.id);
-            }
-    }
-
-    void system(const StorageSystem& system, const SystemPlan& plan) {
-        std::size_t cups = 0;
-        std::size_t pins = 0;
-        std::size_t fixed = 0;
-        for (const BayPlan& bay : plan.bays) {
-            cups += 2 * bay.rods.size();
-            for (const BayShelf& shelf : bay.shelves)
-                ++(shelf.what == ShelfOfBay::loose ? pins : fixed);
-        }
-        pins *= pins_of_shelf;
-        count_in(KitGroup::hardware, "rod cup", {"Cup for a rod's end"}, cups, system.id);
-        count_in(KitGroup::hardware, "shelf pin", {"Shelf pin"}, pins, system.id);
-        count_in(KitGroup::fixings, "panel screw",
-                 {"Screw through a panel into a shelf's end: as long as the panel is thick and {0} more",
-                  {stock(job_.rules.storage.panel_screw_grip)}},
-                 2 * fixed * static_cast<std::size_t>(job_.rules.storage.panel_screws), system.id);
-        if (!plan.bays.empty())
-            tool("prop", {"Batten to prop a panel, a mat for its foot"}, system.id);
-    }
-
-    void piece(const Piece& piece, const PiecePlan& plan) {
-        const std::size_t places = plan.places.size();
-        if (piece.restraint.kind == RestraintKind::straps)
-            count_in(KitGroup::hardware, "strap", {"Tipping strap"}, places, piece.id);
-        if (piece.restraint.kind == RestraintKind::top_brackets)
-            count_in(KitGroup::hardware, "angle bracket", {"Angle bracket"}, places, piece.id);
-        count_in(KitGroup::fixings, "frame screw", {"Screw #8 or thicker, frame to cleat"}, plan.frame_screws,
-                 piece.id);
-    }
-
-    void feed(const FeedPlan& feed) {
-        if (!feed.lead)
-            return;
-        const std::string lead{properties(feed.leads[*feed.lead].conductor).words};
-        tool("lead " + lead, {"Lead {0}: {1} in all", {lead, quantity(feed.near_lead + feed.far_lead + feed.length())}},
-             feed.id, KitGroup::hardware);
-        count_in(KitGroup::hardware, fmt::format("driver {:.0f} W", std::ceil(feed.driver_watts)),
-                 {"Driver of {0} or more", {Quantity{Kind::power, feed.driver_watts}}},
-                 static_cast<std::size_t>(feed.drivers), feed.id);
+    void bit(const Wall& wall, const WallPass& pass) {
+        const DrillPass& drill = *pass.drill;
+        const std::string& whose = pass.marks.front().item;
+        tool(fmt::format("{} {:.4g} mm", drill.bit, drill.diameter.in_mm()),
+             {"{0} {1}, tape on it at {2}", {drill.bit, stock(drill.diameter), stock(drill.depth)}}, whose,
+             KitGroup::bits);
+        if (drill.hammer)
+            tool("hammer drill", {"Hammer drill, ear protection"}, whose);
+        if (std::holds_alternative<Masonry>(wall.structure))
+            tool("blower", {"Blower or pump for dust, vacuum cleaner"}, whose);
     }
 
     void usual_tools() {
@@ -267,22 +143,6 @@ private:
 };
 
 } // namespace
-
-std::string_view words(KitGroup group) {
-    switch (group) {
-    case KitGroup::fixings:
-        return "fixings";
-    case KitGroup::hardware:
-        return "hardware";
-    case KitGroup::bits:
-        return "bits";
-    case KitGroup::tools:
-        return "tools";
-    case KitGroup::consumables:
-        return "used up";
-    }
-    return {};
-}
 
 Kit kit_of(const Job& job, const Plan& plan, const Scope& scope) {
     return KitPacker{job, plan, scope}.pack();

@@ -8,10 +8,6 @@
 
 namespace yes_square {
 
-enum class KitGroup { fixings, hardware, bits, tools, consumables };
-
-std::string_view words(KitGroup group);
-
 /// A thing to take along.
 struct KitLine {
     KitGroup group = KitGroup::fixings;

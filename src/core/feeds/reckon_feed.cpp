@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <fmt/format.h>
 
 namespace yes_square {
 namespace {
@@ -41,6 +42,7 @@ public:
         drivers();
         checks();
         steps();
+        supplies();
         return std::move(plan_);
     }
 
@@ -226,6 +228,20 @@ private:
                 true);
         add(Phase::prove, {"Switch it on and measure at {0}: {1} or more, of {2}",
                            {quantity(plan_.darkest), volts(feed_.volts - lead.drop_v), volts(feed_.volts)}});
+    }
+
+    void supplies() {
+        if (!plan_.lead)
+            return;
+        const std::string lead{properties(plan_.leads[*plan_.lead].conductor).words};
+        plan_.supplies = {
+            {KitGroup::hardware,
+             "lead " + lead,
+             {"Lead {0}: {1} in all", {lead, quantity(plan_.near_lead + plan_.far_lead + plan_.length())}}},
+            {KitGroup::hardware,
+             fmt::format("driver {:.0f} W", std::ceil(plan_.driver_watts)),
+             {"Driver of {0} or more", {watts(plan_.driver_watts)}},
+             static_cast<std::size_t>(plan_.drivers)}};
     }
 
     const LightFeed& feed_;

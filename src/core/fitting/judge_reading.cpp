@@ -241,7 +241,7 @@ private:
         Length between = work_.top - work_.bottom;
         const Length whole = reading_.kind == ReadingKind::plumb ? between : work_.depth;
         if (work_.unit && !work_.unit->holes.empty()) {
-            const auto [low, high] = std::ranges::minmax(work_.unit->holes, {}, &UnitHole::z);
+            const auto [low, high] = std::ranges::minmax(work_.unit->holes, {}, &PlannedHole::z);
             between = high.z - low.z;
         }
         const Length pack = metres(off.in_metres() / whole.in_metres() * between.in_metres());
@@ -371,10 +371,10 @@ private:
         };
         if (work_.run)
             for (const UnitPlan& unit : work_.run->units)
-                for (const UnitHole& hole : unit.holes)
+                for (const PlannedHole& hole : unit.holes)
                     tell(unit.name, hole.x);
         else if (work_.unit)
-            for (const UnitHole& hole : work_.unit->holes)
+            for (const PlannedHole& hole : work_.unit->holes)
                 tell(work_.name, hole.x);
         else if (work_.shelf)
             for (const BracketPlan& bracket : work_.shelf->brackets)

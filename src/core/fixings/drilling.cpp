@@ -49,4 +49,18 @@ std::vector<DrillPass> drill_passes(const Wall& wall, const Fixing& fixing, Leng
     return passes;
 }
 
+std::vector<DrillRow> drilling_of(const std::vector<PlannedHole>& holes) {
+    std::vector<DrillRow> rows;
+    for (const PlannedHole& hole : holes)
+        for (const DrillPass& pass : hole.passes) {
+            const auto same = std::ranges::find(rows, pass, &DrillRow::pass);
+            if (same == rows.end())
+                rows.push_back({pass, {hole.place}});
+            else if (std::ranges::find(same->places, hole.place) == same->places.end())
+                same->places.push_back(hole.place);
+        }
+    std::ranges::stable_sort(rows, drilled_before, &DrillRow::pass);
+    return rows;
+}
+
 } // namespace yes_square

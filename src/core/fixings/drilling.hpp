@@ -3,6 +3,7 @@
 #include "core/job/job.hpp"
 #include "core/plan/check.hpp"
 #include "core/plan/drill_pass.hpp"
+#include "core/plan/planned_hole.hpp"
 
 #include <string_view>
 #include <vector>
@@ -20,5 +21,14 @@ bool drilled_before(const DrillPass& a, const DrillPass& b);
 /// @param service_near  the hole lies where a cable or a pipe is likely or was found
 std::vector<DrillPass> drill_passes(const Wall& wall, const Fixing& fixing, Length through = {},
                                     bool service_near = false);
+
+/// A pass of the drill and the places of a thing that want it.
+struct DrillRow {
+    DrillPass pass;
+    std::vector<std::size_t> places; ///< PlannedHole::place, each once
+};
+
+/// What to drill for a thing's holes, alike passes together, in order.
+std::vector<DrillRow> drilling_of(const std::vector<PlannedHole>& holes);
 
 } // namespace yes_square

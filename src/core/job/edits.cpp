@@ -91,6 +91,10 @@ void apply_to_job(const MoveThing& edit, Job& job) {
         hung->left += edit.dx;
         hung->top += edit.dz;
     }
+    for_each_kind(ListedKinds{}, [&]<class Kind>() {
+        if (Kind* thing = find_part<Kind>(job, edit.id).part)
+            thing->move(edit.dx, edit.dz);
+    });
 }
 void apply_to_job(const RemoveThing& edit, Job& job) {
     for (Wall& wall : job.walls) {

@@ -36,6 +36,8 @@ inline std::optional<std::string_view> range_problem(double figure, Range range)
 struct Meaning {
     std::string_view noun; ///< with its article: "a depth"
     Range range = Range::any;
+    std::string_view label = {}; ///< on a form; empty: its name in the file
+    std::string_view unit = {};  ///< of a plain number
 };
 
 template <class T, class U>

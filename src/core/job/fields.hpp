@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/job/batten_fields.hpp"
 #include "core/job/day_fields.hpp"
 #include "core/job/field_visits.hpp"
 #include "core/job/rule_fields.hpp"
@@ -245,6 +246,7 @@ void fields(auto& visit, Is<Wall> auto& wall) {
     visit.list("boxes", wall.boxes);
     visit.list("hung", wall.hung);
     visit.list("feeds", wall.feeds);
+    for_each_kind(ListedKinds{}, [&]<class Kind>() { visit.list(Kind::list_name, kept<Kind>(wall)); });
     visit.list("made", wall.made);
     visit.list("work_readings", wall.work_readings);
 }

@@ -213,6 +213,16 @@ struct FitRules {
     bool operator==(const FitRules&) const = default;
 };
 
+/// Strips screwed to a wall: cleats, battens.
+struct StripRules {
+    Length end_inset = 40_mm;      ///< [hr] of a strip's first and last screw
+    Length masonry_every = 300_mm; ///< [hr] between screws along a strip in masonry, at the most
+    Length alone_up_to = 2000_mm;  ///< [hr] one person holds a strip this long while it is screwed on
+    std::map<std::string, std::string> unknown = {};
+
+    bool operator==(const StripRules&) const = default;
+};
+
 /// Low-voltage feeds.
 struct FeedRules {
     double drop_most = 0.05;   ///< [hr] of the voltage, at the farthest lamp
@@ -254,6 +264,7 @@ struct HouseRules {
     Length laser_limit = 2_mm;       ///< [hr] limit of error of a laser measure, unless its sheet says otherwise
     StudRules studs;
     RunRules runs;
+    StripRules strips;
     ShelfRules shelves = {};
     TippingRules tipping = {};
     StorageRules storage = {};

@@ -4,6 +4,7 @@
 #include "core/job/feed.hpp"
 #include "core/job/fitting.hpp"
 #include "core/job/house_rules.hpp"
+#include "core/job/listed.hpp"
 #include "core/job/materials.hpp"
 #include "core/job/pieces.hpp"
 #include "core/job/runs.hpp"
@@ -108,7 +109,7 @@ struct ServicePoint {
 /// How a wall ends: where another wall meets it in front (a corner of the room), at an outside corner, or free.
 enum class WallEnd { corner, outside_corner, open };
 
-struct Wall {
+struct Wall : KeptOf<ListedKinds> {
     std::string id;
     std::string name;
     std::string room; ///< id of its room

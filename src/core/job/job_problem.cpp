@@ -164,6 +164,9 @@ void refuse_broken_references(const Job& job) {
         refuse_same_ids(job.walls[i].boxes, fmt::format("walls[{}].boxes", i), things);
         refuse_same_ids(job.walls[i].hung, fmt::format("walls[{}].hung", i), things);
         refuse_same_ids(job.walls[i].feeds, fmt::format("walls[{}].feeds", i), things);
+        for_each_kind(ListedKinds{}, [&]<class Kind>() {
+            refuse_same_ids(kept<Kind>(job.walls[i]), fmt::format("walls[{}].{}", i, Kind::list_name), things);
+        });
         refuse_same_ids(job.walls[i].work_readings, fmt::format("walls[{}].work_readings", i), things);
         if (!rooms.contains(job.walls[i].room))
             throw FileProblem{fmt::format("walls[{}].room", i),

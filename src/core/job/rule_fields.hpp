@@ -144,6 +144,12 @@ void fields(auto& visit, Is<StorageRules> auto& rules) {
     visit.optional("lean_share", rules.lean_share, Meaning{"a figure", Range::more_than_zero});
 }
 
+void fields(auto& visit, Is<StripRules> auto& rules) {
+    visit.optional("end_inset", rules.end_inset, Meaning{"a distance", Range::not_negative});
+    visit.optional("masonry_every", rules.masonry_every, Meaning{"a spacing", Range::more_than_zero});
+    visit.optional("alone_up_to", rules.alone_up_to, Meaning{"a length", Range::not_negative});
+}
+
 void fields(auto& visit, Is<BoxRules> auto& rules) {
     visit.optional("back_screws", rules.back_screws, Meaning{"a length", Range::more_than_zero});
     visit.optional("hole_in", rules.hole_in, Meaning{"a length", Range::more_than_zero});
@@ -217,6 +223,7 @@ void fields(auto& visit, Is<HouseRules> auto& rules) {
     visit.optional("laser_limit", rules.laser_limit, length);
     visit.part("studs", rules.studs);
     visit.part("runs", rules.runs);
+    visit.part("strips", rules.strips);
     visit.part("shelves", rules.shelves);
     visit.part("tipping", rules.tipping);
     visit.part("storage", rules.storage);

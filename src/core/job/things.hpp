@@ -6,13 +6,18 @@
 /// that lacks what a list needs does not compile.
 namespace yes_square {
 
-template <class... Kinds>
-struct KindList {};
-using Things = KindList<Shelf, Run, StorageSystem, Piece, WallBox, HungCabinet, LightFeed>;
+template <class Named, class Listed>
+struct BothLists;
+template <class... Named, class... Listed>
+struct BothLists<KindList<Named...>, KindList<Listed...>> {
+    using type = KindList<Named..., Listed...>;
+};
+using Things =
+    BothLists<KindList<Shelf, Run, StorageSystem, Piece, WallBox, HungCabinet, LightFeed>, ListedKinds>::type;
 
 /// Where a wall keeps its parts of a kind.
 template <class Part>
-inline constexpr std::vector<Part> Wall::*parts_of = nullptr;
+inline constexpr std::vector<Part> Wall::*parts_of = &Kept<Part>::kept;
 template <>
 inline constexpr std::vector<Shelf> Wall::*parts_of<Shelf> = &Wall::shelves;
 template <>
@@ -37,12 +42,6 @@ const std::string& name_of(const Thing& thing) {
 }
 inline const std::string& name_of(const HungCabinet& hung) {
     return hung.unit.name;
-}
-
-/// Calls `look.operator()<Kind>()` for every kind, in their order.
-template <class... Kinds>
-void for_each_kind(KindList<Kinds...>, auto&& look) {
-    (look.template operator()<Kinds>(), ...);
 }
 
 /// Calls `look(parts)` with the list of each kind that a wall has.

@@ -24,8 +24,8 @@ struct Squareness {
 };
 
 struct BoxPlan : ThingPlan {
-    std::vector<BoxPart> parts;
-    Length diagonal; ///< of the outer frame, when square
+    std::vector<BoxPart> pieces; ///< alike ones counted
+    Length diagonal;             ///< of the outer frame, when square
     std::optional<Squareness> square;
     std::vector<Length> shelf_tops; ///< above the datum, from the highest
     SagVerdict sag;                 ///< of a shelf

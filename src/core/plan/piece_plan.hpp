@@ -37,24 +37,14 @@ enum class PieceVerdict {
 
 std::string_view words(PieceVerdict verdict);
 
-struct RestraintPlace {
-    Length x;
-    Length z;
-    Length above_now; ///< above the floor as it is now
-    Hold hold = Hold::lining;
-    std::optional<std::size_t> stud;
-    bool in_strip = false; ///< where a hidden service is likely
-};
-
 struct PiecePlan : ThingPlan {
     std::vector<TipCase> cases;
     std::size_t worst = 0; ///< of the cases: the one that asks most of a restraint, or else with the least margin
     bool tips = false;     ///< in any case
     PieceVerdict verdict = PieceVerdict::unsafe;
-    Length restraint_height;            ///< above the floor
-    double needs_n = 0;                 ///< of all restraints together
-    double each_n = 0;                  ///< of each one, along its screw
-    std::vector<RestraintPlace> places; ///< that count
+    Length restraint_height; ///< above the floor
+    double needs_n = 0;      ///< of all restraints together
+    double each_n = 0;       ///< of each one, along its screw
     std::optional<Fixing> fixing;
     Utilisation fixing_utilisation;
     Utilisation rating_utilisation; ///< of the maker's figure for a bracket or strap

@@ -6,6 +6,12 @@
 
 namespace yes_square {
 
+void add_holes(ThingPlan& plan, const std::vector<PlannedHole>& holes) {
+    const std::size_t from = plan.holes.empty() ? 0 : std::ranges::max(plan.holes, {}, &PlannedHole::place).place + 1;
+    for (const PlannedHole& hole : holes)
+        plan.holes.emplace_back(hole).place += from;
+}
+
 std::string_view sum_of(std::size_t terms) {
     static const auto patterns = [] {
         std::array<std::string, 300> all; // more than anything has terms (job/ranges.hpp)

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/plan/batten_plan.hpp"
 #include "core/plan/box_plan.hpp"
 #include "core/plan/bracket_layout.hpp"
 #include "core/plan/day_plan.hpp"
@@ -39,18 +40,6 @@ struct BracketPlan {
     Utilisation bracket_utilisation; ///< unknown without the maker's rating
     bool hanger = false;             ///< from the ceiling
     double rod_sink = 0;             ///< m, of the shelf's front by the bending of a hidden rod
-};
-
-struct Hole {
-    std::size_t bracket = 0; ///< index
-    std::size_t row = 0;     ///< from the top; through all tiers
-    Length x;
-    Length z;         ///< above the datum, the finished floor
-    Length above_now; ///< above the floor as it is now, at x
-    Length radius = {};
-    std::vector<HoleDemand> demands = {}; ///< as the load cases of its place, or of its plate
-    FixingStrength strength = {};         ///< of its fixing there
-    Utilisation utilisation = {};
 };
 
 /// A layout by one school, with what it comes to.
@@ -100,12 +89,6 @@ struct Nogging {
     Length length() const { return right - left; }
 };
 
-/// A pass of the drill and the places that want it.
-struct DrillRow {
-    DrillPass pass;
-    std::vector<std::size_t> places; ///< indices of brackets or holes
-};
-
 struct ShelfPlan : ThingPlan {
     Length arm_least;
     Length arm_most;
@@ -116,7 +99,6 @@ struct ShelfPlan : ThingPlan {
     std::vector<Alternative> alternatives; ///< the chosen school's first
     std::size_t chosen = 0;
     std::vector<BracketPlan> brackets;
-    std::vector<Hole> holes;
     std::optional<SagVerdict> sag;
     double self_weight_n_per_m = 0;
     double goods_n_per_m = 0;
@@ -132,7 +114,6 @@ struct ShelfPlan : ThingPlan {
     std::optional<Length> shelf_screw;                   ///< up into the board
     Length left_overhang;
     Length right_overhang;
-    std::vector<DrillRow> drilling;
 };
 
 /// Something on the next wall that stands in the corner: at an inside corner depths meet.
@@ -163,7 +144,7 @@ struct WallSurvey {
     std::vector<Check> checks;
 };
 
-struct WallPlan {
+struct WallPlan : KeptPlansOf<ListedKinds> {
     std::string wall_id;
     std::string wall_name;
     WallSurvey survey;
@@ -181,7 +162,7 @@ struct WallPlan {
 
 /// Where a wall's plan keeps what follows from its parts of a kind, as they are in the wall.
 template <class Part>
-inline constexpr auto plans_of = nullptr;
+inline constexpr std::vector<typename PlanOf<Part>::type> WallPlan::*plans_of = &KeptPlans<Part>::plans;
 template <>
 inline constexpr auto plans_of<Shelf> = &WallPlan::shelves;
 template <>

@@ -59,23 +59,6 @@ struct StudSlide {
     bool holds_now() const { return lost.empty(); }
 };
 
-/// One screw or plug through a unit's rail.
-struct UnitHole {
-    std::size_t rail = 0; ///< from the top
-    Length x;
-    Length z;
-    Length above_now;    ///< above the floor as it is now
-    Length from_left;    ///< from the unit's outer left edge, seen from the front
-    Length inside_left;  ///< from the left side's inner face
-    Length inside_right; ///< from the right side's inner face
-    Hold hold = Hold::lining;
-    std::optional<std::size_t> stud;
-    Length shim;                     ///< between unit and wall, so that the front is straight
-    std::vector<HoleDemand> demands; ///< as the unit's load cases
-    FixingStrength strength;         ///< of the unit's fixing there
-    Utilisation utilisation;
-};
-
 struct Foot {
     Length x;
     bool front = true;
@@ -99,8 +82,9 @@ struct UnitPlan {
     double empty_kg = 0;
     bool empty_known = true; ///< false: reckoned from its panels
     double loaded_kg = 0;
-    double lift_kg = 0; ///< doors and loose shelves off
-    std::vector<UnitHole> holes;
+    double lift_kg = 0;             ///< doors and loose shelves off
+    Length side;                    ///< how thick its sides are
+    std::vector<PlannedHole> holes; ///< through its rails: a row each
     std::optional<Fixing> fixing;
     std::vector<LoadCase> loads; ///< on all its holes together
     bool turns = false;          ///< in one of them nothing keeps it from turning off the wall
@@ -113,21 +97,17 @@ struct UnitPlan {
     std::optional<double> hook_load_n;
     Utilisation hook_utilisation;
     std::vector<Foot> feet;
-};
 
-/// One place where a suspension rail is fixed, and what it bears there, all its screws together.
-struct RailFixing {
-    Length x;
-    std::optional<std::size_t> stud;
-    HoleDemand demand; ///< on one of its screws
-    FixingStrength strength;
-    Utilisation utilisation;
+    /// A hole from the unit's outer left edge, seen from the front; from its left side's inner face; from its right's.
+    Length from_left(const PlannedHole& hole) const { return hole.x - place.left; }
+    Length inside_left(const PlannedHole& hole) const { return from_left(hole) - side; }
+    Length inside_right(const PlannedHole& hole) const { return place.right() - side - hole.x; }
 };
 
 /// How a suspension rail is fixed for what hangs on it.
 struct RailHold {
-    std::vector<RailFixing> places; ///< as its fixings
-    std::vector<LoadCase> loads;    ///< its hooks: a weight each, and its pull off the wall as a moment about no lever
+    std::vector<PlannedHole> places; ///< as its fixings; what one screw bears there
+    std::vector<LoadCase> loads;     ///< its hooks: a weight each, and its pull off the wall as a moment about no lever
     std::optional<Fixing> fixing;
     Utilisation utilisation; ///< unknown: it has fewer than two fixings, or nothing hangs on it
     std::size_t screws = 1;  ///< at each place: a second one where one does not bear it

@@ -3,6 +3,8 @@
 #include "core/plan/piece_plan.hpp"
 #include "core/plan/run_plan.hpp"
 
+#include <algorithm>
+
 /// What follows from a storage system: its panels and bays, what is in them, what holds them, in what order it goes up.
 namespace yes_square {
 
@@ -37,23 +39,18 @@ struct BayShelf {
     Utilisation board_utilisation = Utilisation::none();
 };
 
-struct CleatScrew {
-    Length x;
-    Length above_now; ///< above the floor as it is now
-    Hold hold = Hold::lining;
-    std::optional<std::size_t> stud;
-};
-
 struct BayCleat {
     std::string shelf; ///< its label
     Length left;
     Length length;
     Length z; ///< of its screws above the datum
     double load_n = 0;
-    std::vector<CleatScrew> screws;
+    std::vector<PlannedHole> screws;
     std::vector<HoleDemand> demands;
     Utilisation utilisation; ///< of its worst screw; unknown: nothing holds it
-    bool in_strip = false;
+    bool in_strip() const {
+        return std::ranges::any_of(screws, [](const PlannedHole& hole) { return hole.in_strip(); });
+    }
 };
 
 struct BayRod {
@@ -96,22 +93,11 @@ struct BayPlan {
     Length right() const { return left + width; }
 };
 
-/// A thing to cut, with the label that goes on it.
-struct StoragePart {
-    std::string label;
-    std::string_view what;
-    Length length;
-    Length breadth;
-    Length thickness;
-    std::size_t bay = 0; ///< 0: a panel
-};
-
 struct SystemPlan : ThingPlan {
     Length foot;
     Length head;
     std::vector<PanelPlan> panels;
     std::vector<BayPlan> bays;
-    std::vector<StoragePart> parts;
     std::vector<PanelCorrection> corrections;
     Length left_over;             ///< of the width, that no bay takes; less than 0: bays need more
     StudSlide slide;              ///< of the bays over the studs

@@ -1,19 +1,44 @@
 #pragma once
 
+#include "core/job/listed.hpp"
 #include "core/plan/check.hpp"
+#include "core/plan/part.hpp"
+#include "core/plan/planned_hole.hpp"
+#include "core/plan/supply.hpp"
 
 #include <string>
 #include <vector>
 
 namespace yes_square {
 
-/// What every thing's plan has, whatever its kind.
+/// What every thing's plan has, whatever its kind. All lists, tables, drawings of the day read this and know no kind.
 struct ThingPlan {
     std::string id;
     std::string name;
+    std::vector<PlannedLine> lines;
+    std::vector<PlannedHole> holes; ///< in its wall
+    std::vector<CutPart> parts;
+    std::vector<Supply> supplies;
     std::vector<Step> steps;
     std::vector<Working> workings;
     std::vector<Check> checks;
 };
+
+/// Adds the holes of a part of a thing; their places are counted on from those it has.
+void add_holes(ThingPlan& plan, const std::vector<PlannedHole>& holes);
+
+/// A listed kind's own plan: `using type`, a ThingPlan.
+template <class Kind>
+struct PlanOf;
+
+/// Plans of one listed kind, and of each of them, as a wall keeps them.
+template <class Kind>
+struct KeptPlans {
+    std::vector<typename PlanOf<Kind>::type> plans;
+};
+template <class List>
+struct KeptPlansOf;
+template <class... Kinds>
+struct KeptPlansOf<KindList<Kinds...>> : KeptPlans<Kinds>... {};
 
 } // namespace yes_square

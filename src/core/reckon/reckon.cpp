@@ -1,5 +1,6 @@
 #include "core/reckon/reckon.hpp"
 
+#include "core/battens/reckon_batten.hpp"
 #include "core/boxes/audit_cabinet.hpp"
 #include "core/boxes/reckon_box.hpp"
 #include "core/feeds/reckon_feed.hpp"
@@ -86,7 +87,9 @@ auto reckon_guarded(const Part& part, auto&& reckon_part) {
 /// What stands or hangs by itself, and what is in the way of what.
 void reckon_furniture(WallPlan& plan, const WallSite& site) {
     const Wall& wall = site.wall;
-    if (wall.systems.empty() && wall.pieces.empty() && wall.boxes.empty() && wall.hung.empty())
+    bool listed = false;
+    for_each_kind(ListedKinds{}, [&]<class Kind>() { listed = listed || !kept<Kind>(wall).empty(); });
+    if (!listed && wall.systems.empty() && wall.pieces.empty() && wall.boxes.empty() && wall.hung.empty())
         return;
     const std::vector<WallThing> things = things_on(wall, plan.runs);
     const auto each = [&](const auto& parts, auto& plans, auto&& reckon_part) {
@@ -104,6 +107,10 @@ void reckon_furniture(WallPlan& plan, const WallSite& site) {
     each(wall.systems, plan.systems, reckon_system);
     each(wall.pieces, plan.pieces, reckon_piece);
     each(wall.boxes, plan.boxes, reckon_box);
+    for_each_kind(ListedKinds{}, [&]<class Kind>() {
+        each(kept<Kind>(wall), plan.*plans_of<Kind>,
+             [](const Kind& one, const WallSite& on) { return reckon_thing(one, on); });
+    });
     for (const HungCabinet& hung : wall.hung)
         plan.hung.push_back(reckon_guarded(hung, [&](const HungCabinet& one) { return audit_cabinet(one, site); }));
 }

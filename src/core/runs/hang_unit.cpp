@@ -1,6 +1,7 @@
 #include "core/runs/hang_unit.hpp"
 
 #include "core/fixings/choose_fixing.hpp"
+#include "core/site/plan_hole.hpp"
 #include "core/stability/tip_cases.hpp"
 #include "core/stability/tipping.hpp"
 
@@ -30,6 +31,7 @@ public:
     UnitPlan hang() {
         plan_.unit_id = unit_.id;
         plan_.name = unit_.name;
+        plan_.side = unit_.side;
         plan_.place = standing_.place;
         plan_.bottom = standing_.bottom;
         plan_.top = standing_.top();
@@ -107,27 +109,30 @@ private:
             const Length z = standing_.top() - rails[r].down;
             for (const Column& column : places)
                 for (const Length at : two ? std::vector{z + stacked() / 2, z - stacked() / 2} : std::vector{z}) {
-                    UnitHole hole;
-                    hole.rail = r;
+                    PlannedHole& hole = plan_.holes.emplace_back();
+                    hole.item = unit_.id;
+                    hole.place = static_cast<std::size_t>(&column - places.data());
+                    hole.row = r;
                     hole.x = column.x;
                     hole.z = at;
-                    hole.above_now = site_.survey.floor.above_floor_now(column.x, at);
-                    hole.from_left = column.x - standing_.place.left;
-                    hole.inside_left = hole.from_left - unit_.side;
-                    hole.inside_right = standing_.place.right() - unit_.side - column.x;
                     hole.hold = column.hold;
                     hole.stud = column.stud;
-                    hole.shim = site_.survey.face.shim_at(column.x, at).value_or(Length{});
-                    plan_.holes.push_back(std::move(hole));
+                    hole.packing = site_.survey.face.shim_at(column.x, at).value_or(Length{});
                 }
         }
         weigh(rails);
+        for (std::size_t i = 0; i < plan_.holes.size(); ++i) {
+            PlannedHole& hole = plan_.holes[i];
+            hole.what = {"{0}: screw {1}, rail {2} from the top", {unit_.name, count(i + 1), count(hole.row + 1)}};
+            hole.fixing = yes_square::carries(hole.hold) ? plan_.fixing : std::nullopt;
+            plan_hole(site_, hole);
+        }
     }
 
     /// The holes that something holds.
-    std::vector<UnitHole*> carrying_holes() {
-        std::vector<UnitHole*> holes;
-        for (UnitHole& hole : plan_.holes)
+    std::vector<PlannedHole*> carrying_holes() {
+        std::vector<PlannedHole*> holes;
+        for (PlannedHole& hole : plan_.holes)
             if (hole.hold != Hold::assumed_stud)
                 holes.push_back(&hole);
         return holes;
@@ -138,7 +143,7 @@ private:
         plan_.turns = false;
         plan_.fixing.reset();
         plan_.utilisation = {};
-        const std::vector<UnitHole*> holes = carrying_holes();
+        const std::vector<PlannedHole*> holes = carrying_holes();
         if (holes.empty())
             return;
         if (standing_.level == RunLevel::wall)
@@ -146,17 +151,17 @@ private:
         else if (standing_.tall())
             hold_back(holes, rails.front());
         else // it stands by itself; its screws only keep it there
-            for (UnitHole* hole : holes)
+            for (PlannedHole* hole : holes)
                 hole->demands = {{0, 0, duration_people, "it stands by itself"}};
         if (!plan_.turns)
             choose(holes, rails);
     }
 
-    void hang(const std::vector<UnitHole*>& holes, const std::vector<HangingRail>& rails) {
+    void hang(const std::vector<PlannedHole*>& holes, const std::vector<HangingRail>& rails) {
         ScrewPattern pattern;
-        for (const UnitHole* hole : holes) {
-            pattern.holes.push_back({hole->from_left.in_metres(), (hole->z - standing_.bottom).in_metres()});
-            pattern.packed_at_bottom |= hole->rail + 1 == rails.size() && hole->shim > Length{};
+        for (const PlannedHole* hole : holes) {
+            pattern.holes.push_back({plan_.from_left(*hole).in_metres(), (hole->z - standing_.bottom).in_metres()});
+            pattern.packed_at_bottom |= hole->row + 1 == rails.size() && hole->packing > Length{};
         }
         const UnitForces forces =
             unit_forces(unit_, plan_.empty_kg, plan_.loaded_kg, pattern, site_.rules.lining_pressure_n_per_mm2 * 1e6);
@@ -173,30 +178,30 @@ private:
     }
 
     /// What each top screw of a tall unit holds back, by the stability sum.
-    void hold_back(const std::vector<UnitHole*>& holes, const HangingRail& top_rail) {
+    void hold_back(const std::vector<PlannedHole*>& holes, const HangingRail& top_rail) {
         const TippingRules& rules = site_.rules.tipping;
         const Piece piece = piece_of(unit_, plan_.empty_kg, plan_.loaded_kg);
         const auto top = static_cast<std::size_t>(
-            std::ranges::count_if(holes, [&](const UnitHole* hole) { return hole->rail == holes.front()->rail; }));
+            std::ranges::count_if(holes, [&](const PlannedHole* hole) { return hole->row == holes.front()->row; }));
         for (const TipCase& tip : tip_cases(piece, rules, (unit_.height - top_rail.down).in_metres()))
             plan_.tip_needs_n = std::max(plan_.tip_needs_n, tip.needs_n);
         std::vector<Length> columns;
-        for (const UnitHole* hole : holes)
+        for (const PlannedHole* hole : holes)
             columns.push_back(hole->x);
         std::ranges::sort(columns);
         columns.erase(std::ranges::unique(columns).begin(), columns.end());
         const double each = each_restraint_n(plan_.tip_needs_n, columns.size(), 1, rules) *
                             static_cast<double>(columns.size()) / static_cast<double>(top);
-        for (UnitHole* hole : holes)
+        for (PlannedHole* hole : holes)
             hole->demands = {{each, 0, duration_people, "it begins to tip"}};
     }
 
-    void choose(const std::vector<UnitHole*>& holes, const std::vector<HangingRail>& rails) {
+    void choose(const std::vector<PlannedHole*>& holes, const std::vector<HangingRail>& rails) {
         const Hold hold = site_.masonry() ? Hold::masonry : Hold::proved_stud;
         std::vector<HeldPart> parts;
-        for (const UnitHole* hole : holes) {
-            HeldPart part{driven_through_rail(unit_, rails[hole->rail], site_.rules.runs), hole->demands};
-            part.through.packing = hole->shim;
+        for (const PlannedHole* hole : holes) {
+            HeldPart part{driven_through_rail(unit_, rails[hole->row], site_.rules.runs), hole->demands};
+            part.through.packing = hole->packing;
             part.through.coach = standing_.coach;
             if (const Framing* framing = site_.timber(); framing && hole->stud)
                 part.through.to_edge = to_edge_of(*framing, site_.survey.studs[*hole->stud], hole->x, site_.rules);

@@ -3,9 +3,11 @@
 #include "core/fixings/choose_fixing.hpp"
 #include "core/runs/level_units.hpp"
 #include "core/runs/run_checks.hpp"
+#include "core/runs/run_parts.hpp"
 #include "core/runs/run_pieces.hpp"
 #include "core/runs/run_words.hpp"
 #include "core/runs/slide.hpp"
+#include "core/site/plan_hole.hpp"
 
 #include <algorithm>
 
@@ -31,6 +33,34 @@ std::vector<JoinScrew> joins_of(const std::vector<StandingUnit>& units, const Ru
     return joins;
 }
 
+/// Its lines on the wall, and the holes of its units and of its rails, which hang before them.
+void mark_out(const Run& run, const WallSite& site, RunPlan& plan) {
+    for (RunPiece& piece : plan.pieces)
+        for (PlannedHole& hole : piece.hold.places) {
+            hole.item = run.id;
+            hole.what = {"{0}: rail, fixing {1}, screws there: {2}",
+                         {run.name, count(hole.place + 1), count(hole.screws)}};
+            plan_hole(site, hole);
+        }
+    for (const UnitPlan& unit : plan.units)
+        add_holes(plan, unit.holes);
+    for (const RunPiece& piece : plan.pieces)
+        add_holes(plan, piece.hold.places);
+    if (plan.units.empty())
+        return;
+    const bool hangs = run.level == RunLevel::wall;
+    const Length z = hangs ? plan.units.front().bottom : plan.units.front().top;
+    const Length left = plan.layout.left();
+    const Length right = plan.layout.right();
+    plan.lines = {{false,
+                   {hangs ? std::string_view{"{0}: bottoms of its units"} : "{0}: tops of its units", {run.name}},
+                   left,
+                   z,
+                   right},
+                  {true, {"{0} begins here", {run.name}}, left, z},
+                  {true, {"{0} ends here", {run.name}}, right, z}};
+}
+
 } // namespace
 
 RunPlan reckon_run(std::size_t number, const RunSite& site) {
@@ -53,10 +83,13 @@ RunPlan reckon_run(std::size_t number, const RunSite& site) {
     for (RunPiece& piece : plan.pieces)
         if (piece.what == RunPiece::What::suspension_rail)
             piece.hold = hold_of_rail(piece, units, plan.units, site);
+    mark_out(run, site.wall, plan);
     const DraftRun draft{run, units, site};
     check_places(draft, plan);
     check_hold(draft, plan);
     check_fit(draft, plan);
+    plan.parts = cut_for(draft, plan);
+    plan.supplies = bought_for(draft, plan);
     plan.workings = workings_of(draft, plan);
     plan.steps = steps_of(draft, plan);
     return plan;

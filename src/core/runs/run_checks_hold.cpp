@@ -81,8 +81,8 @@ private:
         std::size_t indicated = 0;
         std::size_t assumed = 0;
         std::optional<std::size_t> last;
-        for (const UnitHole& hole : plan_.units[i].holes) {
-            if (hole.rail > 0 || hole.stud == last)
+        for (const PlannedHole& hole : plan_.units[i].holes) {
+            if (hole.row > 0 || hole.stud == last)
                 continue;
             last = hole.stud;
             proved += hole.hold == Hold::proved_stud;
@@ -135,11 +135,10 @@ private:
     }
 
     void strips(std::size_t i) {
-        const auto& fixing = plan_.units[i].fixing;
-        const Length radius = fixing ? std::max(fixing->hole_diameter, fixing->clearance) / 2 : Length{};
-        for (const Strip& strip : site_.wall.survey.strips) {
-            const auto inside = std::ranges::find_if(
-                plan_.units[i].holes, [&](const UnitHole& hole) { return strip.meets(hole.x, hole.z, radius); });
+        for (std::size_t s = 0; s < site_.wall.survey.strips.size(); ++s) {
+            const Strip& strip = site_.wall.survey.strips[s];
+            const auto inside =
+                std::ranges::find_if(plan_.units[i].holes, [&](const PlannedHole& hole) { return hole.in_strip(s); });
             if (inside == plan_.units[i].holes.end())
                 continue;
             Check& in = add(CheckCode::in_service_strip, Severity::error,
@@ -174,7 +173,7 @@ private:
         if (!unit.utilisation.known()) {
             const bool should = draft_.units[i].level == RunLevel::wall &&
                                 draft_.units[i].unit.hanging == Hanging::screws && !unit.holes.empty() && !unit.turns &&
-                                std::ranges::any_of(unit.holes, [](const UnitHole& hole) {
+                                std::ranges::any_of(unit.holes, [](const PlannedHole& hole) {
                                     return hole.hold != Hold::assumed_stud && hole.hold != Hold::lining;
                                 });
             if (should)
@@ -247,16 +246,17 @@ private:
                         {ratio(hold.utilisation), count(hold.screws)}},
                        ratio(hold.utilisation), rail.from, rail.z),
                    {"Screws through the units' rails besides, or a cleat under them"});
-        for (const RailFixing& place : hold.places)
-            for (const Strip& strip : site_.wall.survey.strips)
-                if (strip.meets(place.x, rail.z, hold.fixing->hole_diameter / 2))
-                    advise(add(CheckCode::in_service_strip, Severity::error,
-                               {strip.basis == Strip::Basis::inferred
-                                    ? std::string_view{"The rail: a screw at {0} lies where {1} is likely"}
-                                    : "The rail: a screw at {0} lies in {1}",
-                                {quantity(place.x), strip.what}},
-                               std::nullopt, place.x, rail.z),
-                           {"Find the service with a detector, and isolate it before drilling"});
+        for (const PlannedHole& place : hold.places)
+            for (const std::size_t s : place.strips) {
+                const Strip& strip = site_.wall.survey.strips[s];
+                advise(add(CheckCode::in_service_strip, Severity::error,
+                           {strip.basis == Strip::Basis::inferred
+                                ? std::string_view{"The rail: a screw at {0} lies where {1} is likely"}
+                                : "The rail: a screw at {0} lies in {1}",
+                            {quantity(place.x), strip.what}},
+                           std::nullopt, place.x, rail.z),
+                       {"Find the service with a detector, and isolate it before drilling"});
+            }
     }
 
     void lift(std::size_t i) {

@@ -1,5 +1,7 @@
 #include "core/runs/run_pieces.hpp"
 
+#include "core/site/plan_hole.hpp"
+
 #include "core/fixings/choose_fixing.hpp"
 #include "core/fixings/hole_group.hpp"
 #include "core/runs/level_units.hpp"
@@ -220,9 +222,38 @@ std::vector<double> rail_reactions(double length, const std::vector<double>& fix
 
 } // namespace
 
+namespace {
+
+/// The places of a rail's fixings, in studs or masonry, before anything is chosen for them.
+std::vector<PlannedHole> places_of_rail(const RunPiece& rail, const WallSite& site) {
+    std::vector<PlannedHole> places;
+    for (const Length x : rail.fixings) {
+        PlannedHole& hole = places.emplace_back();
+        hole.place = places.size() - 1;
+        hole.x = x;
+        hole.z = rail.z;
+        hole.packing = site.survey.face.shim_at(x, rail.z).value_or(Length{});
+        if (site.masonry())
+            hole.hold = Hold::masonry;
+        const auto& studs = site.survey.studs;
+        const auto nearest =
+            std::ranges::min_element(studs, {}, [&](const Stud& stud) { return absolute(stud.centre - x); });
+        if (!site.timber() || nearest == studs.end() || absolute(nearest->centre - x) > same_hole)
+            continue;
+        hole.stud = static_cast<std::size_t>(nearest - studs.begin());
+        hole.hold = nearest->state == StudState::proved      ? Hold::proved_stud
+                    : nearest->state == StudState::indicated ? Hold::indicated_stud
+                                                             : Hold::assumed_stud;
+    }
+    return places;
+}
+
+} // namespace
+
 RailHold hold_of_rail(const RunPiece& rail, const std::vector<StandingUnit>& units, const std::vector<UnitPlan>& plans,
                       const RunSite& site) {
     RailHold hold;
+    hold.places = places_of_rail(rail, site.wall);
     if (rail.fixings.size() < 2)
         return hold;
     std::vector<HookCases> weights;
@@ -264,41 +295,35 @@ RailHold hold_of_rail(const RunPiece& rail, const std::vector<StandingUnit>& uni
     const double length = (rail.to - rail.from).in_metres();
     const std::vector<double> down = rail_reactions(length, places, weights);
     const std::vector<double> out = rail_reactions(length, places, pulls);
-    const auto stud_at = [&](Length x) -> const Stud* {
-        const auto& studs = site.wall.survey.studs;
-        const auto nearest =
-            std::ranges::min_element(studs, {}, [&](const Stud& stud) { return absolute(stud.centre - x); });
-        return site.wall.timber() && nearest != studs.end() ? &*nearest : nullptr;
-    };
+    const Hold ground = site.wall.masonry() ? Hold::masonry : Hold::proved_stud;
     hold.utilisation = Utilisation::refused();
     for (const std::size_t screws : {1, 2}) {
         std::vector<HeldPart> parts;
         for (std::size_t i = 0; i < places.size(); ++i) {
             HeldPart part{{rail_steel, steel_sheet_bearing_psi, rail_hole}, {}};
-            if (const Stud* stud = stud_at(rail.fixings[i]))
-                part.through.to_edge = to_edge_of(*site.wall.timber(), *stud, rail.fixings[i], site.wall.rules);
-            part.through.packing = site.wall.survey.face.shim_at(rail.fixings[i], rail.z).value_or(Length{});
+            const PlannedHole& place = hold.places[i];
+            if (const Framing* framing = site.wall.timber(); framing && place.stud)
+                part.through.to_edge =
+                    to_edge_of(*framing, site.wall.survey.studs[*place.stud], place.x, site.wall.rules);
+            part.through.packing = place.packing;
             const auto each = static_cast<double>(screws);
             part.demands = {{out[i] / each, down[i] / each, duration_stored, "units full, or any of them"}};
             parts.push_back(std::move(part));
         }
-        const auto choice = turns ? std::nullopt
-                                  : choose_fixing(site.wall.catalogue, site.wall.rules, site.wall.wall,
-                                                  site.wall.masonry() ? Hold::masonry : Hold::proved_stud, parts);
+        const auto choice =
+            turns ? std::nullopt : choose_fixing(site.wall.catalogue, site.wall.rules, site.wall.wall, ground, parts);
         if (!choice)
             break;
         hold.fixing = choice->fixing;
         hold.utilisation = choice->utilisation;
         hold.screws = screws;
-        hold.places.clear();
         for (std::size_t i = 0; i < parts.size(); ++i) {
-            const Stud* stud = stud_at(rail.fixings[i]);
-            hold.places.push_back(
-                {rail.fixings[i],
-                 stud ? std::optional{static_cast<std::size_t>(stud - site.wall.survey.studs.data())} : std::nullopt,
-                 parts[i].demands.front(), choice->at[i],
-                 utilisation_of(choice->at[i], site.wall.masonry() ? Hold::masonry : Hold::proved_stud,
-                                parts[i].demands)});
+            PlannedHole& hole = hold.places[i];
+            hole.demands = parts[i].demands;
+            hole.fixing = choice->fixing;
+            hole.strength = choice->at[i];
+            hole.utilisation = utilisation_of(choice->at[i], ground, hole.demands);
+            hole.screws = screws;
         }
         if (choice->utilisation.within())
             break;

@@ -141,11 +141,11 @@ private:
     void shims() {
         phase_ = Phase::adjust;
         for (const UnitPlan& unit : plan_.units)
-            for (const UnitHole& hole : unit.holes)
-                if (hole.shim >= 1_mm) {
+            for (const PlannedHole& hole : unit.holes)
+                if (hole.packing >= 1_mm) {
                     step({"Lay a straightedge along the faces: where a screw's packing is given, slacken it and pack: "
                           "{0} of {1} at {2}, {3} up",
-                          {quantity(hole.shim), unit.name, quantity(hole.x), quantity(hole.z)}});
+                          {quantity(hole.packing), unit.name, quantity(hole.x), quantity(hole.z)}});
                     return;
                 }
         step({"Lay a straightedge along the faces; pack behind the screws where the wall is hollow"});

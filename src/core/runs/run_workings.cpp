@@ -91,21 +91,22 @@ private:
 
     void transfer(std::size_t i) {
         const StandingUnit& standing = draft_.units[i];
-        const auto& holes = plan_.units[i].holes;
+        const UnitPlan& unit = plan_.units[i];
+        const auto& holes = unit.holes;
         if (holes.empty())
             return;
-        const UnitHole& first = holes.front();
+        const PlannedHole& first = holes.front();
         Working& working = add(subject(i, "stud"), {"The first hole on {0}, inside the carcass", {standing.unit.name}},
                                "{0} - {1} - {2}",
                                {{"the hole from the reference end", quantity(first.x), surveyed},
                                 {"the unit's left edge", quantity(standing.place.left), derived},
                                 {"its side", quantity(standing.unit.side), of_unit}},
-                               quantity(first.inside_left), derived);
-        for (const UnitHole& hole : holes)
-            if (hole.rail == 0)
-                working.facts.push_back(
-                    {"Hole at {0} outside, {1} inside from the left, {2} from the right",
-                     {quantity(hole.from_left), quantity(hole.inside_left), quantity(hole.inside_right)}});
+                               quantity(unit.inside_left(first)), derived);
+        for (const PlannedHole& hole : holes)
+            if (hole.row == 0)
+                working.facts.push_back({"Hole at {0} outside, {1} inside from the left, {2} from the right",
+                                         {quantity(unit.from_left(hole)), quantity(unit.inside_left(hole)),
+                                          quantity(unit.inside_right(hole))}});
     }
 
     void load(std::size_t i) {
@@ -137,8 +138,8 @@ private:
         const auto rails = rails_of(draft_.units[i].unit, rules_);
         const Length rail = std::ranges::max_element(rails, {}, &HangingRail::thickness)->thickness;
         Length shim;
-        for (const UnitHole& hole : unit.holes)
-            shim = std::max(shim, hole.shim);
+        for (const PlannedHole& hole : unit.holes)
+            shim = std::max(shim, hole.packing);
         const Length lining = draft_.site.wall.wall.lining_thickness();
         const bool masonry = draft_.site.wall.masonry();
         add(subject(i, "screw"), {"Screw for {0}: at least", {unit.name}}, "{0} + {1} + {2} + {3}",

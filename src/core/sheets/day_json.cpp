@@ -9,17 +9,17 @@
 
 namespace yes_square {
 
-void write_day(Json& json, const Wall& wall, const WallPlan& plan, const JsonParts& parts) {
+void write_day(Json& json, const WallPlan& plan, const JsonParts& parts) {
     const Voice& voice = parts.voice();
     json["wall_marks"] = Json::array();
-    for (const WallMark& mark : marks_of(wall, plan)) {
+    for (const WallMark& mark : marks_of(plan)) {
         Json each{{"item", mark.item},
                   {"what", say(mark.what, voice)},
                   {"x_m", mark.x.in_metres()},
                   {"z_m", mark.z.in_metres()},
                   {"above_floor_now_m", mark.above_now.in_metres()},
                   {"made", mark.made},
-                  {"in_service_strip", mark.in_strip}};
+                  {"in_service_strip", mark.in_strip()}};
         if (mark.kind == MarkKind::level_line)
             each["to_x_m"] = mark.to_x.in_metres();
         json["wall_marks"].push_back(std::move(each));

@@ -7,7 +7,7 @@
 namespace yes_square {
 
 /// Adds the day's parts of a wall: marks, lights, judged readings, what was made and is not wanted.
-void write_day(Json& json, const Wall& wall, const WallPlan& plan, const JsonParts& parts);
+void write_day(Json& json, const WallPlan& plan, const JsonParts& parts);
 
 /// Adds those of the whole job: its steps in their order, its parts and what they are cut from, its kit.
 void write_job_day(Json& json, const Job& job, const Plan& plan, const Voice& voice);

@@ -114,7 +114,7 @@ private:
     void hole(const WallMark& mark) {
         const Point at = on_page(mark.x.in_mm(), mark.z.in_mm());
         const double radius = mark.fixing ? std::max(0.8, mark.fixing->hole_diameter.in_mm() / 2) : 1.5;
-        const Ink ink = mark.in_strip ? Ink::alarm : Ink::hole;
+        const Ink ink = mark.in_strip() ? Ink::alarm : Ink::hole;
         add(Circle{at, radius, ink, Fill::none});
         add(Line{{at.x - radius - 4, at.y}, {at.x + radius + 4, at.y}, ink, 0.2});
         add(Line{{at.x, at.y - radius - 4}, {at.x, at.y + radius + 4}, ink, 0.2});

@@ -49,7 +49,7 @@ Json system_json(const SystemPlan& plan, const JsonParts& writer) {
         one["cleats"] = Json::array();
         for (const BayCleat& cleat : bay.cleats) {
             Json screws = Json::array();
-            for (const CleatScrew& screw : cleat.screws)
+            for (const PlannedHole& screw : cleat.screws)
                 screws.push_back({{"x_m", screw.x.in_metres()}, {"hold", std::string{hold_name(screw.hold)}}});
             one["cleats"].push_back({{"shelf", cleat.shelf},
                                      {"z_m", cleat.z.in_metres()},
@@ -61,12 +61,12 @@ Json system_json(const SystemPlan& plan, const JsonParts& writer) {
         json["bays"].push_back(std::move(one));
     }
     json["parts"] = Json::array();
-    for (const StoragePart& part : plan.parts)
+    for (const CutPart& part : plan.parts)
         json["parts"].push_back({{"label", part.label},
                                  {"what", std::string{part.what}},
                                  {"length_m", part.length.in_metres()},
                                  {"breadth_m", part.breadth.in_metres()},
-                                 {"thickness_m", part.thickness.in_metres()}});
+                                 {"thickness_m", part.thickness().in_metres()}});
     json["corrections"] = Json::array();
     for (const PanelCorrection& found : plan.corrections)
         json["corrections"].push_back({{"panel", found.panel},
@@ -96,7 +96,7 @@ Json piece_json(const PiecePlan& plan, const JsonParts& writer) {
                                  {"tips", tip.balance.tips()},
                                  {"needs_n", tip.needs_n}});
     json["places"] = Json::array();
-    for (const RestraintPlace& place : plan.places)
+    for (const PlannedHole& place : plan.holes)
         json["places"].push_back(
             {{"x_m", place.x.in_metres()}, {"z_m", place.z.in_metres()}, {"hold", std::string{hold_name(place.hold)}}});
     if (plan.fixing)
@@ -113,7 +113,7 @@ Json box_json(const BoxPlan& plan, const JsonParts& writer) {
               {"diagonal_m", plan.diagonal.in_metres()},
               {"back_screws", plan.back_screws}};
     json["parts"] = Json::array();
-    for (const BoxPart& part : plan.parts)
+    for (const BoxPart& part : plan.pieces)
         json["parts"].push_back({{"what", std::string{part.what}},
                                  {"number", part.number},
                                  {"length_m", part.length.in_metres()},
@@ -149,6 +149,10 @@ void write_furniture(Json& wall, const WallPlan& plan, const JsonParts& writer) 
     list("pieces", plan.pieces, piece_json);
     list("boxes", plan.boxes, box_json);
     list("hung", plan.hung, hung_json);
+    for_each_kind(ListedKinds{}, [&]<class Kind>() {
+        list(Kind::list_name.data(), plan.*plans_of<Kind>,
+             [](const ThingPlan& thing, const JsonParts& parts) { return parts.thing(thing); });
+    });
 }
 
 } // namespace yes_square

@@ -1,6 +1,7 @@
 #include "core/sheets/furniture_layer.hpp"
 
 #include "core/sheets/rods.hpp"
+#include "core/site/wall_thing.hpp"
 #include "core/storage/system_words.hpp"
 
 #include <algorithm>
@@ -32,8 +33,8 @@ public:
         if (chosen)
             for (const BayPlan& each : plan.bays)
                 for (const BayCleat& cleat : each.cleats)
-                    for (const CleatScrew& screw : cleat.screws)
-                        fixing(screw.x, cleat.z, !cleat.in_strip && cleat.utilisation.within(), whole);
+                    for (const PlannedHole& screw : cleat.screws)
+                        fixing(screw.x, cleat.z, !cleat.in_strip() && cleat.utilisation.within(), whole);
         const double middle = scale_.x(system.left + system.width / 2);
         label(system.name, middle, scale_.y(plan.head) - 1.7 * text(), 1e9, 1, chosen);
     }
@@ -52,8 +53,8 @@ public:
             upright(piece.left + piece.width * door / piece.doors, {}, piece.height, Ink::faint, 0.3);
         named(piece.name, words(plan.verdict), piece.left, piece.right(), piece.height / 2, piece.height, chosen,
               whole);
-        for (const RestraintPlace& place : plan.places)
-            fixing(place.x, place.z, !place.in_strip && plan.verdict == PieceVerdict::held, whole);
+        for (const PlannedHole& place : plan.holes)
+            fixing(place.x, place.z, !place.in_strip() && plan.verdict == PieceVerdict::held, whole);
     }
 
     void draw(const WallBox& box, const BoxPlan& plan) {
@@ -86,6 +87,22 @@ public:
             holes(plan.wanted, whole);
     }
 
+    /// Of any kind: the room it takes, its name and its holes.
+    void draw(const WallThing& room, const ThingPlan& plan) {
+        const Reference whole{Part::thing, room.id, 0, {}, {}};
+        const bool chosen = selected(room.id);
+        const Box& box = room.box;
+        rectangle(box.left, box.right, box.bottom, box.top, Ink::paper, Fill::plain, 0, whole);
+        rectangle(box.left, box.right, box.bottom, box.top, board(chosen), Fill::light, chosen ? 0.7 : 0.4, whole);
+        for (const PlannedHole& hole : plan.holes)
+            fixing(hole.x, hole.z,
+                   !hole.in_strip() && hole.utilisation.within() &&
+                       (hole.hold == Hold::proved_stud || hole.hold == Hold::masonry),
+                   whole);
+        label(room.name, (scale_.x(box.left) + scale_.x(box.right)) / 2, scale_.y(box.bottom) + 1.15 * text(),
+              1.6 * (scale_.x(box.right) - scale_.x(box.left)), 1, chosen);
+    }
+
 private:
     bool selected(const std::string& id) const { return id == frame_.selected_thing; }
     double text() const { return frame_.text; }
@@ -116,7 +133,7 @@ private:
             std::move(reference));
     }
     void holes(const UnitPlan& unit, const Reference& reference) {
-        for (const UnitHole& hole : unit.holes)
+        for (const PlannedHole& hole : unit.holes)
             fixing(hole.x, hole.z, hole.hold == Hold::proved_stud || hole.hold == Hold::masonry, reference);
     }
     void label(const std::string& words, double middle, double baseline, double room, double size, bool bold = false) {
@@ -277,6 +294,13 @@ void draw_furniture(const Wall& wall, const WallPlan& plan, const ElevationScale
     each(wall.pieces, plan.pieces);
     each(wall.boxes, plan.boxes);
     each(wall.hung, plan.hung);
+    for_each_kind(ListedKinds{}, [&]<class Kind>() {
+        const auto& plans = plan.*plans_of<Kind>;
+        const auto& things = kept<Kind>(wall);
+        for (std::size_t i = 0; i < things.size() && i < plans.size(); ++i)
+            for (const WallThing& room : room_of(things[i]))
+                drawer.draw(room, plans[i]);
+    });
 }
 
 } // namespace yes_square

@@ -26,7 +26,7 @@ std::string system_text(const SystemPlan& plan, const Voice& voice) {
                                 format(rod.cut, voice.unit));
         for (const BayCleat& cleat : bay.cleats) {
             text += fmt::format("    cleat of {}, screws {} up at", cleat.shelf, format(cleat.z, voice.unit));
-            for (const CleatScrew& screw : cleat.screws)
+            for (const PlannedHole& screw : cleat.screws)
                 text += " " + format(screw.x, voice.unit);
             text += fmt::format("; used {}\n", used(cleat.utilisation, voice));
         }
@@ -42,7 +42,7 @@ std::string piece_text(const PiecePlan& plan, const Voice& voice) {
         text += fmt::format(
             "  {}: over {}, righting {}{}\n", words(tip.kind), say(Quantity{Kind::moment, tip.balance.over_nm}, voice),
             say(Quantity{Kind::moment, tip.balance.righting_nm}, voice), tip.balance.tips() ? ", tips" : "");
-    for (const RestraintPlace& place : plan.places)
+    for (const PlannedHole& place : plan.holes)
         text += fmt::format("  held at {}, {} up, {}\n", format(place.x, voice.unit), format(place.z, voice.unit),
                             words(place.hold));
     if (plan.fixing)
@@ -54,7 +54,7 @@ std::string piece_text(const PiecePlan& plan, const Voice& voice) {
 
 std::string unit_text(const UnitPlan& unit, const Voice& voice) {
     std::string text;
-    for (const UnitHole& hole : unit.holes)
+    for (const PlannedHole& hole : unit.holes)
         text += fmt::format("    hole at {}, {} up; {}\n", format(hole.x, voice.unit), format(hole.z, voice.unit),
                             words(hole.hold));
     if (unit.fixing)
@@ -66,7 +66,7 @@ std::string unit_text(const UnitPlan& unit, const Voice& voice) {
 std::string box_text(const BoxPlan& plan, const Voice& voice) {
     std::string text = fmt::format("  {} empty, {} full\n", say(Quantity{Kind::mass, plan.kg}, voice),
                                    say(Quantity{Kind::mass, plan.loaded_kg}, voice));
-    for (const BoxPart& part : plan.parts)
+    for (const BoxPart& part : plan.pieces)
         text += fmt::format("    {} x {}: {} x {} x {}\n", part.number, part.what, format(part.length, voice.unit),
                             format(part.breadth, voice.unit), say(stock(part.thickness), voice));
     return text + unit_text(plan.hang, voice);
@@ -76,6 +76,23 @@ std::string hung_text(const HungPlan& plan, const Voice& voice) {
     return fmt::format("  {}; as found used {}; add {} at the top, {} at the bottom\n", words(plan.verdict),
                        used(plan.utilisation, voice), plan.add_top, plan.add_bottom) +
            unit_text(plan.wanted, voice);
+}
+
+/// Of a thing of any kind: its holes with what holds them, and its parts.
+std::string thing_text(const ThingPlan& plan, const Voice& voice) {
+    std::string text;
+    for (const PlannedHole& hole : plan.holes) {
+        text += fmt::format("  hole at {}, {} up; {}", format(hole.x, voice.unit), format(hole.z, voice.unit),
+                            say(words(hole.hold), voice));
+        if (hole.fixing)
+            text += fmt::format("; {}, {} long, used {}", hole.fixing->name,
+                                say(stock(hole.fixing->screw_length), voice), used(hole.utilisation, voice));
+        text += "\n";
+    }
+    for (const CutPart& part : plan.parts)
+        text += fmt::format("  {}: {} x {} x {}\n", say(part.name, voice), format(part.length, voice.unit),
+                            format(part.breadth, voice.unit), format(part.thickness(), voice.unit));
+    return text;
 }
 
 } // namespace
@@ -103,6 +120,10 @@ std::string furniture_text(const WallPlan& wall, const Voice& voice) {
         add(box.name, box_text(box, voice), box.checks);
     for (const HungPlan& hung : wall.hung)
         add(hung.name, hung_text(hung, voice), hung.checks);
+    for_each_kind(ListedKinds{}, [&]<class Kind>() {
+        for (const ThingPlan& thing : wall.*plans_of<Kind>)
+            add(thing.name, thing_text(thing, voice), thing.checks);
+    });
     return text;
 }
 

@@ -144,6 +144,35 @@ Json JsonParts::group(const std::string& name, Length edge, const std::vector<Lo
     return json;
 }
 
+Json JsonParts::thing(const ThingPlan& plan) const {
+    Json json{{"id", plan.id}, {"name", plan.name}};
+    json["holes"] = Json::array();
+    for (const PlannedHole& hole : plan.holes) {
+        Json each{{"what", said(hole.what)},
+                  {"x_m", hole.x.in_metres()},
+                  {"z_m", hole.z.in_metres()},
+                  {"above_floor_now_m", hole.above_now.in_metres()},
+                  {"hold", std::string{hold_name(hole.hold)}},
+                  {"packing_m", hole.packing.in_metres()},
+                  {"screws", hole.screws},
+                  {"in_service_strip", hole.in_strip()},
+                  {"made", hole.made},
+                  {"demands", worst(hole.demands)},
+                  {"utilisation", used(hole.utilisation)}};
+        if (hole.fixing)
+            each["fixing"] = fixing(*hole.fixing);
+        json["holes"].push_back(std::move(each));
+    }
+    json["parts"] = Json::array();
+    for (const CutPart& part : plan.parts)
+        json["parts"].push_back({{"name", said(part.name)},
+                                 {"length_m", part.length.in_metres()},
+                                 {"breadth_m", part.breadth.in_metres()},
+                                 {"thickness_m", part.thickness().in_metres()}});
+    told(json, plan);
+    return json;
+}
+
 Json JsonParts::unit(const UnitPlan& unit) const {
     Json json{{"id", unit.unit_id},
               {"name", unit.name},
@@ -161,7 +190,7 @@ Json JsonParts::unit(const UnitPlan& unit) const {
               {"utilisation", used(unit.utilisation)},
               {"hook_utilisation", used(unit.hook_utilisation)}};
     std::vector<HeldHole> held;
-    for (const UnitHole& hole : unit.holes)
+    for (const PlannedHole& hole : unit.holes)
         if (!hole.demands.empty())
             held.push_back({hole.x, hole.z, hole.hold, hole.demands, hole.strength, hole.utilisation});
     json["groups"] = Json::array({group(unit.name, unit.bottom, unit.loads, held, unit.fixing, unit.turns)});
@@ -170,14 +199,14 @@ Json JsonParts::unit(const UnitPlan& unit) const {
     if (unit.fixing)
         json["fixing"] = fixing(*unit.fixing);
     json["holes"] = Json::array();
-    for (const UnitHole& hole : unit.holes)
-        json["holes"].push_back({{"rail", hole.rail + 1},
+    for (const PlannedHole& hole : unit.holes)
+        json["holes"].push_back({{"rail", hole.row + 1},
                                  {"x_m", hole.x.in_metres()},
                                  {"z_m", hole.z.in_metres()},
                                  {"above_floor_now_m", hole.above_now.in_metres()},
-                                 {"from_left_m", hole.from_left.in_metres()},
-                                 {"inside_left_m", hole.inside_left.in_metres()},
-                                 {"packing_m", hole.shim.in_metres()},
+                                 {"from_left_m", unit.from_left(hole).in_metres()},
+                                 {"inside_left_m", unit.inside_left(hole).in_metres()},
+                                 {"packing_m", hole.packing.in_metres()},
                                  {"hold", std::string{hold_name(hole.hold)}}});
     json["feet"] = Json::array();
     for (const Foot& foot : unit.feet)

@@ -40,6 +40,9 @@ public:
         Utilisation utilisation;
         std::size_t screws = 1;
     };
+    /// A thing of any kind: its holes with what they bear, its parts, and what is told of it.
+    Json thing(const ThingPlan& plan) const;
+
     /// Holes that share the load cases of a group, or bear their own where it has none.
     /// @param edge  the lower edge of what is fixed, about which it turns
     static Json group(const std::string& name, Length edge, const std::vector<LoadCase>& loads,

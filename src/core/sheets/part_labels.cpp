@@ -11,7 +11,7 @@ constexpr double label_height = 24;
 constexpr double large = 8;
 constexpr double small = 3;
 
-void label(const StoragePart& part, const std::string& system, double x, double y, double width, const Voice& voice,
+void label(const CutPart& part, const std::string& system, double x, double y, double width, const Voice& voice,
            Drawing& page) {
     const auto add = [&](auto form) { page.shapes.push_back({std::move(form), {}}); };
     add(Rectangle{{x, y}, width, label_height, Ink::faint, Fill::none, 0.2, Stroke::dashed});
@@ -23,7 +23,8 @@ void label(const StoragePart& part, const std::string& system, double x, double 
              Align::left,
              Ink::figure,
              false});
-    const std::string where = part.bay == 0 ? system : say(Sentence{"{0}, bay {1}", {system, count(part.bay)}}, voice);
+    const std::string where =
+        part.where.pattern.empty() ? system : fmt::format("{}, {}", system, say(part.where, voice));
     add(Text{{x + width - 3, y + 5}, where, small * 0.9, Align::right, Ink::faint, false});
     // Which way up: panels and shelves look alike from either side.
     add(Triangle{{x + width - 9, y + 20}, {x + width - 4, y + 20}, {x + width - 6.5, y + 14}, Ink::figure});

@@ -1,4 +1,5 @@
 #include "core/sheets/plan_json.hpp"
+#include "core/fixings/drilling.hpp"
 
 #include "core/job/fields.hpp"
 #include "core/sheets/day_json.hpp"
@@ -38,8 +39,8 @@ public:
         for (std::size_t i = 0; i < plan.brackets.size(); ++i)
             json["supports"].push_back(support(i, plan.brackets[i]));
         json["marks"] = Json::array();
-        for (const Hole& hole : plan.holes)
-            json["marks"].push_back({{"support", hole.bracket + 1},
+        for (const PlannedHole& hole : plan.holes)
+            json["marks"].push_back({{"support", hole.place + 1},
                                      {"hole", hole.row + 1},
                                      {"x_m", hole.x.in_metres()},
                                      {"z_m", hole.z.in_metres()},
@@ -66,7 +67,7 @@ public:
         }
         json["board_utilisation"] = used(plan.board_utilisation);
         json["drilling"] = Json::array();
-        for (const DrillRow& row : plan.drilling)
+        for (const DrillRow& row : drilling_of(plan.holes))
             json["drilling"].push_back({{"bit", std::string{row.pass.bit}},
                                         {"diameter_m", row.pass.diameter.in_metres()},
                                         {"depth_m", row.pass.depth.in_metres()},
@@ -125,17 +126,17 @@ private:
     /// A bracket's holes by themselves, tier by tier; all holes of a plate together; of a cleat each screw.
     Json groups(const ShelfPlan& plan) const {
         Json groups = Json::array();
-        const auto held = [&](const Hole& hole) {
-            return HeldHole{hole.x,       hole.z,        plan.brackets[hole.bracket].hold,
+        const auto held = [&](const PlannedHole& hole) {
+            return HeldHole{hole.x,       hole.z,        plan.brackets[hole.place].hold,
                             hole.demands, hole.strength, hole.utilisation};
         };
         if (!plan.plate_loads.empty()) {
             std::vector<HeldHole> holes;
             std::optional<Fixing> fixing;
-            for (const Hole& hole : plan.holes)
-                if (carries(plan.brackets[hole.bracket].hold)) {
+            for (const PlannedHole& hole : plan.holes)
+                if (carries(plan.brackets[hole.place].hold)) {
                     holes.push_back(held(hole));
-                    fixing = plan.brackets[hole.bracket].fixing;
+                    fixing = plan.brackets[hole.place].fixing;
                 }
             groups.push_back(group("plate", plan.plate_edge, plan.plate_loads, holes, fixing, plan.plate_turns));
             return groups;
@@ -145,12 +146,11 @@ private:
             std::vector<HeldHole> holes;
             for (std::size_t i = from; i < from + rows; ++i)
                 holes.push_back(held(plan.holes[i]));
-            const Hole& top = plan.holes[from];
-            const BracketPlan& place = plan.brackets[top.bracket];
+            const PlannedHole& top = plan.holes[from];
+            const BracketPlan& place = plan.brackets[top.place];
             const Length edge = plan.bracket ? top.z + plan.bracket->hole_drops.front() - plan.bracket->leg
                                              : top.z - plan.cleat_breadth / 2;
-            groups.push_back(
-                group(std::to_string(top.bracket + 1), edge, place.loads, holes, place.fixing, place.turns));
+            groups.push_back(group(std::to_string(top.place + 1), edge, place.loads, holes, place.fixing, place.turns));
         }
         return groups;
     }
@@ -223,12 +223,14 @@ Json rail_json(const RunPiece& rail, const PlanWriter& writer) {
     for (const LoadCase& hook : hold.loads)
         json["hooks"].push_back({{"at_m", hook.at_x}, {"down_n", hook.down_n}, {"moment_nm", hook.moment_nm}});
     json["places"] = Json::array();
-    for (const RailFixing& place : hold.places)
-        json["places"].push_back({{"x_m", place.x.in_metres()},
-                                  {"pull_n", place.demand.tension_n},
-                                  {"down_n", place.demand.down_n},
-                                  {"holds_n", {{"pull", place.strength.tension_n}, {"shear", place.strength.shear_n}}},
-                                  {"utilisation", used(place.utilisation)}});
+    for (const PlannedHole& place : hold.places)
+        if (!place.demands.empty())
+            json["places"].push_back(
+                {{"x_m", place.x.in_metres()},
+                 {"pull_n", place.demands.front().tension_n},
+                 {"down_n", place.demands.front().down_n},
+                 {"holds_n", {{"pull", place.strength.tension_n}, {"shear", place.strength.shear_n}}},
+                 {"utilisation", used(place.utilisation)}});
     return json;
 }
 
@@ -302,7 +304,7 @@ std::string plan_json(const Job& job, const Plan& plan, const Voice& voice) {
                                         {"z_m", nogging.z.in_metres()},
                                         {"fixings", nogging.holds.size()}});
         write_furniture(wall, *plan.walls[i], writer);
-        write_day(wall, job.walls[i], *plan.walls[i], writer);
+        write_day(wall, *plan.walls[i], writer);
         document["walls"].push_back(std::move(wall));
     }
     document["inventory"] = Json::array();

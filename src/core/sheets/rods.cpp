@@ -169,13 +169,18 @@ void Rods::collect_thing_lanes() {
                         lane.bands.push_back({band.from - system.panel / 2, band.to - system.panel / 2});
     });
     each(wall_.pieces, plan_.pieces, [&](const Piece& piece, const PiecePlan& plan) {
-        lane_of(piece.id, piece.name, {piece.left, piece.right()}, xs_of(plan.places));
+        lane_of(piece.id, piece.name, {piece.left, piece.right()}, xs_of(plan.holes));
     });
     each(wall_.boxes, plan_.boxes, [&](const WallBox& box, const BoxPlan& plan) {
         lane_of(box.id, box.name, {box.left, box.right()}, xs_of(plan.hang.holes));
     });
     each(wall_.hung, plan_.hung, [&](const HungCabinet& hung, const HungPlan& plan) {
         lane_of(hung.id, hung.unit.name, {hung.left, hung.left + hung.unit.width}, xs_of(plan.wanted.holes));
+    });
+    for_each_kind(ListedKinds{}, [&]<class Kind>() {
+        each(kept<Kind>(wall_), plan_.*plans_of<Kind>, [&](const Kind& thing, const ThingPlan& plan) {
+            lane_of(thing.id, plan.name, {thing.left, thing.right()}, xs_of(plan.holes));
+        });
     });
 }
 
@@ -322,13 +327,13 @@ void Rods::thing_heights(const auto& tick) const {
     });
     each(wall_.pieces, plan_.pieces, [&](const std::string& id, const Piece& piece, const PiecePlan& plan) {
         at(id, piece.height, false);
-        for (const RestraintPlace& place : plan.places)
+        for (const PlannedHole& place : plan.holes)
             at(id, place.z, true);
     });
     const auto unit = [&](const std::string& id, Length bottom, Length top, const UnitPlan& hang) {
         at(id, bottom, false);
         at(id, top, false);
-        for (const UnitHole& hole : hang.holes)
+        for (const PlannedHole& hole : hang.holes)
             at(id, hole.z, true);
     };
     each(wall_.boxes, plan_.boxes, [&](const std::string& id, const WallBox& box, const BoxPlan& plan) {
@@ -336,6 +341,15 @@ void Rods::thing_heights(const auto& tick) const {
     });
     each(wall_.hung, plan_.hung, [&](const std::string& id, const HungCabinet& hung, const HungPlan& plan) {
         unit(id, hung.top - hung.unit.height, hung.top, plan.wanted);
+    });
+    for_each_kind(ListedKinds{}, [&]<class Kind>() {
+        each(kept<Kind>(wall_), plan_.*plans_of<Kind>,
+             [&](const std::string& id, const Kind& thing, const ThingPlan& plan) {
+                 at(id, thing.bottom(), false);
+                 at(id, thing.top, true);
+                 for (const PlannedHole& hole : plan.holes)
+                     at(id, hole.z, true);
+             });
     });
 }
 
@@ -352,16 +366,16 @@ std::vector<Rods::HeightTick> Rods::height_ticks() const {
             continue;
         tick(shelf.height, false, {Part::shelf, shelf.id, 3, {}, shelf.height});
         // Of what stands at places the holes of one tell the heights of all.
-        for (const Hole& hole : plan_.shelves[s].holes)
-            if (!plan_.shelves[s].bracket || hole.bracket == plan_.shelves[s].holes.front().bracket)
-                tick(hole.z, false, {Part::hole, shelf.id, hole.bracket * 100 + hole.row, {}, hole.z});
+        for (const PlannedHole& hole : plan_.shelves[s].holes)
+            if (!plan_.shelves[s].bracket || hole.place == plan_.shelves[s].holes.front().place)
+                tick(hole.z, false, {Part::hole, shelf.id, hole.place * 100 + hole.row, {}, hole.z});
     }
     for (const RunPlan& run : plan_.runs)
         if (run.id == frame_.selected_run && !frame_.line_names)
             for (const UnitPlan& unit : run.units) {
                 if (unit.loaded_kg > 0 && unit.bottom > Length{})
                     tick(unit.bottom, true, {Part::unit, unit.unit_id, 0, {}, unit.bottom});
-                for (const UnitHole& hole : unit.holes)
+                for (const PlannedHole& hole : unit.holes)
                     tick(hole.z, false, {Part::unit_hole, unit.unit_id, 0, {}, hole.z});
             }
     thing_heights(tick);

@@ -131,7 +131,7 @@ private:
     }
 
     void hole(const UnitPlan& unit, std::size_t index) {
-        const UnitHole& hole = unit.holes[index];
+        const PlannedHole& hole = unit.holes[index];
         const bool sure = hole.hold == Hold::proved_stud || hole.hold == Hold::masonry;
         add(Circle{{scale_.x(hole.x), scale_.y(hole.z)},
                    std::max(0.4, 0.007 * scale_.per_metre),
@@ -232,8 +232,8 @@ Drawing draw_back_card(const CabinetUnit& unit, const UnitPlan& plan, double wid
     const double above = 2 * text;
     std::set<Length> columns; // from the unit's left edge
     std::set<Length> rows;    // below its top
-    for (const UnitHole& hole : plan.holes) {
-        columns.insert(hole.from_left);
+    for (const PlannedHole& hole : plan.holes) {
+        columns.insert(plan.from_left(hole));
         rows.insert(plan.top - hole.z);
     }
     // A tall unit is drawn broader than it is, so that its figures can be told apart.
@@ -268,8 +268,8 @@ Drawing draw_back_card(const CabinetUnit& unit, const UnitPlan& plan, double wid
     add(Text{{left - 0.6 * text, top + text}, say("right side", voice), 0.9 * text, Align::right, Ink::faint});
     add(Text{
         {left + w * across + 0.6 * text, top + text}, say("left side", voice), 0.9 * text, Align::left, Ink::faint});
-    for (const UnitHole& hole : plan.holes)
-        add(Circle{{x(hole.from_left), y(hole.z)}, 0.35 * text, Ink::hole, Fill::plain});
+    for (const PlannedHole& hole : plan.holes)
+        add(Circle{{x(plan.from_left(hole)), y(hole.z)}, 0.35 * text, Ink::hole, Fill::plain});
     const double bottom = top + h * up;
     for (const Length from_left : columns) {
         add(Line{{x(from_left), top}, {x(from_left), bottom + 0.6 * text}, Ink::tick, 0.2, Stroke::dashed});

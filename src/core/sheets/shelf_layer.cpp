@@ -40,12 +40,12 @@ public:
             place(i);
         if (!shelf_.held<Fixture>() && !shelf_.held<OnKeyholes>())
             boards();
-        for (const Hole& hole : plan_.holes)
+        for (const PlannedHole& hole : plan_.holes)
             add(Circle{{scale_.x(hole.x), scale_.y(hole.z)},
                        std::max(0.35, 0.006 * scale_.per_metre),
                        Ink::hole,
-                       carries(plan_.brackets[hole.bracket].hold) ? Fill::plain : Fill::none},
-                {Part::hole, shelf_.id, hole.bracket * 100 + hole.row, hole.x, hole.z});
+                       carries(plan_.brackets[hole.place].hold) ? Fill::plain : Fill::none},
+                {Part::hole, shelf_.id, hole.place * 100 + hole.row, hole.x, hole.z});
         add(Text{{scale_.x(shelf_.left), scale_.y(shelf_.height) - 0.5 * text_},
                  shelf_.name,
                  1.1 * text_,
@@ -135,7 +135,7 @@ private:
             if (const auto* cleats = shelf_.held<OnCleats>())
                 label = shelf_.underside() - cleats->breadth;
             if (!plan_.bracket && !shelf_.held<OnCleats>()) {
-                const Hole& hole = plan_.holes[i];
+                const PlannedHole& hole = plan_.holes[i];
                 add(Text{{scale_.x(hole.x) + 0.5 * text_, scale_.y(hole.z) + 0.9 * text_},
                          std::to_string(i + 1),
                          0.85 * text_,

@@ -46,8 +46,8 @@ std::string shelf_text(const Wall& wall, const Shelf& asked, const ShelfPlan& sh
                 say(stock(place.fixing->hole_diameter), voice), say(stock(place.fixing->drill_depth), voice),
                 say(ratio(place.fixing_utilisation), voice));
         text += "\n";
-        for (const Hole& hole : shelf.holes)
-            if (hole.bracket == i)
+        for (const PlannedHole& hole : shelf.holes)
+            if (hole.place == i)
                 text += fmt::format("    hole {} at {}, {} up\n", hole.row + 1, format(hole.x, voice.unit),
                                     format(hole.z, voice.unit));
     }
@@ -113,9 +113,9 @@ std::string run_text(const WallPlan& wall, const RunPlan& run, const Voice& voic
         if (unit.utilisation.known() && unit.tension_n + unit.shear_n > 0)
             text += fmt::format(", used to {}", say(ratio(unit.utilisation), voice));
         text += "\n";
-        for (const UnitHole& hole : unit.holes)
+        for (const PlannedHole& hole : unit.holes)
             text += fmt::format("    hole at {}, {} up; inside {} from the left; {}\n", format(hole.x, voice.unit),
-                                format(hole.z, voice.unit), format(hole.inside_left, voice.unit),
+                                format(hole.z, voice.unit), format(unit.inside_left(hole), voice.unit),
                                 say(words(hole.hold), voice));
     }
     for (const RunPiece& piece : run.pieces)

@@ -52,7 +52,7 @@ private:
         Table table{
             "marks", {"wall", "item", "what", "x_mm", "z_mm", "above_floor_now_mm", "holds_in", "fixing", "made"}, {}};
         each_wall([&](const Wall& wall, const WallPlan& plan) {
-            for (const WallMark& mark : marks_of(wall, plan))
+            for (const WallMark& mark : marks_of(plan))
                 table.rows.push_back({wall.name, mark.item, said(mark.what), mm(mark.x), mm(mark.z), mm(mark.above_now),
                                       mark.kind == MarkKind::hole ? std::string{words(mark.hold)} : "",
                                       mark.fixing ? mark.fixing->name : "", mark.made ? "yes" : "no"});
@@ -76,7 +76,7 @@ private:
                      "shear_n", "provenance", "number"},
                     {}};
         each_wall([&](const Wall& wall, const WallPlan& plan) {
-            for (const WallMark& mark : marks_of(wall, plan)) {
+            for (const WallMark& mark : marks_of(plan)) {
                 if (!mark.fixing)
                     continue;
                 const Fixing& f = *mark.fixing;
@@ -93,10 +93,10 @@ private:
                 const auto same = std::ranges::find_if(
                     table.rows, [&](const auto& other) { return std::equal(row.begin(), row.end(), other.begin()); });
                 if (same != table.rows.end()) {
-                    same->back() = std::to_string(std::stoi(same->back()) + 1);
+                    same->back() = std::to_string(std::stoul(same->back()) + mark.screws);
                     continue;
                 }
-                row.push_back("1");
+                row.push_back(std::to_string(mark.screws));
                 table.rows.push_back(std::move(row));
             }
         });

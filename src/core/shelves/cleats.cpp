@@ -12,9 +12,7 @@
 namespace yes_square {
 namespace {
 
-constexpr Length end_inset = 40_mm;      ///< of a cleat's first and last screw (house rule)
-constexpr Length masonry_every = 300_mm; ///< screws along a back strip in masonry (house rule)
-constexpr Length near_corner = 10_mm;    ///< a shelf's end this near the wall's is at the corner
+constexpr Length near_corner = 10_mm; ///< a shelf's end this near the wall's is at the corner
 
 /// How far the wall at an end leans over a depth, more than 0 where it narrows the front.
 Length lean_of(const std::optional<Neighbour>& neighbour, bool at_corner, Length entered, Length depth) {
@@ -102,15 +100,16 @@ private:
         if (framed) {
             // Screws go where studs of that wall are, and nobody has found any on a wall that was not surveyed.
             for (const Length stud : cleat.wall_known ? neighbour->studs : std::vector<Length>{})
-                if (stud >= end_inset / 2 && stud <= cleat.length - end_inset / 2)
+                if (stud >= site_.rules.strips.end_inset / 2 && stud <= cleat.length - site_.rules.strips.end_inset / 2)
                     places.push_back(stud.in_metres());
             cleat.screws = places.size();
             cleat.few_studs = places.size() < 2;
         } else {
             // Screws in one place hold no strip.
-            const double reach = std::max(0.0, (cleat.length - 2 * end_inset).in_metres());
-            for (int i = 0; i < how_.screws && reach > end_inset.in_metres(); ++i)
-                places.push_back(end_inset.in_metres() + reach * (how_.screws > 1 ? i / (how_.screws - 1.0) : 0.5));
+            const double reach = std::max(0.0, (cleat.length - 2 * site_.rules.strips.end_inset).in_metres());
+            for (int i = 0; i < how_.screws && reach > site_.rules.strips.end_inset.in_metres(); ++i)
+                places.push_back(site_.rules.strips.end_inset.in_metres() +
+                                 reach * (how_.screws > 1 ? i / (how_.screws - 1.0) : 0.5));
         }
         cleat.screws = places.size();
         if (places.empty() || cleat.few_studs) {
@@ -138,14 +137,16 @@ private:
         const Length z = shelf_.underside() - how_.breadth / 2;
         std::vector<Length> xs;
         if (site_.masonry() || site_.open_framing()) {
-            const Length reach = std::max(Length{}, shelf_.length - 2 * end_inset);
-            const auto spaces = std::max<std::int64_t>(1, (reach.in_nanometres() + masonry_every.in_nanometres() - 1) /
-                                                              masonry_every.in_nanometres());
-            for (std::int64_t i = 0; i <= spaces && shelf_.length > 2 * end_inset; ++i)
-                xs.push_back(shelf_.left + end_inset + reach * i / spaces);
+            const Length reach = std::max(Length{}, shelf_.length - 2 * site_.rules.strips.end_inset);
+            const auto spaces = std::max<std::int64_t>(
+                1, (reach.in_nanometres() + site_.rules.strips.masonry_every.in_nanometres() - 1) /
+                       site_.rules.strips.masonry_every.in_nanometres());
+            for (std::int64_t i = 0; i <= spaces && shelf_.length > 2 * site_.rules.strips.end_inset; ++i)
+                xs.push_back(shelf_.left + site_.rules.strips.end_inset + reach * i / spaces);
         } else if (const Framing* framing = site_.timber()) {
             for (const Stud& stud : site_.survey.studs)
-                if (stud.centre >= shelf_.left + end_inset && stud.centre <= shelf_.right() - end_inset &&
+                if (stud.centre >= shelf_.left + site_.rules.strips.end_inset &&
+                    stud.centre <= shelf_.right() - site_.rules.strips.end_inset &&
                     holds_usual_screw(*framing, stud, site_.rules))
                     xs.push_back(stud.centre);
         }
@@ -169,7 +170,10 @@ private:
                         const Length sure = to_edge_of(*site_.timber(), stud, xs[i], site_.rules);
                         to_edge = to_edge ? std::min(*to_edge, sure) : sure;
                     }
-            Hole hole{i, 0, xs[i], z, site_.survey.floor.above_floor_now(xs[i], z)};
+            PlannedHole hole;
+            hole.place = i;
+            hole.x = xs[i];
+            hole.z = z;
             hole.demands = {demand_of(load, 0, how_, duration_stored)};
             if (loads_.accidental_n > 0)
                 hole.demands.push_back(demand_of(load, loads_.accidental_n, how_, duration_people));
@@ -188,7 +192,7 @@ private:
             fix(cleat, site_.wall, plan_.brackets.front().hold, demands, to_edge);
             for (std::size_t i = 0; i < xs.size() && cleat.fixing; ++i) {
                 BracketPlan& place = plan_.brackets[i];
-                Hole& hole = plan_.holes[i];
+                PlannedHole& hole = plan_.holes[i];
                 place.fixing = cleat.fixing;
                 hole.strength = cleat.fixing->strength();
                 hole.utilisation = utilisation_of(hole.strength, place.hold, hole.demands);
@@ -217,8 +221,7 @@ DrivenThrough driven_through_cleat(Length thickness, Species wood) {
 }
 
 HoleDemand cleat_screw_demand(double load_n, Length breadth, Length thickness, double duration) {
-    constexpr Length least_pivot = 5_mm;
-    const double lever = (breadth / 2 - least_pivot).in_metres();
+    const double lever = (breadth / 2 - cleat_pivot).in_metres();
     const double moment = load_n * thickness.in_metres() / 2;
     // One too low to have a lever over its edge is held by nothing.
     return {lever > 0 ? moment / lever : std::numeric_limits<double>::infinity(), load_n, duration};

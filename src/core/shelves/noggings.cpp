@@ -26,8 +26,8 @@ std::vector<Nogging> noggings_of(const Wall& wall, const WallSurvey& survey, con
 
     std::vector<Wanted> wanted;
     for (const ShelfPlan& shelf : shelves)
-        for (const Hole& hole : shelf.holes)
-            if (shelf.brackets[hole.bracket].hold == Hold::nogging) {
+        for (const PlannedHole& hole : shelf.holes)
+            if (hole.hold == Hold::nogging) {
                 const auto next = std::ranges::upper_bound(studs, hole.x);
                 wanted.push_back({static_cast<std::size_t>(next - studs.begin()), {shelf.name, hole.x, hole.z}});
             }

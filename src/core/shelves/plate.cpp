@@ -106,7 +106,10 @@ void hang_on_plate(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
         place.x = hung.left + hole.across;
         place.hold = hold_of_hole(place.x, site, diameter, place.stud);
         const Length z = hung.top - hole.down;
-        plan.holes.push_back({i, 0, place.x, z, site.survey.floor.above_floor_now(place.x, z)});
+        PlannedHole& drilled = plan.holes.emplace_back();
+        drilled.place = i;
+        drilled.x = place.x;
+        drilled.z = z;
         if (carries(place.hold)) {
             places.push_back({hole.across.in_metres(), (hung.height - hole.down).in_metres(),
                               plate.thickness >= thin_plate || hole.down == top_row});
@@ -165,7 +168,7 @@ void hang_on_plate(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     const auto choice = choose_fixing(site.catalogue, site.rules, site.wall, weakest, parts);
     for (std::size_t n = 0; n < carrying.size(); ++n) {
         BracketPlan& place = plan.brackets[carrying[n]];
-        Hole& hole = plan.holes[carrying[n]];
+        PlannedHole& hole = plan.holes[carrying[n]];
         for (const HoleDemand& demand : hole.demands) {
             place.tension_n = std::max(place.tension_n, demand.tension_n);
             place.shear_n = std::max(place.shear_n, demand.shear_n());

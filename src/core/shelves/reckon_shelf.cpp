@@ -1,16 +1,17 @@
 #include "core/shelves/reckon_shelf.hpp"
 
-#include "core/fixings/drilling.hpp"
 #include "core/shelves/cleats.hpp"
 #include "core/shelves/plate.hpp"
 #include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_cures.hpp"
+#include "core/shelves/shelf_parts.hpp"
 #include "core/shelves/shelf_steps.hpp"
 #include "core/shelves/shelf_workings.hpp"
 
 #include "core/fixings/choose_fixing.hpp"
 
 #include "core/site/guarded.hpp"
+#include "core/site/plan_hole.hpp"
 
 #include <algorithm>
 
@@ -33,46 +34,57 @@ std::vector<BoardPiece> pieces_of(const Shelf& shelf) {
     return pieces;
 }
 
-/// How much of its place's fixing a hole uses.
-void weigh_hole(Hole& hole, const BracketPlan& place) {
-    if (!place.fixing)
-        return;
-    hole.strength = place.fixing->strength();
-    hole.utilisation = utilisation_of(hole.strength, place.hold, hole.demands);
+/// What its wall screws pass before the wall, where that is wood and has to be drilled.
+Length drilled_part(const Shelf& shelf) {
+    const auto* rail = shelf.held<HookRail>();
+    const auto* cleats = shelf.held<OnCleats>();
+    return rail ? rail->board : cleats ? cleats->thickness : Length{};
 }
 
 /// The wall holes of what stands at the places, tier by tier.
-void drill(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
+void drill(const Shelf& shelf, ShelfPlan& plan) {
     const auto& drops = plan.bracket->hole_drops;
     const int tiers = plan.one_leg ? 1 : shelf.tiers;
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
-        if (plan.brackets[i].hanger)
+        const BracketPlan& place = plan.brackets[i];
+        if (place.hanger)
             continue;
         for (int tier = 0; tier < tiers; ++tier)
             for (std::size_t row = 0; row < drops.size(); ++row) {
-                const Length x = plan.brackets[i].x;
-                const Length z = shelf.top_of(tier) - shelf.thickness + plan.leg_over - drops[row];
-                Hole hole{i, row + static_cast<std::size_t>(tier) * drops.size(), x, z,
-                          site.survey.floor.above_floor_now(x, z)};
-                if (row < plan.brackets[i].row_demands.size()) // a rod that cannot be set bears nothing
-                    hole.demands = plan.brackets[i].row_demands[row];
-                weigh_hole(hole, plan.brackets[i]);
-                plan.holes.push_back(std::move(hole));
+                PlannedHole& hole = plan.holes.emplace_back();
+                hole.place = i;
+                hole.row = row + static_cast<std::size_t>(tier) * drops.size();
+                hole.x = place.x;
+                hole.z = shelf.top_of(tier) - shelf.thickness + plan.leg_over - drops[row];
+                if (row < place.row_demands.size()) // a rod that cannot be set bears nothing
+                    hole.demands = place.row_demands[row];
+                if (!place.fixing)
+                    continue;
+                hole.strength = place.fixing->strength();
+                hole.utilisation = utilisation_of(hole.strength, place.hold, hole.demands);
             }
     }
 }
 
-/// How wide each hole is: as drilled, or as the fixing needs at the least.
-void widen(ShelfPlan& plan, const Shelf& shelf) {
+/// What its place and the wall say of each hole.
+void plan_holes(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     const HungPlate hung = plate_of(shelf);
-    for (Hole& hole : plan.holes) {
-        const auto& fixing = plan.brackets[hole.bracket].fixing;
-        const Length through = plan.bracket ? plan.bracket->hole_diameter
-                               : hung.plate ? hung.plate->hole_diameter
-                                            : Length{};
-        hole.radius =
-            std::max({through, fixing ? fixing->hole_diameter : Length{}, fixing ? fixing->clearance : Length{}}) / 2;
+    for (PlannedHole& hole : plan.holes) {
+        const BracketPlan& place = plan.brackets[hole.place];
+        hole.item = shelf.id;
+        hole.what = plan.bracket ? Sentence{"{0}: bracket {1}, hole {2}",
+                                            {shelf.name, count(hole.place + 1), count(hole.row + 1)}}
+                                 : Sentence{"{0}: hole {1}", {shelf.name, count(hole.place + 1)}};
+        hole.hold = place.hold;
+        hole.stud = place.stud;
+        hole.fixing = place.fixing;
+        hole.through = drilled_part(shelf);
+        hole.drilled = plan.bracket ? plan.bracket->hole_diameter : hung.plate ? hung.plate->hole_diameter : Length{};
+        plan_hole(site, hole);
     }
+    if (!plan.holes.empty() || !plan.cleats.empty())
+        plan.lines = {
+            {false, {"{0}: underside of its board", {shelf.name}}, shelf.left, shelf.underside(), shelf.right()}};
 }
 
 /// Along the wall at places that the program seeks.
@@ -98,40 +110,13 @@ void hang_at_places(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     plan.right_overhang = shelf.length - places.back();
     if (shelf.held<OnBrackets>() || shelf.held<OnStandards>())
         plan.shelf_screw = shelf_screw_length(site.catalogue, site.rules, shelf.thickness, bracket.thickness);
-    drill(shelf, site, plan);
-    widen(plan, shelf);
+    drill(shelf, plan);
+    plan_holes(shelf, site, plan);
     check_bracket_choice(shelf, site, plan);
     check_hold(shelf, site, plan);
     check_strength(shelf, site, plan, weighed);
     check_clearances(shelf, site, plan);
     check_looks(shelf, site, plan);
-}
-
-/// What its wall screws pass before the wall, where that is wood and has to be drilled.
-Length drilled_part(const Shelf& shelf) {
-    const auto* rail = shelf.held<HookRail>();
-    const auto* cleats = shelf.held<OnCleats>();
-    return rail ? rail->board : cleats ? cleats->thickness : Length{};
-}
-
-/// What to drill for all its fixings, alike passes together, in order.
-std::vector<DrillRow> drilling_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) {
-    std::vector<DrillRow> rows;
-    for (const Hole& hole : plan.holes) {
-        const BracketPlan& place = plan.brackets[hole.bracket];
-        if (!place.fixing || place.hanger)
-            continue;
-        const bool service = strip_at(site.survey.strips, hole.x, hole.z, hole.radius);
-        for (const DrillPass& pass : drill_passes(site.wall, *place.fixing, drilled_part(shelf), service)) {
-            const auto same = std::ranges::find(rows, pass, &DrillRow::pass);
-            if (same == rows.end())
-                rows.push_back({pass, {hole.bracket}});
-            else if (same->places.back() != hole.bracket)
-                same->places.push_back(hole.bracket);
-        }
-    }
-    std::ranges::stable_sort(rows, drilled_before, &DrillRow::pass);
-    return rows;
 }
 
 } // namespace
@@ -159,7 +144,7 @@ ShelfPlan draft_shelf(const Shelf& shelf, const WallSite& site) {
                 hang_on_cleats(shelf, site, plan);
             else
                 hang_on_plate(shelf, site, plan);
-            widen(plan, shelf);
+            plan_holes(shelf, site, plan);
             check_board_strength(shelf, site, plan);
             check_clearances(shelf, site, plan);
         }
@@ -170,11 +155,12 @@ ShelfPlan draft_shelf(const Shelf& shelf, const WallSite& site) {
 ShelfPlan reckon_shelf(const Shelf& shelf, const WallSite& site) {
     return guarded(draft_shelf(shelf, site), shelf.name, [&](ShelfPlan& plan) {
         add_cures(shelf, site, plan);
+        plan.parts = cut_for(shelf, site, plan);
         if (plan.bracket)
             plan.alternatives =
                 alternatives_to(std::move(plan.alternatives.front()), shelf, site, *carrier_of(shelf, site));
         if (!plan.brackets.empty() || !plan.cleats.empty()) {
-            plan.drilling = drilling_of(shelf, site, plan);
+            plan.supplies = bought_for(shelf, site, plan);
             plan.workings = workings_of(shelf, site, plan);
             plan.steps = steps_of(shelf, site, plan);
         }

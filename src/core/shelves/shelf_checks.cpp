@@ -262,17 +262,17 @@ void check_hole_spacing(const Shelf& shelf, const WallSite& site, ShelfPlan& pla
     const Length apart = site.masonry() ? driven_apart * fixing.hole_diameter
                                         : (fixing.coach ? coach_apart : driven_apart) * fixing.clearance;
     // Two holes of one place or plate that are near enough to break the wall between them; of places alike, once.
-    const auto too_near = [&](const Hole& a, const Hole& b) -> std::optional<Length> {
-        const BracketPlan& one = plan.brackets[a.bracket];
-        const BracketPlan& other = plan.brackets[b.bracket];
+    const auto too_near = [&](const PlannedHole& a, const PlannedHole& b) -> std::optional<Length> {
+        const BracketPlan& one = plan.brackets[a.place];
+        const BracketPlan& other = plan.brackets[b.place];
         if (!carries(one.hold) || !carries(other.hold) || (!site.masonry() && one.stud != other.stud) ||
-            (plan.bracket && a.bracket != b.bracket))
+            (plan.bracket && a.place != b.place))
             return std::nullopt;
         const Length off = Length::nearest_to_metres(std::hypot((a.x - b.x).in_metres(), (a.z - b.z).in_metres()));
         return off < apart ? std::optional{off} : std::nullopt;
     };
     for (std::size_t i = 1; i < plan.holes.size(); ++i) {
-        if (plan.bracket && plan.holes[i].bracket != plan.holes.front().bracket)
+        if (plan.bracket && plan.holes[i].place != plan.holes.front().place)
             break;
         for (std::size_t k = 0; k < i; ++k)
             if (const auto off = too_near(plan.holes[k], plan.holes[i]))
@@ -287,7 +287,7 @@ void check_hole_spacing(const Shelf& shelf, const WallSite& site, ShelfPlan& pla
     }
     if (!site.masonry())
         return;
-    const auto near_edge = [&](const Hole& hole) {
+    const auto near_edge = [&](const PlannedHole& hole) {
         if ((site.wall.left_end == WallEnd::open && hole.x < apart) ||
             (site.wall.right_end == WallEnd::open && site.wall.length - hole.x < apart))
             return true;
@@ -297,12 +297,12 @@ void check_hole_spacing(const Shelf& shelf, const WallSite& site, ShelfPlan& pla
                    hole.z < box.top + apart;
         });
     };
-    for (const Hole& hole : plan.holes)
+    for (const PlannedHole& hole : plan.holes)
         if (near_edge(hole)) {
             add_check(plan.checks, CheckCode::holes_close, Severity::warning,
                       {of(shelf, "Bracket {0} drills within {1} (10 diameters) of a free edge of the masonry",
                           "No. {0} drills within {1} (10 diameters) of a free edge of the masonry"),
-                       {count(hole.bracket + 1), quantity(apart)}},
+                       {count(hole.place + 1), quantity(apart)}},
                       quantity(apart), hole.x, hole.z);
             return;
         }
@@ -468,10 +468,10 @@ void check_leg(const Box& leg, std::size_t i, const Shelf& shelf, const WallSite
 
 void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
-        for (const Strip& strip : site.survey.strips) {
-            const auto inside = std::ranges::find_if(plan.holes, [&](const Hole& hole) {
-                return hole.bracket == i && strip.meets(hole.x, hole.z, hole.radius);
-            });
+        for (std::size_t s = 0; s < site.survey.strips.size(); ++s) {
+            const Strip& strip = site.survey.strips[s];
+            const auto inside = std::ranges::find_if(
+                plan.holes, [&](const PlannedHole& hole) { return hole.place == i && hole.in_strip(s); });
             if (inside != plan.holes.end())
                 add_check(plan.checks, CheckCode::in_service_strip, Severity::error,
                           {strip.basis == Strip::Basis::inferred

@@ -322,7 +322,7 @@ private:
         if (site_.open_framing())
             for (const Length by : nudges)
                 moves.insert(moves.end(), {by, -by});
-        for (const Hole& hole : plan_.holes)
+        for (const PlannedHole& hole : plan_.holes)
             for (const Stud& stud : site_.survey.studs)
                 if (stud.state != StudState::assumed)
                     moves.push_back(stud.centre - hole.x);
@@ -372,7 +372,7 @@ private:
     void slide_out_of_strip(Check& check) const {
         Length lowest = plan_.holes.front().z;
         Length highest = lowest;
-        for (const Hole& hole : plan_.holes) {
+        for (const PlannedHole& hole : plan_.holes) {
             lowest = std::min(lowest, hole.z);
             highest = std::max(highest, hole.z);
         }

@@ -263,7 +263,7 @@ private:
             std::ranges::count_if(plan_.brackets, [](const BracketPlan& place) { return carries(place.hold); }));
         for (std::size_t i = 0; i < plan_.brackets.size(); ++i) {
             const BracketPlan& place = plan_.brackets[i];
-            const Hole& hole = plan_.holes[i];
+            const PlannedHole& hole = plan_.holes[i];
             if (!carries(place.hold) && site_.open_framing())
                 add(CheckCode::hole_must_hold, Severity::error,
                     {"Hole {0} at {1} falls on a stud's edge, which would split, and leaves a nogging no room: move it "

@@ -92,8 +92,8 @@ private:
 
     void mark_holes() {
         for (std::size_t i = 0; i < plan_.holes.size(); ++i) {
-            const Hole& hole = plan_.holes[i];
-            if (carries(plan_.brackets[hole.bracket].hold))
+            const PlannedHole& hole = plan_.holes[i];
+            if (carries(plan_.brackets[hole.place].hold))
                 say({"Hole {0}: mark it at {1} from the reference end, {2} above the datum",
                      {count(i + 1), quantity(hole.x), quantity(hole.z)}});
             else

@@ -119,7 +119,7 @@ private:
                 std::max(strain.fixing, fixing ? utilisation_of(strength, hold, demands).number() : infinite);
         };
         for (std::size_t i = 0; i < plan_.holes.size() && i < now.holes.size(); ++i)
-            if (const BracketPlan& place = plan_.brackets[plan_.holes[i].bracket]; carries(place.hold))
+            if (const BracketPlan& place = plan_.brackets[plan_.holes[i].place]; carries(place.hold))
                 note(place.fixing, plan_.holes[i].strength, place.hold, now.holes[i].demands);
         for (std::size_t i = 0; i < now.cleats.size(); ++i)
             note(plan_.cleats[i].fixing, plan_.cleats[i].fixing ? plan_.cleats[i].fixing->strength() : FixingStrength{},

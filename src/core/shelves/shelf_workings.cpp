@@ -206,9 +206,9 @@ private:
         if (!place.fixing)
             return;
         const Fixing& fixing = *place.fixing;
-        const Hole* worst = nullptr;
-        for (const Hole& hole : plan_.holes)
-            if (hole.bracket == i && (!worst || hole.utilisation > worst->utilisation))
+        const PlannedHole* worst = nullptr;
+        for (const PlannedHole& hole : plan_.holes)
+            if (hole.place == i && (!worst || hole.utilisation > worst->utilisation))
                 worst = &hole;
         std::vector<HoleDemand> of_hanger;
         for (const auto& row : place.row_demands)
@@ -256,8 +256,8 @@ private:
     /// Of the holes at one place: those at the others are as high.
     void heights() {
         if (plan_.bracket) {
-            for (const Hole& hole : plan_.holes) {
-                if (hole.bracket != plan_.holes.front().bracket)
+            for (const PlannedHole& hole : plan_.holes) {
+                if (hole.place != plan_.holes.front().place)
                     break;
                 const std::size_t rows = plan_.bracket->hole_drops.size();
                 const auto tier = static_cast<int>(hole.row / rows);

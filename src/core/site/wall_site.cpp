@@ -17,6 +17,10 @@ Length WallSite::screw_place(const std::string& item, const Stud& stud) const {
     return made == wall.made.end() ? stud.centre : made->x;
 }
 
+Length highest_top(const Wall& wall) {
+    return wall.height - wall.cornice_height - 100_mm;
+}
+
 Box board_box(const Shelf& shelf) {
     return {shelf.left, shelf.right(), shelf.underside(), shelf.height};
 }

@@ -26,6 +26,9 @@ struct WallSite {
     Length screw_place(const std::string& item, const Stud& stud) const;
 };
 
+/// Where the top of a new thing may come at the highest: 100 mm under ceiling or cornice (house rule).
+Length highest_top(const Wall& wall);
+
 /// A rectangle on the wall.
 struct Box {
     Length left;

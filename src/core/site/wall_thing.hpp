@@ -25,4 +25,10 @@ std::vector<WallThing> room_of(const WallBox& box);
 std::vector<WallThing> room_of(const HungCabinet& hung);
 std::vector<WallThing> room_of(const LightFeed& feed);
 
+/// Of a listed kind, which says where it is and how far it stands out.
+template <class Kind>
+std::vector<WallThing> room_of(const Kind& thing) {
+    return {{thing.id, name_of(thing), {thing.left, thing.right(), thing.bottom(), thing.top}, thing.depth()}};
+}
+
 } // namespace yes_square

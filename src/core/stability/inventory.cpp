@@ -31,12 +31,10 @@ bool may_fall(const std::vector<Check>& checks) {
 
 InventoryRow row_of(const Wall& wall, const Piece& piece, const PiecePlan& plan) {
     InventoryRow row{
-        wall.name,          piece.name, piece.height, piece.mass_kg, plan.verdict, words(piece.restraint.kind),
-        plan.places.size(), {}};
+        wall.name,         piece.name, piece.height, piece.mass_kg, plan.verdict, words(piece.restraint.kind),
+        plan.holes.size(), {}};
     if (piece.restraint.kind != RestraintKind::none)
         row.each_n = plan.each_n;
-    if (may_fall(plan.checks))
-        row.verdict = PieceVerdict::unsafe;
     return row;
 }
 
@@ -49,8 +47,8 @@ InventoryRow row_of(const Wall& wall, const CabinetUnit& unit, const UnitPlan& p
                      0,         {}};
     std::optional<std::size_t> last;
     bool sure = true;
-    for (const UnitHole& hole : plan.holes) {
-        if (hole.rail > 0 || (hole.stud && hole.stud == last))
+    for (const PlannedHole& hole : plan.holes) {
+        if (hole.row > 0 || (hole.stud && hole.stud == last))
             continue;
         last = hole.stud;
         ++row.places;

@@ -91,9 +91,9 @@ std::vector<Working> workings_of(const Piece& piece, const PiecePlan& plan, cons
     // One place bears all, each of two or more its share, and none less than the test's load.
     Working each{"each", {"One of them must bear"}, "max({0} x {1}, {2})", {}, force(plan.each_n), restraint_test};
     each.terms = {{"all together", force(plan.needs_n), statics},
-                  {"share of each", ratio(plan.places.size() > 1 ? rules.pair_share : 1.0), house},
+                  {"share of each", ratio(plan.holes.size() > 1 ? rules.pair_share : 1.0), house},
                   {"least strength", force(rules.restraint_least_n), restraint_test}};
-    each.facts.push_back({"places that count: {0}", {count(plan.places.size())}});
+    each.facts.push_back({"places that count: {0}", {count(plan.holes.size())}});
     if (slope_cosine(piece.restraint) < 1) {
         each.sum = "max({0} x {1}, {2}) / {3}";
         each.terms.push_back({"for a sloping strap", ratio(slope_cosine(piece.restraint)), statics});
@@ -101,7 +101,7 @@ std::vector<Working> workings_of(const Piece& piece, const PiecePlan& plan, cons
     workings.push_back(std::move(each));
     if (plan.fixing && plan.fixing_utilisation.known()) {
         Working fixing =
-            used_working("fixing", {"The screw is used to"}, plan.fixing->strength(), plan.places.front().hold,
+            used_working("fixing", {"The screw is used to"}, plan.fixing->strength(), plan.holes.front().hold,
                          {{plan.each_n, 0, duration_people}}, plan.fixing->source);
         fixing.facts.push_back(
             {"{0}, {1} long, {2} of it in the wood or masonry",
@@ -132,7 +132,7 @@ std::vector<Step> steps_of(const Piece& piece, const PiecePlan& plan, const Wall
         step({"Clear the errors first: as it stands {0} is not held", {piece.name}}, true);
     step({"Empty it and take its drawers out; set it where it stays and pack its feet level, none of them loose"});
     phase = Phase::mark;
-    for (const RestraintPlace& place : plan.places)
+    for (const PlannedHole& place : plan.holes)
         step({"Mark {0} from the reference end, {1} up", {quantity(place.x), quantity(place.z)}});
     const Length gap = gap_behind(piece, site.wall);
     phase = Phase::hang;

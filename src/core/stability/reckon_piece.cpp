@@ -21,7 +21,8 @@ bool decides(const TipCase& tip, const Piece& piece) {
 
 /// Whether what holds it is all that it should be.
 bool holds(const Piece& piece, const PiecePlan& plan) {
-    return !plan.places.empty() && std::ranges::none_of(plan.places, &RestraintPlace::in_strip) &&
+    return !plan.holes.empty() &&
+           std::ranges::none_of(plan.holes, [](const PlannedHole& hole) { return hole.in_strip(); }) &&
            plan.fixing_utilisation.within() &&
            (!has_hardware(piece.restraint.kind) || plan.rating_utilisation.within()) &&
            (piece.restraint.kind != RestraintKind::cleat || plan.frame_screws > 0);
@@ -149,17 +150,17 @@ private:
                 hold_it(refused);
             return;
         }
-        if (plan_.places.empty())
+        if (plan_.holes.empty())
             return none_counts();
-        if (plan_.places.front().in_strip)
+        if (plan_.holes.front().in_strip())
             advise(add(CheckCode::in_service_strip, Severity::error,
                        {"{0}: its only place at {1} lies where a hidden service is likely",
-                        {piece_.name, quantity(plan_.places.front().x)}}),
+                        {piece_.name, quantity(plan_.holes.front().x)}}),
                    {"Find the service with a detector, and isolate it; or hold it at another height"});
-        if (plan_.places.size() < static_cast<std::size_t>(std::max(1, how_.number)))
+        if (plan_.holes.size() < static_cast<std::size_t>(std::max(1, how_.number)))
             advise(add(CheckCode::restraint_few, Severity::note,
                        {"{0}: proved studs behind it: {1}; one place bears all of it",
-                        {piece_.name, count(plan_.places.size())}}),
+                        {piece_.name, count(plan_.holes.size())}}),
                    {"Prove another, or put a nogging or a cleat across two studs"});
         fixing();
         hardware();
@@ -265,11 +266,33 @@ private:
     PiecePlan& plan_;
 };
 
+constexpr Length cleat_breadth = 60_mm;
+
+/// The cleat it is screwed to, and what holds it there.
+void list_parts(const Piece& piece, PiecePlan& plan) {
+    const auto add = [&](KitGroup group, std::string item, Sentence name, std::size_t number) {
+        if (number > 0)
+            plan.supplies.push_back({group, std::move(item), std::move(name), number});
+    };
+    if (piece.restraint.kind == RestraintKind::cleat)
+        plan.parts.push_back(
+            strip_part(piece.id, {"cleat of {0}", {piece.name}}, piece.width, cleat_breadth, piece.restraint.through));
+    if (piece.restraint.kind == RestraintKind::straps)
+        add(KitGroup::hardware, "strap", {"Tipping strap"}, plan.holes.size());
+    if (piece.restraint.kind == RestraintKind::top_brackets)
+        add(KitGroup::hardware, "angle bracket", {"Angle bracket"}, plan.holes.size());
+    add(KitGroup::fixings, "frame screw", {"Screw #8 or thicker, frame to cleat"}, plan.frame_screws);
+}
+
 } // namespace
 
 PiecePlan reckon_piece(const Piece& piece, const WallSite& site) {
     PiecePlan plan = without_words(piece, site);
     PieceChecker{piece, site, plan}.check();
+    // Whatever its cases say: a restraint that is wrong is trusted by whoever lives with it.
+    if (std::ranges::any_of(plan.checks, [](const Check& check) { return check.severity == Severity::error; }))
+        plan.verdict = PieceVerdict::unsafe;
+    list_parts(piece, plan);
     plan.workings = workings_of(piece, plan, site);
     plan.steps = steps_of(piece, plan, site);
     return plan;

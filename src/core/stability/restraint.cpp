@@ -1,6 +1,7 @@
 #include "core/stability/restraint.hpp"
 
 #include "core/fixings/choose_fixing.hpp"
+#include "core/site/plan_hole.hpp"
 #include "core/stability/tipping.hpp"
 
 #include <algorithm>
@@ -9,15 +10,21 @@
 namespace yes_square {
 namespace {
 
-constexpr Length usual_radius = 3_mm; ///< of a hole before its screw is chosen
+constexpr Length usual_radius = 3_mm; ///< of a hole at the least, and before its screw is chosen
 constexpr Length side_inset = 30_mm;  ///< of a fixing from the piece's sides (house rule)
 
 /// Places behind the piece that may count, left to right.
-std::vector<RestraintPlace> places_behind(const Piece& piece, const WallSite& site, Length z) {
-    std::vector<RestraintPlace> places;
+std::vector<PlannedHole> places_behind(const Piece& piece, const WallSite& site, Length z) {
+    std::vector<PlannedHole> places;
     const auto add = [&](Length x, Hold hold, std::optional<std::size_t> stud) {
-        const bool in_strip = strip_at(site.survey.strips, x, z, usual_radius);
-        places.push_back({x, z, site.survey.floor.above_floor_now(x, z), hold, stud, in_strip});
+        PlannedHole& place = places.emplace_back();
+        place.item = piece.id;
+        place.x = x;
+        place.z = z;
+        place.hold = hold;
+        place.stud = stud;
+        place.drilled = 2 * usual_radius;
+        plan_hole(site, place);
     };
     const Length from = piece.left + side_inset;
     const Length to = piece.right() - side_inset;
@@ -36,12 +43,12 @@ std::vector<RestraintPlace> places_behind(const Piece& piece, const WallSite& si
 }
 
 /// So many of them, the outermost first: spread evenly over what there is.
-std::vector<RestraintPlace> spread(const std::vector<RestraintPlace>& all, std::size_t number) {
+std::vector<PlannedHole> spread(const std::vector<PlannedHole>& all, std::size_t number) {
     if (all.size() <= number)
         return all;
     if (number == 1)
         return {all[all.size() / 2]};
-    std::vector<RestraintPlace> chosen;
+    std::vector<PlannedHole> chosen;
     for (std::size_t i = 0; i < number; ++i)
         chosen.push_back(all[i * (all.size() - 1) / (number - 1)]);
     return chosen;
@@ -122,26 +129,30 @@ void hold_piece(const Piece& piece, const WallSite& site, PiecePlan& plan) {
     const auto wanted = static_cast<std::size_t>(std::max(1, how.number));
     const bool refused = how.kind == RestraintKind::none || refusal(piece, site.rules);
     if (how.kind != RestraintKind::none && !how.in_lining)
-        plan.places = places_behind(piece, site, fixing_height(piece, site.rules.tipping));
-    const bool in_strips = std::ranges::any_of(plan.places, &RestraintPlace::in_strip);
-    std::vector<RestraintPlace> free;
-    std::ranges::copy_if(plan.places, std::back_inserter(free),
-                         [](const RestraintPlace& place) { return !place.in_strip; });
+        plan.holes = places_behind(piece, site, fixing_height(piece, site.rules.tipping));
+    const bool in_strips = std::ranges::any_of(plan.holes, [](const PlannedHole& hole) { return hole.in_strip(); });
+    std::vector<PlannedHole> free;
+    std::ranges::copy_if(plan.holes, std::back_inserter(free),
+                         [](const PlannedHole& place) { return !place.in_strip(); });
     if (!free.empty() || !in_strips)
-        plan.places = spread(free, wanted);
+        plan.holes = spread(free, wanted);
     else
-        plan.places = spread(plan.places, wanted);
-    plan.each_n = each_restraint_n(plan.needs_n, std::max<std::size_t>(1, plan.places.size()), slope_cosine(how),
+        plan.holes = spread(plan.holes, wanted);
+    for (std::size_t i = 0; i < plan.holes.size(); ++i) {
+        plan.holes[i].place = i;
+        plan.holes[i].what = {"{0}: place {1} that holds it", {piece.name, count(i + 1)}};
+    }
+    plan.each_n = each_restraint_n(plan.needs_n, std::max<std::size_t>(1, plan.holes.size()), slope_cosine(how),
                                    site.rules.tipping);
-    if (refused || plan.places.empty())
+    if (refused || plan.holes.empty())
         return;
     plan.rating_utilisation = Utilisation::of(plan.each_n, how.rating_n);
     Length packing = gap_behind(piece, site.wall);
-    for (const RestraintPlace& place : plan.places)
+    for (const PlannedHole& place : plan.holes)
         packing = std::max(packing, gap_behind(piece, site.wall) +
                                         site.survey.face.shim_at(place.x, place.z).value_or(Length{}));
     DrivenThrough through = driven_through(piece, site, packing);
-    for (const RestraintPlace& place : plan.places)
+    for (const PlannedHole& place : plan.holes)
         if (const Framing* framing = site.timber(); framing && place.stud) {
             const Length sure = to_edge_of(*framing, site.survey.studs[*place.stud], place.x, site.rules);
             through.to_edge = through.to_edge ? std::min(*through.to_edge, sure) : sure;
@@ -150,13 +161,20 @@ void hold_piece(const Piece& piece, const WallSite& site, PiecePlan& plan) {
     const std::optional<FixingChoice> choice =
         how.gauge && how.screw_length > Length{} && site.timber()
             ? weigh_given(*how.gauge, how.screw_length, site.wall, through, demands)
-            : choose_fixing(site.catalogue, site.rules, site.wall, plan.places.front().hold, through, demands);
+            : choose_fixing(site.catalogue, site.rules, site.wall, plan.holes.front().hold, through, demands);
     if (!choice)
         return;
     plan.fixing = choice->fixing;
     plan.fixing_utilisation = choice->utilisation;
+    for (PlannedHole& place : plan.holes) {
+        place.demands = demands;
+        place.fixing = choice->fixing;
+        place.strength = choice->fixing.strength();
+        place.utilisation = choice->utilisation;
+        plan_hole(site, place);
+    }
     if (const double one = how.kind == RestraintKind::cleat ? hold_in_cleat_n(how) : 0; one > 0)
-        plan.frame_screws = plan.places.size() * static_cast<std::size_t>(std::ceil(plan.each_n / one));
+        plan.frame_screws = plan.holes.size() * static_cast<std::size_t>(std::ceil(plan.each_n / one));
 }
 
 } // namespace yes_square

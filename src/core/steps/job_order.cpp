@@ -178,28 +178,43 @@ private:
         of_walls_.push_back({w, added, detector});
     }
 
+    // When each kind has its turn.
+    Turn turn_of(const HungCabinet&, const HungPlan& plan) const {
+        return plan.verdict == HungVerdict::unload ? Turn::emptied : Turn::box;
+    }
+    Turn turn_of(const Run& run, const RunPlan&) const {
+        const bool wall_first = job_.rules.runs.hang_first == HangFirst::wall_units;
+        return (run.level == RunLevel::wall) == wall_first ? Turn::first_run : Turn::second_run;
+    }
+    Turn turn_of(const StorageSystem&, const SystemPlan&) const { return Turn::system; }
+    Turn turn_of(const WallBox&, const BoxPlan&) const { return Turn::box; }
+    Turn turn_of(const LightFeed&, const FeedPlan&) const { return Turn::feed; }
+    Turn turn_of(const Piece&, const PiecePlan&) const { return Turn::furniture; }
+    /// Shelves, and what is hung like them.
+    template <class Kind>
+    Turn turn_of(const Kind&, const ThingPlan&) const {
+        return Turn::shelf;
+    }
+
     void add_wall(std::size_t w) {
-        const Wall& wall = job_.walls[w];
-        const WallPlan& plan = *plan_.walls[w];
-        for (std::size_t i = 0; i < plan.hung.size(); ++i)
-            add_thing(wall.hung[i].id, wall.hung[i].unit.name, w,
-                      plan.hung[i].verdict == HungVerdict::unload ? Turn::emptied : Turn::box, plan.hung[i].steps);
-        for (std::size_t i = 0; i < plan.runs.size(); ++i) {
-            const bool wall_first = job_.rules.runs.hang_first == HangFirst::wall_units;
-            const bool first = (wall.runs[i].level == RunLevel::wall) == wall_first;
-            add_thing(wall.runs[i].id, wall.runs[i].name, w, first ? Turn::first_run : Turn::second_run,
-                      plan.runs[i].steps);
-        }
-        for (std::size_t i = 0; i < plan.systems.size(); ++i)
-            add_thing(wall.systems[i].id, wall.systems[i].name, w, Turn::system, plan.systems[i].steps);
-        for (std::size_t i = 0; i < plan.shelves.size(); ++i)
-            add_thing(wall.shelves[i].id, wall.shelves[i].name, w, Turn::shelf, plan.shelves[i].steps);
-        for (std::size_t i = 0; i < plan.boxes.size(); ++i)
-            add_thing(wall.boxes[i].id, wall.boxes[i].name, w, Turn::box, plan.boxes[i].steps);
-        for (std::size_t i = 0; i < plan.feeds.size(); ++i)
-            add_thing(wall.feeds[i].id, wall.feeds[i].name, w, Turn::feed, plan.feeds[i].steps, wall.feeds[i].item);
-        for (std::size_t i = 0; i < plan.pieces.size(); ++i)
-            add_thing(wall.pieces[i].id, wall.pieces[i].name, w, Turn::furniture, plan.pieces[i].steps);
+        struct Waiting {
+            Turn turn;
+            const ThingPlan* plan;
+            std::string along; ///< of a light, the thing that it runs along
+        };
+        std::vector<Waiting> waiting;
+        for_each_kind(Things{}, [&]<class Kind>() {
+            const std::vector<Kind>& things = job_.walls[w].*parts_of<Kind>;
+            const auto& plans = (*plan_.walls[w]).*plans_of<Kind>;
+            for (std::size_t i = 0; i < things.size() && i < plans.size(); ++i) {
+                Waiting& thing = waiting.emplace_back(Waiting{turn_of(things[i], plans[i]), &plans[i], {}});
+                if constexpr (std::same_as<Kind, LightFeed>)
+                    thing.along = things[i].item;
+            }
+        });
+        std::ranges::stable_sort(waiting, {}, &Waiting::turn);
+        for (const Waiting& thing : waiting)
+            add_thing(thing.plan->id, thing.plan->name, w, thing.turn, thing.plan->steps, thing.along);
     }
 
     void tie() {

@@ -4,6 +4,7 @@
 #include "core/fixings/hole_group.hpp"
 #include "core/runs/unit_loads.hpp"
 #include "core/shelves/cleats.hpp"
+#include "core/site/plan_hole.hpp"
 #include "core/stability/tip_cases.hpp"
 #include "core/stability/tipping.hpp"
 
@@ -14,7 +15,7 @@ namespace yes_square {
 namespace {
 
 constexpr Length boundless = 1'000'000_mm;
-constexpr Length usual_radius = 3_mm; ///< of a hole before its screw is chosen
+constexpr Length usual_radius = 3_mm; ///< of a hole at the least
 
 class CleatSetter {
 public:
@@ -33,40 +34,59 @@ public:
                 stand(bay, system_.bays[i].door);
         }
         choose();
+        for (BayPlan& bay : plan_.bays)
+            for (BayCleat& cleat : bay.cleats) {
+                for (PlannedHole& screw : cleat.screws) {
+                    screw.z = cleat.z;
+                    screw.what = {"{0}: cleat of shelf {1}, screw {2}",
+                                  {system_.name, cleat.shelf, count(screw.place + 1)}};
+                    screw.demands = cleat.demands;
+                    screw.fixing = plan_.fixing;
+                    if (plan_.fixing)
+                        screw.strength = plan_.fixing->strength();
+                    screw.utilisation = cleat.utilisation;
+                    plan_hole(site_, screw);
+                }
+                add_holes(plan_, cleat.screws);
+            }
     }
 
 private:
     /// Screws behind a bay, alike for all its cleats.
-    std::vector<CleatScrew> columns(const BayPlan& bay) const {
-        std::vector<CleatScrew> columns;
+    std::vector<PlannedHole> columns(const BayPlan& bay) const {
+        std::vector<PlannedHole> columns;
+        const auto add = [&](Length x, Hold hold, std::optional<std::size_t> stud) {
+            PlannedHole& screw = columns.emplace_back();
+            screw.item = system_.id;
+            screw.place = columns.size() - 1;
+            screw.x = x;
+            screw.hold = hold;
+            screw.stud = stud;
+            screw.drilled = 2 * usual_radius;
+        };
         const Length inset = site_.rules.runs.driver_room;
         if (site_.masonry()) {
-            columns.push_back({bay.left + std::min(site_.rules.runs.side_grip, bay.width / 2), {}, Hold::masonry, {}});
+            add(bay.left + std::min(site_.rules.runs.side_grip, bay.width / 2), Hold::masonry, {});
             if (bay.width > 2 * site_.rules.runs.side_grip)
-                columns.push_back({bay.right() - site_.rules.runs.side_grip, {}, Hold::masonry, {}});
+                add(bay.right() - site_.rules.runs.side_grip, Hold::masonry, {});
         } else if (const Framing* framing = site_.timber()) {
             for (std::size_t i = 0; i < site_.survey.studs.size(); ++i)
                 if (const Stud& stud = site_.survey.studs[i];
                     stud.state == StudState::proved && stud.centre >= bay.left + inset &&
                     stud.centre <= bay.right() - inset && holds_usual_screw(*framing, stud, site_.rules))
-                    columns.push_back({site_.screw_place(system_.id, stud), {}, Hold::proved_stud, i});
+                    add(site_.screw_place(system_.id, stud), Hold::proved_stud, i);
         }
         return columns;
     }
 
     void place(BayPlan& bay) const {
-        const std::vector<CleatScrew> places = columns(bay);
+        const std::vector<PlannedHole> places = columns(bay);
         for (const BayShelf& shelf : bay.shelves) {
             if (shelf.what != ShelfOfBay::cleated)
                 continue;
             BayCleat cleat{shelf.label, bay.left, bay.width, shelf.top - system_.panel - system_.cleat_breadth / 2,
-                           0,           places,   {},        {},
-                           false};
+                           0,           places,   {},        {}};
             cleat.load_n = (shelf.load_n + shelf.kg * standard_gravity) / 2;
-            for (CleatScrew& screw : cleat.screws) {
-                screw.above_now = site_.survey.floor.above_floor_now(screw.x, cleat.z);
-                cleat.in_strip = cleat.in_strip || strip_at(site_.survey.strips, screw.x, cleat.z, usual_radius);
-            }
             bay.cleats.push_back(std::move(cleat));
         }
     }
@@ -74,7 +94,7 @@ private:
     /// The greatest share of a bay's load on one of its screws: loaded all along, or half of it on one side.
     static double share_of(const BayPlan& bay) {
         std::vector<double> places;
-        for (const CleatScrew& screw : bay.cleats.front().screws)
+        for (const PlannedHole& screw : bay.cleats.front().screws)
             places.push_back((screw.x - bay.left).in_metres());
         const double width = bay.width.in_metres();
         return std::max({greatest_share(places, width / 2), greatest_share(places, width / 4) / 2,
@@ -118,7 +138,7 @@ private:
         unit.depth = system_.depth;
         std::vector<double> columns;
         std::vector<double> rows;
-        for (const CleatScrew& screw : bay.cleats.front().screws)
+        for (const PlannedHole& screw : bay.cleats.front().screws)
             columns.push_back((screw.x - bay.left).in_metres());
         for (const BayCleat& cleat : bay.cleats)
             rows.push_back((cleat.z - plan_.foot).in_metres());
@@ -155,7 +175,7 @@ private:
         for (const BayPlan& bay : plan_.bays)
             for (const BayCleat& cleat : bay.cleats) {
                 part.demands.insert(part.demands.end(), cleat.demands.begin(), cleat.demands.end());
-                for (const CleatScrew& screw : cleat.screws)
+                for (const PlannedHole& screw : cleat.screws)
                     if (const Framing* framing = site_.timber(); framing && screw.stud) {
                         const Length sure = to_edge_of(*framing, site_.survey.studs[*screw.stud], screw.x, site_.rules);
                         part.through.to_edge = part.through.to_edge ? std::min(*part.through.to_edge, sure) : sure;

@@ -1,15 +1,13 @@
 #include "core/storage/new_system.hpp"
 
+#include "core/site/wall_site.hpp"
+
 #include "core/job/edits.hpp"
 
 #include <algorithm>
 
 namespace yes_square {
-namespace {
-
-constexpr Length clear_of_ceiling = 100_mm;
-
-} // namespace
+namespace {} // namespace
 
 Bay new_bay(const Job& job, BayKind kind) {
     Bay bay;
@@ -43,7 +41,7 @@ StorageSystem new_system(const Job& job, const Wall& wall) {
     StorageSystem system;
     system.left = 20_mm;
     system.width = std::min(2400_mm, wall.length - 40_mm);
-    system.panel_height = std::min(system.panel_height, wall.height - wall.cornice_height - clear_of_ceiling);
+    system.panel_height = std::min(system.panel_height, highest_top(wall));
     system.top = system.panel_height;
     Job with = job;
     for (const BayKind kind : {BayKind::double_hanging, BayKind::shelves, BayKind::long_hanging}) {

@@ -14,6 +14,8 @@
 namespace yes_square {
 namespace {
 
+constexpr std::size_t pins_of_shelf = 4;
+
 /// How much of a bay lies behind what stands on the next wall.
 Length hidden_of(const StorageSystem& system, const BayPlan& bay, const SystemPlan& plan, const WallSite& site) {
     Length hidden;
@@ -45,18 +47,71 @@ void weigh(BayPlan& bay, double panel_kg, std::size_t bays) {
     bay.loaded_kg = bay.kg + goods_n / standard_gravity;
 }
 
-void list_parts(const StorageSystem& system, SystemPlan& plan) {
-    for (const PanelPlan& panel : plan.panels)
-        plan.parts.push_back({panel.label, "side panel", system.panel_height, system.depth, system.panel, 0});
-    for (const BayPlan& bay : plan.bays) {
-        for (const BayShelf& shelf : bay.shelves)
-            plan.parts.push_back({shelf.label, words(shelf.what), bay.width, system.depth, system.panel, bay.number});
-        for (const BayCleat& cleat : bay.cleats)
-            plan.parts.push_back(
-                {cleat.shelf + "c", "cleat", cleat.length, system.cleat_breadth, system.cleat_thickness, bay.number});
-        for (const BayRod& rod : bay.rods)
-            plan.parts.push_back({rod.label, "rod", rod.cut, system.rod_diameter, system.rod_diameter, bay.number});
+/// Parts with the labels that go on them.
+class SystemParts {
+public:
+    SystemParts(const StorageSystem& system, const SystemPlan& plan)
+        : system_{system}
+        , plan_{plan} {}
+
+    std::vector<CutPart> list() {
+        for (const PanelPlan& panel : plan_.panels)
+            board(panel.label, "side panel", system_.panel_height, {});
+        for (const BayPlan& bay : plan_.bays) {
+            const Sentence where{"bay {0}", {count(bay.number)}};
+            for (const BayShelf& shelf : bay.shelves)
+                board(shelf.label, words(shelf.what), bay.width, where);
+            for (const BayCleat& cleat : bay.cleats)
+                add(strip_part(system_.id, name("cleat"), cleat.length, system_.cleat_breadth, system_.cleat_thickness),
+                    cleat.shelf + "c", "cleat", where);
+            for (const BayRod& rod : bay.rods)
+                add(strip_part(system_.id, name("rod"), rod.cut, system_.rod_diameter, system_.rod_diameter,
+                               StuffKind::rod, system_.rod_stuff == PoleStuff::wood ? "wooden rod" : "metal tube"),
+                    rod.label, "rod", where);
+        }
+        return std::move(parts_);
     }
+
+private:
+    Sentence name(std::string_view what) const { return {"{0} of {1}", {what, system_.name}}; }
+    void add(CutPart part, std::string label, std::string_view what, Sentence where) {
+        part.label = std::move(label);
+        part.what = what;
+        part.where = std::move(where);
+        parts_.push_back(std::move(part));
+    }
+    void board(std::string label, std::string_view what, Length length, Sentence where) {
+        add(board_part(system_.id, name(what), system_.material, length, system_.depth, system_.panel),
+            std::move(label), what, std::move(where));
+    }
+
+    const StorageSystem& system_;
+    const SystemPlan& plan_;
+    std::vector<CutPart> parts_;
+};
+
+std::vector<Supply> bought_for(const SystemPlan& plan, const StorageRules& rules) {
+    if (plan.bays.empty())
+        return {};
+    std::size_t cups = 0;
+    std::size_t pins = 0;
+    std::size_t fixed = 0;
+    for (const BayPlan& bay : plan.bays) {
+        cups += 2 * bay.rods.size();
+        for (const BayShelf& shelf : bay.shelves)
+            ++(shelf.what == ShelfOfBay::loose ? pins : fixed);
+    }
+    std::vector<Supply> supplies{
+        {KitGroup::hardware, "rod cup", {"Cup for a rod's end"}, cups},
+        {KitGroup::hardware, "shelf pin", {"Shelf pin"}, pins * pins_of_shelf},
+        {KitGroup::fixings,
+         "panel screw",
+         {"Screw through a panel into a shelf's end: as long as the panel is thick and {0} more",
+          {stock(rules.panel_screw_grip)}},
+         2 * fixed * static_cast<std::size_t>(rules.panel_screws)}};
+    std::erase_if(supplies, [](const Supply& supply) { return supply.number == 0; });
+    supplies.push_back({KitGroup::tools, "prop", {"Batten to prop a panel, a mat for its foot"}});
+    return supplies;
 }
 
 } // namespace
@@ -85,13 +140,16 @@ SystemPlan reckon_system(const StorageSystem& system, const WallSite& site) {
     }
     if (!system.bays.empty())
         plan.panels.push_back({fmt::format("P{}", plan.panels.size() + 1), at, panel_kg});
+    if (!plan.panels.empty())
+        plan.lines = {{true, {"{0}: outer face of P1", {system.name}}, plan.panels.front().left, plan.foot}};
     hold_bays(system, site, plan);
     if (!plan.bays.empty()) {
         plan.slide = slide_for_studs(slide_question(system, plan, site));
         if (plan.slide.possible && !plan.slide.holds_now())
             plan.slide_moves = plan.slide.places.front() - plan.slide.chains.front().now;
     }
-    list_parts(system, plan);
+    plan.parts = SystemParts{system, plan}.list();
+    plan.supplies = bought_for(plan, site.rules.storage);
     for (const PanelReading& reading : system.readings)
         plan.corrections.push_back(plumb_correction(reading, system.panel_height, site.rules.storage));
     check_system(system, site, plan);

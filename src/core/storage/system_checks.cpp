@@ -172,7 +172,7 @@ private:
 
     void cleats(const BayPlan& bay) {
         for (const BayCleat& cleat : bay.cleats) {
-            if (cleat.in_strip)
+            if (cleat.in_strip())
                 advise(add(CheckCode::in_service_strip, Severity::error,
                            {"The cleat of shelf {0} is screwed where a hidden service is likely", {cleat.shelf}},
                            std::nullopt, cleat.screws.front().x, cleat.z),

@@ -292,7 +292,7 @@ std::optional<Length> clear_height(const Wall& wall, const std::vector<Strip>& s
     }
     std::ranges::sort(heights, {}, [&](Length z) { return absolute(z - wanted); });
     for (const Length z : heights)
-        if (z >= least_height && z < wall.height && !strip_at(strips, x, z, probe_margin))
+        if (z >= least_height && z < wall.height && strips_at(strips, x, z, probe_margin).empty())
             return z;
     return std::nullopt;
 }
@@ -373,7 +373,7 @@ std::optional<ProbeAdvice> advise_probe(const Wall& wall, const std::optional<St
         std::optional<Length> hidden;
         for (const Shelf& shelf : wall.shelves) {
             const Length z = shelf.height - shelf.thickness / 2;
-            if (x >= shelf.left && x <= shelf.right() && !strip_at(strips, x, z, probe_margin))
+            if (x >= shelf.left && x <= shelf.right() && strips_at(strips, x, z, probe_margin).empty())
                 hidden = z;
         }
         return hidden;

@@ -121,16 +121,13 @@ private:
 
 } // namespace
 
-const Strip* strip_at(const std::vector<Strip>& strips, Length x, Length z, Length radius) {
-    const Strip* likely = nullptr;
-    for (const Strip& strip : strips)
-        if (strip.meets(x, z, radius)) {
-            if (strip.basis != Strip::Basis::inferred)
-                return &strip;
-            if (!likely)
-                likely = &strip;
-        }
-    return likely;
+std::vector<std::size_t> strips_at(const std::vector<Strip>& strips, Length x, Length z, Length radius) {
+    std::vector<std::size_t> met;
+    for (std::size_t i = 0; i < strips.size(); ++i)
+        if (strips[i].meets(x, z, radius))
+            met.push_back(i);
+    std::ranges::stable_partition(met, [&](std::size_t i) { return strips[i].basis != Strip::Basis::inferred; });
+    return met;
 }
 
 std::vector<Strip> service_strips(const Wall& wall, const HouseRules& rules) {

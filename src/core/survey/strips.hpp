@@ -23,8 +23,8 @@ struct Strip {
     bool operator==(const Strip&) const = default;
 };
 
-/// The first strip that a hole lies in, found by a detector before only likely; nullptr: none.
-const Strip* strip_at(const std::vector<Strip>& strips, Length x, Length z, Length radius);
+/// The strips that any of a hole's circle lies in, by their numbers, those found by a detector before the likely ones.
+std::vector<std::size_t> strips_at(const std::vector<Strip>& strips, Length x, Length z, Length radius);
 
 /// Strips from each socket, switch and fixed appliance: as wide as the accessory, the wall's full height and both ways
 /// along it; beside wall corners and along the ceiling; the same from accessories on the far side of a thin wall, or of

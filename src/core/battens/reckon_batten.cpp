@@ -1,0 +1,266 @@
+#include "core/battens/reckon_batten.hpp"
+
+#include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/used_working.hpp"
+#include "core/shelves/cleats.hpp"
+#include "core/site/check_writer.hpp"
+#include "core/site/plan_hole.hpp"
+#include "core/statics/beam.hpp"
+#include "core/statics/gravity.hpp"
+
+#include <algorithm>
+
+namespace yes_square {
+namespace {
+
+using sources::derived;
+using sources::house;
+using sources::measured;
+
+class BattenReckoner : CheckWriter {
+public:
+    BattenReckoner(const Batten& batten, const WallSite& site, BattenPlan& plan)
+        : CheckWriter{plan.checks, batten.left + batten.length / 2, batten.top}
+        , batten_{batten}
+        , site_{site}
+        , plan_{plan} {}
+
+    void reckon() {
+        plan_.id = batten_.id;
+        plan_.name = batten_.name;
+        plan_.lines = {{false, {"{0}: its upper edge", {batten_.name}}, batten_.left, batten_.top, batten_.right()}};
+        plan_.parts = {strip_part(batten_.id, {"batten of {0}", {batten_.name}}, batten_.length, batten_.breadth,
+                                  batten_.thickness)};
+        if (batten_.use == BattenUse::pegs && batten_.pegs > 0)
+            plan_.supplies = {{KitGroup::hardware, "peg", {"Peg"}, static_cast<std::size_t>(batten_.pegs)}};
+        plan_.load_n = line_load() * batten_.length.in_metres();
+        find_places();
+        weigh();
+        for (PlannedHole& hole : plan_.holes)
+            plan_hole(site_, hole);
+        check();
+        work();
+        steps();
+    }
+
+private:
+    double goods_n_per_m() const { return batten_.kg_per_m * standard_gravity; }
+    double own_n_per_m() const {
+        // Its gravity is dry wood's over water's: 1,000 kg to the cubic metre.
+        return specific_gravity(batten_.wood) * 1000 * batten_.breadth.in_metres() * batten_.thickness.in_metres() *
+               standard_gravity;
+    }
+    double line_load() const { return goods_n_per_m() + own_n_per_m(); }
+    /// How far off the wall what is on it acts, from the wall's face.
+    Length acts_at() const { return batten_.use == BattenUse::pegs ? batten_.out : batten_.thickness / 2; }
+    double leaning_n() const { return batten_.top < site_.rules.accidental_below ? site_.rules.accidental_n : 0; }
+
+    void find_places() {
+        const Length inset = std::min(site_.rules.strips.end_inset, batten_.length / 4);
+        const Length from = batten_.left + inset;
+        const Length to = batten_.right() - inset;
+        const auto add = [&](Length x, Hold hold, std::optional<std::size_t> stud) {
+            PlannedHole& hole = plan_.holes.emplace_back();
+            hole.item = batten_.id;
+            hole.place = plan_.holes.size() - 1;
+            hole.what = {"{0}: screw {1}", {batten_.name, count(hole.place + 1)}};
+            hole.x = x;
+            hole.z = batten_.top - batten_.breadth / 2;
+            hole.hold = hold;
+            hole.stud = stud;
+            hole.through = batten_.thickness;
+            hole.packing = site_.survey.face.shim_at(hole.x, hole.z).value_or(Length{});
+        };
+        if (site_.masonry()) {
+            const Length every = site_.rules.strips.masonry_every;
+            const std::int64_t spaces = std::max<std::int64_t>(
+                1, ((to - from).in_nanometres() + every.in_nanometres() - 1) / every.in_nanometres());
+            for (std::int64_t i = 0; i <= spaces; ++i)
+                add(from + (to - from) * i / spaces, Hold::masonry, {});
+        } else if (const Framing* framing = site_.timber()) {
+            for (std::size_t i = 0; i < site_.survey.studs.size(); ++i) {
+                const Stud& stud = site_.survey.studs[i];
+                if (stud.centre < from || stud.centre > to || !holds_usual_screw(*framing, stud, site_.rules))
+                    continue;
+                add(site_.screw_place(batten_.id, stud),
+                    stud.state == StudState::proved      ? Hold::proved_stud
+                    : stud.state == StudState::indicated ? Hold::indicated_stud
+                                                         : Hold::assumed_stud,
+                    i);
+            }
+        }
+        std::ranges::sort(plan_.holes, {}, &PlannedHole::x);
+    }
+
+    /// What comes on each screw: goods for good, and with somebody leaning.
+    void weigh() {
+        if (plan_.holes.size() < 2)
+            return;
+        Beam beam{batten_.length.in_metres(), {}, 1}; // as stiff all along: reactions do not depend on it
+        for (const PlannedHole& hole : plan_.holes)
+            beam.supports.push_back((hole.x - batten_.left).in_metres());
+        BeamLoad load;
+        load.permanent = own_n_per_m();
+        load.variable = goods_n_per_m();
+        load.accidental = leaning_n();
+        std::vector<Reaction> worst = analyse(beam, load, 0).reactions;
+        for (std::size_t i = 1; i + 1 < plan_.holes.size(); ++i)
+            beam.joints.push_back(i);
+        const std::vector<Reaction> cut = analyse(beam, load, 0).reactions;
+        std::vector<HeldPart> parts;
+        for (std::size_t i = 0; i < plan_.holes.size(); ++i) {
+            PlannedHole& hole = plan_.holes[i];
+            hole.demands = {demand(std::max(worst[i].sustained, cut[i].sustained), duration_stored, "goods")};
+            if (leaning_n() > 0)
+                hole.demands.push_back(demand(std::max(worst[i].greatest, cut[i].greatest), duration_people,
+                                              "somebody leans or hangs on it"));
+            HeldPart& part =
+                parts.emplace_back(HeldPart{driven_through_cleat(batten_.thickness, batten_.wood), hole.demands});
+            part.through.packing = hole.packing;
+            if (const Framing* framing = site_.timber(); framing && hole.stud)
+                part.through.to_edge = to_edge_of(*framing, site_.survey.studs[*hole.stud], hole.x, site_.rules);
+        }
+        const Hold ground = site_.masonry() ? Hold::masonry : Hold::proved_stud;
+        const auto choice = choose_fixing(site_.catalogue, site_.rules, site_.wall, ground, parts);
+        if (!choice)
+            return;
+        plan_.utilisation = choice->utilisation;
+        for (std::size_t i = 0; i < plan_.holes.size(); ++i) {
+            PlannedHole& hole = plan_.holes[i];
+            hole.fixing = choice->fixing;
+            hole.strength = choice->at[i];
+            hole.utilisation = utilisation_of(hole.strength, ground, hole.demands);
+        }
+    }
+
+    HoleDemand demand(double load_n, double duration, std::string_view when) const {
+        HoleDemand of = cleat_screw_demand(load_n, batten_.breadth, 2 * acts_at(), duration);
+        of.when = when;
+        return of;
+    }
+
+    void check() {
+        if (plan_.holes.empty())
+            advise(add(CheckCode::no_stud, Severity::error,
+                       {"No stud behind {0} is known well enough for a screw", {batten_.name}}),
+                   {"Prove the studs behind it with a probe, move it, or put wood behind the lining first"});
+        else if (plan_.holes.size() == 1)
+            advise(add(CheckCode::one_stud, Severity::error,
+                       {"{0} would hang on one screw and turn about it", {batten_.name}}),
+                   {"Make it long enough for two studs"});
+        for (const PlannedHole& hole : plan_.holes)
+            place(hole);
+        if (plan_.holes.size() < 2)
+            return;
+        if (!plan_.holes.front().fixing)
+            advise(add(CheckCode::no_fixing, Severity::error,
+                       {"No screw or plug at hand holds {0} to this wall", {batten_.name}}),
+                   {"Add a longer screw, or a plug for this wall, to those at hand"});
+        else if (plan_.utilisation.over())
+            advise(add(CheckCode::fixing_overloaded, Severity::error,
+                       {"{0} uses its worst screw to {1} of what it holds", {batten_.name, ratio(plan_.utilisation)}},
+                       ratio(plan_.utilisation)),
+                   {"Less on it, a broader batten, or more studs behind it"});
+        for (std::size_t i = 1; i < plan_.holes.size(); ++i)
+            if (const Length apart = plan_.holes[i].x - plan_.holes[i - 1].x; apart > site_.rules.spacing_most)
+                advise(add(CheckCode::spacing_over_limit, Severity::warning,
+                           {"{0}: {1} between two screws, {2} more than the most",
+                            {batten_.name, quantity(apart), quantity(apart - site_.rules.spacing_most)}},
+                           quantity(apart), plan_.holes[i].x, plan_.holes[i].z),
+                       {"Prove the stud between them"});
+    }
+
+    void place(const PlannedHole& hole) {
+        if (hole.hold == Hold::assumed_stud)
+            advise(add(CheckCode::stud_assumed, Severity::error,
+                       {"{0}: the stud at {1} is only assumed", {batten_.name, quantity(hole.x)}}, std::nullopt, hole.x,
+                       hole.z),
+                   {"Probe both its edges and enter it as proved"});
+        if (hole.hold == Hold::indicated_stud)
+            advise(add(CheckCode::stud_indicated, Severity::warning,
+                       {"{0}: the stud at {1} is indicated, not proved", {batten_.name, quantity(hole.x)}},
+                       std::nullopt, hole.x, hole.z),
+                   {"Probe both its edges and enter it as proved"});
+        for (const std::size_t s : hole.strips) {
+            const Strip& strip = site_.survey.strips[s];
+            advise(add(CheckCode::in_service_strip, Severity::error,
+                       {strip.basis == Strip::Basis::inferred
+                            ? std::string_view{"{0}: a screw at {1} lies where {2} is likely"}
+                            : "{0}: a screw at {1} lies in {2}",
+                        {batten_.name, quantity(hole.x), strip.what}},
+                       std::nullopt, hole.x, hole.z),
+                   {"Find the service with a detector, and isolate it before drilling; or leave that stud out"});
+        }
+    }
+
+    void work() {
+        plan_.workings.push_back({"load",
+                                  {"What {0} carries, with itself", {batten_.name}},
+                                  "({0} + {1}) x {2}",
+                                  {{"what hangs or lies on it", {Kind::line_load, goods_n_per_m()}, measured},
+                                   {"its own weight", {Kind::line_load, own_n_per_m()}, derived},
+                                   {"length", quantity(batten_.length), measured}},
+                                  force(plan_.load_n),
+                                  derived});
+        const auto worst = std::ranges::max_element(plan_.holes, {}, &PlannedHole::utilisation);
+        if (worst == plan_.holes.end() || !worst->fixing)
+            return;
+        const HoleDemand& last = worst->demands.back();
+        plan_.workings.push_back({"pull",
+                                  {"The worst screw is pulled, {0}", {last.when}},
+                                  "{0} x {1} / ({2} / 2 - {3})",
+                                  {{"load on it", force(last.down_n), derived},
+                                   {"off the wall", quantity(acts_at()), measured},
+                                   {"breadth", quantity(batten_.breadth), measured},
+                                   {"it turns about, over its lower edge", quantity(cleat_pivot), house}},
+                                  force(last.tension_n),
+                                  derived});
+        plan_.workings.push_back(used_working("fixing", {"Its worst screw is used to"}, worst->strength,
+                                              site_.masonry() ? Hold::masonry : Hold::proved_stud, worst->demands,
+                                              worst->fixing->source));
+    }
+
+    void steps() {
+        const auto step = [&](Phase phase, Sentence words, bool hold = false, int persons = 1) {
+            plan_.steps.push_back({std::move(words), hold, phase, persons});
+        };
+        step(Phase::ready,
+             {"Cut it to {0}, take its edges off, drill its screw holes through", {quantity(batten_.length)}});
+        plan_.steps.push_back(detector_step());
+        step(Phase::mark, {"Strike its upper edge level, {0} above the datum", {quantity(batten_.top)}});
+        if (plan_.holes.empty() || !plan_.holes.front().fixing)
+            return;
+        const Fixing& fixing = *plan_.holes.front().fixing;
+        step(Phase::drill,
+             {"Drill {0}, tape on the bit at {1}", {stock(fixing.hole_diameter), stock(fixing.drill_depth)}});
+        step(Phase::hang,
+             {"One screw in the middle, level it, then the others: {0}, {1} long",
+              {fixing.name, stock(fixing.screw_length)}},
+             false, batten_.length > site_.rules.strips.alone_up_to ? 2 : 1);
+        step(Phase::prove, {"Pull on each end and in the middle: nothing may move"}, true);
+    }
+
+    const Batten& batten_;
+    const WallSite& site_;
+    BattenPlan& plan_;
+};
+
+} // namespace
+
+Batten new_batten(const Wall& wall) {
+    Batten batten;
+    batten.name = "Batten";
+    batten.length = std::min(1200_mm, wall.length);
+    batten.left = (wall.length - batten.length) / 2;
+    batten.top = std::min(1700_mm, highest_top(wall));
+    batten.pegs = 6;
+    return batten;
+}
+
+BattenPlan reckon_thing(const Batten& batten, const WallSite& site) {
+    BattenPlan plan;
+    BattenReckoner{batten, site, plan}.reckon();
+    return plan;
+}
+
+} // namespace yes_square

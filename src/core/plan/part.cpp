@@ -1,0 +1,86 @@
+#include "core/plan/part.hpp"
+
+namespace yes_square {
+namespace {
+
+/// Boards that are made in sheets; the others are planks.
+bool in_sheets(BoardMaterial material) {
+    return material <= BoardMaterial::plywood;
+}
+/// Nobody sees which way these lie.
+bool grainless(BoardMaterial material) {
+    return material <= BoardMaterial::particleboard_p5;
+}
+
+} // namespace
+
+CutPart board_part(std::string item, Sentence name, BoardMaterial material, Length length, Length breadth,
+                   Length thickness) {
+    return {std::move(item),
+            std::move(name),
+            {in_sheets(material) ? StuffKind::sheet : StuffKind::board, std::string{properties(material).words},
+             material, thickness, in_sheets(material) ? Length{} : breadth},
+            length,
+            breadth,
+            grainless(material)};
+}
+
+CutPart strip_part(std::string item, Sentence name, Length length, Length breadth, Length thickness, StuffKind kind,
+                   std::string_view what) {
+    return {std::move(item), std::move(name), {kind, std::string{what}, {}, thickness, breadth}, length, breadth};
+}
+
+namespace {
+
+Working longer(Sentence title, Length wanted, Length on) {
+    return {"cut",
+            std::move(title),
+            "{0} + {1}",
+            {{"wanted", quantity(wanted), {Provenance::derived}}, {"left on", quantity(on), {Provenance::house_rule}}},
+            quantity(wanted + on),
+            {Provenance::derived}};
+}
+
+} // namespace
+
+void leave_long(CutPart& part, Length on) {
+    if (on <= Length{})
+        return;
+    part.working = longer({"Left long to be cut to the wall"}, part.length, on);
+    part.length += on;
+    part.mind = "left long: measure between the walls at its height, then cut";
+}
+
+void leave_broad(CutPart& part, Length on) {
+    if (on <= Length{})
+        return;
+    part.working = longer({"Left broad to be scribed"}, part.breadth, on);
+    part.breadth += on;
+    part.mind = "left broad, then scribed by its cutting table";
+}
+
+std::string_view words(StuffKind kind) {
+    switch (kind) {
+    case StuffKind::sheet:
+        return "sheet";
+    case StuffKind::board:
+        return "plank";
+    case StuffKind::cleat:
+        return "strip";
+    case StuffKind::stud:
+        return "stud timber";
+    case StuffKind::rod:
+        return "rod";
+    case StuffKind::rail:
+        return "suspension rail";
+    case StuffKind::worktop:
+        return "worktop";
+    case StuffKind::plinth:
+        return "plinth";
+    case StuffKind::packer:
+        return "packer";
+    }
+    return {};
+}
+
+} // namespace yes_square

@@ -1,0 +1,53 @@
+#pragma once
+
+#include "core/job/materials.hpp"
+#include "core/job/stock.hpp"
+#include "core/plan/check.hpp"
+
+#include <optional>
+#include <string>
+
+namespace yes_square {
+
+/// What parts are cut from: those of one stuff share its lengths or sheets.
+struct Stuff {
+    StuffKind kind = StuffKind::board;
+    std::string words; ///< "MDF", "strip"
+    std::optional<BoardMaterial> material = {};
+    Length thickness;
+    Length breadth; ///< of a length's section; 0 for sheets, whose parts have each their own
+    bool operator==(const Stuff&) const = default;
+};
+
+/// A part to be cut for a thing.
+struct CutPart {
+    std::string item; ///< id of what it is for: the thing, or one of its units
+    Sentence name;    ///< "shelf of Linen bay"
+    Stuff stuff;
+    Length length; ///< to be cut, allowances in it; along the grain
+    Length breadth;
+    bool may_turn = false;               ///< no grain
+    std::string_view mind = {};          ///< how it is let in, what is left on it; empty: nothing to mind
+    std::optional<Working> working = {}; ///< of a length that is more than what was asked for
+    std::string label = {};     ///< "P1": written on it, where its thing numbers its parts; empty: the job does
+    std::string_view what = {}; ///< "side panel"
+    Sentence where = {};        ///< "bay 2"; empty: of the whole thing
+    Length thickness() const { return stuff.thickness; }
+};
+
+/// From a sheet or from a plank, as the material is made.
+CutPart board_part(std::string item, Sentence name, BoardMaterial material, Length length, Length breadth,
+                   Length thickness);
+/// From a length of some section.
+CutPart strip_part(std::string item, Sentence name, Length length, Length breadth, Length thickness,
+                   StuffKind kind = StuffKind::cleat, std::string_view what = "strip");
+/// Leaves `on` on a part's length that is cut to what the wall says.
+void leave_long(CutPart& part, Length on);
+
+/// And on its breadth, where its edge is scribed.
+void leave_broad(CutPart& part, Length on);
+
+/// "board", "sheet".
+std::string_view words(StuffKind kind);
+
+} // namespace yes_square

@@ -1,0 +1,15 @@
+#pragma once
+
+#include "core/site/wall_site.hpp"
+
+namespace yes_square {
+
+/// Nearer than this two holes are one (house rule).
+inline constexpr Length same_hole = 2_mm;
+
+/// Fills in what the wall says of a hole: how high it is above the floor as it is now, whether any of its circle lies
+/// where a service is likely or was found, the passes of the drill, and whether it is made already. A hole that nothing
+/// holds, or nothing may be trusted to hold in, has no passes: nobody drills it.
+void plan_hole(const WallSite& site, PlannedHole& hole);
+
+} // namespace yes_square
