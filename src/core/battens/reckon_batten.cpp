@@ -4,6 +4,7 @@
 #include "core/fixings/used_working.hpp"
 #include "core/shelves/cleats.hpp"
 #include "core/site/check_writer.hpp"
+#include "core/site/evenly.hpp"
 #include "core/site/plan_hole.hpp"
 #include "core/statics/beam.hpp"
 #include "core/statics/gravity.hpp"
@@ -53,7 +54,11 @@ private:
     double line_load() const { return goods_n_per_m() + own_n_per_m(); }
     /// How far off the wall what is on it acts, from the wall's face.
     Length acts_at() const { return batten_.use == BattenUse::pegs ? batten_.out : batten_.thickness / 2; }
-    double leaning_n() const { return batten_.top < site_.rules.accidental_below ? site_.rules.accidental_n : 0; }
+    /// Somebody hangs from pegs however high they are; on a ledger people lean below the house rule's height.
+    double leaning_n() const {
+        const bool within_reach = batten_.use == BattenUse::pegs || batten_.top < site_.rules.accidental_below;
+        return within_reach ? site_.rules.accidental_n : 0;
+    }
 
     void find_places() {
         const Length inset = std::min(site_.rules.strips.end_inset, batten_.length / 4);
@@ -72,11 +77,8 @@ private:
             hole.packing = site_.survey.face.shim_at(hole.x, hole.z).value_or(Length{});
         };
         if (site_.masonry()) {
-            const Length every = site_.rules.strips.masonry_every;
-            const std::int64_t spaces = std::max<std::int64_t>(
-                1, ((to - from).in_nanometres() + every.in_nanometres() - 1) / every.in_nanometres());
-            for (std::int64_t i = 0; i <= spaces; ++i)
-                add(from + (to - from) * i / spaces, Hold::masonry, {});
+            for (const Length x : evenly(from, to, site_.rules.strips.masonry_every))
+                add(x, Hold::masonry, {});
         } else if (const Framing* framing = site_.timber()) {
             for (std::size_t i = 0; i < site_.survey.studs.size(); ++i) {
                 const Stud& stud = site_.survey.studs[i];

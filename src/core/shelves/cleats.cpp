@@ -1,5 +1,7 @@
 #include "core/shelves/cleats.hpp"
 
+#include "core/site/evenly.hpp"
+
 #include "core/fixings/choose_fixing.hpp"
 #include "core/fixings/hole_group.hpp"
 #include "core/shelves/shelf_loads.hpp"
@@ -137,12 +139,9 @@ private:
         const Length z = shelf_.underside() - how_.breadth / 2;
         std::vector<Length> xs;
         if (site_.masonry() || site_.open_framing()) {
-            const Length reach = std::max(Length{}, shelf_.length - 2 * site_.rules.strips.end_inset);
-            const auto spaces = std::max<std::int64_t>(
-                1, (reach.in_nanometres() + site_.rules.strips.masonry_every.in_nanometres() - 1) /
-                       site_.rules.strips.masonry_every.in_nanometres());
-            for (std::int64_t i = 0; i <= spaces && shelf_.length > 2 * site_.rules.strips.end_inset; ++i)
-                xs.push_back(shelf_.left + site_.rules.strips.end_inset + reach * i / spaces);
+            const Length inset = site_.rules.strips.end_inset;
+            if (shelf_.length > 2 * inset)
+                xs = evenly(shelf_.left + inset, shelf_.right() - inset, site_.rules.strips.masonry_every);
         } else if (const Framing* framing = site_.timber()) {
             for (const Stud& stud : site_.survey.studs)
                 if (stud.centre >= shelf_.left + site_.rules.strips.end_inset &&
