@@ -60,7 +60,7 @@ void places_by_mixed_integer_program(benchmark::State& state) {
 }
 BENCHMARK(places_by_mixed_integer_program)->Unit(benchmark::kMicrosecond)->Iterations(60);
 
-Job one_shelf(ShelfKind kind) {
+Job one_shelf(const ShelfPreset& kind) {
     Job job = new_job();
     Wall wall;
     wall.id = "wall";
@@ -76,19 +76,23 @@ Job one_shelf(ShelfKind kind) {
 }
 
 void one_shelf_looked_at_closely(benchmark::State& state) {
-    const Job job = one_shelf(static_cast<ShelfKind>(state.range(0)));
+    const Job job = one_shelf(shelf_presets()[static_cast<std::size_t>(state.range(0))]);
     const Plan plan = reckon(job);
     for (auto _ : state)
         benchmark::DoNotOptimize(study(job, plan, "shelf"));
 }
-BENCHMARK(one_shelf_looked_at_closely)->DenseRange(0, static_cast<int>(shelf_kinds) - 1)->Unit(benchmark::kMicrosecond);
+BENCHMARK(one_shelf_looked_at_closely)
+    ->DenseRange(0, static_cast<int>(shelf_presets().size()) - 1)
+    ->Unit(benchmark::kMicrosecond);
 
 void one_shelf_reckoned(benchmark::State& state) {
-    const Job job = one_shelf(static_cast<ShelfKind>(state.range(0)));
+    const Job job = one_shelf(shelf_presets()[static_cast<std::size_t>(state.range(0))]);
     for (auto _ : state)
         benchmark::DoNotOptimize(reckon(job));
 }
-BENCHMARK(one_shelf_reckoned)->DenseRange(0, static_cast<int>(shelf_kinds) - 1)->Unit(benchmark::kMicrosecond);
+BENCHMARK(one_shelf_reckoned)
+    ->DenseRange(0, static_cast<int>(shelf_presets().size()) - 1)
+    ->Unit(benchmark::kMicrosecond);
 
 } // namespace
 

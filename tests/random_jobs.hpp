@@ -160,25 +160,27 @@ protected:
     }
 
     void add_shelf(Wall& wall, const std::string& id) {
-        Shelf shelf = new_shelf(static_cast<ShelfKind>(whole(0, static_cast<int>(shelf_kinds) - 1)), wall);
+        Shelf shelf = new_shelf(
+            shelf_presets()[static_cast<std::size_t>(whole(0, static_cast<int>(shelf_presets().size()) - 1))], wall);
         shelf.id = shelf.name = id;
         shelf.left = mm(-50, 2500);
         shelf.length = chance(0.1) ? mm(1, 300) : mm(200, 3600);
         shelf.height = mm(50, 2600);
         shelf.depth = mm(60, 700);
-        if (!shelf.held<Pole>() && !shelf.held<HookRail>() && !shelf.held<OnKeyholes>() && !shelf.held<Fixture>())
+        if (!way_of(shelf).own_thickness() || std::get_if<OnHiddenRods>(&shelf.holding) ||
+            std::get_if<OnHiddenBracket>(&shelf.holding))
             shelf.thickness = mm(9, 60);
         shelf.material = one_of<BoardMaterial>(13);
         shelf.load = load();
         shelf.school = one_of<School>(3);
-        if (shelf.held<OnBrackets>() || shelf.held<OnStandards>())
+        if (way_of(shelf).boards_on_arms())
             shelf.tiers = chance(0.3) ? whole(2, 5) : 1;
         shelf.rise = mm(120, 500);
         if (chance(0.2))
             shelf.goods.push_back({"Heavy thing", mm(0, 2500), {}, number(1, 60), {}});
         if (chance(0.2))
             shelf.joints = {mm(50, 3000)};
-        if (auto* plate = plate_of(shelf)) {
+        if (auto* plate = plate_in(shelf)) {
             plate->thickness = mm(2, 8);
             for (PlateHole& hole : plate->holes)
                 if (chance(0.3))
@@ -189,15 +191,6 @@ protected:
         if (auto* uprights = std::get_if<OnStandards>(&shelf.holding); uprights && chance(0.3))
             uprights->standard = mm(20, 1500);
         wall.shelves.push_back(std::move(shelf));
-    }
-
-    static Plate* plate_of(Shelf& shelf) {
-        if (auto* hidden = std::get_if<OnHiddenBracket>(&shelf.holding))
-            return &hidden->plate;
-        if (auto* keyholes = std::get_if<OnKeyholes>(&shelf.holding))
-            return &keyholes->plate;
-        auto* fixture = std::get_if<Fixture>(&shelf.holding);
-        return fixture ? &fixture->plate : nullptr;
     }
 
     CabinetUnit unit(const std::string& id, bool hung) {

@@ -111,11 +111,12 @@ int write_sheets(const Job& job, const QString& folder, const QString& name) {
     if (!QDir{}.mkpath(folder))
         return fail(QStringLiteral("the folder %1 cannot be made").arg(folder));
     const Plan plan = reckon(job);
-    for (const SheetSet set :
-         {SheetSet::all, SheetSet::cut_and_kit, SheetSet::steps, SheetSet::templates, SheetSet::hand_over}) {
-        const QString path =
-            QDir{folder}.filePath(set == SheetSet::all ? name + QStringLiteral(".pdf")
-                                                       : QStringLiteral("%1-%2.pdf").arg(name, file_name(set)));
+    for (const SheetSet& set : sheet_sets()) {
+        const bool things = set == sheet_sets().front();
+        if (!things && !set.of_the_day)
+            continue;
+        const QString path = QDir{folder}.filePath(things ? name + QStringLiteral(".pdf")
+                                                          : QStringLiteral("%1-%2.pdf").arg(name, set.file_name));
         if (const QString problem = write_sheets_pdf(path, job, plan, set); !problem.isEmpty())
             return fail(problem);
         QTextStream{stdout} << path << "\n";

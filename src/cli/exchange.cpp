@@ -14,8 +14,6 @@
 #include <algorithm>
 #include <fmt/format.h>
 #include <iostream>
-#include <map>
-#include <set>
 
 namespace yes_square::cli {
 namespace {
@@ -31,26 +29,36 @@ Wall* find_wall(Job& job, const std::string& name) {
     return found == job.walls.end() ? nullptr : &*found;
 }
 
+std::string format_names() {
+    std::string names;
+    for (const ExportFormat& format : export_formats())
+        names += fmt::format("{}{}", names.empty() ? "" : ", ", format.name);
+    return names;
+}
+
 } // namespace
 
+std::string format_help() {
+    std::string words;
+    for (const ExportFormat& format : export_formats())
+        words += fmt::format("{}{} ({})", words.empty() ? "" : ", ", format.name, format.words);
+    return words + "; all where none is named";
+}
+
 int export_files(const ExportWanted& wanted) {
-    const std::map<std::string, ExportFormat> known{{"svg", ExportFormat::svg},
-                                                    {"dxf", ExportFormat::dxf},
-                                                    {"csv", ExportFormat::csv},
-                                                    {"json", ExportFormat::json}};
-    std::set<ExportFormat> formats;
-    for (const std::string& format : wanted.formats) {
-        if (!known.contains(format))
-            return fail(format + " is no format; it must be svg, dxf, csv or json");
-        formats.insert(known.at(format));
+    std::vector<ExportFormat> formats;
+    for (const std::string& name : wanted.formats) {
+        const auto known = std::ranges::find(export_formats(), name, &ExportFormat::name);
+        if (known == export_formats().end())
+            return fail(fmt::format("{} is no format; it must be one of {}", name, format_names()));
+        formats.push_back(*known);
     }
     if (formats.empty())
-        for (const auto& [name, format] : known)
-            formats.insert(format);
+        formats = export_formats();
     const auto job = load(wanted.job);
     if (!job)
         return bad_input;
-    const auto problems = export_job(*job, reckon(*job), {job->unit, {}}, wanted.folder, formats);
+    const auto problems = export_job({*job, reckon(*job), {job->unit, {}}}, wanted.folder, formats);
     for (const std::string& problem : problems)
         std::cerr << problem << "\n";
     return problems.empty() ? 0 : bad_input;

@@ -9,9 +9,10 @@ namespace yes_square::cli {
 struct ExportWanted {
     std::string job;
     std::string folder;
-    std::vector<std::string> formats; ///< svg, dxf, csv, json; empty: all
+    std::vector<std::string> formats; ///< by name; empty: all
 };
-/// An elevation of each wall as <wall>.svg and <wall>.dxf, cutting plans as svg, every table as csv, the plan as json.
+/// What --format takes, with what each writes.
+std::string format_help();
 int export_files(const ExportWanted& wanted);
 
 struct ImportWanted {

@@ -1,8 +1,10 @@
 #include "cli/exchange.hpp"
 #include "cli/job_files.hpp"
+#include "core/job/schema.hpp"
 #include "core/reckon/reckon.hpp"
 #include "core/sheets/plan_json.hpp"
 #include "core/sheets/summary.hpp"
+#include "core/site/guarded.hpp"
 
 #include <CLI/CLI.hpp>
 #include <iostream>
@@ -26,10 +28,10 @@ int main(int argc, char** argv) {
     job_of(check, path);
 
     cli::ExportWanted out;
-    CLI::App* give = app.add_subcommand("export", "Write drawings (SVG, DXF), every table (CSV) and the plan (JSON)");
+    CLI::App* give = app.add_subcommand("export", "Write drawings, tables and the plan for other programs");
     job_of(give, out.job);
     give->add_option("--to", out.folder, "The folder to write into; made if it is not there")->required();
-    give->add_option("--format", out.formats, "svg, dxf, csv, json; all where none is named")->delimiter(',');
+    give->add_option("--format", out.formats, cli::format_help())->delimiter(',');
 
     cli::ImportWanted in;
     CLI::App* take = app.add_subcommand("import", "Take in a survey, a list of units, a packing list or an outline");
@@ -51,6 +53,8 @@ int main(int argc, char** argv) {
     search->add_option("--from", book.from, "Only jobs with an entry on this day or later: 2026-03-01");
     search->add_option("--until", book.until, "Only jobs begun by this day");
 
+    const CLI::App* schema = app.add_subcommand("schema", "Print the JSON Schema of a job file");
+
     try {
         app.parse(argc, argv);
     } catch (const CLI::ParseError& error) {
@@ -64,12 +68,16 @@ int main(int argc, char** argv) {
             return cli::import_files(in);
         if (search->parsed())
             return cli::search_book(book);
+        if (schema->parsed()) {
+            std::cout << job_schema();
+            return 0;
+        }
         const auto job = cli::load(path);
         if (!job)
             return cli::bad_input;
         const Plan plan = reckon(*job);
         for (const OwnedCheck& owned : all_checks(plan, *job))
-            if (owned.check->code == CheckCode::not_reckoned) // for a report
+            if (owned.check->code == checks::not_reckoned) // for a report
                 std::cerr << path << ": " << say(owned.check->message, {}) << "\n";
         const Voice voice{job->unit, {}};
         if (reckoned->parsed()) {

@@ -1,5 +1,7 @@
 #include "files/dxf_in.hpp"
 
+#include "core/measure/conversions.hpp"
+
 #include "files/wall_outline.hpp"
 
 #include <algorithm>
@@ -57,7 +59,7 @@ public:
     void setVariableInt(const std::string& key, int value, int) override {
         if (key != "$INSUNITS")
             return;
-        to_mm = value == 1 ? 25.4 : value == 2 ? 304.8 : value == 5 ? 10 : value == 6 ? 1000 : 1;
+        to_mm = value == 1 ? mm_per_inch : value == 2 ? mm_per_foot : value == 5 ? 10 : value == 6 ? 1000 : 1;
     }
     void addLine(const DL_LineData& line) override { layer().lines.push_back({line.x1, line.y1, line.x2, line.y2}); }
     void addCircle(const DL_CircleData& circle) override {

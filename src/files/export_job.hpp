@@ -3,18 +3,54 @@
 #include "core/job/job.hpp"
 #include "core/plan/plan.hpp"
 
-#include <set>
 #include <string>
 #include <vector>
 
+/// What leaves the program as files that other programs read. Each format is a file of this folder that ends by telling
+/// itself; the command line, its help and the window ask the list.
 namespace yes_square {
 
-enum class ExportFormat { svg, dxf, csv, json };
+/// A folder being written into. Each file is there whole or not at all.
+class ExportFolder {
+public:
+    explicit ExportFolder(std::string folder)
+        : folder_{std::move(folder)} {}
 
-/// Writes an elevation of each wall as <wall>.svg and <wall>.dxf, cutting plans as svg, every table as csv and the plan
-/// as json into a folder, which is made. Each file is there whole or not at all. What went wrong, a line each; empty:
-/// nothing did.
-std::vector<std::string> export_job(const Job& job, const Plan& plan, const Voice& voice, const std::string& folder,
-                                    const std::set<ExportFormat>& formats);
+    std::string path(const std::string& name) const;
+    void put(const std::string& name, const std::string& text);
+    /// What went wrong, in words.
+    void report(std::string problem) { problems_.push_back(std::move(problem)); }
+    const std::vector<std::string>& problems() const { return problems_; }
+
+private:
+    std::string folder_;
+    std::vector<std::string> problems_;
+};
+
+/// What is written.
+struct Exported {
+    const Job& job;
+    const Plan& plan;
+    const Voice& voice;
+};
+
+struct ExportFormat {
+    std::string_view name;  ///< on the command line: "svg"
+    std::string_view words; ///< what it writes
+    void (*write)(const Exported& what, ExportFolder& to);
+};
+
+/// In the order that help lists them.
+const std::vector<ExportFormat>& export_formats();
+
+/// Writes a job in some formats into a folder, which is made. What went wrong, a line each; empty: nothing did.
+std::vector<std::string> export_job(const Exported& what, const std::string& folder,
+                                    const std::vector<ExportFormat>& formats = export_formats());
+
+// One a format.
+ExportFormat svg_format();
+ExportFormat dxf_format();
+ExportFormat csv_format();
+ExportFormat json_format();
 
 } // namespace yes_square

@@ -59,7 +59,7 @@ TEST_CASE("a template's check line is 100 mm long on paper, and its frame as wid
     for (const Unit unit : {Unit::mm, Unit::inch_16}) {
         job.unit = unit;
         const QString path = folder.filePath(QStringLiteral("templates.pdf"));
-        REQUIRE(write_sheets_pdf(path, job, reckon(job), SheetSet::templates).isEmpty());
+        REQUIRE(write_sheets_pdf(path, job, reckon(job), sheet_set(u"templates")).isEmpty());
         const QImage page = page_of(folder, path, 1);
         // Under the frame there is one long level line: the check line.
         const int paper = page.height();
@@ -85,7 +85,7 @@ TEST_CASE("holes of a template lie as far apart on paper as in the wall", "[day-
     const double apart = absolute(holes[0].z - holes[1].z).in_mm();
     REQUIRE(holes[0].x == holes[1].x);
     const QString path = folder.filePath(QStringLiteral("templates.pdf"));
-    REQUIRE(write_sheets_pdf(path, job, plan, SheetSet::templates).isEmpty());
+    REQUIRE(write_sheets_pdf(path, job, plan, sheet_set(u"templates")).isEmpty());
     const QImage page = page_of(folder, path, 1);
     // Each hole has a level cross line of 8 mm and its width: rows where just that is dark.
     std::vector<int> rows;
@@ -104,18 +104,18 @@ TEST_CASE("cut and kit, steps and hand-over read back what they should", "[day-s
     const QTemporaryDir folder;
     const Job job = demo();
     const Plan plan = reckon(job);
-    const auto words = [&](SheetSet set) {
-        const QString path = folder.filePath(file_name(set) + QStringLiteral(".pdf"));
+    const auto words = [&](const SheetSet& set) {
+        const QString path = folder.filePath(set.file_name + QStringLiteral(".pdf"));
         REQUIRE(write_sheets_pdf(path, job, plan, set).isEmpty());
         return text_of(path);
     };
-    const QString cut = words(SheetSet::cut_and_kit);
+    const QString cut = words(sheet_set(u"cut-and-kit"));
     for (const char* said : {"Cut and kit", "Kerf 3 mm", "Take along", "and 2 spare", "Detector", "side panel of"})
         CHECK(cut.contains(QString::fromLatin1(said)));
-    const QString steps = words(SheetSet::steps);
+    const QString steps = words(sheet_set(u"steps"));
     for (const char* said : {"Steps of the whole job", "HOLD.", "switched off and proved dead"})
         CHECK(steps.contains(QString::fromLatin1(said)));
-    const QString over = words(SheetSet::hand_over);
+    const QString over = words(sheet_set(u"hand-over"));
     for (const char* said : {"as built", "What holds it", "from memory", "Use and care", "Otherwise than planned",
                              "Floor boards end 14 mm short", "Load labels", "to be put right", "Fitted by"})
         CHECK(over.contains(QString::fromLatin1(said)));
@@ -124,7 +124,8 @@ TEST_CASE("cut and kit, steps and hand-over read back what they should", "[day-s
 TEST_CASE("an empty job's sheets say so", "[day-sheets]") {
     const QTemporaryDir folder;
     const Job job = new_job();
-    for (const SheetSet set : {SheetSet::cut_and_kit, SheetSet::steps, SheetSet::templates, SheetSet::hand_over}) {
+    for (const SheetSet& set :
+         {sheet_set(u"cut-and-kit"), sheet_set(u"steps"), sheet_set(u"templates"), sheet_set(u"hand-over")}) {
         const QString path = folder.filePath(QStringLiteral("empty.pdf"));
         REQUIRE(write_sheets_pdf(path, job, reckon(job), set).isEmpty());
         CHECK(text_of(path).size() > 20);

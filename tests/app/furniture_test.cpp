@@ -1,5 +1,6 @@
 #include "app/layout/layout_panel.hpp"
 #include "app/sheets/sheet_writer.hpp"
+#include "core/site/site_checks.hpp"
 #include "driven_window.hpp"
 
 #include <QAbstractButton>
@@ -159,7 +160,7 @@ TEST_CASE("a wardrobe is built by mouse and keyboard, slid for its studs, and it
     CHECK(driven.steps_of_selected().contains("until one screw through the cleat"));
     QTemporaryDir folder;
     const QString labels = folder.filePath("labels.pdf");
-    REQUIRE(write_sheets_pdf(labels, driven.job(), driven.bench().plan(), SheetSet::part_labels).isEmpty());
+    REQUIRE(write_sheets_pdf(labels, driven.job(), driven.bench().plan(), sheet_set(u"part-labels")).isEmpty());
     const QString printed = words_of_pdf(labels);
     for (const CutPart& part : driven.system_plan().parts)
         CHECK(printed.contains(QString::fromStdString(part.label)));
@@ -209,14 +210,14 @@ TEST_CASE("a chest of drawers goes from unsafe to held by its cure, and into the
     driven.choose("restraint-gauge", 1);
     driven.type("restraint-through", "1 in");
     REQUIRE(driven.bench().selected<Piece>()->restraint.gauge);
-    CHECK(std::ranges::find(driven.piece_plan().checks, CheckCode::restraint_short, &Check::code) !=
+    CHECK(std::ranges::find(driven.piece_plan().checks, checks::thread_short, &Check::code) !=
           driven.piece_plan().checks.end());
-    driven.press("cure-restraint_short-1");
+    driven.press("cure-thread_short-1");
     CHECK(driven.piece_plan().verdict == PieceVerdict::held);
 
     QTemporaryDir folder;
     const QString path = folder.filePath("inventory.pdf");
-    REQUIRE(write_sheets_pdf(path, driven.job(), driven.bench().plan(), SheetSet::inventory).isEmpty());
+    REQUIRE(write_sheets_pdf(path, driven.job(), driven.bench().plan(), sheet_set(u"inventory")).isEmpty());
     const QString printed = words_of_pdf(path);
     CHECK(printed.contains("Child's chest"));
     CHECK(printed.contains("held"));

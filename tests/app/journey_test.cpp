@@ -85,7 +85,7 @@ TEST_CASE("a whole job from survey to record in the real window", "[journey]") {
     // Record: signed, handed over, saved, and all of it is there again.
     driven.window.set_stage(Stage::record);
     driven.window.record().sign(QStringLiteral("R. Field"), QStringLiteral("All of it"), "M 10 10 L 200 150");
-    REQUIRE(driven.window.write_sheets(folder.filePath(QStringLiteral("hand-over.pdf")), SheetSet::hand_over));
+    REQUIRE(driven.window.write_sheets(folder.filePath(QStringLiteral("hand-over.pdf")), sheet_set(u"hand-over")));
     REQUIRE(driven.window.export_to(folder.path()));
     CHECK(QFile::exists(folder.filePath(QStringLiteral("marks.csv"))));
     CHECK(QFile::exists(folder.filePath(QStringLiteral("wall-1.dxf"))));

@@ -2,6 +2,7 @@
 
 #include "app/layout/layout_panel.hpp"
 #include "core/lines/room_lines.hpp"
+#include "core/runs/run_checks.hpp"
 #include "core/sheets/run_layer.hpp"
 
 #include <QComboBox>
@@ -170,12 +171,11 @@ TEST_CASE("a run broken by one unit too many is cured by the check's button", "[
     for (int i = 0; i < 3; ++i)
         kitchen.carry("Wall unit  600", 1400_mm, 1800_mm);
     CHECK(kitchen.plan().layout.right() == 1800_mm); // 300 too long
-    REQUIRE(std::ranges::find(kitchen.plan().checks, CheckCode::run_overruns, &Check::code) !=
+    REQUIRE(std::ranges::find(kitchen.plan().checks, checks::run_overruns, &Check::code) !=
             kitchen.plan().checks.end());
     QTest::mouseClick(kitchen.find<QPushButton>("cure-run_overruns-1"), Qt::LeftButton);
     QTest::qWait(1);
-    CHECK(std::ranges::find(kitchen.plan().checks, CheckCode::run_overruns, &Check::code) ==
-          kitchen.plan().checks.end());
+    CHECK(std::ranges::find(kitchen.plan().checks, checks::run_overruns, &Check::code) == kitchen.plan().checks.end());
     CHECK(kitchen.run().units.size() == 2);
 }
 
@@ -192,8 +192,7 @@ TEST_CASE("a unit's box, its appliance and what its run lies between are set in 
     };
     choose("unit-rails", "at the top");
     CHECK(kitchen.run().units.front().rails.size() == 1);
-    CHECK(std::ranges::find(kitchen.plan().checks, CheckCode::unit_top_only, &Check::code) !=
-          kitchen.plan().checks.end());
+    CHECK(std::ranges::find(kitchen.plan().checks, checks::unit_top_only, &Check::code) != kitchen.plan().checks.end());
     choose("unit-rails", "top and bottom");
     CHECK(kitchen.run().units.front().rails.size() == 2);
     kitchen.type("unit-rail-thickness", "12");
@@ -375,7 +374,7 @@ TEST_CASE("heights that fight are made peace between by a check's button", "[app
     kitchen.type("relation-reason", "beam");
     const auto fights = [&] {
         const auto& checks = kitchen.bench().room_plan()->lines.checks;
-        return std::ranges::find(checks, CheckCode::lines_conflict, &Check::code) != checks.end();
+        return std::ranges::find(checks, checks::lines_conflict, &Check::code) != checks.end();
     };
     REQUIRE(fights()); // 2070 is wanted
     const auto undone = kitchen.bench().undo_stack().count();

@@ -166,7 +166,7 @@ TEST_CASE("printing keeps the page range, and every page says which it is of how
             printer.setPrintRange(QPrinter::PageRange);
             printer.setFromTo(first, last);
         }
-        driven.window.print_on(printer, SheetSet::cut_and_kit);
+        driven.window.print_on(printer, sheet_set(u"cut-and-kit"));
         int code = 0;
         return run("pdftotext", {"-layout", path, "-"}, code).simplified();
     };
@@ -187,7 +187,7 @@ TEST_CASE("every sheet says of which state of the job it is", "[app][sheets][not
     CHECK(first.size() == 6);
     job.ticks.push_back({"any", TickState::done, {}, {}, {}, {}});
     CHECK(revision_of(job) == first); // no figure of a sheet has changed
-    for (const SheetSet set : {SheetSet::all, SheetSet::templates, SheetSet::hand_over}) {
+    for (const SheetSet& set : {sheet_sets().front(), sheet_set(u"templates"), sheet_set(u"hand-over")}) {
         const QString path = folder.filePath("state.pdf");
         REQUIRE(write_sheets_pdf(path, job, reckon(job), set).isEmpty());
         int code = 0;

@@ -4,6 +4,7 @@
 #include "app/layout/layout_panel.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "core/shelves/new_shelf.hpp"
+#include "core/shelves/shelf_checks.hpp"
 #include "driven_window.hpp"
 
 #include <QComboBox>
@@ -46,9 +47,9 @@ struct ShelfWindow : DrivenWindow {
     }
 
     /// Adds a shelf of a kind as the menu does.
-    void add(ShelfKind kind) {
+    void add(const ShelfPreset& kind) {
         auto* menu = find<QMenu>("shelf-kinds");
-        menu->actions().at(static_cast<int>(kind))->trigger();
+        menu->actions().at(std::ranges::find(shelf_presets(), kind) - shelf_presets().begin())->trigger();
         QTest::qWait(1);
     }
     const Shelf& shelf() {
@@ -78,11 +79,11 @@ struct ShelfWindow : DrivenWindow {
 TEST_CASE("every kind is hung from the menu, shown with its own figures and printed", "[app][kinds]") {
     for (const bool brick : {true, false}) {
         ShelfWindow driven{brick};
-        for (std::size_t i = 0; i < shelf_kinds; ++i) {
-            const auto kind = static_cast<ShelfKind>(i);
-            INFO(words(kind));
+        for (std::size_t i = 0; i < shelf_presets().size(); ++i) {
+            const ShelfPreset& kind = shelf_presets()[i];
+            INFO(kind.words);
             driven.add(kind);
-            CHECK(kind_of(driven.shelf()) == kind);
+            CHECK(preset_of(driven.shelf()) == kind);
             CHECK(driven.find<QComboBox>("shelf-kind")->currentIndex() == static_cast<int>(i));
             CHECK_FALSE(driven.plan().steps.empty());
             QTemporaryDir folder;
@@ -96,23 +97,23 @@ TEST_CASE("every kind is hung from the menu, shown with its own figures and prin
 
 TEST_CASE("a stack on slotted uprights: shelves and slots are typed, missed slots are cured", "[app][kinds]") {
     ShelfWindow driven{true};
-    driven.add(ShelfKind::standards);
+    driven.add(shelf_preset("standards"));
     driven.type("shelf-tiers", "4");
     CHECK(driven.shelf().tiers == 4);
     driven.type("shelf-rise", "300");
-    CHECK(driven.finds(CheckCode::slots_missed)); // 300 is no multiple of 32
-    const auto check = std::ranges::find(driven.plan().checks, CheckCode::slots_missed, &Check::code);
+    CHECK(driven.finds(checks::slots_missed)); // 300 is no multiple of 32
+    const auto check = std::ranges::find(driven.plan().checks, checks::slots_missed, &Check::code);
     REQUIRE_FALSE(check->cures.empty());
     driven.bench().apply("cure", *check->cures.front().edit);
-    CHECK_FALSE(driven.finds(CheckCode::slots_missed));
-    driven.type("standard-length", "2000");
+    CHECK_FALSE(driven.finds(checks::slots_missed));
+    driven.type("standards-standard", "2000");
     CHECK(std::get<OnStandards>(driven.shelf().holding).standard == 2000_mm);
 }
 
 TEST_CASE("a hidden bracket's holes are typed one after another", "[app][kinds]") {
     ShelfWindow driven{false};
-    driven.add(ShelfKind::hidden_bracket);
-    driven.type("hidden-offset", "240");
+    driven.add(shelf_preset("hidden_bracket"));
+    driven.type("hidden_bracket-offset", "240");
     driven.type("plate-width", "500");
     driven.type("plate-rating", "15");
     const std::size_t before = std::get<OnHiddenBracket>(driven.shelf().holding).plate.holes.size();
@@ -128,39 +129,39 @@ TEST_CASE("a hidden bracket's holes are typed one after another", "[app][kinds]"
 
 TEST_CASE("rods, keyholes, cleats, rails, poles and fixtures take their figures", "[app][kinds]") {
     ShelfWindow driven{true};
-    driven.add(ShelfKind::hidden_rods);
-    driven.type("rod-diameter", "12");
-    driven.choose("rod-resin", 1);
+    driven.add(shelf_preset("hidden_rods"));
+    driven.type("hidden_rods-diameter", "12");
+    driven.choose("hidden_rods-resin", 1);
     CHECK(std::get<OnHiddenRods>(driven.shelf().holding).resin);
     CHECK(driven.plan().brackets.front().fixing->hole_diameter == 14_mm);
-    driven.add(ShelfKind::keyholes);
-    driven.type("keyhole-slot", "20");
+    driven.add(shelf_preset("keyholes"));
+    driven.type("keyholes-slot", "20");
     CHECK(std::get<OnKeyholes>(driven.shelf().holding).slot == 20_mm);
-    driven.add(ShelfKind::cleats);
-    driven.type("cleat-left-leans", "5");
+    driven.add(shelf_preset("cleats"));
+    driven.type("cleats-left_leans", "5");
     CHECK(driven.plan().pieces.front().front == driven.plan().pieces.front().back - 5_mm);
-    driven.choose("cleat-right", 0);
-    CHECK(driven.finds(CheckCode::cleat_sides_missing));
-    driven.add(ShelfKind::hook_rail);
-    driven.type("rail-hooks", "8");
-    driven.type("rail-hook-kg", "3");
+    driven.choose("cleats-right", 0);
+    CHECK(driven.finds(checks::cleat_sides_missing));
+    driven.add(shelf_preset("hook_rail"));
+    driven.type("hook_rail-hooks", "8");
+    driven.type("hook_rail-kg_per_hook", "3");
     CHECK(driven.plan().goods_n_per_m == Approx(24 * 9.80665));
-    driven.add(ShelfKind::pole);
+    driven.add(shelf_preset("pole"));
     driven.choose("pole-stuff", 1);
     driven.type("pole-wall", "1.5");
     CHECK(std::get<Pole>(driven.shelf().holding).stuff == PoleStuff::steel);
-    driven.add(ShelfKind::fixture);
-    driven.type("fixture-mass", "32");
+    driven.add(shelf_preset("fixture"));
+    driven.type("fixture-mass_kg", "32");
     CHECK(driven.plan().mass_kg == 32);
-    driven.add(ShelfKind::desk);
+    driven.add(shelf_preset("desk"));
     CHECK(driven.plan().brackets.front().reaction.greatest > 1000);
-    driven.choose("bracket-leg-up", 1);
+    driven.choose("brackets-leg_up", 1);
     CHECK(std::get<OnBrackets>(driven.shelf().holding).leg_up);
 }
 
 TEST_CASE("joints and heavy things are put on a shelf and taken off", "[app][kinds]") {
     ShelfWindow driven{true};
-    driven.add(ShelfKind::brackets);
+    driven.add(shelf_preset("brackets"));
     driven.type("along-at", "600");
     REQUIRE(driven.shelf().joints == std::vector{600_mm});
     CHECK(driven.plan().pieces.size() == 2);
@@ -182,7 +183,7 @@ TEST_CASE("joints and heavy things are put on a shelf and taken off", "[app][kin
 
 TEST_CASE("how much will it hold is answered, and made more at a click", "[app][kinds][study]") {
     ShelfWindow driven{true};
-    driven.add(ShelfKind::brackets);
+    driven.add(shelf_preset("brackets"));
     driven.show_page(FixingsPage::holds);
     // Nothing is promised of a bracket whose packet nobody has read.
     CHECK(driven.find<QLabel>("greatest-load")->text().contains("packet"));
@@ -210,7 +211,7 @@ TEST_CASE("how much will it hold is answered, and made more at a click", "[app][
 
 TEST_CASE("fixings are ranked with reasons, and the packet of the fitter's own comes first", "[app][kinds][choose]") {
     ShelfWindow driven{true};
-    driven.add(ShelfKind::brackets);
+    driven.add(shelf_preset("brackets"));
     driven.show_page(FixingsPage::fix_with);
     const QString ranks = driven.find<QTextBrowser>("rank-list")->toPlainText();
     CHECK(ranks.indexOf("Nylon plug") < ranks.indexOf("Refused")); // will do
@@ -264,7 +265,7 @@ TEST_CASE("fixings are ranked with reasons, and the packet of the fitter's own c
 
 TEST_CASE("the screws in the van are what the program chooses from", "[app][kinds][choose]") {
     ShelfWindow driven{false};
-    driven.add(ShelfKind::brackets);
+    driven.add(shelf_preset("brackets"));
     const Length before = driven.plan().brackets.front().fixing->screw_length;
     FixingsAtHand dialog{driven.bench()};
     dialog.show();
@@ -299,7 +300,7 @@ TEST_CASE("one shelf is hung round the room and taken back by one undo", "[app][
         next.name = "Next";
         job.walls.push_back(next);
     });
-    driven.add(ShelfKind::brackets);
+    driven.add(shelf_preset("brackets"));
     driven.type("shelf-height", "2200");
     auto* menu = driven.find<QMenu>("shelf-kinds");
     menu->actions().back()->trigger();

@@ -1,4 +1,5 @@
 #include "core/fitting/as_found.hpp"
+#include "core/fitting/wall_marks.hpp"
 #include "core/job/file.hpp"
 #include "run_walls.hpp"
 
@@ -170,7 +171,7 @@ TEST_CASE("a hole that nothing uses any more is said, and can be forgotten", "[a
     plan = reckon(job);
     REQUIRE(plan.walls.front()->checks.size() == 1);
     const Check& check = plan.walls.front()->checks.front();
-    CHECK(check.code == CheckCode::hole_left_over);
+    CHECK(check.code == checks::hole_left_over);
     job = yes_square::apply(*check.cures.front().edit, job);
     CHECK(reckon(job).walls.front()->checks.empty());
 }

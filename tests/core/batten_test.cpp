@@ -9,6 +9,8 @@
 #include "core/sheets/summary.hpp"
 #include "core/sheets/svg.hpp"
 #include "core/sheets/tables.hpp"
+#include "core/site/guarded.hpp"
+#include "core/site/site_checks.hpp"
 #include "core/steps/job_order.hpp"
 
 #include <catch2/catch.hpp>
@@ -108,23 +110,23 @@ TEST_CASE("below the height at which people lean a batten bears somebody hanging
 TEST_CASE("a batten with no stud, one stud, studs only assumed or nothing to hold it is never fine", "[battens]") {
     Job none = batten_job();
     none.walls.front().studs.clear();
-    CHECK(has(plan_of(none), CheckCode::no_stud, Severity::error));
+    CHECK(has(plan_of(none), checks::no_stud, Severity::error));
     Job one = batten_job();
     kept<Batten>(one.walls.front()).front().length = 400_mm;
-    CHECK(has(plan_of(one), CheckCode::one_stud, Severity::error));
+    CHECK(has(plan_of(one), checks::one_stud, Severity::error));
     CHECK_FALSE(plan_of(one).utilisation.within());
     // Where a stud is only assumed nobody knows its place well enough for a screw.
-    CHECK(has(plan_of(batten_job(StudState::assumed)), CheckCode::no_stud, Severity::error));
-    CHECK(has(plan_of(batten_job(StudState::indicated)), CheckCode::stud_indicated, Severity::warning));
+    CHECK(has(plan_of(batten_job(StudState::assumed)), checks::no_stud, Severity::error));
+    CHECK(has(plan_of(batten_job(StudState::indicated)), checks::stud_indicated, Severity::warning));
     Job bare = batten_job();
     bare.catalogue.wood_screws.clear();
-    CHECK(has(plan_of(bare), CheckCode::no_fixing, Severity::error));
+    CHECK(has(plan_of(bare), checks::no_fixing, Severity::error));
     Job heavy = batten_job();
     kept<Batten>(heavy.walls.front()).front().kg_per_m = 900;
-    CHECK(has(plan_of(heavy), CheckCode::fixing_overloaded, Severity::error));
+    CHECK(has(plan_of(heavy), checks::fixing_overloaded, Severity::error));
     Job service = batten_job();
     service.walls.front().services.push_back({ServiceKind::socket, 600_mm, 300_mm});
-    CHECK(has(plan_of(service), CheckCode::in_service_strip, Severity::error));
+    CHECK(has(plan_of(service), checks::in_service_strip, Severity::error));
 }
 
 TEST_CASE("in masonry a batten has a plug at each end and none further apart than the house rule", "[battens]") {
@@ -187,6 +189,6 @@ TEST_CASE("a batten or a back strip that asks for hundreds of plugs is not recko
     Job job = batten_job();
     job.walls.front().structure = Masonry{};
     job.rules.strips.masonry_every = Length::micrometres(1);
-    CHECK(has(plan_of(job), CheckCode::not_reckoned, Severity::error));
+    CHECK(has(plan_of(job), checks::not_reckoned, Severity::error));
     CHECK_FALSE(plan_of(job).utilisation.within());
 }

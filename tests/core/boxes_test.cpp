@@ -1,6 +1,9 @@
+#include "core/boxes/audit_cabinet.hpp"
 #include "core/boxes/box_parts.hpp"
 #include "core/boxes/new_box.hpp"
-#include "core/statics/gravity.hpp"
+#include "core/boxes/reckon_box.hpp"
+#include "core/measure/conversions.hpp"
+#include "core/site/site_checks.hpp"
 #include "piece_walls.hpp"
 
 #include <cmath>
@@ -107,7 +110,7 @@ TEST_CASE("square when both diagonals are equal; else its top goes back by what 
     box.diagonal_rising = 1505_mm;
     box.diagonal_falling = 1495_mm;
     const BoxPlan plan = box_plan(box_job(box));
-    const Check* out = find_check(plan.checks, CheckCode::box_not_square);
+    const Check* out = find_check(plan.checks, checks::box_not_square);
     REQUIRE(out);
     CHECK(out->amount->si == Approx((1.505 * 1.505 - 1.495 * 1.495) / 3.6).margin(1e-6));
 }
@@ -152,7 +155,7 @@ TEST_CASE("a back that is pinned or thin is refused, and its cure makes it good"
     box.back_screwed = false;
     Job job = box_job(box);
     BoxPlan plan = box_plan(job);
-    const Check* pinned = find_check(plan.checks, CheckCode::box_back_pinned);
+    const Check* pinned = find_check(plan.checks, checks::box_back_pinned);
     REQUIRE(pinned);
     CHECK_FALSE(plan.hang.fixing);
     CHECK(box_plan(apply(*pinned->cures.front().edit, job)).hang.fixing);
@@ -161,11 +164,11 @@ TEST_CASE("a back that is pinned or thin is refused, and its cure makes it good"
     box.back_thickness = 4_mm;
     job = box_job(box);
     plan = box_plan(job);
-    const Check* thin = find_check(plan.checks, CheckCode::box_back_thin);
+    const Check* thin = find_check(plan.checks, checks::box_back_thin);
     REQUIRE(thin);
     CHECK_FALSE(plan.hang.fixing);
     const BoxPlan cured = box_plan(apply(*thin->cures.front().edit, job));
-    CHECK_FALSE(find_check(cured.checks, CheckCode::box_back_thin));
+    CHECK_FALSE(find_check(cured.checks, checks::box_back_thin));
     CHECK(cured.hang.fixing);
 }
 
@@ -187,13 +190,14 @@ TEST_CASE("a box that cannot be made says why", "[boxes]") {
         box.clearance = 10_mm;
     }
     const BoxPlan plan = box_plan(box_job(box));
-    CHECK(find_check(plan.checks, CheckCode::box_cannot_be_made));
+    CHECK(find_check(plan.checks, checks::box_cannot_be_made));
     CHECK(plan.pieces.empty());
 }
 
 TEST_CASE("a cabinet with a screw through each rail in each of three studs is sound", "[audit]") {
     const HungPlan plan = hung_plan(found_cabinet());
     CHECK(plan.verdict == HungVerdict::sound);
+    CHECK(find_check(plan.checks, checks::hung_unsound) == nullptr);
     REQUIRE(plan.utilisation.known());
     CHECK(plan.utilisation.number() <= 1);
     CHECK(plan.counts == 6);
@@ -207,7 +211,7 @@ TEST_CASE("what was found is judged by what counts, and what is missing is named
         const HungPlan plan = hung_plan(hung);
         CHECK(plan.verdict != HungVerdict::sound);
         CHECK(plan.add_bottom >= 2);
-        const Check* check = find_check(plan.checks, CheckCode::hung_unsound);
+        const Check* check = find_check(plan.checks, checks::hung_unsound);
         REQUIRE(check);
         CHECK(std::ranges::any_of(check->cures,
                                   [](const Cure& cure) { return cure.words.pattern.starts_with("Add {0} screws"); }));
@@ -277,7 +281,7 @@ TEST_CASE("nothing hangs on a stud that is only indicated", "[boxes][audit]") {
         stud.state = StudState::indicated;
     const BoxPlan box = box_plan(box_job(bookcase(), wall));
     CHECK_FALSE(box.hang.fixing);
-    CHECK(find_check(box.checks, CheckCode::unit_few_studs)->severity == Severity::error);
+    CHECK(find_check(box.checks, checks::few_studs)->severity == Severity::error);
     CHECK(hung_plan(found_cabinet(), wall).verdict == HungVerdict::unload);
 }
 

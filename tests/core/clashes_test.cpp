@@ -1,5 +1,6 @@
 #include "core/boxes/new_box.hpp"
 #include "core/reckon/clashes.hpp"
+#include "core/site/site_checks.hpp"
 #include "piece_walls.hpp"
 #include "run_walls.hpp"
 
@@ -16,7 +17,7 @@ WallBox box_at(Length left, Length top) {
 }
 
 bool clashes(const std::vector<Check>& checks) {
-    return find_check(checks, CheckCode::run_over_unit) != nullptr;
+    return find_check(checks, checks::over_thing) != nullptr;
 }
 
 } // namespace
@@ -75,29 +76,29 @@ TEST_CASE("a window behind, a radiator beside, a socket covered, a ceiling too l
     const auto checks = [&] { return reckon(job).walls.front()->pieces.front().checks; };
     wall.openings = {{OpeningKind::door, 2200_mm, {}, 800_mm, 2000_mm, 50_mm, {}}};
     const std::vector<Check> door = checks();
-    REQUIRE(find_check(door, CheckCode::run_over_opening));
-    CHECK(find_check(door, CheckCode::run_over_opening)->amount->si == Approx(0.2));
+    REQUIRE(find_check(door, checks::over_opening));
+    CHECK(find_check(door, checks::over_opening)->amount->si == Approx(0.2));
     wall.openings.clear();
     wall.services = {{ServiceKind::socket, 1900_mm, 300_mm, 86_mm, {}}};
     const std::vector<Check> socket = checks();
-    REQUIRE(find_check(socket, CheckCode::shelf_over_service));
-    CHECK(find_check(socket, CheckCode::shelf_over_service)->severity == Severity::warning);
+    REQUIRE(find_check(socket, checks::over_service));
+    CHECK(find_check(socket, checks::over_service)->severity == Severity::warning);
     wall.services.front().far_side = true;
-    CHECK_FALSE(find_check(checks(), CheckCode::shelf_over_service));
+    CHECK_FALSE(find_check(checks(), checks::over_service));
     wall.height = 700_mm;
     const std::vector<Check> low = checks();
-    REQUIRE(find_check(low, CheckCode::unit_over_ceiling));
-    CHECK(find_check(low, CheckCode::unit_over_ceiling)->amount->si == Approx(0.1));
+    REQUIRE(find_check(low, checks::over_ceiling));
+    CHECK(find_check(low, checks::over_ceiling)->amount->si == Approx(0.1));
 }
 
 TEST_CASE("what hangs below the floor or beyond the wall says so, with how much", "[clashes]") {
     Job job = bare_job();
     job.walls.front().boxes = {box_at(3500_mm, 800_mm)};
     const std::vector<Check> checks = reckon(job).walls.front()->boxes.front().checks;
-    REQUIRE(find_check(checks, CheckCode::leaves_wall));
-    CHECK(find_check(checks, CheckCode::leaves_wall)->amount->si == Approx(0.3)); // 3500 + 800 - 4000
-    REQUIRE(find_check(checks, CheckCode::unit_leaves_floor));
-    CHECK(find_check(checks, CheckCode::unit_leaves_floor)->amount->si == Approx(0.1)); // 800 - 900
+    REQUIRE(find_check(checks, checks::leaves_wall));
+    CHECK(find_check(checks, checks::leaves_wall)->amount->si == Approx(0.3)); // 3500 + 800 - 4000
+    REQUIRE(find_check(checks, checks::leaves_floor));
+    CHECK(find_check(checks, checks::leaves_floor)->amount->si == Approx(0.1)); // 800 - 900
 }
 
 TEST_CASE("a change of furniture keeps the wall's survey and the other walls' plans", "[reckon][clashes]") {
@@ -128,7 +129,7 @@ TEST_CASE("whatever the next wall holds in the corner is met there: every tier, 
     const auto met = [&](const Wall& with) {
         Job made = job;
         made.walls.push_back(with);
-        return find_check(reckon(made).walls.front()->pieces.front().checks, CheckCode::run_meets_neighbour) != nullptr;
+        return find_check(reckon(made).walls.front()->pieces.front().checks, checks::meets_neighbour) != nullptr;
     };
     CHECK_FALSE(met(next));
     Shelf shelf;

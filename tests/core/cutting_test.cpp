@@ -260,7 +260,7 @@ TEST_CASE("a box's parts come to the saw with their joints' allowances", "[cutti
 }
 
 TEST_CASE("a list is of a wall, a room or the job, and its labels stay", "[cutting]") {
-    Shelf shelf = new_shelf(ShelfKind::brackets, stud_wall());
+    Shelf shelf = new_shelf(shelf_preset("brackets"), stud_wall());
     Job job = job_with(stud_wall(), shelf);
     Wall other = stud_wall();
     other.id = "other";
@@ -278,7 +278,7 @@ TEST_CASE("a list is of a wall, a room or the job, and its labels stay", "[cutti
 }
 
 TEST_CASE("a kit has its screws with spares, by the pack", "[cutting]") {
-    Job job = job_with(stud_wall(), new_shelf(ShelfKind::brackets, stud_wall()));
+    Job job = job_with(stud_wall(), new_shelf(shelf_preset("brackets"), stud_wall()));
     const Plan plan = reckon(job);
     const ShelfPlan& shelf = plan.walls.front()->shelves.front();
     const std::size_t screws = shelf.holes.size();

@@ -12,7 +12,7 @@ namespace {
 
 /// A job with something in every member of the day, none at its default.
 Job job_of_the_day() {
-    Job job = job_with(stud_wall(), new_shelf(ShelfKind::brackets, stud_wall()));
+    Job job = job_with(stud_wall(), new_shelf(shelf_preset("brackets"), stud_wall()));
     job.crew = 2;
     job.fitter = "R. Field";
     job.currency = "EUR";
@@ -124,7 +124,7 @@ TEST_CASE("what a later version adds to the day is kept", "[file][day]") {
 }
 
 TEST_CASE("a file of before the day opens as a job without one", "[file][day]") {
-    json document = json::parse(write_job(job_with(stud_wall(), new_shelf(ShelfKind::brackets, stud_wall()))));
+    json document = json::parse(write_job(job_with(stud_wall(), new_shelf(shelf_preset("brackets"), stud_wall()))));
     for (const char* member : {"crew", "fitter", "currency", "delivery", "ticks", "log"})
         document.erase(member);
     for (const char* member : {"feeds", "made", "work_readings"})

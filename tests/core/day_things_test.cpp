@@ -35,14 +35,14 @@ ReadingPlan judged(Job job, WorkReading reading) {
 } // namespace
 
 TEST_CASE("every kind of shelf has its parts, its kit and its marks", "[day][kinds]") {
-    for (const ShelfKind kind : all_kinds()) {
-        INFO(words(kind));
+    for (const ShelfPreset& kind : all_kinds()) {
+        INFO(kind.words);
         for (const Wall& wall : {stud_wall(), masonry_wall()}) {
             const Job job = job_with(wall, new_shelf(kind, wall));
             const Plan plan = reckon(job);
             const ShelfPlan& shelf = plan.walls.front()->shelves.front();
             const auto parts = cut_list(job, plan);
-            if (kind == ShelfKind::fixture) {
+            if (kind == shelf_preset("fixture")) {
                 CHECK(parts.empty()); // it comes as it is
             } else {
                 REQUIRE_FALSE(parts.empty());
@@ -77,7 +77,7 @@ TEST_CASE("every kind of shelf has its parts, its kit and its marks", "[day][kin
 }
 
 TEST_CASE("a shelf from wall to wall is left long, and says why", "[day]") {
-    Shelf shelf = new_shelf(ShelfKind::brackets, stud_wall());
+    Shelf shelf = new_shelf(shelf_preset("brackets"), stud_wall());
     shelf.left = {};
     shelf.length = 4000_mm;
     shelf.material = BoardMaterial::eastern_white_pine;
@@ -91,13 +91,13 @@ TEST_CASE("a shelf from wall to wall is left long, and says why", "[day]") {
     // Too long for any stock that is shipped: an error that names the part.
     const CuttingPlan plan = cutting_plan(job, reckon(job));
     REQUIRE(plan.stuffs.front().checks.size() == 1);
-    CHECK(plan.stuffs.front().checks.front().code == CheckCode::stock_too_short);
+    CHECK(plan.stuffs.front().checks.front().code == checks::stock_too_short);
     job.catalogue.stock.push_back({StuffKind::board, std::nullopt, {}, {}, 4800_mm, 0, true, std::nullopt, {}});
     CHECK(cutting_plan(job, reckon(job)).stuffs.front().checks.empty());
 }
 
 TEST_CASE("what is made already is not in the kit again", "[day]") {
-    Job job = job_with(stud_wall(), new_shelf(ShelfKind::brackets, stud_wall()));
+    Job job = job_with(stud_wall(), new_shelf(shelf_preset("brackets"), stud_wall()));
     const Plan plan = reckon(job);
     const std::size_t before = kit_of(job, plan).lines.front().wanted;
     for (const WallMark& mark : marks_of(*plan.walls.front()))
@@ -184,7 +184,7 @@ TEST_CASE("readings of boxes, wardrobes and shelves from front to back are put r
     StorageSystem system = system_of({BayKind::shelves, BayKind::shelves});
     system.name = "Wardrobe";
     job.walls.front().systems = {system};
-    Shelf shelf = new_shelf(ShelfKind::brackets, stud_wall());
+    Shelf shelf = new_shelf(shelf_preset("brackets"), stud_wall());
     shelf.id = shelf.name = "shelf";
     job.walls.front().shelves = {shelf};
     WorkReading reading;

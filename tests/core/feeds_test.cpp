@@ -1,4 +1,5 @@
 #include "core/feeds/lead.hpp"
+#include "core/feeds/reckon_feed.hpp"
 #include "core/reckon/reckon.hpp"
 #include "shelf_walls.hpp"
 
@@ -58,7 +59,7 @@ TEST_CASE("a loop with unequal arms drops as a network of resistors does", "[fee
 namespace {
 
 Job lit_shelf(LightFeed feed) {
-    Job job = job_with(stud_wall(), new_shelf(ShelfKind::brackets, stud_wall()));
+    Job job = job_with(stud_wall(), new_shelf(shelf_preset("brackets"), stud_wall()));
     Shelf& shelf = job.walls.front().shelves.front();
     shelf.left = 200_mm;
     shelf.length = 3600_mm;
@@ -105,7 +106,7 @@ TEST_CASE("a lead too thin is an error, and its cure puts it right", "[feeds]") 
     Job job = lit_shelf(feed);
     FeedPlan plan = feed_plan(job);
     REQUIRE(plan.checks.size() >= 1);
-    CHECK(plan.checks.front().code == CheckCode::feed_drops);
+    CHECK(plan.checks.front().code == checks::feed_drops);
     CHECK(plan.checks.front().severity == Severity::error);
     job = yes_square::apply(*plan.checks.front().cures.front().edit, job);
     plan = feed_plan(job);
@@ -114,7 +115,7 @@ TEST_CASE("a lead too thin is an error, and its cure puts it right", "[feeds]") 
     job.walls.front().feeds.front().item = "gone";
     plan = feed_plan(job);
     REQUIRE(plan.checks.size() == 1);
-    CHECK(plan.checks.front().code == CheckCode::feed_along_nothing);
+    CHECK(plan.checks.front().code == checks::feed_along_nothing);
     CHECK(plan.steps.empty());
 }
 

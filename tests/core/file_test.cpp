@@ -169,6 +169,13 @@ TEST_CASE("no bytes crash the reader", "[file][property]") {
     });
 }
 
+TEST_CASE("the published schema is what the members are described as", "[file][schema]") {
+    std::ostringstream published;
+    published << std::ifstream{YES_SQUARE_SOURCE_DIR "/docs/schema/yesq-1.schema.json"}.rdbuf();
+    INFO("make it anew: build/release/src/cli/yes-square-cli schema > docs/schema/yesq-1.schema.json");
+    CHECK(published.str() == job_schema());
+}
+
 TEST_CASE("what the program writes is as the published schema says, and the schema refuses what the reader refuses",
           "[file][schema]") {
     CHECK_FALSE(schema_problem(json::parse(write_job(read_job(demo_text())->job))));

@@ -133,12 +133,12 @@ TEST_CASE("an order is kept however a job is drawn up", "[order][property]") {
 }
 
 TEST_CASE("other work is done while resin sets", "[order]") {
-    Shelf rods = new_shelf(ShelfKind::hidden_rods, masonry_wall(MasonryKind::aerated_block));
+    Shelf rods = new_shelf(shelf_preset("hidden_rods"), masonry_wall(MasonryKind::aerated_block));
     std::get<OnHiddenRods>(rods.holding).resin = true;
     Job job = job_with(masonry_wall(MasonryKind::aerated_block), rods);
     const JobOrder only = job_order(job, reckon(job));
     CHECK(only.idle == Approx(job.rules.fitting.resin_min));
-    Shelf other = new_shelf(ShelfKind::brackets, job.walls.front());
+    Shelf other = new_shelf(shelf_preset("brackets"), job.walls.front());
     other.id = "other";
     other.name = "Other";
     other.height = 900_mm;
@@ -192,7 +192,7 @@ TEST_CASE("alone, what wants two waits for a helper and stands together", "[orde
 }
 
 TEST_CASE("a step that says other figures is another step, and not done", "[order]") {
-    Job job = job_with(stud_wall(), new_shelf(ShelfKind::brackets, stud_wall()));
+    Job job = job_with(stud_wall(), new_shelf(shelf_preset("brackets"), stud_wall()));
     const auto keys = [&] {
         std::set<std::string> all;
         for (const Task& task : job_order(job, reckon(job)).tasks)

@@ -1,6 +1,7 @@
 #include "core/lines/solve_lines.hpp"
 #include "run_walls.hpp"
 
+#include "core/lines/room_lines.hpp"
 #include "core/measure/unit.hpp"
 
 #include <glpk.h>
@@ -212,14 +213,14 @@ TEST_CASE("relations that fight are told with their amount, and a button makes p
     Job job = kitchen_with({run_of(RunLevel::floor, {tall_unit("t", 600_mm, 2100_mm)})});
     job.rooms.front().line_relations.push_back({line_id::tall_top, line_id::floor, HowFar::at_most, 2200_mm, "beam"});
     const Plan plan = reckon(job);
-    const Check* fight = find_check(plan.rooms.front().lines.checks, CheckCode::lines_conflict);
+    const Check* fight = find_check(plan.rooms.front().lines.checks, checks::lines_conflict);
     REQUIRE(fight);
     CHECK(fight->amount->si == Approx(0.05));
     bool cured = false;
     for (const Cure& cure : fight->cures)
         if (cure.edit) {
             const Plan after = reckon(apply(*cure.edit, job));
-            CHECK_FALSE(find_check(after.rooms.front().lines.checks, CheckCode::lines_conflict));
+            CHECK_FALSE(find_check(after.rooms.front().lines.checks, checks::lines_conflict));
             cured = true;
         }
     CHECK(cured);
@@ -235,7 +236,7 @@ TEST_CASE("a line pulled up takes what hangs on it along; one pulled too low sta
     job = apply(SetLine{"room-1", line_id::wall_bottom, 1200_mm}, job);
     plan = reckon(job);
     CHECK(height_of(plan, line_id::wall_bottom) == 1350_mm);
-    const Check* missed = find_check(plan.rooms.front().lines.checks, CheckCode::line_not_as_wanted);
+    const Check* missed = find_check(plan.rooms.front().lines.checks, checks::line_not_as_wanted);
     REQUIRE(missed);
     CHECK(missed->amount->si == Approx(0.15));
 }
@@ -245,9 +246,9 @@ TEST_CASE("a room of cabinets without lines is offered the usual heights", "[lin
     job.rooms.front().lines.clear();
     job.rooms.front().line_relations.clear();
     const Plan plan = reckon(job);
-    const Check* bare = find_check(plan.rooms.front().lines.checks, CheckCode::lines_missing);
+    const Check* bare = find_check(plan.rooms.front().lines.checks, checks::lines_missing);
     REQUIRE(bare);
     const Plan after = reckon(apply(*bare->cures.front().edit, job));
     CHECK(height_of(after, line_id::wall_bottom) == 1350_mm);
-    CHECK_FALSE(find_check(after.rooms.front().lines.checks, CheckCode::lines_missing));
+    CHECK_FALSE(find_check(after.rooms.front().lines.checks, checks::lines_missing));
 }

@@ -19,7 +19,11 @@
 #include "piece_walls.hpp"
 #include "run_walls.hpp"
 
+#include "core/runs/run_checks.hpp"
+#include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_loads.hpp"
+#include "core/site/guarded.hpp"
+#include "core/site/site_checks.hpp"
 
 #include <cmath>
 #include <set>
@@ -144,7 +148,7 @@ TEST_CASE("a unit whose rails nobody entered has unknown rails, not its 8 mm bac
     unit.back = 8_mm;
     const RunPlan plan = run_plan(job);
     CHECK_FALSE(plan.units.front().utilisation.known());
-    const auto asks = std::ranges::find(plan.checks, CheckCode::rails_unknown, &Check::code);
+    const auto asks = std::ranges::find(plan.checks, checks::rails_unknown, &Check::code);
     REQUIRE(asks != plan.checks.end());
     CHECK(asks->severity == Severity::error);
 }
@@ -191,7 +195,7 @@ TEST_CASE("an old cabinet: whole screws, and sound top screws in two studs count
 }
 
 TEST_CASE("every tier in reach is leaned on, and one low and deep enough is sat on", "[shelves][safety]") {
-    Shelf shelf = new_shelf(ShelfKind::brackets, stud_wall());
+    Shelf shelf = new_shelf(shelf_preset("brackets"), stud_wall());
     shelf.height = 1900_mm;
     shelf.tiers = 2;
     shelf.rise = 300_mm;
@@ -219,7 +223,7 @@ TEST_CASE("a load that walks along a shelf on 90, 880, 1030, 1790 mm", "[statics
 }
 
 TEST_CASE("a bracket that turns only when leaned on is refused", "[shelves][safety]") {
-    Job job = job_with(masonry_wall(), new_shelf(ShelfKind::brackets, masonry_wall()));
+    Job job = job_with(masonry_wall(), new_shelf(shelf_preset("brackets"), masonry_wall()));
     Bracket weak;
     weak.id = "weak";
     weak.name = "Weak";
@@ -238,9 +242,9 @@ TEST_CASE("a bracket that turns only when leaned on is refused", "[shelves][safe
     shelf.length = 600_mm;
     shelf.height = 1200_mm;
     const ShelfPlan plan = reckon(job).walls.front()->shelves.front();
-    CHECK(has(plan, CheckCode::bracket_turns));
+    CHECK(has(plan, checks::bracket_turns));
     job.walls.front().shelves.front().height = 1800_mm; // out of reach
-    CHECK_FALSE(has(reckon(job).walls.front()->shelves.front(), CheckCode::bracket_turns));
+    CHECK_FALSE(has(reckon(job).walls.front()->shelves.front(), checks::bracket_turns));
 }
 
 TEST_CASE("what hangs in the lining is summed, and leaned on", "[shelves][safety]") {
@@ -254,14 +258,14 @@ TEST_CASE("what hangs in the lining is summed, and leaned on", "[shelves][safety
         wall.made.push_back(made);
     }
     wall.studs = {{1300_mm, StudState::proved, Length::micrometres(600), {}}};
-    Shelf shelf = new_shelf(ShelfKind::brackets, wall);
+    Shelf shelf = new_shelf(shelf_preset("brackets"), wall);
     shelf.left = 600_mm;
     shelf.length = 1400_mm;
     shelf.depth = 200_mm;
     shelf.height = 1800_mm;
     shelf.load = {LoadKind::own, 12};
     const ShelfPlan plan = plan_with(wall, shelf);
-    const auto one = std::ranges::find(plan.checks, CheckCode::one_stud, &Check::code);
+    const auto one = std::ranges::find(plan.checks, checks::one_stud, &Check::code);
     REQUIRE(one != plan.checks.end());
     double lining = 0;
     for (const BracketPlan& place : plan.brackets)
@@ -275,7 +279,7 @@ TEST_CASE("what hangs in the lining is summed, and leaned on", "[shelves][safety
     shelf.length = 500_mm;
     shelf.height = 1200_mm;
     const ShelfPlan reached = plan_with(wall, shelf);
-    const auto none = std::ranges::find(reached.checks, CheckCode::no_stud, &Check::code);
+    const auto none = std::ranges::find(reached.checks, checks::no_stud, &Check::code);
     REQUIRE(none != reached.checks.end());
     CHECK(none->severity == Severity::error);
 }
@@ -300,11 +304,11 @@ TEST_CASE("a heavy unit among light ones loads the rail's fixings near it, not t
 }
 
 TEST_CASE("a hole outside its own thing is an error", "[shelves][safety]") {
-    Shelf shelf = new_shelf(ShelfKind::fixture, stud_wall());
+    Shelf shelf = new_shelf(shelf_preset("fixture"), stud_wall());
     auto& plate = std::get<Fixture>(shelf.holding).plate;
-    CHECK_FALSE(has(plan_with(stud_wall(), shelf), CheckCode::hole_outside));
+    CHECK_FALSE(has(plan_with(stud_wall(), shelf), checks::hole_outside));
     plate.holes.front().across = shelf.length + 10_mm;
-    CHECK(has(plan_with(stud_wall(), shelf), CheckCode::hole_outside));
+    CHECK(has(plan_with(stud_wall(), shelf), checks::hole_outside));
 }
 
 TEST_CASE("edge distance is judged for the screw that is chosen", "[fixings][safety]") {
@@ -346,7 +350,7 @@ TEST_CASE("the shank's hole is the first through tile and lining, and looking co
 TEST_CASE("sheet, walk and kit drill the same passes, the look first everywhere", "[fixings][drilling][safety]") {
     Wall wall = masonry_wall();
     wall.lining = {{LiningMaterial::tile, 8_mm, {}}, {LiningMaterial::plaster, 10_mm, {}}};
-    Shelf shelf = new_shelf(ShelfKind::brackets, wall);
+    Shelf shelf = new_shelf(shelf_preset("brackets"), wall);
     wall.services.push_back({ServiceKind::socket, 2000_mm, shelf.underside() - 100_mm, 86_mm, false, {}});
     const Job job = job_with(wall, shelf);
     const Plan plan = reckon(job);
@@ -391,7 +395,7 @@ TEST_CASE("probing keeps out of strips until a detector has read clear", "[surve
 }
 
 TEST_CASE("paper promises nothing that is not known", "[sheets][safety]") {
-    Job job = job_with(stud_wall(), new_shelf(ShelfKind::brackets, stud_wall()));
+    Job job = job_with(stud_wall(), new_shelf(shelf_preset("brackets"), stud_wall()));
     const auto label = [&] {
         const Plan plan = reckon(job);
         return load_label(job.walls[0], job.walls[0].shelves[0], plan.walls[0]->shelves[0],
@@ -422,26 +426,26 @@ TEST_CASE("reckon prints every check that it counts", "[sheets]") {
 }
 
 TEST_CASE("one thing that cannot be reckoned takes no other with it", "[reckon][safety]") {
-    Job job = job_with(stud_wall(), new_shelf(ShelfKind::standards, stud_wall()));
+    Job job = job_with(stud_wall(), new_shelf(shelf_preset("standards"), stud_wall()));
     auto& uprights = std::get<OnStandards>(job.walls[0].shelves[0].holding);
     uprights.hole_every = Length::micrometres(10); // tens of thousands of holes
-    Shelf other = new_shelf(ShelfKind::brackets, stud_wall());
+    Shelf other = new_shelf(shelf_preset("brackets"), stud_wall());
     other.id = "other";
     other.height = 900_mm;
     job.walls[0].shelves.push_back(other);
     const Plan plan = reckon(job);
-    CHECK(has(plan.walls[0]->shelves[0], CheckCode::not_reckoned));
+    CHECK(has(plan.walls[0]->shelves[0], checks::not_reckoned));
     CHECK_FALSE(plan.walls[0]->shelves[1].brackets.empty());
     CHECK_NOTHROW(summary(job, plan, {}));
 }
 
 TEST_CASE("an upright shorter than its first hole, and a cleat in a corner of no width, are said to be wrong",
           "[reckon]") {
-    Shelf shelf = new_shelf(ShelfKind::standards, stud_wall());
+    Shelf shelf = new_shelf(shelf_preset("standards"), stud_wall());
     std::get<OnStandards>(shelf.holding).standard = 20_mm;
     std::get<OnStandards>(shelf.holding).first_hole = 30_mm;
-    CHECK(has(plan_with(stud_wall(), shelf), CheckCode::bracket_turns));
-    for (const ShelfKind kind : {ShelfKind::cleats, ShelfKind::hidden_bracket}) {
+    CHECK(has(plan_with(stud_wall(), shelf), checks::bracket_turns));
+    for (const ShelfPreset& kind : {shelf_preset("cleats"), shelf_preset("hidden_bracket")}) {
         Shelf narrow = new_shelf(kind, masonry_wall());
         for (const Length length : {1_mm, 20_mm, 60_mm}) {
             narrow.length = length;
@@ -451,7 +455,7 @@ TEST_CASE("an upright shorter than its first hole, and a cleat in a corner of no
 }
 
 TEST_CASE("a file is read within the sizes a trade knows", "[file]") {
-    Job job = job_with(stud_wall(), new_shelf(ShelfKind::brackets, stud_wall()));
+    Job job = job_with(stud_wall(), new_shelf(shelf_preset("brackets"), stud_wall()));
     const auto refused = [](const Job& asked) {
         const auto read = read_job(write_job(asked));
         return read ? std::string{} : read.error().text();

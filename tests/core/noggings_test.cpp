@@ -1,4 +1,5 @@
 #include "core/shelves/new_shelf.hpp"
+#include "core/shelves/shelf_checks.hpp"
 #include "shelf_walls.hpp"
 
 using namespace yes_square;
@@ -6,7 +7,7 @@ using namespace yes_square;
 TEST_CASE("in open framing a nogging goes behind every fixing that misses the studs, shared on one line",
           "[shelves][noggings][common-practice]") {
     const Wall wall = bare_studs();
-    Shelf radiator = new_shelf(ShelfKind::fixture, wall);
+    Shelf radiator = new_shelf(shelf_preset("fixture"), wall);
     radiator.left = 1120_mm;
     radiator.height = 900_mm;
     auto& how = std::get<Fixture>(radiator.holding);
@@ -28,13 +29,13 @@ TEST_CASE("in open framing a nogging goes behind every fixing that misses the st
     CHECK(noggings[0].length() == 362_mm);
     CHECK(noggings[2].holds.size() == 2);
     CHECK(noggings[2].z == 833_mm);
-    CHECK_FALSE(find_check(plan.walls.front()->shelves.front(), CheckCode::plate_few_holes));
-    CHECK(find_check(plan.walls.front()->shelves.front(), CheckCode::nogging_needed));
+    CHECK_FALSE(find_check(plan.walls.front()->shelves.front(), checks::plate_few_holes));
+    CHECK(find_check(plan.walls.front()->shelves.front(), checks::nogging_needed));
 }
 
 TEST_CASE("a hole on a stud's edge is no nogging's: it is moved", "[shelves][noggings][safety]") {
     const Wall wall = bare_studs();
-    Shelf basin = new_shelf(ShelfKind::fixture, wall);
+    Shelf basin = new_shelf(shelf_preset("fixture"), wall);
     basin.left = 1000_mm;
     // 1210 lies in the stud at 1200, 9 mm from its edge; 1225 would leave a nogging 6 mm of wood.
     for (const Length across : {210_mm, 225_mm}) {
@@ -42,8 +43,8 @@ TEST_CASE("a hole on a stud's edge is no nogging's: it is moved", "[shelves][nog
         const Job job = job_with(wall, basin);
         const ShelfPlan plan = shelf_plan(job);
         CHECK(plan.brackets[0].hold == Hold::lining);
-        CHECK(find_check(plan, CheckCode::hole_must_hold)->severity == Severity::error);
-        CHECK_FALSE(find_check(cured(job, CheckCode::hole_must_hold), CheckCode::hole_must_hold));
+        CHECK(find_check(plan, checks::hole_must_hold)->severity == Severity::error);
+        CHECK_FALSE(find_check(cured(job, checks::hole_must_hold), checks::hole_must_hold));
     }
     std::get<Fixture>(basin.holding).plate.holes = {{231_mm, 60_mm, true, {}}, {500_mm, 60_mm, true, {}}};
     CHECK(shelf_plan(job_with(wall, basin)).brackets[0].hold == Hold::nogging);
@@ -51,7 +52,7 @@ TEST_CASE("a hole on a stud's edge is no nogging's: it is moved", "[shelves][nog
 
 TEST_CASE("a stud just beyond a shelf's end leaves no room for a nogging beside it", "[shelves][noggings][safety]") {
     const Wall wall = bare_studs();
-    Shelf shelf = new_shelf(ShelfKind::brackets, wall);
+    Shelf shelf = new_shelf(shelf_preset("brackets"), wall);
     shelf.left = 1202_mm; // the stud at 1200 ends at 1219
     shelf.length = 700_mm;
     shelf.load.kind = LoadKind::display;
@@ -64,7 +65,7 @@ TEST_CASE("a stud just beyond a shelf's end leaves no room for a nogging beside 
 
 TEST_CASE("a rod in a nogging presses across its grain and holds less", "[shelves][noggings][safety]") {
     const Wall wall = bare_studs();
-    Shelf shelf = new_shelf(ShelfKind::hidden_rods, wall);
+    Shelf shelf = new_shelf(shelf_preset("hidden_rods"), wall);
     shelf.left = 1130_mm;
     shelf.length = 700_mm;
     shelf.school = School::even;

@@ -2,6 +2,8 @@
 #include "core/reckon/reckon.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/shelves/layouts.hpp"
+#include "core/shelves/shelf_checks.hpp"
+#include "core/site/site_checks.hpp"
 
 #include <algorithm>
 #include <catch2/catch.hpp>
@@ -152,21 +154,21 @@ TEST_CASE("an end bracket carries at least its share, whatever continuity takes 
 
 TEST_CASE("masonry: ten hole diameters between fixings and to a free edge", "[reckon][common-practice]") {
     Job job = masonry_job();
-    CHECK_FALSE(find(plan_of(job), CheckCode::holes_close));
+    CHECK_FALSE(find(plan_of(job), checks::holes_close));
     job.walls[0].openings = {{OpeningKind::door, 1700_mm, 0_mm, 800_mm, 2000_mm, {}}};
-    CHECK(find(plan_of(job), CheckCode::holes_close));
+    CHECK(find(plan_of(job), checks::holes_close));
     for (Bracket& bracket : job.catalogue.brackets)
         for (std::size_t i = 0; i < bracket.hole_drops.size(); ++i)
             bracket.hole_drops[i] = 20_mm + 70_mm * static_cast<std::int64_t>(i);
     job.walls[0].openings.clear();
-    REQUIRE(find(plan_of(job), CheckCode::holes_close));
-    CHECK(find(plan_of(job), CheckCode::holes_close)->amount->si == Approx(0.010));
+    REQUIRE(find(plan_of(job), checks::holes_close));
+    CHECK(find(plan_of(job), checks::holes_close)->amount->si == Approx(0.010));
 }
 
 TEST_CASE("a shelf with no load entered says so", "[reckon][checks]") {
     Job job = framed_job();
     shelf_of(job).load = {LoadKind::own, 0};
-    CHECK(find(plan_of(job), CheckCode::load_missing));
+    CHECK(find(plan_of(job), checks::load_missing));
 }
 
 TEST_CASE("a low shelf must bear someone leaning on its front edge", "[reckon][house-rule]") {
@@ -186,7 +188,7 @@ TEST_CASE("a stud only assumed is an error with a cure", "[reckon][checks]") {
             stud.state = StudState::assumed;
     job.walls[0].studs.erase(job.walls[0].studs.begin() + 4, job.walls[0].studs.end());
     const ShelfPlan plan = plan_of(job);
-    const Check* check = find(plan, CheckCode::stud_assumed);
+    const Check* check = find(plan, checks::stud_assumed);
     REQUIRE(check);
     CHECK(check->severity == Severity::error);
     CHECK_FALSE(check->cures.empty());
@@ -197,7 +199,7 @@ TEST_CASE("a stud too loosely known is refused however it is called", "[reckon][
     for (Stud& stud : job.walls[0].studs)
         stud.uncertainty = 5_mm;
     const ShelfPlan plan = plan_of(job);
-    const Check* check = find(plan, CheckCode::stud_indicated);
+    const Check* check = find(plan, checks::stud_indicated);
     REQUIRE(check);
     CHECK(check->severity == Severity::error);
 }
@@ -207,8 +209,8 @@ TEST_CASE("no stud under either of two brackets is an error for books, a warning
     Job job = framed_job();
     job.walls[0].studs.clear();
     const ShelfPlan books = plan_of(job);
-    REQUIRE(find(books, CheckCode::no_stud));
-    CHECK(find(books, CheckCode::no_stud)->severity == Severity::error);
+    REQUIRE(find(books, checks::no_stud));
+    CHECK(find(books, checks::no_stud)->severity == Severity::error);
 
     Shelf& shelf = shelf_of(job);
     shelf.length = 400_mm;
@@ -216,16 +218,16 @@ TEST_CASE("no stud under either of two brackets is an error for books, a warning
     shelf.thickness = 15_mm;
     shelf.load = {LoadKind::own, 2};
     const ShelfPlan light = plan_of(job);
-    REQUIRE(find(light, CheckCode::no_stud));
-    CHECK(find(light, CheckCode::no_stud)->severity == Severity::warning);
+    REQUIRE(find(light, checks::no_stud));
+    CHECK(find(light, checks::no_stud)->severity == Severity::warning);
 }
 
 TEST_CASE("one bracket in a stud cannot carry books for two", "[reckon][checks]") {
     Job job = framed_job();
     job.walls[0].studs = {{800_mm, StudState::proved, Length::micrometres(600), {}}};
     const ShelfPlan plan = plan_of(job);
-    REQUIRE(find(plan, CheckCode::one_stud));
-    CHECK(find(plan, CheckCode::one_stud)->severity == Severity::error);
+    REQUIRE(find(plan, checks::one_stud));
+    CHECK(find(plan, checks::one_stud)->severity == Severity::error);
 }
 
 TEST_CASE("lining-only brackets stiffen but never carry", "[reckon]") {
@@ -250,14 +252,14 @@ TEST_CASE("drilling in a service strip is an error; the search keeps out where i
     Job job = framed_job();
     job.walls[0].services = {{ServiceKind::socket, 800_mm, 300_mm, 86_mm, {}}};
     const ShelfPlan avoided = plan_of(job);
-    CHECK_FALSE(find(avoided, CheckCode::in_service_strip));
+    CHECK_FALSE(find(avoided, checks::in_service_strip));
     for (const BracketPlan& place : avoided.brackets)
         CHECK(absolute(place.x - 800_mm) > 43_mm);
 
     // Beside the holes' own height the cable may run along the whole shelf: nowhere to go.
     job.walls[0].services = {{ServiceKind::switch_, 3000_mm, 1600_mm, 86_mm, {}}};
     const ShelfPlan crossed = plan_of(job);
-    const Check* check = find(crossed, CheckCode::in_service_strip);
+    const Check* check = find(crossed, checks::in_service_strip);
     REQUIRE(check);
     CHECK(check->severity == Severity::error);
     const bool by_program = std::ranges::any_of(check->cures, [](const Cure& cure) { return cure.edit.has_value(); });
@@ -273,7 +275,7 @@ TEST_CASE("sag over the limit is an error with brackets or a thicker board as cu
     shelf.thickness = 15_mm;
     job.rules.spacing_least = 500_mm; // no room for a third
     const ShelfPlan plan = plan_of(job);
-    const Check* check = find(plan, CheckCode::sag_over_limit);
+    const Check* check = find(plan, checks::sag_over_limit);
     REQUIRE(check);
     CHECK(check->amount->si == Approx(plan.sag->long_term - plan.sag->limit));
     CHECK_FALSE(check->cures.empty());
@@ -304,21 +306,21 @@ TEST_CASE("an arm too long, a bracket unknown, a bracket overloaded are said", "
     Job job = framed_job();
     shelf_of(job).bracket = "ribbed-225";
     const ShelfPlan out = plan_of(job);
-    REQUIRE(find(out, CheckCode::arm_too_long));
-    CHECK(find(out, CheckCode::arm_too_long)->severity == Severity::error);
-    CHECK_FALSE(find(out, CheckCode::arm_too_long)->cures.empty());
+    REQUIRE(find(out, checks::arm_too_long));
+    CHECK(find(out, checks::arm_too_long)->severity == Severity::error);
+    CHECK_FALSE(find(out, checks::arm_too_long)->cures.empty());
 
     shelf_of(job).bracket = "nowhere";
-    CHECK(find(plan_of(job), CheckCode::no_bracket_fits));
+    CHECK(find(plan_of(job), checks::no_bracket_fits));
 
     shelf_of(job).bracket = "";
     for (Bracket& bracket : job.catalogue.brackets)
         bracket.rating_n = 90;
-    CHECK(find(plan_of(job), CheckCode::bracket_overloaded));
+    CHECK(find(plan_of(job), checks::bracket_overloaded));
     for (Bracket& bracket : job.catalogue.brackets)
         bracket.rating_n.reset();
     const ShelfPlan unrated = plan_of(job);
-    REQUIRE(find(unrated, CheckCode::bracket_unrated));
+    REQUIRE(find(unrated, checks::bracket_unrated));
     CHECK_FALSE(unrated.brackets[0].bracket_utilisation.known());
 }
 
@@ -339,44 +341,44 @@ TEST_CASE("what a shelf may run into is found, and a cure clears it", "[reckon][
         below.height = 1550_mm;
         job.walls[0].shelves.push_back(below);
         const ShelfPlan plan = plan_of(job);
-        const Check* check = find(plan, CheckCode::leg_fouls_shelf);
+        const Check* check = find(plan, checks::leg_fouls_shelf);
         REQUIRE(check);
         // Underside 1678, leg 200: down to 1478, 72 mm into a board whose top is at 1550.
         CHECK(check->amount->si == Approx(0.072));
         REQUIRE_FALSE(check->cures.empty());
         REQUIRE(check->cures.front().edit);
         const Job cured = apply(*check->cures.front().edit, job);
-        CHECK_FALSE(find(plan_of(cured), CheckCode::leg_fouls_shelf));
+        CHECK_FALSE(find(plan_of(cured), checks::leg_fouls_shelf));
     }
     SECTION("it overlaps an opening") {
         job.walls[0].openings = {{OpeningKind::window, 1500_mm, 1200_mm, 900_mm, 900_mm, {}}};
         const ShelfPlan plan = plan_of(job);
-        REQUIRE(find(plan, CheckCode::shelf_over_opening));
-        CHECK(find(plan, CheckCode::shelf_over_opening)->amount->si == Approx(0.2));
+        REQUIRE(find(plan, checks::over_opening));
+        CHECK(find(plan, checks::over_opening)->amount->si == Approx(0.2));
     }
     SECTION("it overlaps another shelf") {
         Shelf other = shelf_of(job);
         other.id = "other";
         other.left = 1600_mm;
         job.walls[0].shelves.push_back(other);
-        REQUIRE(find(plan_of(job), CheckCode::shelf_over_shelf));
-        CHECK(find(plan_of(job), CheckCode::shelf_over_shelf)->amount->si == Approx(0.1));
+        REQUIRE(find(plan_of(job), checks::over_thing));
+        CHECK(find(plan_of(job), checks::over_thing)->amount->si == Approx(0.1));
     }
     SECTION("it leaves the wall at any side") {
         shelf_of(job).left = -20_mm;
-        REQUIRE(find(plan_of(job), CheckCode::leaves_wall));
-        CHECK(find(plan_of(job), CheckCode::leaves_wall)->amount->si == Approx(0.02));
+        REQUIRE(find(plan_of(job), checks::leaves_wall));
+        CHECK(find(plan_of(job), checks::leaves_wall)->amount->si == Approx(0.02));
         shelf_of(job).left = 2700_mm;
-        CHECK(find(plan_of(job), CheckCode::leaves_wall)->amount->si == Approx(0.1));
+        CHECK(find(plan_of(job), checks::leaves_wall)->amount->si == Approx(0.1));
         shelf_of(job).left = 700_mm;
         shelf_of(job).height = 2500_mm;
-        CHECK(find(plan_of(job), CheckCode::leaves_wall));
+        CHECK(find(plan_of(job), checks::leaves_wall));
         shelf_of(job).height = 100_mm;
-        CHECK(find(plan_of(job), CheckCode::leaves_wall));
+        CHECK(find(plan_of(job), checks::leaves_wall));
     }
     SECTION("its back edge or a leg covers a socket") {
         job.walls[0].services = {{ServiceKind::socket, 1200_mm, 1690_mm, 86_mm, {}}};
-        CHECK(find(plan_of(job), CheckCode::shelf_over_service));
+        CHECK(find(plan_of(job), checks::over_service));
     }
 }
 
@@ -384,7 +386,7 @@ TEST_CASE("unequal overhangs are noted, and the cure makes them equal", "[reckon
     Job job = framed_job();
     shelf_of(job).left = 740_mm;
     const ShelfPlan plan = plan_of(job);
-    const Check* check = find(plan, CheckCode::overhang_unequal);
+    const Check* check = find(plan, checks::overhang_unequal);
     REQUIRE(check);
     REQUIRE_FALSE(check->cures.empty());
     const ShelfPlan cured = plan_of(apply(*check->cures.front().edit, job));
@@ -394,9 +396,9 @@ TEST_CASE("unequal overhangs are noted, and the cure makes them equal", "[reckon
 TEST_CASE("a board not made for a damp room is refused there", "[reckon][checks]") {
     Job job = framed_job();
     shelf_of(job).material = BoardMaterial::mdf;
-    CHECK_FALSE(find(plan_of(job), CheckCode::board_not_for_damp));
+    CHECK_FALSE(find(plan_of(job), checks::board_not_for_damp));
     job.rooms[0].service_class = ServiceClass::damp;
-    CHECK(find(plan_of(job), CheckCode::board_not_for_damp));
+    CHECK(find(plan_of(job), checks::board_not_for_damp));
 }
 
 TEST_CASE("every cure the program offers does what it says", "[reckon][cures]") {

@@ -1,4 +1,6 @@
 #include "core/runs/level_units.hpp"
+#include "core/runs/run_checks.hpp"
+#include "core/site/site_checks.hpp"
 #include "demo_job.hpp"
 #include "run_walls.hpp"
 
@@ -102,7 +104,7 @@ TEST_CASE("a corner unit that reaches round the corner is stood in front of", "[
     second.start = {EndKind::run, 1, "floor-run", {}, {}, {}};
     const Plan plan = reckon(corner_kitchen(first, second));
     CHECK(plan.walls[1]->runs.front().layout.left() == 900_mm);
-    CHECK_FALSE(find_check(plan.walls[1]->runs.front().checks, CheckCode::run_meets_neighbour));
+    CHECK_FALSE(find_check(plan.walls[1]->runs.front().checks, checks::meets_neighbour));
     // A plain deep unit at the corner is stood in front of with its doors: 560 and 20.
     first.units.back() = base_unit("plain", 900_mm);
     first.units.back().hinge = DoorHinge::left;
@@ -117,12 +119,12 @@ TEST_CASE("drawers in a corner want their clearance from the other run's front",
     second.start = {EndKind::run, 1, "floor-run", {}, {}, {}};
     const Job tight = corner_kitchen(first, second);
     const Plan plan = reckon(tight);
-    const Check* meets = find_check(plan.walls[1]->runs.front().checks, CheckCode::door_meets_wall);
+    const Check* meets = find_check(plan.walls[1]->runs.front().checks, checks::door_meets_wall);
     REQUIRE(meets);
     CHECK(meets->amount->si == Approx(0.05));
     second.start.clear = 50_mm;
     const Plan clear = reckon(corner_kitchen(first, second));
-    CHECK_FALSE(find_check(clear.walls[1]->runs.front().checks, CheckCode::door_meets_wall));
+    CHECK_FALSE(find_check(clear.walls[1]->runs.front().checks, checks::door_meets_wall));
 }
 
 TEST_CASE("a run begins at an opening's edge, at a place, or where another ends", "[runs]") {
@@ -185,14 +187,14 @@ TEST_CASE("a unit that stands on the floor itself is shimmed, and packed where s
     CHECK(feet.front().height == 2_mm); // 50 of 600 along a fall of 24
     CHECK(feet.back().height == 22_mm);
     CHECK(feet.back().packer == 10_mm); // shims make up 12
-    CHECK(find_check(plan.checks, CheckCode::legs_run_out));
+    CHECK(find_check(plan.checks, checks::legs_run_out));
 }
 
 TEST_CASE("legs too long for the plinth are told with the height that lets them in", "[runs]") {
     Job job = kitchen_with({run_of(RunLevel::floor, {base_unit("a", 600_mm)})});
     job.rooms.front().line_relations.front().by = 80_mm; // the plinth
     const RunPlan plan = plan_of(job);
-    const Check* low = find_check(plan.checks, CheckCode::legs_run_out);
+    const Check* low = find_check(plan.checks, checks::legs_run_out);
     REQUIRE(low);
     CHECK(low->severity == Severity::error);
     CHECK(low->amount->si == Approx(0.020));
@@ -214,7 +216,7 @@ TEST_CASE("on masonry every unit is plugged near its sides, whatever the studs",
             CHECK(unit.inside_left(hole) >= job.rules.runs.side_grip);
         }
     }
-    CHECK_FALSE(find_check(plan.checks, CheckCode::unit_few_studs));
+    CHECK_FALSE(find_check(plan.checks, checks::few_studs));
 }
 
 TEST_CASE("one screw that does not bear the load is doubled before it is refused", "[runs][safety]") {
@@ -227,7 +229,7 @@ TEST_CASE("one screw that does not bear the load is doubled before it is refused
         const RunPlan plan = plan_of(job);
         fewest = std::min(fewest, plan.units.front().holes.size());
         most = std::max(most, plan.units.front().holes.size());
-        const bool told = find_check(plan.checks, CheckCode::fixing_overloaded) != nullptr;
+        const bool told = find_check(plan.checks, checks::fixing_overloaded) != nullptr;
         CHECK(told == plan.units.front().utilisation.over());
     }
     CHECK(fewest == 4); // two studs, two rails
@@ -243,7 +245,7 @@ TEST_CASE("a top rail alone, packed off the wall, holds nothing", "[runs][safety
                               {800_mm, 2000_mm, 32_mm, {}},   {1600_mm, 2000_mm, 20_mm, {}}};
     const RunPlan packed = plan_of(job);
     CHECK_FALSE(packed.units.front().fixing);
-    const Check* top = find_check(packed.checks, CheckCode::unit_top_only);
+    const Check* top = find_check(packed.checks, checks::unit_top_only);
     REQUIRE(top);
     CHECK(top->severity == Severity::error);
 }
@@ -253,7 +255,7 @@ TEST_CASE("the demo kitchen is slid by its cure and then catches every stud", "[
     const Plan plan = reckon(job);
     const auto wall = std::ranges::find(job.walls, "wall-7", &Wall::id) - job.walls.begin();
     const RunPlan& run = plan.walls[static_cast<std::size_t>(wall)]->runs[2];
-    const Check* few = find_check(run.checks, CheckCode::unit_few_studs);
+    const Check* few = find_check(run.checks, checks::few_studs);
     REQUIRE(few);
     const Plan after = reckon(apply(*few->cures.front().edit, job));
     CHECK(after.walls[static_cast<std::size_t>(wall)]->runs[2].slide.holds_now());

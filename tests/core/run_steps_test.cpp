@@ -1,8 +1,10 @@
 #include "core/fixings/hole_group.hpp"
 #include "core/fixings/wood_screw.hpp"
+#include "core/runs/run_checks.hpp"
 #include "core/runs/run_pieces.hpp"
 #include "core/runs/slide.hpp"
 #include "core/runs/unit_loads.hpp"
+#include "core/site/site_checks.hpp"
 #include "run_walls.hpp"
 
 #include <rapidcheck.h>
@@ -130,7 +132,7 @@ TEST_CASE("a rail that reaches far beyond its last stud loads that stud by lever
                                                                    rail.fixing->tension_n, rail.fixing->shear_n)
                                                   .number())
                                            .epsilon(0.01));
-    const Check* beyond = find_check(plan.checks, CheckCode::spacing_over_limit);
+    const Check* beyond = find_check(plan.checks, checks::spacing_over_limit);
     REQUIRE(beyond);
     CHECK(beyond->amount->si == Approx(1.0 - 0.4064)); // 1000 beyond 800, 16 in allowed
 }
@@ -146,7 +148,7 @@ TEST_CASE("cuts of a rail add up to it and none is longer than its stock or too 
     rc::prop("any length from any usual stock", [] {
         const Length length = Length::mm(*rc::gen::inRange(300, 20'000));
         const Length stock = Length::mm(*rc::gen::inRange(700, 3000));
-        const std::vector<Length> cuts = cut_from_stock(length, stock);
+        const std::vector<Length> cuts = cut_from_stock(length, stock, 300_mm);
         Length sum;
         for (const Length cut : cuts) {
             RC_ASSERT(cut <= stock);
@@ -208,8 +210,8 @@ TEST_CASE("the slide's edit puts every chain where the search put it", "[runs][s
             RC_ASSERT(after.slide.chains[c].now == before.slide.places[c]);
         RC_ASSERT(after.slide.holds_now());
         RC_ASSERT(after.layout.right() == *after.layout.to);
-        RC_ASSERT(!find_check(after.checks, CheckCode::unit_few_studs));
-        RC_ASSERT(!find_check(after.checks, CheckCode::filler_out_of_range));
+        RC_ASSERT(!find_check(after.checks, checks::few_studs));
+        RC_ASSERT(!find_check(after.checks, checks::filler_out_of_range));
     });
 }
 

@@ -1,8 +1,10 @@
 #include "run_walls.hpp"
 
 #include "core/job/file.hpp"
+#include "core/runs/run_checks.hpp"
 #include "core/runs/run_pieces.hpp"
 #include "core/runs/unit_loads.hpp"
+#include "core/site/site_checks.hpp"
 
 #include <rapidcheck.h>
 #include <rapidcheck/catch.h>
@@ -87,7 +89,7 @@ TEST_CASE("a run between leaning walls takes the narrowest", "[runs]") {
     job.walls.front().widths = {{100_mm, 2012_mm, {}}, {1400_mm, 2004_mm, {}}, {2200_mm, 1995_mm, {}}};
     const RunPlan plan = plan_of(job);
     CHECK(plan.layout.to == 1995_mm);
-    const Check* over = find_check(plan.checks, CheckCode::run_overruns);
+    const Check* over = find_check(plan.checks, checks::run_overruns);
     REQUIRE(over);
     CHECK(over->amount->si == Approx(0.005));
 }
@@ -97,12 +99,12 @@ TEST_CASE("an overrun is told in figures and cured by the button", "[runs]") {
         {run_of(RunLevel::wall, {filler("f", 60_mm, 20_mm, 80_mm), wall_unit("a", 900_mm), wall_unit("b", 560_mm)})},
         1500_mm);
     const RunPlan plan = plan_of(job);
-    const Check* over = find_check(plan.checks, CheckCode::run_overruns);
+    const Check* over = find_check(plan.checks, checks::run_overruns);
     REQUIRE(over);
     CHECK(over->amount->si == Approx(0.020));
     REQUIRE(over->cures.front().edit);
     const RunPlan after = plan_of(apply(*over->cures.front().edit, job));
-    CHECK_FALSE(find_check(after.checks, CheckCode::run_overruns));
+    CHECK_FALSE(find_check(after.checks, checks::run_overruns));
     CHECK(after.layout.right() == 1500_mm);
 }
 
@@ -111,10 +113,10 @@ TEST_CASE("a run that waits for itself says so and reckons on", "[runs]") {
         {run_of(RunLevel::wall, {wall_unit("a", 600_mm)}), run_of(RunLevel::floor, {base_unit("b", 600_mm)})});
     job.walls.front().runs[0].start = {EndKind::run, 1, "floor-run", {}, {}, {}};
     job.walls.front().runs[1].start = {EndKind::run, 1, "wall-run", {}, {}, {}};
-    CHECK((find_check(plan_of(job, 0).checks, CheckCode::run_end_unknown) ||
-           find_check(plan_of(job, 1).checks, CheckCode::run_end_unknown)));
+    CHECK((find_check(plan_of(job, 0).checks, checks::run_end_unknown) ||
+           find_check(plan_of(job, 1).checks, checks::run_end_unknown)));
     job.walls.front().runs[0].start = {EndKind::opening, 3, {}, {}, {}, {}};
-    CHECK(find_check(plan_of(job, 0).checks, CheckCode::run_end_unknown));
+    CHECK(find_check(plan_of(job, 0).checks, checks::run_end_unknown));
 }
 
 TEST_CASE("a run in a corner begins in front of the next wall's units", "[runs]") {
@@ -128,10 +130,10 @@ TEST_CASE("a run in a corner begins in front of the next wall's units", "[runs]"
     job.walls.push_back(next);
     const Plan plan = reckon(job);
     CHECK(plan.walls[1]->runs.front().layout.left() == 590_mm); // 560 deep, no door, 30 kept clear
-    CHECK_FALSE(find_check(plan.walls[1]->runs.front().checks, CheckCode::run_meets_neighbour));
+    CHECK_FALSE(find_check(plan.walls[1]->runs.front().checks, checks::meets_neighbour));
     job.walls[1].runs.front().start = {};
     const Plan meeting = reckon(job);
-    CHECK(find_check(meeting.walls[1]->runs.front().checks, CheckCode::run_meets_neighbour));
+    CHECK(find_check(meeting.walls[1]->runs.front().checks, checks::meets_neighbour));
 }
 
 TEST_CASE("what a unit must not do is told with an amount and a cure", "[runs][checks]") {
@@ -145,66 +147,66 @@ TEST_CASE("what a unit must not do is told with an amount and a cure", "[runs][c
     };
     Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 900_mm)})});
     CabinetUnit& unit = job.walls.front().runs.front().units.front();
-    CHECK_FALSE(has(job, CheckCode::unit_top_only));
+    CHECK_FALSE(has(job, checks::unit_top_only));
     SECTION("a top rail alone") {
         unit.rails.pop_back();
-        CHECK(has(job, CheckCode::unit_top_only));
+        CHECK(has(job, checks::unit_top_only));
     }
     SECTION("a thin back and no rail") {
         unit.rails.clear();
         unit.back = 6_mm;
-        CHECK(has(job, CheckCode::rails_unknown));
+        CHECK(has(job, checks::rails_unknown));
         unit.back = 16_mm; // thick enough to stand for rails
-        CHECK_FALSE(has(job, CheckCode::rails_unknown));
+        CHECK_FALSE(has(job, checks::rails_unknown));
     }
     SECTION("a screw in a service strip") {
         job.walls.front().services.push_back({ServiceKind::socket, 800_mm, 1100_mm, 86_mm, false, {}});
-        CHECK(has(job, CheckCode::in_service_strip));
+        CHECK(has(job, checks::in_service_strip));
     }
     SECTION("over an opening") {
         job.walls.front().openings.push_back({OpeningKind::window, 700_mm, 900_mm, 900_mm, 1000_mm, {}, {}});
-        CHECK(has(job, CheckCode::run_over_opening));
+        CHECK(has(job, checks::over_opening));
     }
     SECTION("above the ceiling") {
         unit.height = 1600_mm; // it would reach the worktop before the ceiling: its line is lifted
-        CHECK(has(job, CheckCode::unit_over_ceiling));
+        CHECK(has(job, checks::over_ceiling));
     }
     SECTION("loaded beyond its screws") {
         unit.loaded_kg = 600;
-        CHECK(has(job, CheckCode::fixing_overloaded));
+        CHECK(has(job, checks::fixing_overloaded));
     }
     SECTION("too heavy to lift alone") {
-        CHECK(has(job, CheckCode::lift_over_limit));
+        CHECK(has(job, checks::lift_over_limit));
         unit.mass_kg = 6;
-        CHECK_FALSE(has(job, CheckCode::lift_over_limit));
+        CHECK_FALSE(has(job, checks::lift_over_limit));
     }
     SECTION("a door into the side wall") {
         unit.hinge = DoorHinge::left;
-        CHECK(has(job, CheckCode::door_meets_wall));
+        CHECK(has(job, checks::door_meets_wall));
         const RunPlan plan = plan_of(job);
-        const Check* door = find_check(plan.checks, CheckCode::door_meets_wall);
-        CHECK_FALSE(has(apply(*door->cures.front().edit, job), CheckCode::door_meets_wall));
+        const Check* door = find_check(plan.checks, checks::door_meets_wall);
+        CHECK_FALSE(has(apply(*door->cures.front().edit, job), checks::door_meets_wall));
     }
     SECTION("hooks of unknown strength, or too weak") {
         unit.hanging = Hanging::hook_brackets;
-        CHECK(has(job, CheckCode::unit_hardware_unrated));
+        CHECK(has(job, checks::unit_hardware_unrated));
         unit.hook_rating_n = 100;
-        CHECK(has(job, CheckCode::fixing_overloaded));
+        CHECK(has(job, checks::fixing_overloaded));
         unit.hook_rating_n = 1000;
-        CHECK_FALSE(has(job, CheckCode::fixing_overloaded));
+        CHECK_FALSE(has(job, checks::fixing_overloaded));
     }
     SECTION("a tall unit that cannot be tilted upright, and one that can") {
         Job tall = kitchen_with({run_of(RunLevel::floor, {tall_unit("t", 600_mm, 2200_mm)})});
         // sqrt(2350^2 + 560^2) = 2415.8 mm under 2400.
-        CHECK(has(tall, CheckCode::unit_cannot_tilt));
+        CHECK(has(tall, checks::unit_cannot_tilt));
         tall.walls.front().height = 2450_mm;
-        CHECK_FALSE(has(tall, CheckCode::unit_cannot_tilt));
+        CHECK_FALSE(has(tall, checks::unit_cannot_tilt));
     }
     SECTION("anything low over a hob") {
         CabinetUnit hob = base_unit("hob", 600_mm);
         hob.appliance = Appliance{ApplianceKind::hob, {}, {}};
         job.walls.front().runs.push_back(run_of(RunLevel::floor, {hob}));
-        CHECK(has(job, CheckCode::hood_near_hob)); // 450 mm over it, 650 kept
+        CHECK(has(job, checks::hood_near_hob)); // 450 mm over it, 650 kept
     }
     SECTION("an opening that is not parallel") {
         CabinetUnit room = gap("g", 450_mm, {ApplianceKind::undercounter, 820_mm, {}});
@@ -212,7 +214,7 @@ TEST_CASE("what a unit must not do is told with an amount and a cure", "[runs][c
         room.gap_back = Length::inches(17, {9, 16});
         job.walls.front().runs.push_back(run_of(RunLevel::floor, {room}));
         const RunPlan plan = plan_of(job, 1);
-        const Check* check = find_check(plan.checks, CheckCode::opening_not_parallel);
+        const Check* check = find_check(plan.checks, checks::opening_not_parallel);
         REQUIRE(check);
         CHECK(check->amount->si == Approx(Length::inches(0, {1, 4}).in_metres())); // common practice
     }
@@ -222,7 +224,7 @@ TEST_CASE("what a unit must not do is told with an amount and a cure", "[runs][c
         second.slack = Slack::by_hand;
         second.left = 800_mm;
         job.walls.front().runs.push_back(second);
-        CHECK(has(job, CheckCode::run_over_unit));
+        CHECK(has(job, checks::over_thing));
     }
 }
 
@@ -230,7 +232,7 @@ TEST_CASE("nothing is counted on in assumed studs, lining or steel", "[runs][saf
     Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 900_mm)})});
     const auto verdict = [&] {
         const RunPlan plan = plan_of(job);
-        const Check* few = find_check(plan.checks, CheckCode::unit_few_studs);
+        const Check* few = find_check(plan.checks, checks::few_studs);
         CHECK_FALSE(plan.units.front().fixing);
         return few && few->severity == Severity::error;
     };
@@ -294,13 +296,13 @@ TEST_CASE("legs reach from the floor as it is to the plinth line; where they run
     CHECK(feet.front().x == 650_mm);
     CHECK(feet.front().height == 156_mm + Length::micrometres(500)); // 650/1200 of 12
     CHECK(feet.front().packer == Length{});
-    CHECK_FALSE(find_check(plan.checks, CheckCode::legs_run_out));
+    CHECK_FALSE(find_check(plan.checks, checks::legs_run_out));
     job.walls.front().floor[1].down = 1060_mm;
     plan = plan_of(job);
     const Foot& far = plan.units[1].feet.back();
     CHECK(far.height == 207_mm + Length::micrometres(500)); // 1150/1200 of 60
     CHECK(far.packer == far.height - 170_mm);
-    CHECK(find_check(plan.checks, CheckCode::legs_run_out));
+    CHECK(find_check(plan.checks, checks::legs_run_out));
 }
 
 TEST_CASE("every screw is packed out to the proudest place, and the screw grows by it", "[runs]") {
@@ -327,8 +329,8 @@ TEST_CASE("a filler against a leaning wall gets a cutting table", "[runs]") {
     REQUIRE(plan.scribes.size() == 1);
     CHECK(plan.scribes.front().cuts.front().width == 56_mm);
     CHECK(plan.scribes.front().cuts.back().width == 44_mm);
-    CHECK(plan.scribes.front().cuts.size() == 9);                   // every 100 mm of 720 and its top
-    CHECK(find_check(plan.checks, CheckCode::filler_out_of_range)); // 12 mm, and no stock left on
+    CHECK(plan.scribes.front().cuts.size() == 9);                // every 100 mm of 720 and its top
+    CHECK(find_check(plan.checks, checks::filler_out_of_range)); // 12 mm, and no stock left on
 }
 
 TEST_CASE("rail, worktop, plinth and ledger run as far as the units that share them", "[runs]") {
@@ -351,9 +353,9 @@ TEST_CASE("rail, worktop, plinth and ledger run as far as the units that share t
 }
 
 TEST_CASE("a suspension rail is cut from stock and fixed at every stud, or every 12 in into masonry", "[runs]") {
-    CHECK(cut_from_stock(5000_mm, 84_in) ==
+    CHECK(cut_from_stock(5000_mm, 84_in, 300_mm) ==
           std::vector<Length>{84_in, 84_in, 5000_mm - 2 * 84_in}); // common practice: stock of 84 in
-    CHECK(cut_from_stock(84_in + 100_mm, 84_in) == std::vector<Length>{84_in - 200_mm, 300_mm});
+    CHECK(cut_from_stock(84_in + 100_mm, 84_in, 300_mm) == std::vector<Length>{84_in - 200_mm, 300_mm});
     Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 900_mm), wall_unit("b", 900_mm)})});
     job = apply(SetHanging{"wall-run", Hanging::suspension_rail}, job);
     const RunPlan framed = plan_of(job);
@@ -440,7 +442,7 @@ TEST_CASE("no run is too strange to be reckoned", "[runs][property]") {
         for (const RunPlan& run : plan.walls.front()->runs)
             for (const UnitPlan& unit : run.units)
                 if (unit.utilisation.over()) // never a wrong "fine"
-                    RC_ASSERT(find_check(run.checks, CheckCode::fixing_overloaded));
+                    RC_ASSERT(find_check(run.checks, checks::fixing_overloaded));
     });
 }
 

@@ -2,6 +2,8 @@
 #include "core/fixings/choose_fixing.hpp"
 #include "core/fixings/wood_screw.hpp"
 #include "core/reckon/reckon.hpp"
+#include "core/shelves/shelf_checks.hpp"
+#include "core/site/site_checks.hpp"
 
 #include <algorithm>
 #include <catch2/catch.hpp>
@@ -92,7 +94,7 @@ TEST_CASE("a shelf without errors hangs on what holds it", "[reckon][safety][pro
             RC_ASSERT(place.fixing.has_value());
             RC_ASSERT(place.fixing_utilisation.number() <= 1.0);
             if (!place.bracket_utilisation.known())
-                RC_ASSERT(has(plan, CheckCode::bracket_unrated, Severity::warning));
+                RC_ASSERT(has(plan, checks::bracket_unrated, Severity::warning));
             else
                 RC_ASSERT(place.bracket_utilisation.number() <= 1.0);
             if (place.hold != Hold::masonry) {
@@ -103,8 +105,7 @@ TEST_CASE("a shelf without errors hangs on what holds it", "[reckon][safety][pro
             }
         }
         if (carrying < 2)
-            RC_ASSERT(has(plan, CheckCode::no_stud, Severity::warning) ||
-                      has(plan, CheckCode::one_stud, Severity::warning));
+            RC_ASSERT(has(plan, checks::no_stud, Severity::warning) || has(plan, checks::one_stud, Severity::warning));
         for (const PlannedHole& hole : plan.holes) {
             RC_ASSERT(hole.x >= Length{} && hole.x <= wall.length);
             for (const ServicePoint& service : wall.services) {

@@ -58,9 +58,9 @@ bool inside(const Drawing& drawing) {
 
 TEST_CASE("every kind is drawn with its holes where they are, to be picked", "[sheets][kinds]") {
     for (const Wall& wall : {stud_wall(), masonry_wall()})
-        for (std::size_t i = 0; i < shelf_kinds; ++i) {
-            const auto kind = static_cast<ShelfKind>(i);
-            INFO(words(kind));
+        for (std::size_t i = 0; i < shelf_presets().size(); ++i) {
+            const ShelfPreset& kind = shelf_presets()[i];
+            INFO(kind.words);
             const Drawn it = drawn(wall, new_shelf(kind, wall));
             const ShelfPlan& plan = it.plan.walls.front()->shelves.front();
             const auto holes = forms<Circle>(it.elevation.drawing, Part::hole);
@@ -75,12 +75,12 @@ TEST_CASE("every kind is drawn with its holes where they are, to be picked", "[s
 }
 
 TEST_CASE("a stack draws every tier once and its uprights once", "[sheets][kinds]") {
-    const Shelf shelf = new_shelf(ShelfKind::standards, masonry_wall());
+    const Shelf shelf = new_shelf(shelf_preset("standards"), masonry_wall());
     const Drawn it = drawn(masonry_wall(), shelf);
     CHECK(forms<Rectangle>(it.elevation.drawing, Part::shelf).size() == 3);
     CHECK(forms<Rectangle>(it.elevation.drawing, Part::bracket).size() ==
           it.plan.walls.front()->shelves.front().brackets.size());
-    Shelf tiers = new_shelf(ShelfKind::brackets, masonry_wall());
+    Shelf tiers = new_shelf(shelf_preset("brackets"), masonry_wall());
     tiers.tiers = 3;
     tiers.rise = 400_mm;
     tiers.height = 1900_mm;
@@ -92,7 +92,7 @@ TEST_CASE("a stack draws every tier once and its uprights once", "[sheets][kinds
 TEST_CASE("a hanger is a line to the ceiling", "[sheets][kinds]") {
     Wall wall = masonry_wall();
     wall.joists = {1600_mm};
-    Shelf shelf = new_shelf(ShelfKind::brackets, wall);
+    Shelf shelf = new_shelf(shelf_preset("brackets"), wall);
     shelf.left = 1000_mm;
     shelf.hangers = {600_mm};
     const Drawn it = drawn(wall, shelf);
@@ -106,7 +106,7 @@ TEST_CASE("a hanger is a line to the ceiling", "[sheets][kinds]") {
 
 TEST_CASE("noggings are drawn between their studs", "[sheets][noggings]") {
     const Wall wall = bare_studs();
-    Shelf shelf = new_shelf(ShelfKind::fixture, wall);
+    Shelf shelf = new_shelf(shelf_preset("fixture"), wall);
     shelf.left = 1050_mm;
     const Job job = job_with(wall, shelf);
     const Plan plan = reckon(job);
@@ -122,7 +122,7 @@ TEST_CASE("noggings are drawn between their studs", "[sheets][noggings]") {
 
 TEST_CASE("load, bending and sag are drawn with their worst figures, inside their frame", "[sheets][study]") {
     const Wall wall = masonry_wall();
-    Shelf shelf = new_shelf(ShelfKind::brackets, wall);
+    Shelf shelf = new_shelf(shelf_preset("brackets"), wall);
     shelf.length = 1800_mm;
     shelf.left = 1000_mm;
     shelf.goods = {{"Clock", 500_mm, 500_mm, 12, {}}};
@@ -144,14 +144,14 @@ TEST_CASE("load, bending and sag are drawn with their worst figures, inside thei
     const Drawn with = drawn(wall, shelf, &looked);
     CHECK(says(with.elevation.drawing, "Bending"));
     CHECK_FALSE(says(drawn(wall, shelf).elevation.drawing, "Bending"));
-    Shelf stack = new_shelf(ShelfKind::standards, wall); // from the ceiling to the floor: no room under or over it
+    Shelf stack = new_shelf(shelf_preset("standards"), wall); // from the ceiling to the floor: no room under or over it
     stack.height = 2400_mm;
     stack.tiers = 7;
     CHECK_FALSE(says(drawn(wall, stack, &looked).elevation.drawing, "Bending"));
 }
 
 TEST_CASE("a fixture has no bending to draw", "[sheets][study]") {
-    const Job job = job_with(masonry_wall(), new_shelf(ShelfKind::fixture, masonry_wall()));
+    const Job job = job_with(masonry_wall(), new_shelf(shelf_preset("fixture"), masonry_wall()));
     const Plan plan = reckon(job);
     const ShelfStudy looked = *study(job, plan, "shelf");
     CHECK(looked.diagram.empty());
@@ -162,7 +162,7 @@ TEST_CASE("a fixture has no bending to draw", "[sheets][study]") {
 TEST_CASE("the plan as JSON has boards, strips, drilling and noggings", "[json][kinds]") {
     Wall wall = masonry_wall();
     wall.length = 1100_mm;
-    const Job job = job_with(wall, new_shelf(ShelfKind::cleats, wall));
+    const Job job = job_with(wall, new_shelf(shelf_preset("cleats"), wall));
     const auto json = nlohmann::json::parse(plan_json(job, reckon(job), {}));
     const auto& shelf = json["walls"][0]["shelves"][0];
     CHECK(shelf["boards"][0]["back_m"] == Approx(1.098));
@@ -173,7 +173,7 @@ TEST_CASE("the plan as JSON has boards, strips, drilling and noggings", "[json][
     CHECK(json["walls"][0]["noggings"].empty());
 
     const Wall open = bare_studs();
-    Shelf basin = new_shelf(ShelfKind::fixture, open);
+    Shelf basin = new_shelf(shelf_preset("fixture"), open);
     basin.left = 1050_mm;
     const Job bare = job_with(open, basin);
     const auto noggings = nlohmann::json::parse(plan_json(bare, reckon(bare), {}))["walls"][0]["noggings"];

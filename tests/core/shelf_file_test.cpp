@@ -8,8 +8,8 @@
 using namespace yes_square;
 
 TEST_CASE("every kind goes through the file and its schema unchanged", "[file][schema][kinds]") {
-    for (const ShelfKind kind : all_kinds()) {
-        INFO(words(kind));
+    for (const ShelfPreset& kind : all_kinds()) {
+        INFO(kind.words);
         Shelf shelf = new_shelf(kind, stud_wall());
         shelf.joints = {500_mm};
         shelf.hangers = {250_mm};
@@ -27,7 +27,8 @@ TEST_CASE("every kind goes through the file and its schema unchanged", "[file][s
 
 TEST_CASE("an unknown way of hanging is refused by name, and unknown members of a known one are kept",
           "[file][kinds]") {
-    auto document = nlohmann::json::parse(write_job(job_with(stud_wall(), new_shelf(ShelfKind::pole, stud_wall()))));
+    auto document =
+        nlohmann::json::parse(write_job(job_with(stud_wall(), new_shelf(shelf_preset("pole"), stud_wall()))));
     auto& held = document["walls"][0]["shelves"][0]["held_by"];
     held["finial"] = "ball";
     const auto kept = read_job(document.dump());

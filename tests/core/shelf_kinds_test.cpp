@@ -1,7 +1,9 @@
 #include "core/fixings/bracket_forces.hpp"
 #include "core/fixings/drilling.hpp"
 #include "core/shelves/new_shelf.hpp"
+#include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_loads.hpp"
+#include "core/site/site_checks.hpp"
 #include "shelf_walls.hpp"
 
 using namespace yes_square;
@@ -9,7 +11,7 @@ using namespace yes_square;
 namespace {
 
 Shelf board(Length left, Length length, Length depth = 250_mm) {
-    Shelf shelf = new_shelf(ShelfKind::brackets, stud_wall());
+    Shelf shelf = new_shelf(shelf_preset("brackets"), stud_wall());
     shelf.left = left;
     shelf.length = length;
     shelf.depth = depth;
@@ -20,10 +22,10 @@ Shelf board(Length left, Length length, Length depth = 250_mm) {
 
 TEST_CASE("a shelf of every kind begins with a plan that has marks, steps and workings", "[shelves][kinds]") {
     for (const Wall& wall : {stud_wall(), masonry_wall()})
-        for (const ShelfKind kind : all_kinds()) {
-            INFO(words(kind));
+        for (const ShelfPreset& kind : all_kinds()) {
+            INFO(kind.words);
             const Shelf shelf = new_shelf(kind, wall);
-            CHECK(kind_of(shelf) == kind);
+            CHECK(preset_of(shelf) == kind);
             const ShelfPlan plan = shelf_plan(job_with(wall, shelf));
             CHECK(plan.holes.size() + plan.cleats.size() > 0);
             CHECK_FALSE(plan.workings.empty());
@@ -33,14 +35,14 @@ TEST_CASE("a shelf of every kind begins with a plan that has marks, steps and wo
 
 TEST_CASE("hanging a shelf another way and back keeps its place", "[shelves][kinds]") {
     const Wall wall = stud_wall();
-    for (const ShelfKind kind : all_kinds()) {
+    for (const ShelfPreset& kind : all_kinds()) {
         Shelf shelf = board(300_mm, 1100_mm);
         hang_as(kind, shelf, wall);
-        CHECK(kind_of(shelf) == kind);
+        CHECK(preset_of(shelf) == kind);
         CHECK(shelf.left == 300_mm);
         CHECK(shelf.length == 1100_mm);
-        hang_as(ShelfKind::brackets, shelf, wall);
-        CHECK(kind_of(shelf) == ShelfKind::brackets);
+        hang_as(shelf_preset("brackets"), shelf, wall);
+        CHECK(preset_of(shelf) == shelf_preset("brackets"));
     }
 }
 
@@ -50,7 +52,7 @@ TEST_CASE("a keyhole shelf two studs apart: 5, 37 and 69 in; with two holes the 
     wall.studs.clear();
     for (int i = 0; i < 7; ++i)
         wall.studs.push_back({Length::inches(21 + 16 * i), StudState::proved, Length::micrometres(600), {}});
-    Shelf shelf = new_shelf(ShelfKind::keyholes, wall);
+    Shelf shelf = new_shelf(shelf_preset("keyholes"), wall);
     shelf.left = 16_in;
     shelf.length = 72_in;
     auto& how = std::get<OnKeyholes>(shelf.holding);
@@ -60,18 +62,18 @@ TEST_CASE("a keyhole shelf two studs apart: 5, 37 and 69 in; with two holes the 
     for (const BracketPlan& place : three.brackets)
         CHECK(place.hold == Hold::proved_stud);
     CHECK(three.brackets[1].x == 53_in);
-    CHECK_FALSE(find_check(three, CheckCode::keyhole_lifts));
+    CHECK_FALSE(find_check(three, checks::keyhole_lifts));
 
     how.plate.holes.pop_back();
     const ShelfPlan two = shelf_plan(job_with(wall, shelf));
-    const Check* lifts = find_check(two, CheckCode::keyhole_lifts);
+    const Check* lifts = find_check(two, checks::keyhole_lifts);
     REQUIRE(lifts);
     CHECK(lifts->severity == Severity::error);
     CHECK(lifts->x == 21_in);
 }
 
 TEST_CASE("a keyhole shelf needs room over it to come off", "[shelves][kinds][common-practice]") {
-    Shelf shelf = new_shelf(ShelfKind::keyholes, stud_wall());
+    Shelf shelf = new_shelf(shelf_preset("keyholes"), stud_wall());
     Job job = job_with(stud_wall(), shelf);
     Shelf above = board(shelf.left, shelf.length);
     above.id = "above";
@@ -79,15 +81,15 @@ TEST_CASE("a keyhole shelf needs room over it to come off", "[shelves][kinds][co
     above.height = shelf.height + above.thickness + 20_mm;
     job.walls.front().shelves.push_back(above);
     const ShelfPlan plan = shelf_plan(job);
-    const Check* room = find_check(plan, CheckCode::keyhole_no_room);
+    const Check* room = find_check(plan, checks::keyhole_no_room);
     REQUIRE(room);
     CHECK(room->amount->si == Approx(0.0254 + 0.005 - 0.020)); // 1 in of slot, 5 mm over it, 20 mm there
-    CHECK_FALSE(find_check(cured(job, CheckCode::keyhole_no_room), CheckCode::keyhole_no_room));
+    CHECK_FALSE(find_check(cured(job, checks::keyhole_no_room), checks::keyhole_no_room));
 }
 
 TEST_CASE("a hidden bracket's mark is the shelf's end and its offset; holes that must be used want a stud",
           "[shelves][kinds][common-practice]") {
-    Shelf shelf = new_shelf(ShelfKind::hidden_bracket, stud_wall());
+    Shelf shelf = new_shelf(shelf_preset("hidden_bracket"), stud_wall());
     shelf.left = 1000_mm;
     shelf.length = 1300_mm;
     auto& how = std::get<OnHiddenBracket>(shelf.holding);
@@ -97,21 +99,21 @@ TEST_CASE("a hidden bracket's mark is the shelf's end and its offset; holes that
     Job job = job_with(stud_wall(), shelf);
     const ShelfPlan plan = shelf_plan(job);
     CHECK(plan.brackets[0].x == 1000_mm + 240_mm + 20_mm);
-    const Check* must = find_check(plan, CheckCode::hole_must_hold);
+    const Check* must = find_check(plan, checks::hole_must_hold);
     REQUIRE(must); // at 1260, with studs at 1200 and 1600
     CHECK(must->x == 1260_mm);
 
     // 800 apart instead of 780: a slide can put both on studs, and the program finds it.
     std::get<OnHiddenBracket>(job.walls.front().shelves.front().holding).plate.holes.back().across = 820_mm;
-    const ShelfPlan moved = cured(job, CheckCode::hole_must_hold);
+    const ShelfPlan moved = cured(job, checks::hole_must_hold);
     CHECK(moved.brackets[0].hold == Hold::proved_stud);
     CHECK(moved.brackets[2].hold == Hold::proved_stud);
-    CHECK_FALSE(find_check(moved, CheckCode::hole_must_hold));
+    CHECK_FALSE(find_check(moved, checks::hole_must_hold));
 }
 
 TEST_CASE("a fixture's holes share its weight by levers, and its pulls come to its moment",
           "[shelves][kinds][statics]") {
-    Shelf basin = new_shelf(ShelfKind::fixture, masonry_wall());
+    Shelf basin = new_shelf(shelf_preset("fixture"), masonry_wall());
     basin.length = 600_mm;
     basin.thickness = 500_mm;
     basin.depth = 450_mm;
@@ -128,23 +130,23 @@ TEST_CASE("a fixture's holes share its weight by levers, and its pulls come to i
     CHECK(plan.brackets[0].shear_n >= 25 * g - 1e-9);
     CHECK(plan.mass_kg == 30);
     REQUIRE(plan.brackets[0].fixing);
-    CHECK(find_check(plan, CheckCode::bracket_unrated));
+    CHECK(find_check(plan, checks::bracket_unrated));
 }
 
 TEST_CASE("a fixture with one hole that holds is refused", "[shelves][kinds][safety]") {
-    Shelf mirror = new_shelf(ShelfKind::fixture, stud_wall());
+    Shelf mirror = new_shelf(shelf_preset("fixture"), stud_wall());
     mirror.left = 350_mm;
     auto& how = std::get<Fixture>(mirror.holding);
     how.plate.holes = {{50_mm, 30_mm, false, {}}, {250_mm, 30_mm, false, {}}}; // a stud at 400 only
     const ShelfPlan plan = shelf_plan(job_with(stud_wall(), mirror));
-    CHECK(find_check(plan, CheckCode::plate_few_holes)->severity == Severity::error);
+    CHECK(find_check(plan, checks::plate_few_holes)->severity == Severity::error);
 }
 
 TEST_CASE("an alcove shelf: half on each side strip, front cut shorter where the walls lean in",
           "[shelves][kinds][statics]") {
     Wall wall = masonry_wall();
     wall.length = 1000_mm;
-    Shelf shelf = new_shelf(ShelfKind::cleats, wall);
+    Shelf shelf = new_shelf(shelf_preset("cleats"), wall);
     shelf.depth = 300_mm;
     auto& how = std::get<OnCleats>(shelf.holding);
     how.left_leans = 6_mm;
@@ -157,33 +159,34 @@ TEST_CASE("an alcove shelf: half on each side strip, front cut shorter where the
     const ShelfLoads loads = loads_of(shelf, {});
     CHECK(plan.cleats[0].load_n == Approx(loads.total_n(shelf.length) / 2).epsilon(1e-3));
     CHECK(plan.cleats[2].load_n == Approx(loads.total_n(shelf.length) / 2));
-    CHECK(find_check(plan, CheckCode::cleat_wall_unknown)); // nobody has surveyed the side walls
+    CHECK(find_check(plan, checks::cleat_wall_unknown)); // nobody has surveyed the side walls
     // Simple span between the middles of the strips.
     const double span = 1.0 - 0.025;
     const double w = loads.self_n_per_m + loads.goods_n_per_m;
     CHECK(plan.sag->span == Approx(span));
-    CHECK(plan.sag->instantaneous == Approx(5 * w * std::pow(span, 4) / (384 * stiffness_of(shelf))).epsilon(0.01));
+    CHECK(plan.sag->instantaneous ==
+          Approx(5 * w * std::pow(span, 4) / (384 * way_of(shelf).section(shelf).stiffness)).epsilon(0.01));
 
     SECTION("without a strip on one side it is refused, and the cure puts one there") {
         how.right = false;
         const Job job = job_with(wall, shelf);
-        CHECK(find_check(shelf_plan(job), CheckCode::cleat_sides_missing)->severity == Severity::error);
-        CHECK_FALSE(find_check(cured(job, CheckCode::cleat_sides_missing), CheckCode::cleat_sides_missing));
+        CHECK(find_check(shelf_plan(job), checks::cleat_sides_missing)->severity == Severity::error);
+        CHECK_FALSE(find_check(cured(job, checks::cleat_sides_missing), checks::cleat_sides_missing));
     }
 }
 
 TEST_CASE("on a framed wall whose neighbours nobody surveyed an alcove shelf is refused", "[shelves][kinds][safety]") {
     Wall wall = stud_wall();
     wall.length = 1000_mm;
-    const ShelfPlan plan = shelf_plan(job_with(wall, new_shelf(ShelfKind::cleats, wall)));
-    CHECK(find_check(plan, CheckCode::one_stud)->severity == Severity::error);
-    CHECK(find_check(plan, CheckCode::cleat_wall_unknown));
+    const ShelfPlan plan = shelf_plan(job_with(wall, new_shelf(shelf_preset("cleats"), wall)));
+    CHECK(find_check(plan, checks::one_stud)->severity == Severity::error);
+    CHECK(find_check(plan, checks::cleat_wall_unknown));
 }
 
 TEST_CASE("side strips take the walls of the room as they were surveyed", "[shelves][kinds]") {
     Wall wall = masonry_wall();
     wall.length = 1000_mm;
-    Job job = job_with(wall, new_shelf(ShelfKind::cleats, wall));
+    Job job = job_with(wall, new_shelf(shelf_preset("cleats"), wall));
     Wall left = stud_wall();
     left.id = "left";
     Wall right = masonry_wall(MasonryKind::aerated_block);
@@ -191,16 +194,16 @@ TEST_CASE("side strips take the walls of the room as they were surveyed", "[shel
     job.walls = {left, job.walls.front(), right};
     // Its studs every 400 mm: none is within 275 mm of the corner, so the strip on it holds nowhere.
     const ShelfPlan few = reckon(job).walls[1]->shelves.front();
-    CHECK(find_check(few, CheckCode::one_stud)->severity == Severity::error);
+    CHECK(find_check(few, checks::one_stud)->severity == Severity::error);
     CHECK_FALSE(few.cleats[0].fixing);
     job.walls[0].studs.push_back({3940_mm, StudState::proved, Length::micrometres(600), {}});
     job.walls[0].studs.push_back({3760_mm, StudState::assumed, Length::micrometres(600), {}});
-    CHECK(find_check(reckon(job).walls[1]->shelves.front(), CheckCode::one_stud)); // assumed does not count
+    CHECK(find_check(reckon(job).walls[1]->shelves.front(), checks::one_stud)); // assumed does not count
     job.walls[0].studs.back().state = StudState::proved;
     const ShelfPlan plan = reckon(job).walls[1]->shelves.front();
     REQUIRE(plan.cleats.size() == 3);
-    CHECK_FALSE(find_check(plan, CheckCode::one_stud));
-    CHECK_FALSE(find_check(plan, CheckCode::cleat_wall_unknown));
+    CHECK_FALSE(find_check(plan, checks::one_stud));
+    CHECK_FALSE(find_check(plan, checks::cleat_wall_unknown));
     CHECK(plan.cleats[0].screws == 2);
     REQUIRE(plan.cleats[0].fixing);
     CHECK(plan.cleats[0].fixing->name.find("wood screw") != std::string::npos);
@@ -209,7 +212,7 @@ TEST_CASE("side strips take the walls of the room as they were surveyed", "[shel
 }
 
 TEST_CASE("slotted uprights carry all their shelves on the top screws", "[shelves][kinds][statics]") {
-    Shelf shelf = new_shelf(ShelfKind::standards, masonry_wall(MasonryKind::concrete));
+    Shelf shelf = new_shelf(shelf_preset("standards"), masonry_wall(MasonryKind::concrete));
     shelf.load.kind = LoadKind::display;
     const Job job = job_with(masonry_wall(MasonryKind::concrete), shelf);
     const ShelfPlan plan = shelf_plan(job);
@@ -222,21 +225,21 @@ TEST_CASE("slotted uprights carry all their shelves on the top screws", "[shelve
     const double stored = 3 * place.reaction.sustained * 0.125 / lever;
     CHECK(place.tension_n >= stored - 1e-6);
     CHECK(plan.holes.front().z == shelf.underside() + how.top_over - how.first_hole);
-    CHECK_FALSE(find_check(plan, CheckCode::slots_missed));
+    CHECK_FALSE(find_check(plan, checks::slots_missed));
 }
 
 TEST_CASE("shelves that miss the slots are put on them, and uprights grow to the lowest shelf", "[shelves][kinds]") {
-    Shelf shelf = new_shelf(ShelfKind::standards, stud_wall());
+    Shelf shelf = new_shelf(shelf_preset("standards"), stud_wall());
     shelf.rise = 330_mm;
     Job job = job_with(stud_wall(), shelf);
     const ShelfPlan missed = shelf_plan(job);
-    CHECK(find_check(missed, CheckCode::slots_missed)->amount->si == Approx(0.010)); // 330 = 10 x 32 + 10
-    const ShelfPlan on = cured(job, CheckCode::slots_missed);
-    CHECK_FALSE(find_check(on, CheckCode::slots_missed));
+    CHECK(find_check(missed, checks::slots_missed)->amount->si == Approx(0.010)); // 330 = 10 x 32 + 10
+    const ShelfPlan on = cured(job, checks::slots_missed);
+    CHECK_FALSE(find_check(on, checks::slots_missed));
 
     job.walls.front().shelves.front().rise = 480_mm;
-    CHECK(find_check(shelf_plan(job), CheckCode::upright_too_short));
-    CHECK_FALSE(find_check(cured(job, CheckCode::upright_too_short), CheckCode::upright_too_short));
+    CHECK(find_check(shelf_plan(job), checks::upright_too_short));
+    CHECK_FALSE(find_check(cured(job, checks::upright_too_short), checks::upright_too_short));
 }
 
 TEST_CASE("tiers on brackets keep their legs clear of one another", "[shelves][kinds][common-practice]") {
@@ -247,11 +250,11 @@ TEST_CASE("tiers on brackets keep their legs clear of one another", "[shelves][k
     const Job job = job_with(stud_wall(), shelf);
     const ShelfPlan plan = shelf_plan(job);
     REQUIRE(plan.bracket);
-    const Check* close = find_check(plan, CheckCode::tiers_too_close);
+    const Check* close = find_check(plan, checks::tiers_too_close);
     REQUIRE(close);
     // leg + board + 20 mm of room
     CHECK(close->amount->si == Approx((plan.bracket->leg + shelf.thickness + 20_mm - 250_mm).in_metres()));
-    CHECK_FALSE(find_check(cured(job, CheckCode::tiers_too_close), CheckCode::tiers_too_close));
+    CHECK_FALSE(find_check(cured(job, checks::tiers_too_close), checks::tiers_too_close));
     // Every tier has its own holes.
     CHECK(plan.holes.size() == 3 * plan.brackets.size() * plan.bracket->hole_drops.size());
 }
@@ -274,8 +277,8 @@ TEST_CASE("a bracket with its leg up turns about its arm, and its holes are over
 TEST_CASE("boards meet on the middle of a bracket in a stud", "[shelves][kinds][common-practice]") {
     Shelf shelf = board(300_mm, 2600_mm);
     const Job job = job_with(stud_wall(), shelf);
-    CHECK(find_check(shelf_plan(job), CheckCode::board_too_long)->amount->si == Approx(0.160)); // over 2440
-    const ShelfPlan joined = cured(job, CheckCode::board_too_long);
+    CHECK(find_check(shelf_plan(job), checks::board_too_long)->amount->si == Approx(0.160)); // over 2440
+    const ShelfPlan joined = cured(job, checks::board_too_long);
     REQUIRE(joined.pieces.size() == 2);
     CHECK(joined.pieces[0].back + joined.pieces[1].back == 2600_mm);
     const Length joint = joined.pieces[1].left;
@@ -286,26 +289,26 @@ TEST_CASE("boards meet on the middle of a bracket in a stud", "[shelves][kinds][
     SECTION("a joint where nothing carries is an error") {
         shelf.joints = {1350_mm}; // at 1650: no stud there
         const ShelfPlan off = shelf_plan(job_with(stud_wall(), shelf));
-        CHECK(find_check(off, CheckCode::joint_unsupported)->severity == Severity::error);
-        CHECK_FALSE(find_check(cured(job_with(stud_wall(), shelf), CheckCode::joint_unsupported),
-                               CheckCode::joint_unsupported));
+        CHECK(find_check(off, checks::joint_unsupported)->severity == Severity::error);
+        CHECK_FALSE(
+            find_check(cured(job_with(stud_wall(), shelf), checks::joint_unsupported), checks::joint_unsupported));
     }
 }
 
 TEST_CASE("a desk is leaned on with 1000 N at its front edge", "[shelves][kinds][house-rule]") {
-    Shelf desk = new_shelf(ShelfKind::desk, masonry_wall(MasonryKind::concrete));
+    Shelf desk = new_shelf(shelf_preset("desk"), masonry_wall(MasonryKind::concrete));
     const ShelfPlan plan = shelf_plan(job_with(masonry_wall(MasonryKind::concrete), desk));
     for (const BracketPlan& place : plan.brackets)
         CHECK(place.reaction.greatest - place.reaction.sustained >= 1000 - 1e-6);
-    CHECK_FALSE(find_check(plan, CheckCode::desk_height));
+    CHECK_FALSE(find_check(plan, checks::desk_height));
     desk.height = 900_mm;
-    CHECK(find_check(shelf_plan(job_with(masonry_wall(MasonryKind::concrete), desk)), CheckCode::desk_height));
+    CHECK(find_check(shelf_plan(job_with(masonry_wall(MasonryKind::concrete), desk)), checks::desk_height));
     CHECK(std::ranges::any_of(
         plan.steps, [](const Step& step) { return step.words.pattern.find("one plane") != std::string_view::npos; }));
 }
 
 TEST_CASE("a pole sags as a round beam between its brackets", "[shelves][kinds][statics]") {
-    Shelf pole = new_shelf(ShelfKind::pole, masonry_wall());
+    Shelf pole = new_shelf(shelf_preset("pole"), masonry_wall());
     pole.length = 1200_mm;
     pole.load = {LoadKind::own, 6};
     const ShelfPlan plan = shelf_plan(job_with(masonry_wall(), pole));
@@ -324,7 +327,7 @@ TEST_CASE("a curtain pole reaches 4 to 6 in past the window and lies between tri
           "[shelves][kinds][common-practice]") {
     Wall wall = masonry_wall();
     wall.openings.push_back({OpeningKind::window, 1200_mm, 900_mm, 1000_mm, 1200_mm, 60_mm, {}});
-    const Shelf pole = new_shelf(ShelfKind::pole, wall);
+    const Shelf pole = new_shelf(shelf_preset("pole"), wall);
     CHECK(pole.length >= 1000_mm + 8_in);
     CHECK(pole.length <= 1000_mm + 12_in);
     CHECK(pole.height >= 2100_mm + 200_mm); // half way of the 400 to the ceiling
@@ -334,18 +337,18 @@ TEST_CASE("a curtain pole reaches 4 to 6 in past the window and lies between tri
 }
 
 TEST_CASE("holes of a plate too near to one another are told", "[shelves][kinds][common-practice]") {
-    Shelf shelf = new_shelf(ShelfKind::fixture, masonry_wall());
+    Shelf shelf = new_shelf(shelf_preset("fixture"), masonry_wall());
     std::get<Fixture>(shelf.holding).plate.holes = {
         {50_mm, 30_mm, false, {}}, {90_mm, 30_mm, false, {}}, {550_mm, 30_mm, false, {}}};
     const ShelfPlan plan = shelf_plan(job_with(masonry_wall(), shelf));
-    const Check* close = find_check(plan, CheckCode::holes_close);
+    const Check* close = find_check(plan, checks::holes_close);
     REQUIRE(close);
     CHECK(close->amount->si == Approx(10 * plan.brackets[0].fixing->hole_diameter.in_metres() - 0.040));
-    CHECK(std::ranges::count(plan.checks, CheckCode::holes_close, &Check::code) == 1);
+    CHECK(std::ranges::count(plan.checks, checks::holes_close, &Check::code) == 1);
 }
 
 TEST_CASE("a hook rail is screwed through to studs and its hooks pull at their reach", "[shelves][kinds]") {
-    Shelf rail = new_shelf(ShelfKind::hook_rail, stud_wall());
+    Shelf rail = new_shelf(shelf_preset("hook_rail"), stud_wall());
     rail.left = 700_mm;
     const ShelfPlan plan = shelf_plan(job_with(stud_wall(), rail));
     REQUIRE(plan.brackets.size() >= 2);
@@ -367,7 +370,7 @@ TEST_CASE("a heavy thing on part of a shelf loads the brackets beside it", "[she
     CHECK(after.brackets.front().reaction.sustained > before.brackets.front().reaction.sustained + 300);
     CHECK(after.sag->long_term > before.sag->long_term);
     shelf.goods.front().to = 3000_mm;
-    CHECK(find_check(shelf_plan(job_with(masonry_wall(), shelf)), CheckCode::goods_off_shelf));
+    CHECK(find_check(shelf_plan(job_with(masonry_wall(), shelf)), checks::goods_off_shelf));
 }
 
 TEST_CASE("over a door a shelf hangs from the joists, and nobody's joists hold nothing", "[shelves][kinds][safety]") {
@@ -378,10 +381,10 @@ TEST_CASE("over a door a shelf hangs from the joists, and nobody's joists hold n
     shelf.load.kind = LoadKind::display;
     shelf.hangers = {1050_mm}; // at 1850, the middle of the door
     const ShelfPlan unknown = shelf_plan(job_with(wall, shelf));
-    CHECK(find_check(unknown, CheckCode::hanger_misses_joist)->severity == Severity::error);
+    CHECK(find_check(unknown, checks::hanger_misses_joist)->severity == Severity::error);
     wall.joists = {1450_mm, 1850_mm, 2250_mm};
     const ShelfPlan plan = shelf_plan(job_with(wall, shelf));
-    CHECK_FALSE(find_check(plan, CheckCode::hanger_misses_joist));
+    CHECK_FALSE(find_check(plan, checks::hanger_misses_joist));
     const auto hanger = std::ranges::find_if(plan.brackets, &BracketPlan::hanger);
     REQUIRE(hanger != plan.brackets.end());
     CHECK(hanger->hold == Hold::joist);
@@ -392,7 +395,7 @@ TEST_CASE("over a door a shelf hangs from the joists, and nobody's joists hold n
 }
 
 TEST_CASE("hidden rods: the shelf is thick enough and the rods stay inside stud and shelf", "[shelves][kinds]") {
-    Shelf shelf = new_shelf(ShelfKind::hidden_rods, stud_wall());
+    Shelf shelf = new_shelf(shelf_preset("hidden_rods"), stud_wall());
     const ShelfPlan plan = shelf_plan(job_with(stud_wall(), shelf));
     for (const BracketPlan& place : plan.brackets) {
         REQUIRE(place.fixing);
@@ -401,10 +404,10 @@ TEST_CASE("hidden rods: the shelf is thick enough and the rods stay inside stud 
     }
     CHECK(plan.holes.front().z == shelf.underside() + shelf.thickness / 2);
     std::get<OnHiddenRods>(shelf.holding).in_wall = 120_mm;
-    CHECK(find_check(shelf_plan(job_with(stud_wall(), shelf)), CheckCode::rod_through_stud));
+    CHECK(find_check(shelf_plan(job_with(stud_wall(), shelf)), checks::rod_through_stud));
     std::get<OnHiddenRods>(shelf.holding).in_wall = 80_mm;
     shelf.thickness = 22_mm;
-    CHECK(find_check(shelf_plan(job_with(stud_wall(), shelf)), CheckCode::rod_too_thick)->amount->si ==
+    CHECK(find_check(shelf_plan(job_with(stud_wall(), shelf)), checks::rod_too_thick)->amount->si ==
           Approx(0.003)); // 2.5 x 10 mm
     // 12 mm rods leave no room in a 38 mm stud: 1.5 D to its edge, 2 s and 1 mm of wander.
     shelf.thickness = 40_mm;
@@ -465,13 +468,13 @@ TEST_CASE("a heavy thing out on an end lifts the far bracket, more than its scre
     shelf.thickness = 18_mm;
     const ShelfPlan plan = shelf_plan(job_with(wall, shelf));
     REQUIRE(plan.shelf_screw);
-    const Check* pulls = find_check(plan, CheckCode::pulls_up);
+    const Check* pulls = find_check(plan, checks::pulls_up);
     REQUIRE(pulls);
     CHECK(pulls->severity == Severity::error);
     CHECK_FALSE(pulls->cures.empty());
     shelf.goods.front().kg = 2;
     const ShelfPlan light = shelf_plan(job_with(wall, shelf));
-    const Check* little = find_check(light, CheckCode::pulls_up);
+    const Check* little = find_check(light, checks::pulls_up);
     if (little)
         CHECK(little->severity == Severity::note);
 }

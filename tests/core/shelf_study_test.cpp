@@ -3,7 +3,9 @@
 #include "core/sheets/load_label.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/shelves/new_shelf.hpp"
+#include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_loads.hpp"
+#include "core/site/site_checks.hpp"
 #include "shelf_walls.hpp"
 
 #include <cmath>
@@ -21,7 +23,7 @@ ShelfStudy study_of(const Job& job) {
 }
 
 Shelf usual(const Wall& wall, Length length = 1200_mm) {
-    Shelf shelf = new_shelf(ShelfKind::brackets, wall);
+    Shelf shelf = new_shelf(shelf_preset("brackets"), wall);
     shelf.length = length;
     shelf.left = 400_mm;
     return shelf;
@@ -58,7 +60,7 @@ TEST_CASE("what a shelf holds by its sag is where the closed form reaches the li
     const double self = loads_of(shelf, job.rules).self_n_per_m;
     const double limit = span / divisor(job.rules.sag_limit);
     // Worst pattern: the span loaded, the overhangs empty but for the board itself.
-    const double k = 1.8 / (384 * stiffness_of(shelf)); // plywood: 1 + kdef = 1.8
+    const double k = 1.8 / (384 * way_of(shelf).section(shelf).stiffness); // plywood: 1 + kdef = 1.8
     const double board = self * (5 * std::pow(span, 4) - 24 * a * a * span * span) * k;
     const double goods = (limit - board) / (5 * std::pow(span, 4) * k);
     CHECK(holds.by_sag == Approx(goods / 9.80665).epsilon(0.01));
@@ -76,9 +78,9 @@ TEST_CASE("just under what it holds a shelf passes, just over it fails by what g
             // With the same places: a lighter load never asks for other brackets than a heavier one got.
             job.walls.front().shelves.front().load = {LoadKind::own, holds.kg_per_m * 0.98};
             const ShelfPlan below = shelf_plan(job);
-            CHECK_FALSE(find_check(below, CheckCode::sag_over_limit));
-            CHECK_FALSE(find_check(below, CheckCode::fixing_overloaded));
-            CHECK_FALSE(find_check(below, CheckCode::bracket_overloaded));
+            CHECK_FALSE(find_check(below, checks::sag_over_limit));
+            CHECK_FALSE(find_check(below, checks::fixing_overloaded));
+            CHECK_FALSE(find_check(below, checks::bracket_overloaded));
         }
 }
 
@@ -149,9 +151,9 @@ TEST_CASE("the diagram's worst sag is the verdict's, and its reactions are in ba
 
 TEST_CASE("every kind can be asked what it holds", "[shelves][study][kinds]") {
     for (const Wall& wall : {stud_wall(), masonry_wall(MasonryKind::concrete)})
-        for (std::size_t i = 0; i < shelf_kinds; ++i) {
-            const auto kind = static_cast<ShelfKind>(i);
-            INFO(words(kind));
+        for (std::size_t i = 0; i < shelf_presets().size(); ++i) {
+            const ShelfPreset& kind = shelf_presets()[i];
+            INFO(kind.words);
             Job job = job_with(wall, new_shelf(kind, wall));
             const ShelfStudy looked = study_of(job);
             CHECK(looked.capacity.governs != Governs::nothing);
@@ -202,7 +204,7 @@ TEST_CASE("in aerated block everyday plugs run out and a practised hand has resi
 }
 
 TEST_CASE("practised hands are offered where plugs are what gives first", "[shelves][study][choose]") {
-    Shelf shelf = new_shelf(ShelfKind::fixture, masonry_wall(MasonryKind::concrete));
+    Shelf shelf = new_shelf(shelf_preset("fixture"), masonry_wall(MasonryKind::concrete));
     auto& how = std::get<Fixture>(shelf.holding);
     how.plate.hole_diameter = 9_mm;
     shelf.depth = 400_mm;
@@ -248,7 +250,7 @@ TEST_CASE("where a cable may be the first pass stops behind the lining", "[fixin
     Shelf shelf = usual(wall);
     wall.services.push_back({ServiceKind::socket, 2000_mm, shelf.underside() - 100_mm, 86_mm, false, {}});
     const ShelfPlan plan = shelf_plan(job_with(wall, shelf)); // its legs cross the socket's level strip
-    REQUIRE(find_check(plan, CheckCode::in_service_strip));
+    REQUIRE(find_check(plan, checks::in_service_strip));
     REQUIRE_FALSE(plan.holes.empty());
     CHECK(drilling_of(plan.holes).front().pass.depth == wall.lining_thickness());
     CHECK_FALSE(drilling_of(plan.holes).front().pass.hammer);
@@ -288,8 +290,8 @@ TEST_CASE("a figure from the packet is said to be the maker's", "[fixings][catal
 }
 
 TEST_CASE("units of display do not matter to any figure", "[shelves][property]") {
-    for (std::size_t i = 0; i < shelf_kinds; ++i) {
-        Job job = job_with(stud_wall(), new_shelf(static_cast<ShelfKind>(i), stud_wall()));
+    for (std::size_t i = 0; i < shelf_presets().size(); ++i) {
+        Job job = job_with(stud_wall(), new_shelf(shelf_presets()[i], stud_wall()));
         const ShelfPlan mm = shelf_plan(job);
         const double holds = capacity(job, reckon(job), "shelf")->kg_per_m;
         job.unit = Unit::inch_16;
@@ -329,13 +331,13 @@ TEST_CASE("thicker boards and more load go the way they should", "[shelves][prop
     rc::prop("stiffness grows with thickness and with a lip; demand grows with load", [] {
         Shelf shelf = usual(stud_wall());
         shelf.thickness = Length::mm(*rc::gen::inRange(15, 40));
-        const double plain = stiffness_of(shelf);
+        const double plain = way_of(shelf).section(shelf).stiffness;
         Shelf thicker = shelf;
         thicker.thickness += 1_mm;
-        RC_ASSERT(stiffness_of(thicker) > plain);
+        RC_ASSERT(way_of(thicker).section(thicker).stiffness > plain);
         Shelf lipped = shelf;
         lipped.lip = Lip{BoardMaterial::red_oak, 20_mm, shelf.thickness + 20_mm, {}};
-        RC_ASSERT(stiffness_of(lipped) > plain);
+        RC_ASSERT(way_of(lipped).section(lipped).stiffness > plain);
         const double kg = *rc::gen::inRange(1, 60);
         const Job job = job_with(masonry_wall(), shelf);
         const ShelfPlan light = under(job, kg);
@@ -363,7 +365,7 @@ TEST_CASE("no shelf is too strange to be reckoned, drawn in words and asked what
             std::get<Framing>(wall.structure).open = true;
         if (*rc::gen::inRange(0, 3) == 0)
             wall.openings.push_back({OpeningKind::door, 1200_mm, {}, 900_mm, 2050_mm, 50_mm, {}});
-        Shelf shelf = new_shelf(static_cast<ShelfKind>(*rc::gen::inRange(0, static_cast<int>(shelf_kinds))), wall);
+        Shelf shelf = new_shelf(shelf_presets()[*rc::gen::inRange<std::size_t>(0, shelf_presets().size())], wall);
         shelf.left = Length::mm(*rc::gen::inRange(-300, 4200));
         shelf.height = Length::mm(*rc::gen::inRange(-100, 2700));
         shelf.length = Length::mm(*rc::gen::inRange(1, 5000));
@@ -398,7 +400,7 @@ TEST_CASE("no shelf is too strange to be reckoned, drawn in words and asked what
         // What fails now does not claim to hold more than it has to carry.
         const ShelfPlan& planned = plan.walls[0]->shelves[0];
         for (const Check& check : planned.checks)
-            if (check.code == CheckCode::fixing_overloaded && planned.goods_n_per_m > 0 && !planned.brackets.empty() &&
+            if (check.code == checks::fixing_overloaded && planned.goods_n_per_m > 0 && !planned.brackets.empty() &&
                 planned.bracket)
                 RC_ASSERT(looked->capacity.kg_per_m <= planned.goods_n_per_m / 9.80665 * (1 + 1e-6));
     });

@@ -1,6 +1,7 @@
 #include "run_walls.hpp"
 
 #include "core/runs/slide.hpp"
+#include "core/site/site_checks.hpp"
 
 #include <rapidcheck.h>
 #include <rapidcheck/catch.h>
@@ -185,13 +186,13 @@ TEST_CASE("a run that misses its studs slides within its fillers by a button", "
                            1500_mm);
     const RunPlan before = plan_of(job);
     REQUIRE(before.layout.units[1].left == 150_mm); // 150 at either end
-    const Check* few = find_check(before.checks, CheckCode::unit_few_studs);
+    const Check* few = find_check(before.checks, checks::few_studs);
     REQUIRE(few);
     REQUIRE(few->cures.front().edit);
     const Job slid = apply(*few->cures.front().edit, job);
     const RunPlan after = plan_of(slid);
     CHECK(after.slide.holds_now());
-    CHECK_FALSE(find_check(after.checks, CheckCode::unit_few_studs));
+    CHECK_FALSE(find_check(after.checks, checks::few_studs));
     CHECK(after.layout.left() == Length{});
     CHECK(after.layout.right() == 1500_mm);
     CHECK(absolute(after.layout.units[1].left - 150_mm) == before.slide.moved);
@@ -206,7 +207,7 @@ TEST_CASE("where no place will do, the unit is named and hung another way", "[ru
     const RunPlan before = plan_of(job);
     CHECK_FALSE(before.slide.possible);
     CHECK(before.slide.never == std::vector<std::size_t>{0});
-    const Check* few = find_check(before.checks, CheckCode::unit_few_studs);
+    const Check* few = find_check(before.checks, checks::few_studs);
     REQUIRE(few);
     const auto rail = std::ranges::find_if(
         few->cures, [](const Cure& cure) { return cure.edit && std::holds_alternative<SetHanging>(*cure.edit); });

@@ -1,10 +1,12 @@
 #include "core/runs/slide.hpp"
 
-#include "core/statics/gravity.hpp"
+#include "core/measure/conversions.hpp"
+#include "core/site/site_checks.hpp"
 #include "core/storage/bay_cleats.hpp"
 #include "core/storage/bay_contents.hpp"
 #include "core/storage/bay_widths.hpp"
 #include "core/storage/panel_plumb.hpp"
+#include "core/storage/system_checks.hpp"
 #include "core/storage/system_words.hpp"
 #include "piece_walls.hpp"
 
@@ -147,11 +149,11 @@ TEST_CASE("a bay whose cleats miss the studs is told, and slid by its cure", "[s
     for (Length left = 10_mm; left < 500_mm && system_plan(job).slide.holds_now(); left += 7_mm)
         job.walls.front().systems.front().left = left;
     const SystemPlan plan = system_plan(job);
-    const Check* misses = find_check(plan.checks, CheckCode::cleat_misses_studs);
+    const Check* misses = find_check(plan.checks, checks::cleat_misses_studs);
     REQUIRE(misses);
     CHECK(misses->severity == Severity::error);
     REQUIRE(misses->cures.front().edit);
-    CHECK_FALSE(find_check(system_plan(apply(*misses->cures.front().edit, job)).checks, CheckCode::cleat_misses_studs));
+    CHECK_FALSE(find_check(system_plan(apply(*misses->cures.front().edit, job)).checks, checks::cleat_misses_studs));
 }
 
 TEST_CASE("only proved studs hold wardrobes; lining alone and steel studs never", "[storage]") {
@@ -168,7 +170,7 @@ TEST_CASE("only proved studs hold wardrobes; lining alone and steel studs never"
         std::get<Framing>(job.walls.front().structure).material = StudMaterial::steel;
     }
     const SystemPlan plan = system_plan(job);
-    CHECK(find_check(plan.checks, CheckCode::cleat_misses_studs));
+    CHECK(find_check(plan.checks, checks::cleat_misses_studs));
     for (const BayPlan& bay : plan.bays)
         for (const BayCleat& cleat : bay.cleats)
             CHECK_FALSE(cleat.utilisation.known());
@@ -189,7 +191,7 @@ TEST_CASE("a panel out of plumb is put right at its foot by its slope over its h
     StorageSystem system = system_of({BayKind::shelves, BayKind::shelves});
     system.readings = {{2, 4_mm, 1200_mm, true, {}}, {9, 4_mm, 1200_mm, true, {}}};
     const SystemPlan plan = system_plan(system_job(system));
-    CHECK(std::ranges::count(plan.checks, CheckCode::panel_out_of_plumb, &Check::code) == 1); // there is no panel 9
+    CHECK(std::ranges::count(plan.checks, checks::panel_out_of_plumb, &Check::code) == 1); // there is no panel 9
     CHECK(std::ranges::any_of(
         plan.steps, [](const Step& step) { return step.words.pattern == "Panel {0}: foot {1} to the right"; }));
 }
@@ -233,10 +235,10 @@ TEST_CASE("a heavy panel wants two persons, and the cure sends for the second", 
     system.panel = 22_mm;
     const Job job = system_job(system);
     const SystemPlan plan = system_plan(job);
-    const Check* heavy = find_check(plan.checks, CheckCode::panel_lift);
+    const Check* heavy = find_check(plan.checks, checks::panel_lift);
     REQUIRE(heavy);
-    CHECK_FALSE(find_check(system_plan(apply(*heavy->cures.front().edit, job)).checks, CheckCode::panel_lift));
-    CHECK_FALSE(find_check(system_plan(system_job(system_of({BayKind::shelves}))).checks, CheckCode::panel_lift));
+    CHECK_FALSE(find_check(system_plan(apply(*heavy->cures.front().edit, job)).checks, checks::panel_lift));
+    CHECK_FALSE(find_check(system_plan(system_job(system_of({BayKind::shelves}))).checks, checks::panel_lift));
 }
 
 TEST_CASE("in a corner bays are hidden, drawers blocked and doors want room", "[storage]") {
@@ -258,36 +260,36 @@ TEST_CASE("in a corner bays are hidden, drawers blocked and doors want room", "[
     const SystemPlan plan = system_plan(job);
     CHECK(plan.bays[1].hidden == plan.bays[1].right() - 3600_mm);
     CHECK(plan.bays[0].hidden == Length{});
-    const Check* hidden = find_check(plan.checks, CheckCode::bay_hidden);
+    const Check* hidden = find_check(plan.checks, checks::bay_hidden);
     REQUIRE(hidden);
     CHECK(hidden->severity == Severity::error); // drawers cannot come out
-    CHECK(find_check(system_plan(apply(*hidden->cures.front().edit, job)).checks, CheckCode::bay_hidden)->severity ==
+    CHECK(find_check(system_plan(apply(*hidden->cures.front().edit, job)).checks, checks::bay_hidden)->severity ==
           Severity::warning);
 
     // Nearer to the corner both would stand in the same place.
     job.walls[1].systems.front().left = 100_mm;
-    CHECK(find_check(system_plan(job).checks, CheckCode::run_meets_neighbour));
+    CHECK(find_check(system_plan(job).checks, checks::meets_neighbour));
 
     // Drawers hard beside the corner's wall want a filler.
     job.walls.pop_back();
     job.walls.front().right_end = WallEnd::corner;
-    CHECK(find_check(system_plan(job).checks, CheckCode::door_meets_wall));
+    CHECK(find_check(system_plan(job).checks, checks::door_meets_wall));
 }
 
 TEST_CASE("a system clashes with windows, the ceiling and what stands there", "[storage]") {
     StorageSystem system = system_of({BayKind::shelves, BayKind::shelves});
     Job job = system_job(system);
-    CHECK_FALSE(find_check(system_plan(job).checks, CheckCode::run_over_opening));
+    CHECK_FALSE(find_check(system_plan(job).checks, checks::over_opening));
     job.walls.front().openings = {{OpeningKind::window, 2000_mm, 900_mm, 800_mm, 1000_mm, 50_mm, {}}};
-    CHECK(find_check(system_plan(job).checks, CheckCode::run_over_opening)->amount->si == Approx(0.5));
+    CHECK(find_check(system_plan(job).checks, checks::over_opening)->amount->si == Approx(0.5));
     job.walls.front().pieces = {dresser()};
-    CHECK(find_check(system_plan(job).checks, CheckCode::run_over_unit));
-    CHECK(find_check(reckon(job).walls.front()->pieces.front().checks, CheckCode::run_over_unit));
+    CHECK(find_check(system_plan(job).checks, checks::over_thing));
+    CHECK(find_check(reckon(job).walls.front()->pieces.front().checks, checks::over_thing));
     job.walls.front().systems.front().panel_height = 2600_mm;
-    CHECK(find_check(system_plan(job).checks, CheckCode::unit_over_ceiling));
-    CHECK(find_check(system_plan(job).checks, CheckCode::panel_cannot_tilt));
+    CHECK(find_check(system_plan(job).checks, checks::over_ceiling));
+    CHECK(find_check(system_plan(job).checks, checks::panel_cannot_tilt));
     job.walls.front().systems.front().left = -50_mm;
-    CHECK(find_check(system_plan(job).checks, CheckCode::leaves_wall));
+    CHECK(find_check(system_plan(job).checks, checks::leaves_wall));
 }
 
 TEST_CASE("a wardrobe fills its wall, as far as what stands in the corner lets it", "[storage]") {

@@ -1,10 +1,11 @@
 #include "core/runs/slide.hpp"
 
-#include "core/statics/gravity.hpp"
+#include "core/measure/conversions.hpp"
 #include "core/storage/bay_cleats.hpp"
 #include "core/storage/bay_contents.hpp"
 #include "core/storage/bay_widths.hpp"
 #include "core/storage/panel_plumb.hpp"
+#include "core/storage/system_checks.hpp"
 #include "core/storage/system_words.hpp"
 #include "piece_walls.hpp"
 
@@ -52,11 +53,11 @@ TEST_CASE("bays share the width by policy, panels taken off first", "[storage]")
         system.bays[1].width = 900_mm;
         CHECK(bay_layout(system, rules).left_over == -72_mm);
         const SystemPlan plan = system_plan(system_job(system));
-        const Check* over = find_check(plan.checks, CheckCode::bays_overrun);
+        const Check* over = find_check(plan.checks, checks::bays_overrun);
         REQUIRE(over);
         CHECK(over->amount->si == Approx(0.072));
-        CHECK_FALSE(find_check(system_plan(apply(*over->cures.front().edit, system_job(system))).checks,
-                               CheckCode::bays_overrun));
+        CHECK_FALSE(
+            find_check(system_plan(apply(*over->cures.front().edit, system_job(system))).checks, checks::bays_overrun));
     }
     SECTION("by garments: two rods halve what they need, coats take more than shirts") {
         system.widths = BayWidths::by_garments;
@@ -188,8 +189,8 @@ TEST_CASE("rods are cut to the bay less their end cups, and carry their clothes"
         system.width = 1500_mm;
         const Job job = system_job(system);
         const SystemPlan plan = system_plan(job);
-        const Check* sags = find_check(plan.checks, CheckCode::rod_sags);
-        const Check* bends = find_check(plan.checks, CheckCode::rod_overloaded);
+        const Check* sags = find_check(plan.checks, checks::rod_sags);
+        const Check* bends = find_check(plan.checks, checks::rod_overloaded);
         const Check* either = sags ? sags : bends;
         REQUIRE(either);
         REQUIRE(either->cures.front().edit);
@@ -224,11 +225,11 @@ TEST_CASE("what fits is told in figures, and what does not is a check", "[storag
     system.bays.front().garments = 40;
     const Job job = system_job(system);
     const SystemPlan plan = system_plan(job);
-    const Check* too_long = find_check(plan.checks, CheckCode::clothes_too_long);
+    const Check* too_long = find_check(plan.checks, checks::clothes_too_long);
     REQUIRE(too_long);
-    CHECK(find_check(plan.checks, CheckCode::goods_do_not_fit)); // 15 on each of two rods
+    CHECK(find_check(plan.checks, checks::goods_do_not_fit)); // 15 on each of two rods
     const SystemPlan cured = system_plan(apply(*too_long->cures.front().edit, job));
-    CHECK_FALSE(find_check(cured.checks, CheckCode::clothes_too_long));
+    CHECK_FALSE(find_check(cured.checks, checks::clothes_too_long));
 
     system.bays = {bay_of(BayKind::shelves)};
     bay = first_bay(system);

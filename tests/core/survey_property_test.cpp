@@ -1,5 +1,7 @@
 #include "core/job/file.hpp"
 #include "core/reckon/reckon.hpp"
+#include "core/reckon/reckon_survey.hpp"
+#include "core/site/site_checks.hpp"
 #include "core/survey/readings_csv.hpp"
 
 #include <algorithm>
@@ -137,9 +139,9 @@ TEST_CASE("whatever was read of a wall, its plan is reckoned and its cures do no
             for (const Cure& cure : check.cures)
                 if (cure.edit) {
                     const Plan after = reckon(apply(*cure.edit, job));
-                    if (check.code == CheckCode::reading_off_wall)
+                    if (check.code == checks::reading_off_wall)
                         RC_ASSERT(std::ranges::none_of(after.walls[0]->survey.checks, [](const Check& c) {
-                            return c.code == CheckCode::reading_off_wall;
+                            return c.code == checks::reading_off_wall;
                         }));
                 }
     });
@@ -250,7 +252,7 @@ TEST_CASE("a clear word of a detector never lets a hole through that a found cab
                                  hole.z < area.bottom + area.height;
                 if (hit)
                     RC_ASSERT(std::ranges::any_of(hung.checks, [](const Check& check) {
-                        return check.code == CheckCode::in_service_strip && check.severity == Severity::error;
+                        return check.code == checks::in_service_strip && check.severity == Severity::error;
                     }));
             }
     });

@@ -1,3 +1,4 @@
+#include "core/reckon/reckon_survey.hpp"
 #include "core/survey/readings_csv.hpp"
 #include "survey_walls.hpp"
 
@@ -82,24 +83,24 @@ TEST_CASE("a floor level within the tape's error is not said to fall", "[survey]
     wall.floor = {{0_mm, 1000_mm}, {3600_mm, Length::micrometres(1'000'600)}};
     const Plan plan = reckon(job_with({wall}));
     CHECK_FALSE(plan.walls[0]->survey.floor.uneven);
-    CHECK_FALSE(find_check(plan.walls[0]->survey.checks, CheckCode::floor_falls));
+    CHECK_FALSE(find_check(plan.walls[0]->survey.checks, checks::floor_falls));
 }
 
 TEST_CASE("a ceiling lower than the wall's height is pointed out with its cure", "[survey]") {
     Wall wall = plain_wall();
     wall.ceiling = {{0_mm, 1380_mm}};
     Plan plan = reckon(job_with({wall}));
-    CHECK(find_check(plan.walls[0]->survey.checks, CheckCode::ceiling_without_floor));
+    CHECK(find_check(plan.walls[0]->survey.checks, checks::ceiling_without_floor));
     wall.floor = {{0_mm, 1000_mm}};
     const Job job = job_with({wall});
     plan = reckon(job);
-    const Check* differs = find_check(plan.walls[0]->survey.checks, CheckCode::ceiling_differs);
+    const Check* differs = find_check(plan.walls[0]->survey.checks, checks::ceiling_differs);
     REQUIRE(differs);
     CHECK(differs->amount->si == Approx(0.020));
     REQUIRE(differs->cures[0].edit);
     const Job cured = apply(*differs->cures[0].edit, job);
     CHECK(cured.walls[0].height == 2380_mm);
-    CHECK_FALSE(find_check(reckon(cured).walls[0]->survey.checks, CheckCode::ceiling_differs));
+    CHECK_FALSE(find_check(reckon(cured).walls[0]->survey.checks, checks::ceiling_differs));
 }
 
 TEST_CASE("the front line agrees with Eigen's least squares, moved to the proudest place", "[survey][reference]") {
@@ -249,13 +250,13 @@ TEST_CASE("a trial hole that says otherwise than the wall's figures is pointed o
     wall.trial_holes = {{500_mm, 1500_mm, {{DrillMet::grey_sandy_dust, {}}, {DrillMet::red_dust, 14_mm}}, 60_mm}};
     const Job job = job_with({wall});
     const Plan plan = reckon(job);
-    const Check* differs = find_check(plan.walls[0]->survey.checks, CheckCode::build_up_differs);
+    const Check* differs = find_check(plan.walls[0]->survey.checks, checks::build_up_differs);
     REQUIRE(differs);
     REQUIRE(differs->cures.back().edit);
     const Job taken = apply(*differs->cures.back().edit, job);
     CHECK(std::holds_alternative<Masonry>(taken.walls[0].structure));
     CHECK(taken.walls[0].lining_thickness() == 14_mm);
-    CHECK_FALSE(find_check(reckon(taken).walls[0]->survey.checks, CheckCode::build_up_differs));
+    CHECK_FALSE(find_check(reckon(taken).walls[0]->survey.checks, checks::build_up_differs));
 }
 
 // Check value: openings 17 13/16 in and 17 9/16 in want packing of 1/4 in.
@@ -274,7 +275,7 @@ TEST_CASE("readings beyond the wall are kept, not used, and taken out by their c
     wall.observations = {{EvidenceKind::nail_pop, 3601_mm}};
     const Job job = job_with({wall});
     const Plan plan = reckon(job);
-    const Check* off = find_check(plan.walls[0]->survey.checks, CheckCode::reading_off_wall);
+    const Check* off = find_check(plan.walls[0]->survey.checks, checks::reading_off_wall);
     REQUIRE(off);
     CHECK(off->amount->si == 3);
     CHECK(plan.walls[0]->survey.floor.level_line == 1000_mm);

@@ -1,3 +1,5 @@
+#include "core/reckon/reckon_survey.hpp"
+#include "core/site/site_checks.hpp"
 #include "survey_walls.hpp"
 
 #include <algorithm>
@@ -83,19 +85,19 @@ TEST_CASE("shelves that meet in a corner are found out by depth, and one gives w
     second.shelves[0].left = 50_mm;  // begins 50 mm after it
     Job job = job_with({first, second});
     Plan plan = reckon(job);
-    const Check* meets = find_check(plan.walls[0]->shelves[0].checks, CheckCode::shelf_meets_neighbour);
+    const Check* meets = find_check(plan.walls[0]->shelves[0].checks, checks::meets_neighbour);
     REQUIRE(meets);
     CHECK(meets->amount->si == Approx(0.150)); // 250 deep, less the 100 left free
-    CHECK(find_check(plan.walls[1]->shelves[0].checks, CheckCode::shelf_meets_neighbour));
+    CHECK(find_check(plan.walls[1]->shelves[0].checks, checks::meets_neighbour));
     REQUIRE(meets->cures[0].edit);
     job = apply(*meets->cures[0].edit, job);
     CHECK(job.walls[0].shelves[0].right() == 3350_mm);
     plan = reckon(job);
-    CHECK_FALSE(find_check(plan.walls[0]->shelves[0].checks, CheckCode::shelf_meets_neighbour));
+    CHECK_FALSE(find_check(plan.walls[0]->shelves[0].checks, checks::meets_neighbour));
     // At another height they do not meet.
     job.walls[0].shelves[0].length = 1000_mm;
     job.walls[1].shelves[0].height = 1800_mm;
-    CHECK_FALSE(find_check(reckon(job).walls[0]->shelves[0].checks, CheckCode::shelf_meets_neighbour));
+    CHECK_FALSE(find_check(reckon(job).walls[0]->shelves[0].checks, checks::meets_neighbour));
 }
 
 TEST_CASE("a detector's word edits the strips: clear cuts them, found ones stay", "[survey]") {
@@ -142,13 +144,12 @@ TEST_CASE("radiators and boilers have their pipes, and keep shelves off", "[surv
     shelf.thickness = 18_mm;
     shelf.height = 840_mm; // 90 mm over the radiator: inside what is kept free
     wall.shelves = {shelf};
-    CHECK(find_check(reckon(job_with({wall})).walls[0]->shelves[0].checks, CheckCode::shelf_over_obstacle));
+    CHECK(find_check(reckon(job_with({wall})).walls[0]->shelves[0].checks, checks::over_obstacle));
     wall.shelves[0].height = 1200_mm;
     wall.services.clear();
     const Plan plan = reckon(job_with({wall}));
     CHECK(std::ranges::none_of(plan.walls[0]->shelves[0].checks, [](const Check& check) {
-        return check.code == CheckCode::shelf_over_obstacle &&
-               check.message.pattern.find("reaches") != std::string_view::npos;
+        return check.code == checks::over_obstacle && check.message.pattern.find("reaches") != std::string_view::npos;
     }));
 }
 
@@ -168,9 +169,9 @@ TEST_CASE("nothing is hung on steel studs or a bare lining as if it were timber"
         shelf.height = 1600_mm;
         wall.shelves = {shelf};
         const Plan plan = reckon(job_with({wall}));
-        CHECK(find_check(plan.walls[0]->survey.checks, CheckCode::no_wood_behind));
+        CHECK(find_check(plan.walls[0]->survey.checks, checks::no_wood_behind));
         const ShelfPlan& hung = plan.walls[0]->shelves[0];
-        const Check* none = find_check(hung.checks, CheckCode::no_stud);
+        const Check* none = find_check(hung.checks, checks::no_stud);
         REQUIRE(none);
         CHECK(none->severity == Severity::error);
         for (const BracketPlan& place : hung.brackets)
@@ -194,21 +195,21 @@ TEST_CASE("a shelf keeps to the least width, off the skirting, the cornice and u
         const Check* found = find_check(plan.walls[0]->shelves[0].checks, code);
         return found && found->amount ? found->amount->si : (found ? -1 : 0);
     };
-    CHECK(check(CheckCode::leaves_wall) == 0);
+    CHECK(check(checks::leaves_wall) == 0);
     wall.widths = {{1500_mm, 3591_mm}};
-    CHECK(check(CheckCode::leaves_wall) == Approx(0.004));
+    CHECK(check(checks::leaves_wall) == Approx(0.004));
     wall.widths.clear();
     wall.shelves[0].length = 1000_mm;
     wall.shelves[0].height = 2350_mm;
-    CHECK(check(CheckCode::shelf_over_obstacle) == 0);
+    CHECK(check(checks::over_obstacle) == 0);
     wall.cornice_height = 80_mm;
-    CHECK(check(CheckCode::shelf_over_obstacle) == Approx(0.030));
+    CHECK(check(checks::over_obstacle) == Approx(0.030));
     wall.floor = {{0_mm, 1000_mm}};
     wall.ceiling = {{0_mm, 1340_mm}, {3600_mm, 1360_mm}};
-    CHECK(check(CheckCode::shelf_over_ceiling) == Approx(0.010));
+    CHECK(check(checks::over_ceiling) == Approx(0.010));
     wall.shelves[0].height = 330_mm;
     wall.skirting_height = 120_mm;
-    CHECK(check(CheckCode::shelf_over_obstacle) > 0); // the bracket's leg
+    CHECK(check(checks::over_obstacle) > 0); // the bracket's leg
 }
 
 TEST_CASE("heights are told from the finished floor and from the floor as it is", "[survey]") {

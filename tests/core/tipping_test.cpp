@@ -1,4 +1,6 @@
+#include "core/site/site_checks.hpp"
 #include "core/stability/inventory.hpp"
+#include "core/stability/reckon_piece.hpp"
 #include "core/stability/restraint.hpp"
 #include "core/stability/tip_cases.hpp"
 #include "core/stability/tipping.hpp"
@@ -210,14 +212,14 @@ TEST_CASE("the packet's 2 1/2 in screw through 1 in of frame just holds 220 N; a
     CHECK(plan.fixing->thread.in_inches() == Approx(0.672).margin(0.0005));
     CHECK(plan.each_n / plan.fixing_utilisation.number() == Approx(246).margin(0.7));
     CHECK(plan.fixing_utilisation.number() < 1);
-    const Check* too_short = find_check(plan.checks, CheckCode::restraint_short);
+    const Check* too_short = find_check(plan.checks, checks::thread_short);
     REQUIRE(too_short);
     CHECK(too_short->severity == Severity::warning);
     REQUIRE(too_short->cures.front().edit);
     const Piece& cured = std::get<Change<Piece>>(*too_short->cures.front().edit).to;
     CHECK(cured.restraint.screw_length == 3_in);
     const PiecePlan after = reckon(apply(*too_short->cures.front().edit, job)).walls.front()->pieces.front();
-    CHECK_FALSE(find_check(after.checks, CheckCode::restraint_short));
+    CHECK_FALSE(find_check(after.checks, checks::thread_short));
     CHECK(after.verdict == PieceVerdict::held);
 }
 
@@ -225,7 +227,7 @@ TEST_CASE("an unsafe chest of drawers is held by its cure, at two proved studs",
     const Job job = piece_job(dresser());
     const PiecePlan plan = reckon(job).walls.front()->pieces.front();
     CHECK(plan.verdict == PieceVerdict::unsafe);
-    const Check* tips = find_check(plan.checks, CheckCode::piece_tips);
+    const Check* tips = find_check(plan.checks, checks::piece_tips);
     REQUIRE(tips);
     CHECK(tips->severity == Severity::error);
     REQUIRE(tips->cures.front().edit);
@@ -249,14 +251,14 @@ TEST_CASE("anchors in the lining, a thin back and studs that nobody proved are r
     SECTION("lining anchors") {
         chest.restraint.in_lining = true;
         const PiecePlan plan = piece_plan(chest);
-        CHECK(find_check(plan.checks, CheckCode::restraint_refused));
+        CHECK(find_check(plan.checks, checks::restraint_refused));
         CHECK(plan.verdict == PieceVerdict::unsafe);
         CHECK_FALSE(plan.fixing);
     }
     SECTION("a thin back") {
         chest.restraint.through = 6_mm;
         const PiecePlan plan = piece_plan(chest);
-        CHECK(find_check(plan.checks, CheckCode::restraint_refused));
+        CHECK(find_check(plan.checks, checks::restraint_refused));
         CHECK(plan.verdict == PieceVerdict::unsafe);
     }
     SECTION("studs assumed or only indicated") {
@@ -266,7 +268,7 @@ TEST_CASE("anchors in the lining, a thin back and studs that nobody proved are r
                 stud.state = state;
             const PiecePlan plan = reckon(job).walls.front()->pieces.front();
             CHECK(plan.holes.empty());
-            CHECK(find_check(plan.checks, CheckCode::restraint_refused));
+            CHECK(find_check(plan.checks, checks::restraint_refused));
             CHECK(plan.verdict == PieceVerdict::unsafe);
         }
     }
@@ -277,14 +279,14 @@ TEST_CASE("anchors in the lining, a thin back and studs that nobody proved are r
     }
     SECTION("held in its lower half") {
         chest.restraint.down = 500_mm;
-        CHECK(find_check(piece_plan(chest).checks, CheckCode::restraint_refused));
+        CHECK(find_check(piece_plan(chest).checks, checks::restraint_refused));
     }
     SECTION("a cable strip where its only stud stands") {
         Job job = piece_job(chest);
         for (const Length x : {1600_mm, 2000_mm, 2400_mm})
             job.walls.front().services.push_back({ServiceKind::socket, x, 300_mm, 86_mm, {}});
         const PiecePlan plan = reckon(job).walls.front()->pieces.front();
-        CHECK(find_check(plan.checks, CheckCode::in_service_strip));
+        CHECK(find_check(plan.checks, checks::in_service_strip));
         CHECK(plan.verdict != PieceVerdict::held);
     }
 }
@@ -293,14 +295,14 @@ TEST_CASE("brackets and straps without a maker's figure are never green", "[stab
     Piece chest = dresser();
     chest.restraint.kind = RestraintKind::top_brackets;
     PiecePlan plan = piece_plan(chest);
-    CHECK(find_check(plan.checks, CheckCode::restraint_unrated));
+    CHECK(find_check(plan.checks, checks::restraint_unrated));
     CHECK(plan.verdict == PieceVerdict::unsafe);
     chest.restraint.rating_n = 2 * plan.each_n;
     plan = piece_plan(chest);
     CHECK(plan.verdict == PieceVerdict::held);
     CHECK(plan.rating_utilisation.number() == Approx(0.5));
     chest.restraint.rating_n = plan.each_n / 2;
-    CHECK(find_check(piece_plan(chest).checks, CheckCode::fixing_overloaded));
+    CHECK(find_check(piece_plan(chest).checks, checks::fixing_overloaded));
 
     // A strap rising as far as it reaches out pulls 1.414 times as hard.
     chest.restraint.kind = RestraintKind::straps;
@@ -317,7 +319,7 @@ TEST_CASE("any piece of 27 in or more is to be held, whatever the sum says", "[s
     heavy.floor = FloorUnder::hard;
     heavy.height = 27_in;
     CHECK(piece_plan(heavy).verdict == PieceVerdict::advised);
-    CHECK(find_check(piece_plan(heavy).checks, CheckCode::restraint_advised));
+    CHECK(find_check(piece_plan(heavy).checks, checks::restraint_advised));
     heavy.height = 600_mm;
     CHECK(piece_plan(heavy).verdict == PieceVerdict::stands);
     CHECK(piece_plan(heavy).checks.empty());
@@ -457,7 +459,7 @@ TEST_CASE("any piece that can be drawn up is reckoned without a throw, and is ne
 TEST_CASE("on brick a piece is held by plugs, and its cure speaks of places, not of studs", "[stability]") {
     const Job job = piece_job(dresser(), masonry_wall());
     const PiecePlan plan = reckon(job).walls.front()->pieces.front();
-    const Check* tips = find_check(plan.checks, CheckCode::piece_tips);
+    const Check* tips = find_check(plan.checks, checks::piece_tips);
     REQUIRE(tips);
     REQUIRE(tips->cures.front().edit);
     CHECK(tips->cures.front().words.pattern.find("stud") == std::string_view::npos);

@@ -49,6 +49,8 @@ int main(int argc, char** argv) {
         const Plan plan = reckon(job);
         for (const Table& table : tables_of(job, plan))
             fmt::print("== {}\n{}", table.name, csv(table));
+        for (std::size_t w = 0; w < job.walls.size(); ++w)
+            fmt::print("{}", svg(draw_elevation(job.walls[w], *plan.walls[w], {}, {job.unit, {}}).drawing, ""));
         fmt::print("{}", plan_json(job, plan, {job.unit, {}}));
         return 0;
     }

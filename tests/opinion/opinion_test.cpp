@@ -4,6 +4,7 @@
 #include "core/job/file.hpp"
 #include "core/reckon/reckon.hpp"
 #include "core/sheets/plan_json.hpp"
+#include "core/site/guarded.hpp"
 #include "opinion.hpp"
 
 #include <catch2/catch.hpp>
@@ -31,7 +32,7 @@ std::set<std::string> errors(const Job& job, const Plan& plan) {
     std::set<std::string> codes;
     for (const OwnedCheck& owned : all_checks(plan, job))
         if (owned.check->severity == Severity::error)
-            codes.insert(std::string{owned.owner} + "/" + std::string{name(owned.check->code)});
+            codes.insert(std::string{owned.owner} + "/" + std::string{owned.check->code.name()});
     return codes;
 }
 
@@ -136,7 +137,7 @@ TEST_CASE("no random job takes others with it, and none is not reckoned", "[opin
     const auto look = [](const Job& job) {
         const Plan plan = reckon(job);
         for (const OwnedCheck& owned : all_checks(plan, job))
-            if (owned.check->code == CheckCode::not_reckoned) {
+            if (owned.check->code == checks::not_reckoned) {
                 INFO(say(owned.check->message, {}));
                 CHECK(false);
             }

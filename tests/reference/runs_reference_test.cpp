@@ -2,6 +2,7 @@
 
 #include "core/fixings/choose_fixing.hpp"
 #include "core/runs/unit_loads.hpp"
+#include "core/site/site_checks.hpp"
 
 #include <Eigen/Dense>
 
@@ -169,7 +170,7 @@ TEST_CASE("a mounted cabinet with the 600 lb of ANSI/KCMA A161.1: the sums of it
     const RunPlan plan = plan_of(job);
     REQUIRE(plan.units.front().utilisation.known());
     CHECK(plan.units.front().utilisation.number() > 1);
-    CHECK(find_check(plan.checks, CheckCode::fixing_overloaded));
+    CHECK(find_check(plan.checks, checks::fixing_overloaded));
 }
 
 TEST_CASE("a joining screw through two 3/4 in stiles is 1 1/4 in", "[runs][reference][common-practice]") {

@@ -1,9 +1,9 @@
 // Stability and wardrobes against solutions found another way: statics solved as a linear system, the beam tables, and
 // a rigid body tipped step by step.
 #include "../core/piece_walls.hpp"
+#include "core/measure/conversions.hpp"
 #include "core/stability/tip_cases.hpp"
 #include "core/stability/tipping.hpp"
-#include "core/statics/gravity.hpp"
 #include "core/storage/bay_contents.hpp"
 
 #include <Eigen/Dense>

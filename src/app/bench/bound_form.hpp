@@ -44,8 +44,6 @@ public:
     void widget(QWidget* widget);
 
     void refresh();
-
-protected:
     Workbench& bench() const { return bench_; }
 
 private:

@@ -9,11 +9,14 @@
 namespace yes_square::app {
 
 /// The members of a part as rows of a form, as `fields` names them: labels, ranges and values come from there alone.
-template <class Part>
+/// @tparam Form  what reads and writes a part and takes rows: PartForm, or one like it
+template <class Part, class Form = PartForm<Part>>
 class FieldForm {
 public:
-    explicit FieldForm(PartForm<Part>& form)
-        : form_{form} {
+    /// @param kind  begins each row's object name: "battens" makes "battens-length"
+    FieldForm(Form& form, std::string_view kind)
+        : form_{form}
+        , kind_{kind} {
         Part usual;
         fields(*this, usual);
     }
@@ -28,6 +31,8 @@ public:
     void optional(std::string_view name, T& member, Meaning meaning = {}) {
         required(name, member, meaning);
     }
+    /// Parts of the part have forms of their own.
+    void part(std::string_view, auto&) {}
 
 private:
     /// Another visitor: finds the member of a row, by its number.
@@ -47,6 +52,7 @@ private:
         void optional(std::string_view name, U& member, Meaning = {}) {
             required(name, member);
         }
+        void part(std::string_view, auto&) {}
     };
     template <class T>
     static T& pick(Part& part, int number) {
@@ -80,7 +86,7 @@ private:
         if (name == "id")
             return;
         const QString label = label_of(name, meaning);
-        const std::string object = std::string{Part::list_name} + "-" + std::string{name};
+        const std::string object = kind_ + "-" + std::string{name};
         const char* row = object.c_str();
         const auto same = [](const T& value) { return value; };
         if constexpr (std::same_as<T, std::string>) {
@@ -103,7 +109,8 @@ private:
                          }),
                          write<T, int>([](int at) { return enum_names<T>()[static_cast<std::size_t>(at)].value; }));
         } else if constexpr (std::same_as<T, bool>) {
-            form_.choice(label, row, {tr("no"), tr("yes")}, read<T>([](bool value) { return value ? 1 : 0; }),
+            form_.choice(label, row, QStringList{tr("no"), tr("yes")},
+                         read<T>([](bool value) { return value ? 1 : 0; }),
                          write<T, int>([](int at) { return at == 1; }));
         } else {
             static_assert(std::is_arithmetic_v<T>);
@@ -116,7 +123,8 @@ private:
         }
     }
 
-    PartForm<Part>& form_;
+    Form& form_;
+    std::string kind_;
     int number_ = 0;
 };
 

@@ -1,6 +1,7 @@
 #include "app/bench/workbench.hpp"
 
 #include "core/job/job_problem.hpp"
+#include "core/site/guarded.hpp"
 
 #include <QUndoCommand>
 #include <algorithm>
@@ -117,7 +118,7 @@ void Workbench::put(Job job) {
     job_ = std::move(job);
     plan_ = &reckoner_.reckon(job_);
     for (const OwnedCheck& owned : all_checks(*plan_, job_))
-        if (owned.check->code == CheckCode::not_reckoned) // for a report
+        if (owned.check->code == checks::not_reckoned) // for a report
             qWarning("%s", say(owned.check->message, {}).c_str());
     study_.reset();
     shown_working_.reset(); // its figures may be of the job that was

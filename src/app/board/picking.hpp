@@ -1,5 +1,7 @@
 #pragma once
 
+#include "core/measure/conversions.hpp"
+
 #include "core/sheets/drawing.hpp"
 
 #include <QPointF>
@@ -7,7 +9,7 @@
 namespace yes_square::app {
 
 /// Screen pixels, before scaling, in a mm of paper.
-constexpr double pixels_per_mm = 96 / 25.4;
+constexpr double pixels_per_mm = 96 / mm_per_inch;
 
 /// The shape at a place, in pixels, or the nearest within a finger's breadth; those that belong to nothing are passed
 /// over. nullptr: none.

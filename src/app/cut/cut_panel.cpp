@@ -206,7 +206,7 @@ void CutPanel::pick(const std::string& label) {
         return;
     const auto piece = std::ranges::find(stuff->pieces, label, &CutPiece::label);
     if (piece != stuff->pieces.end()) {
-        const CutPiece found = *piece;
+        const CutPiece found = *piece; // kept: what is selected next makes the plan anew
         bench_.select(found.item);
         if (found.working)
             bench_.show_working(*found.working);

@@ -96,13 +96,12 @@ void KitPage::show_kit(const Kit& kit, const CuttingPlan& cutting) {
         if (table_->rowCount() > 0)
             table_->setCurrentCell(std::min(chosen, table_->rowCount() - 1), 0);
     }
-    const double sum = kit.price + cutting.price;
-    total_->setText(sum > 0
-                        ? tr("To buy, stock and kit: %1 %2%3")
-                              .arg(sum, 0, 'f', 2)
-                              .arg(text(bench_.job().currency),
-                                   kit.all_priced && cutting.all_priced ? QString{} : tr(", and what has no price yet"))
-                        : tr("Spares by the house rules. Give packs and prices below."));
+    const Outlay outlay = outlay_of(kit, cutting);
+    total_->setText(outlay.price > 0 ? tr("To buy, stock and kit: %1 %2%3")
+                                           .arg(outlay.price, 0, 'f', 2)
+                                           .arg(text(bench_.job().currency),
+                                                outlay.all_priced ? QString{} : tr(", and what has no price yet"))
+                                     : tr("Spares by the house rules. Give packs and prices below."));
     form_->refresh();
 }
 

@@ -16,9 +16,8 @@ namespace {
 
 enum Shown { to_do, all, of_wall, of_thing };
 
-QString hours(double minutes) {
-    return minutes < 90 ? StepsPage::tr("%1 min").arg(minutes, 0, 'f', 0)
-                        : StepsPage::tr("%1 h").arg(minutes / 60, 0, 'f', 1);
+QString hours(double taken) {
+    return text(say(minutes(taken), {}));
 }
 
 } // namespace

@@ -1,5 +1,7 @@
 #include "app/layout/alternatives_strip.hpp"
 
+#include "app/board/picking.hpp"
+
 #include "app/board/painter.hpp"
 #include "core/runs/slide.hpp"
 #include "core/sheets/elevation.hpp"
@@ -14,7 +16,6 @@
 namespace yes_square::app {
 namespace {
 
-constexpr double pixels_per_mm = 96 / 25.4;
 constexpr int picture_height = 36;
 constexpr int side_view_height = 156;
 

@@ -11,7 +11,7 @@ BattenPanel::BattenPanel(Workbench& bench, QWidget* parent)
     auto* add_button = new QPushButton{tr("Add a batten"), this};
     add_button->setObjectName(QStringLiteral("add-batten"));
     connect(add_button, &QPushButton::clicked, this, &BattenPanel::add_batten);
-    FieldForm<Batten>{*form_};
+    const FieldForm<Batten> rows{*form_, Batten::list_name};
     lay_out(
         "remove-batten", add_button,
         tr("A straight timber screwed to the wall, level: for a row of pegs, or as a ledger that stays. A screw goes "

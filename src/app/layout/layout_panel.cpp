@@ -49,10 +49,8 @@ LayoutPanel::LayoutPanel(Workbench& bench, QWidget* parent)
     add_kind_->setObjectName(QStringLiteral("add-kind"));
     auto* kinds = new QMenu{this};
     kinds->setObjectName(QStringLiteral("shelf-kinds"));
-    for (std::size_t i = 0; i < shelf_kinds; ++i) {
-        const auto kind = static_cast<ShelfKind>(i);
-        connect(kinds->addAction(text(words(kind))), &QAction::triggered, this, [this, kind] { add_shelf(kind); });
-    }
+    for (const ShelfPreset& preset : shelf_presets())
+        connect(kinds->addAction(text(preset.words)), &QAction::triggered, this, [this, preset] { add_shelf(preset); });
     kinds->addSeparator();
     connect(kinds->addAction(tr("Like the selected one, round the whole room")), &QAction::triggered, this,
             &LayoutPanel::hang_round_room);
@@ -96,13 +94,13 @@ void LayoutPanel::show_selected() {
         tabs_->setCurrentWidget(page);
 }
 
-void LayoutPanel::add_shelf(ShelfKind kind) {
+void LayoutPanel::add_shelf(const ShelfPreset& preset) {
     if (!bench_.wall())
         return;
     std::string id;
     bench_.edit(tr("Add shelf"), [&](Job& job) {
         Wall& wall = job.walls[bench_.wall_index()];
-        Shelf shelf = new_shelf(kind, wall);
+        Shelf shelf = new_shelf(preset, wall);
         shelf.id = id = fresh_id(job, "shelf");
         shelf.name = tr("Shelf %1").arg(wall.shelves.size() + 1).toStdString();
         wall.shelves.push_back(std::move(shelf));

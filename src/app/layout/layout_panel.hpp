@@ -23,7 +23,7 @@ class LayoutPanel : public QWidget {
 public:
     explicit LayoutPanel(Workbench& bench, QWidget* parent = nullptr);
 
-    void add_shelf(ShelfKind kind = ShelfKind::brackets);
+    void add_shelf(const ShelfPreset& preset = shelf_presets().front());
     void remove_shelf();
     /// Whatever is selected: a shelf, a cabinet, a bay, a piece of furniture.
     void remove_selected();

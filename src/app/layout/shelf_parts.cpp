@@ -202,10 +202,10 @@ void ShelfParts::remove_goods() {
 
 void ShelfParts::refresh() {
     const Shelf* shelf = bench_.shelf();
-    const bool boards = shelf && (shelf->held<OnBrackets>() || shelf->held<OnStandards>());
+    const bool boards = shelf && way_of(*shelf).boards_on_arms();
     along_->setVisible(boards);
     holes_->setVisible(shelf && plate_of(*shelf).plate);
-    goods_->setVisible(shelf && !shelf->held<Fixture>() && !shelf->held<HookRail>());
+    goods_->setVisible(shelf && way_of(*shelf).carries_goods());
     goods_list_->clear();
     if (!shelf)
         return;

@@ -1,5 +1,7 @@
 #include "app/layout/unit_form.hpp"
 
+#include "core/measure/conversions.hpp"
+
 #include "core/runs/place_run.hpp"
 #include "core/runs/unit_library.hpp"
 
@@ -94,11 +96,11 @@ void UnitForm::build_size() {
             if (!bench().unit() || bench().unit()->hanging == Hanging::screws)
                 return std::nullopt;
             const auto& rating = bench().unit()->hook_rating_n;
-            return rating ? std::optional{*rating / standard_gravity} : std::optional<double>{};
+            return rating ? std::optional{mass_kg(*rating)} : std::optional<double>{};
         },
         [this](Job& job, std::optional<double> kg) {
             change_unit(bench(), job, [&](CabinetUnit& unit) {
-                unit.hook_rating_n = kg ? std::optional{*kg * standard_gravity} : std::nullopt;
+                unit.hook_rating_n = kg ? std::optional{weight_n(*kg)} : std::nullopt;
             });
         });
 }

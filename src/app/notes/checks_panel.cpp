@@ -91,7 +91,7 @@ QWidget* ChecksPanel::card(const OwnedCheck& owned) {
         auto* button = new QPushButton{what};
         button->setToolTip(what);
         button->setMinimumWidth(1); // a long cure must not push the words out of sight
-        button->setObjectName(QStringLiteral("cure-%1-%2").arg(text(name(check.code))).arg(++number));
+        button->setObjectName(QStringLiteral("cure-%1-%2").arg(text(check.code.name())).arg(++number));
         connect(button, &QPushButton::clicked, this, [this, what, edit = *cure.edit] { bench_.apply(what, edit); });
         column->addWidget(button, 0, Qt::AlignLeft);
     }

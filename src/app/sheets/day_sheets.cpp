@@ -93,10 +93,10 @@ bool write_job_steps(Page& page, const Job& job, const Plan& plan) {
     if (order.tasks.empty())
         return false;
     page.begin(tr("Steps of the whole job"), under(job));
-    page.write(tr("%1 steps for %2, about %3 h by the house rules. HOLD: do not go on before it is right.")
+    page.write(tr("%1 steps for %2, about %3 by the house rules. HOLD: do not go on before it is right.")
                    .arg(order.tasks.size())
                    .arg(job.crew == 1 ? tr("one person") : tr("%1 persons").arg(job.crew))
-                   .arg(order.minutes / 60, 0, 'f', 1),
+                   .arg(text(say(minutes(order.minutes), voice))),
                body_type, false);
     std::string place;
     std::set<std::string> pictured;

@@ -1,19 +1,10 @@
 #include "app/sheets/sheet_writer.hpp"
-#include "core/fixings/drilling.hpp"
+
+#include "core/measure/conversions.hpp"
 
 #include "app/bench/words.hpp"
-
-#include "app/sheets/day_sheets.hpp"
-#include "app/sheets/furniture_sheets.hpp"
 #include "app/sheets/page.hpp"
 #include "app/sheets/revision.hpp"
-#include "app/sheets/run_sheets.hpp"
-#include "core/reckon/reckon.hpp"
-#include "core/sheets/elevation.hpp"
-#include "core/sheets/load_label.hpp"
-#include "core/sheets/summary.hpp"
-#include "core/shelves/new_shelf.hpp"
-#include "core/shelves/shelf_steps.hpp"
 
 #include <QBuffer>
 #include <QPageSize>
@@ -21,255 +12,18 @@
 #include <QSaveFile>
 #include <algorithm>
 #include <cmath>
-#include <map>
 
 namespace yes_square::app {
 namespace {
 
-void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& wall_plan, const Shelf& shelf,
-                 const ShelfPlan& plan, const std::optional<ShelfStudy>& study) {
-    const Capacity* capacity = study ? &study->capacity : nullptr;
-    const Voice voice = app::voice(job.unit);
-    const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
-    const auto said = [&](const Sentence& sentence) { return text(say(sentence, voice)); };
-
-    page.begin(tr("%1, %2").arg(text(wall.name), text(shelf.name)),
-               tr("%1. %2, %3").arg(text(job.title), text(job.client), text(job.place)));
-    page.drawing(
-        [&](double width, double height) {
-            ElevationFrame frame;
-            frame.width = width;
-            frame.height = height;
-            frame.text = 2.7;
-            frame.selected_shelf = shelf.id;
-            frame.study = study ? &*study : nullptr;
-            return draw_elevation(wall, wall_plan, frame, voice).drawing;
-        },
-        105);
-    page.write(
-        tr("Figures on the rods in %1. Studs: filled square proved, empty indicated, dotted assumed. Grey strips: "
-           "hidden cables or pipes likely.")
-            .arg(text(heading(job.unit))),
-        small_type, false);
-
-    const auto errors = std::ranges::count(plan.checks, Severity::error, &Check::severity);
-    if (errors > 0) {
-        page.heading(tr("Not fit to hang as it stands"));
-        for (const Check& check : plan.checks)
-            if (check.severity == Severity::error)
-                page.item(QStringLiteral("!"), said(check.message), true);
-    }
-
-    page.heading(text(say(words(kind_of(shelf)), voice)));
-    page.write(tr("%1 x %2 x %3, %4, %5. Left end at %6, right end at %7. Top %8 up, level line under it %9 up.")
-                   .arg(shown(quantity(shelf.length)), shown(quantity(shelf.depth)), shown(stock(shelf.thickness)),
-                        shelf.held<Fixture>() ? tr("as it comes") : text(properties(shelf.material).words),
-                        shown({Kind::mass, plan.mass_kg}), shown(quantity(shelf.left)), shown(quantity(shelf.right())),
-                        shown(quantity(shelf.height)), shown(quantity(shelf.underside()))),
-               body_type, false);
-    for (const BoardPiece& piece : plan.pieces)
-        if (plan.pieces.size() > 1 || piece.front != piece.back)
-            page.item(
-                QStringLiteral("-"),
-                piece.front == piece.back
-                    ? tr("Board from %1, cut to %2").arg(shown(quantity(piece.left)), shown(quantity(piece.back)))
-                    : tr("Board from %1, cut to %2 at its back and %3 at its front")
-                          .arg(shown(quantity(piece.left)), shown(quantity(piece.back)), shown(quantity(piece.front))),
-                false);
-    if (plan.sag)
-        page.write(tr("Sag in time %1, limit %2. Made for %3 on it, evenly.")
-                       .arg(shown(fine(plan.sag->long_term)), shown(fine(plan.sag->limit)),
-                            shown({Kind::mass, plan.goods_n_per_m * shelf.length.in_metres() / 9.80665})),
-                   body_type, false);
-
-    const Promise promise = promise_of(shelf, plan, capacity ? *capacity : Capacity{});
-    if (capacity && capacity->governs != Governs::nothing && !promise.made)
-        page.write(tr("What it holds: %1. %2.").arg(text(say(promise.words, voice)), text(say(promise.why, voice))),
-                   body_type, true);
-    else if (capacity && capacity->governs != Governs::nothing)
-        page.write(
-            tr("What it holds: %1. %2, limited by %3.%4 Makers' instructions and local code come first where they say "
-               "less.")
-                .arg(text(say(promise.words, voice)), shown({Kind::mass_per_m, std::floor(capacity->kg_per_m)}),
-                     text(words(capacity->governs)),
-                     capacity->from_memory ? tr(" Figures from memory, unchecked.") : QString{}),
-            body_type, false);
-    for (const CleatPlan& cleat : plan.cleats)
-        page.item(QStringLiteral("-"),
-                  cleat.fixing
-                      ? tr("Strip, %1: %2 long, %3 screws: %4, %5 long, used %6; %7")
-                            .arg(text(say(cleat.wall, voice)), shown(quantity(cleat.length)))
-                            .arg(cleat.screws)
-                            .arg(text(cleat.fixing->name), shown(stock(cleat.fixing->screw_length)),
-                                 shown(ratio(cleat.utilisation)), text(source_text(cleat.fixing->source, voice)))
-                      : tr("Strip, %1: nothing at hand holds it").arg(text(say(cleat.wall, voice))),
-                  false);
-    if (!plan.brackets.empty()) {
-        page.heading(plan.bracket && shelf.held<OnBrackets>()
-                         ? tr("Marks: %1, arm up against the board").arg(text(plan.bracket->name))
-                         : tr("Marks"));
-        std::vector<QStringList> rows;
-        for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
-            const BracketPlan& place = plan.brackets[i];
-            QStringList heights;
-            for (const PlannedHole& hole : plan.holes)
-                if (hole.place == i)
-                    heights << shown(quantity(hole.z)).replace(' ', QChar::Nbsp); // a height is not broken in two
-            rows.push_back({QString::number(i + 1), shown(quantity(place.x)), heights.join(QStringLiteral(", ")),
-                            text(say(words(place.hold), voice)), shown(force(place.carries_n)),
-                            shown(ratio(place.fixing_utilisation))});
-        }
-        page.table(
-            {tr("No."), tr("Middle, from ref. end"), tr("Holes, up"), tr("Holds in"), tr("Carries"), tr("Fixing used")},
-            rows, {0.10, 0.20, 0.32, 0.16, 0.11, 0.11});
-
-        page.heading(tr("Drilling"));
-        rows.clear();
-        for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
-            const BracketPlan& place = plan.brackets[i];
-            if (place.fixing)
-                rows.push_back(
-                    {QString::number(i + 1), shown(stock(place.fixing->hole_diameter)),
-                     shown(stock(place.fixing->drill_depth)),
-                     tr("%1, %2 long").arg(text(place.fixing->name), shown(stock(place.fixing->screw_length))),
-                     shown(stock(place.fixing->penetration)), text(source_text(place.fixing->source, voice))});
-            else
-                rows.push_back({QString::number(i + 1), tr("as packet"), tr("as packet"),
-                                tr("lining anchor, steadies only"), QStringLiteral("0"), tr("maker")});
-        }
-        page.table(
-            {tr("No."), tr("Drill"), tr("Tape on bit at"), tr("Fixing"), tr("In stud or masonry"), tr("Capacity from")},
-            rows, {0.10, 0.10, 0.13, 0.27, 0.13, 0.27});
-        rows.clear();
-        for (const DrillRow& row : drilling_of(plan.holes))
-            rows.push_back({text(say(row.pass.bit, voice)), shown(stock(row.pass.diameter)),
-                            shown(stock(row.pass.depth)), row.pass.hammer ? tr("on") : tr("off"),
-                            QString::number(row.places.size()), text(say(row.pass.how, voice))});
-        page.table({tr("Bit, in this order"), tr("Wide"), tr("Tape at"), tr("Hammer"), tr("Places"), tr("Mind")}, rows,
-                   {0.22, 0.10, 0.10, 0.09, 0.09, 0.40});
-    }
-
-    for (const Check& check : plan.checks)
-        if (check.severity == Severity::warning)
-            page.item(QStringLiteral("-"), said(check.message), false);
-
-    page.heading(tr("Before you drill"));
-    for (const Sentence& caution : general_cautions())
-        page.item(QStringLiteral("-"), said(caution), false);
-    page.heading(tr("Steps"));
-    int number = 1;
-    for (const Step& step : plan.steps)
-        page.item(QString::number(number++), (step.hold_point ? tr("HOLD. ") : QString{}) + said(step.words), true);
-}
-
-/// Noggings of a wall in open framing: what to cut and where each goes.
-void write_noggings(Page& page, const Job& job, const WallPlan& plan) {
-    const Voice voice = app::voice(job.unit);
-    const auto shown = [&](Length length) { return text(say(quantity(length), voice)); };
-    page.begin(tr("%1, noggings").arg(text(plan.wall_name)), tr("%1. %2").arg(text(job.title), text(job.place)));
-    page.write(tr("Stud timber on edge, flush with the studs' faces, before the wall is lined. Screw or nail each end "
-                  "into its stud; pocket screws where no driver reaches, staggered."),
-               body_type, false);
-    std::map<Length, int> cuts;
-    for (const Nogging& nogging : plan.noggings)
-        ++cuts[nogging.length()];
-    page.heading(tr("To cut"));
-    std::vector<QStringList> rows;
-    for (const auto& [length, number] : cuts)
-        rows.push_back({QString::number(number), shown(length)});
-    page.table({tr("Pieces"), tr("Length")}, rows, {0.2, 0.8});
-    page.heading(tr("Where they go"));
-    rows.clear();
-    for (const Nogging& nogging : plan.noggings) {
-        QStringList owners;
-        for (const Nogging::For& hold : nogging.holds)
-            if (!owners.contains(text(hold.shelf)))
-                owners << text(hold.shelf);
-        rows.push_back({shown(nogging.left), shown(nogging.right), shown(nogging.z),
-                        QString::number(nogging.holds.size()), owners.join(QStringLiteral(", "))});
-    }
-    page.table({tr("From stud's face at"), tr("To"), tr("Middle, up"), tr("Fixings"), tr("For")}, rows,
-               {0.2, 0.16, 0.16, 0.12, 0.36});
-}
-
-/// A label for every shelf, to be cut out.
-void write_labels(Page& page, const Job& job, const Plan& plan) {
-    const Voice voice = app::voice(job.unit);
-    bool begun = false;
-    for (std::size_t w = 0; w < plan.walls.size(); ++w)
-        for (std::size_t i = 0; i < plan.walls[w]->shelves.size(); ++i) {
-            const Shelf& shelf = job.walls[w].shelves[i];
-            const auto holds = capacity(job, plan, shelf.id);
-            if (!holds)
-                continue;
-            if (!begun)
-                page.begin(
-                    tr("Load labels"),
-                    tr("%1. Cut out, stick under or behind each when it is up, date and sign.").arg(text(job.title)));
-            begun = true;
-            const LoadLabel label = load_label(job.walls[w], shelf, plan.walls[w]->shelves[i], *holds);
-            page.label(
-                text(say(label.greatest, voice)), tr("%1, %2").arg(text(label.name), text(label.wall)),
-                [&] {
-                    QStringList lines;
-                    for (const Sentence& line : label.assumes)
-                        lines << text(say(line, voice));
-                    return lines;
-                }(),
-                tr("Hung on ____________  by ______________________"));
-        }
-}
-
-void fill(Page& page, const Job& job, const Plan& plan, SheetSet set) {
-    const auto only = [&](bool written, const QString& else_say) {
-        if (!written)
-            page.begin(text(job.title), else_say);
-    };
-    switch (set) {
-    case SheetSet::part_labels:
-        return only(write_part_labels(page, job, plan), tr("No wardrobe in this job has parts to label."));
-    case SheetSet::inventory:
-        return only(write_inventory(page, job, plan), tr("Nothing in this job is so tall that it could tip."));
-    case SheetSet::cut_and_kit:
-        return only(write_cut_and_kit(page, job, plan), tr("Nothing is to be cut or taken along yet."));
-    case SheetSet::steps:
-        return only(write_job_steps(page, job, plan), tr("There is nothing to do in this job yet."));
-    case SheetSet::templates:
-        return only(write_templates(page, job, plan), tr("Nothing in this job is drilled for."));
-    case SheetSet::hand_over:
-        only(write_hand_over(page, job, plan), tr("Nothing is laid out in this job yet."));
-        write_labels(page, job, plan);
-        write_inventory(page, job, plan);
-        return;
-    case SheetSet::all:
-        break;
-    }
-    bool any = false;
-    for (std::size_t w = 0; w < plan.walls.size(); ++w) {
-        for (std::size_t r = 0; r < plan.walls[w]->runs.size(); ++r) {
-            any = true;
-            write_run(page, job, plan, w, r);
-        }
-        for (std::size_t s = 0; s < plan.walls[w]->shelves.size(); ++s) {
-            any = true;
-            const Shelf& shelf = job.walls[w].shelves[s];
-            write_shelf(page, job, job.walls[w], *plan.walls[w], shelf, plan.walls[w]->shelves[s],
-                        study(job, plan, shelf.id));
-        }
-        if (!plan.walls[w]->noggings.empty())
-            write_noggings(page, job, *plan.walls[w]);
-        any = write_furniture(page, job, plan, w) || any;
-    }
-    write_labels(page, job, plan);
-    write_part_labels(page, job, plan);
-    write_inventory(page, job, plan);
-    if (!any)
-        page.begin(text(job.title), tr("Nothing is laid out in this job yet."));
+void fill(Page& page, const Job& job, const Plan& plan, const SheetSet& set) {
+    if (!set.write(page, job, plan))
+        page.begin(text(job.title), set.when_none);
 }
 
 /// Once for the number of pages, on paper that nobody sees, then for good.
 void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, const Plan& plan, double resolution,
-              SheetSet set, PageRange range = {}) {
+              const SheetSet& set, PageRange range = {}) {
     const QPageSize paper = device.pageLayout().pageSize();
     const QSizeF size = paper.size(QPageSize::Millimeter);
     const QString revision = revision_of(job);
@@ -281,37 +35,17 @@ void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, cons
         pdf.setPageSize(paper);
         pdf.setPageMargins(QMarginsF{0, 0, 0, 0});
         QPainter counting{&pdf};
-        Page page{counting, pdf, size.width(), size.height(), resolution / 25.4, revision, {0, 0, 0}};
+        Page page{counting, pdf, size.width(), size.height(), resolution / mm_per_inch, revision, {0, 0, 0}};
         fill(page, job, plan, set);
         range.total = page.pages();
     }
-    Page page{painter, device, size.width(), size.height(), resolution / 25.4, revision, range};
+    Page page{painter, device, size.width(), size.height(), resolution / mm_per_inch, revision, range};
     fill(page, job, plan, set);
 }
 
 } // namespace
 
-QString file_name(SheetSet set) {
-    switch (set) {
-    case SheetSet::all:
-        return QStringLiteral("sheets");
-    case SheetSet::part_labels:
-        return QStringLiteral("part-labels");
-    case SheetSet::inventory:
-        return QStringLiteral("inventory");
-    case SheetSet::cut_and_kit:
-        return QStringLiteral("cut-and-kit");
-    case SheetSet::steps:
-        return QStringLiteral("steps");
-    case SheetSet::hand_over:
-        return QStringLiteral("hand-over");
-    case SheetSet::templates:
-        return QStringLiteral("templates");
-    }
-    return {};
-}
-
-void paint_sheets(QPainter& painter, QPagedPaintDevice& device, const Job& job, const Plan& plan, SheetSet set,
+void paint_sheets(QPainter& painter, QPagedPaintDevice& device, const Job& job, const Plan& plan, const SheetSet& set,
                   int first, int last) {
     PageRange range;
     if (first > 0) {
@@ -321,7 +55,7 @@ void paint_sheets(QPainter& painter, QPagedPaintDevice& device, const Job& job, 
     paint_on(painter, device, job, plan, painter.device()->logicalDpiX(), set, range);
 }
 
-QString write_sheets_pdf(const QString& path, const Job& job, const Plan& plan, SheetSet set) {
+QString write_sheets_pdf(const QString& path, const Job& job, const Plan& plan, const SheetSet& set) {
     QSaveFile file{path};
     if (!file.open(QIODevice::WriteOnly))
         return tr("%1 cannot be written: %2").arg(path, file.errorString());

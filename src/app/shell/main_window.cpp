@@ -240,24 +240,19 @@ void MainWindow::build_menus() {
     file->addAction(tr("Restore an older version..."), this, &MainWindow::restore);
     file->addSeparator();
     file->addAction(tr("Save sheets as PDF..."), QKeySequence{Qt::CTRL | Qt::Key_E}, this, &MainWindow::save_sheets);
-    file->addAction(tr("Save part labels as PDF..."), this,
-                    [this] { save_sheet_set(tr("Save the part labels"), SheetSet::part_labels); });
-    file->addAction(tr("Save the tipping inventory as PDF..."), this,
-                    [this] { save_sheet_set(tr("Save the tipping inventory"), SheetSet::inventory); });
+    QMenu* saved = file->addMenu(tr("Save other sheets as PDF"));
+    for (const SheetSet& set : sheet_sets())
+        if (set != sheet_sets().front())
+            saved->addAction(set.words + QStringLiteral("..."), this, [this, &set] { save_sheet_set(set); });
     file->addAction(tr("Job &book..."), QKeySequence{Qt::CTRL | Qt::Key_B}, this, &MainWindow::show_book);
     QMenu* paper = file->addMenu(tr("&Print"));
     QMenu* look = file->addMenu(tr("Look at what would be printed"));
-    for (const auto& [words, set] : {std::pair{tr("Sheets..."), SheetSet::all},
-                                     {tr("Cut and kit..."), SheetSet::cut_and_kit},
-                                     {tr("Steps of the job..."), SheetSet::steps},
-                                     {tr("Drilling templates 1:1..."), SheetSet::templates},
-                                     {tr("Part labels..."), SheetSet::part_labels},
-                                     {tr("Tipping inventory..."), SheetSet::inventory},
-                                     {tr("Hand-over..."), SheetSet::hand_over}}) {
-        QAction* printed = paper->addAction(words, this, [this, set = set] { print(set); });
-        if (set == SheetSet::all)
+    for (const SheetSet& set : sheet_sets()) {
+        const QString words = set.words + QStringLiteral("...");
+        QAction* printed = paper->addAction(words, this, [this, &set] { print(set); });
+        if (set == sheet_sets().front())
             printed->setShortcut(QKeySequence::Print);
-        look->addAction(words, this, [this, set = set] { preview(set); });
+        look->addAction(words, this, [this, &set] { preview(set); });
     }
     file->addSeparator();
     file->addAction(tr("&Quit"), QKeySequence::Quit, this, &QWidget::close);

@@ -62,9 +62,9 @@ public:
     bool attach_photo(const QString& path, const QString& words);
     bool check_photos();
     /// Writes a set of sheets. False: it has been said why not.
-    bool write_sheets(const QString& path, SheetSet set);
+    bool write_sheets(const QString& path, const SheetSet& set);
     /// On paper, on the screen or into a file that stands for paper; the printer's page range is kept.
-    void print_on(QPrinter& printer, SheetSet set);
+    void print_on(QPrinter& printer, const SheetSet& set);
     /// Drawings and tables of the job into a folder.
     bool export_to(const QString& folder);
 
@@ -98,14 +98,14 @@ private:
     void choose_and_open();
     bool save_as();
     void save_sheets();
-    void save_sheet_set(const QString& title, SheetSet set);
+    void save_sheet_set(const SheetSet& set);
     void build_day();
     void build_day_menu();
     void show_book();
     void put_in_book();
     void take_outline();
-    void print(SheetSet set);
-    void preview(SheetSet set);
+    void print(const SheetSet& set);
+    void preview(const SheetSet& set);
     bool may_leave();
     void show_stage(Stage stage);
     void show_survey();

@@ -60,25 +60,19 @@ void MainWindow::build_day() {
             record_->sign(dialog.name(), dialog.what(), dialog.strokes());
     });
     connect(record_, &RecordPanel::book_wanted, this, &MainWindow::show_book);
-    connect(record_, &RecordPanel::hand_over_wanted, this,
-            [this] { save_sheet_set(tr("Save the hand-over"), SheetSet::hand_over); });
-    connect(record_, &RecordPanel::templates_wanted, this,
-            [this] { save_sheet_set(tr("Save the templates"), SheetSet::templates); });
+    connect(record_, &RecordPanel::hand_over_wanted, this, [this] { save_sheet_set(sheet_set(u"hand-over")); });
+    connect(record_, &RecordPanel::templates_wanted, this, [this] { save_sheet_set(sheet_set(u"templates")); });
 }
 
 void MainWindow::build_day_menu() {
     QMenu* day = menuBar()->addMenu(tr("&Day"));
     day->addAction(tr("At the wall"), QKeySequence{Qt::Key_F11}, this, [this] { wall_side()->showFullScreen(); });
     day->addSeparator();
-    const auto sheets = [&](const QString& words, const QString& title, SheetSet set) {
-        day->addAction(words, this, [this, title, set] { save_sheet_set(title, set); });
-    };
-    sheets(tr("Cut and kit as PDF..."), tr("Save cut and kit"), SheetSet::cut_and_kit);
-    sheets(tr("Steps of the job as PDF..."), tr("Save the steps"), SheetSet::steps);
-    sheets(tr("Drilling templates 1:1 as PDF..."), tr("Save the templates"), SheetSet::templates);
-    sheets(tr("Hand-over as PDF..."), tr("Save the hand-over"), SheetSet::hand_over);
+    for (const SheetSet& set : sheet_sets())
+        if (set.of_the_day)
+            day->addAction(tr("%1 as PDF...").arg(set.words), this, [this, &set] { save_sheet_set(set); });
     day->addSeparator();
-    day->addAction(tr("Drawings and tables (SVG, DXF, CSV, JSON)..."), this, [this] {
+    day->addAction(tr("Drawings and tables for other programs..."), this, [this] {
         const QString folder = QFileDialog::getExistingDirectory(this, tr("Write drawings and tables into"));
         if (!folder.isEmpty())
             export_to(folder);
@@ -125,7 +119,7 @@ bool MainWindow::check_photos() {
     return wrong.isEmpty();
 }
 
-bool MainWindow::write_sheets(const QString& path, SheetSet set) {
+bool MainWindow::write_sheets(const QString& path, const SheetSet& set) {
     const QString problem = write_sheets_pdf(path, bench_.job(), bench_.plan(), set);
     if (!problem.isEmpty())
         tell(problem);
@@ -134,9 +128,7 @@ bool MainWindow::write_sheets(const QString& path, SheetSet set) {
 
 bool MainWindow::export_to(const QString& folder) {
     QStringList problems;
-    for (const std::string& problem :
-         export_job(bench_.job(), bench_.plan(), bench_.voice(), folder.toStdString(),
-                    {ExportFormat::svg, ExportFormat::dxf, ExportFormat::csv, ExportFormat::json}))
+    for (const std::string& problem : export_job({bench_.job(), bench_.plan(), bench_.voice()}, folder.toStdString()))
         problems << text(problem);
     if (!problems.isEmpty())
         tell(problems.join(QLatin1Char('\n')));

@@ -215,17 +215,17 @@ void MainWindow::restore() {
 }
 
 void MainWindow::save_sheets() {
-    save_sheet_set(tr("Save the sheets"), SheetSet::all);
+    save_sheet_set(sheet_sets().front());
 }
 
-void MainWindow::save_sheet_set(const QString& title, SheetSet set) {
-    const QString path =
-        QFileDialog::getSaveFileName(this, title, file_name(set) + QStringLiteral(".pdf"), tr("PDF (*.pdf)"));
+void MainWindow::save_sheet_set(const SheetSet& set) {
+    const QString path = QFileDialog::getSaveFileName(this, tr("Save: %1").arg(set.words),
+                                                      set.file_name + QStringLiteral(".pdf"), tr("PDF (*.pdf)"));
     if (!path.isEmpty())
         write_sheets(path, set);
 }
 
-void MainWindow::print_on(QPrinter& printer, SheetSet set) {
+void MainWindow::print_on(QPrinter& printer, const SheetSet& set) {
     printer.setFullPage(true);
     QPainter painter{&printer};
     const bool some = printer.printRange() == QPrinter::PageRange;
@@ -236,7 +236,7 @@ void MainWindow::print_on(QPrinter& printer, SheetSet set) {
         tell(tr("The printer does not answer. Save the sheets as PDF instead"));
 }
 
-void MainWindow::print(SheetSet set) {
+void MainWindow::print(const SheetSet& set) {
     QPrinter printer{QPrinter::HighResolution};
     QPrintDialog dialog{&printer, this};
     dialog.setOption(QAbstractPrintDialog::PrintPageRange);
@@ -244,11 +244,11 @@ void MainWindow::print(SheetSet set) {
         print_on(printer, set);
 }
 
-void MainWindow::preview(SheetSet set) {
+void MainWindow::preview(const SheetSet& set) {
     QPrinter printer{QPrinter::HighResolution};
     QPrintPreviewDialog dialog{&printer, this};
     connect(&dialog, &QPrintPreviewDialog::paintRequested, this,
-            [this, set](QPrinter* paper) { print_on(*paper, set); });
+            [this, &set](QPrinter* paper) { print_on(*paper, set); });
     dialog.exec();
 }
 

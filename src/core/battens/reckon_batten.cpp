@@ -2,12 +2,13 @@
 
 #include "core/fixings/choose_fixing.hpp"
 #include "core/fixings/used_working.hpp"
+#include "core/measure/conversions.hpp"
 #include "core/shelves/cleats.hpp"
 #include "core/site/check_writer.hpp"
 #include "core/site/evenly.hpp"
 #include "core/site/plan_hole.hpp"
+#include "core/site/site_checks.hpp"
 #include "core/statics/beam.hpp"
-#include "core/statics/gravity.hpp"
 
 #include <algorithm>
 
@@ -136,18 +137,18 @@ private:
     }
 
     HoleDemand demand(double load_n, double duration, std::string_view when) const {
-        HoleDemand of = cleat_screw_demand(load_n, batten_.breadth, 2 * acts_at(), duration);
+        HoleDemand of = cleat_screw_demand(load_n, batten_.breadth, 2 * acts_at(), site_.rules.strips.pivot, duration);
         of.when = when;
         return of;
     }
 
     void check() {
         if (plan_.holes.empty())
-            advise(add(CheckCode::no_stud, Severity::error,
+            advise(add(checks::no_stud, Severity::error,
                        {"No stud behind {0} is known well enough for a screw", {batten_.name}}),
                    {"Prove the studs behind it with a probe, move it, or put wood behind the lining first"});
         else if (plan_.holes.size() == 1)
-            advise(add(CheckCode::one_stud, Severity::error,
+            advise(add(checks::one_stud, Severity::error,
                        {"{0} would hang on one screw and turn about it", {batten_.name}}),
                    {"Make it long enough for two studs"});
         for (const PlannedHole& hole : plan_.holes)
@@ -155,17 +156,16 @@ private:
         if (plan_.holes.size() < 2)
             return;
         if (!plan_.holes.front().fixing)
-            advise(add(CheckCode::no_fixing, Severity::error,
-                       {"No screw or plug at hand holds {0} to this wall", {batten_.name}}),
+            advise(add(checks::no_fixing, {"No screw or plug at hand holds {0} to this wall", {batten_.name}}),
                    {"Add a longer screw, or a plug for this wall, to those at hand"});
         else if (plan_.utilisation.over())
-            advise(add(CheckCode::fixing_overloaded, Severity::error,
+            advise(add(checks::fixing_overloaded,
                        {"{0} uses its worst screw to {1} of what it holds", {batten_.name, ratio(plan_.utilisation)}},
                        ratio(plan_.utilisation)),
                    {"Less on it, a broader batten, or more studs behind it"});
         for (std::size_t i = 1; i < plan_.holes.size(); ++i)
             if (const Length apart = plan_.holes[i].x - plan_.holes[i - 1].x; apart > site_.rules.spacing_most)
-                advise(add(CheckCode::spacing_over_limit, Severity::warning,
+                advise(add(checks::spacing_over_limit, Severity::warning,
                            {"{0}: {1} between two screws, {2} more than the most",
                             {batten_.name, quantity(apart), quantity(apart - site_.rules.spacing_most)}},
                            quantity(apart), plan_.holes[i].x, plan_.holes[i].z),
@@ -174,18 +174,17 @@ private:
 
     void place(const PlannedHole& hole) {
         if (hole.hold == Hold::assumed_stud)
-            advise(add(CheckCode::stud_assumed, Severity::error,
-                       {"{0}: the stud at {1} is only assumed", {batten_.name, quantity(hole.x)}}, std::nullopt, hole.x,
-                       hole.z),
+            advise(add(checks::stud_assumed, {"{0}: the stud at {1} is only assumed", {batten_.name, quantity(hole.x)}},
+                       std::nullopt, hole.x, hole.z),
                    {"Probe both its edges and enter it as proved"});
         if (hole.hold == Hold::indicated_stud)
-            advise(add(CheckCode::stud_indicated, Severity::warning,
+            advise(add(checks::stud_indicated, Severity::warning,
                        {"{0}: the stud at {1} is indicated, not proved", {batten_.name, quantity(hole.x)}},
                        std::nullopt, hole.x, hole.z),
                    {"Probe both its edges and enter it as proved"});
         for (const std::size_t s : hole.strips) {
             const Strip& strip = site_.survey.strips[s];
-            advise(add(CheckCode::in_service_strip, Severity::error,
+            advise(add(checks::in_service_strip,
                        {strip.basis == Strip::Basis::inferred
                             ? std::string_view{"{0}: a screw at {1} lies where {2} is likely"}
                             : "{0}: a screw at {1} lies in {2}",
@@ -214,7 +213,7 @@ private:
                                   {{"load on it", force(last.down_n), derived},
                                    {"off the wall", quantity(acts_at()), measured},
                                    {"breadth", quantity(batten_.breadth), measured},
-                                   {"it turns about, over its lower edge", quantity(cleat_pivot), house}},
+                                   {"it turns about, over its lower edge", quantity(site_.rules.strips.pivot), house}},
                                   force(last.tension_n),
                                   derived});
         plan_.workings.push_back(used_working("fixing", {"Its worst screw is used to"}, worst->strength,

@@ -97,7 +97,7 @@ private:
         for (std::size_t i = 0; i < pattern.holes.size(); ++i) {
             HeldPart part{driven_through_rail(hung_.unit, *rail_of[i], site_.rules.runs), {}};
             if (!hung_.broad_heads)
-                part.through.head = Length::nearest_to_metres(properties(*hung_.gauge).head_in * 0.0254);
+                part.through.head = Length::nearest_to_inches(properties(*hung_.gauge).head_in);
             for (const UnitCase& one : forces.cases)
                 part.demands.push_back({one.holes[i].tension_n, one.holes[i].down_n, one.load.duration, one.load.when,
                                         one.holes[i].across_n});
@@ -125,8 +125,8 @@ private:
                                                   all.begin() + static_cast<std::ptrdiff_t>(first + studs));
                 for (const auto& at_top : shared(of_top, studs))
                     for (const auto& at_bottom : shared(of_bottom, studs))
-                        if (Used here = used(columns, at_top, at_bottom); here.of >= worst.of)
-                            worst = std::move(here);
+                        if (const Used here = used(columns, at_top, at_bottom); here.of >= worst.of)
+                            worst = here;
             }
             return worst;
         };
@@ -168,7 +168,7 @@ private:
 
     /// Whether a screw is in the wall for this cabinet so near a place that another would split the stud.
     bool taken(const PlannedHole& hole) const {
-        const Length apart = Length::nearest_to_metres(10 * properties(ScrewGauge::number_10).diameter_in * 0.0254);
+        const Length apart = Length::nearest_to_inches(10 * properties(ScrewGauge::number_10).diameter_in);
         return std::ranges::any_of(site_.wall.made, [&](const MadeHole& made) {
             return made.item == hung_.id && absolute(made.x - hole.x) < apart && absolute(made.z - hole.z) < apart;
         });
@@ -211,7 +211,7 @@ private:
     Check& reason() {
         const std::string& name = hung_.unit.name;
         const auto grave = [&](Sentence said) -> Check& {
-            return add(CheckCode::hung_unsound, Severity::error, std::move(said));
+            return add(checks::hung_unsound, Severity::error, std::move(said));
         };
         if (rails_.empty())
             return grave({"What rails {0} has was not entered, and its back of {1} does not stand for them: empty it "
@@ -235,11 +235,11 @@ private:
             return over;
         }
         if (hung_.top_screws < 2 || (rails_.size() > 1 && hung_.bottom_screws < 2))
-            return add(CheckCode::hung_unsound, Severity::warning,
+            return add(checks::hung_unsound, Severity::warning,
                        {"{0} has {1} screws in its top rail and {2} in its bottom rail: two in each are wanted",
                         {name, count(static_cast<std::size_t>(std::max(0, hung_.top_screws))),
                          count(static_cast<std::size_t>(std::max(0, hung_.bottom_screws)))}});
-        return add(CheckCode::hung_unsound, Severity::warning, {"{0} hangs on one stud and on no neighbour", {name}});
+        return add(checks::hung_unsound, Severity::warning, {"{0} hangs on one stud and on no neighbour", {name}});
     }
 
     void remedy(Check& check) {

@@ -5,6 +5,11 @@
 
 namespace yes_square {
 
+/// What it may find.
+namespace checks {
+inline constexpr CheckCode hung_unsound{"hung_unsound", Severity::error};
+} // namespace checks
+
 /// Whether what was found holds a cabinet that hangs already, and what to add.
 ///
 /// Only screws through a rail, or a back thicker than 1/4 in, into proved studs count, and only of a known gauge and

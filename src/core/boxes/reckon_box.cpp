@@ -5,6 +5,7 @@
 #include "core/runs/hang_unit.hpp"
 #include "core/shelves/verdicts.hpp"
 #include "core/site/check_writer.hpp"
+#include "core/site/site_checks.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -56,7 +57,7 @@ private:
 
     bool cannot_be_made() {
         const auto refuse = [&](Sentence why, Sentence cure) {
-            advise(add(CheckCode::box_cannot_be_made, Severity::error, std::move(why)), std::move(cure));
+            advise(add(checks::box_cannot_be_made, Severity::error, std::move(why)), std::move(cure));
             return true;
         };
         if (box_.width <= 2 * box_.side || box_.height <= box_.side * (box_.shelves + 2))
@@ -125,41 +126,41 @@ private:
 
     void check() {
         if (!box_.back_screwed) {
-            Check& pinned = add(CheckCode::box_back_pinned, Severity::error,
+            Check& pinned = add(checks::box_back_pinned,
                                 {"The back of {0} is only pinned: the box would come off it", {box_.name}});
             advise_changed(pinned, {"Screw it all round, {0} screws", {count(plan_.back_screws)}},
                            [](WallBox& b) { b.back_screwed = true; });
         }
         if (through() <= site_.rules.runs.thin_back) {
-            Check& thin = add(CheckCode::box_back_thin, Severity::error,
+            Check& thin = add(checks::box_back_thin,
                               {"A back of {0} holds nothing: screws pull through it", {quantity(through())}});
             advise_changed(thin, {"Strips of {0} before it, under top and bottom", {quantity(18_mm)}},
                            [](WallBox& b) { b.rail_thickness = 18_mm; });
         }
         if (box_.back == BoxBack::rebated && box_.rebate < box_.back_thickness) {
             Check& proud =
-                add(CheckCode::box_cannot_be_made, Severity::warning,
+                add(checks::box_cannot_be_made, Severity::warning,
                     {"The back stands {0} proud of its rebate", {quantity(box_.back_thickness - box_.rebate)}},
                     quantity(box_.back_thickness - box_.rebate));
             advise_changed(proud, {"A rebate as deep as the back is thick"},
                            [](WallBox& b) { b.rebate = b.back_thickness; });
         }
         if (plan_.sag.share() > 1) {
-            Check& sags = add(CheckCode::sag_over_limit, Severity::error,
+            Check& sags = add(checks::sag_over_limit,
                               {"A shelf of {0} sags {1} in time, {2} more than its limit",
                                {box_.name, fine(plan_.sag.long_term), fine(plan_.sag.long_term - plan_.sag.limit)}},
                               fine(plan_.sag.long_term - plan_.sag.limit));
             advise(sags, {"Thicker boards, or an upright in its middle"});
         }
         if (plan_.board_utilisation.over())
-            advise(add(CheckCode::board_overloaded, Severity::error,
+            advise(add(checks::board_overloaded,
                        {"A shelf of {0} is bent to {1} of what its board bears",
                         {box_.name, ratio(plan_.board_utilisation)}},
                        ratio(plan_.board_utilisation)),
                    {"Thicker boards, or an upright in its middle"});
         if (plan_.square && !plan_.square->within)
             advise(
-                add(CheckCode::box_not_square, Severity::warning,
+                add(checks::box_not_square,
                     {"{0} is out of square: its top stands {1} aside", {box_.name, quantity(plan_.square->top_moves)}},
                     quantity(plan_.square->top_moves)),
                 {plan_.square->to_right
@@ -179,35 +180,34 @@ private:
         if (!backed)
             return;
         if (sure == 0) {
-            advise(add(CheckCode::unit_few_studs, Severity::error,
-                       {"No proved stud or masonry stands behind {0}", {box_.name}}),
-                   {"Prove the studs behind it with a probe, or move it to where two are"});
+            advise(
+                add(checks::few_studs, Severity::error, {"No proved stud or masonry stands behind {0}", {box_.name}}),
+                {"Prove the studs behind it with a probe, or move it to where two are"});
             return;
         }
         if (!site_.masonry() && sure < 4)
-            advise(add(CheckCode::unit_few_studs, Severity::warning,
+            advise(add(checks::few_studs, Severity::warning,
                        {"{0} hangs on one stud: it must not turn on the wall", {box_.name}}),
                    {"Move it to where two studs are behind it"});
         for (const PlannedHole& hole : hang.holes)
             if (hole.in_strip()) {
-                advise(add(CheckCode::in_service_strip, Severity::error,
+                advise(add(checks::in_service_strip,
                            {"{0}: a screw lies in {1}", {box_.name, site_.survey.strips[hole.strips.front()].what}}),
                        {"Find the service with a detector, and isolate it before drilling"});
                 break;
             }
         if (hang.turns) {
-            advise(add(CheckCode::bracket_turns, Severity::error,
-                       {"{0} would turn off the wall about its screws", {box_.name}}),
+            advise(add(checks::bracket_turns, {"{0} would turn off the wall about its screws", {box_.name}}),
                    {"Screws at its top and at its bottom, or a wider stud"});
             return;
         }
         if (!hang.fixing) {
-            advise(add(CheckCode::no_fixing, Severity::error, {"{0}: no screw or plug at hand holds it", {box_.name}}),
+            advise(add(checks::no_fixing, {"{0}: no screw or plug at hand holds it", {box_.name}}),
                    {"Add a longer coach screw, or a plug for this wall, to those at hand"});
             return;
         }
         if (hang.utilisation.over())
-            advise(add(CheckCode::fixing_overloaded, Severity::error,
+            advise(add(checks::fixing_overloaded,
                        {"{0}, loaded with {1}, uses its worst screw to {2} of what it holds",
                         {box_.name, mass(plan_.loaded_kg), ratio(hang.utilisation)}},
                        ratio(hang.utilisation)),
@@ -217,7 +217,7 @@ private:
                                   {mass(plan_.loaded_kg / hang.utilisation.number())}});
         const Length passed = through() + site_.wall.lining_thickness();
         if (site_.timber() && hang.fixing->penetration < passed)
-            advise(add(CheckCode::restraint_short, Severity::warning,
+            advise(add(checks::thread_short, Severity::warning,
                        {"{0}: {1} of the screw in the stud is less than the {2} it passes through",
                         {box_.name, stock(hang.fixing->penetration), stock(passed)}},
                        stock(passed - hang.fixing->penetration)),

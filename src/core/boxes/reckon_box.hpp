@@ -5,6 +5,14 @@
 
 namespace yes_square {
 
+/// What it may find.
+namespace checks {
+inline constexpr CheckCode box_back_pinned{"box_back_pinned", Severity::error};
+inline constexpr CheckCode box_back_thin{"box_back_thin", Severity::error};
+inline constexpr CheckCode box_not_square{"box_not_square", Severity::warning};
+inline constexpr CheckCode box_cannot_be_made{"box_cannot_be_made", Severity::error};
+} // namespace checks
+
 /// Everything that follows from a box: its parts, mass, shelves, and its fixings through its back, coach screws first.
 /// Never throws for a strange one: what cannot be made is a check.
 BoxPlan reckon_box(const WallBox& box, const WallSite& site);

@@ -3,6 +3,7 @@
 #include "core/cutting/bar_patterns.hpp"
 
 #include <algorithm>
+#include <cassert>
 #include <chrono>
 #include <cmath>
 #include <glpk.h>
@@ -453,7 +454,9 @@ private:
 } // namespace
 
 BarPlan cut_bars(const BarQuestion& question) {
-    return Cutter{question}.cut();
+    BarPlan plan = Cutter{question}.cut();
+    assert(plan.cost >= plan.least - 1e-6 * std::max(1.0, plan.cost)); // or one of the two is wrong
+    return plan;
 }
 
 } // namespace yes_square

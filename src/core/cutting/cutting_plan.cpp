@@ -77,7 +77,7 @@ void cut_rectangles(StuffPlan& of, const CutRules& rules) {
 void check_lengths(StuffPlan& of) {
     for (const std::size_t i : of.sheets ? of.sheet_plan.impossible : of.bars.impossible) {
         const CutPiece& piece = of.pieces[i];
-        Check& check = of.checks.emplace_back(Check{CheckCode::stock_too_short,
+        Check& check = of.checks.emplace_back(Check{checks::stock_too_short,
                                                     Severity::error,
                                                     {"Part {0}: no {1} at hand or to be had is {2} long",
                                                      {piece.label, of.stuff.words, quantity(piece.length)}}});

@@ -6,6 +6,11 @@
 
 namespace yes_square {
 
+/// What it may find.
+namespace checks {
+inline constexpr CheckCode stock_too_short{"stock_too_short", Severity::error};
+} // namespace checks
+
 /// One stuff: its parts, what they are cut from, and how.
 struct StuffPlan {
     Stuff stuff;

@@ -61,20 +61,20 @@ tl::expected<std::vector<DeliveryLine>, std::string> packing_list_from_csv(std::
         return tl::unexpected{lines.error()};
     if (lines->empty())
         return tl::unexpected{std::string{"the table is empty; its first line names the columns: code,name,quantity"}};
-    enum Column { code, name, quantity, none };
+    enum Column { code_of, name_of_part, number_of, none };
     std::vector<Column> columns;
     for (const std::string& cell : lines->front().cells) {
         const std::string word = lower(cell);
-        columns.push_back(word == "code"                                            ? code
-                          : word == "name"                                          ? name
-                          : word == "quantity" || word == "qty" || word == "number" ? quantity
+        columns.push_back(word == "code"                                            ? code_of
+                          : word == "name"                                          ? name_of_part
+                          : word == "quantity" || word == "qty" || word == "number" ? number_of
                                                                                     : none);
         if (columns.back() == none)
             return tl::unexpected{fmt::format("line 1: \"{}\" is no column of a packing list; it must be code, name or "
                                               "quantity",
                                               cell)};
     }
-    if (std::ranges::find(columns, code) == columns.end())
+    if (std::ranges::find(columns, code_of) == columns.end())
         return tl::unexpected{std::string{"line 1: there is no column code; every part is known by its code"}};
     std::vector<DeliveryLine> list;
     for (std::size_t i = 1; i < lines->size(); ++i) {
@@ -86,9 +86,9 @@ tl::expected<std::vector<DeliveryLine>, std::string> packing_list_from_csv(std::
                             line.cells.size(), columns.size())};
         for (std::size_t c = 0; c < line.cells.size(); ++c) {
             const std::string& cell = line.cells[c];
-            if (columns[c] == code)
+            if (columns[c] == code_of)
                 read.code = cell;
-            else if (columns[c] == name)
+            else if (columns[c] == name_of_part)
                 read.name = cell;
             else if (cell.empty())
                 continue; // one of it

@@ -144,6 +144,10 @@ private:
 
 } // namespace
 
+Outlay outlay_of(const Kit& kit, const CuttingPlan& cutting) {
+    return {kit.price + cutting.price, kit.all_priced && cutting.all_priced};
+}
+
 Kit kit_of(const Job& job, const Plan& plan, const Scope& scope) {
     return KitPacker{job, plan, scope}.pack();
 }

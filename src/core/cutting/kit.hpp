@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/cutting/cut_list.hpp"
+#include "core/cutting/cutting_plan.hpp"
 
 #include <optional>
 #include <string>
@@ -28,6 +29,13 @@ struct Kit {
     double price = 0;
     bool all_priced = true; ///< of what is bought
 };
+
+/// What stock and kit cost together, in the job's currency.
+struct Outlay {
+    double price = 0;
+    bool all_priced = true; ///< else some of it has no price yet
+};
+Outlay outlay_of(const Kit& kit, const CuttingPlan& cutting);
 
 /// What a wall, a room or the job takes: fixings with spares by the house rules and by the pack, hardware, every bit
 /// the holes want, the tools the steps name, and what is used up.

@@ -27,7 +27,7 @@ public:
         plan_.name = feed_.name;
         place();
         if (plan_.length() <= Length{}) {
-            check(CheckCode::feed_along_nothing, Severity::error,
+            check(checks::feed_along_nothing,
                   {"{0} runs along nothing: the shelf or run it was for is gone, or its ends are the wrong way round",
                    {feed_.name}},
                   {"Choose what it runs along, or give both its ends"});
@@ -47,9 +47,8 @@ public:
     }
 
 private:
-    void check(CheckCode code, Severity severity, Sentence message, Sentence cure, std::optional<Edit> edit = {}) {
-        Check& added =
-            add_check(plan_.checks, code, severity, std::move(message), std::nullopt, plan_.left, plan_.height);
+    void check(CheckCode code, Sentence message, Sentence cure, std::optional<Edit> edit = {}) {
+        Check& added = add_check(plan_.checks, code, std::move(message), std::nullopt, plan_.left, plan_.height);
         added.cures.push_back({std::move(cure), std::move(edit)});
     }
 
@@ -146,7 +145,7 @@ private:
             const LeadChoice& thickest = plan_.leads.back();
             LightFeed fed = feed_;
             fed.both_ends = true;
-            check(CheckCode::feed_drops, Severity::error,
+            check(checks::feed_drops,
                   {"{0}: even with {1} it loses {2} of {3} at the far end",
                    {feed_.name, words_of(thickest), volts(thickest.drop_v), volts(feed_.volts)}},
                   {feed_.both_ends ? std::string_view{"Put the driver nearer, share the length between two feeds, or "
@@ -163,17 +162,17 @@ private:
                                       : "Feed it at both ends, or put the driver nearer"};
         const std::optional<Edit> edit = some_does ? std::optional<Edit>{Change<LightFeed>{free}} : std::nullopt;
         if (lead.drop_share > rules_.drop_most)
-            check(CheckCode::feed_drops, Severity::error,
+            check(checks::feed_drops,
                   {"{0} loses {1} of {2} by its darkest lamp: {3} is the most",
                    {feed_.name, volts(lead.drop_v), volts(feed_.volts), volts(rules_.drop_most * feed_.volts)}},
                   cure, edit);
         if (lead.amps_share > 1)
-            check(CheckCode::feed_overloaded, Severity::error,
+            check(checks::feed_overloaded,
                   {"{0}: {1} through {2} is more than it carries without growing warm",
                    {feed_.name, amps(std::max(plan_.near_amps, plan_.far_amps)), words_of(lead)}},
                   cure, edit);
         if (const auto [socket, away] = nearest_socket(); socket && away > feed_.lead)
-            check(CheckCode::feed_along_nothing, Severity::warning,
+            check(checks::lead_short,
                   {"{0}: a lead of {1} does not reach the nearest socket, {2} away along and up the wall",
                    {feed_.name, quantity(feed_.lead), quantity(away)}},
                   {"Give the lead its length, or have a socket put nearer by who is licensed for it"});

@@ -9,8 +9,6 @@
 namespace yes_square {
 namespace {
 
-constexpr Length service_room = 50_mm; ///< kept out round a place where a service answered (house rule)
-
 Wall* find_wall(Job& job, const std::string& id) {
     const auto wall = std::ranges::find(job.walls, id, &Wall::id);
     return wall == job.walls.end() ? nullptr : &*wall;
@@ -146,6 +144,7 @@ void record_could_not(Job& job, const std::string& wall_id, const WallMark& mark
         if (why == CouldNot::service_found) {
             ScannedArea area;
             area.result = ScanResult::keep_out;
+            const Length service_room = job.rules.fitting.service_room;
             area.left = std::max(Length{}, mark.x - service_room);
             area.bottom = std::max(Length{}, mark.z - service_room);
             area.width = mark.x + service_room - area.left;

@@ -85,20 +85,20 @@ std::string tick_key(const WallMark& mark, const WallPass& pass) {
                        pass.drill->stage == DrillStage::lining ? " lining" : "");
 }
 
-std::vector<Check> left_over_holes(const Wall& wall, const WallPlan& plan) {
+std::vector<Check> left_over_holes(const Wall& wall, const WallPlan& plan, const FitRules& rules) {
     std::vector<Check> checks;
     if (wall.made.empty())
         return checks;
     const std::vector<WallMark> marks = marks_of(plan);
     for (const MadeHole& made : wall.made) {
         const bool wanted = std::ranges::any_of(marks, [&](const WallMark& mark) {
-            return mark.kind == MarkKind::hole && absolute(mark.x - made.x) <= same_hole &&
-                   absolute(mark.z - made.z) <= same_hole;
+            return mark.kind == MarkKind::hole && absolute(mark.x - made.x) <= rules.same_hole &&
+                   absolute(mark.z - made.z) <= rules.same_hole;
         });
         if (wanted)
             continue;
         Check& check = checks.emplace_back(
-            Check{CheckCode::hole_left_over,
+            Check{checks::hole_left_over,
                   Severity::warning,
                   {"A hole at {0}, {1} up is in the wall and nothing uses it", {quantity(made.x), quantity(made.z)}}});
         check.x = made.x;

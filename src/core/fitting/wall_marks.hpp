@@ -10,6 +10,11 @@
 /// What is marked on a wall and drilled into it, for all that hangs there, in the order that a fitter walks.
 namespace yes_square {
 
+/// What it may find.
+namespace checks {
+inline constexpr CheckCode hole_left_over{"hole_left_over", Severity::warning};
+} // namespace checks
+
 enum class MarkKind {
     level_line, ///< from x to to_x at z
     plumb_line, ///< at x, through z
@@ -42,6 +47,6 @@ std::vector<WallPass> walk_wall(const WallPlan& plan, const FitRules& rules);
 std::string tick_key(const WallMark& mark, const WallPass& pass);
 
 /// Holes that are in the wall and that nothing wants any more.
-std::vector<Check> left_over_holes(const Wall& wall, const WallPlan& plan);
+std::vector<Check> left_over_holes(const Wall& wall, const WallPlan& plan, const FitRules& rules);
 
 } // namespace yes_square

@@ -17,10 +17,6 @@ constexpr Source nds{Provenance::from_memory, "NDS-2018 12.2 to 12.4, AWC TR12"}
 constexpr Source packet_source{Provenance::maker, "the packet"};
 constexpr Source plug_source{Provenance::from_memory, "cautious figures of the catalogue; the packet's own come first"};
 
-Length from_inches(double inches) {
-    return Length::nearest_to_metres(inches * 0.0254);
-}
-
 std::vector<Length> sorted(std::vector<Length> lengths) {
     std::ranges::sort(lengths);
     return lengths;
@@ -55,7 +51,7 @@ const WoodScrew* screw_for(const Catalogue& catalogue, Length hole) {
     const WoodScrew* best = nullptr;
     for (const WoodScrew& screw : catalogue.wood_screws) {
         const double diameter = properties(screw.gauge).diameter_in;
-        if (!properties(screw.gauge).coach && from_inches(diameter) <= hole &&
+        if (!properties(screw.gauge).coach && Length::nearest_to_inches(diameter) <= hole &&
             (!best || diameter > properties(best->gauge).diameter_in))
             best = &screw;
     }
@@ -64,7 +60,7 @@ const WoodScrew* screw_for(const Catalogue& catalogue, Length hole) {
 
 Length usable_half_width(const Framing& framing, Length uncertainty, double screw_diameter_in, const HouseRules& rules,
                          double edge_diameters) {
-    const Length edge = std::max(least_edge, from_inches(edge_diameters * screw_diameter_in));
+    const Length edge = std::max(least_edge, Length::nearest_to_inches(edge_diameters * screw_diameter_in));
     return framing.stud_width / 2 - edge - 2 * uncertainty - rules.stud_wander;
 }
 
@@ -73,7 +69,8 @@ Length to_edge_of(const Framing& framing, const Stud& stud, Length x, const Hous
 }
 
 Length edge_distance(const ScrewProperties& screw) {
-    return std::max(least_edge, from_inches((screw.coach ? edge_piloted : edge_driven) * screw.diameter_in));
+    return std::max(least_edge,
+                    Length::nearest_to_inches((screw.coach ? edge_piloted : edge_driven) * screw.diameter_in));
 }
 
 Length blocked_half_width(const Framing& framing, const HouseRules& rules) {
@@ -88,8 +85,8 @@ bool holds_usual_screw(const Framing& framing, const Stud& stud, const HouseRule
 
 Length pilot_diameter(const ScrewProperties& screw, double gravity) {
     const double coach_share = gravity <= 0.5 ? 0.70 : (gravity <= 0.6 ? 0.75 : 0.85);
-    const Length exact =
-        from_inches(screw.coach ? screw.diameter_in * coach_share : screw.root_in * (gravity > 0.6 ? 0.9 : 0.7));
+    const Length exact = Length::nearest_to_inches(screw.coach ? screw.diameter_in * coach_share
+                                                               : screw.root_in * (gravity > 0.6 ? 0.9 : 0.7));
     return pilot_step * (exact.in_nanometres() / pilot_step.in_nanometres());
 }
 
@@ -138,7 +135,7 @@ std::optional<FixingStrength> strength_of(const ScrewProperties& screw, Length l
     return FixingStrength{tension * duration_stored,
                           lateral_n(screw, place.wood, side, p) * duration_stored,
                           penetration,
-                          from_inches(thread_in_wood_in(screw, length.in_inches(), p)),
+                          Length::nearest_to_inches(thread_in_wood_in(screw, length.in_inches(), p)),
                           through.thickness,
                           through.gravity,
                           through.head,
@@ -170,7 +167,8 @@ std::optional<FixingChoice> best_length(const WoodScrew& screws, const WoodPlace
         for (const FixingStrength& strength : at)
             deepest = std::max(deepest, strength.penetration);
         best = FixingChoice{{there, screw.wood_screw_words, length, pilot_diameter(screw, place.wood.gravity),
-                             place.wall.lining_thickness() + deepest, nds, from_inches(screw.diameter_in), screw.coach},
+                             place.wall.lining_thickness() + deepest, nds, Length::nearest_to_inches(screw.diameter_in),
+                             screw.coach},
                             governing.utilisation,
                             governing.demand,
                             std::move(at)};
@@ -185,7 +183,7 @@ const WoodScrew* screw_for(const Catalogue& catalogue, Length hole, const std::v
     const WoodScrew* best = nullptr;
     for (const WoodScrew& stock : catalogue.wood_screws) {
         const ScrewProperties& screw = properties(stock.gauge);
-        if (!screw.coach && from_inches(screw.diameter_in) <= hole && keeps_edge(screw, parts) &&
+        if (!screw.coach && Length::nearest_to_inches(screw.diameter_in) <= hole && keeps_edge(screw, parts) &&
             (!best || screw.diameter_in > properties(best->gauge).diameter_in))
             best = &stock;
     }
@@ -197,9 +195,9 @@ FixingOption weigh_screw(const WoodScrew& screws, const WoodPlace& place) {
     const ScrewProperties& screw = properties(screws.gauge);
     const DrivenThrough& through = place.parts.front().through;
     option.choice.fixing.name = screw.wood_screw_words;
-    if (through.hole && from_inches(screw.diameter_in) > *through.hole)
+    if (through.hole && Length::nearest_to_inches(screw.diameter_in) > *through.hole)
         option.refused.push_back({"Its shank of {0} does not pass the hole of {1}",
-                                  {stock(from_inches(screw.diameter_in)), stock(*through.hole)}});
+                                  {stock(Length::nearest_to_inches(screw.diameter_in)), stock(*through.hole)}});
     if (!keeps_edge(screw, place.parts))
         option.refused.push_back({"It keeps {0} to the stud's edge, and only {1} is sure",
                                   {stock(edge_distance(screw)), stock(std::max(Length{}, *through.to_edge))}});
@@ -266,15 +264,12 @@ Sentence good_for(AnchorKind kind) {
     return {};
 }
 
-/// Of a screw whose packet says no more (house rule, EN 1995-1-1 uses 0.6 to 0.75).
-constexpr double root_share = 0.64;
-
 /// What an anchor holds behind a part: the masonry, what bends its screw, and the part itself.
 FixingStrength strength_of(const MasonryAnchor& anchor, const HouseRules& rules, const Wall& wall,
                            const HeldPart& part) {
     const DrivenThrough& through = part.through;
     const bool off = lining_stands_off(wall);
-    const double root_in = root_share * anchor.screw_diameter.in_inches();
+    const double root_in = rules.screw_root_share * anchor.screw_diameter.in_inches();
     const Length lever = through.packing + (off ? wall.lining_thickness() : Length{});
     double tension = allowable(anchor.tension_n, anchor.basis, anchor.kind);
     double shear = allowable(anchor.shear_n, anchor.basis, anchor.kind) * (off ? rules.lining_shear_share : 1.0);
@@ -444,7 +439,7 @@ std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const Hous
     std::vector<const WoodScrew*> stocks;
     for (const WoodScrew& stock : catalogue.wood_screws) {
         const ScrewProperties& screw = properties(stock.gauge);
-        const bool suits = through.hole ? screw.coach && from_inches(screw.diameter_in) <= *through.hole
+        const bool suits = through.hole ? screw.coach && Length::nearest_to_inches(screw.diameter_in) <= *through.hole
                                         : screw.coach == through.coach;
         if (suits && keeps_edge(screw, parts))
             stocks.push_back(&stock);

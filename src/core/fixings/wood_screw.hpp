@@ -1,14 +1,13 @@
 #pragma once
 
 #include "core/job/materials.hpp"
+#include "core/measure/conversions.hpp"
 #include "core/measure/utilisation.hpp"
 
 /// What a wood screw holds in a stud, after ANSI/AWC NDS-2018 chapter 12 and AWC TR12 (both from memory).
 ///
 /// Inputs are inches as in the source; results are newtons, before the load duration factor unless it is named.
 namespace yes_square {
-
-inline constexpr double newtons_per_pound = 4.4482216152605;
 
 /// Load duration factors: self-weight and stored goods; people, pulls and anti-tip. Never more.
 inline constexpr double duration_stored = 0.9;

@@ -7,14 +7,15 @@ namespace yes_square {
 
 void fields(auto& visit, Is<Stock> auto& stock) {
     constexpr Meaning section{"a size of the section", Range::not_negative};
-    visit.required("kind", stock.kind);
+    visit.required("kind", stock.kind, Meaning{}.told("What it is"));
     visit.maybe("material", stock.material, Meaning{"a material"});
-    visit.optional("thickness", stock.thickness, section);
-    visit.optional("breadth", stock.breadth, section);
-    visit.required("length", stock.length, Meaning{"a length", Range::more_than_zero});
-    visit.optional("on_hand", stock.on_hand, Meaning{"a number of pieces", Range::not_negative});
-    visit.optional("to_buy", stock.to_buy);
-    visit.maybe("price", stock.price, Meaning{"a price", Range::not_negative});
+    visit.optional("thickness", stock.thickness, section.told("Of the section, mm; 0: any"));
+    visit.optional("breadth", stock.breadth, section.told("A sheet's width, or breadth of the section, mm; 0: any"));
+    visit.required("length", stock.length, Meaning{"a length", Range::more_than_zero}.told("mm"));
+    visit.optional("on_hand", stock.on_hand,
+                   Meaning{"a number of pieces", Range::not_negative}.told("So many lie there"));
+    visit.optional("to_buy", stock.to_buy, Meaning{}.told("More can be bought"));
+    visit.maybe("price", stock.price, Meaning{"a price", Range::not_negative}.told("Of one"));
 }
 
 void fields(auto& visit, Is<KitSupply> auto& supply) {
@@ -25,78 +26,86 @@ void fields(auto& visit, Is<KitSupply> auto& supply) {
 }
 
 void fields(auto& visit, Is<DeliveryLine> auto& line) {
-    visit.required("code", line.code);
-    visit.optional("name", line.name);
-    visit.optional("listed", line.listed, Meaning{"a number", Range::not_negative});
-    visit.optional("received", line.received);
-    visit.optional("sound", line.sound, Meaning{"a number", Range::not_negative});
-    visit.optional("note", line.note);
+    visit.required("code", line.code, Meaning{}.told("On the packing list"));
+    visit.optional("name", line.name, Meaning{}.told("On the packing list"));
+    visit.optional("listed", line.listed, Meaning{"a number", Range::not_negative}.told("How many it lists"));
+    visit.optional("received", line.received, Meaning{}.told("What was found"));
+    visit.optional("sound", line.sound, Meaning{"a number", Range::not_negative}.told("So many came whole"));
+    visit.optional("note", line.note, Meaning{}.told("In the words of who checked"));
 }
 
 void fields(auto& visit, Is<MadeHole> auto& hole) {
-    visit.required("item", hole.item);
-    visit.required("x", hole.x, Meaning{"a distance from the reference end", Range::any});
-    visit.required("z", hole.z, Meaning{"a height", Range::any});
-    visit.optional("at", hole.at);
-    visit.optional("by", hole.by);
+    visit.required("item", hole.item, Meaning{}.told("Id of what it was made for"));
+    visit.required("x", hole.x,
+                   Meaning{"a distance from the reference end", Range::any}.told("From the reference end"));
+    visit.required("z", hole.z, Meaning{"a height", Range::any}.told("Above the datum"));
+    visit.optional("at", hole.at, Meaning{}.told("When, UTC"));
+    visit.optional("by", hole.by, Meaning{}.told("Who"));
 }
 
 void fields(auto& visit, Is<Tick> auto& tick) {
-    visit.required("key", tick.key);
+    visit.required("key", tick.key, Meaning{}.told("Of the step or mark"));
     visit.optional("state", tick.state);
-    visit.optional("begun", tick.begun);
-    visit.optional("at", tick.at);
-    visit.optional("by", tick.by);
-    visit.optional("because", tick.because);
+    visit.optional("begun", tick.begun, Meaning{}.told("When, UTC"));
+    visit.optional("at", tick.at, Meaning{}.told("When, UTC"));
+    visit.optional("by", tick.by, Meaning{}.told("Who"));
+    visit.optional("because", tick.because, Meaning{}.told("Why not"));
 }
 
 void fields(auto& visit, Is<Gap> auto& gap) {
-    visit.required("x", gap.x, Meaning{"a distance from the reference end", Range::any});
-    visit.required("gap", gap.gap, Meaning{"a gap", Range::not_negative});
+    visit.required("x", gap.x, Meaning{"a distance from the reference end", Range::any}.told("From the reference end"));
+    visit.required("gap", gap.gap, Meaning{"a gap", Range::not_negative}.told("Behind the straight edge"));
 }
 
 void fields(auto& visit, Is<WorkReading> auto& reading) {
     constexpr Meaning distance{"a distance", Range::not_negative};
-    visit.required("id", reading.id);
-    visit.required("kind", reading.kind);
-    visit.required("item", reading.item);
-    visit.optional("off_at", reading.off_at);
-    visit.optional("off", reading.off, distance);
-    visit.optional("over", reading.over, Meaning{"a length", Range::more_than_zero});
-    visit.optional("height", reading.height, distance);
-    visit.optional("wanted", reading.wanted, distance);
-    visit.optional("read", reading.read, distance);
-    visit.optional("other", reading.other, distance);
+    visit.required("id", reading.id, Meaning{}.told("Unlike any other id"));
+    visit.required("kind", reading.kind, Meaning{}.told("What was held to the work"));
+    visit.required("item", reading.item, Meaning{}.told("Id of what was read"));
+    visit.optional("off_at", reading.off_at, Meaning{}.told("The low end, or where its top leans to"));
+    visit.optional("off", reading.off, distance.told("Under or behind the level"));
+    visit.optional("over", reading.over,
+                   Meaning{"a length", Range::more_than_zero}.told("Length of the level, or width of the frame"));
+    visit.optional("height", reading.height, distance.told("Of the frame"));
+    visit.optional("wanted", reading.wanted, distance.told("By tape"));
+    visit.optional("read", reading.read, distance.told("By tape, or the rising diagonal"));
+    visit.optional("other", reading.other, distance.told("The falling diagonal"));
     visit.list("gaps", reading.gaps);
-    visit.optional("at", reading.at);
-    visit.optional("by", reading.by);
+    visit.optional("at", reading.at, Meaning{}.told("When, UTC"));
+    visit.optional("by", reading.by, Meaning{}.told("Who"));
 }
 
 void fields(auto& visit, Is<LogEntry> auto& entry) {
-    visit.required("kind", entry.kind);
-    visit.optional("at", entry.at);
-    visit.optional("by", entry.by);
-    visit.optional("item", entry.item);
-    visit.optional("words", entry.words);
-    visit.optional("file", entry.file);
-    visit.optional("sha256", entry.sha256);
-    visit.optional("strokes", entry.strokes);
+    visit.required("kind", entry.kind, Meaning{}.told("What it tells"));
+    visit.optional("at", entry.at, Meaning{}.told("When, UTC"));
+    visit.optional("by", entry.by, Meaning{}.told("Who"));
+    visit.optional("item", entry.item, Meaning{}.told("Id of what it is about"));
+    visit.optional("words", entry.words, Meaning{}.told("What was done or found"));
+    visit.optional("file", entry.file, Meaning{}.told("Of a photo: its name in the folder beside the job"));
+    visit.optional("sha256", entry.sha256, Meaning{}.told("Of that file when it was attached"));
+    visit.optional("strokes", entry.strokes,
+                   Meaning{}.told("Of a drawn signature: an SVG path in a field 1000 wide and 300 high"));
 }
 
 void fields(auto& visit, Is<LightFeed> auto& feed) {
-    visit.required("id", feed.id);
-    visit.required("name", feed.name);
-    visit.optional("item", feed.item);
-    visit.optional("left", feed.left, Meaning{"a distance from the reference end", Range::any});
-    visit.optional("right", feed.right, Meaning{"a distance from the reference end", Range::any});
-    visit.optional("height", feed.height, Meaning{"a height", Range::any});
-    visit.optional("volts", feed.volts, Meaning{"a voltage", Range::more_than_zero});
-    visit.optional("watts_per_m", feed.watts_per_m, Meaning{"a load", Range::more_than_zero});
-    visit.optional("lead", feed.lead, Meaning{"a length", Range::not_negative});
-    visit.optional("both_ends", feed.both_ends);
-    visit.optional("far_lead", feed.far_lead, Meaning{"a length", Range::not_negative});
-    visit.optional("by_gauge", feed.by_gauge);
-    visit.maybe("conductor", feed.conductor, Meaning{"a conductor"});
+    visit.required("id", feed.id, Meaning{}.told("Unlike any other id"));
+    visit.required("name", feed.name, Meaning{}.told("As the fitter calls it"));
+    visit.optional("item", feed.item, Meaning{}.told("Id of the shelf or run it is along"));
+    visit.optional("left", feed.left,
+                   Meaning{"a distance from the reference end", Range::any}.told("Of one along nothing"));
+    visit.optional("right", feed.right,
+                   Meaning{"a distance from the reference end", Range::any}.told("Of one along nothing"));
+    visit.optional("height", feed.height,
+                   Meaning{"a height", Range::any}.told("Of one along nothing, above the datum"));
+    visit.optional("volts", feed.volts, Meaning{"a voltage", Range::more_than_zero}.told("V"));
+    visit.optional("watts_per_m", feed.watts_per_m, Meaning{"a load", Range::more_than_zero}.told("W/m"));
+    visit.optional("lead", feed.lead, Meaning{"a length", Range::not_negative}.told("From the driver to the left end"));
+    visit.optional("both_ends", feed.both_ends, Meaning{}.told("Fed at both ends"));
+    visit.optional("far_lead", feed.far_lead,
+                   Meaning{"a length", Range::not_negative}.told(
+                       "From the driver to the right end, mm; 0: the other lead and along it"));
+    visit.optional("by_gauge", feed.by_gauge, Meaning{}.told("Lead is sold by AWG, not by mm2"));
+    visit.maybe("conductor", feed.conductor, Meaning{"a conductor"}.told("None: the thinnest that will do"));
 }
 
 } // namespace yes_square

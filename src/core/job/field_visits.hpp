@@ -38,6 +38,13 @@ struct Meaning {
     Range range = Range::any;
     std::string_view label = {}; ///< on a form; empty: its name in the file
     std::string_view unit = {};  ///< of a plain number
+    std::string_view says = {};  ///< what it is, for whoever reads the published schema
+
+    constexpr Meaning told(std::string_view words) const {
+        Meaning meaning = *this;
+        meaning.says = words;
+        return meaning;
+    }
 };
 
 template <class T, class U>

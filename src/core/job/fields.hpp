@@ -21,21 +21,23 @@ inline constexpr std::array<std::string_view, std::variant_size_v<Structure>> ki
                                                                                                     "lining_only"};
 
 void fields(auto& visit, Is<Stud> auto& stud) {
-    visit.required("centre", stud.centre, Meaning{"a stud's centre", Range::not_negative});
+    visit.required("centre", stud.centre,
+                   Meaning{"a stud's centre", Range::not_negative}.told("Centre from the reference end"));
     visit.required("state", stud.state);
-    visit.optional("uncertainty", stud.uncertainty, Meaning{"an uncertainty", Range::not_negative});
+    visit.optional("uncertainty", stud.uncertainty,
+                   Meaning{"an uncertainty", Range::not_negative}.told("Standard uncertainty of the centre"));
 }
 
 void fields(auto& visit, Is<LiningLayer> auto& layer) {
     visit.required("material", layer.material);
-    visit.required("thickness", layer.thickness, Meaning{"a thickness", Range::more_than_zero});
+    visit.required("thickness", layer.thickness, Meaning{"a thickness", Range::more_than_zero}.told("Thickness"));
 }
 
 void fields(auto& visit, Is<Framing> auto& framing) {
     visit.optional("stud_material", framing.material);
-    visit.optional("stud_width", framing.stud_width, Meaning{"a stud width", Range::more_than_zero});
-    visit.optional("stud_depth", framing.stud_depth, Meaning{"a stud depth", Range::more_than_zero});
-    visit.required("spacing", framing.spacing, Meaning{"a spacing", Range::more_than_zero});
+    visit.optional("stud_width", framing.stud_width, Meaning{"a stud width", Range::more_than_zero}.told("Stud width"));
+    visit.optional("stud_depth", framing.stud_depth, Meaning{"a stud depth", Range::more_than_zero}.told("Stud depth"));
+    visit.required("spacing", framing.spacing, Meaning{"a spacing", Range::more_than_zero}.told("On-centre spacing"));
     visit.optional("species", framing.species);
     visit.optional("open", framing.open);
 }
@@ -48,54 +50,83 @@ void fields(auto&, Is<LiningOnly> auto&) {}
 
 void fields(auto& visit, Is<Observation> auto& seen) {
     visit.required("kind", seen.kind);
-    visit.required("x", seen.x, Meaning{"a distance from the reference end", Range::not_negative});
-    visit.maybe("z", seen.z, Meaning{"a height", Range::not_negative});
-    visit.maybe("error", seen.error, Meaning{"a limit of error", Range::more_than_zero});
+    visit.required(
+        "x", seen.x,
+        Meaning{"a distance from the reference end", Range::not_negative}.told("Distance from the reference end"));
+    visit.maybe("z", seen.z, Meaning{"a height", Range::not_negative}.told("Height above the datum"));
+    visit.maybe("error", seen.error,
+                Meaning{"a limit of error", Range::more_than_zero}.told(
+                    "Limit of error of a detector, or gap between miss and hit at a probed edge"));
 }
 
 void fields(auto& visit, Is<FloorReading> auto& reading) {
-    visit.required("x", reading.x, Meaning{"a distance from the reference end", Range::not_negative});
-    visit.required("down", reading.down, Meaning{"a distance down from the level line", Range::not_negative});
+    visit.required(
+        "x", reading.x,
+        Meaning{"a distance from the reference end", Range::not_negative}.told("Distance from the reference end"));
+    visit.required("down", reading.down,
+                   Meaning{"a distance down from the level line", Range::not_negative}.told(
+                       "Down from the level line to the floor that is there now"));
 }
 
 void fields(auto& visit, Is<CeilingReading> auto& reading) {
-    visit.required("x", reading.x, Meaning{"a distance from the reference end", Range::not_negative});
-    visit.required("up", reading.up, Meaning{"a distance up from the level line", Range::not_negative});
+    visit.required(
+        "x", reading.x,
+        Meaning{"a distance from the reference end", Range::not_negative}.told("Distance from the reference end"));
+    visit.required("up", reading.up,
+                   Meaning{"a distance up from the level line", Range::not_negative}.told(
+                       "Up from the level line to the ceiling"));
 }
 
 void fields(auto& visit, Is<FaceReading> auto& reading) {
-    visit.required("x", reading.x, Meaning{"a distance from the reference end", Range::not_negative});
-    visit.required("z", reading.z, Meaning{"a height", Range::not_negative});
-    visit.required("gap", reading.gap, Meaning{"a gap behind the string", Range::not_negative});
+    visit.required(
+        "x", reading.x,
+        Meaning{"a distance from the reference end", Range::not_negative}.told("Distance from the reference end"));
+    visit.required("z", reading.z, Meaning{"a height", Range::not_negative}.told("Height above the datum"));
+    visit.required("gap", reading.gap,
+                   Meaning{"a gap behind the string", Range::not_negative}.told(
+                       "From the string or straightedge back to the wall"));
 }
 
 void fields(auto& visit, Is<WidthReading> auto& reading) {
-    visit.required("z", reading.z, Meaning{"a height", Range::not_negative});
-    visit.required("width", reading.width, Meaning{"a width", Range::more_than_zero});
+    visit.required("z", reading.z, Meaning{"a height", Range::not_negative}.told("Height above the datum"));
+    visit.required("width", reading.width,
+                   Meaning{"a width", Range::more_than_zero}.told("Between the ends of the wall"));
 }
 
 void fields(auto& visit, Is<CornerReading> auto& reading) {
-    visit.required("along", reading.along, Meaning{"a distance from the corner", Range::more_than_zero});
-    visit.required("along_next", reading.along_next, Meaning{"a distance from the corner", Range::more_than_zero});
-    visit.required("across", reading.across, Meaning{"a distance across", Range::more_than_zero});
-    visit.maybe("other_across", reading.other_across, Meaning{"a distance across", Range::more_than_zero});
+    visit.required(
+        "along", reading.along,
+        Meaning{"a distance from the corner", Range::more_than_zero}.told("From the corner along this wall"));
+    visit.required(
+        "along_next", reading.along_next,
+        Meaning{"a distance from the corner", Range::more_than_zero}.told("From the corner along the next wall"));
+    visit.required("across", reading.across,
+                   Meaning{"a distance across", Range::more_than_zero}.told("From mark to mark"));
+    visit.maybe("other_across", reading.other_across,
+                Meaning{"a distance across", Range::more_than_zero}.told(
+                    "The other diagonal of the rectangle along x along_next"));
 }
 
 void fields(auto& visit, Is<Obstacle> auto& obstacle) {
     visit.required("kind", obstacle.kind);
-    visit.required("left", obstacle.left, Meaning{"a distance from the reference end", Range::not_negative});
-    visit.required("bottom", obstacle.bottom, Meaning{"a height", Range::not_negative});
-    visit.required("width", obstacle.width, Meaning{"a width", Range::more_than_zero});
-    visit.required("height", obstacle.height, Meaning{"a height", Range::more_than_zero});
-    visit.optional("clearance", obstacle.clearance, Meaning{"a clearance", Range::not_negative});
+    visit.required(
+        "left", obstacle.left,
+        Meaning{"a distance from the reference end", Range::not_negative}.told("Distance from the reference end"));
+    visit.required("bottom", obstacle.bottom, Meaning{"a height", Range::not_negative}.told("Height above the datum"));
+    visit.required("width", obstacle.width, Meaning{"a width", Range::more_than_zero}.told("Width"));
+    visit.required("height", obstacle.height, Meaning{"a height", Range::more_than_zero}.told("Height"));
+    visit.optional("clearance", obstacle.clearance,
+                   Meaning{"a clearance", Range::not_negative}.told("Kept free all round"));
 }
 
 void fields(auto& visit, Is<ScannedArea> auto& area) {
     visit.required("result", area.result);
-    visit.required("left", area.left, Meaning{"a distance from the reference end", Range::not_negative});
-    visit.required("bottom", area.bottom, Meaning{"a height", Range::not_negative});
-    visit.required("width", area.width, Meaning{"a width", Range::more_than_zero});
-    visit.required("height", area.height, Meaning{"a height", Range::more_than_zero});
+    visit.required(
+        "left", area.left,
+        Meaning{"a distance from the reference end", Range::not_negative}.told("Distance from the reference end"));
+    visit.required("bottom", area.bottom, Meaning{"a height", Range::not_negative}.told("Height above the datum"));
+    visit.required("width", area.width, Meaning{"a width", Range::more_than_zero}.told("Width"));
+    visit.required("height", area.height, Meaning{"a height", Range::more_than_zero}.told("Height"));
 }
 
 void fields(auto& visit, Is<TrialLayer> auto& layer) {
@@ -104,58 +135,66 @@ void fields(auto& visit, Is<TrialLayer> auto& layer) {
 }
 
 void fields(auto& visit, Is<TrialHole> auto& hole) {
-    visit.required("x", hole.x, Meaning{"a distance from the reference end", Range::not_negative});
-    visit.required("z", hole.z, Meaning{"a height", Range::not_negative});
+    visit.required(
+        "x", hole.x,
+        Meaning{"a distance from the reference end", Range::not_negative}.told("Distance from the reference end"));
+    visit.required("z", hole.z, Meaning{"a height", Range::not_negative}.told("Height above the datum"));
     visit.list("layers", hole.layers);
-    visit.required("depth", hole.depth, Meaning{"a depth", Range::more_than_zero});
+    visit.required("depth", hole.depth, Meaning{"a depth", Range::more_than_zero}.told("How deep the hole went"));
 }
 
 void fields(auto& visit, Is<FloorLayer> auto& layer) {
     visit.required("name", layer.name);
-    visit.required("thickness", layer.thickness, Meaning{"a thickness", Range::more_than_zero});
+    visit.required("thickness", layer.thickness, Meaning{"a thickness", Range::more_than_zero}.told("Thickness"));
 }
 
 void fields(auto& visit, Is<Opening> auto& opening) {
     visit.required("kind", opening.kind);
-    visit.required("left", opening.left, Meaning{"a distance from the reference end", Range::not_negative});
-    visit.required("bottom", opening.bottom, Meaning{"a height", Range::not_negative});
-    visit.required("width", opening.width, Meaning{"a width", Range::more_than_zero});
-    visit.required("height", opening.height, Meaning{"a height", Range::more_than_zero});
-    visit.optional("trim", opening.trim, Meaning{"a breadth", Range::not_negative});
+    visit.required(
+        "left", opening.left,
+        Meaning{"a distance from the reference end", Range::not_negative}.told("Left edge from the reference end"));
+    visit.required("bottom", opening.bottom,
+                   Meaning{"a height", Range::not_negative}.told("Lower edge above the datum"));
+    visit.required("width", opening.width, Meaning{"a width", Range::more_than_zero}.told("Width with trim"));
+    visit.required("height", opening.height, Meaning{"a height", Range::more_than_zero}.told("Height with trim"));
+    visit.optional("trim", opening.trim,
+                   Meaning{"a breadth", Range::not_negative}.told("Breadth of the trim, within width and height"));
 }
 
 void fields(auto& visit, Is<ServicePoint> auto& service) {
     visit.required("kind", service.kind);
-    visit.required("centre", service.centre, Meaning{"a distance from the reference end", Range::not_negative});
-    visit.required("height", service.height, Meaning{"a height", Range::any});
-    visit.optional("width", service.width, Meaning{"a width", Range::more_than_zero});
-    visit.optional("far_side", service.far_side);
+    visit.required(
+        "centre", service.centre,
+        Meaning{"a distance from the reference end", Range::not_negative}.told("Centre from the reference end"));
+    visit.required("height", service.height, Meaning{"a height", Range::any}.told("Middle above the datum"));
+    visit.optional("width", service.width, Meaning{"a width", Range::more_than_zero}.told("Width"));
+    visit.optional("far_side", service.far_side, Meaning{}.told("On the other face of this wall"));
 }
 
 void fields(auto& visit, Is<LevelLine> auto& line) {
     visit.required("id", line.id);
     visit.required("name", line.name);
-    visit.maybe("wanted", line.wanted, Meaning{"a height", Range::not_negative});
+    visit.maybe("wanted", line.wanted, Meaning{"a height", Range::not_negative}.told("wanted"));
 }
 
 void fields(auto& visit, Is<LineRelation> auto& relation) {
     visit.required("line", relation.line);
     visit.required("over", relation.over);
     visit.required("how", relation.how);
-    visit.required("by", relation.by, Meaning{"a height", Range::any});
+    visit.required("by", relation.by, Meaning{"a height", Range::any}.told("by"));
     visit.optional("reason", relation.reason);
 }
 
 void fields(auto& visit, Is<Appliance> auto& appliance) {
     visit.required("kind", appliance.kind);
-    visit.optional("height", appliance.height, Meaning{"a height", Range::not_negative});
-    visit.optional("clearance", appliance.clearance, Meaning{"a clearance", Range::not_negative});
+    visit.optional("height", appliance.height, Meaning{"a height", Range::not_negative}.told("height"));
+    visit.optional("clearance", appliance.clearance, Meaning{"a clearance", Range::not_negative}.told("clearance"));
 }
 
 void fields(auto& visit, Is<HangingRail> auto& rail) {
-    visit.required("down", rail.down, Meaning{"a distance below the top", Range::not_negative});
-    visit.optional("breadth", rail.breadth, Meaning{"a breadth", Range::more_than_zero});
-    visit.required("thickness", rail.thickness, Meaning{"a thickness", Range::more_than_zero});
+    visit.required("down", rail.down, Meaning{"a distance below the top", Range::not_negative}.told("down"));
+    visit.optional("breadth", rail.breadth, Meaning{"a breadth", Range::more_than_zero}.told("breadth"));
+    visit.required("thickness", rail.thickness, Meaning{"a thickness", Range::more_than_zero}.told("thickness"));
 }
 
 void fields(auto& visit, Is<CabinetUnit> auto& unit) {
@@ -166,36 +205,36 @@ void fields(auto& visit, Is<CabinetUnit> auto& unit) {
     visit.optional("code", unit.code);
     visit.required("kind", unit.kind);
     visit.optional("construction", unit.construction);
-    visit.required("width", unit.width, Meaning{"a width", Range::more_than_zero});
-    visit.required("height", unit.height, Meaning{"a height", Range::more_than_zero});
-    visit.required("depth", unit.depth, Meaning{"a depth", Range::more_than_zero});
-    visit.optional("return_width", unit.return_width, Meaning{"a width", Range::not_negative});
-    visit.optional("mass_kg", unit.mass_kg, mass);
-    visit.optional("doors_kg", unit.doors_kg, mass);
-    visit.maybe("loaded_kg", unit.loaded_kg, mass);
-    visit.optional("side", unit.side, thickness);
-    visit.optional("back", unit.back, thickness);
-    visit.optional("stile", unit.stile, Meaning{"a breadth", Range::not_negative});
+    visit.required("width", unit.width, Meaning{"a width", Range::more_than_zero}.told("width"));
+    visit.required("height", unit.height, Meaning{"a height", Range::more_than_zero}.told("height"));
+    visit.required("depth", unit.depth, Meaning{"a depth", Range::more_than_zero}.told("depth"));
+    visit.optional("return_width", unit.return_width, Meaning{"a width", Range::not_negative}.told("return width"));
+    visit.optional("mass_kg", unit.mass_kg, mass.told("mass kg"));
+    visit.optional("doors_kg", unit.doors_kg, mass.told("doors kg"));
+    visit.maybe("loaded_kg", unit.loaded_kg, mass.told("loaded kg"));
+    visit.optional("side", unit.side, thickness.told("side"));
+    visit.optional("back", unit.back, thickness.told("back"));
+    visit.optional("stile", unit.stile, Meaning{"a breadth", Range::not_negative}.told("stile"));
     visit.optional("hanging", unit.hanging);
     visit.list("rails", unit.rails);
     visit.optional("rail_wood", unit.rail_wood);
-    visit.maybe("hook_rating_n", unit.hook_rating_n, Meaning{"a rating", Range::more_than_zero});
+    visit.maybe("hook_rating_n", unit.hook_rating_n, Meaning{"a rating", Range::more_than_zero}.told("hook rating n"));
     visit.optional("hinge", unit.hinge);
     visit.maybe_part("appliance", unit.appliance);
-    visit.optional("least", unit.least, Meaning{"a width", Range::not_negative});
-    visit.optional("most", unit.most, Meaning{"a width", Range::not_negative});
-    visit.optional("scribe", unit.scribe, Meaning{"a width", Range::not_negative});
+    visit.optional("least", unit.least, Meaning{"a width", Range::not_negative}.told("least"));
+    visit.optional("most", unit.most, Meaning{"a width", Range::not_negative}.told("most"));
+    visit.optional("scribe", unit.scribe, Meaning{"a width", Range::not_negative}.told("scribe"));
     visit.optional("line", unit.line);
-    visit.maybe("gap_front", unit.gap_front, Meaning{"a width", Range::more_than_zero});
-    visit.maybe("gap_back", unit.gap_back, Meaning{"a width", Range::more_than_zero});
+    visit.maybe("gap_front", unit.gap_front, Meaning{"a width", Range::more_than_zero}.told("gap front"));
+    visit.maybe("gap_back", unit.gap_back, Meaning{"a width", Range::more_than_zero}.told("gap back"));
 }
 
 void fields(auto& visit, Is<RunEnd> auto& end) {
     visit.optional("at", end.at);
-    visit.optional("opening", end.opening, Meaning{"an opening's number", Range::more_than_zero});
+    visit.optional("opening", end.opening, Meaning{"an opening's number", Range::more_than_zero}.told("opening"));
     visit.optional("run", end.run);
-    visit.optional("place", end.place, Meaning{"a distance from the reference end", Range::any});
-    visit.optional("clear", end.clear, Meaning{"a clearance", Range::not_negative});
+    visit.optional("place", end.place, Meaning{"a distance from the reference end", Range::any}.told("place"));
+    visit.optional("clear", end.clear, Meaning{"a clearance", Range::not_negative}.told("clear"));
 }
 
 void fields(auto& visit, Is<Run> auto& run) {
@@ -207,21 +246,21 @@ void fields(auto& visit, Is<Run> auto& run) {
     visit.optional("open_end", run.open_end);
     visit.optional("slack", run.slack);
     visit.optional("centre_unit", run.centre_unit);
-    visit.optional("left", run.left, Meaning{"a distance from the reference end", Range::any});
+    visit.optional("left", run.left, Meaning{"a distance from the reference end", Range::any}.told("left"));
     visit.list("units", run.units);
 }
 
 void fields(auto& visit, Is<Wall> auto& wall) {
     visit.required("id", wall.id);
     visit.required("name", wall.name);
-    visit.required("room", wall.room);
-    visit.required("length", wall.length, Meaning{"a length", Range::more_than_zero});
-    visit.required("height", wall.height, Meaning{"a height", Range::more_than_zero});
+    visit.required("room", wall.room, Meaning{}.told("id of a room"));
+    visit.required("length", wall.length, Meaning{"a length", Range::more_than_zero}.told("Length"));
+    visit.required("height", wall.height, Meaning{"a height", Range::more_than_zero}.told("Height"));
     visit.optional("left_end", wall.left_end);
     visit.optional("right_end", wall.right_end);
     visit.one_of("structure", wall.structure);
     visit.list("lining", wall.lining);
-    visit.maybe("thickness", wall.thickness, Meaning{"a thickness", Range::more_than_zero});
+    visit.maybe("thickness", wall.thickness, Meaning{"a thickness", Range::more_than_zero}.told("Of the whole wall"));
     visit.list("studs", wall.studs);
     visit.list("observations", wall.observations);
     visit.list("floor", wall.floor);
@@ -229,11 +268,17 @@ void fields(auto& visit, Is<Wall> auto& wall) {
     visit.list("face", wall.face);
     visit.list("widths", wall.widths);
     visit.maybe_part("corner", wall.corner);
-    visit.optional("skirting_height", wall.skirting_height, Meaning{"a height", Range::not_negative});
-    visit.optional("skirting_depth", wall.skirting_depth, Meaning{"a thickness", Range::not_negative});
-    visit.optional("cornice_height", wall.cornice_height, Meaning{"a height", Range::not_negative});
-    visit.optional("cornice_depth", wall.cornice_depth, Meaning{"a thickness", Range::not_negative});
-    visit.lengths("joists", wall.joists, Meaning{"a distance from the reference end", Range::not_negative});
+    visit.optional("skirting_height", wall.skirting_height,
+                   Meaning{"a height", Range::not_negative}.told("Skirting height"));
+    visit.optional("skirting_depth", wall.skirting_depth,
+                   Meaning{"a thickness", Range::not_negative}.told("Skirting thickness"));
+    visit.optional("cornice_height", wall.cornice_height,
+                   Meaning{"a height", Range::not_negative}.told("Cornice height"));
+    visit.optional("cornice_depth", wall.cornice_depth,
+                   Meaning{"a thickness", Range::not_negative}.told("Cornice thickness"));
+    visit.lengths(
+        "joists", wall.joists,
+        Meaning{"a distance from the reference end", Range::not_negative}.told("Distance from the reference end"));
     visit.list("openings", wall.openings);
     visit.list("obstacles", wall.obstacles);
     visit.list("services", wall.services);
@@ -264,22 +309,28 @@ void fields(auto& visit, Is<Room> auto& room) {
 void fields(auto& visit, Is<Bracket> auto& bracket) {
     visit.required("id", bracket.id);
     visit.required("name", bracket.name);
-    visit.required("arm", bracket.arm, Meaning{"an arm length", Range::more_than_zero});
-    visit.required("leg", bracket.leg, Meaning{"a leg length", Range::more_than_zero});
-    visit.required("width", bracket.width, Meaning{"a width", Range::more_than_zero});
-    visit.required("thickness", bracket.thickness, Meaning{"a thickness", Range::more_than_zero});
-    visit.lengths("hole_drops", bracket.hole_drops, Meaning{"a hole's distance from the top", Range::more_than_zero});
-    visit.required("hole_diameter", bracket.hole_diameter, Meaning{"a hole diameter", Range::more_than_zero});
+    visit.required("arm", bracket.arm, Meaning{"an arm length", Range::more_than_zero}.told("Arm, from the wall"));
+    visit.required("leg", bracket.leg,
+                   Meaning{"a leg length", Range::more_than_zero}.told("Leg, from the arm's upper face down"));
+    visit.required("width", bracket.width, Meaning{"a width", Range::more_than_zero}.told("Width along the wall"));
+    visit.required("thickness", bracket.thickness, Meaning{"a thickness", Range::more_than_zero}.told("Leg thickness"));
+    visit.lengths(
+        "hole_drops", bracket.hole_drops,
+        Meaning{"a hole's distance from the top", Range::more_than_zero}.told("Hole below the arm's upper face"));
+    visit.required("hole_diameter", bracket.hole_diameter,
+                   Meaning{"a hole diameter", Range::more_than_zero}.told("Hole diameter"));
     visit.optional("stiffened", bracket.stiffened);
-    visit.optional("mass_kg", bracket.mass_kg, Meaning{"a mass", Range::not_negative});
-    visit.maybe("rating_n", bracket.rating_n, Meaning{"a rating", Range::more_than_zero});
+    visit.optional("mass_kg", bracket.mass_kg, Meaning{"a mass", Range::not_negative}.told("Mass, kg"));
+    visit.maybe("rating_n", bracket.rating_n,
+                Meaning{"a rating", Range::more_than_zero}.told("The maker's greatest load, N; absent: unknown"));
     visit.optional("rated_per_pair", bracket.rated_per_pair);
     visit.optional("own", bracket.own);
 }
 
 void fields(auto& visit, Is<WoodScrew> auto& screw) {
     visit.required("gauge", screw.gauge);
-    visit.lengths("lengths", screw.lengths, Meaning{"a screw length", Range::more_than_zero});
+    visit.lengths("lengths", screw.lengths,
+                  Meaning{"a screw length", Range::more_than_zero}.told("Head seat to point"));
 }
 
 void fields(auto& visit, Is<MasonryAnchor> auto& plug) {
@@ -287,12 +338,16 @@ void fields(auto& visit, Is<MasonryAnchor> auto& plug) {
     visit.required("name", plug.name);
     visit.optional("kind", plug.kind);
     visit.required("substrate", plug.substrate);
-    visit.required("hole_diameter", plug.hole_diameter, Meaning{"a hole diameter", Range::more_than_zero});
-    visit.required("embedment", plug.embedment, Meaning{"an embedment", Range::more_than_zero});
-    visit.required("screw_diameter", plug.screw_diameter, Meaning{"a screw diameter", Range::more_than_zero});
-    visit.lengths("screw_lengths", plug.screw_lengths, Meaning{"a screw length", Range::more_than_zero});
-    visit.required("tension_n", plug.tension_n, Meaning{"a tension capacity", Range::more_than_zero});
-    visit.required("shear_n", plug.shear_n, Meaning{"a shear capacity", Range::more_than_zero});
+    visit.required("hole_diameter", plug.hole_diameter, Meaning{"a hole diameter", Range::more_than_zero}.told("Hole"));
+    visit.required("embedment", plug.embedment, Meaning{"an embedment", Range::more_than_zero}.told("In the masonry"));
+    visit.required("screw_diameter", plug.screw_diameter,
+                   Meaning{"a screw diameter", Range::more_than_zero}.told("Screw"));
+    visit.lengths("screw_lengths", plug.screw_lengths,
+                  Meaning{"a screw length", Range::more_than_zero}.told("Screw length"));
+    visit.required("tension_n", plug.tension_n,
+                   Meaning{"a tension capacity", Range::more_than_zero}.told("Recommended tension, N"));
+    visit.required("shear_n", plug.shear_n,
+                   Meaning{"a shear capacity", Range::more_than_zero}.told("Recommended shear, N"));
     visit.optional("basis", plug.basis);
     visit.optional("own", plug.own);
 }
@@ -301,21 +356,24 @@ void fields(auto& visit, Is<LiningAnchor> auto& anchor) {
     visit.required("id", anchor.id);
     visit.required("name", anchor.name);
     visit.optional("kind", anchor.kind);
-    visit.required("hole_diameter", anchor.hole_diameter, Meaning{"a hole diameter", Range::more_than_zero});
-    visit.maybe("tension_n", anchor.tension_n, Meaning{"a tension capacity", Range::more_than_zero});
+    visit.required("hole_diameter", anchor.hole_diameter,
+                   Meaning{"a hole diameter", Range::more_than_zero}.told("Hole"));
+    visit.maybe("tension_n", anchor.tension_n,
+                Meaning{"a tension capacity", Range::more_than_zero}.told("The packet's figure, N"));
     visit.optional("basis", anchor.basis);
     visit.optional("own", anchor.own);
 }
 
 void fields(auto& visit, Is<ListedUnit> auto& listed) {
     visit.part("unit", listed.unit);
-    visit.optional("quantity", listed.quantity, Meaning{"a number of units", Range::not_negative});
+    visit.optional("quantity", listed.quantity, Meaning{"a number of units", Range::not_negative}.told("quantity"));
 }
 
 void fields(auto& visit, Is<Catalogue> auto& catalogue) {
     visit.list("brackets", catalogue.brackets);
     visit.list("wood_screws", catalogue.wood_screws);
-    visit.lengths("shelf_screws", catalogue.shelf_screws, Meaning{"a screw length", Range::more_than_zero});
+    visit.lengths("shelf_screws", catalogue.shelf_screws,
+                  Meaning{"a screw length", Range::more_than_zero}.told("Screw up into a shelf"));
     visit.list("plugs", catalogue.plugs);
     visit.list("lining_anchors", catalogue.lining_anchors);
     visit.list("units", catalogue.units);
@@ -333,9 +391,9 @@ void fields(auto& visit, Is<Job> auto& job) {
     visit.list("rooms", job.rooms);
     visit.list("walls", job.walls);
     visit.part("catalogue", job.catalogue);
-    visit.optional("crew", job.crew, Meaning{"a number of persons", Range::more_than_zero});
-    visit.optional("fitter", job.fitter);
-    visit.optional("currency", job.currency);
+    visit.optional("crew", job.crew, Meaning{"a number of persons", Range::more_than_zero}.told("Persons on the job"));
+    visit.optional("fitter", job.fitter, Meaning{}.told("Who ticks and records"));
+    visit.optional("currency", job.currency, Meaning{}.told("Of the prices: \"EUR\""));
     visit.list("delivery", job.delivery);
     visit.list("ticks", job.ticks);
     visit.list("log", job.log);

@@ -338,14 +338,14 @@ Json parse(std::string_view text) {
         const std::size_t at = std::min(error.byte > 0 ? error.byte - 1 : 0, text.size());
         const std::string_view before = text.substr(0, at);
         const auto line = std::ranges::count(before, '\n') + 1;
-        const std::size_t column = at - (before.rfind('\n') == before.npos ? 0 : before.rfind('\n') + 1) + 1;
+        const std::size_t column = at - (before.rfind('\n') == std::string_view::npos ? 0 : before.rfind('\n') + 1) + 1;
         throw FileProblem{fmt::format("line {}, column {}", line, column),
                           "this is not well-formed JSON; the file may be cut short or edited by hand"};
     }
 }
 
 LoadedJob read(const Json& document) {
-    if (!document.is_object() || document.value("format", Json{}) != "yes-square job")
+    if (!document.is_object() || document.value("format", Json{}) != file_format)
         throw FileProblem{"format", "this is not a Yes Square job; it must say \"format\": \"yes-square job\""};
     const Json version = document.value("version", Json{});
     if (!version.is_number_integer() || version < 1)
@@ -375,7 +375,7 @@ tl::expected<LoadedJob, FileProblem> read_job(std::string_view text) {
 }
 
 std::string write_job(const Job& job) {
-    OrderedJson document{{"format", "yes-square job"}, {"version", file_version}};
+    OrderedJson document{{"format", file_format}, {"version", file_version}};
     document.update(Writer::part_of(job));
     // Text is kept to UTF-8 where it comes in; what slipped through is marked, and never ends the program.
     return document.dump(2, ' ', false, OrderedJson::error_handler_t::replace) + "\n";

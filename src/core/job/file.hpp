@@ -11,6 +11,7 @@
 namespace yes_square {
 
 inline constexpr int file_version = 1;
+inline constexpr std::string_view file_format = "yes-square job";
 
 struct LoadedJob {
     Job job;

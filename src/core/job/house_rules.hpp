@@ -29,7 +29,13 @@ struct StudRules {
     double extra_per_m = 0.08;     ///< studs that no setting-out explains
     Length edge_gap = 3_mm;        ///< miss to hit, for an edge to be closed
     Length width_tolerance = 3_mm; ///< [hr] of a proved stud's width: 38 +- 3 mm
-    double indicated_at = 0.95;    ///< probability from which a stud is called indicated
+    double worth_looking = 0.10; ///< [hr] a stretch is done when no unproved stud is likelier than this anywhere in it
+    Length framing_from =
+        10_mm; ///< [cp] from an opening's trim inwards, the face of its framing: behind trim, jamb, shims
+    Length framing_to = 65_mm;    ///< [cp] and at the most
+    Length probe_margin = 2_mm;   ///< [hr] from the hole of a probe to a strip's edge
+    Length easy_height = 1200_mm; ///< [hr] where a probe is used without bending
+    double indicated_at = 0.95;   ///< probability from which a stud is called indicated
     std::map<std::string, std::string> unknown = {};
 
     bool operator==(const StudRules&) const = default;
@@ -69,6 +75,11 @@ struct RunRules {
     double contents_kg_per_m2 = 73.4; ///< 0.72 kPa, ANSI/KCMA A161.1 (from memory)
     double lift_alone_kg = 7;         ///< HSE lifting filter, close above the shoulder, the lower figure (from memory)
     double lift_floor_alone_kg = 16;  ///< close, at knuckle height
+    double stack_diameters = 10;      ///< [cp] between two screws above one another in a stud, in screw diameters
+    Length wide_unit = 900_mm;        ///< [hr] on masonry: from this width a third pair of plugs in the middle
+    Length plinth_thickness = 16_mm;  ///< [hr]
+    Length shortest_rail = 300_mm;    ///< [hr] of a suspension rail: two fixings and a unit's hook
+    Length two_carry_from = 1500_mm;  ///< [hr] a worktop this long is carried by two
     HangFirst hang_first = HangFirst::wall_units;
     StartAt start_at = StartAt::corner;
     std::map<std::string, std::string> unknown = {};
@@ -81,28 +92,37 @@ enum class Skill { everyday, practised };
 
 /// Shelves of every kind, rails and poles.
 struct ShelfRules {
-    double desk_edge_n = 1000;      ///< [hr] someone sits or leans on a desk's front edge
-    double desk_kg_per_m2 = 50;     ///< [hr] what stands on a desk
-    double sat_on_n = 1000;         ///< [hr] someone sits down on a shelf that is low and deep enough for it
-    Length sat_on_below = 650_mm;   ///< [hr] its top
-    Length sat_on_depth = 200_mm;   ///< [hr] from this depth
-    double clothes_kg_per_m = 40;   ///< [cp] on a pole
-    Length board_longest = 2440_mm; ///< [cp] boards are to be had up to this
-    Length standards_most = 24_in;  ///< [hr] between slotted uprights
-    Length rods_most = 16_in;       ///< [hr] between hidden rods
-    Length rail_most = 24_in;       ///< [hr] between the screws of a hook rail
-    Length pole_most = 48_in;       ///< [hr] between supports of a pole
-    double rod_cover = 2.5;         ///< [hr] a shelf is at least this many rod diameters thick
-    double rod_steel_mpa = 140;     ///< [hr] bending stress in a mild steel rod, in use
-    double aluminium_mpa = 70;      ///< [hr] bending stress in an aluminium tube, in use
-    double rod_slope = 0.01;        ///< [hr] a rod's front may sink by this share of the shelf's depth
-    double brick_mpa = 2.0;         ///< [hr] a rod presses on brick, in use
-    double dense_block_mpa = 1.5;   ///< [hr]
-    double aerated_block_mpa = 0.4; ///< [hr]
-    double concrete_mpa = 4.0;      ///< [hr]
-    Length lift_off_room = 5_mm;    ///< [hr] over what a keyhole shelf must rise to come off
-    Length tier_room = 20_mm;       ///< [hr] between a bracket's leg and the shelf below it
-    Length cleat_play = 2_mm;       ///< [hr] a shelf is cut this much short of its alcove
+    double desk_edge_n = 1000;       ///< [hr] someone sits or leans on a desk's front edge
+    double desk_kg_per_m2 = 50;      ///< [hr] what stands on a desk
+    double sat_on_n = 1000;          ///< [hr] someone sits down on a shelf that is low and deep enough for it
+    Length sat_on_below = 650_mm;    ///< [hr] its top
+    Length sat_on_depth = 200_mm;    ///< [hr] from this depth
+    double clothes_kg_per_m = 40;    ///< [cp] on a pole
+    Length board_longest = 2440_mm;  ///< [cp] boards are to be had up to this
+    Length standards_most = 24_in;   ///< [hr] between slotted uprights
+    Length rods_most = 16_in;        ///< [hr] between hidden rods
+    Length rail_most = 24_in;        ///< [hr] between the screws of a hook rail
+    Length pole_most = 48_in;        ///< [hr] between supports of a pole
+    double rod_cover = 2.5;          ///< [hr] a shelf is at least this many rod diameters thick
+    double rod_steel_mpa = 140;      ///< [hr] bending stress in a mild steel rod, in use
+    double aluminium_mpa = 70;       ///< [hr] bending stress in an aluminium tube, in use
+    double rod_slope = 0.01;         ///< [hr] a rod's front may sink by this share of the shelf's depth
+    double brick_mpa = 2.0;          ///< [hr] a rod presses on brick, in use
+    double dense_block_mpa = 1.5;    ///< [hr]
+    double aerated_block_mpa = 0.4;  ///< [hr]
+    double concrete_mpa = 4.0;       ///< [hr]
+    Length lift_off_room = 5_mm;     ///< [hr] over what a keyhole shelf must rise to come off
+    Length tier_room = 20_mm;        ///< [hr] between a bracket's leg and the shelf below it
+    Length ledge_deepest = 150_mm;   ///< [hr] of a picture ledge: deeper ones wring their strip
+    Length ledge_screw_room = 30_mm; ///< [hr] of its strip over its board, for a screw
+    Length cleat_play = 2_mm;        ///< [hr] a shelf is cut this much short of its alcove
+    Length desk_least = 680_mm;      ///< [cp] a desk's top is usually 700 to 760 up
+    Length desk_most = 780_mm;       ///< [cp]
+    Length helper_from = 1800_mm;    ///< [hr] a board this long wants two pairs of hands
+    int screws_in_arm = 2;           ///< [hr] up through a bracket's arm into the board
+    Length resin_room = 2_mm;        ///< [cp] a hole for resin is this much wider than its bar
+    Length leg_room = 350_mm;        ///< [hr] wall that brackets want under a board: the usual longest leg
+    Length near_corner = 10_mm;      ///< [hr] a shelf's end this near the wall's is in the corner
     Skill skill = Skill::everyday;
     std::map<std::string, std::string> unknown = {};
 
@@ -122,6 +142,8 @@ struct TippingRules {
     double righting_factor = 0.9;   ///< [hr] on what rights
     double pair_share = 0.6;        ///< [hr] of the whole force, each of two or more
     Length advised_from = 27_in;    ///< a restraint is advised for any piece this tall, ASTM F2057-23 (from memory)
+    Length top_load_up = 150_mm;    ///< [hr] over the top: the middle of what stands there
+    Length side_inset = 30_mm;      ///< [hr] of a fixing from the piece's sides
     Length angle_steel = 3_mm;      ///< [hr] of an angle bracket at its hole
     Length angle_hole = 6_mm;       ///< [hr]
     Length angle_up = 20_mm;        ///< [hr] its hole over the piece's top
@@ -203,6 +225,8 @@ struct FitRules {
     Length leg_pitch = Length::micrometres(1500); ///< of a leg's thread: M10 coarse, ISO 261 (from memory)
     Length shim_step = Length::micrometres(500);  ///< [hr] thinnest packing at hand
     Length reach = 600_mm;                        ///< [hr] marked and drilled without taking a step
+    Length service_room = 50_mm;                  ///< [hr] kept out round a place where a service answered
+    Length same_hole = 2_mm;                      ///< [hr] nearer than this two holes are one
     double mark_min = 1;                          ///< [hr] minutes for a mark
     double drill_min = 2;                         ///< [hr] for a hole
     double step_min = 5;                          ///< [hr] for any other step
@@ -217,6 +241,7 @@ struct FitRules {
 struct StripRules {
     Length end_inset = 40_mm;      ///< [hr] of a strip's first and last screw
     Length masonry_every = 300_mm; ///< [hr] between screws along a strip in masonry, at the most
+    Length pivot = 5_mm;           ///< [hr] a strip turns about its lower edge this far up
     Length alone_up_to = 2000_mm;  ///< [hr] one person holds a strip this long while it is screwed on
     std::map<std::string, std::string> unknown = {};
 
@@ -248,10 +273,12 @@ struct HouseRules {
     Length penetration_wanted = Length::inches(1, {1, 2}); ///< [cp] in the stud
     Length stud_wander = 1_mm;                             ///< [hr] a drill wanders
     Length shelf_screw_margin = 2_mm;                      ///< [hr] between a screw's point and the shelf's top
-    Length strip_corner = 150_mm;         ///< BS 7671 522.6 (from memory): along the ceiling and wall corners
-    double lining_mass_most_kg = 10;      ///< [hr] an item wholly on lining
-    Length lining_reach_most = 200_mm;    ///< [hr]
-    double lining_tension_most_n = 50;    ///< [hr] sustained, per anchor
+    Length strip_corner = 150_mm;      ///< BS 7671 522.6 (from memory): along the ceiling and wall corners
+    double lining_mass_most_kg = 10;   ///< [hr] an item wholly on lining
+    Length lining_reach_most = 200_mm; ///< [hr]
+    double lining_tension_most_n = 50; ///< [hr] sustained, per anchor
+    double screw_root_share =
+        0.64; ///< [hr] of a screw's diameter where its packet says no more; EN 1995-1-1: 0.6 to 0.75
     double lining_shear_share = 0.5;      ///< [hr] of a plug's shear, where a lining other than plaster lets it bend
     double accidental_n = 250;            ///< [hr] leaning on the front edge of a shelf below accidental_below
     Length accidental_below = 1500_mm;    ///< [hr]
@@ -259,6 +286,7 @@ struct HouseRules {
     double lining_pressure_n_per_mm2 = 1; ///< [hr] what a lining bears under a bracket leg
     Length overhang_difference = 5_mm;    ///< [hr] a difference seen by eye
     SagLimit sag_limit = SagLimit::l_200;
+    Length pipe_strip = 100_mm;      ///< [hr] upright strip at each end of a radiator
     Length strip_thin_wall = 100_mm; ///< BS 7671 522.6 (from memory): services of the far side count up to this
     Length scan_margin = 50_mm;      ///< [hr] on either side of a detected cable or pipe
     Length laser_limit = 2_mm;       ///< [hr] limit of error of a laser measure, unless its sheet says otherwise

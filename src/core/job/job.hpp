@@ -183,6 +183,10 @@ struct Bracket {
     double mass_kg = 0;
     std::optional<double> rating_n; ///< the maker's greatest load on the arm; none: unknown
     bool rated_per_pair = false;
+    /// Of one; none: unknown.
+    std::optional<double> rated_each_n() const {
+        return rating_n && rated_per_pair ? std::optional{*rating_n / 2} : rating_n;
+    }
     bool own = false; ///< the fitter's own entry
     UnknownMembers unknown = {};
     bool operator==(const Bracket&) const = default;

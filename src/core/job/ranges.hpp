@@ -57,12 +57,17 @@ inline bool is_id(std::string_view text) {
     });
 }
 
+/// The longest text that a member may hold, by its name.
+inline constexpr std::size_t longest_text(std::string_view member) {
+    return member == "text" || member == "note" || member == "words" ? longest_note : longest_name;
+}
+
 /// Why a text cannot stand in a job; none: it can.
 inline std::optional<std::string> text_problem(std::string_view member, std::string_view text) {
     if (member == "id" && !is_id(text))
         return "an id is letters, digits, - and _, up to 64 of them";
-    const bool note = member == "text" || member == "note" || member == "words";
-    const std::size_t most = note ? longest_note : longest_name;
+    const std::size_t most = longest_text(member);
+    const bool note = most == longest_note;
     if (text.size() > most)
         return "it must be at most " + std::to_string(most) + " characters long";
     const auto control = std::ranges::find_if(

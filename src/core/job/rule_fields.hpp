@@ -8,57 +8,106 @@ namespace yes_square {
 void fields(auto& visit, Is<StudRules> auto& rules) {
     constexpr Meaning probability{"a probability", Range::fraction};
     constexpr Meaning length{"a length", Range::more_than_zero};
-    visit.optional("probe_false", rules.probe_false, Meaning{"a probability below one half", Range::minority});
-    visit.optional("knock_right", rules.knock_right, probability);
-    visit.optional("box_side_right", rules.box_side_right, probability);
-    visit.optional("detector_true", rules.detector_true, probability);
-    visit.optional("screw_line_true", rules.screw_line_true, probability);
+    visit.optional("probe_false", rules.probe_false,
+                   Meaning{"a probability below one half", Range::minority}.told("A probe that reads wrong"));
+    visit.optional("knock_right", rules.knock_right, probability.told("A knock that sounds as it should"));
+    visit.optional("box_side_right", rules.box_side_right,
+                   probability.told("Wood stands against the side of the box thought"));
+    visit.optional("detector_true", rules.detector_true, probability.told("A detector's middle that is a stud's"));
+    visit.optional("screw_line_true", rules.screw_line_true, probability.told("A line of screws that is in a stud"));
     visit.optional("nail_pop_true", rules.nail_pop_true, probability);
     visit.optional("skirting_nails_true", rules.skirting_nails_true, probability);
-    visit.optional("detector_error", rules.detector_error, length);
-    visit.optional("screw_scatter", rules.screw_scatter, length);
-    visit.optional("scatter", rules.scatter, length);
-    visit.optional("missing", rules.missing, Meaning{"a probability below one half", Range::minority});
-    visit.optional("extra_per_m", rules.extra_per_m, Meaning{"a number of studs", Range::not_negative});
-    visit.optional("edge_gap", rules.edge_gap, length);
-    visit.optional("width_tolerance", rules.width_tolerance, length);
-    visit.optional("indicated_at", rules.indicated_at, probability);
+    visit.optional("detector_error", rules.detector_error, length.told("Limit of error where none is stated"));
+    visit.optional("screw_scatter", rules.screw_scatter,
+                   length.told("Screws and nails about the stud's middle, standard deviation"));
+    visit.optional("scatter", rules.scatter, length.told("Of a stud about its nominal place, standard deviation"));
+    visit.optional("missing", rules.missing,
+                   Meaning{"a probability below one half", Range::minority}.told("A stud that is not at its place"));
+    visit.optional("extra_per_m", rules.extra_per_m,
+                   Meaning{"a number of studs", Range::not_negative}.told("Studs that no setting-out explains"));
+    visit.optional("edge_gap", rules.edge_gap, length.told("Miss to hit, for an edge to be closed"));
+    visit.optional("width_tolerance", rules.width_tolerance,
+                   length.told("Of a proved stud's width: 38 +- 3 mm (house rule)"));
+    visit.optional("indicated_at", rules.indicated_at,
+                   probability.told("Probability from which a stud is called indicated"));
+    visit.optional(
+        "worth_looking", rules.worth_looking,
+        probability.told("A stretch is done when no unproved stud is likelier than this anywhere in it (house rule)"));
+    visit.optional(
+        "framing_from", rules.framing_from,
+        length.told(
+            "From an opening's trim inwards, the face of its framing: behind trim, jamb, shims (common practice)"));
+    visit.optional("framing_to", rules.framing_to, length.told("And at the most (common practice)"));
+    visit.optional(
+        "probe_margin", rules.probe_margin,
+        Meaning{"a margin", Range::not_negative}.told("From the hole of a probe to a strip's edge (house rule)"));
+    visit.optional("easy_height", rules.easy_height, length.told("Where a probe is used without bending (house rule)"));
 }
 
 void fields(auto& visit, Is<RunRules> auto& rules) {
     constexpr Meaning length{"a length", Range::more_than_zero};
     constexpr Meaning margin{"a margin", Range::not_negative};
     constexpr Meaning mass{"a mass", Range::more_than_zero};
-    visit.optional("driver_room", rules.driver_room, margin);
-    visit.optional("side_grip", rules.side_grip, margin);
-    visit.optional("thin_back", rules.thin_back, margin);
-    visit.optional("rail_back", rules.rail_back, margin);
-    visit.optional("screw_head", rules.screw_head, length);
-    visit.optional("joint_cover", rules.joint_cover, margin);
-    visit.optional("hook_drop", rules.hook_drop, margin);
-    visit.optional("rail_drop", rules.rail_drop, margin);
-    visit.optional("rail_stock", rules.rail_stock, length);
-    visit.optional("rail_studs", rules.rail_studs, length);
-    visit.optional("rail_masonry", rules.rail_masonry, length);
-    visit.optional("leg_least", rules.leg_least, margin);
-    visit.optional("leg_most", rules.leg_most, length);
-    visit.optional("shim_most", rules.shim_most, length);
-    visit.optional("foot_inset", rules.foot_inset, margin);
-    visit.optional("worktop_overhang", rules.worktop_overhang, margin);
-    visit.optional("plinth_set_back", rules.plinth_set_back, margin);
-    visit.optional("corner_clear", rules.corner_clear, margin);
-    visit.optional("door_thickness", rules.door_thickness, margin);
-    visit.optional("tilt_clear", rules.tilt_clear, margin);
-    visit.optional("hood_over_hob", rules.hood_over_hob, length);
-    visit.optional("opening_parallel", rules.opening_parallel, margin);
-    visit.optional("scribe_step", rules.scribe_step, length);
-    visit.optional("shelf_every", rules.shelf_every, length);
-    visit.optional("contents_kg_per_m2", rules.contents_kg_per_m2, mass);
-    visit.optional("lift_alone_kg", rules.lift_alone_kg, mass);
-    visit.optional("lift_floor_alone_kg", rules.lift_floor_alone_kg, mass);
-    visit.optional("worktop_screws", rules.worktop_screws, Meaning{"a number of screws", Range::more_than_zero});
+    visit.optional("driver_room", rules.driver_room,
+                   margin.told("From a side's inner face to a screw: room for the driver (house rule)"));
+    visit.optional("side_grip", rules.side_grip,
+                   margin.told("Screws into masonry stand this far in from a side (house rule)"));
+    visit.optional("thin_back", rules.thin_back, margin.told("A back up to this holds nothing (common practice)"));
+    visit.optional("rail_back", rules.rail_back,
+                   margin.told("A back this thick stands for rails that nobody entered (house rule)"));
+    visit.optional("screw_head", rules.screw_head,
+                   length.told("A cabinet screw's broad head, or its washer (common practice)"));
+    visit.optional(
+        "joint_cover", rules.joint_cover,
+        margin.told("A screw that joins two units is at least this much shorter than both sides (house rule)"));
+    visit.optional("hook_drop", rules.hook_drop,
+                   margin.told("Of a hook bracket's wall plate below the unit's top (common practice)"));
+    visit.optional("rail_drop", rules.rail_drop,
+                   margin.told("Of a suspension rail's lower edge below the unit's top; its sheet says (house rule)"));
+    visit.optional("rail_stock", rules.rail_stock, length.told("Suspension rail is cut from this (common practice)"));
+    visit.optional("rail_studs", rules.rail_studs, length.told("Fixed this often into studs (common practice)"));
+    visit.optional("rail_masonry", rules.rail_masonry, length.told("And this often into masonry (common practice)"));
+    visit.optional("leg_least", rules.leg_least, margin.told("Of an adjustable leg, and at its longest (house rule)"));
+    visit.optional("leg_most", rules.leg_most, length.told("leg most"));
+    visit.optional("shim_most", rules.shim_most,
+                   length.told("Under a unit that stands on the floor itself; more is a packer strip (house rule)"));
+    visit.optional("foot_inset", rules.foot_inset,
+                   margin.told("Of a foot from the unit's sides, back and front (house rule)"));
+    visit.optional("worktop_overhang", rules.worktop_overhang, margin.told("In front of the carcass (house rule)"));
+    visit.optional("plinth_set_back", rules.plinth_set_back, margin.told("House rule"));
+    visit.optional("corner_clear", rules.corner_clear,
+                   margin.told("For a door or drawer beside a wall or another run's front (house rule)"));
+    visit.optional("door_thickness", rules.door_thickness, margin.told("House rule"));
+    visit.optional("tilt_clear", rules.tilt_clear,
+                   margin.told("Under the ceiling when a tall unit is tilted up (house rule)"));
+    visit.optional("hood_over_hob", rules.hood_over_hob,
+                   length.told("Where no maker's sheet and no local code says more (house rule)"));
+    visit.optional("opening_parallel", rules.opening_parallel,
+                   margin.told("Front and back may differ by this (house rule)"));
+    visit.optional("scribe_step", rules.scribe_step,
+                   length.told("Between the figures of a cutting table (house rule)"));
+    visit.optional("shelf_every", rules.shelf_every,
+                   length.told("Shelves a unit is taken to have, for its contents (house rule)"));
+    visit.optional("contents_kg_per_m2", rules.contents_kg_per_m2,
+                   mass.told("0.72 kPa, ANSI/KCMA A161.1 (from memory)"));
+    visit.optional("lift_alone_kg", rules.lift_alone_kg,
+                   mass.told("HSE lifting filter, close above the shoulder, the lower figure (from memory)"));
+    visit.optional("lift_floor_alone_kg", rules.lift_floor_alone_kg, mass.told("Close, at knuckle height"));
+    visit.optional("worktop_screws", rules.worktop_screws,
+                   Meaning{"a number of screws", Range::more_than_zero}.told(
+                       "Up into the worktop out of each unit under it (common practice)"));
     visit.optional("hang_first", rules.hang_first);
     visit.optional("start_at", rules.start_at);
+    visit.optional("stack_diameters", rules.stack_diameters,
+                   Meaning{"a number of diameters", Range::more_than_zero}.told(
+                       "Between two screws above one another in a stud, in screw diameters (common practice)"));
+    visit.optional("wide_unit", rules.wide_unit,
+                   length.told("On masonry: from this width a third pair of plugs in the middle (house rule)"));
+    visit.optional("plinth_thickness", rules.plinth_thickness, length.told("House rule"));
+    visit.optional("shortest_rail", rules.shortest_rail,
+                   length.told("Of a suspension rail: two fixings and a unit's hook (house rule)"));
+    visit.optional("two_carry_from", rules.two_carry_from,
+                   length.told("A worktop this long is carried by two (house rule)"));
 }
 
 void fields(auto& visit, Is<ShelfRules> auto& rules) {
@@ -66,161 +115,297 @@ void fields(auto& visit, Is<ShelfRules> auto& rules) {
     constexpr Meaning margin{"a margin", Range::not_negative};
     constexpr Meaning load{"a load", Range::more_than_zero};
     constexpr Meaning stress{"a stress", Range::more_than_zero};
-    visit.optional("desk_edge_n", rules.desk_edge_n, Meaning{"a force", Range::not_negative});
-    visit.optional("desk_kg_per_m2", rules.desk_kg_per_m2, load);
-    visit.optional("sat_on_n", rules.sat_on_n, Meaning{"a force", Range::not_negative});
-    visit.optional("sat_on_below", rules.sat_on_below, margin);
-    visit.optional("sat_on_depth", rules.sat_on_depth, margin);
-    visit.optional("clothes_kg_per_m", rules.clothes_kg_per_m, load);
-    visit.optional("board_longest", rules.board_longest, length);
-    visit.optional("standards_most", rules.standards_most, length);
-    visit.optional("rods_most", rules.rods_most, length);
-    visit.optional("rail_most", rules.rail_most, length);
-    visit.optional("pole_most", rules.pole_most, length);
-    visit.optional("rod_cover", rules.rod_cover, Meaning{"a number of diameters", Range::more_than_zero});
-    visit.optional("rod_steel_mpa", rules.rod_steel_mpa, stress);
-    visit.optional("aluminium_mpa", rules.aluminium_mpa, stress);
-    visit.optional("rod_slope", rules.rod_slope, Meaning{"a share", Range::fraction});
-    visit.optional("brick_mpa", rules.brick_mpa, stress);
-    visit.optional("dense_block_mpa", rules.dense_block_mpa, stress);
-    visit.optional("aerated_block_mpa", rules.aerated_block_mpa, stress);
-    visit.optional("concrete_mpa", rules.concrete_mpa, stress);
-    visit.optional("lift_off_room", rules.lift_off_room, margin);
-    visit.optional("tier_room", rules.tier_room, margin);
-    visit.optional("cleat_play", rules.cleat_play, margin);
+    visit.optional(
+        "desk_edge_n", rules.desk_edge_n,
+        Meaning{"a force", Range::not_negative}.told("Someone sits or leans on a desk's front edge (house rule)"));
+    visit.optional("desk_kg_per_m2", rules.desk_kg_per_m2, load.told("What stands on a desk (house rule)"));
+    visit.optional("sat_on_n", rules.sat_on_n,
+                   Meaning{"a force", Range::not_negative}.told(
+                       "Someone sits down on a shelf that is low and deep enough for it (house rule)"));
+    visit.optional("sat_on_below", rules.sat_on_below, margin.told("Its top (house rule)"));
+    visit.optional("sat_on_depth", rules.sat_on_depth, margin.told("From this depth (house rule)"));
+    visit.optional("clothes_kg_per_m", rules.clothes_kg_per_m, load.told("On a pole (common practice)"));
+    visit.optional("board_longest", rules.board_longest,
+                   length.told("Boards are to be had up to this (common practice)"));
+    visit.optional("standards_most", rules.standards_most, length.told("Between slotted uprights (house rule)"));
+    visit.optional("rods_most", rules.rods_most, length.told("Between hidden rods (house rule)"));
+    visit.optional("rail_most", rules.rail_most, length.told("Between the screws of a hook rail (house rule)"));
+    visit.optional("pole_most", rules.pole_most, length.told("Between supports of a pole (house rule)"));
+    visit.optional("rod_cover", rules.rod_cover,
+                   Meaning{"a number of diameters", Range::more_than_zero}.told(
+                       "A shelf is at least this many rod diameters thick (house rule)"));
+    visit.optional("rod_steel_mpa", rules.rod_steel_mpa,
+                   stress.told("Bending stress in a mild steel rod, in use (house rule)"));
+    visit.optional("aluminium_mpa", rules.aluminium_mpa,
+                   stress.told("Bending stress in an aluminium tube, in use (house rule)"));
+    visit.optional("rod_slope", rules.rod_slope,
+                   Meaning{"a share", Range::fraction}.told(
+                       "A rod's front may sink by this share of the shelf's depth (house rule)"));
+    visit.optional("brick_mpa", rules.brick_mpa, stress.told("A rod presses on brick, in use (house rule)"));
+    visit.optional("dense_block_mpa", rules.dense_block_mpa, stress.told("House rule"));
+    visit.optional("aerated_block_mpa", rules.aerated_block_mpa, stress.told("House rule"));
+    visit.optional("concrete_mpa", rules.concrete_mpa, stress.told("House rule"));
+    visit.optional("lift_off_room", rules.lift_off_room,
+                   margin.told("Over what a keyhole shelf must rise to come off (house rule)"));
+    visit.optional("tier_room", rules.tier_room,
+                   margin.told("Between a bracket's leg and the shelf below it (house rule)"));
+    visit.optional("ledge_deepest", rules.ledge_deepest,
+                   length.told("Of a picture ledge: deeper ones wring their strip (house rule)"));
+    visit.optional("ledge_screw_room", rules.ledge_screw_room,
+                   length.told("Of its strip over its board, for a screw (house rule)"));
+    visit.optional("cleat_play", rules.cleat_play,
+                   margin.told("A shelf is cut this much short of its alcove (house rule)"));
     visit.optional("skill", rules.skill);
+    visit.optional("desk_least", rules.desk_least,
+                   length.told("A desk's top is usually 700 to 760 up (common practice)"));
+    visit.optional("desk_most", rules.desk_most, length.told("Common practice"));
+    visit.optional("helper_from", rules.helper_from,
+                   length.told("A board this long wants two pairs of hands (house rule)"));
+    visit.optional("screws_in_arm", rules.screws_in_arm,
+                   Meaning{"a number of screws", Range::more_than_zero}.told(
+                       "Up through a bracket's arm into the board (house rule)"));
+    visit.optional("resin_room", rules.resin_room,
+                   margin.told("A hole for resin is this much wider than its bar (common practice)"));
+    visit.optional("leg_room", rules.leg_room,
+                   length.told("Wall that brackets want under a board: the usual longest leg (house rule)"));
+    visit.optional("near_corner", rules.near_corner,
+                   margin.told("A shelf's end this near the wall's is in the corner (house rule)"));
 }
 
 void fields(auto& visit, Is<TippingRules> auto& rules) {
-    visit.optional("drawer_kg_per_m3", rules.drawer_kg_per_m3, Meaning{"a figure", Range::more_than_zero});
-    visit.optional("person_kg", rules.person_kg, Meaning{"a figure", Range::more_than_zero});
-    visit.optional("child_pull_n", rules.child_pull_n, Meaning{"a figure", Range::more_than_zero});
-    visit.optional("adult_pull_n", rules.adult_pull_n, Meaning{"a figure", Range::more_than_zero});
-    visit.optional("hand_most", rules.hand_most, Meaning{"a length", Range::more_than_zero});
-    visit.optional("rear_raised", rules.rear_raised, Meaning{"a length", Range::more_than_zero});
-    visit.optional("restraint_least_n", rules.restraint_least_n, Meaning{"a figure", Range::more_than_zero});
-    visit.optional("over_factor", rules.over_factor, Meaning{"a figure", Range::more_than_zero});
-    visit.optional("righting_factor", rules.righting_factor, Meaning{"a figure", Range::more_than_zero});
-    visit.optional("pair_share", rules.pair_share, Meaning{"a figure", Range::more_than_zero});
-    visit.optional("advised_from", rules.advised_from, Meaning{"a length", Range::more_than_zero});
-    visit.optional("angle_steel", rules.angle_steel, Meaning{"a length", Range::more_than_zero});
-    visit.optional("angle_hole", rules.angle_hole, Meaning{"a length", Range::more_than_zero});
-    visit.optional("angle_up", rules.angle_up, Meaning{"a length", Range::more_than_zero});
+    visit.optional("drawer_kg_per_m3", rules.drawer_kg_per_m3,
+                   Meaning{"a figure", Range::more_than_zero}.told("8.5 lb/ft3, ASTM F2057-23 (from memory)"));
+    visit.optional("person_kg", rules.person_kg,
+                   Meaning{"a figure", Range::more_than_zero}.told("60 lb, ASTM F2057-23 (from memory)"));
+    visit.optional("child_pull_n", rules.child_pull_n,
+                   Meaning{"a figure", Range::more_than_zero}.told("10 lbf, ASTM F2057-23 (from memory)"));
+    visit.optional("adult_pull_n", rules.adult_pull_n, Meaning{"a figure", Range::more_than_zero}.told("House rule"));
+    visit.optional(
+        "hand_most", rules.hand_most,
+        Meaning{"a length", Range::more_than_zero}.told("56 in: pulled no higher, ASTM F2057-23 (from memory)"));
+    visit.optional("rear_raised", rules.rear_raised,
+                   Meaning{"a length", Range::more_than_zero}.told("0.43 in on carpet, ASTM F2057-23 (from memory)"));
+    visit.optional("restraint_least_n", rules.restraint_least_n,
+                   Meaning{"a figure", Range::more_than_zero}.told(
+                       "50 lbf, ASTM F3096-14 (from memory); the later edition was not at hand"));
+    visit.optional("over_factor", rules.over_factor,
+                   Meaning{"a figure", Range::more_than_zero}.told("On what overturns (house rule)"));
+    visit.optional("righting_factor", rules.righting_factor,
+                   Meaning{"a figure", Range::more_than_zero}.told("On what rights (house rule)"));
+    visit.optional(
+        "pair_share", rules.pair_share,
+        Meaning{"a figure", Range::more_than_zero}.told("Of the whole force, each of two or more (house rule)"));
+    visit.optional("advised_from", rules.advised_from,
+                   Meaning{"a length", Range::more_than_zero}.told(
+                       "A restraint is advised for any piece this tall, ASTM F2057-23 (from memory)"));
+    visit.optional("angle_steel", rules.angle_steel,
+                   Meaning{"a length", Range::more_than_zero}.told("Of an angle bracket at its hole (house rule)"));
+    visit.optional("angle_hole", rules.angle_hole, Meaning{"a length", Range::more_than_zero}.told("House rule"));
+    visit.optional("angle_up", rules.angle_up,
+                   Meaning{"a length", Range::more_than_zero}.told("Its hole over the piece's top (house rule)"));
+    visit.optional(
+        "top_load_up", rules.top_load_up,
+        Meaning{"a height", Range::not_negative}.told("Over the top: the middle of what stands there (house rule)"));
+    visit.optional("side_inset", rules.side_inset,
+                   Meaning{"a distance", Range::not_negative}.told("Of a fixing from the piece's sides (house rule)"));
 }
 
 void fields(auto& visit, Is<StorageRules> auto& rules) {
-    visit.optional("upper_rod", rules.upper_rod, Meaning{"a length", Range::more_than_zero});
-    visit.optional("lower_rod", rules.lower_rod, Meaning{"a length", Range::more_than_zero});
-    visit.optional("long_rod", rules.long_rod, Meaning{"a length", Range::more_than_zero});
-    visit.optional("under_shelf", rules.under_shelf, Meaning{"a length", Range::more_than_zero});
-    visit.optional("hole_pitch", rules.hole_pitch, Meaning{"a length", Range::more_than_zero});
-    visit.optional("shoe_pitch", rules.shoe_pitch, Meaning{"a length", Range::more_than_zero});
-    visit.optional("bay_least", rules.bay_least, Meaning{"a length", Range::more_than_zero});
-    visit.optional("bay_most", rules.bay_most, Meaning{"a length", Range::more_than_zero});
-    visit.optional("plain_bay", rules.plain_bay, Meaning{"a length", Range::more_than_zero});
-    visit.optional("shirt_room", rules.shirt_room, Meaning{"a length", Range::more_than_zero});
-    visit.optional("trousers_room", rules.trousers_room, Meaning{"a length", Range::more_than_zero});
-    visit.optional("jacket_room", rules.jacket_room, Meaning{"a length", Range::more_than_zero});
-    visit.optional("dress_room", rules.dress_room, Meaning{"a length", Range::more_than_zero});
-    visit.optional("coat_room", rules.coat_room, Meaning{"a length", Range::more_than_zero});
-    visit.optional("shirt_drop", rules.shirt_drop, Meaning{"a length", Range::more_than_zero});
-    visit.optional("trousers_drop", rules.trousers_drop, Meaning{"a length", Range::more_than_zero});
-    visit.optional("jacket_drop", rules.jacket_drop, Meaning{"a length", Range::more_than_zero});
-    visit.optional("dress_drop", rules.dress_drop, Meaning{"a length", Range::more_than_zero});
-    visit.optional("coat_drop", rules.coat_drop, Meaning{"a length", Range::more_than_zero});
-    visit.optional("hem_clear", rules.hem_clear, Meaning{"a length", Range::more_than_zero});
-    visit.optional("stack_width", rules.stack_width, Meaning{"a length", Range::more_than_zero});
-    visit.optional("fold_high", rules.fold_high, Meaning{"a length", Range::more_than_zero});
-    visit.optional("pile_most", rules.pile_most, Meaning{"a length", Range::more_than_zero});
-    visit.optional("box_width", rules.box_width, Meaning{"a length", Range::more_than_zero});
-    visit.optional("box_depth", rules.box_depth, Meaning{"a length", Range::more_than_zero});
-    visit.optional("box_height", rules.box_height, Meaning{"a length", Range::more_than_zero});
-    visit.optional("shoe_width", rules.shoe_width, Meaning{"a length", Range::more_than_zero});
-    visit.optional("hand_room", rules.hand_room, Meaning{"a length", Range::more_than_zero});
-    visit.optional("plumb_per_m", rules.plumb_per_m, Meaning{"a length", Range::more_than_zero});
-    visit.optional("level_error", rules.level_error, Meaning{"a length", Range::more_than_zero});
-    visit.optional("panel_screw_grip", rules.panel_screw_grip, Meaning{"a length", Range::more_than_zero});
-    visit.optional("panel_screws", rules.panel_screws, Meaning{"a number of screws", Range::more_than_zero});
-    visit.optional("lean_share", rules.lean_share, Meaning{"a figure", Range::more_than_zero});
+    visit.optional(
+        "upper_rod", rules.upper_rod,
+        Meaning{"a length", Range::more_than_zero}.told("Double hanging: about 40 and 80 in (common practice)"));
+    visit.optional("lower_rod", rules.lower_rod, Meaning{"a length", Range::more_than_zero}.told("Common practice"));
+    visit.optional(
+        "long_rod", rules.long_rod,
+        Meaning{"a length", Range::more_than_zero}.told("Long hanging: about 65 to 70 in (common practice)"));
+    visit.optional(
+        "under_shelf", rules.under_shelf,
+        Meaning{"a length", Range::more_than_zero}.told("A rod's middle under the shelf over it (house rule)"));
+    visit.optional("hole_pitch", rules.hole_pitch,
+                   Meaning{"a length", Range::more_than_zero}.told("Of the holes for shelf pins (common practice)"));
+    visit.optional("shoe_pitch", rules.shoe_pitch,
+                   Meaning{"a length", Range::more_than_zero}.told("Between shoe shelves, least (house rule)"));
+    visit.optional("bay_least", rules.bay_least, Meaning{"a length", Range::more_than_zero}.told("House rule"));
+    visit.optional("bay_most", rules.bay_most, Meaning{"a length", Range::more_than_zero}.told("House rule"));
+    visit.optional("plain_bay", rules.plain_bay,
+                   Meaning{"a length", Range::more_than_zero}.told(
+                       "Of a bay without a width where others go by garments (house rule)"));
+    visit.optional("shirt_room", rules.shirt_room,
+                   Meaning{"a length", Range::more_than_zero}.told("Of rod for one (house rule)"));
+    visit.optional("trousers_room", rules.trousers_room, Meaning{"a length", Range::more_than_zero}.told("House rule"));
+    visit.optional("jacket_room", rules.jacket_room, Meaning{"a length", Range::more_than_zero}.told("House rule"));
+    visit.optional("dress_room", rules.dress_room, Meaning{"a length", Range::more_than_zero}.told("House rule"));
+    visit.optional("coat_room", rules.coat_room, Meaning{"a length", Range::more_than_zero}.told("House rule"));
+    visit.optional("shirt_drop", rules.shirt_drop,
+                   Meaning{"a length", Range::more_than_zero}.told("From the rod's middle to the hem (house rule)"));
+    visit.optional("trousers_drop", rules.trousers_drop,
+                   Meaning{"a length", Range::more_than_zero}.told("Folded over a hanger (house rule)"));
+    visit.optional("jacket_drop", rules.jacket_drop, Meaning{"a length", Range::more_than_zero}.told("House rule"));
+    visit.optional("dress_drop", rules.dress_drop, Meaning{"a length", Range::more_than_zero}.told("House rule"));
+    visit.optional("coat_drop", rules.coat_drop, Meaning{"a length", Range::more_than_zero}.told("House rule"));
+    visit.optional("hem_clear", rules.hem_clear,
+                   Meaning{"a length", Range::more_than_zero}.told("Under the hem (house rule)"));
+    visit.optional("stack_width", rules.stack_width,
+                   Meaning{"a length", Range::more_than_zero}.told("Of a pile of folded clothes (house rule)"));
+    visit.optional("fold_high", rules.fold_high,
+                   Meaning{"a length", Range::more_than_zero}.told("Of one piece in it (house rule)"));
+    visit.optional("pile_most", rules.pile_most,
+                   Meaning{"a length", Range::more_than_zero}.told("No pile is made higher (house rule)"));
+    visit.optional("box_width", rules.box_width,
+                   Meaning{"a length", Range::more_than_zero}.told("Of a storage box (house rule)"));
+    visit.optional("box_depth", rules.box_depth, Meaning{"a length", Range::more_than_zero}.told("House rule"));
+    visit.optional("box_height", rules.box_height, Meaning{"a length", Range::more_than_zero}.told("House rule"));
+    visit.optional("shoe_width", rules.shoe_width,
+                   Meaning{"a length", Range::more_than_zero}.told("Of a pair (house rule)"));
+    visit.optional("hand_room", rules.hand_room,
+                   Meaning{"a length", Range::more_than_zero}.told("Over what stands on a shelf (house rule)"));
+    visit.optional("plumb_per_m", rules.plumb_per_m,
+                   Meaning{"a length", Range::more_than_zero}.told(
+                       "A panel may be out of plumb by this for each metre (house rule)"));
+    visit.optional("level_error", rules.level_error,
+                   Meaning{"a length", Range::more_than_zero}.told("Of a level for each metre of it (house rule)"));
+    visit.optional("panel_screw_grip", rules.panel_screw_grip,
+                   Meaning{"a length", Range::more_than_zero}.told("Of such a screw in the shelf (house rule)"));
+    visit.optional("panel_screws", rules.panel_screws,
+                   Meaning{"a number of screws", Range::more_than_zero}.told(
+                       "Through a panel into each end of a fixed shelf (common practice)"));
+    visit.optional("lean_share", rules.lean_share,
+                   Meaning{"a figure", Range::more_than_zero}.told(
+                       "A leaning panel's foot stands out by this share of its length (common practice)"));
 }
 
 void fields(auto& visit, Is<StripRules> auto& rules) {
-    visit.optional("end_inset", rules.end_inset, Meaning{"a distance", Range::not_negative});
-    visit.optional("masonry_every", rules.masonry_every, Meaning{"a spacing", Range::more_than_zero});
-    visit.optional("alone_up_to", rules.alone_up_to, Meaning{"a length", Range::not_negative});
+    visit.optional("end_inset", rules.end_inset,
+                   Meaning{"a distance", Range::not_negative}.told("Of a strip's first and last screw (house rule)"));
+    visit.optional("masonry_every", rules.masonry_every,
+                   Meaning{"a spacing", Range::more_than_zero}.told(
+                       "Between screws along a strip in masonry, at the most (house rule)"));
+    visit.optional("alone_up_to", rules.alone_up_to,
+                   Meaning{"a length", Range::not_negative}.told(
+                       "One person holds a strip this long while it is screwed on (house rule)"));
+    visit.optional("pivot", rules.pivot,
+                   Meaning{"a distance", Range::more_than_zero}.told(
+                       "A strip turns about its lower edge this far up (house rule)"));
 }
 
 void fields(auto& visit, Is<BoxRules> auto& rules) {
-    visit.optional("back_screws", rules.back_screws, Meaning{"a length", Range::more_than_zero});
-    visit.optional("hole_in", rules.hole_in, Meaning{"a length", Range::more_than_zero});
-    visit.optional("square_per_m", rules.square_per_m, Meaning{"a length", Range::more_than_zero});
+    visit.optional(
+        "back_screws", rules.back_screws,
+        Meaning{"a length", Range::more_than_zero}.told("Between the screws that hold a back to its box (house rule)"));
+    visit.optional("hole_in", rules.hole_in,
+                   Meaning{"a length", Range::more_than_zero}.told(
+                       "Of wall fixings below the top and above the bottom (house rule)"));
+    visit.optional("square_per_m", rules.square_per_m,
+                   Meaning{"a length", Range::more_than_zero}.told(
+                       "The top of a box may stand out of square by this for each metre of height (house rule)"));
 }
 
 void fields(auto& visit, Is<CutRules> auto& rules) {
     constexpr Meaning margin{"a length", Range::not_negative};
-    visit.optional("kerf", rules.kerf, margin);
-    visit.optional("end_trim", rules.end_trim, margin);
-    visit.optional("sheet_trim", rules.sheet_trim, margin);
-    visit.optional("offcut_kept", rules.offcut_kept, margin);
-    visit.optional("spare_share", rules.spare_share, Meaning{"a share", Range::not_negative});
-    visit.optional("spare_least", rules.spare_least, Meaning{"a number of spares", Range::not_negative});
-    visit.optional("scribe_allowance", rules.scribe_allowance, margin);
+    visit.optional("kerf", rules.kerf, margin.told("That the saw eats (house rule)"));
+    visit.optional("end_trim", rules.end_trim, margin.told("Off each end of a new length (house rule)"));
+    visit.optional("sheet_trim", rules.sheet_trim, margin.told("Off each edge of a new sheet (house rule)"));
+    visit.optional("offcut_kept", rules.offcut_kept, margin.told("A shorter offcut is waste (house rule)"));
+    visit.optional(
+        "spare_share", rules.spare_share,
+        Meaning{"a share", Range::not_negative}.told("Of screws and plugs, besides those the plan wants (house rule)"));
+    visit.optional("spare_least", rules.spare_least,
+                   Meaning{"a number of spares", Range::not_negative}.told("House rule"));
+    visit.optional("scribe_allowance", rules.scribe_allowance,
+                   margin.told("Left on a board that is scribed to a wall (house rule)"));
 }
 
 void fields(auto& visit, Is<FitRules> auto& rules) {
     constexpr Meaning length{"a length", Range::more_than_zero};
     constexpr Meaning minutes{"a time in minutes", Range::not_negative};
-    visit.optional("level_per_m", rules.level_per_m, length);
-    visit.optional("plumb_per_m", rules.plumb_per_m, length);
-    visit.optional("straight", rules.straight, length);
-    visit.optional("place", rules.place, length);
-    visit.optional("leg_pitch", rules.leg_pitch, length);
-    visit.optional("shim_step", rules.shim_step, length);
-    visit.optional("reach", rules.reach, length);
-    visit.optional("mark_min", rules.mark_min, minutes);
-    visit.optional("drill_min", rules.drill_min, minutes);
-    visit.optional("step_min", rules.step_min, minutes);
-    visit.optional("resin_min", rules.resin_min, minutes);
-    visit.optional("sealant_min", rules.sealant_min, minutes);
+    visit.optional("level_per_m", rules.level_per_m,
+                   length.told("Work may be out of level by this for each metre (house rule)"));
+    visit.optional("plumb_per_m", rules.plumb_per_m, length.told("And out of plumb (house rule)"));
+    visit.optional("straight", rules.straight, length.told("A front may be off a straight line by this (house rule)"));
+    visit.optional("place", rules.place, length.told("A thing may stand this far from where it should (house rule)"));
+    visit.optional("leg_pitch", rules.leg_pitch, length.told("Of a leg's thread: M10 coarse, ISO 261 (from memory)"));
+    visit.optional("shim_step", rules.shim_step, length.told("Thinnest packing at hand (house rule)"));
+    visit.optional("reach", rules.reach, length.told("Marked and drilled without taking a step (house rule)"));
+    visit.optional("mark_min", rules.mark_min, minutes.told("Minutes for a mark (house rule)"));
+    visit.optional("drill_min", rules.drill_min, minutes.told("For a hole (house rule)"));
+    visit.optional("step_min", rules.step_min, minutes.told("For any other step (house rule)"));
+    visit.optional("resin_min", rules.resin_min,
+                   minutes.told("Until resin bears, where its packet says no other (house rule)"));
+    visit.optional("sealant_min", rules.sealant_min,
+                   minutes.told("Until sealant or glue may be wetted or strained (house rule)"));
+    visit.optional("service_room", rules.service_room,
+                   length.told("Kept out round a place where a service answered (house rule)"));
+    visit.optional("same_hole", rules.same_hole, length.told("Nearer than this two holes are one (house rule)"));
 }
 
 void fields(auto& visit, Is<FeedRules> auto& rules) {
-    visit.optional("drop_most", rules.drop_most, Meaning{"a share", Range::fraction});
-    visit.optional("driver_share", rules.driver_share, Meaning{"a share", Range::fraction});
-    visit.optional("driver_watts", rules.driver_watts, Meaning{"a power", Range::more_than_zero});
-    visit.optional("amps_per_mm2", rules.amps_per_mm2, Meaning{"a current", Range::more_than_zero});
+    visit.optional("drop_most", rules.drop_most,
+                   Meaning{"a share", Range::fraction}.told("Of the voltage, at the farthest lamp (house rule)"));
+    visit.optional("driver_share", rules.driver_share,
+                   Meaning{"a share", Range::fraction}.told(
+                       "A driver is loaded to this share of its rating at most (house rule)"));
+    visit.optional("driver_watts", rules.driver_watts,
+                   Meaning{"a power", Range::more_than_zero}.told(
+                       "The largest driver that is taken; more is shared among several (house rule)"));
+    visit.optional("amps_per_mm2", rules.amps_per_mm2,
+                   Meaning{"a current", Range::more_than_zero}.told("A lead carries this much at most (house rule)"));
 }
 
 void fields(auto& visit, Is<HouseRules> auto& rules) {
     constexpr Meaning length{"a length", Range::more_than_zero};
     constexpr Meaning margin{"a margin", Range::not_negative};
     constexpr Meaning force{"a force", Range::more_than_zero};
-    visit.optional("spacing_good", rules.spacing_good, length);
-    visit.optional("spacing_most", rules.spacing_most, length);
-    visit.optional("spacing_least", rules.spacing_least, length);
-    visit.optional("inset_usual", rules.inset_usual, length);
-    visit.optional("inset_least", rules.inset_least, length);
-    visit.optional("overhang_most", rules.overhang_most, length);
-    visit.optional("arm_least_share", rules.arm_least_share, Meaning{"a share", Range::fraction});
-    visit.optional("arm_set_back", rules.arm_set_back, margin);
-    visit.optional("penetration_wanted", rules.penetration_wanted, length);
-    visit.optional("stud_wander", rules.stud_wander, margin);
-    visit.optional("shelf_screw_margin", rules.shelf_screw_margin, margin);
-    visit.optional("strip_corner", rules.strip_corner, margin);
-    visit.optional("lining_mass_most_kg", rules.lining_mass_most_kg, Meaning{"a mass", Range::more_than_zero});
-    visit.optional("lining_reach_most", rules.lining_reach_most, length);
-    visit.optional("lining_tension_most_n", rules.lining_tension_most_n, force);
-    visit.optional("lining_shear_share", rules.lining_shear_share, Meaning{"a share", Range::fraction});
-    visit.optional("accidental_n", rules.accidental_n, force);
-    visit.optional("accidental_below", rules.accidental_below, length);
-    visit.optional("display_kg_per_m", rules.display_kg_per_m, Meaning{"a load", Range::more_than_zero});
-    visit.optional("lining_pressure_n_per_mm2", rules.lining_pressure_n_per_mm2,
-                   Meaning{"a pressure", Range::more_than_zero});
-    visit.optional("overhang_difference", rules.overhang_difference, margin);
+    visit.optional("spacing_good", rules.spacing_good,
+                   length.told("32 in or less between brackets is good (common practice)"));
+    visit.optional("spacing_most", rules.spacing_most, length.told("36 in is the most (common practice)"));
+    visit.optional("spacing_least", rules.spacing_least,
+                   length.told("Nearer than this two brackets are one (house rule)"));
+    visit.optional("inset_usual", rules.inset_usual,
+                   length.told("End brackets 1 to 2 in from the ends (common practice)"));
+    visit.optional("inset_least", rules.inset_least, length.told("Common practice"));
+    visit.optional("overhang_most", rules.overhang_most,
+                   length.told("Beyond the last bracket where studs decide (house rule)"));
+    visit.optional("arm_least_share", rules.arm_least_share,
+                   Meaning{"a share", Range::fraction}.told("Of the shelf depth (common practice)"));
+    visit.optional("arm_set_back", rules.arm_set_back,
+                   margin.told("The arm is at least this much shorter than the depth (common practice)"));
+    visit.optional("penetration_wanted", rules.penetration_wanted, length.told("In the stud (common practice)"));
+    visit.optional("stud_wander", rules.stud_wander, margin.told("A drill wanders (house rule)"));
+    visit.optional("shelf_screw_margin", rules.shelf_screw_margin,
+                   margin.told("Between a screw's point and the shelf's top (house rule)"));
+    visit.optional("strip_corner", rules.strip_corner,
+                   margin.told("BS 7671 522.6 (from memory): along the ceiling and wall corners"));
+    visit.optional("lining_mass_most_kg", rules.lining_mass_most_kg,
+                   Meaning{"a mass", Range::more_than_zero}.told("An item wholly on lining (house rule)"));
+    visit.optional("lining_reach_most", rules.lining_reach_most, length.told("House rule"));
+    visit.optional("lining_tension_most_n", rules.lining_tension_most_n,
+                   force.told("Sustained, per anchor (house rule)"));
+    visit.optional("screw_root_share", rules.screw_root_share,
+                   Meaning{"a share", Range::fraction}.told(
+                       "Of a screw's diameter where its packet says no more; EN 1995-1-1: 0.6 to 0.75 (house rule)"));
+    visit.optional("lining_shear_share", rules.lining_shear_share,
+                   Meaning{"a share", Range::fraction}.told(
+                       "Of a plug's shear, where a lining other than plaster lets it bend (house rule)"));
+    visit.optional("accidental_n", rules.accidental_n,
+                   force.told("Leaning on the front edge of a shelf below accidental_below (house rule)"));
+    visit.optional("accidental_below", rules.accidental_below, length.told("House rule"));
+    visit.optional("display_kg_per_m", rules.display_kg_per_m,
+                   Meaning{"a load", Range::more_than_zero}.told("Ornaments, a light display (house rule)"));
+    visit.optional(
+        "lining_pressure_n_per_mm2", rules.lining_pressure_n_per_mm2,
+        Meaning{"a pressure", Range::more_than_zero}.told("What a lining bears under a bracket leg (house rule)"));
+    visit.optional("overhang_difference", rules.overhang_difference,
+                   margin.told("A difference seen by eye (house rule)"));
     visit.optional("sag_limit", rules.sag_limit);
-    visit.optional("strip_thin_wall", rules.strip_thin_wall, margin);
-    visit.optional("scan_margin", rules.scan_margin, margin);
-    visit.optional("laser_limit", rules.laser_limit, length);
+    visit.optional("strip_thin_wall", rules.strip_thin_wall,
+                   margin.told("BS 7671 522.6 (from memory): services of the far side count up to this"));
+    visit.optional("scan_margin", rules.scan_margin,
+                   margin.told("On either side of a detected cable or pipe (house rule)"));
+    visit.optional("laser_limit", rules.laser_limit,
+                   length.told("Limit of error of a laser measure, unless its sheet says otherwise (house rule)"));
+    visit.optional(
+        "pipe_strip", rules.pipe_strip,
+        Meaning{"a width", Range::more_than_zero}.told("Upright strip at each end of a radiator (house rule)"));
     visit.part("studs", rules.studs);
     visit.part("runs", rules.runs);
     visit.part("strips", rules.strips);

@@ -1,7 +1,6 @@
 #include "core/job/schema.hpp"
 
 #include <nlohmann/json.hpp>
-#include <string_view>
 
 #pragma GCC diagnostic push
 #pragma GCC diagnostic ignored "-Wall"
@@ -16,15 +15,12 @@
 #pragma GCC diagnostic pop
 
 namespace yes_square {
-namespace embedded {
-extern const std::string_view job_schema_json;
-}
 namespace {
 
 const valijson::Schema& schema() {
     static const valijson::Schema& parsed = []() -> const valijson::Schema& {
         static valijson::Schema made;
-        static const nlohmann::json text = nlohmann::json::parse(embedded::job_schema_json);
+        static const nlohmann::json text = nlohmann::json::parse(job_schema());
         const valijson::adapters::NlohmannJsonAdapter adapter{text};
         valijson::SchemaParser{}.populateSchema(adapter, made);
         return made;

@@ -4,10 +4,15 @@
 
 #include <nlohmann/json_fwd.hpp>
 #include <optional>
+#include <string>
 
 namespace yes_square {
 
-/// Holds a document against docs/schema/yesq-1.schema.json, which is compiled in. The reader's own messages are
+/// The JSON Schema of a job file, as `fields` names and describes the members: what docs/schema/yesq-1.schema.json is
+/// made from, by `yes-square-cli schema`.
+std::string job_schema();
+
+/// Holds a document against it. The reader's own messages are
 /// plainer and come first; this catches whatever the published schema forbids besides.
 std::optional<FileProblem> schema_problem(const nlohmann::json& document);
 

@@ -161,8 +161,19 @@ struct Fixture {
     bool operator==(const Fixture&) const = default;
 };
 
-using Holding =
-    std::variant<OnBrackets, OnStandards, OnHiddenBracket, OnHiddenRods, OnKeyholes, OnCleats, HookRail, Pole, Fixture>;
+/// A shallow board for pictures, with a lip along its front, screwed to the wall through a strip behind it. Strip and
+/// lip stand on the line of the board's underside.
+struct PictureLedge {
+    Length strip = 90_mm; ///< up the wall: high enough for somebody who leans on the lip
+    Length strip_thickness = 18_mm;
+    Length lip = 40_mm; ///< up
+    Length lip_thickness = 12_mm;
+    UnknownMembers unknown = {};
+    bool operator==(const PictureLedge&) const = default;
+};
+
+using Holding = std::variant<OnBrackets, OnStandards, OnHiddenBracket, OnHiddenRods, OnKeyholes, OnCleats, HookRail,
+                             Pole, Fixture, PictureLedge>;
 
 struct Shelf {
     std::string id;
@@ -192,11 +203,6 @@ struct Shelf {
     /// Top of a tier, counted from the highest as 0.
     Length top_of(int tier) const { return height - tier * rise; }
     Length lowest_underside() const { return top_of(tiers - 1) - thickness; }
-
-    template <class How>
-    const How* held() const {
-        return std::get_if<How>(&holding);
-    }
 };
 
 } // namespace yes_square

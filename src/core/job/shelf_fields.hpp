@@ -6,129 +6,172 @@
 namespace yes_square {
 
 void fields(auto& visit, Is<PlateHole> auto& hole) {
-    visit.required("across", hole.across, Meaning{"a distance from the left end", Range::not_negative});
-    visit.required("down", hole.down, Meaning{"a distance from the top", Range::not_negative});
+    visit.required("across", hole.across,
+                   Meaning{"a distance from the left end", Range::not_negative}.told("From the plate's left end"));
+    visit.required("down", hole.down,
+                   Meaning{"a distance from the top", Range::not_negative}.told("From its top edge"));
     visit.optional("must", hole.must);
 }
 
 void fields(auto& visit, Is<Plate> auto& plate) {
     constexpr Meaning size{"a size", Range::more_than_zero};
-    visit.required("width", plate.width, size);
-    visit.required("height", plate.height, size);
-    visit.optional("thickness", plate.thickness, size);
-    visit.optional("hole_diameter", plate.hole_diameter, Meaning{"a hole diameter", Range::more_than_zero});
+    visit.required("width", plate.width, size.told("Width"));
+    visit.required("height", plate.height, size.told("Height"));
+    visit.optional("thickness", plate.thickness, size.told("Thickness at the holes"));
+    visit.optional("hole_diameter", plate.hole_diameter,
+                   Meaning{"a hole diameter", Range::more_than_zero}.told("Hole"));
     visit.list("holes", plate.holes);
-    visit.maybe("rating_n", plate.rating_n, Meaning{"a rating", Range::more_than_zero});
+    visit.maybe("rating_n", plate.rating_n,
+                Meaning{"a rating", Range::more_than_zero}.told("The maker's greatest load, N"));
 }
 
 void fields(auto& visit, Is<Lip> auto& lip) {
     visit.required("material", lip.material);
-    visit.required("breadth", lip.breadth, Meaning{"a breadth", Range::more_than_zero});
-    visit.required("height", lip.height, Meaning{"a height", Range::more_than_zero});
+    visit.required("breadth", lip.breadth, Meaning{"a breadth", Range::more_than_zero}.told("Front to back"));
+    visit.required("height", lip.height, Meaning{"a height", Range::more_than_zero}.told("Height"));
 }
 
 void fields(auto& visit, Is<Goods> auto& goods) {
     visit.optional("name", goods.name);
-    visit.required("from", goods.from, Meaning{"a distance from the left end", Range::not_negative});
-    visit.required("to", goods.to, Meaning{"a distance from the left end", Range::not_negative});
-    visit.required("kg", goods.kg, Meaning{"a mass", Range::not_negative});
+    visit.required("from", goods.from,
+                   Meaning{"a distance from the left end", Range::not_negative}.told("From the shelf's left end"));
+    visit.required("to", goods.to,
+                   Meaning{"a distance from the left end", Range::not_negative}.told(
+                       "To, from its left end; no more than from: at one place"));
+    visit.required("kg", goods.kg, Meaning{"a mass", Range::not_negative}.told("All of it, kg"));
 }
 
 void fields(auto& visit, Is<OnBrackets> auto& how) {
-    visit.optional("leg_up", how.leg_up);
+    visit.optional("leg_up", how.leg_up, Meaning{"yes or no", Range::any, "Leg up, over the board"});
 }
 
 void fields(auto& visit, Is<OnStandards> auto& how) {
-    constexpr Meaning size{"a size", Range::more_than_zero};
-    constexpr Meaning place{"a distance", Range::not_negative};
-    visit.optional("standard", how.standard, size);
-    visit.optional("slot_pitch", how.slot_pitch, size);
-    visit.optional("first_slot", how.first_slot, place);
-    visit.optional("top_over", how.top_over, place);
-    visit.optional("thickness", how.thickness, size);
-    visit.optional("width", how.width, size);
-    visit.optional("hole_diameter", how.hole_diameter, size);
-    visit.optional("hole_every", how.hole_every, size);
-    visit.optional("first_hole", how.first_hole, place);
+    constexpr auto size = [](std::string_view label) { return Meaning{"a size", Range::more_than_zero, label}; };
+    constexpr auto place = [](std::string_view label) { return Meaning{"a distance", Range::not_negative, label}; };
+    visit.optional("standard", how.standard, size("Upright").told("Length of an upright"));
+    visit.optional("slot_pitch", how.slot_pitch, size("Slots every").told("Pitch of the slots"));
+    visit.optional("first_slot", how.first_slot, place("First slot down").told("Below the upright's top"));
+    visit.optional("top_over", how.top_over,
+                   place("Top over the board").told("Upright's top over the highest board's underside"));
+    visit.optional("thickness", how.thickness, size("Upright's steel, thick").told("Steel at the screws"));
+    visit.optional("width", how.width, size("Upright, wide").told("Width"));
+    visit.optional("hole_diameter", how.hole_diameter, size("Its holes, wide").told("Hole"));
+    visit.optional("hole_every", how.hole_every, size("Screws every").told("Pitch of the holes"));
+    visit.optional("first_hole", how.first_hole, place("First screw down").told("Below the upright's top"));
 }
 
 void fields(auto& visit, Is<OnHiddenBracket> auto& how) {
     visit.part("plate", how.plate);
-    visit.optional("offset", how.offset, Meaning{"a distance", Range::not_negative});
-    visit.optional("down", how.down, Meaning{"a distance", Range::not_negative});
-    visit.optional("retaining_screws", how.retaining_screws, Meaning{"a number of screws", Range::not_negative});
+    visit.optional(
+        "offset", how.offset,
+        Meaning{"a distance", Range::not_negative, "Offset inside"}.told("From the shelf's left end to the plate's"));
+    visit.optional("down", how.down,
+                   Meaning{"a distance", Range::not_negative, "Its top below the shelf's"}.told(
+                       "From the shelf's top to the plate's top edge"));
+    visit.optional("retaining_screws", how.retaining_screws,
+                   Meaning{"a number of screws", Range::not_negative, "Retaining screws"});
 }
 
 void fields(auto& visit, Is<OnHiddenRods> auto& how) {
-    constexpr Meaning size{"a size", Range::more_than_zero};
-    visit.optional("diameter", how.diameter, size);
-    visit.optional("in_wall", how.in_wall, size);
-    visit.optional("in_shelf", how.in_shelf, size);
-    visit.optional("resin", how.resin);
+    visit.optional("diameter", how.diameter, Meaning{"a size", Range::more_than_zero, "Rods, thick"}.told("Diameter"));
+    visit.optional("in_wall", how.in_wall,
+                   Meaning{"a size", Range::more_than_zero, "In the wall"}.told("Beyond the lining"));
+    visit.optional("in_shelf", how.in_shelf,
+                   Meaning{"a size", Range::more_than_zero, "In the shelf"}.told("Out of the wall's face"));
+    visit.optional("resin", how.resin, Meaning{"yes or no", Range::any, "Set in resin"});
 }
 
 void fields(auto& visit, Is<OnKeyholes> auto& how) {
     visit.part("plate", how.plate);
-    visit.optional("lip", how.lip, Meaning{"a distance", Range::not_negative});
-    visit.optional("slot", how.slot, Meaning{"a height", Range::not_negative});
+    visit.optional("lip", how.lip,
+                   Meaning{"a distance", Range::not_negative, "Heads stand proud"}.told("Heads stand this proud"));
+    visit.optional("slot", how.slot,
+                   Meaning{"a height", Range::not_negative, "Slots, long"}.told("The shelf rises this much"));
 }
 
 void fields(auto& visit, Is<OnCleats> auto& how) {
-    constexpr Meaning size{"a size", Range::more_than_zero};
-    visit.optional("left", how.left);
-    visit.optional("back", how.back);
-    visit.optional("right", how.right);
-    visit.optional("breadth", how.breadth, size);
-    visit.optional("thickness", how.thickness, size);
-    visit.optional("wood", how.wood);
-    visit.optional("screws", how.screws, Meaning{"a number of screws", Range::more_than_zero});
-    visit.optional("left_leans", how.left_leans, Meaning{"a distance", Range::any});
-    visit.optional("right_leans", how.right_leans, Meaning{"a distance", Range::any});
+    visit.optional("left", how.left, Meaning{"yes or no", Range::any, "Strip on the left"});
+    visit.optional("back", how.back, Meaning{"yes or no", Range::any, "Strip at the back"});
+    visit.optional("right", how.right, Meaning{"yes or no", Range::any, "Strip on the right"});
+    visit.optional("breadth", how.breadth, Meaning{"a size", Range::more_than_zero, "Strips, up"}.told("Up the wall"));
+    visit.optional("thickness", how.thickness,
+                   Meaning{"a size", Range::more_than_zero, "Strips, thick"}.told("Out of it"));
+    visit.optional("wood", how.wood, Meaning{"a wood", Range::any, "Strips of"});
+    visit.optional("screws", how.screws, Meaning{"a number of screws", Range::more_than_zero, "Screws in a side"});
+    visit.optional(
+        "left_leans", how.left_leans,
+        Meaning{"a distance", Range::any, "Left wall leans in"}.told("Left wall's front end right of square"));
+    visit.optional(
+        "right_leans", how.right_leans,
+        Meaning{"a distance", Range::any, "Right wall leans in"}.told("Right wall's front end left of square"));
 }
 
 void fields(auto& visit, Is<HookRail> auto& how) {
-    visit.optional("board", how.board, Meaning{"a thickness", Range::more_than_zero});
-    visit.optional("hooks", how.hooks, Meaning{"a number of hooks", Range::more_than_zero});
-    visit.optional("kg_per_hook", how.kg_per_hook, Meaning{"a mass", Range::not_negative});
+    visit.optional("board", how.board, Meaning{"a thickness", Range::more_than_zero, "Rail, thick"}.told("Thickness"));
+    visit.optional("hooks", how.hooks, Meaning{"a number of hooks", Range::more_than_zero, "Hooks"});
+    visit.optional("kg_per_hook", how.kg_per_hook,
+                   Meaning{"a mass", Range::not_negative, "On each hook", "kg"}.told("kg on each hook"));
 }
 
 void fields(auto& visit, Is<Pole> auto& how) {
-    visit.optional("stuff", how.stuff);
-    visit.optional("wall", how.wall, Meaning{"a thickness", Range::not_negative});
-    visit.optional("plate", how.plate, Meaning{"a height", Range::more_than_zero});
-    visit.optional("hole_diameter", how.hole_diameter, Meaning{"a hole diameter", Range::more_than_zero});
+    visit.optional("stuff", how.stuff, Meaning{"a material", Range::any, "Pole of"});
+    visit.optional("wall", how.wall,
+                   Meaning{"a thickness", Range::not_negative, "Wall of the tube"}.told("Of a tube; 0: solid"));
+    visit.optional(
+        "plate", how.plate,
+        Meaning{"a height", Range::more_than_zero, "Bracket plate, high"}.told("Height of a bracket's plate"));
+    visit.optional("hole_diameter", how.hole_diameter,
+                   Meaning{"a hole diameter", Range::more_than_zero, "Its holes, wide"}.told("Hole"));
 }
 
 void fields(auto& visit, Is<Fixture> auto& how) {
     visit.part("plate", how.plate);
-    visit.optional("mass_kg", how.mass_kg, Meaning{"a mass", Range::not_negative});
-    visit.optional("contents_kg", how.contents_kg, Meaning{"a mass", Range::not_negative});
-    visit.optional("leaned_n", how.leaned_n, Meaning{"a force", Range::not_negative});
+    visit.optional("mass_kg", how.mass_kg, Meaning{"a mass", Range::not_negative, "Weighs", "kg"}.told("kg"));
+    visit.optional("contents_kg", how.contents_kg,
+                   Meaning{"a mass", Range::not_negative, "With in it", "kg"}.told("kg"));
+    visit.optional("leaned_n", how.leaned_n,
+                   Meaning{"a force", Range::not_negative, "Leaned on with", "N"}.told("N on its front edge"));
+}
+
+void fields(auto& visit, Is<PictureLedge> auto& how) {
+    visit.optional("strip", how.strip, Meaning{"a height", Range::more_than_zero, "Strip behind, up the wall"});
+    visit.optional("strip_thickness", how.strip_thickness,
+                   Meaning{"a thickness", Range::more_than_zero, "Strip, thick"});
+    visit.optional("lip", how.lip, Meaning{"a height", Range::more_than_zero, "Lip, up"});
+    visit.optional("lip_thickness", how.lip_thickness, Meaning{"a thickness", Range::more_than_zero, "Lip, thick"});
 }
 
 template <>
 inline constexpr std::array<std::string_view, std::variant_size_v<Holding>> kind_names<Holding>{
-    "brackets", "standards", "hidden_bracket", "hidden_rods", "keyholes", "cleats", "hook_rail", "pole", "fixture"};
+    "brackets", "standards", "hidden_bracket", "hidden_rods", "keyholes",
+    "cleats",   "hook_rail", "pole",           "fixture",     "picture_ledge"};
 
 void fields(auto& visit, Is<Shelf> auto& shelf) {
     visit.required("id", shelf.id);
     visit.required("name", shelf.name);
-    visit.required("left", shelf.left, Meaning{"a distance from the reference end", Range::any});
-    visit.required("height", shelf.height, Meaning{"a height", Range::any});
-    visit.required("length", shelf.length, Meaning{"a length", Range::more_than_zero});
-    visit.required("depth", shelf.depth, Meaning{"a depth", Range::more_than_zero});
-    visit.required("thickness", shelf.thickness, Meaning{"a thickness", Range::more_than_zero});
+    visit.required("left", shelf.left,
+                   Meaning{"a distance from the reference end", Range::any}.told("Left end from the reference end"));
+    visit.required("height", shelf.height, Meaning{"a height", Range::any}.told("Top above the datum"));
+    visit.required("length", shelf.length, Meaning{"a length", Range::more_than_zero}.told("Length"));
+    visit.required("depth", shelf.depth, Meaning{"a depth", Range::more_than_zero}.told("Depth"));
+    visit.required("thickness", shelf.thickness, Meaning{"a thickness", Range::more_than_zero}.told("Thickness"));
     visit.required("material", shelf.material);
     visit.required("load", shelf.load.kind);
-    visit.optional("own_load_kg_per_m", shelf.load.own_kg_per_m, Meaning{"a load", Range::not_negative});
-    visit.optional("bracket", shelf.bracket);
+    visit.optional("own_load_kg_per_m", shelf.load.own_kg_per_m,
+                   Meaning{"a load", Range::not_negative}.told("Load when load is own, kg/m"));
+    visit.optional("bracket", shelf.bracket,
+                   Meaning{}.told("id of a bracket in the catalogue; empty: the program chooses"));
     visit.optional("school", shelf.school);
     visit.optional("extra_brackets", shelf.extra_brackets, Meaning{"a number of brackets", Range::not_negative});
     visit.maybe_one_of("held_by", shelf.holding);
-    visit.lengths("joints", shelf.joints, Meaning{"a distance from the left end", Range::more_than_zero});
-    visit.lengths("hangers", shelf.hangers, Meaning{"a distance from the left end", Range::more_than_zero});
+    visit.lengths("joints", shelf.joints,
+                  Meaning{"a distance from the left end", Range::more_than_zero}.told("A joint, from the left end"));
+    visit.lengths("hangers", shelf.hangers,
+                  Meaning{"a distance from the left end", Range::more_than_zero}.told(
+                      "A hanger from the ceiling, from the left end"));
     visit.optional("tiers", shelf.tiers, Meaning{"a number of shelves", Range::more_than_zero});
-    visit.optional("rise", shelf.rise, Meaning{"a height", Range::not_negative});
+    visit.optional("rise", shelf.rise,
+                   Meaning{"a height", Range::not_negative}.told("From one tier's top to the next's"));
     visit.maybe_part("lip", shelf.lip);
     visit.list("goods", shelf.goods);
 }

@@ -9,94 +9,123 @@ namespace yes_square {
 void fields(auto& visit, Is<Bay> auto& bay) {
     visit.required("id", bay.id);
     visit.required("kind", bay.kind);
-    visit.optional("width", bay.width, Meaning{"a width", Range::not_negative});
+    visit.optional("width", bay.width,
+                   Meaning{"a width", Range::not_negative}.told("Between its panels; 0: by the policy"));
     visit.optional("garment", bay.garment);
-    visit.optional("garments", bay.garments, Meaning{"a number of garments", Range::not_negative});
-    visit.optional("loose", bay.loose, Meaning{"a number of shelves", Range::not_negative});
+    visit.optional("garments", bay.garments,
+                   Meaning{"a number of garments", Range::not_negative}.told("To hang in it"));
+    visit.optional(
+        "loose", bay.loose,
+        Meaning{"a number of shelves", Range::not_negative}.told("Shelves on pins; of a drawer bay: drawers"));
     visit.optional("load", bay.load.kind);
-    visit.optional("own_load_kg_per_m", bay.load.own_kg_per_m, Meaning{"a load", Range::not_negative});
-    visit.optional("rod", bay.rod, Meaning{"a height", Range::not_negative});
-    visit.optional("low_rod", bay.low_rod, Meaning{"a height", Range::not_negative});
-    visit.optional("drawer_height", bay.drawer_height, Meaning{"a height", Range::more_than_zero});
+    visit.optional("own_load_kg_per_m", bay.load.own_kg_per_m,
+                   Meaning{"a load", Range::not_negative}.told("Load when load is own, kg/m"));
+    visit.optional(
+        "rod", bay.rod,
+        Meaning{"a height", Range::not_negative}.told("Middle of the rod above the foot, the upper of two; 0: usual"));
+    visit.optional("low_rod", bay.low_rod, Meaning{"a height", Range::not_negative}.told("Of the lower rod; 0: usual"));
+    visit.optional("drawer_height", bay.drawer_height,
+                   Meaning{"a height", Range::more_than_zero}.told("Of one drawer"));
     visit.optional("door", bay.door);
 }
 
 void fields(auto& visit, Is<PanelReading> auto& reading) {
-    visit.required("panel", reading.panel, Meaning{"a panel's number", Range::more_than_zero});
-    visit.required("off", reading.off, Meaning{"a distance", Range::not_negative});
-    visit.optional("over", reading.over, Meaning{"a length", Range::more_than_zero});
+    visit.required("panel", reading.panel,
+                   Meaning{"a panel's number", Range::more_than_zero}.told("Counted from the left, from 1"));
+    visit.required("off", reading.off,
+                   Meaning{"a distance", Range::not_negative}.told("Under or behind one end of the level"));
+    visit.optional("over", reading.over, Meaning{"a length", Range::more_than_zero}.told("Of the level"));
     visit.optional("top_to_right", reading.top_to_right);
 }
 
 void fields(auto& visit, Is<StorageSystem> auto& system) {
     visit.required("id", system.id);
     visit.required("name", system.name);
-    visit.required("left", system.left, Meaning{"a distance from the reference end", Range::any});
-    visit.required("width", system.width, Meaning{"a width", Range::more_than_zero});
-    visit.optional("depth", system.depth, Meaning{"a depth", Range::more_than_zero});
-    visit.optional("panel_height", system.panel_height, Meaning{"a height", Range::more_than_zero});
-    visit.optional("panel", system.panel, Meaning{"a thickness", Range::more_than_zero});
+    visit.required("left", system.left,
+                   Meaning{"a distance from the reference end", Range::any}.told("Outer face of the first panel"));
+    visit.required("width", system.width, Meaning{"a width", Range::more_than_zero}.told("Over all"));
+    visit.optional("depth", system.depth, Meaning{"a depth", Range::more_than_zero}.told("Depth"));
+    visit.optional("panel_height", system.panel_height,
+                   Meaning{"a height", Range::more_than_zero}.told("Of the panels"));
+    visit.optional("panel", system.panel, Meaning{"a thickness", Range::more_than_zero}.told("Of panels and shelves"));
     visit.optional("material", system.material);
     visit.optional("hung", system.hung);
-    visit.optional("top", system.top, Meaning{"a height", Range::any});
+    visit.optional("top", system.top,
+                   Meaning{"a height", Range::any}.told("Of the panels of a hung system, above the datum"));
     visit.optional("widths", system.widths);
-    visit.optional("cleat_breadth", system.cleat_breadth, Meaning{"a breadth", Range::more_than_zero});
-    visit.optional("cleat_thickness", system.cleat_thickness, Meaning{"a thickness", Range::more_than_zero});
+    visit.optional("cleat_breadth", system.cleat_breadth,
+                   Meaning{"a breadth", Range::more_than_zero}.told("Up the wall"));
+    visit.optional("cleat_thickness", system.cleat_thickness,
+                   Meaning{"a thickness", Range::more_than_zero}.told("Out of it"));
     visit.optional("cleat_wood", system.cleat_wood);
     visit.optional("rod_stuff", system.rod_stuff);
-    visit.optional("rod_diameter", system.rod_diameter, Meaning{"a diameter", Range::more_than_zero});
-    visit.optional("rod_wall", system.rod_wall, Meaning{"a thickness", Range::not_negative});
-    visit.optional("end_cup", system.end_cup, Meaning{"a thickness", Range::not_negative});
-    visit.optional("first_hole", system.first_hole, Meaning{"a height", Range::not_negative});
-    visit.optional("crew", system.crew, Meaning{"a number of persons", Range::more_than_zero});
+    visit.optional("rod_diameter", system.rod_diameter, Meaning{"a diameter", Range::more_than_zero}.told("Outside"));
+    visit.optional("rod_wall", system.rod_wall,
+                   Meaning{"a thickness", Range::not_negative}.told("Of a tube; 0: solid"));
+    visit.optional("end_cup", system.end_cup,
+                   Meaning{"a thickness", Range::not_negative}.told("A rod is this much shorter at either end"));
+    visit.optional("first_hole", system.first_hole,
+                   Meaning{"a height", Range::not_negative}.told("For shelf pins, above the foot"));
+    visit.optional("crew", system.crew, Meaning{"a number of persons", Range::more_than_zero}.told("Persons"));
     visit.optional("children", system.children);
     visit.list("bays", system.bays);
     visit.list("readings", system.readings);
 }
 
 void fields(auto& visit, Is<Drawer> auto& drawer) {
-    visit.required("top", drawer.top, Meaning{"a height", Range::more_than_zero});
-    visit.required("reach", drawer.reach, Meaning{"a distance", Range::not_negative});
-    visit.optional("height", drawer.height, Meaning{"a height", Range::more_than_zero});
-    visit.optional("mass_kg", drawer.mass_kg, Meaning{"a mass", Range::not_negative});
-    visit.maybe("load_kg", drawer.load_kg, Meaning{"a mass", Range::not_negative});
+    visit.required("top", drawer.top,
+                   Meaning{"a height", Range::more_than_zero}.told("Upper edge of its front above the floor"));
+    visit.required("reach", drawer.reach,
+                   Meaning{"a distance", Range::not_negative}.told("Its front stands this far out when open"));
+    visit.optional("height", drawer.height, Meaning{"a height", Range::more_than_zero}.told("Height"));
+    visit.optional("mass_kg", drawer.mass_kg, Meaning{"a mass", Range::not_negative}.told("Empty, kg"));
+    visit.maybe("load_kg", drawer.load_kg, Meaning{"a mass", Range::not_negative}.told("In it; none: by its size, kg"));
 }
 
 void fields(auto& visit, Is<Restraint> auto& how) {
     visit.required("kind", how.kind);
-    visit.optional("number", how.number, Meaning{"a number of places", Range::more_than_zero});
-    visit.optional("down", how.down, Meaning{"a distance", Range::not_negative});
-    visit.optional("through", how.through, Meaning{"a thickness", Range::not_negative});
+    visit.optional("number", how.number, Meaning{"a number of places", Range::more_than_zero}.told("Of places"));
+    visit.optional("down", how.down, Meaning{"a distance", Range::not_negative}.told("Of its fixings below the top"));
+    visit.optional("through", how.through,
+                   Meaning{"a thickness", Range::not_negative}.told("Wood its screws pass through"));
     visit.optional("wood", how.wood);
     visit.optional("in_lining", how.in_lining);
     visit.maybe("gauge", how.gauge, Meaning{"a gauge", Range::any});
-    visit.optional("screw_length", how.screw_length, Meaning{"a length", Range::not_negative});
-    visit.maybe("rating_n", how.rating_n, Meaning{"a rating", Range::more_than_zero});
-    visit.optional("strap_out", how.strap_out, Meaning{"a distance", Range::more_than_zero});
-    visit.optional("strap_rise", how.strap_rise, Meaning{"a distance", Range::not_negative});
+    visit.optional("screw_length", how.screw_length,
+                   Meaning{"a length", Range::not_negative}.told("Of that screw; 0: the program chooses"));
+    visit.maybe("rating_n", how.rating_n, Meaning{"a rating", Range::more_than_zero}.told("The maker's, of one, N"));
+    visit.optional("strap_out", how.strap_out,
+                   Meaning{"a distance", Range::more_than_zero}.told("A strap's ends, out of the wall"));
+    visit.optional("strap_rise", how.strap_rise, Meaning{"a distance", Range::not_negative}.told("And up or down it"));
 }
 
 void fields(auto& visit, Is<Piece> auto& piece) {
     visit.required("id", piece.id);
     visit.required("name", piece.name);
     visit.required("kind", piece.kind);
-    visit.required("left", piece.left, Meaning{"a distance from the reference end", Range::any});
-    visit.required("width", piece.width, Meaning{"a width", Range::more_than_zero});
-    visit.required("height", piece.height, Meaning{"a height", Range::more_than_zero});
-    visit.required("depth", piece.depth, Meaning{"a depth", Range::more_than_zero});
-    visit.required("mass_kg", piece.mass_kg, Meaning{"a mass", Range::not_negative});
-    visit.maybe("centre_up", piece.centre_up, Meaning{"a height", Range::more_than_zero});
-    visit.maybe("centre_back", piece.centre_back, Meaning{"a distance", Range::not_negative});
-    visit.optional("feet_back", piece.feet_back, Meaning{"a distance", Range::not_negative});
+    visit.required("left", piece.left, Meaning{"a distance from the reference end", Range::any}.told("Left side"));
+    visit.required("width", piece.width, Meaning{"a width", Range::more_than_zero}.told("Width"));
+    visit.required("height", piece.height, Meaning{"a height", Range::more_than_zero}.told("Height"));
+    visit.required("depth", piece.depth, Meaning{"a depth", Range::more_than_zero}.told("Depth"));
+    visit.required("mass_kg", piece.mass_kg, Meaning{"a mass", Range::not_negative}.told("All of it, empty, kg"));
+    visit.maybe("centre_up", piece.centre_up,
+                Meaning{"a height", Range::more_than_zero}.told("Of its centre of gravity; none: half its height"));
+    visit.maybe("centre_back", piece.centre_back,
+                Meaning{"a distance", Range::not_negative}.told("Behind its front; none: half its depth"));
+    visit.optional("feet_back", piece.feet_back,
+                   Meaning{"a distance", Range::not_negative}.told("Front feet behind its front"));
     visit.list("drawers", piece.drawers);
     visit.optional("one_at_a_time", piece.one_at_a_time);
-    visit.optional("doors", piece.doors, Meaning{"a number of doors", Range::not_negative});
-    visit.optional("door_kg", piece.door_kg, Meaning{"a mass", Range::not_negative});
-    visit.optional("top_load_kg", piece.top_load_kg, Meaning{"a mass", Range::not_negative});
-    visit.optional("contents_kg", piece.contents_kg, Meaning{"a mass", Range::not_negative});
+    visit.optional("doors", piece.doors, Meaning{"a number of doors", Range::not_negative}.told("Doors"));
+    visit.optional("door_kg", piece.door_kg, Meaning{"a mass", Range::not_negative}.told("Of one, kg"));
+    visit.optional("top_load_kg", piece.top_load_kg, Meaning{"a mass", Range::not_negative}.told("On its top, kg"));
+    visit.optional("contents_kg", piece.contents_kg, Meaning{"a mass", Range::not_negative}.told("On its shelves, kg"));
     visit.optional("floor", piece.floor);
-    visit.optional("floor_falls", piece.floor_falls, Meaning{"a fall", Range::any});
-    visit.optional("gap", piece.gap, Meaning{"a gap", Range::not_negative});
+    visit.optional("floor_falls", piece.floor_falls,
+                   Meaning{"a fall", Range::any}.told("Towards the room, over its depth"));
+    visit.optional(
+        "gap", piece.gap,
+        Meaning{"a gap", Range::not_negative}.told("Between its back and the wall; 0: a skirting keeps it off"));
     visit.optional("children", piece.children);
     visit.part("restraint", piece.restraint);
 }
@@ -104,43 +133,55 @@ void fields(auto& visit, Is<Piece> auto& piece) {
 void fields(auto& visit, Is<WallBox> auto& box) {
     visit.required("id", box.id);
     visit.required("name", box.name);
-    visit.required("left", box.left, Meaning{"a distance from the reference end", Range::any});
-    visit.required("top", box.top, Meaning{"a height", Range::any});
-    visit.required("width", box.width, Meaning{"a width", Range::more_than_zero});
-    visit.required("height", box.height, Meaning{"a height", Range::more_than_zero});
-    visit.required("depth", box.depth, Meaning{"a depth", Range::more_than_zero});
-    visit.optional("side", box.side, Meaning{"a thickness", Range::more_than_zero});
+    visit.required("left", box.left, Meaning{"a distance from the reference end", Range::any}.told("Left side"));
+    visit.required("top", box.top, Meaning{"a height", Range::any}.told("Above the datum"));
+    visit.required("width", box.width, Meaning{"a width", Range::more_than_zero}.told("Width"));
+    visit.required("height", box.height, Meaning{"a height", Range::more_than_zero}.told("Height"));
+    visit.required("depth", box.depth, Meaning{"a depth", Range::more_than_zero}.told("Depth"));
+    visit.optional("side", box.side, Meaning{"a thickness", Range::more_than_zero}.told("Of its boards"));
     visit.optional("material", box.material);
-    visit.optional("shelves", box.shelves, Meaning{"a number of shelves", Range::not_negative});
+    visit.optional("shelves", box.shelves,
+                   Meaning{"a number of shelves", Range::not_negative}.told("Between top and bottom"));
     visit.optional("joint", box.joint);
-    visit.optional("housing", box.housing, Meaning{"a depth", Range::not_negative});
-    visit.optional("clearance", box.clearance, Meaning{"a clearance", Range::not_negative});
+    visit.optional("housing", box.housing, Meaning{"a depth", Range::not_negative}.told("Of a housing"));
+    visit.optional("clearance", box.clearance,
+                   Meaning{"a clearance", Range::not_negative}.told("At each end of a part in its housing"));
     visit.optional("back", box.back);
-    visit.optional("back_thickness", box.back_thickness, Meaning{"a thickness", Range::more_than_zero});
-    visit.optional("rebate", box.rebate, Meaning{"a depth", Range::not_negative});
+    visit.optional("back_thickness", box.back_thickness,
+                   Meaning{"a thickness", Range::more_than_zero}.told("Of the back"));
+    visit.optional("rebate", box.rebate, Meaning{"a depth", Range::not_negative}.told("Of a side's depth"));
     visit.optional("back_material", box.back_material);
     visit.optional("back_screwed", box.back_screwed);
-    visit.optional("rail_thickness", box.rail_thickness, Meaning{"a thickness", Range::not_negative});
+    visit.optional("rail_thickness", box.rail_thickness,
+                   Meaning{"a thickness", Range::not_negative}.told("Of a strip under top and bottom; 0: none"));
     visit.optional("load", box.load.kind);
-    visit.optional("own_load_kg_per_m", box.load.own_kg_per_m, Meaning{"a load", Range::not_negative});
-    visit.maybe("diagonal_rising", box.diagonal_rising, Meaning{"a diagonal", Range::more_than_zero});
-    visit.maybe("diagonal_falling", box.diagonal_falling, Meaning{"a diagonal", Range::more_than_zero});
+    visit.optional("own_load_kg_per_m", box.load.own_kg_per_m,
+                   Meaning{"a load", Range::not_negative}.told("Load when load is own, kg/m"));
+    visit.maybe("diagonal_rising", box.diagonal_rising,
+                Meaning{"a diagonal", Range::more_than_zero}.told("Bottom left to top right, as measured"));
+    visit.maybe("diagonal_falling", box.diagonal_falling,
+                Meaning{"a diagonal", Range::more_than_zero}.told("Top left to bottom right"));
 }
 
 void fields(auto& visit, Is<HungCabinet> auto& hung) {
     visit.required("id", hung.id);
     visit.part("unit", hung.unit);
-    visit.required("left", hung.left, Meaning{"a distance from the reference end", Range::any});
-    visit.required("top", hung.top, Meaning{"a height", Range::any});
-    visit.optional("top_screws", hung.top_screws, Meaning{"a number of screws", Range::not_negative});
-    visit.optional("bottom_screws", hung.bottom_screws, Meaning{"a number of screws", Range::not_negative});
-    visit.optional("back_screws", hung.back_screws, Meaning{"a number of screws", Range::not_negative});
-    visit.optional("stray_screws", hung.stray_screws, Meaning{"a number of screws", Range::not_negative});
-    visit.optional("studs", hung.studs, Meaning{"a number of studs", Range::not_negative});
+    visit.required("left", hung.left, Meaning{"a distance from the reference end", Range::any}.told("Left side"));
+    visit.required("top", hung.top, Meaning{"a height", Range::any}.told("Above the datum"));
+    visit.optional("top_screws", hung.top_screws,
+                   Meaning{"a number of screws", Range::not_negative}.told("Through the top rail"));
+    visit.optional("bottom_screws", hung.bottom_screws,
+                   Meaning{"a number of screws", Range::not_negative}.told("Through the bottom rail"));
+    visit.optional("back_screws", hung.back_screws,
+                   Meaning{"a number of screws", Range::not_negative}.told("Through the back alone"));
+    visit.optional("stray_screws", hung.stray_screws,
+                   Meaning{"a number of screws", Range::not_negative}.told("In nothing but lining"));
+    visit.optional("studs", hung.studs,
+                   Meaning{"a number of studs", Range::not_negative}.told("That its rail screws are in"));
     visit.optional("joined_left", hung.joined_left);
     visit.optional("joined_right", hung.joined_right);
     visit.maybe("gauge", hung.gauge, Meaning{"a gauge", Range::any});
-    visit.optional("screw_length", hung.screw_length, Meaning{"a length", Range::not_negative});
+    visit.optional("screw_length", hung.screw_length, Meaning{"a length", Range::not_negative}.told("0: not known"));
     visit.optional("broad_heads", hung.broad_heads);
 }
 

@@ -191,8 +191,8 @@ private:
 
     void wish_missed(std::size_t node, const SolvedHeights& solved) {
         const Length by = absolute(*wanted_[node] - solved.z[node]);
-        Check check{CheckCode::line_not_as_wanted,
-                    Severity::note,
+        Check check{checks::line_not_as_wanted,
+                    checks::line_not_as_wanted.severity(),
                     {"{0} was pulled to {1}; what hangs on it puts it at {2}, {3} off",
                      {names_[node], quantity(*wanted_[node]), quantity(solved.z[node]), quantity(by)}},
                     quantity(by),
@@ -208,8 +208,8 @@ private:
         std::string fighting;
         for (const std::size_t i : conflict.relations)
             fighting += (fighting.empty() ? "" : "; ") + words_of(relations_[i]);
-        Check check{CheckCode::lines_conflict,
-                    Severity::error,
+        Check check{checks::lines_conflict,
+                    checks::lines_conflict.severity(),
                     {"These heights fight by {0}: {1}. The lines are drawn without \"{2}\"",
                      {quantity(conflict.amount), fighting, words_of(relations_[conflict.dropped])}},
                     quantity(conflict.amount),
@@ -235,11 +235,11 @@ private:
 
     void begin_with_usual() {
         Check& bare = found_.checks.emplace_back(
-            Check{CheckCode::lines_missing,
+            Check{checks::lines_missing,
                   Severity::error,
                   {"{0} has cabinets and no lines yet: they stand on one another, on the floor", {room_.name}}});
-        const HouseLines house = house_lines(unit_, rules_);
-        bare.cures.push_back({{"Take the usual heights"}, TakeLines{room_.id, house.lines, house.relations}});
+        const HouseLines usual = house_lines(unit_, rules_);
+        bare.cures.push_back({{"Take the usual heights"}, TakeLines{room_.id, usual.lines, usual.relations}});
     }
 
     /// The amount at which a relation no longer fights: tried on the relations themselves, less first.

@@ -6,6 +6,13 @@
 /// The level lines of a room, from what the fitter set and what the room's units need.
 namespace yes_square {
 
+/// What it may find.
+namespace checks {
+inline constexpr CheckCode lines_missing{"lines_missing", Severity::error};
+inline constexpr CheckCode lines_conflict{"lines_conflict", Severity::error};
+inline constexpr CheckCode line_not_as_wanted{"line_not_as_wanted", Severity::note};
+} // namespace checks
+
 /// A relation and where it comes from. Units' own come first, since a carcass does not give way to a wish.
 struct SourcedRelation {
     LineRelation relation;

@@ -220,7 +220,8 @@ private:
         if (mark == ',' && part.size() == 3 && !digits.empty())
             fail(fmt::format("{0},{1} could mean {0}.{1} or {0}{1}; write the one you mean", digits, part), place);
         // 1.330 mm is as little meant as a thousand and more is: without a unit of its own nobody can tell.
-        if (mark == '.' && part.size() == 3 && !is_imperial(unit_) && digits.find_first_not_of('0') != digits.npos)
+        if (mark == '.' && part.size() == 3 && !is_imperial(unit_) &&
+            digits.find_first_not_of('0') != std::string_view::npos)
             grouped_ =
                 EntryProblem{fmt::format("{0}.{1} could mean {0}{1} or a little over {0}; write the one you mean, "
                                          "or its unit",

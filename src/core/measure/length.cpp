@@ -1,9 +1,15 @@
 #include "core/measure/length.hpp"
 
+#include "core/measure/conversions.hpp"
+
 #include <cmath>
 #include <stdexcept>
 
 namespace yes_square {
+
+Length Length::nearest_to_inches(double inches) {
+    return nearest_to_metres(inches * metres_per_inch);
+}
 
 Length Length::nearest_to_metres(double metres) {
     const double nanometres = std::nearbyint(metres * 1e9);

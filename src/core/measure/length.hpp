@@ -38,6 +38,7 @@ public:
     /// The length nearest to a number of metres that came out of engineering arithmetic.
     /// Throws std::overflow_error when it is out of range or not a number.
     static Length nearest_to_metres(double metres);
+    static Length nearest_to_inches(double inches);
 
     constexpr std::int64_t in_nanometres() const { return nanometres_; }
     constexpr double in_mm() const { return static_cast<double>(nanometres_) / 1e6; }

@@ -1,5 +1,7 @@
 #include "core/measure/sentence.hpp"
 
+#include "core/measure/conversions.hpp"
+
 #include <algorithm>
 #include <cmath>
 #include <cstdlib>
@@ -8,10 +10,6 @@
 
 namespace yes_square {
 namespace {
-
-constexpr double newtons_per_lb = 4.4482216152605;
-constexpr double kg_per_lb = 0.45359237;
-constexpr double metres_per_foot = 0.3048;
 
 /// Three figures are enough for a load: 7.35, 73.5, 735.
 std::string figures(double value) {
@@ -29,22 +27,22 @@ std::string say(const Quantity& quantity, const Voice& voice) {
     case Kind::length:
         return format(Length::nearest_to_metres(si), voice.unit);
     case Kind::fine_length:
-        return imperial ? fmt::format("{:.3f} in", si / 0.0254) : fmt::format("{:.1f} mm", si * 1000);
+        return imperial ? fmt::format("{:.3f} in", si / metres_per_inch) : fmt::format("{:.1f} mm", si * 1000);
     case Kind::stock:
         return imperial ? format(Length::nearest_to_metres(si), Unit::inch_32)
                         : fmt::format("{:.4g} mm", std::round(si * 1e4) / 10);
     case Kind::force:
-        return imperial ? fmt::format("{:.0f} lb", si / newtons_per_lb) : fmt::format("{:.0f} N", si);
+        return imperial ? fmt::format("{:.0f} lb", si / newtons_per_pound) : fmt::format("{:.0f} N", si);
     case Kind::moment:
-        return imperial ? fmt::format("{} lb ft", figures(si / newtons_per_lb / metres_per_foot))
+        return imperial ? fmt::format("{} lb ft", figures(si / newtons_per_pound / metres_per_foot))
                         : fmt::format("{} N m", figures(si));
     case Kind::mass:
-        return imperial ? fmt::format("{:.1f} lb", si / kg_per_lb) : fmt::format("{:.1f} kg", si);
+        return imperial ? fmt::format("{:.1f} lb", si / kg_per_pound) : fmt::format("{:.1f} kg", si);
     case Kind::line_load:
-        return imperial ? fmt::format("{} lb/ft", figures(si / newtons_per_lb * metres_per_foot))
+        return imperial ? fmt::format("{} lb/ft", figures(si / newtons_per_pound * metres_per_foot))
                         : fmt::format("{} N/m", figures(si));
     case Kind::mass_per_m:
-        return imperial ? fmt::format("{:.1f} lb/ft", si / kg_per_lb * metres_per_foot)
+        return imperial ? fmt::format("{:.1f} lb/ft", si / kg_per_pound * metres_per_foot)
                         : fmt::format("{:.1f} kg/m", si);
     case Kind::stiffness:
         return fmt::format("{} N m2", figures(si));

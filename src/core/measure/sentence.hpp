@@ -46,6 +46,9 @@ struct Quantity {
 inline Quantity quantity(Length length) {
     return {Kind::length, length.in_metres()};
 }
+inline Quantity minutes(double minutes) {
+    return {Kind::time, minutes * 60};
+}
 inline Quantity fine(double metres) {
     return {Kind::fine_length, metres};
 }

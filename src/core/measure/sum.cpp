@@ -1,5 +1,7 @@
 #include "core/measure/sum.hpp"
 
+#include "core/measure/conversions.hpp"
+
 #include "core/measure/entry.hpp"
 
 #include <charconv>
@@ -128,7 +130,7 @@ Printed printed(const Quantity& quantity, const Voice& voice, int digits) {
         return {text, read ? read->in_metres() : quantity.si};
     }
     if (length || quantity.kind == Kind::fine_length) {
-        const double unit = imperial ? 0.0254 : 0.001;
+        const double unit = imperial ? metres_per_inch : 0.001;
         const int decimals = (quantity.kind == Kind::fine_length ? (imperial ? 3 : 1) : (imperial ? 2 : 0)) + digits;
         const std::string number = fmt::format("{:.{}f}", quantity.si / unit, decimals);
         return {number + (imperial ? " in" : " mm"), leading_number(number) * unit};

@@ -43,138 +43,39 @@ struct Cure {
     std::optional<Edit> edit;
 };
 
-/// A stable name for each thing that may be wrong.
-enum class CheckCode {
-    stud_assumed,
-    stud_indicated,
-    no_stud,
-    one_stud,
-    on_lining,
-    in_service_strip,
-    spacing_over_limit,
-    spacing_over_good,
-    sag_over_limit,
-    board_not_for_damp,
-    arm_too_long,
-    arm_too_short,
-    no_bracket_fits,
-    bracket_unrated,
-    bracket_overloaded,
-    bracket_turns,
-    fixing_overloaded,
-    no_fixing,
-    holes_close,
-    leg_fouls_shelf,
-    leg_fouls_service,
-    shelf_over_opening,
-    shelf_over_service,
-    shelf_over_shelf,
-    leaves_wall,
-    pulls_up,
-    overhang_unequal,
-    too_short,
-    shelf_screw_none,
-    school_not_kept,
-    load_missing,
-    shelf_over_obstacle,
-    shelf_meets_neighbour,
-    shelf_over_ceiling,
-    reading_off_wall,
-    evidence_doubtful,
-    no_wood_behind,
-    ceiling_differs,
-    floor_falls,
-    ceiling_without_floor,
-    ends_not_parallel,
-    face_not_straight,
-    corner_not_square,
-    corner_impossible,
-    build_up_differs,
-    room_does_not_close,
-    lines_missing,
-    lines_conflict,
-    line_not_as_wanted,
-    run_overruns,
-    run_gap,
-    run_end_unknown,
-    run_over_opening,
-    run_over_obstacle,
-    run_over_unit,
-    run_meets_neighbour,
-    unit_few_studs,
-    unit_top_only,
-    unit_hardware_unrated,
-    unit_over_ceiling,
-    unit_cannot_tilt,
-    unit_leaves_floor,
-    hood_near_hob,
-    door_meets_wall,
-    lift_over_limit,
-    legs_run_out,
-    opening_not_parallel,
-    filler_out_of_range,
-    joint_screw_none,
-    face_unread,
-    joint_unsupported,
-    board_too_long,
-    board_overloaded,
-    tiers_too_close,
-    slots_missed,
-    upright_too_short,
-    hole_must_hold,
-    plate_few_holes,
-    keyhole_lifts,
-    keyhole_no_room,
-    rod_too_thick,
-    rod_edge_unknown,
-    rod_sinks,
-    rod_through_stud,
-    cleat_sides_missing,
-    cleat_wall_unknown,
-    goods_off_shelf,
-    nogging_needed,
-    hanger_misses_joist,
-    desk_height,
-    piece_tips,
-    restraint_advised,
-    restraint_refused,
-    restraint_short,
-    restraint_few,
-    restraint_unrated,
-    bays_overrun,
-    bay_width,
-    bay_narrow,
-    bay_hidden,
-    rod_sags,
-    rod_overloaded,
-    clothes_too_long,
-    goods_do_not_fit,
-    panel_out_of_plumb,
-    panel_cannot_tilt,
-    panel_lift,
-    cleat_misses_studs,
-    systems_collide,
-    box_back_pinned,
-    box_back_thin,
-    box_not_square,
-    box_cannot_be_made,
-    hung_unsound,
-    hole_left_over,
-    feed_drops,
-    feed_overloaded,
-    feed_along_nothing,
-    stock_too_short,
-    hole_outside,
-    rails_unknown,
-    not_reckoned,
+/// Whether a thing with such an error may come down or tip; or whether nobody knows, as long as it stands.
+enum class Bears { on_hold, elsewhere, on_what_is_known };
+
+/// A stable name for something that may be wrong, and how grave it usually is. Each is declared beside the code that
+/// finds it, and is that name everywhere:
+///
+///     namespace checks {
+///     inline constexpr CheckCode rod_sags{"rod_sags", Severity::error, Bears::elsewhere};
+///     }
+class CheckCode {
+public:
+    constexpr CheckCode(std::string_view name, Severity severity, Bears bears = Bears::on_hold)
+        : name_{name}
+        , severity_{severity}
+        , bears_{bears} {}
+
+    constexpr std::string_view name() const { return name_; }
+    constexpr Severity severity() const { return severity_; }
+    constexpr Bears bears() const { return bears_; }
+    friend constexpr bool operator==(CheckCode a, CheckCode b) { return a.name_ == b.name_; }
+    friend constexpr auto operator<=>(CheckCode a, CheckCode b) { return a.name_ <=> b.name_; }
+
+private:
+    std::string_view name_;
+    Severity severity_;
+    Bears bears_;
 };
 
-std::string_view name(CheckCode code);
 std::string_view name(Severity severity);
 
 struct Check {
-    CheckCode code = CheckCode::no_stud;
-    Severity severity = Severity::note;
+    CheckCode code;
+    Severity severity = code.severity();
     Sentence message; ///< what is wrong, where, by how much
     std::optional<Quantity> amount = {};
     std::vector<Cure> cures = {};

@@ -24,6 +24,14 @@ struct ThingPlan {
     std::vector<Check> checks;
 };
 
+/// Whether a thing stays up, by its holes and its checks: what label, inventory, screen and JSON promise of it.
+enum class Holds { yes, unknown, no };
+std::string_view name(Holds holds);
+
+/// No: an error that bears on it stands, or a hole that carries is used beyond what it bears. Unknown: what a hole
+/// bears is not known, or a check says that something is not. A thing without holes, checks or both holds.
+Holds holds(const ThingPlan& plan);
+
 /// Adds the holes of a part of a thing; their places are counted on from those it has.
 void add_holes(ThingPlan& plan, const std::vector<PlannedHole>& holes);
 

@@ -18,6 +18,7 @@
 
 #include <algorithm>
 #include <atomic>
+#include <cassert>
 #include <functional>
 #include <future>
 #include <thread>
@@ -146,7 +147,7 @@ std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, co
     Rest rest = guarded(Rest{}, wall.name, [&](Rest& filled) {
         for (const WorkReading& reading : wall.work_readings)
             filled.readings.push_back(judge_reading(reading, site, *plan));
-        filled.checks = left_over_holes(wall, *plan);
+        filled.checks = left_over_holes(wall, *plan, site.rules.fitting);
     });
     for (std::size_t i = rest.readings.size(); i < wall.work_readings.size(); ++i) {
         ReadingPlan& unread = rest.readings.emplace_back();
@@ -155,6 +156,8 @@ std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, co
     }
     plan->readings = std::move(rest.readings);
     plan->checks = std::move(rest.checks);
+    for_each_kind(Things{},
+                  [&]<class Kind>() { assert(((*plan).*plans_of<Kind>).size() == (wall.*parts_of<Kind>).size()); });
     return plan;
 }
 

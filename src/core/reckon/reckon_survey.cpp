@@ -92,7 +92,7 @@ private:
         count_off(wall_.joists, [&](Length x) { return x > wall_.length; });
         if (number == 0)
             return;
-        Check& off = add(CheckCode::reading_off_wall, Severity::warning,
+        Check& off = add(checks::reading_off_wall,
                          {number == 1 ? std::string_view{"{0} reading lies beyond this wall, {1} long and {2} high: "
                                                          "it is kept and not used"}
                                       : "{0} readings lie beyond this wall, {1} long and {2} high: they are kept and "
@@ -108,12 +108,12 @@ private:
         const auto* framing = std::get_if<Framing>(&wall_.structure);
         if (!framing || framing->material == StudMaterial::steel) {
             if (framing)
-                add(CheckCode::no_wood_behind, Severity::note,
+                add(checks::no_wood_behind,
                     {"Steel studs: wood screws do not hold in them, so brackets count as held by the lining. Toggles "
                      "by "
                      "their maker's figures, or wood behind; nothing tall is anchored to bare steel studs"});
             else if (std::holds_alternative<LiningOnly>(wall_.structure))
-                add(CheckCode::no_wood_behind, Severity::note,
+                add(checks::no_wood_behind,
                     {"Nothing behind this lining can be reached: everything hangs on the lining alone"});
             if (!framing)
                 found_.studs.clear();
@@ -130,8 +130,7 @@ private:
         }
         for (const Doubt& doubt : found_.findings->doubts)
             if (doubt.on_wall) {
-                Check& doubtful =
-                    add(CheckCode::evidence_doubtful, Severity::warning, doubt.words, std::nullopt, doubt.x);
+                Check& doubtful = add(checks::evidence_doubtful, doubt.words, std::nullopt, doubt.x);
                 advise(doubtful, {"Read it once more, a little above or below"});
             }
     }
@@ -188,7 +187,7 @@ private:
             if (hole.x > wall_.length ||
                 (same_structure && met.behind_lining + lining_hollow(met) == wall_.lining_thickness()))
                 continue;
-            Check& differs = add(CheckCode::build_up_differs, Severity::warning,
+            Check& differs = add(checks::build_up_differs,
                                  {"The trial hole at {0} says otherwise than this wall's figures", {quantity(hole.x)}},
                                  std::nullopt, hole.x, hole.z);
             differs.cures.push_back({met.words, std::nullopt});
@@ -212,7 +211,7 @@ private:
         found_.floor = floor_profile(wall_, around_.floor, around_.reader);
         const FloorProfile& floor = found_.floor;
         if (!wall_.ceiling.empty() && !floor.level_line) {
-            Check& bare = add(CheckCode::ceiling_without_floor, Severity::warning,
+            Check& bare = add(checks::ceiling_without_floor,
                               {"The ceiling was read up from a level line, and nothing was read down to the floor: its "
                                "height is not known"});
             advise(bare, {"Read down to the floor from the same line, at one place at least"});
@@ -238,7 +237,7 @@ private:
                  quantity(floor.fall()),
                  derived});
             if (floor.uneven)
-                add(CheckCode::floor_falls, Severity::note,
+                add(checks::floor_falls,
                     {"The floor falls {0} from {1} to {2}: heights are taken from its high point, not from the floor "
                      "under them",
                      {quantity(floor.fall()), quantity(floor.high.x), quantity(floor.low.x)}},
@@ -261,7 +260,7 @@ private:
                                    derived});
         if (!differ(lowest.z, wall_.height, around_.reader))
             return;
-        Check& differs = add(CheckCode::ceiling_differs, Severity::warning,
+        Check& differs = add(checks::ceiling_differs,
                              {"The ceiling was read at {0} above the datum at its lowest, at {1}; this wall is entered "
                               "as {2} high",
                               {quantity(lowest.z), quantity(lowest.x), quantity(wall_.height)}},
@@ -294,7 +293,7 @@ private:
             if (row.straight)
                 continue;
             const bool bow = row.bow > row.hollow;
-            add(CheckCode::face_not_straight, Severity::note,
+            add(checks::face_not_straight,
                 {bow ? std::string_view{"At {0} up the wall bows out {1} at {2}: everything beside it is packed out"}
                      : "At {0} up the wall is hollow by {1} at {2}: pack there",
                  {quantity(row.z), fine(std::max(row.bow, row.hollow).in_metres()),
@@ -302,7 +301,7 @@ private:
                 fine(std::max(row.bow, row.hollow).in_metres()), bow ? row.bow_x : row.hollow_x, row.z);
         }
         if (!face.plumb)
-            add(CheckCode::face_not_straight, Severity::note,
+            add(checks::face_not_straight,
                 {face.lean > 0 ? std::string_view{"The wall leans back {0} over {1} of height"}
                                : "The wall leans into the room {0} over {1} of height",
                  {fine(std::abs(face.lean) * face.lean_over.in_metres()), quantity(face.lean_over)}},
@@ -324,7 +323,7 @@ private:
              quantity(widths.least),
              derived});
         if (!widths.parallel)
-            add(CheckCode::ends_not_parallel, Severity::note,
+            add(checks::ends_not_parallel,
                 {"Between the ends it is {0} at {1} up and up to {2} elsewhere: what goes between takes the least, and "
                  "a filler or scribe takes {3}",
                  {quantity(widths.least), quantity(widths.least_z), quantity(widths.most),
@@ -337,7 +336,7 @@ private:
             return;
         const auto found = corner_angle(*wall_.corner, wall_.right_end, around_.reader);
         if (const auto* problem = std::get_if<CornerProblem>(&found)) {
-            add(CheckCode::corner_impossible, Severity::warning,
+            add(checks::corner_impossible,
                 {"No triangle has the sides read in the right-hand corner: across must be more than {0} and less than "
                  "{1}. It is taken as square",
                  {quantity(problem->least), quantity(problem->most)}},
@@ -365,7 +364,7 @@ private:
         }
         found_.workings.push_back(std::move(working));
         if (!angle.square)
-            add(CheckCode::corner_not_square, Severity::note,
+            add(checks::corner_not_square,
                 {angle.off > 0
                      ? std::string_view{"The right-hand corner is {0}, not square: the next wall opens by {1} "
                                         "over {2}"}
@@ -471,7 +470,7 @@ RoomSurvey reckon_room(const Job& job, const Room& room) {
     if (plan.closes)
         return survey;
     Check check{
-        CheckCode::room_does_not_close,
+        checks::room_does_not_close,
         plan.every_turn_measured ? Severity::warning : Severity::note,
         plan.every_turn_measured
             ? Sentence{"Drawn from its readings, {0} comes round {1} off where it began; the limits of error allow "

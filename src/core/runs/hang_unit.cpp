@@ -10,10 +10,8 @@
 namespace yes_square {
 namespace {
 
-constexpr double stack_diameters = 10;   ///< between two screws along a stud's grain (common practice)
 constexpr double usual_screw_in = 0.190; ///< #10, for that distance before the screw is chosen
 constexpr Length solid_back_inset = 60_mm;
-constexpr Length wide_unit = 900_mm; ///< masonry: a third pair of plugs in the middle (house rule)
 
 struct Column {
     Length x;
@@ -63,7 +61,7 @@ private:
         if (site_.masonry()) {
             const Length inset = std::min(unit_.side + rules.side_grip, unit_.width / 2);
             columns.push_back({standing_.place.left + inset, Hold::masonry, {}});
-            if (unit_.width >= wide_unit)
+            if (unit_.width >= site_.rules.runs.wide_unit)
                 columns.push_back({standing_.place.left + unit_.width / 2, Hold::masonry, {}});
             if (inset < unit_.width / 2)
                 columns.push_back({standing_.place.right() - inset, Hold::masonry, {}});
@@ -92,7 +90,7 @@ private:
         const auto carrying = static_cast<std::size_t>(std::ranges::count_if(places, carries));
         drill(rails, places, carrying == 1);
         const bool room =
-            std::ranges::all_of(rails, [](const HangingRail& rail) { return rail.breadth >= stacked() * 3 / 2; });
+            std::ranges::all_of(rails, [&](const HangingRail& rail) { return rail.breadth >= stacked() * 3 / 2; });
         if (carrying > 1 && room && site_.timber() && plan_.utilisation.over())
             drill(rails, places, true); // one in each stud does not bear it: two, one above the other
     }
@@ -100,7 +98,7 @@ private:
     static bool carries(const Column& column) { return column.hold != Hold::assumed_stud; }
 
     /// Between two screws above one another.
-    static Length stacked() { return Length::nearest_to_metres(stack_diameters * usual_screw_in * 0.0254); }
+    Length stacked() const { return Length::nearest_to_inches(site_.rules.runs.stack_diameters * usual_screw_in); }
 
     /// Holes through every rail at every column, one or two in each, and the screw for them.
     void drill(const std::vector<HangingRail>& rails, const std::vector<Column>& places, bool two) {

@@ -5,6 +5,22 @@
 
 namespace yes_square {
 
+/// What it may find.
+namespace checks {
+inline constexpr CheckCode run_overruns{"run_overruns", Severity::error};
+inline constexpr CheckCode run_end_unknown{"run_end_unknown", Severity::error};
+inline constexpr CheckCode unit_top_only{"unit_top_only", Severity::error};
+inline constexpr CheckCode unit_hardware_unrated{"unit_hardware_unrated", Severity::warning, Bears::on_what_is_known};
+inline constexpr CheckCode unit_cannot_tilt{"unit_cannot_tilt", Severity::error, Bears::elsewhere};
+inline constexpr CheckCode hood_near_hob{"hood_near_hob", Severity::error, Bears::elsewhere};
+inline constexpr CheckCode lift_over_limit{"lift_over_limit", Severity::warning};
+inline constexpr CheckCode legs_run_out{"legs_run_out", Severity::error};
+inline constexpr CheckCode opening_not_parallel{"opening_not_parallel", Severity::warning};
+inline constexpr CheckCode filler_out_of_range{"filler_out_of_range", Severity::warning};
+inline constexpr CheckCode joint_screw_none{"joint_screw_none", Severity::warning};
+inline constexpr CheckCode rails_unknown{"rails_unknown", Severity::error, Bears::on_what_is_known};
+} // namespace checks
+
 /// A run being reckoned, with its units where they stand.
 struct DraftRun {
     const Run& run;

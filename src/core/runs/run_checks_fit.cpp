@@ -1,5 +1,6 @@
 #include "core/runs/level_units.hpp"
 #include "core/runs/run_checks.hpp"
+#include "core/site/site_checks.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -37,7 +38,7 @@ private:
         const bool on_legs = standing.bottom > Length{};
         const Length most = on_legs ? rules_.leg_most : rules_.shim_most;
         if (longest->height > most)
-            advise(add(CheckCode::legs_run_out, Severity::warning,
+            advise(add(checks::legs_run_out, Severity::warning,
                        {on_legs ? std::string_view{"{0} stands {1} above the floor at {2}; its legs reach {3}"}
                                 : "{0} wants {1} of packing at {2}; shims make up {3}",
                         {standing.unit.name, quantity(longest->height), quantity(longest->x), quantity(most)}},
@@ -47,7 +48,7 @@ private:
                      quantity(feet.back().x)}});
         if (on_legs && shortest->height < rules_.leg_least) {
             Check& low = add(
-                CheckCode::legs_run_out, Severity::error,
+                checks::legs_run_out, Severity::error,
                 {"{0} leaves {1} for its legs at {2}; the shortest leg is {3}",
                  {standing.unit.name, quantity(shortest->height), quantity(shortest->x), quantity(rules_.leg_least)}},
                 quantity(rules_.leg_least - shortest->height), shortest->x, Length{});
@@ -64,7 +65,7 @@ private:
         const Length differ = absolute(*unit.gap_front - *unit.gap_back);
         if (differ <= rules_.opening_parallel)
             return;
-        advise(add(CheckCode::opening_not_parallel, Severity::warning,
+        advise(add(checks::opening_not_parallel,
                    {"The opening for {0} is {1} wide in front and {2} at the back",
                     {unit.name, quantity(*unit.gap_front), quantity(*unit.gap_back)}},
                    quantity(differ), standing.place.left, standing.top()),
@@ -83,7 +84,7 @@ private:
         const Length high = most_of(standing.unit);
         if (width >= low && width <= high)
             return;
-        advise(add(CheckCode::filler_out_of_range, Severity::warning,
+        advise(add(checks::filler_out_of_range, Severity::warning,
                    {width < low ? std::string_view{"{0} would be {1} wide, {3} less than its least of {2}"}
                                 : "{0} would be {1} wide, {3} more than its most of {2}",
                     {standing.unit.name, quantity(width), quantity(width < low ? low : high),
@@ -109,7 +110,7 @@ private:
             return;
         const Length bare =
             Length::nearest_to_metres(std::hypot(standing.unit.height.in_metres(), standing.unit.depth.in_metres()));
-        Check& tight = add(CheckCode::unit_cannot_tilt, Severity::error,
+        Check& tight = add(checks::unit_cannot_tilt,
                            {"{0} cannot be tilted upright: its diagonal is {1}, under the ceiling there is {2}, its "
                             "clearance of {3} included",
                             {standing.unit.name, quantity(diagonal), quantity(ceiling), quantity(rules_.tilt_clear)}},
@@ -143,7 +144,7 @@ private:
                 const Length gap = standing.bottom - *worktop;
                 if (gap >= wanted)
                     continue;
-                Check& near = add(CheckCode::hood_near_hob, Severity::error,
+                Check& near = add(checks::hood_near_hob,
                                   {stated ? std::string_view{"{0} hangs {1} over the hob; its maker wants {2}"}
                                           : "{0} hangs {1} over the hob; {2} is kept where no maker and no local code "
                                             "says more",
@@ -159,7 +160,7 @@ private:
             const Length stock_left = draft_.run.units[scribe.number].scribe;
             const Length swing = scribe.most() - scribe.least();
             if (swing > stock_left && swing > 1_mm)
-                advise(add(CheckCode::filler_out_of_range, Severity::note,
+                advise(add(checks::filler_out_of_range, Severity::note,
                            {"{0} must follow the wall by {1}; it has {2} of stock to be shaped",
                             {scribe.unit, quantity(swing), quantity(stock_left)}},
                            quantity(swing - stock_left), std::nullopt, std::nullopt),
@@ -197,7 +198,7 @@ private:
             end.clear + (at_start ? nearest->place.left - *boundary : *boundary - nearest->place.right());
         if (!swings_here || free >= rules_.corner_clear || nearest->unit.kind == UnitKind::corner_blind)
             return;
-        Check& meets = add(CheckCode::door_meets_wall, Severity::warning,
+        Check& meets = add(checks::door_meets_wall,
                            {hinge == DoorHinge::drawers
                                 ? std::string_view{"The drawers of {0} stand {1} from the corner; handles want {2}"}
                                 : "A door of {0}, hinged {1} from the corner, cannot open past square; it wants {2}",

@@ -1,6 +1,7 @@
 #include "core/runs/run_checks.hpp"
 
 #include "core/runs/slide.hpp"
+#include "core/site/site_checks.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -33,7 +34,7 @@ public:
         rail();
         for (const JoinScrew& join : plan_.joins)
             if (!join.length)
-                advise(add(CheckCode::joint_screw_none, Severity::warning,
+                advise(add(checks::joint_screw_none,
                            {"No screw at hand joins {0} to its neighbour: it must be shorter than {1}",
                             {plan_.units[join.left_unit].name, quantity(join.passes)}}),
                        {"Connecting screws of two parts, through both sides, do as well"});
@@ -50,7 +51,7 @@ private:
         if (rails.empty()) {
             // A base unit's screws hold nothing but its place.
             const bool matters = hung || standing.tall();
-            Check& unknown = add(CheckCode::rails_unknown, matters ? Severity::error : Severity::note,
+            Check& unknown = add(checks::rails_unknown, matters ? Severity::error : Severity::note,
                                  {"What rails {0} has was not entered, and its back of {1} does not stand for them",
                                   {name(i), quantity(standing.unit.back)}},
                                  quantity(standing.unit.back), left(i), standing.top());
@@ -61,12 +62,12 @@ private:
             advise(unknown, {"Without one, glue and screw a rail of {0} or more across its back, top and bottom",
                              {quantity(15_mm)}});
         } else if (plan_.units[i].turns) {
-            Check& top = add(CheckCode::unit_top_only, Severity::error,
+            Check& top = add(checks::unit_top_only, Severity::error,
                              {"{0} would turn about its screws: nothing above its pressed edge holds it", {name(i)}},
                              std::nullopt, left(i), standing.bottom);
             advise(top, {"Add a bottom rail, or join it to neighbours that have one"});
         } else if (rails.size() == 1 && hung) {
-            Check& top = add(CheckCode::unit_top_only, Severity::warning,
+            Check& top = add(checks::unit_top_only, Severity::warning,
                              {"{0} has a top rail only: nothing holds its foot to the wall", {name(i)}}, std::nullopt,
                              left(i), standing.bottom);
             advise(top, {"Add a bottom rail, or join it to neighbours that have one"});
@@ -104,7 +105,7 @@ private:
     void few(std::size_t i, Severity severity, std::size_t proved, std::size_t assumed) {
         const StandingUnit& standing = draft_.units[i];
         Check& check = add(
-            CheckCode::unit_few_studs, severity,
+            checks::few_studs, severity,
             !site_.wall.timber()
                 ? Sentence{"{0}: nothing behind this lining holds a wood screw", {name(i)}}
                 : (assumed > 0 ? Sentence{"Proved studs behind {0}: {1}. Assumed only: {2}",
@@ -141,7 +142,7 @@ private:
                 std::ranges::find_if(plan_.units[i].holes, [&](const PlannedHole& hole) { return hole.in_strip(s); });
             if (inside == plan_.units[i].holes.end())
                 continue;
-            Check& in = add(CheckCode::in_service_strip, Severity::error,
+            Check& in = add(checks::in_service_strip,
                             {strip.basis == Strip::Basis::inferred
                                  ? std::string_view{"{0}: a screw at {1} lies where {2} is likely"}
                                  : "{0}: a screw at {1} lies in {2}",
@@ -157,12 +158,12 @@ private:
         const UnitPlan& unit = plan_.units[i];
         if (!unit.hook_utilisation.known())
             advise(
-                add(CheckCode::unit_hardware_unrated, Severity::warning,
+                add(checks::unit_hardware_unrated,
                     {"{0} puts {1} on one hook; what that hook bears is unknown", {name(i), force(*unit.hook_load_n)}},
                     force(*unit.hook_load_n), left(i), unit.top),
                 {"Enter the figure of its maker's load table"});
         else if (unit.hook_utilisation.over())
-            advise(add(CheckCode::fixing_overloaded, Severity::error,
+            advise(add(checks::fixing_overloaded,
                        {"{0} loads one hook to {1} of what its maker allows", {name(i), ratio(unit.hook_utilisation)}},
                        ratio(unit.hook_utilisation), left(i), unit.top),
                    {"A stronger hook, or screws through its rails besides"});
@@ -177,7 +178,7 @@ private:
                                     return hole.hold != Hold::assumed_stud && hole.hold != Hold::lining;
                                 });
             if (should)
-                advise(add(CheckCode::no_fixing, Severity::error,
+                advise(add(checks::no_fixing,
                            {"{0}: no screw or plug at hand reaches through its rail, packing and lining and holds",
                             {name(i)}},
                            std::nullopt, left(i), unit.top),
@@ -187,7 +188,7 @@ private:
         if (unit.utilisation.within())
             return;
         Check& over =
-            add(CheckCode::fixing_overloaded, Severity::error,
+            add(checks::fixing_overloaded,
                 {"{0}, loaded with {1}, uses its worst screw to {2} of what it holds: pull {3}, shear {4}",
                  {name(i), mass(unit.loaded_kg), ratio(unit.utilisation), force(unit.tension_n), force(unit.shear_n)}},
                 ratio(unit.utilisation), left(i), unit.top);
@@ -205,7 +206,7 @@ private:
             if (piece.what != RunPiece::What::suspension_rail)
                 continue;
             if (piece.fixings.size() < 2) {
-                Check& few = add(CheckCode::unit_few_studs, Severity::error,
+                Check& few = add(checks::few_studs, Severity::error,
                                  {"Proved studs behind the rail from {0} to {1}: {2}. It needs two at least",
                                   {quantity(piece.from), quantity(piece.to), count(piece.fixings.size())}},
                                  count(piece.fixings.size()), piece.from, piece.z);
@@ -216,14 +217,14 @@ private:
             const Length most = site_.wall.masonry() ? site_.rules().rail_masonry : site_.rules().rail_studs;
             const Length beyond = std::max(piece.fixings.front() - piece.from, piece.to - piece.fixings.back());
             if (beyond > most)
-                advise(add(CheckCode::spacing_over_limit, Severity::warning,
+                advise(add(checks::spacing_over_limit, Severity::warning,
                            {"The rail reaches {0} beyond its last fixing, {1} more than the {2} between fixings",
                             {quantity(beyond), quantity(beyond - most), quantity(most)}},
                            quantity(beyond - most), piece.from, piece.z),
                        {"Prove a stud nearer to its end, set a nogging there, or end the rail sooner"});
             for (std::size_t i = 1; i < piece.fixings.size(); ++i)
                 if (const Length apart = piece.fixings[i] - piece.fixings[i - 1]; apart > most + 25_mm)
-                    advise(add(CheckCode::spacing_over_limit, Severity::warning,
+                    advise(add(checks::spacing_over_limit, Severity::warning,
                                {"The rail is fixed at {0} and next at {1}: {2} farther than the {3} a rail is fixed at",
                                 {quantity(piece.fixings[i - 1]), quantity(piece.fixings[i]), quantity(apart - most),
                                  quantity(most)}},
@@ -237,11 +238,11 @@ private:
         if (!hold.utilisation.known())
             return;
         if (!hold.fixing)
-            advise(add(CheckCode::no_fixing, Severity::error, {"Nothing at hand fixes the rail to this wall"},
-                       std::nullopt, rail.from, rail.z),
+            advise(add(checks::no_fixing, {"Nothing at hand fixes the rail to this wall"}, std::nullopt, rail.from,
+                       rail.z),
                    {"Add a screw or plug that suits it, or put wood behind the lining"});
         else if (hold.utilisation.over())
-            advise(add(CheckCode::fixing_overloaded, Severity::error,
+            advise(add(checks::fixing_overloaded,
                        {"The rail, with {1} screws at each place, uses its worst to {0} of what it holds",
                         {ratio(hold.utilisation), count(hold.screws)}},
                        ratio(hold.utilisation), rail.from, rail.z),
@@ -249,7 +250,7 @@ private:
         for (const PlannedHole& place : hold.places)
             for (const std::size_t s : place.strips) {
                 const Strip& strip = site_.wall.survey.strips[s];
-                advise(add(CheckCode::in_service_strip, Severity::error,
+                advise(add(checks::in_service_strip,
                            {strip.basis == Strip::Basis::inferred
                                 ? std::string_view{"The rail: a screw at {0} lies where {1} is likely"}
                                 : "The rail: a screw at {0} lies in {1}",
@@ -264,7 +265,7 @@ private:
         const double limit = site_.rules().lift_alone_kg;
         if (unit.lift_kg <= limit)
             return;
-        Check& heavy = add(CheckCode::lift_over_limit, Severity::warning,
+        Check& heavy = add(checks::lift_over_limit,
                            {unit.empty_known ? std::string_view{"{0} weighs {1} to lift; one person above the shoulder "
                                                                 "lifts {2}"}
                                              : "{0} weighs about {1} to lift, by its panels; one person above the "

@@ -1,5 +1,6 @@
 #include "core/runs/run_checks.hpp"
 
+#include "core/site/site_checks.hpp"
 #include "core/survey/floor.hpp"
 
 #include <algorithm>
@@ -28,7 +29,7 @@ private:
     void ends() {
         const RunLayout& layout = plan_.layout;
         if (!layout.ends_known) {
-            Check& lost = add(CheckCode::run_end_unknown, Severity::error,
+            Check& lost = add(checks::run_end_unknown,
                               {"What this run begins or ends at is not there any more, or waits for the run itself"});
             advise(lost, {"Choose another start or end for it"});
         }
@@ -36,8 +37,8 @@ private:
             return;
         const Length early = layout.from - layout.left();
         if (early > Length{})
-            add(CheckCode::run_overruns, Severity::error, {"The run begins {0} before its start", {quantity(early)}},
-                quantity(early), layout.left(), draft_.units.front().bottom);
+            add(checks::run_overruns, {"The run begins {0} before its start", {quantity(early)}}, quantity(early),
+                layout.left(), draft_.units.front().bottom);
         if (!layout.to)
             return;
         const Length over = layout.right() - *layout.to;
@@ -50,7 +51,7 @@ private:
     void overrun(Length over) {
         const RunLayout& layout = plan_.layout;
         Check& check =
-            add(CheckCode::run_overruns, Severity::error,
+            add(checks::run_overruns,
                 {"The run is {0} too long: its units come to {1}, there is room for {2}",
                  {quantity(over), quantity(layout.right() - layout.left()), quantity(*layout.to - layout.from)}},
                 quantity(over), layout.right(), draft_.units.back().bottom);
@@ -95,7 +96,7 @@ private:
             return unit.kind == UnitKind::filler && most_of(unit) > unit.width;
         });
         Check& check =
-            add(CheckCode::run_gap, Severity::note,
+            add(checks::gap_beside,
                 {"Room is left over: {0} at the left and {1} at the right", {quantity(left), quantity(right)}},
                 quantity(left + right), left > right ? plan_.layout.from : plan_.layout.right(),
                 draft_.units.front().bottom);
@@ -112,7 +113,7 @@ private:
         for (const Opening& opening : wall_.openings)
             if (const Box hole = box_of(opening); box.overlaps(hole)) {
                 Check& over =
-                    add(CheckCode::run_over_opening, Severity::error,
+                    add(checks::over_opening,
                         {opening.kind == OpeningKind::window ? std::string_view{"{0} covers the window over {1}"}
                                                              : "{0} covers the door over {1}",
                          {name, quantity(overlap(box, hole))}},
@@ -121,7 +122,7 @@ private:
             }
         for (const Obstacle& obstacle : wall_.obstacles)
             if (const Box kept = box_of(obstacle); box.overlaps(kept))
-                advise(add(CheckCode::run_over_obstacle, Severity::error,
+                advise(add(checks::over_obstacle,
                            {"{0} reaches {1} into {2} at {3}, its clearance included",
                             {name, quantity(overlap(box, kept)), words(obstacle.kind), quantity(obstacle.left)}},
                            quantity(overlap(box, kept)), std::max(box.left, kept.left), box.top),
@@ -129,14 +130,14 @@ private:
         if (standing.level == RunLevel::wall)
             for (const ServicePoint& service : wall_.services)
                 if (const Box box_there = box_of(service); box.overlaps(box_there) && !service.far_side)
-                    advise(add(CheckCode::shelf_over_service, Severity::warning,
+                    advise(add(checks::over_service, Severity::warning,
                                {"{0} covers the socket, switch or pipe at {1}, {2} up",
                                 {name, quantity(service.centre), quantity(service.height)}},
                                std::nullopt, service.centre, service.height),
                            {"Cut the back out round it, or have it moved"});
         for (const CornerThing& thing : site_.wall.survey.corner_things)
             if (const Box there = box_of(thing, wall_); box.overlaps(there) && thing.off < standing.unit.depth)
-                advise(add(CheckCode::run_meets_neighbour, Severity::error,
+                advise(add(checks::meets_neighbour,
                            {"In the corner {0} meets {1} of the next wall: they overlap {2} along this wall",
                             {name, thing.name, quantity(overlap(box, there))}},
                            quantity(overlap(box, there)), std::max(box.left, there.left), box.top),
@@ -153,7 +154,7 @@ private:
                 continue;
             for (const StandingUnit& there : standing_units(other, site_.layouts[r], site_))
                 if (there.unit.kind != UnitKind::appliance_gap && box.overlaps(there.box()))
-                    advise(add(CheckCode::run_over_unit, Severity::error,
+                    advise(add(checks::over_thing,
                                {"{0} runs into {1} of {2} over {3}",
                                 {standing.unit.name, there.unit.name, other.name, quantity(overlap(box, there.box()))}},
                                quantity(overlap(box, there.box())), std::max(box.left, there.box().left), box.top),
@@ -161,7 +162,7 @@ private:
         }
         for (const Shelf& shelf : wall_.shelves)
             if (box.overlaps(board_box(shelf)))
-                advise(add(CheckCode::run_over_unit, Severity::error,
+                advise(add(checks::over_thing,
                            {"{0} runs into {1} over {2}",
                             {standing.unit.name, shelf.name, quantity(overlap(box, board_box(shelf)))}},
                            quantity(overlap(box, board_box(shelf))), std::max(box.left, shelf.left), box.top),
@@ -174,14 +175,14 @@ private:
         const Length cornice = wall_.cornice_height;
         const Length highest = std::min(read, wall_.height) - cornice;
         if (standing.top() > highest)
-            advise(add(CheckCode::unit_over_ceiling, Severity::error,
+            advise(add(checks::over_ceiling,
                        {cornice > Length{} ? std::string_view{"{0} stands {1} above the cornice's lower edge, {2} up"}
                                            : "{0} stands {1} above the ceiling, {2} up there",
                         {standing.unit.name, quantity(standing.top() - highest), quantity(highest)}},
                        quantity(standing.top() - highest), standing.place.left, highest),
                    {"Lower its line by {0}, or take a lower unit", {quantity(standing.top() - highest)}});
         if (standing.bottom < Length{})
-            advise(add(CheckCode::unit_leaves_floor, Severity::error,
+            advise(add(checks::leaves_floor,
                        {"{0} reaches {1} under the floor", {standing.unit.name, quantity(-standing.bottom)}},
                        quantity(-standing.bottom), standing.place.left, Length{}),
                    {"Draw the lines it hangs on first"});

@@ -7,7 +7,6 @@
 namespace yes_square {
 namespace {
 
-constexpr Length plinth_thickness = 16_mm; ///< usual (house rule)
 constexpr Length worktop_thickness = 38_mm;
 constexpr Length filler_thickness = 18_mm;
 constexpr Length ledger_breadth = 50_mm;
@@ -18,6 +17,7 @@ class RunCutter {
 public:
     RunCutter(const DraftRun& draft, const RunPlan& plan)
         : run_{draft.run}
+        , rules_{draft.site.wall.rules.runs}
         , scribed_{draft.site.wall.rules.cutting.scribe_allowance}
         , plan_{plan} {}
 
@@ -73,7 +73,7 @@ private:
             break;
         case RunPiece::What::plinth:
             parts_.push_back(strip_part(run_.id, {"plinth of {0}", {run_.name}}, length, piece.breadth,
-                                        plinth_thickness, StuffKind::plinth, "plinth"));
+                                        rules_.plinth_thickness, StuffKind::plinth, "plinth"));
             break;
         case RunPiece::What::suspension_rail:
             parts_.push_back(
@@ -87,6 +87,7 @@ private:
     }
 
     const Run& run_;
+    const RunRules& rules_;
     const Length scribed_;
     const RunPlan& plan_;
     std::vector<CutPart> parts_;

@@ -14,8 +14,7 @@
 namespace yes_square {
 namespace {
 
-constexpr Length shortest_rail = 300_mm; ///< two fixings and a unit's hook (house rule)
-constexpr Length rail_end = 50_mm;       ///< of its outer fixings from its ends
+constexpr Length rail_end = 50_mm; ///< of its outer fixings from its ends
 constexpr Length rail_steel = 2_mm;
 constexpr Length rail_hole = 7_mm;
 
@@ -140,7 +139,7 @@ private:
                            to,
                            z,
                            {},
-                           cut_from_stock(to - from, site_.rules().rail_stock),
+                           cut_from_stock(to - from, site_.rules().rail_stock, site_.rules().shortest_rail),
                            fixings_between(from, to, site_.rules().rail_masonry)});
     }
 
@@ -172,13 +171,13 @@ std::vector<RunPiece> pieces_of(const std::vector<StandingUnit>& units, const Ru
     return Pieces{units, site}.cut();
 }
 
-std::vector<Length> cut_from_stock(Length length, Length stock) {
+std::vector<Length> cut_from_stock(Length length, Length stock, Length shortest) {
     std::vector<Length> cuts;
     for (Length rest = length; rest > Length{}; rest -= cuts.back())
         cuts.push_back(std::min(rest, stock));
-    if (cuts.size() >= 2 && cuts.back() < shortest_rail && stock >= 2 * shortest_rail) {
-        cuts[cuts.size() - 2] -= shortest_rail - cuts.back();
-        cuts.back() = shortest_rail;
+    if (cuts.size() >= 2 && cuts.back() < shortest && stock >= 2 * shortest) {
+        cuts[cuts.size() - 2] -= shortest - cuts.back();
+        cuts.back() = shortest;
     }
     return cuts;
 }
@@ -238,7 +237,7 @@ std::vector<PlannedHole> places_of_rail(const RunPiece& rail, const WallSite& si
         const auto& studs = site.survey.studs;
         const auto nearest =
             std::ranges::min_element(studs, {}, [&](const Stud& stud) { return absolute(stud.centre - x); });
-        if (!site.timber() || nearest == studs.end() || absolute(nearest->centre - x) > same_hole)
+        if (!site.timber() || nearest == studs.end() || absolute(nearest->centre - x) > site.rules.fitting.same_hole)
             continue;
         hole.stud = static_cast<std::size_t>(nearest - studs.begin());
         hole.hold = nearest->state == StudState::proved      ? Hold::proved_stud

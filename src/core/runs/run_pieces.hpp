@@ -10,7 +10,7 @@ std::vector<RunPiece> pieces_of(const std::vector<StandingUnit>& units, const Ru
 
 /// Lengths of a rail cut from stock: whole lengths first; a last piece too short to fix at both ends takes from the one
 /// before it.
-std::vector<Length> cut_from_stock(Length length, Length stock);
+std::vector<Length> cut_from_stock(Length length, Length stock, Length shortest);
 
 /// How the rail of a run is fixed: a beam over its fixings with the units' hooks at their real places, near the sides
 /// of each unit. A fixing bears the greater of what the continuous beam and a beam cut over every fixing put on it,

@@ -6,8 +6,6 @@
 namespace yes_square {
 namespace {
 
-constexpr Length two_carry_from = 1500_mm; ///< a worktop this long is carried by two (house rule)
-
 class StepWriter {
 public:
     StepWriter(const DraftRun& draft, const RunPlan& plan)
@@ -165,7 +163,7 @@ private:
         for (const RunPiece& piece : plan_.pieces)
             if (piece.what == RunPiece::What::worktop) {
                 any = true;
-                const bool heavy = piece.to - piece.from > two_carry_from;
+                const bool heavy = piece.to - piece.from > rules_.two_carry_from;
                 step({heavy ? std::string_view{"Two carry the worktop in, {0} by {1}: scribe it to the wall, screw it "
                                                "up from under, screws shorter than it and its rail together"}
                             : "Lay the worktop on, {0} by {1}: scribe it to the wall, screw it up from under, screws "

@@ -1,7 +1,7 @@
 #include "core/runs/unit_loads.hpp"
 
 #include "core/fixings/wood_screw.hpp"
-#include "core/statics/gravity.hpp"
+#include "core/measure/conversions.hpp"
 
 #include <algorithm>
 #include <cmath>

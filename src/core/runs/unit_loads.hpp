@@ -3,8 +3,8 @@
 #include "core/fixings/hole_group.hpp"
 #include "core/job/house_rules.hpp"
 #include "core/job/runs.hpp"
+#include "core/measure/conversions.hpp"
 #include "core/plan/check.hpp"
-#include "core/statics/gravity.hpp"
 
 #include <vector>
 

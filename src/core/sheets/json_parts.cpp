@@ -52,7 +52,7 @@ Json JsonParts::fixing(const Fixing& fixing) const {
 }
 
 Json JsonParts::check(const Check& check) const {
-    Json json{{"code", std::string{name(check.code)}},
+    Json json{{"code", std::string{check.code.name()}},
               {"severity", std::string{name(check.severity)}},
               {"text", say(check.message, voice_)}};
     if (check.amount)

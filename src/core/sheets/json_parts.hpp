@@ -2,7 +2,9 @@
 
 #include "core/plan/plan.hpp"
 
+#include <concepts>
 #include <nlohmann/json.hpp>
+#include <type_traits>
 
 /// Parts of the plan's JSON that stand in several places of it.
 namespace yes_square {
@@ -58,6 +60,8 @@ public:
             for (const auto& part : parts)
                 json[name].push_back(write(part));
         };
+        if constexpr (std::derived_from<std::remove_cvref_t<decltype(plan)>, ThingPlan>)
+            json["holds"] = std::string{name(holds(plan))};
         list("checks", plan.checks, [&](const Check& each) { return check(each); });
         list("workings", plan.workings, [&](const Working& each) { return working(each); });
         if constexpr (requires { plan.steps; })

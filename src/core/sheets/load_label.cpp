@@ -1,5 +1,7 @@
 #include "core/sheets/load_label.hpp"
 
+#include "core/shelves/way.hpp"
+
 #include <cmath>
 #include <set>
 
@@ -17,7 +19,7 @@ LoadLabel load_label(const Wall& wall, const Shelf& shelf, const ShelfPlan& plan
         return label;
     }
     const Quantity per_metre{Kind::mass_per_m, std::floor(capacity.kg_per_m)};
-    if (!shelf.held<Fixture>())
+    if (!way_of(shelf).whole(shelf))
         label.assumes.push_back({"{0}, limited by {1}", {per_metre, words(capacity.governs)}});
     std::set<std::string> told;
     const auto tell = [&](const Fixing& fixing) {

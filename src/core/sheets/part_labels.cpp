@@ -41,9 +41,10 @@ std::vector<Drawing> part_label_pages(const SystemPlan& plan, double width, doub
         const std::size_t on_page = i % (across * down);
         if (on_page == 0)
             pages.push_back({width, height, {}});
+        const std::size_t row = on_page / across;
         const double each = width / static_cast<double>(across);
         label(plan.parts[i], plan.name, static_cast<double>(on_page % across) * each,
-              static_cast<double>(on_page / across) * label_height, each, voice, pages.back());
+              static_cast<double>(row) * label_height, each, voice, pages.back());
     }
     return pages;
 }

@@ -1,8 +1,8 @@
 #include "core/sheets/shelf_layer.hpp"
 
-#include "core/shelves/plate.hpp"
+#include "core/measure/conversions.hpp"
+#include "core/shelves/way.hpp"
 #include "core/site/wall_site.hpp"
-#include "core/statics/gravity.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -32,14 +32,18 @@ public:
                      Ink::level,
                      0.25,
                      Stroke::dashed});
-        if (shelf_.held<Fixture>() || shelf_.held<OnKeyholes>())
+        const bool holes_seen = plate_of(shelf_).whole; // through its back
+        if (holes_seen)
             boards();
         plate();
-        cleats();
+        seen(SeenPart::Look::strip_behind);
+        seen(SeenPart::Look::strip);
         for (std::size_t i = 0; i < plan_.brackets.size(); ++i)
             place(i);
-        if (!shelf_.held<Fixture>() && !shelf_.held<OnKeyholes>())
+        if (!holes_seen)
             boards();
+        seen(SeenPart::Look::lip);
+        seen(SeenPart::Look::hook);
         for (const PlannedHole& hole : plan_.holes)
             add(Circle{{scale_.x(hole.x), scale_.y(hole.z)},
                        std::max(0.35, 0.006 * scale_.per_metre),
@@ -74,7 +78,7 @@ private:
 
     void boards() {
         const Ink ink = chosen_ ? Ink::board_selected : Ink::board;
-        const bool solid = !shelf_.held<Fixture>() && !shelf_.held<OnKeyholes>();
+        const bool solid = !plate_of(shelf_).whole;
         for (const Box& board : board_boxes(shelf_)) {
             box(board, ink, solid ? Fill::plain : Fill::light, chosen_ ? 0.5 : 0.3, whole());
             if (shelf_.lip)
@@ -85,36 +89,42 @@ private:
                          Ink::paper,
                          0.5});
         }
-        const auto* rail = shelf_.held<HookRail>();
-        for (int i = 0; rail && i < rail->hooks; ++i) {
-            const double x = scale_.x(shelf_.left + shelf_.length * (2 * i + 1) / (2 * rail->hooks));
-            const double y = scale_.y(shelf_.height - shelf_.thickness / 2);
-            const double hook = std::max(1.0, 0.03 * scale_.per_metre);
-            add(Line{{x, y}, {x, y + hook}, Ink::bracket, 0.5});
-            add(Line{{x, y + hook}, {x + hook / 2, y + hook / 2}, Ink::bracket, 0.5});
-        }
     }
 
     void plate() {
         const HungPlate hung = plate_of(shelf_);
-        if (shelf_.held<OnHiddenBracket>())
+        if (hung.plate && !hung.whole)
             box({hung.left, hung.left + hung.width, hung.top - hung.height, hung.top}, Ink::bracket, Fill::light, 0.3,
                 whole());
     }
 
-    void cleats() {
-        const auto* how = shelf_.held<OnCleats>();
-        if (!how)
-            return;
-        const Length top = shelf_.underside();
-        const Length bottom = top - how->breadth;
-        if (how->back)
-            box({shelf_.left, shelf_.right(), bottom, top}, Ink::bracket, Fill::light, 0.25, whole());
-        if (how->left)
-            box({shelf_.left, shelf_.left + how->thickness, bottom, top}, Ink::bracket, Fill::plain, 0.3, whole());
-        if (how->right)
-            box({shelf_.right() - how->thickness, shelf_.right(), bottom, top}, Ink::bracket, Fill::plain, 0.3,
-                whole());
+    void seen(SeenPart::Look look) {
+        for (const SeenPart& part : way_of(shelf_).seen(shelf_)) {
+            if (part.look != look)
+                continue;
+            switch (look) {
+            case SeenPart::Look::strip_behind:
+                box(part.box, Ink::bracket, Fill::light, 0.25, whole());
+                break;
+            case SeenPart::Look::strip:
+                box(part.box, Ink::bracket, Fill::plain, 0.3, whole());
+                break;
+            case SeenPart::Look::lip:
+                box(part.box, chosen_ ? Ink::board_selected : Ink::board, Fill::light, chosen_ ? 0.5 : 0.3, whole());
+                break;
+            case SeenPart::Look::hook:
+                hook(part.box);
+                break;
+            }
+        }
+    }
+
+    void hook(const Box& at) {
+        const double x = scale_.x(at.left);
+        const double y = scale_.y(at.top);
+        const double size = std::max(1.0, 0.03 * scale_.per_metre);
+        add(Line{{x, y}, {x, y + size}, Ink::bracket, 0.5});
+        add(Line{{x, y + size}, {x + size / 2, y + size / 2}, Ink::bracket, 0.5});
     }
 
     void place(std::size_t i) {
@@ -132,9 +142,9 @@ private:
                 box(leg, Ink::bracket, carries(place.hold) ? Fill::plain : Fill::none, 0.3, reference);
                 label = std::min(label, leg.bottom);
             }
-            if (const auto* cleats = shelf_.held<OnCleats>())
-                label = shelf_.underside() - cleats->breadth;
-            if (!plan_.bracket && !shelf_.held<OnCleats>()) {
+            for (const SeenPart& part : way_of(shelf_).seen(shelf_))
+                label = std::min(label, part.box.bottom);
+            if (plate_of(shelf_).plate) {
                 const PlannedHole& hole = plan_.holes[i];
                 add(Text{{scale_.x(hole.x) + 0.5 * text_, scale_.y(hole.z) + 0.9 * text_},
                          std::to_string(i + 1),

@@ -178,7 +178,7 @@ private:
         Table table{"checks", {"severity", "place", "owner", "code", "message"}, {}};
         for (const OwnedCheck& owned : all_checks(plan_, job_))
             table.rows.push_back({std::string{name(owned.check->severity)}, std::string{owned.place},
-                                  std::string{owned.owner}, std::string{name(owned.check->code)},
+                                  std::string{owned.owner}, std::string{owned.check->code.name()},
                                   said(owned.check->message)});
         return table;
     }

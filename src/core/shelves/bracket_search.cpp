@@ -1,6 +1,7 @@
 #include "core/shelves/bracket_search.hpp"
 
 #include <algorithm>
+#include <cassert>
 #include <cmath>
 #include <limits>
 #include <numeric>
@@ -463,6 +464,7 @@ std::vector<BracketLayout> best_layouts(const BracketQuestion& question, School 
         }
         std::vector<BracketLayout> best(static_cast<std::size_t>(most) + 1);
         for (auto& places : found) {
+            assert(std::ranges::is_sorted(places) && places.front() >= Length{} && places.back() <= question.length);
             const Merits merits = merits_of(question, places);
             BracketLayout& slot = best[places.size()];
             if (slot.places.empty() || better(merits, slot.merits, school))

@@ -23,6 +23,7 @@ struct Carrier {
     double load_at = 0;    ///< m from the wall's face, where goods and board act
     double edge_at = 0;    ///< m, where somebody leans
     int boards = 1;        ///< that come down on one of it
+    bool one_leg = false;  ///< carries all tiers
     bool rod = false;
     /// m; of a slotted upright, which is limp: one board's moment is taken by screws this far apart. 0: a stiff leg.
     double limp_lever = 0;
@@ -30,11 +31,11 @@ struct Carrier {
     Length bottom() const { return over - bracket.leg; } ///< over the highest board's underside; negative: below it
 };
 
+/// With goods in the middle of the shelf's depth, somebody at its front, and the usual greatest spacing.
+Carrier even_carrier(const Bracket& bracket, const Shelf& shelf, const WallSite& site);
+
 /// Of brackets: the one named by the shelf, or the longest arm in range; failing that the longest that is not too long.
 /// None: no bracket at hand fits, or the shelf does not hang at places along it.
 std::optional<Carrier> carrier_of(const Shelf& shelf, const WallSite& site);
-
-/// Whether it hangs at places along it, which the program seeks; else through given holes or on cleats.
-bool hangs_at_places(const Shelf& shelf);
 
 } // namespace yes_square

@@ -6,6 +6,7 @@
 #include "core/fixings/hole_group.hpp"
 #include "core/shelves/shelf_loads.hpp"
 #include "core/shelves/verdicts.hpp"
+#include "core/shelves/way.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -14,8 +15,6 @@
 namespace yes_square {
 namespace {
 
-constexpr Length near_corner = 10_mm; ///< a shelf's end this near the wall's is at the corner
-
 /// How far the wall at an end leans over a depth, more than 0 where it narrows the front.
 Length lean_of(const std::optional<Neighbour>& neighbour, bool at_corner, Length entered, Length depth) {
     if (entered != Length{} || !neighbour || !neighbour->measured || !at_corner)
@@ -23,8 +22,9 @@ Length lean_of(const std::optional<Neighbour>& neighbour, bool at_corner, Length
     return -Length::nearest_to_metres(depth.in_metres() * std::tan(neighbour->angle.off));
 }
 
-HoleDemand demand_of(double load_n, double leaning_n, const OnCleats& how, double duration) {
-    HoleDemand demand = cleat_screw_demand(load_n + leaning_n, how.breadth, how.thickness, duration);
+HoleDemand demand_of(double load_n, double leaning_n, const OnCleats& how, const WallSite& site, double duration) {
+    HoleDemand demand =
+        cleat_screw_demand(load_n + leaning_n, how.breadth, how.thickness, site.rules.strips.pivot, duration);
     demand.when = leaning_n > 0 ? "somebody leans on it" : "goods";
     return demand;
 }
@@ -33,7 +33,7 @@ class Alcove {
 public:
     Alcove(const Shelf& shelf, const WallSite& site, ShelfPlan& plan)
         : shelf_{shelf}
-        , how_{*shelf.held<OnCleats>()}
+        , how_{std::get<OnCleats>(shelf.holding)}
         , site_{site}
         , plan_{plan}
         , loads_{loads_of(shelf, site.rules)} {}
@@ -51,8 +51,8 @@ public:
     }
 
 private:
-    bool at_left() const { return shelf_.left <= near_corner; }
-    bool at_right() const { return site_.wall.length - shelf_.right() <= near_corner; }
+    bool at_left() const { return in_left_corner(shelf_, site_); }
+    bool at_right() const { return in_right_corner(shelf_, site_); }
 
     void cut() {
         const Length play = site_.rules.shelves.cleat_play;
@@ -122,9 +122,10 @@ private:
         // Goods in the middle of the depth, somebody at the front edge.
         const double even = greatest_share(places, cleat.length.in_metres() / 2);
         const Hold hold = framed ? Hold::proved_stud : Hold::masonry;
-        std::vector<HoleDemand> demands{demand_of(cleat.load_n * even, 0, how_, duration_stored)};
+        std::vector<HoleDemand> demands{demand_of(cleat.load_n * even, 0, how_, site_, duration_stored)};
         if (loads_.accidental_n > 0)
-            demands.push_back(demand_of(cleat.load_n * even, loads_.accidental_n * share, how_, duration_people));
+            demands.push_back(
+                demand_of(cleat.load_n * even, loads_.accidental_n * share, how_, site_, duration_people));
         fix(cleat, wall, hold, demands);
         plan_.cleats.push_back(std::move(cleat));
     }
@@ -136,69 +137,85 @@ private:
         cleat.length = shelf_.length;
         cleat.load_n = loads_.total_n(shelf_.length) / 2;
         cleat.wall_known = true;
-        const Length z = shelf_.underside() - how_.breadth / 2;
-        std::vector<Length> xs;
-        if (site_.masonry() || site_.open_framing()) {
-            const Length inset = site_.rules.strips.end_inset;
-            if (shelf_.length > 2 * inset)
-                xs = evenly(shelf_.left + inset, shelf_.right() - inset, site_.rules.strips.masonry_every);
-        } else if (const Framing* framing = site_.timber()) {
-            for (const Stud& stud : site_.survey.studs)
-                if (stud.centre >= shelf_.left + site_.rules.strips.end_inset &&
-                    stud.centre <= shelf_.right() - site_.rules.strips.end_inset &&
-                    holds_usual_screw(*framing, stud, site_.rules))
-                    xs.push_back(stud.centre);
-        }
+        const std::vector<Length> xs = places_of_back();
         cleat.screws = xs.size();
-        std::vector<HoleDemand> demands;
-        std::optional<Length> to_edge;
-        const double line = xs.empty() ? 0 : cleat.load_n / shelf_.length.in_metres();
+        const double line = cleat.load_n / shelf_.length.in_metres();
         for (std::size_t i = 0; i < xs.size(); ++i) {
             const Length from = i == 0 ? shelf_.left : (xs[i - 1] + xs[i]) / 2;
             const Length to = i + 1 == xs.size() ? shelf_.right() : (xs[i] + xs[i + 1]) / 2;
-            const double load = line * (to - from).in_metres();
-            BracketPlan place;
-            place.x = xs[i];
-            place.hold = site_.masonry() ? Hold::masonry : Hold::nogging;
-            if (!site_.masonry() && !site_.open_framing())
-                for (std::size_t s = 0; s < site_.survey.studs.size(); ++s)
-                    if (site_.survey.studs[s].centre == xs[i]) {
-                        const Stud& stud = site_.survey.studs[s];
-                        place.stud = s;
-                        place.hold = stud.state == StudState::proved ? Hold::proved_stud : Hold::indicated_stud;
-                        const Length sure = to_edge_of(*site_.timber(), stud, xs[i], site_.rules);
-                        to_edge = to_edge ? std::min(*to_edge, sure) : sure;
-                    }
-            PlannedHole hole;
-            hole.place = i;
-            hole.x = xs[i];
-            hole.z = z;
-            hole.demands = {demand_of(load, 0, how_, duration_stored)};
-            if (loads_.accidental_n > 0)
-                hole.demands.push_back(demand_of(load, loads_.accidental_n, how_, duration_people));
-            demands.insert(demands.end(), hole.demands.begin(), hole.demands.end());
-            place.reaction.sustained = load;
-            place.reaction.greatest = place.carries_n = load + loads_.accidental_n;
-            place.tension_n = hole.demands.back().tension_n;
-            place.shear_n = hole.demands.back().shear_n();
-            for (const HoleDemand& each : hole.demands)
-                place.loads.push_back({each.when, each.down_n, xs[i].in_metres(),
-                                       each.down_n * how_.thickness.in_metres() / 2, each.duration});
-            plan_.brackets.push_back(std::move(place));
-            plan_.holes.push_back(std::move(hole));
+            screw_back(xs[i], line * (to - from).in_metres());
         }
-        if (!xs.empty()) {
-            fix(cleat, site_.wall, plan_.brackets.front().hold, demands, to_edge);
-            for (std::size_t i = 0; i < xs.size() && cleat.fixing; ++i) {
-                BracketPlan& place = plan_.brackets[i];
-                PlannedHole& hole = plan_.holes[i];
-                place.fixing = cleat.fixing;
-                hole.strength = cleat.fixing->strength();
-                hole.utilisation = utilisation_of(hole.strength, place.hold, hole.demands);
-                place.fixing_utilisation = hole.utilisation;
-            }
-        }
+        if (!xs.empty())
+            fix_back(cleat);
         plan_.cleats.push_back(std::move(cleat));
+    }
+
+    /// Into every stud that a screw is sure of, or as often as strips are screwed to masonry.
+    std::vector<Length> places_of_back() const {
+        const Length inset = site_.rules.strips.end_inset;
+        if (site_.masonry() || site_.open_framing())
+            return shelf_.length > 2 * inset
+                       ? evenly(shelf_.left + inset, shelf_.right() - inset, site_.rules.strips.masonry_every)
+                       : std::vector<Length>{};
+        std::vector<Length> xs;
+        if (const Framing* framing = site_.timber())
+            for (const Stud& stud : site_.survey.studs)
+                if (stud.centre >= shelf_.left + inset && stud.centre <= shelf_.right() - inset &&
+                    holds_usual_screw(*framing, stud, site_.rules))
+                    xs.push_back(stud.centre);
+        return xs;
+    }
+
+    /// A screw of the strip at the back, and what lies on it.
+    void screw_back(Length x, double load) {
+        PlannedHole hole;
+        hole.place = plan_.brackets.size();
+        hole.x = x;
+        hole.z = shelf_.underside() - how_.breadth / 2;
+        hole.demands = {demand_of(load, 0, how_, site_, duration_stored)};
+        if (loads_.accidental_n > 0)
+            hole.demands.push_back(demand_of(load, loads_.accidental_n, how_, site_, duration_people));
+
+        BracketPlan place;
+        place.x = x;
+        place.hold = site_.masonry() ? Hold::masonry : Hold::nogging;
+        if (!site_.masonry() && !site_.open_framing()) {
+            const auto stud = std::ranges::find(site_.survey.studs, x, &Stud::centre);
+            place.stud = static_cast<std::size_t>(stud - site_.survey.studs.begin());
+            place.hold = stud->state == StudState::proved ? Hold::proved_stud : Hold::indicated_stud;
+        }
+        place.reaction.sustained = load;
+        place.reaction.greatest = place.carries_n = load + loads_.accidental_n;
+        place.tension_n = hole.demands.back().tension_n;
+        place.shear_n = hole.demands.back().shear_n();
+        for (const HoleDemand& each : hole.demands)
+            place.loads.push_back(
+                {each.when, each.down_n, x.in_metres(), each.down_n * how_.thickness.in_metres() / 2, each.duration});
+        plan_.brackets.push_back(std::move(place));
+        plan_.holes.push_back(std::move(hole));
+    }
+
+    /// One kind of screw for all of them, by the worst, at the one nearest to a stud's edge.
+    void fix_back(CleatPlan& cleat) {
+        std::vector<HoleDemand> demands;
+        std::optional<Length> to_edge;
+        for (std::size_t i = 0; i < plan_.holes.size(); ++i) {
+            demands.insert(demands.end(), plan_.holes[i].demands.begin(), plan_.holes[i].demands.end());
+            const BracketPlan& place = plan_.brackets[i];
+            if (!place.stud)
+                continue;
+            const Length sure = to_edge_of(*site_.timber(), site_.survey.studs[*place.stud], place.x, site_.rules);
+            to_edge = to_edge ? std::min(*to_edge, sure) : sure;
+        }
+        fix(cleat, site_.wall, plan_.brackets.front().hold, demands, to_edge);
+        for (std::size_t i = 0; i < plan_.holes.size() && cleat.fixing; ++i) {
+            BracketPlan& place = plan_.brackets[i];
+            PlannedHole& hole = plan_.holes[i];
+            place.fixing = cleat.fixing;
+            hole.strength = cleat.fixing->strength();
+            hole.utilisation = utilisation_of(hole.strength, place.hold, hole.demands);
+            place.fixing_utilisation = hole.utilisation;
+        }
     }
 
     const Shelf& shelf_;
@@ -215,12 +232,12 @@ DrivenThrough driven_through_cleat(Length thickness, Species wood) {
     const double gravity = specific_gravity(wood);
     DrivenThrough through{thickness, wood_bearing_psi(gravity)};
     through.gravity = gravity;
-    through.head = Length::nearest_to_metres(properties(ScrewGauge::number_8).head_in * 0.0254);
+    through.head = Length::nearest_to_inches(properties(ScrewGauge::number_8).head_in);
     return through;
 }
 
-HoleDemand cleat_screw_demand(double load_n, Length breadth, Length thickness, double duration) {
-    const double lever = (breadth / 2 - cleat_pivot).in_metres();
+HoleDemand cleat_screw_demand(double load_n, Length breadth, Length thickness, Length pivot, double duration) {
+    const double lever = (breadth / 2 - pivot).in_metres();
     const double moment = load_n * thickness.in_metres() / 2;
     // One too low to have a lever over its edge is held by nothing.
     return {lever > 0 ? moment / lever : std::numeric_limits<double>::infinity(), load_n, duration};

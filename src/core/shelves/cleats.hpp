@@ -8,12 +8,9 @@ namespace yes_square {
 /// A strip screwed through to the wall, its screws' heads as small as any.
 DrivenThrough driven_through_cleat(Length thickness, Species wood);
 
-/// A strip turns about its lower edge this far up (house rule).
-inline constexpr Length cleat_pivot = 5_mm;
-
 /// What one screw at mid breadth of a strip bears when `load_n` comes on it out by half the strip's thickness: the
 /// strip turns about its lower edge, 5 mm up.
-HoleDemand cleat_screw_demand(double load_n, Length breadth, Length thickness, double duration);
+HoleDemand cleat_screw_demand(double load_n, Length breadth, Length thickness, Length pivot, double duration);
 
 /// Fills in a shelf that lies on strips in an alcove: its cut, its sag, the load on each strip and the screws for it.
 ///

@@ -27,12 +27,11 @@ double masonry_mpa(MasonryKind kind, const ShelfRules& rules) {
 
 /// Wood around a steel rod bears this share of its dowel bearing strength in use: Rd of mode I (NDS table 12.3.1B).
 constexpr double rod_reduction = 4;
-constexpr double pa_per_psi = 6894.757;
 constexpr Length rod_dust_room = 6_mm;
 
 /// A rod in its hole: the steel, what holds it in the wall, and the shelf around it.
 void fix_rod(BracketPlan& place, const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
-    const auto& how = *shelf.held<OnHiddenRods>();
+    const auto& how = std::get<OnHiddenRods>(shelf.holding);
     const Length lining = site.wall.lining_thickness();
     const Framing* framing = site.timber();
     if (!carries(place.hold) || (framing && how.in_wall > framing->stud_depth))
@@ -52,10 +51,10 @@ void fix_rod(BracketPlan& place, const Shelf& shelf, const WallSite& site, const
     bar.diameter_in = std::max(0.25, how.diameter.in_inches());
     const double wall_pa =
         framing ? wood_bearing_psi(bar, {specific_gravity(framing->species), place.hold == Hold::nogging}) *
-                      pa_per_psi / rod_reduction
+                      pascals_per_psi / rod_reduction
                 : masonry_mpa(std::get<Masonry>(site.wall.structure).kind, site.rules.shelves) * 1e6;
     const double board_gravity = std::min(0.5, properties(shelf.material).density / 1000 * 0.9);
-    const double shelf_pa = wood_bearing_psi(bar, {board_gravity, true}) * pa_per_psi / rod_reduction;
+    const double shelf_pa = wood_bearing_psi(bar, {board_gravity, true}) * pascals_per_psi / rod_reduction;
     const Utilisation used{std::max({(stress.bending_pa + leaned.bending_pa) / (site.rules.shelves.rod_steel_mpa * 1e6),
                                      (stress.on_wall_pa + leaned.on_wall_pa) / wall_pa,
                                      (stress.on_shelf_pa + leaned.on_shelf_pa) / shelf_pa})};

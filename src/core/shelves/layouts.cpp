@@ -1,12 +1,16 @@
 #include "core/shelves/layouts.hpp"
 
+#include "core/shelves/way.hpp"
+
 #include "core/fixings/choose_fixing.hpp"
 #include "core/shelves/fix_place.hpp"
 #include "core/shelves/verdicts.hpp"
 
 #include <algorithm>
 #include <array>
+#include <cassert>
 #include <cmath>
+#include <cstdlib>
 #include <limits>
 #include <map>
 
@@ -106,7 +110,7 @@ BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const
     const double creeping_load =
         (loads.self_n_per_m + loads.goods_n_per_m) * (1 + creep_factor(shelf, site.service_class));
     const double limit = divisor(rules.sag_limit);
-    const double stiffness = stiffness_of(shelf);
+    const double stiffness = way_of(shelf).section(shelf).stiffness;
     const auto capped = [&](double coefficient) {
         return std::max(rules.spacing_least,
                         std::min(carrier.most, span_keeping_limit(coefficient, limit, creeping_load, stiffness)));
@@ -121,10 +125,12 @@ BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const
     return question;
 }
 
-Weighed weigh(const Shelf& shelf, const WallSite& site, const Carrier& carrier, const BracketQuestion& question,
-              const std::vector<Length>& places) {
+namespace {
+
+/// The board on its places, and what comes down on each.
+Weighed weigh_board(const Shelf& shelf, const WallSite& site, const BracketQuestion& question,
+                    const std::vector<Length>& places) {
     const HouseRules& rules = site.rules;
-    const Bracket& bracket = carrier.bracket;
     const ShelfLoads loads = loads_of(shelf, rules);
     const BeamLoad beam_load = loads.on_beam();
     const double kdef = creep_factor(shelf, site.service_class);
@@ -192,15 +198,24 @@ Weighed weigh(const Shelf& shelf, const WallSite& site, const Carrier& carrier, 
                 place.reaction.greatest = place.reaction.sustained + loads.accidental_n;
             }
     }
+    return weighed;
+}
 
+/// What holds each place of a board that has been weighed.
+void weigh_fixings(Weighed& weighed, const Shelf& shelf, const WallSite& site, const Carrier& carrier,
+                   const BracketQuestion& question) {
+    const Bracket& bracket = carrier.bracket;
+    std::vector<Length> carrying;
+    for (const BracketPlan& place : weighed.brackets)
+        if (carries(place.hold))
+            carrying.push_back(place.x - shelf.left);
     for (BracketPlan& place : weighed.brackets) {
         const Reaction& reaction = place.reaction;
         place.carries_n = (carrier.boards - 1) * reaction.sustained + reaction.greatest;
         fix_place(place, shelf, site, carrier);
         weighed.bracket_turns |= place.turns;
         if (bracket.rating_n && !place.hanger)
-            place.bracket_utilisation =
-                Utilisation::of(reaction.greatest, bracket.rated_per_pair ? *bracket.rating_n / 2 : *bracket.rating_n);
+            place.bracket_utilisation = Utilisation::of(reaction.greatest, *bracket.rated_each_n());
         if (carries(place.hold)) {
             // An unrated bracket is said so; it does not choose between layouts.
             const bool held = place.fixing_utilisation.known();
@@ -214,81 +229,22 @@ Weighed weigh(const Shelf& shelf, const WallSite& site, const Carrier& carrier, 
             weighed.utilisation = Utilisation::refused();
     if (carrying.size() < 2)
         weighed.utilisation = Utilisation::refused();
+}
+
+} // namespace
+
+Weighed weigh(const Shelf& shelf, const WallSite& site, const Carrier& carrier, const BracketQuestion& question,
+              const std::vector<Length>& places) {
+    Weighed weighed = weigh_board(shelf, site, question, places);
+    weigh_fixings(weighed, shelf, site, carrier, question);
     return weighed;
 }
 
 namespace {
 
-/// Weighs the layouts of one shelf, none of them twice.
-class LayoutScales {
-public:
-    LayoutScales(const Shelf& shelf, const WallSite& site, const Carrier& carrier)
-        : shelf_{shelf}
-        , site_{site}
-        , carrier_{carrier} {}
-
-    /// What has been weighed before, as far as an alternative goes.
-    void know(const Alternative& alternative) { known_.emplace(alternative.layout.places, alternative); }
-
-    Alternative alternative(const BracketQuestion& question, const BracketLayout& layout, int extra) {
-        const auto known = known_.find(layout.places);
-        if (known == known_.end()) {
-            const Weighed& weighed = this->weighed(question, layout.places);
-            return {layout, extra, weighed.sag.share(), weighed.utilisation, weighed.keeps_limits(), {}};
-        }
-        const Alternative& like = known->second;
-        return {layout, extra, like.sag_share, like.utilisation, like.keeps_limits, {}};
-    }
-
-    Weighed& weighed(const BracketQuestion& question, const std::vector<Length>& places) {
-        const auto found = weighed_.find(places);
-        return found != weighed_.end()
-                   ? found->second
-                   : weighed_.emplace(places, weigh(shelf_, site_, carrier_, question, places)).first->second;
-    }
-
-private:
-    const Shelf& shelf_;
-    const WallSite& site_;
-    const Carrier& carrier_;
-    std::map<std::vector<Length>, Weighed> weighed_;
-    std::map<std::vector<Length>, Alternative> known_;
-};
-
-/// Layouts by one school, weighed in the school's order until one keeps the limits.
-std::optional<Alternative> best_of_school(LayoutScales& scales, const BracketQuestion& question, School school,
-                                          int extra) {
-    std::vector<BracketLayout> layouts = best_layouts(question, school);
-    if (layouts.empty())
-        return std::nullopt;
-    std::ranges::sort(layouts, [&](const auto& a, const auto& b) { return better(a.merits, b.merits, school); });
-    std::optional<Alternative> first;
-    std::optional<Alternative> base;
-    for (const BracketLayout& layout : layouts) {
-        Alternative candidate = scales.alternative(question, layout, 0);
-        if (candidate.keeps_limits) {
-            base = std::move(candidate);
-            break;
-        }
-        // Nothing keeps every limit: the one with the least sag over its limit is at least straight.
-        if (!first || (first->sag_share > 1 && candidate.sag_share <= 1))
-            first = std::move(candidate);
-    }
-    if (!base)
-        base = std::move(first);
-    if (extra == 0)
-        return base;
-    const BracketLayout* more = nullptr;
-    for (const BracketLayout& layout : layouts)
-        if (layout.merits.count >= base->layout.merits.count + extra &&
-            (!more || layout.merits.count < more->merits.count))
-            more = &layout;
-    return more ? std::optional{scales.alternative(question, *more, extra)} : std::nullopt;
-}
-
 /// A layout for a shelf that no search can place: its two ends, or its middle when it is too short for two.
-BracketLayout plain_layout(const Shelf& shelf, const BracketQuestion& question) {
-    BracketLayout layout{shelf.school, {}, {}};
+BracketLayout plain_layout(const Shelf& shelf, School school, const BracketQuestion& question) {
+    BracketLayout layout{school, {}, {}};
     const Length inset = std::min(question.inset_usual, shelf.length / 4);
     if (shelf.length - 2 * inset >= question.spacing_least)
         layout.places = {inset, shelf.length - inset};
@@ -349,43 +305,142 @@ void say_what_each_gives_up(std::vector<Alternative>& alternatives, Length inset
 
 } // namespace
 
-WeighedLayout chosen_layout(const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
-    BracketQuestion question = bracket_question(shelf, site, carrier);
-    LayoutScales scales{shelf, site, carrier};
-    const auto taken = [&](Alternative alternative) {
-        Weighed weighed = std::move(scales.weighed(question, alternative.layout.places));
-        return WeighedLayout{std::move(alternative), std::move(weighed)};
-    };
-    for (;;) {
-        if (auto own = best_of_school(scales, question, shelf.school, shelf.extra_brackets))
-            return taken(std::move(*own));
-        for (const School school : all_schools)
-            if (auto other = best_of_school(scales, question, school, 0))
-                return taken(std::move(*other));
-        if (question.keep_outs.empty())
-            return taken(scales.alternative(question, plain_layout(shelf, question), 0));
-        question.keep_outs.clear();
+/// Layouts of one shelf for one question, none of them weighed twice.
+class LayoutScales::Weighing {
+public:
+    Weighing(const Shelf& shelf, const WallSite& site, const Carrier& carrier, bool keep_outs)
+        : shelf_{shelf}
+        , site_{site}
+        , carrier_{carrier}
+        , question_{bracket_question(shelf, site, carrier)} {
+        if (!keep_outs)
+            question_.keep_outs.clear();
     }
+
+    const BracketQuestion& question() const { return question_; }
+
+    const Weighed& weighed(const std::vector<Length>& places) {
+        OnScales& on = on_scales(places);
+        if (!on.whole)
+            weigh_fixings(on.weighed, shelf_, site_, carrier_, question_);
+        on.whole = true;
+        return on.weighed;
+    }
+
+    Alternative alternative(const BracketLayout& layout, int extra) {
+        const Weighed& weighed = this->weighed(layout.places);
+        return {layout, extra, weighed.sag.share(), weighed.utilisation, weighed.keeps_limits(), {}};
+    }
+
+    /// Layouts by one school, weighed in the school's order until one keeps the limits.
+    std::optional<Alternative> best_of(School school, int extra) {
+        const std::vector<BracketLayout>& layouts = layouts_of(school);
+        if (layouts.empty())
+            return std::nullopt;
+        // Where nothing keeps every limit, the first with a sag inside its own is at least straight.
+        const auto straight = [&](const BracketLayout& layout) { return sag_share(layout.places) <= 1; };
+        auto base = std::ranges::find_if(layouts, [&](const BracketLayout& layout) {
+            return straight(layout) && weighed(layout.places).keeps_limits();
+        });
+        if (base == layouts.end())
+            base = std::ranges::find_if(layouts, straight);
+        if (base == layouts.end())
+            base = layouts.begin();
+        if (extra == 0)
+            return alternative(*base, 0);
+        const BracketLayout* more = nullptr;
+        for (const BracketLayout& layout : layouts)
+            if (layout.merits.count >= base->merits.count + extra &&
+                (!more || layout.merits.count < more->merits.count))
+                more = &layout;
+        return more ? std::optional{alternative(*more, extra)} : std::nullopt;
+    }
+
+private:
+    struct OnScales {
+        Weighed weighed;
+        bool whole = false; ///< its fixings too
+    };
+
+    OnScales& on_scales(const std::vector<Length>& places) {
+        const auto found = weighed_.find(places);
+        return found != weighed_.end()
+                   ? found->second
+                   : weighed_.emplace(places, OnScales{weigh_board(shelf_, site_, question_, places)}).first->second;
+    }
+    double sag_share(const std::vector<Length>& places) { return on_scales(places).weighed.sag.share(); }
+
+    const std::vector<BracketLayout>& layouts_of(School school) {
+        auto [found, fresh] = layouts_.try_emplace(school);
+        if (fresh) {
+            found->second = best_layouts(question_, school);
+            std::ranges::sort(found->second,
+                              [&](const auto& a, const auto& b) { return better(a.merits, b.merits, school); });
+        }
+        return found->second;
+    }
+
+    const Shelf& shelf_;
+    const WallSite& site_;
+    const Carrier& carrier_;
+    BracketQuestion question_;
+    std::map<std::vector<Length>, OnScales> weighed_;
+    std::map<School, std::vector<BracketLayout>> layouts_;
+};
+
+LayoutScales::LayoutScales(const Shelf& shelf, const WallSite& site)
+    : shelf_{shelf}
+    , site_{site} {}
+
+LayoutScales::~LayoutScales() = default;
+
+const std::optional<Carrier>& LayoutScales::carrier() {
+    if (!carrier_)
+        carrier_ = carrier_of(shelf_, site_);
+    return *carrier_;
 }
 
-std::vector<Alternative> alternatives_to(Alternative chosen, const Shelf& shelf, const WallSite& site,
-                                         const Carrier& carrier) {
-    const BracketQuestion question = bracket_question(shelf, site, carrier);
-    LayoutScales scales{shelf, site, carrier};
-    scales.know(chosen);
+LayoutScales::Weighing& LayoutScales::weighing(bool keep_outs) {
+    assert(carrier_ && *carrier_); // asked for, and there
+    std::unique_ptr<Weighing>& kept = keep_outs ? with_keep_outs_ : without_;
+    if (!kept)
+        kept = std::make_unique<Weighing>(shelf_, site_, **carrier_, keep_outs);
+    return *kept;
+}
+
+WeighedLayout LayoutScales::chosen(School school, int extra) {
+    for (const bool keep_outs : {true, false}) {
+        Weighing& scales = weighing(keep_outs);
+        const auto taken = [&](Alternative alternative) {
+            const Weighed& weighed = scales.weighed(alternative.layout.places);
+            return WeighedLayout{std::move(alternative), weighed};
+        };
+        if (auto own = scales.best_of(school, extra))
+            return taken(std::move(*own));
+        for (const School each : all_schools)
+            if (auto other = scales.best_of(each, 0))
+                return taken(std::move(*other));
+        if (!keep_outs || scales.question().keep_outs.empty())
+            return taken(scales.alternative(plain_layout(shelf_, school, scales.question()), 0));
+    }
+    std::abort(); // without keep-outs there is a plain layout
+}
+
+std::vector<Alternative> LayoutScales::alternatives_to(Alternative chosen, School school, int extra) {
+    Weighing& scales = weighing(true);
     std::vector<Alternative> alternatives{std::move(chosen)};
-    const auto add = [&](School school, int extra) {
-        auto found = best_of_school(scales, question, school, extra);
+    const auto add = [&](School of, int more) {
+        auto found = scales.best_of(of, more);
         if (found && std::ranges::none_of(alternatives, [&](const Alternative& other) {
                 return other.layout.places == found->layout.places;
             }))
             alternatives.push_back(std::move(*found));
     };
-    for (const School school : all_schools)
-        if (school != shelf.school || shelf.extra_brackets > 0)
-            add(school, 0);
-    add(shelf.school, shelf.extra_brackets + 1);
-    say_what_each_gives_up(alternatives, question.inset_usual);
+    for (const School each : all_schools)
+        if (each != school || extra > 0)
+            add(each, 0);
+    add(school, extra + 1);
+    say_what_each_gives_up(alternatives, scales.question().inset_usual);
     return alternatives;
 }
 

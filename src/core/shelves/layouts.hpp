@@ -4,6 +4,8 @@
 #include "core/shelves/carrier.hpp"
 #include "core/shelves/shelf_loads.hpp"
 
+#include <memory>
+
 /// From a shelf and its wall to bracket layouts that have been weighed: sag and strength of each.
 namespace yes_square {
 
@@ -27,18 +29,41 @@ struct Weighed {
 Weighed weigh(const Shelf& shelf, const WallSite& site, const Carrier& carrier, const BracketQuestion& question,
               const std::vector<Length>& places);
 
-/// The layout of the shelf's own choice: its school's best that keeps sag and strength or, where none does, its best by
-/// order; with the brackets it has extra. Where no layout keeps spacing and keep-outs, the keep-outs are dropped (what
-/// then stands in one is flagged); where that fails too, a plain layout stands in.
+/// A layout with what it comes to.
 struct WeighedLayout {
     Alternative alternative;
     Weighed weighed;
 };
-WeighedLayout chosen_layout(const Shelf& shelf, const WallSite& site, const Carrier& carrier);
 
-/// Up to four more to choose from: each school's best, and the chosen school with one bracket more. The chosen one
-/// comes first; same places are listed once; each says what it gives up against the others.
-std::vector<Alternative> alternatives_to(Alternative chosen, const Shelf& shelf, const WallSite& site,
-                                         const Carrier& carrier);
+/// The layouts of one shelf. Each is weighed once, and only as far as asked: fixings not before its sag has passed.
+/// Good for a shelf that differs in nothing but its school and its extra brackets.
+class LayoutScales {
+public:
+    /// Refers to both. What stands at its places is asked for when it is wanted, and may throw.
+    LayoutScales(const Shelf& shelf, const WallSite& site);
+    ~LayoutScales();
+
+    /// None: no bracket at hand fits.
+    const std::optional<Carrier>& carrier();
+
+    /// The layout of a school's choice: its best that keeps sag and strength or, where none does, its best by order;
+    /// with the brackets it has extra. Where no layout keeps spacing and keep-outs, the keep-outs are dropped (what
+    /// then stands in one is flagged); where that fails too, a plain layout stands in. Wants a carrier.
+    WeighedLayout chosen(School school, int extra);
+
+    /// Up to four more to choose from: each school's best, and the chosen school with one bracket more. The chosen one
+    /// comes first; same places are listed once; each says what it gives up against the others. Wants a carrier.
+    std::vector<Alternative> alternatives_to(Alternative chosen, School school, int extra);
+
+private:
+    class Weighing;
+    Weighing& weighing(bool keep_outs);
+
+    const Shelf& shelf_;
+    const WallSite& site_;
+    std::optional<std::optional<Carrier>> carrier_;
+    std::unique_ptr<Weighing> with_keep_outs_;
+    std::unique_ptr<Weighing> without_;
+};
 
 } // namespace yes_square

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/job/job.hpp"
+#include "core/shelves/way.hpp"
 
 #include <string>
 #include <utility>
@@ -8,29 +8,11 @@
 
 namespace yes_square {
 
-/// Every way of hanging, as its own way of being begun: a desk is brackets under a board to sit at.
-enum class ShelfKind {
-    brackets,
-    standards,
-    hidden_bracket,
-    hidden_rods,
-    keyholes,
-    cleats,
-    desk,
-    hook_rail,
-    pole,
-    fixture,
-};
-inline constexpr std::size_t shelf_kinds = 10;
-
-std::string_view words(ShelfKind kind);
-ShelfKind kind_of(const Shelf& shelf);
-
-/// A shelf of a kind to begin with, in the middle of a wall, with usual sizes; no id yet.
-Shelf new_shelf(ShelfKind kind, const Wall& wall);
+/// A shelf to begin with, in the middle of a wall, with usual sizes; no id yet.
+Shelf new_shelf(const ShelfPreset& preset, const Wall& wall);
 
 /// Makes a shelf hang another way, keeping its place, its size and what it carries where that makes sense.
-void hang_as(ShelfKind kind, Shelf& shelf, const Wall& wall);
+void hang_as(const ShelfPreset& preset, Shelf& shelf, const Wall& wall);
 
 /// Shelves of one kind along every wall of a room, at one height, corner to corner: the first wall's runs through into
 /// both its corners, the next begins before its board. Boards longer than can be had are joined over the found stud

@@ -4,6 +4,7 @@
 #include "core/fixings/hole_group.hpp"
 #include "core/shelves/shelf_loads.hpp"
 #include "core/shelves/verdicts.hpp"
+#include "core/shelves/way.hpp"
 
 #include <algorithm>
 #include <set>
@@ -25,9 +26,9 @@ struct Body {
 
 Body body_of(const Shelf& shelf, const HouseRules& rules) {
     const double depth = shelf.depth.in_metres();
-    if (const auto* fixture = shelf.held<Fixture>())
-        return {fixture->mass_kg * standard_gravity, fixture->contents_kg * standard_gravity, fixture->leaned_n,
-                depth / 2, depth};
+    if (const auto whole = way_of(shelf).whole(shelf))
+        return {whole->mass_kg * standard_gravity, whole->contents_kg * standard_gravity, whole->leaned_n, depth / 2,
+                depth};
     const ShelfLoads loads = loads_of(shelf, rules);
     const double empty = loads.self_n_per_m * shelf.length.in_metres();
     return {empty, loads.total_n(shelf.length) - empty, loads.accidental_n, depth / 2, depth};
@@ -69,138 +70,189 @@ std::vector<HoleForce> over_pressed_edge(const std::vector<HolePlace>& holes, co
     return pivot ? hole_group_forces(holes, load, *pivot) : std::vector<HoleForce>{};
 }
 
+/// One thing on its plate, worked out in order.
+class OnPlate {
+public:
+    OnPlate(const Shelf& shelf, const WallSite& site, ShelfPlan& plan)
+        : shelf_{shelf}
+        , site_{site}
+        , plan_{plan}
+        , hung_{plate_of(shelf)}
+        , plate_{*hung_.plate}
+        , body_{body_of(shelf, site.rules)} {}
+
+    void hang() {
+        meet_the_wall();
+        weigh_every_case();
+        if (plan_.plate_turns)
+            return;
+        fix();
+        plan_.plate_utilisation = Utilisation::of(body_.empty_n + body_.goods_n + body_.leaning_n, plate_.rating_n);
+        if (way_of(shelf_).bends_over_holes())
+            bend();
+    }
+
+private:
+    /// Every hole, and what is behind it.
+    void meet_the_wall() {
+        const WoodScrew* screw = screw_for(site_.catalogue, plate_.hole_diameter);
+        const double diameter = screw ? properties(screw->gauge).diameter_in : plate_.hole_diameter.in_inches();
+        const Length top_row =
+            plate_.holes.empty() ? Length{} : std::ranges::min(plate_.holes, {}, &PlateHole::down).down;
+        for (std::size_t i = 0; i < plate_.holes.size(); ++i) {
+            const PlateHole& hole = plate_.holes[i];
+            BracketPlan place;
+            place.x = hung_.left + hole.across;
+            place.hold = hold_of_hole(place.x, site_, diameter, place.stud);
+            PlannedHole& drilled = plan_.holes.emplace_back();
+            drilled.place = i;
+            drilled.x = place.x;
+            drilled.z = hung_.top - hole.down;
+            if (carries(place.hold)) {
+                places_.push_back({hole.across.in_metres(), (hung_.height - hole.down).in_metres(),
+                                   plate_.thickness >= thin_plate || hole.down == top_row});
+                carrying_.push_back(i);
+            }
+            plan_.brackets.push_back(std::move(place));
+        }
+        plan_.plate_edge = hung_.top - hung_.height;
+    }
+
+    void weigh_every_case() {
+        plan_.plate_turns = places_.empty();
+        const double length = shelf_.length.in_metres();
+        weigh("goods all over", {body_.goods_n, length / 2}, {}, duration_stored);
+        weigh("goods on the left half", {body_.goods_n / 2, length / 4}, {}, duration_stored);
+        weigh("goods on the right half", {body_.goods_n / 2, length * 3 / 4}, {}, duration_stored);
+        if (body_.leaning_n <= 0)
+            return;
+        const Lying everywhere{body_.goods_n, length / 2};
+        weigh("somebody leans on its left end", everywhere, {body_.leaning_n, 0}, duration_people);
+        weigh("somebody leans on its right end", everywhere, {body_.leaning_n, length}, duration_people);
+    }
+
+    /// A weight, and where along the thing, m from its left end.
+    struct Lying {
+        double n = 0;
+        double at = 0;
+    };
+
+    void weigh(std::string_view when, Lying goods, Lying leaning, double duration) {
+        GroupLoad load;
+        load.down_n = body_.empty_n + goods.n + leaning.n;
+        if (load.down_n <= 0)
+            return;
+        const double middle = shelf_.length.in_metres() / 2;
+        load.at_x = (shelf_.left - hung_.left).in_metres() +
+                    (body_.empty_n * middle + goods.n * goods.at + leaning.n * leaning.at) / load.down_n;
+        load.moment_nm = (body_.empty_n + goods.n) * body_.at_m + leaning.n * body_.edge_m;
+        plan_.plate_loads.push_back({when, load.down_n, hung_.left.in_metres() + load.at_x, load.moment_nm, duration});
+        const std::vector<HoleForce> forces =
+            over_pressed_edge(places_, load, hung_.width, site_.rules.lining_pressure_n_per_mm2);
+        plan_.plate_turns |= forces.empty();
+        for (std::size_t i = 0; i < forces.size(); ++i)
+            plan_.holes[carrying_[i]].demands.push_back(
+                {forces[i].tension_n, forces[i].down_n, duration, when, forces[i].across_n});
+    }
+
+    /// All alike: one kind for the worst of them, at the hole nearest to a stud's edge.
+    void fix() {
+        std::vector<HeldPart> parts;
+        for (const std::size_t i : carrying_)
+            parts.push_back(part_at(i));
+        const auto choice = choose_fixing(site_.catalogue, site_.rules, site_.wall, weakest(), parts);
+        for (std::size_t n = 0; n < carrying_.size(); ++n) {
+            BracketPlan& place = plan_.brackets[carrying_[n]];
+            PlannedHole& hole = plan_.holes[carrying_[n]];
+            for (const HoleDemand& demand : hole.demands) {
+                place.tension_n = std::max(place.tension_n, demand.tension_n);
+                place.shear_n = std::max(place.shear_n, demand.shear_n());
+            }
+            place.reaction.sustained = hole.demands.empty() ? 0 : hole.demands.front().shear_n();
+            place.reaction.greatest = place.carries_n = place.shear_n;
+            if (!choice)
+                continue;
+            place.fixing = choice->fixing;
+            hole.strength = choice->at[n];
+            hole.utilisation = utilisation_of(hole.strength, place.hold, hole.demands);
+            place.fixing_utilisation = hole.utilisation;
+        }
+    }
+
+    HeldPart part_at(std::size_t hole) const {
+        HeldPart part{{plate_.thickness, steel_sheet_bearing_psi, plate_.hole_diameter}, plan_.holes[hole].demands};
+        part.through.packing = hung_.proud;
+        const BracketPlan& place = plan_.brackets[hole];
+        if (const Framing* framing = site_.timber(); framing && place.stud)
+            part.through.to_edge = to_edge_of(*framing, site_.survey.studs[*place.stud], place.x, site_.rules);
+        return part;
+    }
+
+    /// Wood across its grain, in a nogging, bears less: one of them makes all weighed so.
+    Hold weakest() const {
+        for (const std::size_t i : carrying_)
+            if (plan_.brackets[i].hold == Hold::nogging)
+                return Hold::nogging;
+        return plan_.brackets[carrying_.front()].hold;
+    }
+
+    /// A keyhole shelf bends over its screws, and nothing holds it down on them.
+    void bend() {
+        std::set<Length> xs;
+        for (const std::size_t i : carrying_)
+            xs.insert(std::clamp(plan_.brackets[i].x - shelf_.left, Length{}, shelf_.length));
+        if (xs.size() < 2)
+            return;
+        const ShelfLoads loads = loads_of(shelf_, site_.rules);
+        const std::vector<Length> along{xs.begin(), xs.end()};
+        const BeamResult beam =
+            analyse(beam_of(shelf_, along), loads.on_beam(), creep_factor(shelf_, site_.service_class));
+        plan_.sag = worst_sag(beam, divisor(site_.rules.sag_limit));
+        plan_.board_utilisation = board_utilisation(shelf_, beam, loads.accidental_n, site_.rules);
+        for (const std::size_t i : carrying_)
+            for (std::size_t k = 0; k < along.size(); ++k)
+                if (plan_.brackets[i].x - shelf_.left == along[k])
+                    plan_.brackets[i].reaction.least = beam.reactions[k].least;
+    }
+
+    const Shelf& shelf_;
+    const WallSite& site_;
+    ShelfPlan& plan_;
+    HungPlate hung_;
+    const Plate& plate_;
+    Body body_;
+    std::vector<HolePlace> places_; ///< of the holes that carry
+    std::vector<std::size_t> carrying_;
+};
+
 } // namespace
 
+Plate corner_holes(Length width, Length height, Length hole, bool two_rows) {
+    constexpr Length from_end = 50_mm;
+    constexpr Length from_edge = 30_mm;
+    Plate plate;
+    plate.width = width;
+    plate.height = height;
+    plate.thickness = 4_mm;
+    plate.hole_diameter = hole;
+    plate.holes = {{from_end, from_edge}, {width - from_end, from_edge}};
+    if (two_rows) {
+        plate.holes.push_back({from_end, height - from_edge});
+        plate.holes.push_back({width - from_end, height - from_edge});
+    }
+    return plate;
+}
+
 HungPlate plate_of(const Shelf& shelf) {
-    if (const auto* hidden = shelf.held<OnHiddenBracket>())
-        return {&hidden->plate,      shelf.left + hidden->offset, shelf.height - hidden->down,
-                hidden->plate.width, hidden->plate.height,        {}};
-    if (const auto* keyholes = shelf.held<OnKeyholes>())
-        return {&keyholes->plate, shelf.left, shelf.height, shelf.length, shelf.thickness, keyholes->lip};
-    if (const auto* fixture = shelf.held<Fixture>())
-        return {&fixture->plate, shelf.left, shelf.height, shelf.length, shelf.thickness, {}};
-    return {};
+    return way_of(shelf).plate(shelf);
 }
 
 Plate* plate_in(Shelf& shelf) {
-    if (auto* hidden = std::get_if<OnHiddenBracket>(&shelf.holding))
-        return &hidden->plate;
-    if (auto* keyholes = std::get_if<OnKeyholes>(&shelf.holding))
-        return &keyholes->plate;
-    auto* fixture = std::get_if<Fixture>(&shelf.holding);
-    return fixture ? &fixture->plate : nullptr;
+    return way_of(shelf).plate_in(shelf);
 }
 
 void hang_on_plate(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
-    const HungPlate hung = plate_of(shelf);
-    const Plate& plate = *hung.plate;
-    const WoodScrew* screw = screw_for(site.catalogue, plate.hole_diameter);
-    const double diameter = screw ? properties(screw->gauge).diameter_in : plate.hole_diameter.in_inches();
-
-    std::vector<HolePlace> places; // of those that carry
-    std::vector<std::size_t> carrying;
-    const Length top_row = plate.holes.empty() ? Length{} : std::ranges::min(plate.holes, {}, &PlateHole::down).down;
-    for (std::size_t i = 0; i < plate.holes.size(); ++i) {
-        const PlateHole& hole = plate.holes[i];
-        BracketPlan place;
-        place.x = hung.left + hole.across;
-        place.hold = hold_of_hole(place.x, site, diameter, place.stud);
-        const Length z = hung.top - hole.down;
-        PlannedHole& drilled = plan.holes.emplace_back();
-        drilled.place = i;
-        drilled.x = place.x;
-        drilled.z = z;
-        if (carries(place.hold)) {
-            places.push_back({hole.across.in_metres(), (hung.height - hole.down).in_metres(),
-                              plate.thickness >= thin_plate || hole.down == top_row});
-            carrying.push_back(i);
-        }
-        plan.brackets.push_back(std::move(place));
-    }
-
-    plan.plate_edge = hung.top - hung.height;
-    const Body body = body_of(shelf, site.rules);
-    const double left = (shelf.left - hung.left).in_metres();
-    const double length = shelf.length.in_metres();
-    bool refused = places.empty();
-    const auto weigh = [&](std::string_view when, double goods, double goods_at, double leaning, double leaning_at,
-                           double duration) {
-        GroupLoad load;
-        load.down_n = body.empty_n + goods + leaning;
-        if (load.down_n <= 0)
-            return;
-        load.at_x = left + (body.empty_n * length / 2 + goods * goods_at + leaning * leaning_at) / load.down_n;
-        load.moment_nm = (body.empty_n + goods) * body.at_m + leaning * body.edge_m;
-        plan.plate_loads.push_back({when, load.down_n, hung.left.in_metres() + load.at_x, load.moment_nm, duration});
-        const std::vector<HoleForce> forces =
-            over_pressed_edge(places, load, hung.width, site.rules.lining_pressure_n_per_mm2);
-        refused |= forces.empty();
-        for (std::size_t i = 0; i < forces.size(); ++i)
-            plan.holes[carrying[i]].demands.push_back(
-                {forces[i].tension_n, forces[i].down_n, duration, when, forces[i].across_n});
-    };
-    weigh("goods all over", body.goods_n, length / 2, 0, 0, duration_stored);
-    weigh("goods on the left half", body.goods_n / 2, length / 4, 0, 0, duration_stored);
-    weigh("goods on the right half", body.goods_n / 2, length * 3 / 4, 0, 0, duration_stored);
-    if (body.leaning_n > 0) {
-        weigh("somebody leans on its left end", body.goods_n, length / 2, body.leaning_n, 0, duration_people);
-        weigh("somebody leans on its right end", body.goods_n, length / 2, body.leaning_n, length, duration_people);
-    }
-    plan.plate_turns = refused;
-    if (refused)
-        return;
-
-    // All alike: one kind for the worst of them, at the hole nearest to a stud's edge.
-    std::vector<HeldPart> parts;
-    for (const std::size_t i : carrying) {
-        HeldPart part{{plate.thickness, steel_sheet_bearing_psi, plate.hole_diameter}, plan.holes[i].demands};
-        part.through.packing = hung.proud;
-        if (const Framing* framing = site.timber(); framing && plan.brackets[i].stud)
-            part.through.to_edge =
-                to_edge_of(*framing, site.survey.studs[*plan.brackets[i].stud], plan.brackets[i].x, site.rules);
-        parts.push_back(std::move(part));
-    }
-    // Wood across its grain, in a nogging, bears less: one of them makes all weighed so.
-    Hold weakest = plan.brackets[carrying.front()].hold;
-    for (const std::size_t i : carrying)
-        if (plan.brackets[i].hold == Hold::nogging)
-            weakest = Hold::nogging;
-    const auto choice = choose_fixing(site.catalogue, site.rules, site.wall, weakest, parts);
-    for (std::size_t n = 0; n < carrying.size(); ++n) {
-        BracketPlan& place = plan.brackets[carrying[n]];
-        PlannedHole& hole = plan.holes[carrying[n]];
-        for (const HoleDemand& demand : hole.demands) {
-            place.tension_n = std::max(place.tension_n, demand.tension_n);
-            place.shear_n = std::max(place.shear_n, demand.shear_n());
-        }
-        place.reaction.sustained = hole.demands.empty() ? 0 : hole.demands.front().shear_n();
-        place.reaction.greatest = place.carries_n = place.shear_n;
-        if (!choice)
-            continue;
-        place.fixing = choice->fixing;
-        hole.strength = choice->at[n];
-        hole.utilisation = utilisation_of(hole.strength, place.hold, hole.demands);
-        place.fixing_utilisation = hole.utilisation;
-    }
-    plan.plate_utilisation = Utilisation::of(body.empty_n + body.goods_n + body.leaning_n, plate.rating_n);
-
-    if (!shelf.held<OnKeyholes>())
-        return;
-    // A keyhole shelf bends over its screws, and nothing holds it down on them.
-    std::set<Length> xs;
-    for (const std::size_t i : carrying)
-        xs.insert(std::clamp(plan.brackets[i].x - shelf.left, Length{}, shelf.length));
-    if (xs.size() < 2)
-        return;
-    const ShelfLoads loads = loads_of(shelf, site.rules);
-    const std::vector<Length> along{xs.begin(), xs.end()};
-    const BeamResult beam = analyse(beam_of(shelf, along), loads.on_beam(), creep_factor(shelf, site.service_class));
-    plan.sag = worst_sag(beam, divisor(site.rules.sag_limit));
-    plan.board_utilisation = board_utilisation(shelf, beam, loads.accidental_n, site.rules);
-    for (const std::size_t i : carrying)
-        for (std::size_t k = 0; k < along.size(); ++k)
-            if (plan.brackets[i].x - shelf.left == along[k])
-                plan.brackets[i].reaction.least = beam.reactions[k].least;
+    OnPlate{shelf, site, plan}.hang();
 }
 
 } // namespace yes_square

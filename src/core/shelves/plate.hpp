@@ -16,10 +16,14 @@ struct HungPlate {
     Length top;
     Length width;
     Length height;
-    Length proud; ///< its screw heads stand this far off the wall
+    Length proud;       ///< its screw heads stand this far off the wall
+    bool whole = false; ///< it is the thing's own back
 };
 HungPlate plate_of(const Shelf& shelf);
 /// The same plate, to be changed.
 Plate* plate_in(Shelf& shelf);
+
+/// A back with holes near the ends of its upper edge, or of both edges.
+Plate corner_holes(Length width, Length height, Length hole, bool two_rows);
 
 } // namespace yes_square

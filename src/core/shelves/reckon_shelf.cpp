@@ -1,12 +1,12 @@
 #include "core/shelves/reckon_shelf.hpp"
 
-#include "core/shelves/cleats.hpp"
 #include "core/shelves/plate.hpp"
 #include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_cures.hpp"
 #include "core/shelves/shelf_parts.hpp"
 #include "core/shelves/shelf_steps.hpp"
 #include "core/shelves/shelf_workings.hpp"
+#include "core/shelves/way.hpp"
 
 #include "core/fixings/choose_fixing.hpp"
 
@@ -32,13 +32,6 @@ std::vector<BoardPiece> pieces_of(const Shelf& shelf) {
         if (const Length length = cuts[i] - cuts[i - 1]; length > Length{})
             pieces.push_back({shelf.left + cuts[i - 1], length, length});
     return pieces;
-}
-
-/// What its wall screws pass before the wall, where that is wood and has to be drilled.
-Length drilled_part(const Shelf& shelf) {
-    const auto* rail = shelf.held<HookRail>();
-    const auto* cleats = shelf.held<OnCleats>();
-    return rail ? rail->board : cleats ? cleats->thickness : Length{};
 }
 
 /// The wall holes of what stands at the places, tier by tier.
@@ -78,7 +71,7 @@ void plan_holes(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
         hole.hold = place.hold;
         hole.stud = place.stud;
         hole.fixing = place.fixing;
-        hole.through = drilled_part(shelf);
+        hole.through = way_of(shelf).drilled(shelf);
         hole.drilled = plan.bracket ? plan.bracket->hole_diameter : hung.plate ? hung.plate->hole_diameter : Length{};
         plan_hole(site, hole);
     }
@@ -88,8 +81,8 @@ void plan_holes(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
 }
 
 /// Along the wall at places that the program seeks.
-void hang_at_places(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
-    const auto carrier = carrier_of(shelf, site);
+void hang_at_places(const Shelf& shelf, const WallSite& site, LayoutScales& scales, ShelfPlan& plan) {
+    const auto& carrier = scales.carrier();
     if (!carrier) {
         check_bracket_choice(shelf, site, plan);
         return;
@@ -98,8 +91,8 @@ void hang_at_places(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     plan.bracket = bracket;
     plan.leg_over = carrier->over;
     plan.spacing_most = carrier->most;
-    plan.one_leg = carrier->boards > 1 || shelf.held<OnStandards>();
-    auto [chosen, weighed] = chosen_layout(shelf, site, *carrier);
+    plan.one_leg = carrier->one_leg;
+    auto [chosen, weighed] = scales.chosen(shelf.school, shelf.extra_brackets);
     plan.alternatives.push_back(std::move(chosen));
     const std::vector<Length>& places = plan.alternatives[plan.chosen].layout.places;
     plan.brackets = std::move(weighed.brackets);
@@ -108,7 +101,7 @@ void hang_at_places(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     plan.board_utilisation = weighed.board_utilisation;
     plan.left_overhang = places.front();
     plan.right_overhang = shelf.length - places.back();
-    if (shelf.held<OnBrackets>() || shelf.held<OnStandards>())
+    if (way_of(shelf).boards_on_arms())
         plan.shelf_screw = shelf_screw_length(site.catalogue, site.rules, shelf.thickness, bracket.thickness);
     drill(shelf, plan);
     plan_holes(shelf, site, plan);
@@ -122,6 +115,11 @@ void hang_at_places(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
 } // namespace
 
 ShelfPlan draft_shelf(const Shelf& shelf, const WallSite& site) {
+    LayoutScales scales{shelf, site};
+    return draft_shelf(shelf, site, scales);
+}
+
+ShelfPlan draft_shelf(const Shelf& shelf, const WallSite& site, LayoutScales& scales) {
     ShelfPlan named;
     named.id = shelf.id;
     named.name = shelf.name;
@@ -129,21 +127,19 @@ ShelfPlan draft_shelf(const Shelf& shelf, const WallSite& site) {
         const ShelfLoads loads = loads_of(shelf, site.rules);
         plan.self_weight_n_per_m = loads.self_n_per_m;
         plan.goods_n_per_m = loads.goods_n_per_m;
-        const auto* fixture = shelf.held<Fixture>();
-        plan.mass_kg = fixture ? fixture->mass_kg : loads.board_kg;
+        const Way& way = way_of(shelf);
+        const auto whole = way.whole(shelf);
+        plan.mass_kg = whole ? whole->mass_kg : loads.board_kg;
         const ArmRange range = arm_range(shelf.depth, site.rules);
         plan.arm_least = range.least;
         plan.arm_most = range.most;
-        if (!fixture)
+        if (!whole)
             plan.pieces = pieces_of(shelf);
         check_place(shelf, site, plan);
-        if (hangs_at_places(shelf)) {
-            hang_at_places(shelf, site, plan);
+        if (way.at_places()) {
+            hang_at_places(shelf, site, scales, plan);
         } else {
-            if (shelf.held<OnCleats>())
-                hang_on_cleats(shelf, site, plan);
-            else
-                hang_on_plate(shelf, site, plan);
+            way.hang(shelf, site, plan);
             plan_holes(shelf, site, plan);
             check_board_strength(shelf, site, plan);
             check_clearances(shelf, site, plan);
@@ -153,12 +149,13 @@ ShelfPlan draft_shelf(const Shelf& shelf, const WallSite& site) {
 }
 
 ShelfPlan reckon_shelf(const Shelf& shelf, const WallSite& site) {
-    return guarded(draft_shelf(shelf, site), shelf.name, [&](ShelfPlan& plan) {
-        add_cures(shelf, site, plan);
-        plan.parts = cut_for(shelf, site, plan);
+    LayoutScales scales{shelf, site};
+    return guarded(draft_shelf(shelf, site, scales), shelf.name, [&](ShelfPlan& plan) {
+        add_cures(shelf, site, scales, plan);
+        plan.parts = way_of(shelf).cut(shelf, site, plan);
         if (plan.bracket)
             plan.alternatives =
-                alternatives_to(std::move(plan.alternatives.front()), shelf, site, *carrier_of(shelf, site));
+                scales.alternatives_to(std::move(plan.alternatives.front()), shelf.school, shelf.extra_brackets);
         if (!plan.brackets.empty() || !plan.cleats.empty()) {
             plan.supplies = bought_for(shelf, site, plan);
             plan.workings = workings_of(shelf, site, plan);

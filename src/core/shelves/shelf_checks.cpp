@@ -4,7 +4,9 @@
 #include "core/fixings/choose_fixing.hpp"
 #include "core/shelves/carrier.hpp"
 #include "core/shelves/plate.hpp"
+#include "core/shelves/way.hpp"
 #include "core/site/check_writer.hpp"
+#include "core/site/site_checks.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -18,7 +20,7 @@ Quantity number(std::size_t index) {
 
 /// Brackets are called so; what else stands at a place goes by its number.
 std::string_view of(const Shelf& shelf, std::string_view bracket, std::string_view other) {
-    return shelf.held<OnBrackets>() ? bracket : other;
+    return way_of(shelf).chooses_bracket() ? bracket : other;
 }
 
 std::string_view word(OpeningKind kind) {
@@ -53,8 +55,8 @@ void check_board(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     const Box board = board_box(shelf);
     const auto leaves = [&](Length by, std::string_view where) {
         if (by > Length{})
-            add_check(plan.checks, CheckCode::leaves_wall, Severity::error,
-                      {"The shelf passes {0} by {1}", {where, quantity(by)}}, quantity(by), shelf.left, shelf.height);
+            add_check(plan.checks, checks::leaves_wall, {"The shelf passes {0} by {1}", {where, quantity(by)}},
+                      quantity(by), shelf.left, shelf.height);
     };
     leaves(-board.left, "the reference end");
     leaves(board.right - wall.length, "the far end of the wall");
@@ -62,18 +64,18 @@ void check_board(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     leaves(-board.bottom, "the floor");
     for (const Opening& opening : wall.openings)
         if (const Box box = box_of(opening); board.overlaps(box))
-            add_check(plan.checks, CheckCode::shelf_over_opening, Severity::error,
+            add_check(plan.checks, checks::over_opening,
                       {"The shelf crosses {0} by {1}", {word(opening.kind), quantity(overlap(board, box))}},
                       quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
     if (const auto& widths = site.survey.widths; widths && shelf.length > widths->least && board.right <= wall.length)
-        add_check(plan.checks, CheckCode::leaves_wall, Severity::error,
+        add_check(plan.checks, checks::leaves_wall,
                   {"The shelf is {0} longer than the least width read between the ends, {1} at {2} up",
                    {quantity(shelf.length - widths->least), quantity(widths->least), quantity(widths->least_z)}},
                   quantity(shelf.length - widths->least), shelf.left, shelf.height);
     const auto into_edge = [&](Length by, std::string_view edge) {
         if (by > Length{})
-            add_check(plan.checks, CheckCode::shelf_over_obstacle, Severity::error,
-                      {"The shelf reaches {0} into {1}", {quantity(by), edge}}, quantity(by), shelf.left, shelf.height);
+            add_check(plan.checks, checks::over_obstacle, {"The shelf reaches {0} into {1}", {quantity(by), edge}},
+                      quantity(by), shelf.left, shelf.height);
     };
     if (wall.skirting_height > Length{})
         into_edge(wall.skirting_height - board.bottom, "the skirting");
@@ -81,32 +83,32 @@ void check_board(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
         into_edge(board.top - (wall.height - wall.cornice_height), "the cornice");
     for (const Obstacle& obstacle : wall.obstacles)
         if (const Box box = box_of(obstacle); board.overlaps(box))
-            add_check(plan.checks, CheckCode::shelf_over_obstacle, Severity::error,
+            add_check(plan.checks, checks::over_obstacle,
                       {"The shelf reaches {0} into {1} at {2}, its clearance included",
                        {quantity(overlap(board, box)), words(obstacle.kind), quantity(obstacle.left)}},
                       quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
     for (const CornerThing& thing : site.survey.corner_things)
         if (const Box box = box_of(thing, wall); board.overlaps(box) && thing.off < shelf.depth)
             add_check(
-                plan.checks, CheckCode::shelf_meets_neighbour, Severity::error,
+                plan.checks, checks::meets_neighbour,
                 {"In the corner the shelf meets {0} of the next wall: they overlap {1} along this wall and {2} in "
                  "depth",
                  {thing.name, quantity(overlap(board, box)), quantity(shelf.depth - thing.off)}},
                 quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
     if (const auto ceiling = lowest_between(site.survey.floor.ceiling, shelf.left, shelf.right());
         ceiling && shelf.height > *ceiling && shelf.height <= wall.height)
-        add_check(plan.checks, CheckCode::shelf_over_ceiling, Severity::error,
+        add_check(plan.checks, checks::over_ceiling,
                   {"The shelf stands {0} above the ceiling as read over it", {quantity(shelf.height - *ceiling)}},
                   quantity(shelf.height - *ceiling), shelf.left, shelf.height);
     for (const ServicePoint& service : wall.services)
         if (const Box box = box_of(service); board.overlaps(box) && !service.far_side)
-            add_check(plan.checks, CheckCode::shelf_over_service, Severity::error,
+            add_check(plan.checks, checks::over_service, Severity::error,
                       {"The shelf's back edge covers {0} at {1}", {word(service.kind), quantity(service.centre)}},
                       std::nullopt, service.centre, service.height);
     for (const Shelf& other : wall.shelves)
         for (const Box& box : board_boxes(other))
             if (other.id != shelf.id && board.overlaps(box))
-                add_check(plan.checks, CheckCode::shelf_over_shelf, Severity::error,
+                add_check(plan.checks, checks::over_thing,
                           {"The shelf runs into {0} over {1}", {other.name, quantity(overlap(board, box))}},
                           quantity(overlap(board, box)), std::max(board.left, other.left), shelf.height);
 }
@@ -121,85 +123,76 @@ void check_place(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
         check_board(board, site, plan);
     }
     if (site.service_class == ServiceClass::damp && properties(shelf.material).kdef_damp == 0)
-        add_check(plan.checks, CheckCode::board_not_for_damp, Severity::error,
+        add_check(plan.checks, checks::board_not_for_damp,
                   {"{0} is not made for a damp room", {properties(shelf.material).words}});
 }
 
 void check_bracket_choice(const Shelf& shelf, const WallSite&, ShelfPlan& plan) {
-    if (!hangs_at_places(shelf))
-        return;
     if (!plan.bracket) {
-        add_check(plan.checks, CheckCode::no_bracket_fits, Severity::error,
+        add_check(plan.checks, checks::no_bracket_fits,
                   shelf.bracket.empty()
                       ? Sentence{"No bracket at hand has an arm of {0} or less", {quantity(plan.arm_most)}}
                       : Sentence{"The bracket \"{0}\" is not among the brackets at hand", {shelf.bracket}});
         return;
     }
-    if (!plan.bracket->rating_n && !shelf.held<OnHiddenRods>() && !shelf.held<HookRail>())
-        add_check(plan.checks, CheckCode::bracket_unrated, Severity::warning,
+    if (!plan.bracket->rating_n && way_of(shelf).maker_rates_it())
+        add_check(plan.checks, checks::bracket_unrated,
                   {"What the bracket itself bears is unknown: enter the maker's rating from its packet"});
-    if (!shelf.held<OnBrackets>())
+    if (!way_of(shelf).chooses_bracket())
         return;
     const Bracket& bracket = *plan.bracket;
     if (bracket.arm > plan.arm_most) {
         const bool sticks_out = bracket.arm > shelf.depth;
-        add_check(plan.checks, CheckCode::arm_too_long, sticks_out ? Severity::error : Severity::warning,
+        add_check(plan.checks, checks::arm_too_long, sticks_out ? Severity::error : Severity::warning,
                   {sticks_out ? std::string_view{"The arm of {0} stands {1} out beyond the shelf's front edge"}
                               : std::string_view{"The arm of {0} is {2} longer than {3}, the most under this depth"},
                    {quantity(bracket.arm), quantity(bracket.arm - shelf.depth), quantity(bracket.arm - plan.arm_most),
                     quantity(plan.arm_most)}},
                   quantity(bracket.arm - plan.arm_most));
     } else if (bracket.arm < plan.arm_least) {
-        add_check(plan.checks, CheckCode::arm_too_short, Severity::warning,
+        add_check(plan.checks, checks::arm_too_short,
                   {"The arm of {0} is {1} shorter than 70 % of the depth",
                    {quantity(bracket.arm), quantity(plan.arm_least - bracket.arm)}},
                   quantity(plan.arm_least - bracket.arm));
     }
     if (!plan.shelf_screw)
-        add_check(plan.checks, CheckCode::shelf_screw_none, Severity::warning,
+        add_check(plan.checks, checks::shelf_screw_none,
                   {"No screw at hand is short enough for a board of {0}", {quantity(shelf.thickness)}});
 }
 
-void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
-    if (site.masonry())
-        return;
-    const Framing* framing = site.timber();
-    std::size_t carrying = 0;
-    for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
-        const BracketPlan& place = plan.brackets[i];
-        if (!carries(place.hold))
-            continue;
-        ++carrying;
-        if (!place.stud)
-            continue;
-        const Stud& stud = site.survey.studs[*place.stud];
-        // Judged for the screw that is chosen; where none is, the edge may be why.
-        const bool loose =
-            framing && !place.fixing && !place.turns &&
-            to_edge_of(*framing, stud, place.x, site.rules) < edge_distance(properties(ScrewGauge::number_8));
-        if (stud.state == StudState::assumed)
-            add_check(plan.checks, CheckCode::stud_assumed, Severity::error,
-                      {of(shelf, "Bracket {0} hangs on an assumed stud at {1}: nobody has found it yet",
-                          "No. {0} hangs on an assumed stud at {1}: nobody has found it yet"),
-                       {number(i), quantity(stud.centre)}},
-                      std::nullopt, place.x, shelf.underside());
-        else if (loose)
-            add_check(plan.checks, CheckCode::stud_indicated, Severity::error,
-                      {of(shelf, "Bracket {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw",
-                          "No. {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw"),
-                       {number(i), quantity(stud.centre), fine(stud.uncertainty.in_metres())}},
-                      fine(stud.uncertainty.in_metres()), place.x, shelf.underside());
-        else if (stud.state == StudState::indicated)
-            add_check(plan.checks, CheckCode::stud_indicated, Severity::warning,
-                      {of(shelf, "Bracket {0}: the stud at {1} is indicated, not proved",
-                          "No. {0}: the stud at {1} is indicated, not proved"),
-                       {number(i), quantity(stud.centre)}},
-                      std::nullopt, place.x, shelf.underside());
-    }
+namespace {
 
-    const std::size_t on_lining = plan.brackets.size() - carrying;
-    if (on_lining == 0)
-        return;
+/// The stud behind one place: found, and known closely enough for its screw.
+void check_stud(const Shelf& shelf, const WallSite& site, std::size_t i, ShelfPlan& plan) {
+    const BracketPlan& place = plan.brackets[i];
+    const Framing* framing = site.timber();
+    const Stud& stud = site.survey.studs[*place.stud];
+    // Judged for the screw that is chosen; where none is, the edge may be why.
+    const bool loose =
+        framing && !place.fixing && !place.turns &&
+        to_edge_of(*framing, stud, place.x, site.rules) < edge_distance(properties(ScrewGauge::number_8));
+    if (stud.state == StudState::assumed)
+        add_check(plan.checks, checks::stud_assumed,
+                  {of(shelf, "Bracket {0} hangs on an assumed stud at {1}: nobody has found it yet",
+                      "No. {0} hangs on an assumed stud at {1}: nobody has found it yet"),
+                   {number(i), quantity(stud.centre)}},
+                  std::nullopt, place.x, shelf.underside());
+    else if (loose)
+        add_check(plan.checks, checks::stud_indicated, Severity::error,
+                  {of(shelf, "Bracket {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw",
+                      "No. {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw"),
+                   {number(i), quantity(stud.centre), fine(stud.uncertainty.in_metres())}},
+                  fine(stud.uncertainty.in_metres()), place.x, shelf.underside());
+    else if (stud.state == StudState::indicated)
+        add_check(plan.checks, checks::stud_indicated, Severity::warning,
+                  {of(shelf, "Bracket {0}: the stud at {1} is indicated, not proved",
+                      "No. {0}: the stud at {1} is indicated, not proved"),
+                   {number(i), quantity(stud.centre)}},
+                  std::nullopt, place.x, shelf.underside());
+}
+
+/// @param carrying  places that are not in the lining alone; fewer than all
+void check_lining(const Shelf& shelf, const WallSite& site, std::size_t carrying, ShelfPlan& plan) {
     // What hangs on the lining alone, against its limits: the whole shelf, or the share of all places in it where one
     // bracket is in a stud. Whoever leans on a shelf leans on these too.
     const double total = (plan.self_weight_n_per_m + plan.goods_n_per_m) * shelf.length.in_metres();
@@ -226,7 +219,7 @@ void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     const auto first = std::ranges::find(plan.brackets, Hold::lining, &BracketPlan::hold);
     if (carrying == 0)
         add_check(
-            plan.checks, CheckCode::no_stud, severity,
+            plan.checks, checks::no_stud, severity,
             {within ? std::string_view{"No bracket is in a stud: {0} hangs on the lining alone"}
                     : std::string_view{"No bracket is in a stud, and the lining cannot carry this: {0} (at most {1}), "
                                        "reach {2} (at most {3}), pull {4} an anchor (at most {5})"},
@@ -234,7 +227,7 @@ void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
             Quantity{Kind::mass, mass}, first->x, shelf.underside());
     else if (carrying == 1)
         add_check(
-            plan.checks, CheckCode::one_stud, severity,
+            plan.checks, checks::one_stud, severity,
             {within ? std::string_view{"Only one bracket is in a stud: {0} hangs on the lining alone"}
                     : std::string_view{"Only one bracket is in a stud, and the lining cannot carry the rest: {0} (at "
                                        "most {1}), reach {2} (at most {3}), pull {4} an anchor (at most {5})"},
@@ -242,10 +235,27 @@ void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
             Quantity{Kind::mass, mass}, first->x, shelf.underside());
     else
         add_check(
-            plan.checks, CheckCode::on_lining, Severity::note,
+            plan.checks, checks::on_lining,
             {"{0} of {1} brackets hold in the lining alone: they steady the shelf and are not counted on to carry it",
-             {count(on_lining), count(plan.brackets.size())}},
+             {count(plan.brackets.size() - carrying), count(plan.brackets.size())}},
             std::nullopt, first->x, shelf.underside());
+}
+
+} // namespace
+
+void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
+    if (site.masonry())
+        return;
+    std::size_t carrying = 0;
+    for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
+        if (!carries(plan.brackets[i].hold))
+            continue;
+        ++carrying;
+        if (plan.brackets[i].stud)
+            check_stud(shelf, site, i, plan);
+    }
+    if (carrying < plan.brackets.size())
+        check_lining(shelf, site, carrying, plan);
 }
 
 namespace {
@@ -276,7 +286,7 @@ void check_hole_spacing(const Shelf& shelf, const WallSite& site, ShelfPlan& pla
             break;
         for (std::size_t k = 0; k < i; ++k)
             if (const auto off = too_near(plan.holes[k], plan.holes[i]))
-                add_check(plan.checks, CheckCode::holes_close, Severity::warning,
+                add_check(plan.checks, checks::holes_close,
                           {plan.bracket
                                ? std::string_view{"The bracket's holes {0} and {1} are {2} apart; {3} ({4} "
                                                   "diameters) keeps the wall from splitting"}
@@ -299,7 +309,7 @@ void check_hole_spacing(const Shelf& shelf, const WallSite& site, ShelfPlan& pla
     };
     for (const PlannedHole& hole : plan.holes)
         if (near_edge(hole)) {
-            add_check(plan.checks, CheckCode::holes_close, Severity::warning,
+            add_check(plan.checks, checks::holes_close,
                       {of(shelf, "Bracket {0} drills within {1} (10 diameters) of a free edge of the masonry",
                           "No. {0} drills within {1} (10 diameters) of a free edge of the masonry"),
                        {count(hole.place + 1), quantity(apart)}},
@@ -312,7 +322,7 @@ void check_hole_spacing(const Shelf& shelf, const WallSite& site, ShelfPlan& pla
 
 void check_board_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     if (plan.sag && plan.sag->share() > 1)
-        add_check(plan.checks, CheckCode::sag_over_limit, Severity::error,
+        add_check(plan.checks, checks::sag_over_limit,
                   {plan.sag->overhang
                        ? std::string_view{"In time the end sags {0}; {1} is the limit for an overhang of {3} (L/{2})"}
                        : std::string_view{"In time the shelf sags {0}; {1} is the limit over {3} (L/{2})"},
@@ -322,7 +332,7 @@ void check_board_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& p
                   fine(plan.sag->long_term - plan.sag->limit), shelf.left + Length::nearest_to_metres(plan.sag->place),
                   shelf.underside());
     if (plan.board_utilisation.over())
-        add_check(plan.checks, CheckCode::board_overloaded, Severity::error,
+        add_check(plan.checks, checks::board_overloaded,
                   {"The board itself is bent to {0} of what it may bear, somebody on its edge included",
                    {ratio(plan.board_utilisation)}},
                   ratio(plan.board_utilisation), shelf.left, shelf.underside());
@@ -330,34 +340,33 @@ void check_board_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& p
 
 namespace {
 
-constexpr int screws_in_arm = 2; ///< up through a bracket's arm into the board (house rule)
 constexpr double least_board_gravity = 0.36;
 
 /// What the screws up through an arm hold in the board: #8 by NDS 12.2.2, in the least dense wood of its table,
 /// whatever the board.
-double held_down_n(const ShelfPlan& plan) {
+double held_down_n(const ShelfPlan& plan, const ShelfRules& rules) {
     const ScrewProperties& screw = properties(ScrewGauge::number_8);
     const Length in_board = *plan.shelf_screw - plan.bracket->thickness;
-    return screws_in_arm * duration_stored *
+    return rules.screws_in_arm * duration_stored *
            withdrawal_n(screw, {least_board_gravity}, plan.shelf_screw->in_inches(), in_board.in_inches());
 }
 
-void check_uplift(const Shelf& shelf, std::size_t i, ShelfPlan& plan) {
+void check_uplift(const Shelf& shelf, const WallSite& site, std::size_t i, ShelfPlan& plan) {
     const BracketPlan& place = plan.brackets[i];
     const double up = -place.reaction.least;
-    if (plan.shelf_screw && up > held_down_n(plan))
+    if (plan.shelf_screw && up > held_down_n(plan, site.rules.shelves))
         add_check(
-            plan.checks, CheckCode::pulls_up, Severity::error,
+            plan.checks, checks::pulls_up, Severity::error,
             {of(shelf,
                 "With the other end loaded or leaned on, the shelf pulls up on bracket {0} with {1}, and its two "
                 "screws hold {2}",
                 "With the other end loaded or leaned on, the shelf pulls up on no. {0} with {1}, and its two screws "
                 "hold {2}"),
-             {number(i), force(up), force(held_down_n(plan))}},
-            force(up - held_down_n(plan)), place.x, shelf.underside());
+             {number(i), force(up), force(held_down_n(plan, site.rules.shelves))}},
+            force(up - held_down_n(plan, site.rules.shelves)), place.x, shelf.underside());
     else
         add_check(
-            plan.checks, CheckCode::pulls_up, plan.shelf_screw ? Severity::note : Severity::warning,
+            plan.checks, checks::pulls_up, plan.shelf_screw ? Severity::note : Severity::warning,
             {"With the other end loaded or leaned on, the shelf pulls up on bracket {0} with {1}: screw it down to the "
              "arm",
              {number(i), force(up)}},
@@ -368,21 +377,20 @@ void check_uplift(const Shelf& shelf, std::size_t i, ShelfPlan& plan) {
 
 void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, const Weighed& weighed) {
     if (plan.brackets.size() < 2)
-        add_check(plan.checks, CheckCode::too_short, Severity::error,
+        add_check(plan.checks, checks::too_short,
                   {"The shelf is too short for two brackets: {0}", {quantity(shelf.length)}}, quantity(shelf.length));
     check_board_strength(shelf, site, plan);
     if (plan.goods_n_per_m <= 0 && shelf.goods.empty())
-        add_check(plan.checks, CheckCode::load_missing, Severity::warning,
-                  {"No load is entered: the shelf is reckoned empty"});
+        add_check(plan.checks, checks::load_missing, {"No load is entered: the shelf is reckoned empty"});
     for (std::size_t i = 1; i < plan.brackets.size(); ++i) {
         const Length space = plan.brackets[i].x - plan.brackets[i - 1].x;
         if (space > plan.spacing_most + Length::nanometres(1))
-            add_check(plan.checks, CheckCode::spacing_over_limit, Severity::error,
+            add_check(plan.checks, checks::spacing_over_limit, Severity::error,
                       {"Brackets {0} and {1} are {2} apart; {3} is the most",
                        {count(i), count(i + 1), quantity(space), quantity(plan.spacing_most)}},
                       quantity(space - plan.spacing_most), plan.brackets[i - 1].x, shelf.underside());
-        else if (shelf.held<OnBrackets>() && space > site.rules.spacing_good + Length::nanometres(1))
-            add_check(plan.checks, CheckCode::spacing_over_good, Severity::note,
+        else if (way_of(shelf).chooses_bracket() && space > site.rules.spacing_good + Length::nanometres(1))
+            add_check(plan.checks, checks::spacing_over_good,
                       {"Brackets {0} and {1} are {2} apart; {3} or less is better",
                        {count(i), count(i + 1), quantity(space), quantity(site.rules.spacing_good)}},
                       quantity(space), plan.brackets[i - 1].x, shelf.underside());
@@ -390,13 +398,13 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
 
     if (weighed.bracket_turns)
         add_check(
-            plan.checks, CheckCode::bracket_turns, Severity::error,
+            plan.checks, checks::bracket_turns,
             {"With its load, or with somebody leaning on it, a bracket has no hole above the point it turns about: it "
              "would pull off the wall"});
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
         const BracketPlan& place = plan.brackets[i];
         if (place.bracket_utilisation.over())
-            add_check(plan.checks, CheckCode::bracket_overloaded, Severity::error,
+            add_check(plan.checks, checks::bracket_overloaded,
                       {of(shelf, "Bracket {0} carries {1}, {2} times its rating",
                           "No. {0} carries {1}, {2} times its rating"),
                        {number(i), force(place.reaction.greatest), ratio(place.bracket_utilisation)}},
@@ -407,20 +415,20 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
         if (!place.fixing && (place.turns || nobody_knows))
             continue; // said already
         if (!place.fixing)
-            add_check(plan.checks, CheckCode::no_fixing, Severity::error,
+            add_check(plan.checks, checks::no_fixing,
                       {of(shelf, "Bracket {0}: no screw or plug at hand suits its holes and this wall",
                           "No. {0}: no screw or plug at hand suits its holes and this wall"),
                        {number(i)}},
                       std::nullopt, place.x, shelf.underside());
         else if (place.fixing_utilisation.over())
             add_check(
-                plan.checks, CheckCode::fixing_overloaded, Severity::error,
+                plan.checks, checks::fixing_overloaded,
                 {of(shelf, "Bracket {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)",
                     "No. {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)"),
                  {number(i), ratio(place.fixing_utilisation), force(place.tension_n), force(place.shear_n)}},
                 ratio(place.fixing_utilisation), place.x, shelf.underside());
-        if (place.reaction.least < 0 && (shelf.held<OnBrackets>() || shelf.held<OnStandards>()))
-            check_uplift(shelf, i, plan);
+        if (place.reaction.least < 0 && way_of(shelf).boards_on_arms())
+            check_uplift(shelf, site, i, plan);
     }
 }
 
@@ -430,7 +438,7 @@ void check_leg(const Box& leg, std::size_t i, const Shelf& shelf, const WallSite
     for (const Shelf& other : site.wall.shelves)
         for (const Box& board : board_boxes(other))
             if (other.id != shelf.id && leg.overlaps(board))
-                add_check(plan.checks, CheckCode::leg_fouls_shelf, Severity::error,
+                add_check(plan.checks, checks::leg_fouls_shelf,
                           {leg.top > board.top ? std::string_view{"The leg of bracket {0} reaches {1} into {2} below"}
                                                : "The leg of bracket {0} reaches {1} into {2} above",
                            {number(i), quantity(std::min(board.top - leg.bottom, leg.top - board.bottom)), other.name}},
@@ -438,28 +446,28 @@ void check_leg(const Box& leg, std::size_t i, const Shelf& shelf, const WallSite
                           board.top);
     for (const Obstacle& obstacle : site.wall.obstacles)
         if (leg.overlaps(box_of(obstacle)))
-            add_check(plan.checks, CheckCode::shelf_over_obstacle, Severity::error,
+            add_check(plan.checks, checks::over_obstacle,
                       {"The leg of bracket {0} stands in {1} at {2}, its clearance included",
                        {number(i), words(obstacle.kind), quantity(obstacle.left)}},
                       std::nullopt, plan.brackets[i].x, leg.bottom);
     for (const ServicePoint& service : site.wall.services)
         if (leg.overlaps(box_of(service)) && !service.far_side)
             add_check(
-                plan.checks, CheckCode::leg_fouls_service, Severity::error,
+                plan.checks, checks::leg_fouls_service,
                 {"The leg of bracket {0} covers {1} at {2}", {number(i), word(service.kind), quantity(service.centre)}},
                 std::nullopt, service.centre, service.height);
     for (const Opening& opening : site.wall.openings)
         if (leg.overlaps(box_of(opening)))
-            add_check(plan.checks, CheckCode::shelf_over_opening, Severity::error,
+            add_check(plan.checks, checks::over_opening,
                       {"The leg of bracket {0} stands in {1}", {number(i), word(opening.kind)}}, std::nullopt,
                       plan.brackets[i].x, leg.bottom);
     if (leg.bottom < site.wall.skirting_height && leg.bottom >= Length{})
-        add_check(plan.checks, CheckCode::shelf_over_obstacle, Severity::error,
+        add_check(plan.checks, checks::over_obstacle,
                   {"The leg of bracket {0} reaches {1} down onto the skirting",
                    {number(i), quantity(site.wall.skirting_height - leg.bottom)}},
                   quantity(site.wall.skirting_height - leg.bottom), plan.brackets[i].x, leg.bottom);
     if (leg.bottom < Length{})
-        add_check(plan.checks, CheckCode::leaves_wall, Severity::error,
+        add_check(plan.checks, checks::leaves_wall,
                   {"The leg of bracket {0} reaches {1} below the floor", {number(i), quantity(-leg.bottom)}},
                   quantity(-leg.bottom), plan.brackets[i].x, Length{});
 }
@@ -473,7 +481,7 @@ void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan)
             const auto inside = std::ranges::find_if(
                 plan.holes, [&](const PlannedHole& hole) { return hole.place == i && hole.in_strip(s); });
             if (inside != plan.holes.end())
-                add_check(plan.checks, CheckCode::in_service_strip, Severity::error,
+                add_check(plan.checks, checks::in_service_strip,
                           {strip.basis == Strip::Basis::inferred
                                ? of(shelf, "Bracket {0} drills at {1}, where {2} is likely",
                                     "Hole {0} is drilled at {1}, where {2} is likely")
@@ -490,11 +498,11 @@ void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan)
 void check_looks(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     const Alternative& chosen = plan.alternatives[plan.chosen];
     if (chosen.layout.school != shelf.school || chosen.extra_brackets != shelf.extra_brackets)
-        add_check(plan.checks, CheckCode::school_not_kept, Severity::note,
+        add_check(plan.checks, checks::school_not_kept,
                   {"The layout asked for cannot be kept here; the nearest that can stands in its place"});
     const Length difference = plan.left_overhang - plan.right_overhang;
     if (absolute(difference) > site.rules.overhang_difference)
-        add_check(plan.checks, CheckCode::overhang_unequal, Severity::note,
+        add_check(plan.checks, checks::overhang_unequal,
                   {"The shelf overhangs {0} at the left and {1} at the right",
                    {quantity(plan.left_overhang), quantity(plan.right_overhang)}},
                   quantity(absolute(difference)));

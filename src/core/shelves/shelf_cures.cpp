@@ -1,6 +1,8 @@
 #include "core/shelves/shelf_cures.hpp"
 
+#include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_trials.hpp"
+#include "core/site/site_checks.hpp"
 
 #include <algorithm>
 #include <array>
@@ -19,185 +21,183 @@ public:
     using ShelfTrials::ShelfTrials;
 
     void cure(Check& check) const {
-        switch (check.code) {
-        case CheckCode::stud_assumed:
-        case CheckCode::stud_indicated:
-            say(check, {"Probe both edges of the stud at {0} and enter it as proved", {quantity(*check.x)}});
-            slide_to_studs(check);
-            break;
-        case CheckCode::no_stud:
-        case CheckCode::one_stud:
-            if (shelf_.held<OnCleats>()) {
-                say(check, {"Find two studs of that wall over the shelf's depth and enter them, or set a nogging"});
-                break;
-            }
-            other_layouts(check);
-            slide_to_studs(check);
-            if (site_.timber() == nullptr)
-                say(check, {"Put a nogging or a wood backing behind the brackets, or hang less"});
-            else if (check.cures.empty())
-                say(check, {"Find and enter more studs, or put a nogging or cleat behind the brackets"});
-            break;
-        case CheckCode::on_lining:
-            other_layouts(check);
-            break;
-        case CheckCode::in_service_strip:
-            other_layouts(check);
-            slide_out_of_strip(check);
-            say(check, {"Find the run with a detector; where one is there, move the bracket or have it isolated"});
-            break;
-        case CheckCode::sag_over_limit:
-        case CheckCode::spacing_over_limit:
-        case CheckCode::bracket_overloaded:
-        case CheckCode::fixing_overloaded:
-            more_brackets(check);
-            if (check.code == CheckCode::sag_over_limit)
-                thicker_board(check);
-            other_layouts(check);
-            break;
-        case CheckCode::spacing_over_good:
-            more_brackets(check);
-            break;
-        case CheckCode::board_not_for_damp:
-            other_board(check);
-            break;
-        case CheckCode::arm_too_long:
-        case CheckCode::arm_too_short:
-        case CheckCode::no_bracket_fits:
-        case CheckCode::no_fixing:
-        case CheckCode::bracket_turns:
-            other_bracket(check);
-            if (check.cures.empty())
-                say(check, {"Add a bracket with an arm from {0} to {1}",
-                            {quantity(plan_.arm_least), quantity(plan_.arm_most)}});
-            break;
-        case CheckCode::leg_fouls_shelf:
-            change(check, {"Turn the brackets over, legs up"}, [](Shelf& shelf) {
-                if (auto* how = std::get_if<OnBrackets>(&shelf.holding))
-                    how->leg_up = !how->leg_up;
-            });
-            other_bracket(check);
-            if (check.amount)
-                raise(check, Length::nearest_to_metres(check.amount->si));
-            slide_upright(check);
-            break;
-        case CheckCode::leg_fouls_service:
-        case CheckCode::shelf_over_service:
-        case CheckCode::shelf_over_shelf:
-        case CheckCode::shelf_over_obstacle:
-            slide_upright(check);
-            slide_sideways(check);
-            break;
-        case CheckCode::shelf_meets_neighbour:
-            end_at_neighbour(check);
-            slide_upright(check);
-            break;
-        case CheckCode::shelf_over_ceiling:
-            if (check.amount)
-                raise(check, -Length::nearest_to_metres(check.amount->si));
-            break;
-        case CheckCode::shelf_over_opening:
-            trim_at_openings(check);
-            slide_sideways(check);
-            break;
-        case CheckCode::leaves_wall:
-            bring_onto_wall(check);
-            break;
-        case CheckCode::overhang_unequal:
-            centre_on_brackets(check);
-            break;
-        case CheckCode::board_too_long:
-        case CheckCode::joint_unsupported:
-            join_over_stud(check);
-            break;
-        case CheckCode::board_overloaded:
-            more_brackets(check);
-            thicker_board(check);
-            break;
-        case CheckCode::tiers_too_close:
-            if (check.amount)
-                spread_tiers(check, shelf_.rise + Length::nearest_to_metres(check.amount->si));
-            change(check, {"Turn the brackets over, legs up"}, [](Shelf& shelf) {
-                if (auto* how = std::get_if<OnBrackets>(&shelf.holding))
-                    how->leg_up = !how->leg_up;
-            });
-            break;
-        case CheckCode::slots_missed:
-            onto_slots(check);
-            break;
-        case CheckCode::upright_too_short:
-            if (check.amount)
-                longer_upright(check);
-            break;
-        case CheckCode::hole_must_hold:
-        case CheckCode::plate_few_holes:
-            plate_to_studs(check);
-            say(check, {"A nogging, a board across two studs, or anchors its maker allows in this lining"});
-            break;
-        case CheckCode::keyhole_lifts:
-            say(check, {"Put the outer screws further apart, or a third between them; or fix the shelf from below"});
-            break;
-        case CheckCode::keyhole_no_room:
-            if (check.amount)
-                raise(check, -Length::nearest_to_metres(check.amount->si));
-            break;
-        case CheckCode::rod_too_thick:
-            thicker_board(check);
-            other_rods(check);
-            break;
-        case CheckCode::rod_sinks:
-            other_rods(check);
-            more_brackets(check);
-            break;
-        case CheckCode::rod_through_stud:
-            other_rods(check);
-            break;
-        case CheckCode::rod_edge_unknown:
-            other_board(check);
-            break;
-        case CheckCode::cleat_sides_missing:
-            change(check, {"A strip on both sides"}, [](Shelf& shelf) {
-                if (auto* how = std::get_if<OnCleats>(&shelf.holding))
-                    how->left = how->right = true;
-            });
-            break;
-        case CheckCode::cleat_wall_unknown:
-            say(check, {"Survey that wall, or drill a trial hole where the strip will cover it"});
-            break;
-        case CheckCode::goods_off_shelf:
-            change(check, {"Put it at the shelf's end"}, [](Shelf& shelf) {
-                for (Goods& goods : shelf.goods) {
-                    goods.to = std::min(goods.to, shelf.length);
-                    goods.from = std::min(goods.from, shelf.length);
-                }
-            });
-            break;
-        case CheckCode::hanger_misses_joist:
-            hangers_to_joists(check);
-            say(check, {"Find the joists over it and enter them with the ceiling"});
-            break;
-        case CheckCode::desk_height:
-            raise(check, 730_mm - shelf_.height);
-            break;
-        case CheckCode::bracket_unrated:
-        case CheckCode::pulls_up:
-            if (check.severity == Severity::error) {
-                other_layouts(check);
-                say(check, {"Bolts through the arm with washers on top, or less beyond the end brackets"});
-            }
-            break;
-        case CheckCode::holes_close:
-        case CheckCode::school_not_kept:
-        case CheckCode::load_missing:
-        case CheckCode::too_short:
-        case CheckCode::shelf_screw_none:
-            break;
-        default:
-            break; // the wall's own
-        }
+        for (const Row& row : rows())
+            if (std::ranges::find(row.codes, check.code) != row.codes.end())
+                row.cure(*this, check);
     }
 
 private:
+    struct Row {
+        std::vector<CheckCode> codes;
+        void (*cure)(const Curer& self, Check& check);
+    };
+
+    static const std::vector<Row>& rows() {
+        static const std::vector<Row> all{
+            {{checks::stud_assumed, checks::stud_indicated},
+             [](const Curer& self, Check& check) {
+                 say(check, {"Probe both edges of the stud at {0} and enter it as proved", {quantity(*check.x)}});
+                 self.slide_to_studs(check);
+             }},
+            {{checks::no_stud, checks::one_stud},
+             [](const Curer& self, Check& check) {
+                 if (!self.plan_.cleats.empty()) {
+                     say(check,
+                         {"Find two studs of that wall over the shelf's depth and enter them, or set a nogging"});
+                     return;
+                 }
+                 self.other_layouts(check);
+                 self.slide_to_studs(check);
+                 if (self.site_.timber() == nullptr)
+                     say(check, {"Put a nogging or a wood backing behind the brackets, or hang less"});
+                 else if (check.cures.empty())
+                     say(check, {"Find and enter more studs, or put a nogging or cleat behind the brackets"});
+             }},
+            {{checks::on_lining}, [](const Curer& self, Check& check) { self.other_layouts(check); }},
+            {{checks::in_service_strip},
+             [](const Curer& self, Check& check) {
+                 self.other_layouts(check);
+                 self.slide_out_of_strip(check);
+                 say(check, {"Find the run with a detector; where one is there, move the bracket or have it isolated"});
+             }},
+            {{checks::sag_over_limit, checks::spacing_over_limit, checks::bracket_overloaded,
+              checks::fixing_overloaded},
+             [](const Curer& self, Check& check) {
+                 self.more_brackets(check);
+                 if (check.code == checks::sag_over_limit)
+                     self.thicker_board(check);
+                 self.other_layouts(check);
+             }},
+            {{checks::spacing_over_good}, [](const Curer& self, Check& check) { self.more_brackets(check); }},
+            {{checks::board_not_for_damp}, [](const Curer& self, Check& check) { self.other_board(check); }},
+            {{checks::arm_too_long, checks::arm_too_short, checks::no_bracket_fits, checks::no_fixing,
+              checks::bracket_turns},
+             [](const Curer& self, Check& check) {
+                 self.other_bracket(check);
+                 if (check.cures.empty())
+                     say(check, {"Add a bracket with an arm from {0} to {1}",
+                                 {quantity(self.plan_.arm_least), quantity(self.plan_.arm_most)}});
+             }},
+            {{checks::leg_fouls_shelf},
+             [](const Curer& self, Check& check) {
+                 self.change(check, {"Turn the brackets over, legs up"}, [](Shelf& shelf) {
+                     if (auto* how = std::get_if<OnBrackets>(&shelf.holding))
+                         how->leg_up = !how->leg_up;
+                 });
+                 self.other_bracket(check);
+                 if (check.amount)
+                     self.raise(check, Length::nearest_to_metres(check.amount->si));
+                 self.slide_upright(check);
+             }},
+            {{checks::leg_fouls_service, checks::over_service, checks::over_thing, checks::over_obstacle},
+             [](const Curer& self, Check& check) {
+                 self.slide_upright(check);
+                 self.slide_sideways(check);
+             }},
+            {{checks::meets_neighbour},
+             [](const Curer& self, Check& check) {
+                 self.end_at_neighbour(check);
+                 self.slide_upright(check);
+             }},
+            {{checks::over_ceiling},
+             [](const Curer& self, Check& check) {
+                 if (check.amount)
+                     self.raise(check, -Length::nearest_to_metres(check.amount->si));
+             }},
+            {{checks::over_opening},
+             [](const Curer& self, Check& check) {
+                 self.trim_at_openings(check);
+                 self.slide_sideways(check);
+             }},
+            {{checks::leaves_wall}, [](const Curer& self, Check& check) { self.bring_onto_wall(check); }},
+            {{checks::overhang_unequal}, [](const Curer& self, Check& check) { self.centre_on_brackets(check); }},
+            {{checks::board_too_long, checks::joint_unsupported},
+             [](const Curer& self, Check& check) { self.join_over_stud(check); }},
+            {{checks::board_overloaded},
+             [](const Curer& self, Check& check) {
+                 self.more_brackets(check);
+                 self.thicker_board(check);
+             }},
+            {{checks::tiers_too_close},
+             [](const Curer& self, Check& check) {
+                 if (check.amount)
+                     self.spread_tiers(check, self.shelf_.rise + Length::nearest_to_metres(check.amount->si));
+                 self.change(check, {"Turn the brackets over, legs up"}, [](Shelf& shelf) {
+                     if (auto* how = std::get_if<OnBrackets>(&shelf.holding))
+                         how->leg_up = !how->leg_up;
+                 });
+             }},
+            {{checks::slots_missed}, [](const Curer& self, Check& check) { self.onto_slots(check); }},
+            {{checks::upright_too_short},
+             [](const Curer& self, Check& check) {
+                 if (check.amount)
+                     self.longer_upright(check);
+             }},
+            {{checks::hole_must_hold, checks::plate_few_holes},
+             [](const Curer& self, Check& check) {
+                 self.plate_to_studs(check);
+                 say(check, {"A nogging, a board across two studs, or anchors its maker allows in this lining"});
+             }},
+            {{checks::keyhole_lifts},
+             [](const Curer&, Check& check) {
+                 say(check,
+                     {"Put the outer screws further apart, or a third between them; or fix the shelf from below"});
+             }},
+            {{checks::keyhole_no_room},
+             [](const Curer& self, Check& check) {
+                 if (check.amount)
+                     self.raise(check, -Length::nearest_to_metres(check.amount->si));
+             }},
+            {{checks::rod_too_thick},
+             [](const Curer& self, Check& check) {
+                 self.thicker_board(check);
+                 self.other_rods(check);
+             }},
+            {{checks::rod_sinks},
+             [](const Curer& self, Check& check) {
+                 self.other_rods(check);
+                 self.more_brackets(check);
+             }},
+            {{checks::rod_through_stud}, [](const Curer& self, Check& check) { self.other_rods(check); }},
+            {{checks::rod_edge_unknown}, [](const Curer& self, Check& check) { self.other_board(check); }},
+            {{checks::cleat_sides_missing},
+             [](const Curer& self, Check& check) {
+                 self.change(check, {"A strip on both sides"}, [](Shelf& shelf) {
+                     if (auto* how = std::get_if<OnCleats>(&shelf.holding))
+                         how->left = how->right = true;
+                 });
+             }},
+            {{checks::cleat_wall_unknown},
+             [](const Curer&, Check& check) {
+                 say(check, {"Survey that wall, or drill a trial hole where the strip will cover it"});
+             }},
+            {{checks::goods_off_shelf},
+             [](const Curer& self, Check& check) {
+                 self.change(check, {"Put it at the shelf's end"}, [](Shelf& shelf) {
+                     for (Goods& goods : shelf.goods) {
+                         goods.to = std::min(goods.to, shelf.length);
+                         goods.from = std::min(goods.from, shelf.length);
+                     }
+                 });
+             }},
+            {{checks::hanger_misses_joist},
+             [](const Curer& self, Check& check) {
+                 self.hangers_to_joists(check);
+                 say(check, {"Find the joists over it and enter them with the ceiling"});
+             }},
+            {{checks::desk_height},
+             [](const Curer& self, Check& check) { self.raise(check, 730_mm - self.shelf_.height); }},
+            {{checks::bracket_unrated, checks::pulls_up},
+             [](const Curer& self, Check& check) {
+                 if (check.severity == Severity::error) {
+                     self.other_layouts(check);
+                     say(check, {"Bolts through the arm with washers on top, or less beyond the end brackets"});
+                 }
+             }},
+        };
+        return all;
+    }
+
     void more_brackets(Check& check) const {
         for (int extra = shelf_.extra_brackets + 1; extra <= shelf_.extra_brackets + 4; ++extra)
             if (offer(check,
@@ -264,7 +264,7 @@ private:
     }
 
     void onto_slots(Check& check) const {
-        const auto& how = *shelf_.held<OnStandards>();
+        const auto& how = std::get<OnStandards>(shelf_.holding);
         const auto nearest = [&](Length length) {
             const std::int64_t pitch = how.slot_pitch.in_nanometres();
             return Length::nanometres((length.in_nanometres() + pitch / 2) / pitch * pitch);
@@ -280,7 +280,8 @@ private:
     }
 
     void longer_upright(Check& check) const {
-        const Length longer = shelf_.held<OnStandards>()->standard + Length::nearest_to_metres(check.amount->si);
+        const Length longer =
+            std::get<OnStandards>(shelf_.holding).standard + Length::nearest_to_metres(check.amount->si);
         for (const Length standard : {500_mm, 1000_mm, 1500_mm, 2000_mm, 2400_mm})
             if (standard >= longer) {
                 change(check, {"Uprights of {0}", {quantity(standard)}},
@@ -291,7 +292,7 @@ private:
 
     void other_rods(Check& check) const {
         for (const Length diameter : {10_mm, 12_mm, 16_mm})
-            if (diameter != shelf_.held<OnHiddenRods>()->diameter &&
+            if (diameter != std::get<OnHiddenRods>(shelf_.holding).diameter &&
                 change(check, {"Rods of {0}", {quantity(diameter)}},
                        [&](Shelf& shelf) { std::get<OnHiddenRods>(shelf.holding).diameter = diameter; }))
                 return;
@@ -463,10 +464,10 @@ private:
 
 } // namespace
 
-void add_cures(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
+void add_cures(const Shelf& shelf, const WallSite& site, LayoutScales& scales, ShelfPlan& plan) {
     if (plan.checks.empty())
         return;
-    const Curer curer{shelf, site, plan};
+    const Curer curer{shelf, site, scales, plan};
     for (Check& check : plan.checks)
         curer.cure(check);
 }

@@ -1,7 +1,8 @@
 #include "core/shelves/shelf_loads.hpp"
 
+#include "core/shelves/way.hpp"
+
 #include <algorithm>
-#include <numbers>
 
 namespace yes_square {
 namespace {
@@ -12,50 +13,16 @@ constexpr double general_pa = 640;
 constexpr double worst_kdef = 3.0;
 constexpr Length joint_play = Length::micrometres(500);
 
-struct Metal {
-    double modulus_pa;
-    double kg_per_m3;
-};
-/// Structural steel and aluminium alloys (EN 1993-1-1 and EN 1999-1-1, from memory).
-Metal metal_of(PoleStuff stuff) {
-    return stuff == PoleStuff::steel ? Metal{210e9, 7850} : Metal{70e9, 2700};
-}
-
-double inside_of(const Shelf& shelf, const Pole& pole) {
-    return pole.wall > Length{} ? std::max(Length{}, shelf.thickness - 2 * pole.wall).in_metres() : 0.0;
-}
-
-double board_depth(const Shelf& shelf) {
-    return (shelf.lip ? std::max(Length{}, shelf.depth - shelf.lip->breadth) : shelf.depth).in_metres();
-}
-
-/// Mass of a metre of the shelf itself.
-double kg_per_metre(const Shelf& shelf) {
-    const double board = properties(shelf.material).density;
-    const double thickness = shelf.thickness.in_metres();
-    if (const auto* pole = shelf.held<Pole>()) {
-        const double inside = inside_of(shelf, *pole);
-        const double kg_per_m3 = pole->stuff == PoleStuff::wood ? board : metal_of(pole->stuff).kg_per_m3;
-        return kg_per_m3 * std::numbers::pi / 4 * (thickness * thickness - inside * inside);
-    }
-    if (const auto* rail = shelf.held<HookRail>())
-        return board * rail->board.in_metres() * thickness;
-    double kg = board * board_depth(shelf) * thickness;
-    if (shelf.lip)
-        kg += properties(shelf.lip->material).density * shelf.lip->breadth.in_metres() * shelf.lip->height.in_metres();
-    return kg;
-}
-
 /// Whoever reaches one of its tiers leans on it; whoever finds one low and deep enough sits down on it. All tiers hang
 /// alike, so the worst of them counts.
 double accidental_on(const Shelf& shelf, const HouseRules& rules) {
     double worst = 0;
-    const bool board = !shelf.held<HookRail>() && !shelf.held<Pole>();
+    const bool sat_on = way_of(shelf).sat_on();
     for (int tier = 0; tier < shelf.tiers; ++tier) {
         const Length top = shelf.top_of(tier);
         if (top < rules.accidental_below)
             worst = std::max(worst, rules.accidental_n);
-        if (board && top < rules.shelves.sat_on_below && shelf.depth >= rules.shelves.sat_on_depth)
+        if (sat_on && top < rules.shelves.sat_on_below && shelf.depth >= rules.shelves.sat_on_depth)
             worst = std::max(worst, rules.shelves.sat_on_n);
     }
     return worst;
@@ -71,7 +38,8 @@ double ShelfLoads::between_n(Length from, Length to) const {
 ShelfLoads loads_of(const Shelf& shelf, const HouseRules& rules) {
     ShelfLoads loads;
     const double depth = shelf.depth.in_metres();
-    const double kg_per_m = kg_per_metre(shelf);
+    const Way& way = way_of(shelf);
+    const double kg_per_m = way.section(shelf).kg_per_m;
     loads.board_kg = kg_per_m * shelf.length.in_metres();
     loads.self_n_per_m = kg_per_m * standard_gravity;
     loads.accidental_n = accidental_on(shelf, rules);
@@ -108,10 +76,7 @@ ShelfLoads loads_of(const Shelf& shelf, const HouseRules& rules) {
         loads.goods_source = {Provenance::common_practice};
         break;
     }
-    if (const auto* rail = shelf.held<HookRail>()) {
-        loads.goods_n_per_m = rail->hooks * rail->kg_per_hook * standard_gravity / shelf.length.in_metres();
-        loads.goods_source = {Provenance::measured};
-    }
+    way.add_goods(shelf, loads);
     for (const Goods& goods : shelf.goods) {
         const double n = goods.kg * standard_gravity;
         const double from = std::clamp(goods.from, Length{}, shelf.length).in_metres();
@@ -124,31 +89,6 @@ ShelfLoads loads_of(const Shelf& shelf, const HouseRules& rules) {
     return loads;
 }
 
-double stiffness_of(const Shelf& shelf) {
-    const double modulus = properties(shelf.material).modulus_gpa * 1e9;
-    const double thickness = shelf.thickness.in_metres();
-    if (const auto* pole = shelf.held<Pole>())
-        return round_stiffness(pole->stuff == PoleStuff::wood ? modulus : metal_of(pole->stuff).modulus_pa, thickness,
-                               inside_of(shelf, *pole));
-    if (const auto* rail = shelf.held<HookRail>()) // stands on edge
-        return board_stiffness(modulus, rail->board.in_metres(), thickness);
-    if (!shelf.lip)
-        return board_stiffness(modulus, shelf.depth.in_metres(), thickness);
-    const double lip = shelf.lip->height.in_metres();
-    return section_stiffness(
-        {{modulus, board_depth(shelf), thickness, -thickness / 2},
-         {properties(shelf.lip->material).modulus_gpa * 1e9, shelf.lip->breadth.in_metres(), lip, -lip / 2}});
-}
-
-double section_modulus_of(const Shelf& shelf) {
-    const double thickness = shelf.thickness.in_metres();
-    if (const auto* pole = shelf.held<Pole>())
-        return round_stiffness(1, thickness, inside_of(shelf, *pole)) / (thickness / 2);
-    if (const auto* rail = shelf.held<HookRail>())
-        return rail->board.in_metres() * thickness * thickness / 6;
-    return board_depth(shelf) * thickness * thickness / 6;
-}
-
 double creep_factor(BoardMaterial material, ServiceClass service_class) {
     const BoardProperties& board = properties(material);
     if (service_class == ServiceClass::dry)
@@ -157,8 +97,7 @@ double creep_factor(BoardMaterial material, ServiceClass service_class) {
 }
 
 double creep_factor(const Shelf& shelf, ServiceClass service_class) {
-    const auto* pole = shelf.held<Pole>();
-    return pole && pole->stuff != PoleStuff::wood ? 0.0 : creep_factor(shelf.material, service_class);
+    return way_of(shelf).section(shelf).metal ? 0.0 : creep_factor(shelf.material, service_class);
 }
 
 bool under_joint(Length place, Length joint) {
@@ -166,7 +105,7 @@ bool under_joint(Length place, Length joint) {
 }
 
 Beam beam_of(const Shelf& shelf, const std::vector<Length>& places) {
-    Beam beam{shelf.length.in_metres(), {}, stiffness_of(shelf)};
+    Beam beam{shelf.length.in_metres(), {}, way_of(shelf).section(shelf).stiffness};
     for (const Length place : places)
         beam.supports.push_back(place.in_metres());
     for (std::size_t i = 1; i + 1 < places.size(); ++i)

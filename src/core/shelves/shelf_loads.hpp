@@ -1,9 +1,9 @@
 #pragma once
 
 #include "core/job/job.hpp"
+#include "core/measure/conversions.hpp"
 #include "core/measure/provenance.hpp"
 #include "core/statics/beam.hpp"
-#include "core/statics/gravity.hpp"
 
 namespace yes_square {
 
@@ -26,12 +26,6 @@ struct ShelfLoads {
 /// (EN 14749) over the depth, both from memory; clothes on a pole 40 kg/m (common practice); display and desks house
 /// rules; or the fitter's own figure. The hooks of a rail are spread evenly along it.
 ShelfLoads loads_of(const Shelf& shelf, const HouseRules& rules);
-
-/// EI of the board with its lip, or of the pole, N m2. The lip lies within the shelf's depth.
-double stiffness_of(const Shelf& shelf);
-
-/// Section modulus, m3: bending moment over stress, at the face that is stressed most (of a lipped board without lip).
-double section_modulus_of(const Shelf& shelf);
 
 /// The creep factor in this room. A board not made for damp rooms is reckoned with 3.00, the worst of the table.
 double creep_factor(BoardMaterial material, ServiceClass service_class);

@@ -1,14 +1,12 @@
 #include "core/shelves/shelf_parts.hpp"
 
 #include "core/fixings/fixing_supplies.hpp"
+#include "core/shelves/way.hpp"
 
 #include <algorithm>
-#include <fmt/format.h>
 
 namespace yes_square {
 namespace {
-
-constexpr Length in_corner = 10_mm; ///< a shelf's end this near the wall's is cut to what is measured there
 
 /// Places in the lining alone steady a shelf: they want an anchor that grips it.
 Supply steadying_anchors(const WallSite& site, std::size_t number) {
@@ -22,33 +20,26 @@ Supply steadying_anchors(const WallSite& site, std::size_t number) {
 
 } // namespace
 
-std::vector<CutPart> cut_for(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) {
-    if (const Pole* pole = shelf.held<Pole>())
-        return {strip_part(shelf.id, {"pole of {0}", {shelf.name}}, shelf.length, shelf.thickness, shelf.thickness,
-                           StuffKind::rod, pole->stuff == PoleStuff::wood ? "wooden rod" : "metal tube")};
+std::vector<CutPart> boards_cut(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan, bool between_walls) {
+    return boards_cut(shelf, site, plan, between_walls, {"board of {0}", {shelf.name}}, shelf.depth, shelf.thickness);
+}
+
+std::vector<CutPart> boards_cut(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan, bool between_walls,
+                                const Sentence& name, Length breadth, Length thickness) {
     std::vector<CutPart> parts;
-    const bool to_walls = shelf.left <= in_corner && site.wall.length - shelf.right() <= in_corner;
-    const auto* rail = shelf.held<HookRail>();
+    const bool to_walls = between_walls || (in_left_corner(shelf, site) && in_right_corner(shelf, site));
     for (int tier = 0; tier < shelf.tiers; ++tier)
         for (const BoardPiece& each : plan.pieces) {
             const Length length = std::max(each.back, each.front);
-            CutPart& board =
-                parts.emplace_back(rail ? board_part(shelf.id, {"rail of {0}", {shelf.name}}, shelf.material, length,
-                                                     shelf.thickness, rail->board)
-                                        : board_part(shelf.id, {"board of {0}", {shelf.name}}, shelf.material, length,
-                                                     shelf.depth, shelf.thickness));
+            CutPart& board = parts.emplace_back(board_part(shelf.id, name, shelf.material, length, breadth, thickness));
             if (each.back != each.front)
                 board.mind = "its ends follow the walls: back and front differ, see the sheet";
-            if (shelf.held<OnCleats>() || to_walls)
+            if (to_walls)
                 leave_long(board, site.rules.cutting.scribe_allowance);
             if (shelf.lip)
                 parts.push_back(board_part(shelf.id, {"lip of {0}", {shelf.name}}, shelf.lip->material, length,
                                            shelf.lip->height, shelf.lip->breadth));
         }
-    if (const OnCleats* how = shelf.held<OnCleats>())
-        for (const CleatPlan& cleat : plan.cleats)
-            parts.push_back(strip_part(shelf.id, {"{0} cleat of {1}", {cleat.wall, shelf.name}}, cleat.length,
-                                       how->breadth, how->thickness));
     return parts;
 }
 
@@ -63,20 +54,7 @@ std::vector<Supply> bought_for(const Shelf& shelf, const WallSite& site, const S
     };
     const std::size_t places = plan.brackets.size();
     const auto tiers = static_cast<std::size_t>(shelf.tiers);
-    if (plan.bracket && !plan.bracket->id.empty() && !shelf.held<OnHiddenRods>())
-        add(KitGroup::hardware, plan.bracket->id, {"Bracket: {0}", {plan.bracket->name}},
-            places * (plan.one_leg ? 1 : tiers));
-    if (const auto* rods = shelf.held<OnHiddenRods>()) {
-        add(KitGroup::hardware, fmt::format("rod {:.4g} mm", rods->diameter.in_mm()),
-            {"Steel rod {0} thick, {1} long", {stock(rods->diameter), stock(rods->in_wall + rods->in_shelf)}}, places);
-        if (rods->resin)
-            supplies.push_back({KitGroup::consumables, "resin", {"Resin, its gun and nozzles"}});
-    }
-    if (const auto* standards = shelf.held<OnStandards>())
-        add(KitGroup::hardware, fmt::format("upright {:.4g} mm", standards->standard.in_mm()),
-            {"Slotted upright, {0} long", {stock(standards->standard)}}, places);
-    if (const auto* rail = shelf.held<HookRail>())
-        add(KitGroup::hardware, "hook", {"Hook"}, static_cast<std::size_t>(rail->hooks));
+    std::ranges::move(way_of(shelf).bought(shelf, plan), std::back_inserter(supplies));
     if (plan.shelf_screw)
         supplies.push_back(screws_of(*plan.shelf_screw, "Screw up into a shelf", 2 * places * tiers));
     for (const CleatPlan& cleat : plan.cleats)
@@ -94,8 +72,6 @@ std::vector<Supply> bought_for(const Shelf& shelf, const WallSite& site, const S
         std::ranges::count_if(plan.holes, [](const PlannedHole& hole) { return !carries(hole.hold); }));
     if (steadied > 0 && plan.bracket)
         supplies.push_back(steadying_anchors(site, steadied));
-    if (shelf.held<Pole>())
-        add(KitGroup::hardware, "pole bracket", {"Pole bracket"}, places);
     return supplies;
 }
 

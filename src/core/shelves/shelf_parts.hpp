@@ -4,8 +4,12 @@
 
 namespace yes_square {
 
-/// What is cut for a shelf: its boards with their lips, its pole or rail, the strips it lies on.
-std::vector<CutPart> cut_for(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan);
+/// Its boards, tier by tier, with their lips. A little long to be scribed where they reach from wall to wall.
+std::vector<CutPart> boards_cut(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan,
+                                bool between_walls = false);
+/// By another name, breadth and thickness than the shelf's own.
+std::vector<CutPart> boards_cut(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan, bool between_walls,
+                                const Sentence& name, Length breadth, Length thickness);
 
 /// What is bought for it: brackets, rods, uprights, hooks, screws into its board, the fixings of what holds it
 /// elsewhere than in its wall, anchors that steady it.

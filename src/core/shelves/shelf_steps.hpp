@@ -4,6 +4,41 @@
 
 namespace yes_square {
 
+/// Steps being said, in order; a way of holding says its own between those that all shelves share.
+class ShelfSteps {
+public:
+    ShelfSteps(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan)
+        : shelf_{shelf}
+        , site_{site}
+        , plan_{plan} {}
+
+    const Shelf& shelf() const { return shelf_; }
+    const WallSite& site() const { return site_; }
+    const ShelfPlan& plan() const { return plan_; }
+    std::size_t places() const { return plan_.brackets.size(); }
+    Quantity mass() const { return {Kind::mass, plan_.mass_kg}; }
+
+    void go_to(Phase phase) { phase_ = phase; }
+    void say(Sentence words, int persons = 1) { steps_.push_back({std::move(words), false, phase_, persons}); }
+    /// Not gone past before it is right.
+    void hold(Sentence words) { steps_.push_back({std::move(words), true, phase_}); }
+    void hold(Phase phase, Sentence words) {
+        phase_ = phase;
+        hold(std::move(words));
+    }
+    /// Nobody touches it for so many minutes.
+    void wait(Sentence words, double minutes) { steps_.push_back({std::move(words), true, Phase::cure, 1, minutes}); }
+    /// A board is laid on what is up, and screwed to it.
+    void lay_board();
+
+protected:
+    const Shelf& shelf_;
+    const WallSite& site_;
+    const ShelfPlan& plan_;
+    Phase phase_ = Phase::ready;
+    std::vector<Step> steps_;
+};
+
 /// How the shelf goes up, in order. Common practice: first bracket plumb on its mark, the second by a level laid on
 /// the first, those between up to the line, then tighten.
 std::vector<Step> steps_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan);

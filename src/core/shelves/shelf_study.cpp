@@ -1,5 +1,7 @@
 #include "core/shelves/shelf_study.hpp"
 
+#include "core/shelves/way.hpp"
+
 #include "core/shelves/bracket_search.hpp"
 #include "core/shelves/fix_place.hpp"
 #include "core/shelves/layouts.hpp"
@@ -38,18 +40,7 @@ struct Strain {
 /// The shelf with another even load, so many kg/m.
 Shelf loaded(const Shelf& shelf, double kg_per_m) {
     Shelf other = shelf;
-    const double length = shelf.length.in_metres();
-    if (auto* fixture = std::get_if<Fixture>(&other.holding)) {
-        fixture->contents_kg = kg_per_m * length;
-        return other;
-    }
-    if (auto* rail = std::get_if<HookRail>(&other.holding)) {
-        rail->kg_per_hook = kg_per_m * length / std::max(1, rail->hooks);
-        return other;
-    }
-    if (other.load.kind != LoadKind::desk) // on whose edge somebody sits, whatever stands on it
-        other.load.kind = LoadKind::own;
-    other.load.own_kg_per_m = std::max(kg_per_m, 1e-6); // none at all would be the usual load of a desk
+    way_of(shelf).load(other, kg_per_m);
     return other;
 }
 
@@ -188,10 +179,12 @@ private:
         return true;
     }
 
-    bool has_board() const { return !shelf_.held<Pole>() && !shelf_.held<HookRail>() && !shelf_.held<Fixture>(); }
+    const Way& way() const { return way_of(shelf_); }
+    /// Of the fitter's own choice.
+    bool has_board() const { return way().sat_on() && !way().whole(shelf_); }
 
     void thicker() {
-        if (!has_board() || shelf_.held<OnKeyholes>() || shelf_.held<OnHiddenBracket>())
+        if (!has_board() || (way().own_thickness() && !way().at_places()))
             return;
         std::size_t shown = 0;
         for (const Length thickness : board_thicknesses) {
@@ -204,7 +197,7 @@ private:
     }
 
     void lipped() {
-        if (!has_board() || shelf_.lip || !(shelf_.held<OnBrackets>() || shelf_.held<OnCleats>()))
+        if (shelf_.lip || !way().takes_lip())
             return;
         Shelf other = shelf_;
         other.lip = Lip{BoardMaterial::red_oak, lip_breadth, std::max(lip_height, shelf_.thickness), {}};
@@ -222,18 +215,15 @@ private:
     }
 
     void more_places() {
-        if (!hangs_at_places(shelf_))
+        if (!way().at_places())
             return;
         Shelf other = shelf_;
         ++other.extra_brackets;
-        try_it({shelf_.held<OnHiddenRods>()  ? std::string_view{"One rod more"}
-                : shelf_.held<OnStandards>() ? "One upright more"
-                                             : "One bracket more"},
-               other);
+        try_it({way().one_more()}, other);
     }
 
     void other_brackets() {
-        if (!shelf_.held<OnBrackets>())
+        if (!way().chooses_bracket())
             return;
         const ArmRange range = arm_range(shelf_.depth, site_.rules);
         const auto now = carrier_of(shelf_, site_);
@@ -271,20 +261,7 @@ private:
 
 /// The board over what carries it; nothing where no board spans.
 std::vector<BeamPlace> bending(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) {
-    std::vector<Length> places;
-    if (const auto* cleats = shelf.held<OnCleats>()) {
-        const Length inset = std::min(cleats->thickness / 2, shelf.length / 4);
-        places = {inset, shelf.length - inset};
-    } else if (plan.bracket || shelf.held<OnKeyholes>()) {
-        // As it is judged: on what carries, where two do.
-        const auto carrying =
-            std::ranges::count_if(plan.brackets, [](const BracketPlan& place) { return carries(place.hold); });
-        for (const BracketPlan& place : plan.brackets)
-            if (carries(place.hold) || (plan.bracket && carrying < 2))
-                places.push_back(std::clamp(place.x - shelf.left, Length{}, shelf.length));
-        std::ranges::sort(places);
-        places.erase(std::ranges::unique(places).begin(), places.end());
-    }
+    const std::vector<Length> places = way_of(shelf).bears_at(shelf, plan);
     if (places.size() < 2)
         return {};
     return diagram(beam_of(shelf, places), loads_of(shelf, site.rules).on_beam(),
@@ -356,8 +333,7 @@ Capacity capacity_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& 
     capacity.from_memory = from_memory(shelf, plan);
     const HungPlate hung = plate_of(shelf);
     capacity.hanger_unknown =
-        hung.plate ? !hung.plate->rating_n
-                   : plan.bracket && !plan.bracket->rating_n && !shelf.held<OnHiddenRods>() && !shelf.held<HookRail>();
+        hung.plate ? !hung.plate->rating_n : plan.bracket && !plan.bracket->rating_n && way_of(shelf).maker_rates_it();
     capacity.stud_assumed = std::ranges::count(plan.brackets, Hold::assumed_stud, &BracketPlan::hold) > 0;
     return capacity;
 }
@@ -365,9 +341,7 @@ Capacity capacity_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& 
 Promise promise_of(const Shelf& shelf, const ShelfPlan& plan, const Capacity& capacity) {
     const bool errors =
         std::ranges::any_of(plan.checks, [](const Check& check) { return check.severity == Severity::error; });
-    const bool unknown = capacity.hanger_unknown || std::ranges::any_of(plan.brackets, [](const BracketPlan& place) {
-                             return carries(place.hold) && !place.fixing_utilisation.known();
-                         });
+    const bool unknown = capacity.hanger_unknown || holds(plan) == Holds::unknown;
     if (errors)
         return {false, {"Do not load"}, {"Its sheet has errors that are not cleared"}};
     if (capacity.stud_assumed)
@@ -378,7 +352,7 @@ Promise promise_of(const Shelf& shelf, const ShelfPlan& plan, const Capacity& ca
     if (capacity.kg < 1)
         return {false, {"Do not load"}, {"Nothing holds it"}};
     const Quantity whole{Kind::mass, std::floor(capacity.kg)};
-    if (shelf.held<Fixture>())
+    if (way_of(shelf).whole(shelf))
         return {true, {"At most {0} in it", {whole}}, {}};
     if (shelf.tiers > 1)
         return {true, {"At most {0} on each shelf, evenly", {whole}}, {}};

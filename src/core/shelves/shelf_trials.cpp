@@ -8,10 +8,11 @@
 
 namespace yes_square {
 
-ShelfTrials::ShelfTrials(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan)
+ShelfTrials::ShelfTrials(const Shelf& shelf, const WallSite& site, LayoutScales& scales, const ShelfPlan& plan)
     : shelf_{shelf}
     , site_{site}
-    , plan_{plan} {
+    , plan_{plan}
+    , scales_{scales} {
     for (const Check& check : plan.checks)
         if (check.severity == Severity::error)
             errors_before_.insert(check.code);
@@ -40,11 +41,17 @@ const ShelfTrials::Outcome& ShelfTrials::outcome_of(const Edit& edit) const {
     outcome.new_error = job_problem(changed).has_value();
     if (outcome.new_error)
         return tried_.emplace_back(edit, std::move(outcome)).second;
-    for (const Check& check : draft_shelf(changed, site_).checks) {
+    for (const Check& check : draft_after(edit, changed).checks) {
         outcome.codes.insert(check.code);
         outcome.new_error |= check.severity == Severity::error && !errors_before_.contains(check.code);
     }
     return tried_.emplace_back(edit, std::move(outcome)).second;
+}
+
+/// Another layout of the same shelf has mostly been weighed already.
+ShelfPlan ShelfTrials::draft_after(const Edit& edit, const Shelf& changed) const {
+    return std::holds_alternative<ChooseLayout>(edit) ? draft_shelf(changed, site_, scales_)
+                                                      : draft_shelf(changed, site_);
 }
 
 bool ShelfTrials::repeated(const Check& check) const {

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/site/wall_site.hpp"
+#include "core/shelves/layouts.hpp"
 
 #include <deque>
 #include <set>
@@ -10,7 +10,7 @@ namespace yes_square {
 /// Tries edits on one shelf and keeps those that help: after them a check is gone, and no kind of error is new.
 class ShelfTrials {
 public:
-    ShelfTrials(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan);
+    ShelfTrials(const Shelf& shelf, const WallSite& site, LayoutScales& scales, const ShelfPlan& plan);
 
 protected:
     /// Adds the cure if it helps. Checks of one kind share their edits: the first one carries them.
@@ -35,9 +35,11 @@ private:
         bool new_error = false;
     };
     const Outcome& outcome_of(const Edit& edit) const;
+    ShelfPlan draft_after(const Edit& edit, const Shelf& changed) const;
     bool helps(const Edit& edit, CheckCode code) const;
     bool repeated(const Check& check) const;
 
+    LayoutScales& scales_;
     std::set<CheckCode> errors_before_;
     mutable std::deque<std::pair<Edit, Outcome>> tried_;
 };

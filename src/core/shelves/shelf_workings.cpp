@@ -1,5 +1,6 @@
 #include "core/shelves/shelf_workings.hpp"
 
+#include "core/shelves/way.hpp"
 #include "core/site/packing.hpp"
 
 #include "core/fixings/used_working.hpp"
@@ -50,7 +51,7 @@ public:
 
     std::vector<Working> all() {
         load();
-        if (shelf_.held<OnBrackets>())
+        if (way_of(shelf_).chooses_bracket())
             arm();
         level();
         spacing();
@@ -76,13 +77,13 @@ private:
 
     void load() {
         const ShelfLoads loads = loads_of(shelf_, site_.rules);
-        if (const auto* fixture = shelf_.held<Fixture>()) {
+        if (const auto whole = way_of(shelf_).whole(shelf_)) {
             add({"load",
                  {"What hangs on it"},
                  "{0} + {1}",
-                 {{"the thing itself", {Kind::mass, fixture->mass_kg}, {Provenance::maker}},
-                  {"what is in it", {Kind::mass, fixture->contents_kg}, measured}},
-                 {Kind::mass, fixture->mass_kg + fixture->contents_kg},
+                 {{"the thing itself", {Kind::mass, whole->mass_kg}, {Provenance::maker}},
+                  {"what is in it", {Kind::mass, whole->contents_kg}, measured}},
+                 {Kind::mass, whole->mass_kg + whole->contents_kg},
                  derived});
             return;
         }
@@ -220,7 +221,8 @@ private:
                          worst ? worst->demands : of_hanger, fixing.source);
         auto& facts = working.facts;
         facts.push_back({"It passes {0} of what is screwed on and {1} of lining; {2} of it holds",
-                         {stock(thickness()), stock(site_.wall.lining_thickness()), stock(fixing.penetration)}});
+                         {stock(way_of(shelf_).screwed_on(shelf_, plan_)), stock(site_.wall.lining_thickness()),
+                          stock(fixing.penetration)}});
         if (fixing.thread > Length{})
             facts.push_back({"thread that grips: {0}", {stock(fixing.thread)}});
         for (const LoadCase& load : place.loads)
@@ -241,16 +243,6 @@ private:
               {bracket.rated_per_pair ? "rating of a pair" : "rating", force(*bracket.rating_n), {Provenance::maker}}},
              ratio(place.bracket_utilisation),
              derived});
-    }
-
-    Length thickness() const {
-        if (const auto* rail = shelf_.held<HookRail>())
-            return rail->board;
-        if (const auto* cleats = shelf_.held<OnCleats>())
-            return cleats->thickness;
-        if (const Plate* plate = plate_of(shelf_).plate)
-            return plate->thickness;
-        return shelf_.held<OnHiddenRods>() || !plan_.bracket ? Length{} : plan_.bracket->thickness;
     }
 
     /// Of the holes at one place: those at the others are as high.
@@ -344,7 +336,7 @@ private:
              {{"at once", fine(plan_.sag->instantaneous), beam_source},
               {"creep", ratio(creep_factor(shelf_, site_.service_class)), board.kdef_source},
               {"modulus", {Kind::modulus, board.modulus_gpa * 1e9}, board.modulus_source},
-              {"stiffness EI", {Kind::stiffness, stiffness_of(shelf_)}, derived},
+              {"stiffness EI", {Kind::stiffness, way_of(shelf_).section(shelf_).stiffness}, derived},
               {plan_.sag->overhang ? "twice the overhang" : "span",
                quantity(Length::nearest_to_metres(plan_.sag->span)), derived},
               {"limit: span divided by", count(static_cast<std::size_t>(divisor(site_.rules.sag_limit))), practice}},

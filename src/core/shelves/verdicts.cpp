@@ -1,5 +1,7 @@
 #include "core/shelves/verdicts.hpp"
 
+#include "core/shelves/way.hpp"
+
 #include <algorithm>
 
 namespace yes_square {
@@ -17,14 +19,15 @@ SagVerdict worst_sag(const BeamResult& beam, int limit_divisor) {
 
 Utilisation board_utilisation(const Shelf& shelf, const BeamResult& beam, double accidental_n,
                               const HouseRules& rules) {
-    const double modulus = section_modulus_of(shelf);
+    const Section section = way_of(shelf).section(shelf);
+    const double modulus = section.modulus;
     double leaned = beam.greatest_moment;
     for (const SpanSag& span : beam.sags)
         leaned = std::max(leaned, beam.greatest_moment + accidental_n * span.length * (span.overhang ? 1 : 0.25));
-    if (const auto* pole = shelf.held<Pole>(); pole && pole->stuff != PoleStuff::wood)
+    if (section.metal)
         return Utilisation{
             leaned / modulus / 1e6 /
-            (pole->stuff == PoleStuff::steel ? rules.shelves.rod_steel_mpa : rules.shelves.aluminium_mpa)};
+            (section.metal == PoleStuff::steel ? rules.shelves.rod_steel_mpa : rules.shelves.aluminium_mpa)};
     const BoardProperties& board = properties(shelf.material);
     return std::max(Utilisation{beam.greatest_moment / modulus / (bending_stored_mpa(board) * 1e6)},
                     Utilisation{leaned / modulus / (bending_leaned_mpa(board) * 1e6)});

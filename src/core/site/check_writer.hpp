@@ -9,6 +9,13 @@
 namespace yes_square {
 
 /// The check stays where it is only until the next is added.
+inline Check& add_check(std::vector<Check>& checks, CheckCode code, Sentence message,
+                        std::optional<Quantity> amount = std::nullopt, std::optional<Length> x = std::nullopt,
+                        std::optional<Length> z = std::nullopt) {
+    return checks.emplace_back(Check{code, code.severity(), std::move(message), amount, {}, x, z});
+}
+
+/// One that is graver or less grave than its kind usually is. It stays where it is only until the next is added.
 inline Check& add_check(std::vector<Check>& checks, CheckCode code, Severity severity, Sentence message,
                         std::optional<Quantity> amount = std::nullopt, std::optional<Length> x = std::nullopt,
                         std::optional<Length> z = std::nullopt) {
@@ -25,6 +32,10 @@ protected:
         , x_{x}
         , z_{z} {}
 
+    Check& add(CheckCode code, Sentence message, std::optional<Quantity> amount = std::nullopt,
+               std::optional<Length> x = std::nullopt, std::optional<Length> z = std::nullopt) {
+        return add(code, code.severity(), std::move(message), amount, x, z);
+    }
     Check& add(CheckCode code, Severity severity, Sentence message, std::optional<Quantity> amount = std::nullopt,
                std::optional<Length> x = std::nullopt, std::optional<Length> z = std::nullopt) {
         return add_check(checks_, code, severity, std::move(message), amount, x ? x : x_, z ? z : z_);

@@ -7,6 +7,11 @@
 
 namespace yes_square {
 
+/// What it may find.
+namespace checks {
+inline constexpr CheckCode not_reckoned{"not_reckoned", Severity::error};
+} // namespace checks
+
 /// "Map shelf could not be reckoned: ..." as an error: a thing that is not reckoned is never fine.
 Check not_reckoned(const std::string& name, std::string_view why);
 

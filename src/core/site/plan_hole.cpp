@@ -3,10 +3,12 @@
 #include "core/fixings/drilling.hpp"
 
 #include <algorithm>
+#include <cassert>
 
 namespace yes_square {
 
 void plan_hole(const WallSite& site, PlannedHole& hole) {
+    assert(!hole.stud || *hole.stud < site.survey.studs.size());
     hole.above_now = site.survey.floor.above_floor_now(hole.x, hole.z);
     const auto& fixing = hole.fixing;
     hole.radius =
@@ -16,8 +18,8 @@ void plan_hole(const WallSite& site, PlannedHole& hole) {
     if (fixing && carries(hole.hold))
         hole.passes = drill_passes(site.wall, *fixing, hole.through, hole.in_strip());
     hole.made = std::ranges::any_of(site.wall.made, [&](const MadeHole& made) {
-        return made.item == hole.item && absolute(made.x - hole.x) <= same_hole &&
-               absolute(made.z - hole.z) <= same_hole;
+        return made.item == hole.item && absolute(made.x - hole.x) <= site.rules.fitting.same_hole &&
+               absolute(made.z - hole.z) <= site.rules.fitting.same_hole;
     });
 }
 

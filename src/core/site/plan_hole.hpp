@@ -4,8 +4,8 @@
 
 namespace yes_square {
 
-/// Nearer than this two holes are one (house rule).
-inline constexpr Length same_hole = 2_mm;
+/// A hole is at least this wide before its screw is chosen.
+inline constexpr Length usual_hole = 6_mm;
 
 /// Fills in what the wall says of a hole: how high it is above the floor as it is now, whether any of its circle lies
 /// where a service is likely or was found, the passes of the drill, and whether it is made already. A hole that nothing

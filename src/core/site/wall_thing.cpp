@@ -2,13 +2,6 @@
 
 namespace yes_square {
 
-std::vector<WallThing> room_of(const Shelf& shelf) {
-    std::vector<WallThing> room;
-    for (const Box& box : board_boxes(shelf))
-        room.push_back({shelf.id, shelf.name, box, shelf.depth});
-    return room;
-}
-
 std::vector<WallThing> room_of(const Run&) {
     return {};
 }

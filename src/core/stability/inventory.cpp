@@ -8,27 +8,6 @@
 namespace yes_square {
 namespace {
 
-/// Errors that bear on whether it stays up; a shelf that sags does not tip.
-bool may_fall(const std::vector<Check>& checks) {
-    return std::ranges::any_of(checks, [](const Check& check) {
-        switch (check.code) {
-        case CheckCode::piece_tips:
-        case CheckCode::restraint_refused:
-        case CheckCode::restraint_short:
-        case CheckCode::restraint_few:
-        case CheckCode::no_fixing:
-        case CheckCode::fixing_overloaded:
-        case CheckCode::in_service_strip:
-        case CheckCode::cleat_misses_studs:
-        case CheckCode::bracket_turns:
-        case CheckCode::not_reckoned:
-            return check.severity == Severity::error;
-        default:
-            return false;
-        }
-    });
-}
-
 InventoryRow row_of(const Wall& wall, const Piece& piece, const PiecePlan& plan) {
     InventoryRow row{
         wall.name,         piece.name, piece.height, piece.mass_kg, plan.verdict, words(piece.restraint.kind),
@@ -74,7 +53,7 @@ InventoryRow row_of(const Wall& wall, const StorageSystem& system, const SystemP
         if (!bay.cleats.empty())
             row.places += bay.cleats.front().screws.size();
     }
-    if (plan.bays.empty() || may_fall(plan.checks))
+    if (plan.bays.empty() || holds(plan) == Holds::no)
         row.verdict = PieceVerdict::unsafe;
     return row;
 }

@@ -2,6 +2,7 @@
 
 #include "core/fixings/choose_fixing.hpp"
 #include "core/site/check_writer.hpp"
+#include "core/site/site_checks.hpp"
 #include "core/stability/piece_words.hpp"
 #include "core/stability/restraint.hpp"
 #include "core/stability/tip_cases.hpp"
@@ -79,20 +80,20 @@ private:
         if (plan_.verdict == PieceVerdict::unsafe) {
             const TipCase& worst = worst_that_decides();
             Check& tips = add(
-                CheckCode::piece_tips, Severity::error,
+                checks::piece_tips,
                 {"{0} tips: {1}, it turns over with {2} and only {3} holds it back",
                  {piece_.name, words(worst.kind), moment(worst.balance.over_nm), moment(worst.balance.righting_nm)}},
                 moment(-worst.balance.margin_nm()));
             hold_it(tips);
             return;
         }
-        Check& advised = plan_.tips ? add(CheckCode::restraint_advised, Severity::warning,
-                                          {"{0} stands while it is left alone, but tips: {1}",
-                                           {piece_.name, words(plan_.cases[plan_.worst].kind)}})
-                                    : add(CheckCode::restraint_advised, Severity::warning,
-                                          {"{0} is {1} tall: hold it to the wall whatever the sums say",
-                                           {piece_.name, quantity(piece_.height)}},
-                                          quantity(piece_.height));
+        Check& advised = plan_.tips
+                             ? add(checks::restraint_advised, {"{0} stands while it is left alone, but tips: {1}",
+                                                               {piece_.name, words(plan_.cases[plan_.worst].kind)}})
+                             : add(checks::restraint_advised,
+                                   {"{0} is {1} tall: hold it to the wall whatever the sums say",
+                                    {piece_.name, quantity(piece_.height)}},
+                                   quantity(piece_.height));
         hold_it(advised);
     }
 
@@ -145,7 +146,7 @@ private:
 
     void restraint() {
         if (const auto why = refusal(piece_, site_.rules)) {
-            Check& refused = add(CheckCode::restraint_refused, Severity::error, *why);
+            Check& refused = add(checks::restraint_refused, *why);
             if (plan_.verdict != PieceVerdict::unsafe)
                 hold_it(refused);
             return;
@@ -153,21 +154,18 @@ private:
         if (plan_.holes.empty())
             return none_counts();
         if (plan_.holes.front().in_strip())
-            advise(add(CheckCode::in_service_strip, Severity::error,
-                       {"{0}: its only place at {1} lies where a hidden service is likely",
-                        {piece_.name, quantity(plan_.holes.front().x)}}),
+            advise(add(checks::in_service_strip, {"{0}: its only place at {1} lies where a hidden service is likely",
+                                                  {piece_.name, quantity(plan_.holes.front().x)}}),
                    {"Find the service with a detector, and isolate it; or hold it at another height"});
         if (plan_.holes.size() < static_cast<std::size_t>(std::max(1, how_.number)))
-            advise(add(CheckCode::restraint_few, Severity::note,
-                       {"{0}: proved studs behind it: {1}; one place bears all of it",
-                        {piece_.name, count(plan_.holes.size())}}),
+            advise(add(checks::restraint_few, {"{0}: proved studs behind it: {1}; one place bears all of it",
+                                               {piece_.name, count(plan_.holes.size())}}),
                    {"Prove another, or put a nogging or a cleat across two studs"});
         fixing();
         hardware();
         if (how_.kind == RestraintKind::cleat && plan_.fixing && plan_.frame_screws == 0)
-            advise(add(CheckCode::restraint_refused, Severity::error,
-                       {"A cleat of {0} is too thin to hold the screws of {1}'s frame",
-                        {quantity(how_.through), piece_.name}}),
+            advise(add(checks::restraint_refused, {"A cleat of {0} is too thin to hold the screws of {1}'s frame",
+                                                   {quantity(how_.through), piece_.name}}),
                    {"25 mm or more holds them"});
     }
 
@@ -179,7 +177,7 @@ private:
                 assumed += stud.state == StudState::assumed;
                 indicated += stud.state == StudState::indicated;
             }
-        Check& none = add(CheckCode::restraint_refused, Severity::error,
+        Check& none = add(checks::restraint_refused,
                           assumed + indicated > 0
                               ? Sentence{"No stud behind {0} is proved: assumed only {1}, indicated {2}. Neither holds "
                                          "it back",
@@ -193,7 +191,7 @@ private:
 
     void fixing() {
         if (!plan_.fixing) {
-            advise(add(CheckCode::no_fixing, Severity::error,
+            advise(add(checks::no_fixing,
                        {"{0}: no screw or plug at hand reaches through what is before it and holds", {piece_.name}}),
                    {"Add a longer screw, or a plug for this wall, to those at hand"});
             return;
@@ -201,14 +199,14 @@ private:
         const bool given = how_.gauge && how_.screw_length > Length{} && site_.timber();
         if (given && plan_.fixing->penetration < site_.rules.penetration_wanted) {
             Check& too_short =
-                add(CheckCode::restraint_short, plan_.fixing_utilisation.over() ? Severity::error : Severity::warning,
+                add(checks::thread_short, plan_.fixing_utilisation.over() ? Severity::error : Severity::warning,
                     {"{0}: the screw reaches {1} into the stud, {2} is wanted",
                      {piece_.name, stock(plan_.fixing->penetration), stock(site_.rules.penetration_wanted)}},
                     stock(site_.rules.penetration_wanted - plan_.fixing->penetration));
             longer(too_short);
         }
         if (plan_.fixing_utilisation.over()) {
-            Check& over = add(CheckCode::fixing_overloaded, Severity::error,
+            Check& over = add(checks::fixing_overloaded,
                               {"{0}: each place must bear {1}, {2} of what its screw holds",
                                {piece_.name, force(plan_.each_n), ratio(plan_.fixing_utilisation)}},
                               ratio(plan_.fixing_utilisation));
@@ -247,13 +245,13 @@ private:
             return;
         if (!how_.rating_n)
             advise(
-                add(CheckCode::restraint_unrated, Severity::warning,
+                add(checks::restraint_unrated,
                     {"{0}: what one of them bears is unknown; each must bear {1}", {piece_.name, force(plan_.each_n)}},
                     force(plan_.each_n)),
                 {"Enter its maker's figure; a kit tested to ASTM F3096 bears {0} at least",
                  {force(site_.rules.tipping.restraint_least_n)}});
         else if (plan_.rating_utilisation.over())
-            advise(add(CheckCode::fixing_overloaded, Severity::error,
+            advise(add(checks::fixing_overloaded,
                        {"{0}: each must bear {1}, {2} of its maker's figure",
                         {piece_.name, force(plan_.each_n), ratio(plan_.rating_utilisation)}},
                        ratio(plan_.rating_utilisation)),

@@ -10,9 +10,6 @@
 namespace yes_square {
 namespace {
 
-constexpr Length usual_radius = 3_mm; ///< of a hole at the least, and before its screw is chosen
-constexpr Length side_inset = 30_mm;  ///< of a fixing from the piece's sides (house rule)
-
 /// Places behind the piece that may count, left to right.
 std::vector<PlannedHole> places_behind(const Piece& piece, const WallSite& site, Length z) {
     std::vector<PlannedHole> places;
@@ -23,11 +20,11 @@ std::vector<PlannedHole> places_behind(const Piece& piece, const WallSite& site,
         place.z = z;
         place.hold = hold;
         place.stud = stud;
-        place.drilled = 2 * usual_radius;
+        place.drilled = usual_hole;
         plan_hole(site, place);
     };
-    const Length from = piece.left + side_inset;
-    const Length to = piece.right() - side_inset;
+    const Length from = piece.left + site.rules.tipping.side_inset;
+    const Length to = piece.right() - site.rules.tipping.side_inset;
     if (site.masonry()) {
         const int number = std::max(1, piece.restraint.number);
         for (int i = 0; i < number; ++i)

@@ -9,7 +9,6 @@ namespace yes_square {
 namespace {
 
 constexpr double contents_up_share = 0.5; ///< of the piece's height, of what stands on its shelves
-constexpr double top_load_up = 0.15;      ///< m over the top, of what stands there (house rule)
 constexpr double door_up_share = 0.5;
 
 /// What a case asks of a restraint, as a moment: what it is compared by.
@@ -111,8 +110,8 @@ private:
             next.weights.push_back({open.doors ? std::string_view{"its doors, open"} : "its doors", door_kg,
                                     front() - (open.doors ? door_width() / 2 : 0.0), height_ * door_up_share});
         if (piece_.top_load_kg > 0)
-            next.weights.push_back(
-                {"what stands on top", piece_.top_load_kg, front() + depth_ / 2, height_ + top_load_up, true});
+            next.weights.push_back({"what stands on top", piece_.top_load_kg, front() + depth_ / 2,
+                                    height_ + rules_.top_load_up.in_metres(), true});
         if (piece_.contents_kg > 0)
             next.weights.push_back(
                 {"what is in it", piece_.contents_kg, front() + depth_ / 2, height_ * contents_up_share, true});

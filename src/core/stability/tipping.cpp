@@ -1,8 +1,9 @@
 #include "core/stability/tipping.hpp"
 
-#include "core/statics/gravity.hpp"
+#include "core/measure/conversions.hpp"
 
 #include <algorithm>
+#include <cassert>
 #include <cmath>
 
 namespace yes_square {
@@ -38,6 +39,7 @@ double restraint_force_n(const TipBalance& balance, double height, const Tipping
 }
 
 double each_restraint_n(double force_n, std::size_t number, double slope_cosine, const TippingRules& rules) {
+    assert(slope_cosine > 0);
     const double share = number > 1 ? rules.pair_share : 1.0;
     return std::max(rules.restraint_least_n, share * force_n) / slope_cosine;
 }

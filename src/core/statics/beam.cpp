@@ -1,6 +1,7 @@
 #include "core/statics/beam.hpp"
 
 #include <algorithm>
+#include <cassert>
 #include <cmath>
 #include <numbers>
 #include <stdexcept>
@@ -497,6 +498,7 @@ double section_stiffness(const std::vector<SectionPart>& parts) {
 }
 
 BeamResult analyse(const Beam& beam, const BeamLoad& load, double kdef) {
+    assert(std::ranges::is_sorted(beam.supports));
     BeamResult result;
     for_each_board(beam, load, [&](const Beam& piece, const BeamLoad& on_piece, double from, std::size_t first) {
         Board board{piece, on_piece};
@@ -518,6 +520,7 @@ BeamResult analyse(const Beam& beam, const BeamLoad& load, double kdef) {
         board.sags(kdef, from, result.sags);
         result.greatest_moment = std::max(result.greatest_moment, board.greatest_moment());
     });
+    assert(result.reactions.size() == beam.supports.size());
     return result;
 }
 

@@ -5,6 +5,7 @@
 #include "core/stability/piece_words.hpp"
 
 #include <algorithm>
+#include <cassert>
 #include <fmt/format.h>
 #include <map>
 #include <queue>
@@ -430,7 +431,10 @@ private:
 } // namespace
 
 JobOrder job_order(const Job& job, const Plan& plan, const Scope& scope) {
-    return Orderer{job, plan, scope}.order();
+    JobOrder order = Orderer{job, plan, scope}.order();
+    for (std::size_t t = 0; t < order.tasks.size(); ++t)
+        assert(std::ranges::all_of(order.tasks[t].after, [&](std::size_t before) { return before < t; }));
+    return order;
 }
 
 std::vector<Sentence> gate_questions() {

@@ -15,7 +15,6 @@ namespace yes_square {
 namespace {
 
 constexpr Length boundless = 1'000'000_mm;
-constexpr Length usual_radius = 3_mm; ///< of a hole at the least
 
 class CleatSetter {
 public:
@@ -62,7 +61,7 @@ private:
             screw.x = x;
             screw.hold = hold;
             screw.stud = stud;
-            screw.drilled = 2 * usual_radius;
+            screw.drilled = usual_hole;
         };
         const Length inset = site_.rules.runs.driver_room;
         if (site_.masonry()) {
@@ -102,7 +101,8 @@ private:
     }
 
     HoleDemand demand(double load_n, double duration) const {
-        return cleat_screw_demand(load_n, system_.cleat_breadth, system_.cleat_thickness, duration);
+        return cleat_screw_demand(load_n, system_.cleat_breadth, system_.cleat_thickness, site_.rules.strips.pivot,
+                                  duration);
     }
 
     void stand(BayPlan& bay, DoorHinge door) const {

@@ -1,6 +1,6 @@
 #include "core/storage/reckon_system.hpp"
 
-#include "core/statics/gravity.hpp"
+#include "core/measure/conversions.hpp"
 #include "core/storage/bay_cleats.hpp"
 #include "core/storage/bay_contents.hpp"
 #include "core/storage/bay_widths.hpp"

@@ -1,6 +1,7 @@
 #include "core/storage/system_checks.hpp"
 
 #include "core/site/check_writer.hpp"
+#include "core/site/site_checks.hpp"
 #include "core/storage/bay_widths.hpp"
 #include "core/storage/system_words.hpp"
 
@@ -39,14 +40,14 @@ private:
 
     void widths() {
         if (plan_.left_over < Length{}) {
-            Check& over = add(CheckCode::bays_overrun, Severity::error,
+            Check& over = add(checks::bays_overrun,
                               {"The bays of {0} with their panels come to {1} more than its width",
                                {system_.name, quantity(-plan_.left_over)}},
                               quantity(-plan_.left_over), system_.right(), plan_.head);
             advise_changed(over, {"Share the width evenly"}, [](StorageSystem& s) { s.widths = BayWidths::equal; });
             advise(over, {"Make one bay {0} narrower, or leave one out", {quantity(-plan_.left_over)}});
         } else if (plan_.left_over > Length{} && !plan_.bays.empty()) {
-            advise(add(CheckCode::run_gap, Severity::note,
+            advise(add(checks::gap_beside,
                        {"{0} of the width of {1} is left over at its right end",
                         {quantity(plan_.left_over), system_.name}},
                        quantity(plan_.left_over), system_.right(), plan_.head),
@@ -54,13 +55,13 @@ private:
         }
         for (const BayPlan& bay : plan_.bays) {
             if (bay.width < rules_.bay_least)
-                advise(add(CheckCode::bay_narrow, Severity::warning,
+                advise(add(checks::bay_narrow,
                            {"Bay {0} is {1} wide: less than {2} is hard to use and seldom meets a stud",
                             {number_of(bay), quantity(bay.width), quantity(rules_.bay_least)}},
                            quantity(rules_.bay_least - bay.width), bay.left, plan_.head),
                        {"One bay fewer"});
             else if (bay.width > rules_.bay_most)
-                advise(add(CheckCode::bay_width, Severity::warning,
+                advise(add(checks::bay_width,
                            {"Bay {0} is {1} wide: rods and shelves over {2} sag",
                             {number_of(bay), quantity(bay.width), quantity(rules_.bay_most)}},
                            quantity(bay.width - rules_.bay_most), bay.left, plan_.head),
@@ -73,9 +74,8 @@ private:
         rods(chosen, bay);
         cleats(bay);
         corner(chosen, bay);
-        if (chosen.kind == BayKind::drawers && bay.drawers.size() > 0 &&
-            bay.drawers.front() > plan_.head - system_.panel)
-            advise(add(CheckCode::goods_do_not_fit, Severity::error,
+        if (chosen.kind == BayKind::drawers && !bay.drawers.empty() && bay.drawers.front() > plan_.head - system_.panel)
+            advise(add(checks::goods_do_not_fit, Severity::error,
                        {"Bay {0}: its drawers come to {1}, over the panels' top at {2}",
                         {number_of(bay), quantity(bay.drawers.front()), quantity(plan_.head)}},
                        quantity(bay.drawers.front() - plan_.head), bay.left, plan_.head),
@@ -84,7 +84,7 @@ private:
 
     void boards(const BayPlan& bay) {
         if (site_.service_class == ServiceClass::damp && properties(system_.material).kdef_damp == 0 && bay.number == 1)
-            advise(add(CheckCode::board_not_for_damp, Severity::error,
+            advise(add(checks::board_not_for_damp,
                        {"{0} is not made for a damp room", {properties(system_.material).words}}),
                    {"Choose a board for damp rooms: plywood, or moisture-resistant MDF"});
         const BayShelf* worst = nullptr;
@@ -92,7 +92,7 @@ private:
             if (shelf.sag.share() > 1 && (!worst || shelf.sag.share() > worst->sag.share()))
                 worst = &shelf;
             if (shelf.board_utilisation.over())
-                advise(add(CheckCode::board_overloaded, Severity::error,
+                advise(add(checks::board_overloaded,
                            {"Shelf {0} is bent to {1} of what its board bears",
                             {shelf.label, ratio(shelf.board_utilisation)}},
                            ratio(shelf.board_utilisation), bay.left, shelf.top),
@@ -100,7 +100,7 @@ private:
         }
         if (!worst)
             return;
-        Check& sags = add(CheckCode::sag_over_limit, Severity::error,
+        Check& sags = add(checks::sag_over_limit,
                           {"Shelf {0} sags {1} in time, {2} more than its limit",
                            {worst->label, fine(worst->sag.long_term), fine(worst->sag.long_term - worst->sag.limit)}},
                           fine(worst->sag.long_term - worst->sag.limit), bay.left + bay.width / 2, worst->top);
@@ -130,18 +130,18 @@ private:
                 advise(check, {"Or a hanger from the shelf over it, at its middle"});
             };
             if (rod.sag.share() > 1)
-                stronger(add(CheckCode::rod_sags, Severity::error,
+                stronger(add(checks::rod_sags,
                              {"Rod {0} sags {1} full of clothes, {2} more than its limit",
                               {rod.label, fine(rod.sag.long_term), fine(rod.sag.long_term - rod.sag.limit)}},
                              fine(rod.sag.long_term - rod.sag.limit), bay.left + bay.width / 2, rod.z));
             if (rod.utilisation.over())
                 stronger(add(
-                    CheckCode::rod_overloaded, Severity::error,
+                    checks::rod_overloaded,
                     {"Rod {0} is bent to {1} of what it bears, full of clothes", {rod.label, ratio(rod.utilisation)}},
                     ratio(rod.utilisation), bay.left + bay.width / 2, rod.z));
             const Length wanted = drop_of(chosen.garment, rules_) + rules_.hem_clear;
             if (rod.under < wanted) {
-                Check& low = add(CheckCode::clothes_too_long, Severity::warning,
+                Check& low = add(checks::clothes_too_long,
                                  {"Under rod {0} there is {1}; {2} want {3}",
                                   {rod.label, quantity(rod.under), words(chosen.garment), quantity(wanted)}},
                                  quantity(wanted - rod.under), bay.left + bay.width / 2, rod.z);
@@ -158,7 +158,7 @@ private:
             holds += rod.holds;
         if (!bay.rods.empty() && chosen.garments > 0 && holds < static_cast<std::size_t>(chosen.garments)) {
             Check& tight =
-                add(CheckCode::goods_do_not_fit, Severity::warning,
+                add(checks::goods_do_not_fit, Severity::warning,
                     {"Bay {0} holds {1} {2}; {3} are to hang in it",
                      {number_of(bay), count(holds), words(chosen.garment),
                       count(static_cast<std::size_t>(chosen.garments))}},
@@ -173,12 +173,12 @@ private:
     void cleats(const BayPlan& bay) {
         for (const BayCleat& cleat : bay.cleats) {
             if (cleat.in_strip())
-                advise(add(CheckCode::in_service_strip, Severity::error,
+                advise(add(checks::in_service_strip,
                            {"The cleat of shelf {0} is screwed where a hidden service is likely", {cleat.shelf}},
                            std::nullopt, cleat.screws.front().x, cleat.z),
                        {"Find the service with a detector, and isolate it before drilling; or leave that stud out"});
             if (!cleat.screws.empty() && !cleat.utilisation.known()) {
-                advise(add(CheckCode::no_fixing, Severity::error,
+                advise(add(checks::no_fixing,
                            {system_.hung && bay.cleats.size() == 1
                                 ? std::string_view{"Nothing keeps the bay of shelf {0} from turning about its only "
                                                    "cleat, or no screw holds it"}
@@ -187,7 +187,7 @@ private:
                            std::nullopt, bay.left, cleat.z),
                        {"Add a longer screw, or a plug for this wall, to those at hand"});
             } else if (cleat.utilisation.over()) {
-                Check& over = add(CheckCode::fixing_overloaded, Severity::error,
+                Check& over = add(checks::fixing_overloaded,
                                   {"The cleat of shelf {0} uses its worst screw to {1} of what it holds",
                                    {cleat.shelf, ratio(cleat.utilisation)}},
                                   ratio(cleat.utilisation), bay.left + bay.width / 2, cleat.z);
@@ -204,7 +204,7 @@ private:
         if (bay.hidden > Length{}) {
             const bool drawers = chosen.kind == BayKind::drawers;
             Check& hidden =
-                add(CheckCode::bay_hidden, drawers ? Severity::error : Severity::warning,
+                add(checks::bay_hidden, drawers ? Severity::error : Severity::warning,
                     {drawers ? std::string_view{"Bay {0}: {1} of its width is behind what stands on the next wall: its "
                                                 "drawers cannot open"}
                              : "Bay {0}: {1} of its width is behind what stands on the next wall",
@@ -229,7 +229,7 @@ private:
             const Length free = right ? *edge - bay.right() : bay.left - *edge;
             if (free >= site_.rules.runs.corner_clear || bay.hidden > Length{})
                 continue;
-            advise(add(CheckCode::door_meets_wall, Severity::warning,
+            advise(add(checks::door_meets_wall,
                        {drawers ? std::string_view{"The drawers of bay {0} open {1} from what stands beside them; {2} "
                                                    "is wanted"}
                                 : "The door of bay {0} opens {1} from what stands beside it; {2} is wanted",
@@ -257,7 +257,7 @@ private:
         if (site_.masonry() || plan_.bays.empty())
             return;
         if (!site_.timber()) {
-            advise(add(CheckCode::cleat_misses_studs, Severity::error,
+            advise(add(checks::cleat_misses_studs, Severity::error,
                        {"Nothing behind this lining holds the cleats of {0}", {system_.name}}, std::nullopt,
                        system_.left, plan_.head),
                    {"Put wood behind the lining first: tall storage never hangs on lining alone"});
@@ -266,7 +266,7 @@ private:
         for (const std::size_t i : plan_.slide.lost) {
             const BayPlan& bay = plan_.bays[i];
             const std::size_t here = bay.cleats.empty() ? 0 : bay.cleats.front().screws.size();
-            Check& misses = add(CheckCode::cleat_misses_studs, here == 0 ? Severity::error : Severity::warning,
+            Check& misses = add(checks::cleat_misses_studs, here == 0 ? Severity::error : Severity::warning,
                                 {"Bay {0}: proved studs behind its cleats: {1}", {number_of(bay), count(here)}},
                                 count(here), bay.left, plan_.head);
             if (plan_.slide_moves != Length{})
@@ -284,7 +284,7 @@ private:
             return;
         const int wanted = persons_for(plan_, site_.rules.runs);
         if (wanted > system_.crew) {
-            Check& heavy = add(CheckCode::panel_lift, Severity::warning,
+            Check& heavy = add(checks::panel_lift,
                                {"A panel weighs {0}; one person lifts {1}",
                                 {Quantity{Kind::mass, plan_.panels.front().kg},
                                  Quantity{Kind::mass, site_.rules.runs.lift_floor_alone_kg}}},
@@ -297,7 +297,7 @@ private:
             lowest_between(site_.survey.floor.ceiling, system_.left, system_.right()).value_or(site_.wall.height) -
             site_.rules.runs.tilt_clear;
         if (!system_.hung && Length::nearest_to_metres(swing) > room)
-            advise(add(CheckCode::panel_cannot_tilt, Severity::error,
+            advise(add(checks::panel_cannot_tilt,
                        {"A panel {0} tall cannot be stood up: {1} is free under the ceiling",
                         {quantity(system_.panel_height), quantity(room)}},
                        quantity(Length::nearest_to_metres(swing) - room), system_.left, plan_.head),
@@ -308,7 +308,7 @@ private:
         for (const PanelCorrection& found : plan_.corrections) {
             if (found.panel < 1 || static_cast<std::size_t>(found.panel) > plan_.panels.size() || found.within)
                 continue;
-            advise(add(CheckCode::panel_out_of_plumb, Severity::warning,
+            advise(add(checks::panel_out_of_plumb,
                        {"Panel {0} leans: over its height {1}",
                         {count(static_cast<std::size_t>(found.panel)), quantity(found.foot_moves)}},
                        quantity(found.foot_moves), plan_.panels[static_cast<std::size_t>(found.panel - 1)].left,

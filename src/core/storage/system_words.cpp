@@ -21,8 +21,7 @@ public:
     SystemWorkings(const StorageSystem& system, const SystemPlan& plan, const WallSite& site)
         : system_{system}
         , plan_{plan}
-        , site_{site}
-        , rules_{site.rules.storage} {}
+        , site_{site} {}
 
     std::vector<Working> write() {
         widths();
@@ -133,7 +132,6 @@ private:
     const StorageSystem& system_;
     const SystemPlan& plan_;
     const WallSite& site_;
-    const StorageRules& rules_;
     std::vector<Working> workings_;
 };
 

@@ -55,7 +55,7 @@ StudFindings find_studs(const Wall& wall, const Framing& framing, const StudRule
 /// The most telling place for the next probe within some stretches of the wall: a dispute is settled first, then the
 /// edges of wood already hit are closed in the fewest expected probes, then new wood is looked for where a reading is
 /// expected to tell most: H(E[p]) - E[H(p)], p the chance of a hit under each hypothesis. None: every stud there that
-/// is likelier than `worth_looking` is proved.
+/// is likelier than `StudRules::worth_looking` is proved.
 /// @param forbidden  no hole goes there, whatever it would tell: an edge is then closed as near as may be, or left
 std::optional<ProbeAdvice> next_probe(const StudFindings& findings, const Framing& framing, const StudRules& rules,
                                       const std::vector<Stretch>& stretches,
@@ -72,8 +72,5 @@ enum class ProbeWhere { anywhere, under_the_work };
 /// find.
 std::optional<ProbeAdvice> advise_probe(const Wall& wall, const std::optional<StudFindings>& known,
                                         const StudRules& rules, ProbeWhere where, const std::vector<Strip>& strips);
-
-/// A stretch is done when no unproved stud is likelier than this anywhere in it (house rule).
-constexpr double worth_looking = 0.10;
 
 } // namespace yes_square

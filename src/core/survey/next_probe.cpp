@@ -221,7 +221,7 @@ private:
                 if (near_proved(x) || already_told(x) || !allowed(x))
                     continue;
                 const auto at = static_cast<std::size_t>(x);
-                if (posterior.wood()[at] < worth_looking && chance_near(x) < worth_looking)
+                if (posterior.wood()[at] < rules_.worth_looking && chance_near(x) < rules_.worth_looking)
                     continue;
                 const double tells = information(at);
                 if (tells > most + 1e-6) {
@@ -279,12 +279,11 @@ private:
     const std::vector<Stretch>& forbidden_;
 };
 
-constexpr Length probe_margin = 2_mm;   ///< round the hole of a probe, to a strip's edge (house rule)
-constexpr Length easy_height = 1200_mm; ///< where a probe is used without bending (house rule)
 constexpr Length least_height = 150_mm; ///< above the bottom plate
 
 /// A height clear of services at x, as near as may be to a wanted one; none: there is none.
-std::optional<Length> clear_height(const Wall& wall, const std::vector<Strip>& strips, Length x, Length wanted) {
+std::optional<Length> clear_height(const Wall& wall, const std::vector<Strip>& strips, Length probe_margin, Length x,
+                                   Length wanted) {
     std::vector<Length> heights{wanted};
     for (const Strip& strip : strips) {
         heights.push_back(strip.top + probe_margin);
@@ -298,7 +297,8 @@ std::optional<Length> clear_height(const Wall& wall, const std::vector<Strip>& s
 }
 
 /// Stretches where `clear(x)` gives no height.
-std::vector<Stretch> forbidden_by(const Wall& wall, const std::vector<Strip>& strips, auto&& clear) {
+std::vector<Stretch> forbidden_by(const Wall& wall, const std::vector<Strip>& strips, Length probe_margin,
+                                  auto&& clear) {
     std::vector<Length> ends{Length{}, wall.length};
     for (const Strip& strip : strips) {
         ends.push_back(strip.left - probe_margin);
@@ -369,16 +369,16 @@ std::optional<ProbeAdvice> advise_probe(const Wall& wall, const std::optional<St
     };
     const auto height_at = [&](Length x) -> std::optional<Length> {
         if (!covered(x))
-            return clear_height(wall, strips, x, std::min(easy_height, wall.height / 2));
+            return clear_height(wall, strips, rules.probe_margin, x, std::min(rules.easy_height, wall.height / 2));
         std::optional<Length> hidden;
         for (const Shelf& shelf : wall.shelves) {
             const Length z = shelf.height - shelf.thickness / 2;
-            if (x >= shelf.left && x <= shelf.right() && strips_at(strips, x, z, probe_margin).empty())
+            if (x >= shelf.left && x <= shelf.right() && strips_at(strips, x, z, rules.probe_margin).empty())
                 hidden = z;
         }
         return hidden;
     };
-    const std::vector<Stretch> forbidden = forbidden_by(wall, strips, height_at);
+    const std::vector<Stretch> forbidden = forbidden_by(wall, strips, rules.probe_margin, height_at);
     std::optional<ProbeAdvice> advice =
         next_probe(known ? *known : find_studs(wall, *framing, rules), *framing, rules, stretches, forbidden);
     if (advice && (covered(advice->x) || !strips.empty()))

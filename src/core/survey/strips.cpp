@@ -5,8 +5,6 @@
 namespace yes_square {
 namespace {
 
-constexpr Length pipe_strip = 100_mm; ///< at the end of a radiator (house rule)
-
 std::string_view cable_to(const ServicePoint& service) {
     switch (service.kind) {
     case ServiceKind::socket:
@@ -59,7 +57,7 @@ private:
         const Length right = obstacle.left + obstacle.width;
         if (obstacle.kind == ObstacleKind::radiator)
             for (const Length end : {obstacle.left, right})
-                upright(end - pipe_strip / 2, end + pipe_strip / 2, "a pipe to the radiator");
+                upright(end - rules_.pipe_strip / 2, end + rules_.pipe_strip / 2, "a pipe to the radiator");
         else if (obstacle.kind == ObstacleKind::boiler)
             upright(obstacle.left, right, "a pipe to the boiler");
     }

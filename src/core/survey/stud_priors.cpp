@@ -82,10 +82,6 @@ std::vector<LayoutPrior> layout_priors(const StudQuestion& question) {
 
 namespace {
 
-/// How far into an opening, from the outer edge of its trim, the face of its framing is likely to be, mm: behind trim,
-/// jamb and shims (common practice).
-constexpr double framing_from = 10;
-constexpr double framing_to = 65;
 /// A set-out stud nearer than this to that face gives way to king and jack, mm.
 constexpr double gives_way = 75;
 
@@ -95,9 +91,11 @@ double depth_into(double x, const std::pair<Length, Length>& opening) {
 }
 
 /// Uniform over where something stands that is centred this far outside the face of the framing.
-double beside_framing(double into, double outside) {
+double beside_framing(double into, double outside, const StudRules& rules) {
     const double at = into + outside;
-    return at >= framing_from && at <= framing_to ? 1 / (framing_to - framing_from) : 0;
+    const double from = rules.framing_from.in_mm();
+    const double to = rules.framing_to.in_mm();
+    return at >= from && at <= to ? 1 / (to - from) : 0;
 }
 
 } // namespace
@@ -107,7 +105,8 @@ double missing_at(double x, const StudQuestion& question) {
     return std::ranges::any_of(question.openings,
                                [&](const auto& opening) {
                                    const double into = depth_into(x, opening);
-                                   return into >= framing_from - gives_way && into <= framing_to + gives_way / 2;
+                                   return into >= question.rules.framing_from.in_mm() - gives_way &&
+                                          into <= question.rules.framing_to.in_mm() + gives_way / 2;
                                })
                ? replaced
                : question.rules.missing;
@@ -124,8 +123,8 @@ ExtraStuds extra_studs(double x, const StudQuestion& question) {
     const double width = question.stud_width.in_mm();
     for (const auto& opening : question.openings) {
         const double into = depth_into(x, opening);
-        extra.single += 0.25 * beside_framing(into, width / 2);
-        extra.doubled += 0.65 * beside_framing(into, width);
+        extra.single += 0.25 * beside_framing(into, width / 2, question.rules);
+        extra.doubled += 0.65 * beside_framing(into, width, question.rules);
     }
     return extra;
 }

@@ -1,3 +1,4 @@
+#include "../core/demo_job.hpp"
 #include "core/cutting/cutting_plan.hpp"
 #include "core/measure/csv_table.hpp"
 #include "core/reckon/reckon.hpp"
@@ -6,7 +7,6 @@
 #include "core/sheets/elevation.hpp"
 #include "core/sheets/svg.hpp"
 #include "core/sheets/tables.hpp"
-#include "demo_job.hpp"
 #include "files/dxf_in.hpp"
 #include "files/dxf_out.hpp"
 #include "files/save_job.hpp"

@@ -1,0 +1,56 @@
+#include "app/sheets/sheet_set.hpp"
+
+#include "app/sheets/day_sheets.hpp"
+#include "app/sheets/furniture_sheets.hpp"
+#include "app/sheets/thing_sheets.hpp"
+
+#include <algorithm>
+#include <stdexcept>
+
+namespace yes_square::app {
+namespace {
+
+bool write_all(Page& page, const Job& job, const Plan& plan) {
+    const bool any = write_things(page, job, plan);
+    write_load_labels(page, job, plan);
+    write_part_labels(page, job, plan);
+    write_inventory(page, job, plan);
+    return any;
+}
+
+bool write_hand_over_and_labels(Page& page, const Job& job, const Plan& plan) {
+    const bool any = write_hand_over(page, job, plan);
+    write_load_labels(page, job, plan);
+    write_inventory(page, job, plan);
+    return any;
+}
+
+} // namespace
+
+const std::vector<SheetSet>& sheet_sets() {
+    static const std::vector<SheetSet> all{
+        {QStringLiteral("sheets"), tr("Sheets"), tr("Nothing is laid out in this job yet."), write_all},
+        {QStringLiteral("cut-and-kit"), tr("Cut and kit"), tr("Nothing is to be cut or taken along yet."),
+         write_cut_and_kit, true},
+        {QStringLiteral("steps"), tr("Steps of the job"), tr("There is nothing to do in this job yet."),
+         write_job_steps, true},
+        {QStringLiteral("templates"), tr("Drilling templates 1:1"), tr("Nothing in this job is drilled for."),
+         write_templates, true},
+        {QStringLiteral("part-labels"), tr("Part labels"), tr("No wardrobe in this job has parts to label."),
+         write_part_labels},
+        {QStringLiteral("inventory"), tr("Tipping inventory"), tr("Nothing in this job is so tall that it could tip."),
+         write_inventory},
+        {QStringLiteral("hand-over"), tr("Hand-over"), tr("Nothing is laid out in this job yet."),
+         write_hand_over_and_labels, true},
+    };
+    return all;
+}
+
+const SheetSet& sheet_set(QStringView file_name) {
+    const auto found = std::ranges::find(sheet_sets(), file_name, &SheetSet::file_name);
+    if (found == sheet_sets().end())
+        throw std::out_of_range("there are no sheets called " + file_name.toString().toStdString());
+    return *found;
+}
+
+} // namespace yes_square::app

@@ -1,0 +1,102 @@
+#include "core/shelves/shelf_checks.hpp"
+#include "core/shelves/shelf_kind_checks.hpp"
+#include "core/shelves/shelf_steps.hpp"
+#include "core/shelves/way.hpp"
+
+#include <algorithm>
+
+/// Boards on brackets in a line; a desk is one of them.
+namespace yes_square {
+namespace {
+
+std::optional<Bracket> choose_bracket(const Shelf& shelf, const WallSite& site) {
+    const auto& brackets = site.catalogue.brackets;
+    if (!shelf.bracket.empty()) {
+        const auto named = std::ranges::find(brackets, shelf.bracket, &Bracket::id);
+        return named == brackets.end() ? std::nullopt : std::optional{*named};
+    }
+    const ArmRange range = arm_range(shelf.depth, site.rules);
+    const Bracket* best = nullptr;
+    for (const Bracket& bracket : brackets)
+        if (bracket.arm <= range.most && (!best || bracket.arm > best->arm))
+            best = &bracket;
+    return best ? std::optional{*best} : std::nullopt;
+}
+
+/// Its leg over the arm: the holes seen from the leg's top.
+void turn_up(Bracket& bracket) {
+    for (Length& drop : bracket.hole_drops)
+        drop = bracket.leg - drop;
+    std::ranges::reverse(bracket.hole_drops);
+}
+
+class BracketsWay final : public WayOf<OnBrackets> {
+public:
+    std::vector<ShelfPreset> presets() const override {
+        return {
+            {"brackets", "Brackets", 1200_mm, 1500_mm, 250_mm, 22_mm},
+            {"desk", "Brackets, a desk", 1400_mm, 730_mm, 600_mm, 30_mm, BoardMaterial::birch_plywood, LoadKind::desk}};
+    }
+    Holding usual(const Shelf&) const override { return OnBrackets{}; }
+    bool boards_on_arms() const override { return true; }
+    bool chooses_bracket() const override { return true; }
+    bool takes_lip() const override { return true; }
+
+    std::optional<Carrier> carrier(const Shelf& shelf, const WallSite& site) const override {
+        std::optional<Bracket> bracket = choose_bracket(shelf, site);
+        if (!bracket)
+            return std::nullopt;
+        const bool leg_up = of(shelf).leg_up;
+        if (leg_up)
+            turn_up(*bracket);
+        Carrier carrier = even_carrier(*bracket, shelf, site);
+        carrier.over = leg_up ? bracket->leg : Length{};
+        return carrier;
+    }
+
+    void check(KindChecker& checker) const override {
+        const Shelf& shelf = checker.shelf();
+        const auto& [least, most] = std::pair{checker.rules().desk_least, checker.rules().desk_most};
+        if (shelf.load.kind == LoadKind::desk && (shelf.height < least || shelf.height > most))
+            checker.add(checks::desk_height, {"The desk's top is {0} up; {1} to {2} is usual",
+                                              {quantity(shelf.height), quantity(least), quantity(most)}});
+    }
+
+    void say_steps(ShelfSteps& steps) const override {
+        const Shelf& shelf = steps.shelf();
+        if (in_left_corner(shelf, steps.site()) && in_right_corner(shelf, steps.site()))
+            steps.say(
+                {"From corner to corner: the brackets in the corners first, then measure between the walls at the "
+                 "line and cut the boards to that, not to this sheet"});
+        steps.say(
+            {of(shelf).leg_up
+                 ? std::string_view{"Bracket 1, its leg up: top screw first, plumb the leg, other screws in loosely"}
+                 : "Bracket 1: top screw first, plumb the leg, other screws in loosely"});
+        if (steps.places() >= 2)
+            steps.say({"Bracket {0}: screw its top in loosely and bring it up by a level laid across from bracket 1",
+                       {count(steps.places())}});
+        if (steps.places() > 2)
+            steps.say({"Those between: bring each up to a straightedge laid over the outer two"});
+        if (shelf.load.kind == LoadKind::desk) {
+            steps.say({"Desk: a stretcher on edge along the wall under its back, screwed to the wall and to the top, "
+                       "keeps a top of boards flat between the brackets"});
+            steps.hold(
+                {"Desk: all tops in one plane, or they do not share the load. Lay a straightedge over them, pack "
+                 "behind the low ones"});
+        }
+        steps.hold(Phase::adjust, {"Check plumb and level again, then tighten all, top screws first"});
+        if (shelf.tiers > 1)
+            steps.say(
+                {"The next row {0} lower, off the one above by a stick cut to that length", {quantity(shelf.rise)}});
+        steps.lay_board();
+    }
+};
+
+} // namespace
+
+const Way& way(const OnBrackets&) {
+    static const BracketsWay all;
+    return all;
+}
+
+} // namespace yes_square
