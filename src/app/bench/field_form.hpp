@@ -99,15 +99,8 @@ private:
             form_.length(label, row, read<T>(same), write<T, Length>([](Length value) { return value; }), least,
                          positive ? tr("It must be more than 0") : tr("It must be 0 or more"));
         } else if constexpr (std::is_enum_v<T>) {
-            QStringList options;
-            for (const auto& value : enum_names<T>())
-                options << text(value.name).replace('_', ' ');
-            form_.choice(label, row, options, read<T>([](T value) {
-                             const auto names = enum_names<T>();
-                             return static_cast<int>(std::ranges::find(names, value, &EnumName<T>::value) -
-                                                     names.begin());
-                         }),
-                         write<T, int>([](int at) { return enum_names<T>()[static_cast<std::size_t>(at)].value; }));
+            form_.choice(label, row, words_of<T>(), read<T>([](T value) { return row_for(value); }),
+                         write<T, int>([](int at) { return at_row<T>(at); }));
         } else if constexpr (std::same_as<T, bool>) {
             form_.choice(label, row, QStringList{tr("no"), tr("yes")},
                          read<T>([](bool value) { return value ? 1 : 0; }),

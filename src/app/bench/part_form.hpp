@@ -1,6 +1,7 @@
 #pragma once
 
 #include "app/bench/bound_form.hpp"
+#include "app/bench/choices.hpp"
 #include "core/job/edits.hpp"
 
 namespace yes_square::app {
@@ -82,11 +83,16 @@ public:
                         }));
     }
     template <class E>
-    void one_of(const QString& label, const char* row, const QStringList& options, E Part::*member,
+    void one_of(const QString& label, const char* row, E Part::*member, When when = always) {
+        choice(label, row, words_of<E>(),
+               read<int>([member](const Part& part) { return row_for(part.*member); }, std::move(when)),
+               write<int>([member](Part& part, int value) { part.*member = at_row<E>(value); }));
+    }
+    void either(const QString& label, const char* row, const QString& no, const QString& yes, bool Part::*member,
                 When when = always) {
-        choice(label, row, options,
-               read<int>([member](const Part& part) { return static_cast<int>(part.*member); }, std::move(when)),
-               write<int>([member](Part& part, int value) { part.*member = static_cast<E>(value); }));
+        choice(label, row, QStringList{no, yes},
+               read<int>([member](const Part& part) { return part.*member ? 1 : 0; }, std::move(when)),
+               write<int>([member](Part& part, int value) { part.*member = value == 1; }));
     }
     /// Whole numbers from 0 up, by their place in the list; `first` is the number of its first row.
     void count(const QString& label, const char* row, int Part::*member, int first, int last, When when = always) {

@@ -1,5 +1,7 @@
 #include "app/catalogue/fixings_at_hand.hpp"
 
+#include "app/bench/choices.hpp"
+
 #include "app/bench/read_only_table.hpp"
 #include "core/fixings/choose_fixing.hpp"
 #include "core/job/own_entries.hpp"
@@ -112,13 +114,15 @@ void FixingsAtHand::build_form() {
                 anchor->*member = value;
         };
     };
-    const auto row = [this, own](const QString& label, const char* name, const QStringList& options, auto member) {
+    /// @param last  of the kinds that there are, the last that is offered
+    const auto row = [this, own](const QString& label, const char* name, auto member, int last) {
+        using E = std::remove_cvref_t<decltype(std::declval<MasonryAnchor>().*member)>;
         form_->choice(
-            label, name, options,
-            [own, member] { return own() ? std::optional{static_cast<int>(own()->*member)} : std::nullopt; },
+            label, name, words_of<E>().mid(0, last + 1),
+            [own, member] { return own() ? std::optional{row_for(own()->*member)} : std::nullopt; },
             [this, member](Job& job, int chosen) {
                 if (MasonryAnchor* anchor = own_in(job))
-                    anchor->*member = static_cast<std::remove_cvref_t<decltype(anchor->*member)>>(chosen);
+                    anchor->*member = at_row<E>(chosen);
             });
     };
     const auto newtons = [this, own](const QString& label, const char* name, double MasonryAnchor::*member) {
@@ -136,17 +140,9 @@ void FixingsAtHand::build_form() {
     };
     const QString more = tr("It must be more than 0");
     const Length least = Length::nanometres(1);
-    QStringList substrates;
-    for (const MasonryKind kind :
-         {MasonryKind::brick, MasonryKind::dense_block, MasonryKind::aerated_block, MasonryKind::concrete})
-        substrates << text(words(kind));
-
     form_->words(tr("Name"), "anchor-name", get(&MasonryAnchor::name), set(&MasonryAnchor::name));
-    row(tr("Kind"), "anchor-kind",
-        {tr("plug"), tr("frame plug"), tr("sleeve anchor"), tr("wedge anchor"), tr("concrete screw"),
-         tr("resin-set bar")},
-        &MasonryAnchor::kind);
-    row(tr("Holds in"), "anchor-substrate", substrates, &MasonryAnchor::substrate);
+    row(tr("Kind"), "anchor-kind", &MasonryAnchor::kind, row_for(AnchorKind::resin_bar));
+    row(tr("Holds in"), "anchor-substrate", &MasonryAnchor::substrate, row_for(MasonryKind::concrete));
     form_->length(tr("Hole"), "anchor-hole", get(&MasonryAnchor::hole_diameter), set(&MasonryAnchor::hole_diameter),
                   least, more);
     form_->length(tr("In the masonry"), "anchor-embedment", get(&MasonryAnchor::embedment),
@@ -169,14 +165,11 @@ void FixingsAtHand::build_form() {
         });
     newtons(tr("Packet says, pull"), "anchor-tension", &MasonryAnchor::tension_n);
     newtons(tr("Packet says, shear"), "anchor-shear", &MasonryAnchor::shear_n);
-    row(tr("The packet calls it"), "anchor-basis",
-        {tr("recommended load"), tr("characteristic, / 3.5"), tr("ultimate, / 4 or 5"), tr("not stated, / 4 or 5")},
-        &MasonryAnchor::basis);
+    row(tr("The packet calls it"), "anchor-basis", &MasonryAnchor::basis, row_for(FigureBasis::not_stated));
     form_->choice(
-        tr("Hands at work"), "skill",
-        QStringList{tr("everyday: plugs and screws"), tr("practised: expanding and resin-set anchors too")},
-        [this]() -> std::optional<int> { return static_cast<int>(bench_.job().rules.shelves.skill); },
-        [](Job& job, int chosen) { job.rules.shelves.skill = static_cast<Skill>(chosen); });
+        tr("Hands at work"), "skill", words_of<Skill>(),
+        [this]() -> std::optional<int> { return row_for(bench_.job().rules.shelves.skill); },
+        [](Job& job, int chosen) { job.rules.shelves.skill = at_row<Skill>(chosen); });
 }
 
 /// Lengths at hand of every gauge: what the program chooses from, so that it never asks for a screw nobody has.

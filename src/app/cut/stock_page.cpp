@@ -10,16 +10,7 @@
 #include <QVBoxLayout>
 
 namespace yes_square::app {
-namespace {
-
-QStringList kind_words() {
-    QStringList all;
-    for (int kind = 0; kind <= static_cast<int>(StuffKind::packer); ++kind)
-        all << StockPage::tr(std::string{words(static_cast<StuffKind>(kind))}.c_str());
-    return all;
-}
-
-} // namespace
+namespace {} // namespace
 
 StockPage::StockPage(Workbench& bench, QWidget* parent)
     : QWidget{parent}
@@ -61,26 +52,24 @@ StockPage::StockPage(Workbench& bench, QWidget* parent)
     };
     form_->heading(tr("The chosen stock"));
     form_->choice(
-        tr("Of"), "stock-kind", kind_words(),
-        [stock]() -> std::optional<int> {
-            return stock() ? std::optional{static_cast<int>(stock()->kind)} : std::nullopt;
-        },
+        tr("Of"), "stock-kind", words_of<StuffKind>(),
+        [stock]() -> std::optional<int> { return stock() ? std::optional{row_for(stock()->kind)} : std::nullopt; },
         [this](Job& job, int kind) {
             if (const int chosen = row(); chosen >= 0)
-                job.catalogue.stock[static_cast<std::size_t>(chosen)].kind = static_cast<StuffKind>(kind);
+                job.catalogue.stock[static_cast<std::size_t>(chosen)].kind = at_row<StuffKind>(kind);
         });
     QStringList materials{tr("any material")};
-    materials << board_words();
+    materials << words_of<BoardMaterial>();
     form_->choice(
         tr("Material"), "stock-material", materials,
         [stock]() -> std::optional<int> {
             const Stock* of = stock();
-            return of ? std::optional{of->material ? static_cast<int>(*of->material) + 1 : 0} : std::nullopt;
+            return of ? std::optional{of->material ? row_for(*of->material) + 1 : 0} : std::nullopt;
         },
         [this](Job& job, int value) {
             if (const int chosen = row(); chosen >= 0) {
                 auto& material = job.catalogue.stock[static_cast<std::size_t>(chosen)].material;
-                material = value > 0 ? std::optional{static_cast<BoardMaterial>(value - 1)} : std::nullopt;
+                material = value > 0 ? std::optional{at_row<BoardMaterial>(value - 1)} : std::nullopt;
             }
         });
     form_->length(tr("Long"), "stock-length", get(&Stock::length), set(&Stock::length), Length::nanometres(1),

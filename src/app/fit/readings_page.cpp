@@ -1,5 +1,7 @@
 #include "app/fit/readings_page.hpp"
 
+#include "app/bench/choices.hpp"
+
 #include "app/bench/read_only_table.hpp"
 #include "core/measure/entry.hpp"
 
@@ -10,22 +12,6 @@
 
 namespace yes_square::app {
 namespace {
-
-QString word(ReadingKind kind) {
-    switch (kind) {
-    case ReadingKind::level:
-        return WorkReadingsPage::tr("Level");
-    case ReadingKind::plumb:
-        return WorkReadingsPage::tr("Plumb");
-    case ReadingKind::tape:
-        return WorkReadingsPage::tr("Tape");
-    case ReadingKind::diagonals:
-        return WorkReadingsPage::tr("Diagonals");
-    case ReadingKind::straightedge:
-        return WorkReadingsPage::tr("Straight edge");
-    }
-    return {};
-}
 
 auto is(std::initializer_list<ReadingKind> kinds) {
     return [kinds = std::vector<ReadingKind>{kinds}](const WorkReading& reading) {
@@ -54,13 +40,12 @@ WorkReadingsPage::WorkReadingsPage(Workbench& bench, Day& day, QWidget* parent)
           bench, [this] { return reading(); },
           [this](Job& job) -> WorkReading* { return find_part<WorkReading>(job, current()).part; }, this}}
     , remove_{new QPushButton{tr("Remove"), this}} {
-    for (int kind = 0; kind <= static_cast<int>(ReadingKind::straightedge); ++kind)
-        kind_->addItem(word(static_cast<ReadingKind>(kind)));
+    kind_->addItems(words_of<ReadingKind>());
     kind_->setObjectName(QStringLiteral("work-kind"));
     auto* add_button = new QPushButton{tr("Add"), this};
     add_button->setObjectName(QStringLiteral("add-reading"));
     add_button->setToolTip(tr("Of the thing that is selected on the wall"));
-    connect(add_button, &QPushButton::clicked, this, [this] { add(static_cast<ReadingKind>(kind_->currentIndex())); });
+    connect(add_button, &QPushButton::clicked, this, [this] { add(at_row<ReadingKind>(kind_->currentIndex())); });
     remove_->setObjectName(QStringLiteral("remove-reading"));
     connect(remove_, &QPushButton::clicked, this,
             [this] { bench_.apply(tr("Remove a reading"), RemoveThing{current()}); });
@@ -90,10 +75,10 @@ WorkReadingsPage::WorkReadingsPage(Workbench& bench, Day& day, QWidget* parent)
 void WorkReadingsPage::build() {
     using R = WorkReading;
     const auto sloping = is({ReadingKind::level, ReadingKind::plumb});
-    form_->choice(tr("Low end, or leans to"), "work-end", {tr("left"), tr("right"), tr("front"), tr("back")},
-                  form_->read<int>([](const R& r) { return static_cast<int>(r.off_at); },
+    form_->choice(tr("Low end, or leans to"), "work-end", words_of<OffAt>(),
+                  form_->read<int>([](const R& r) { return row_for(r.off_at); },
                                    is({ReadingKind::level, ReadingKind::plumb, ReadingKind::tape})),
-                  form_->write<int>([](R& r, int end) { r.off_at = static_cast<OffAt>(end); }));
+                  form_->write<int>([](R& r, int end) { r.off_at = at_row<OffAt>(end); }));
     form_->distance(tr("Off by"), "work-off", &R::off, sloping);
     form_->size(tr("Level, long"), "work-over", &R::over, sloping);
     form_->size(tr("Frame, wide"), "work-width", &R::over, is({ReadingKind::diagonals}));
@@ -207,7 +192,7 @@ void WorkReadingsPage::refresh() {
                 if (plan.reading_id == before)
                     kept = table_->rowCount();
                 add_row(table_,
-                        {text(plan.item_name), word(bench_.wall()->work_readings[i].kind),
+                        {text(plan.item_name), word_of(bench_.wall()->work_readings[i].kind),
                          text(say(words(plan.verdict), bench_.voice()))},
                         text(plan.reading_id));
             }

@@ -33,17 +33,17 @@ void AuditPanel::build_found() {
     form_->count(tr("Through its back"), "hung-back-screws", &H::back_screws, 0, 12);
     form_->count(tr("In lining only"), "hung-stray-screws", &H::stray_screws, 0, 12);
     form_->count(tr("In studs"), "hung-studs", &H::studs, 0, 6);
-    form_->one_of(tr("Joined, left"), "hung-joined-left", {tr("no"), tr("yes")}, &H::joined_left);
-    form_->one_of(tr("Joined, right"), "hung-joined-right", {tr("no"), tr("yes")}, &H::joined_right);
+    form_->either(tr("Joined, left"), "hung-joined-left", tr("no"), tr("yes"), &H::joined_left);
+    form_->either(tr("Joined, right"), "hung-joined-right", tr("no"), tr("yes"), &H::joined_right);
     QStringList gauges{tr("lining screws, or not known")};
-    gauges << gauge_words();
+    gauges << words_of<ScrewGauge>();
     form_->choice(tr("The screws are"), "hung-gauge", gauges,
-                  form_->read<int>([](const H& hung) { return hung.gauge ? 1 + static_cast<int>(*hung.gauge) : 0; }),
+                  form_->read<int>([](const H& hung) { return hung.gauge ? 1 + row_for(*hung.gauge) : 0; }),
                   form_->write<int>([](H& hung, int row) {
-                      hung.gauge = row == 0 ? std::nullopt : std::optional{static_cast<ScrewGauge>(row - 1)};
+                      hung.gauge = row == 0 ? std::nullopt : std::optional{at_row<ScrewGauge>(row - 1)};
                   }));
     form_->usual(tr("Their length"), "hung-screw", tr("not known"), &H::screw_length);
-    form_->one_of(tr("Broad heads"), "hung-heads", {tr("no"), tr("yes")}, &H::broad_heads);
+    form_->either(tr("Broad heads"), "hung-heads", tr("no"), tr("yes"), &H::broad_heads);
 }
 
 void AuditPanel::build_cabinet() {

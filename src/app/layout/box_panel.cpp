@@ -33,22 +33,21 @@ void BoxPanel::build() {
     form_->size(tr("Height"), "box-height", &B::height);
     form_->size(tr("Depth"), "box-depth", &B::depth);
     form_->count(tr("Shelves"), "box-shelves", &B::shelves, 0, 12);
-    form_->one_of(tr("Boards"), "box-board", board_words(), &B::material);
+    form_->one_of(tr("Boards"), "box-board", &B::material);
     form_->size(tr("Boards, thick"), "box-side", &B::side);
-    form_->one_of(tr("Joints"), "box-joint", {tr("housings in the sides"), tr("butted and screwed")}, &B::joint);
+    form_->one_of(tr("Joints"), "box-joint", &B::joint);
     const auto housed = [](const B& box) { return box.joint == BoxJoint::housing; };
     form_->distance(tr("Housing, deep"), "box-housing", &B::housing, housed);
     form_->distance(tr("Clearance"), "box-clearance", &B::clearance, housed);
-    form_->one_of(tr("Back"), "box-back", {tr("in a rebate"), tr("on the back edges")}, &B::back);
+    form_->one_of(tr("Back"), "box-back", &B::back);
     form_->distance(tr("Rebate"), "box-rebate", &B::rebate, [](const B& box) { return box.back == BoxBack::rebated; });
     form_->size(tr("Back, thick"), "box-back-thickness", &B::back_thickness);
-    form_->one_of(tr("Back of"), "box-back-board", board_words(), &B::back_material);
-    form_->one_of(tr("The back is"), "box-back-screwed", {tr("only pinned"), tr("screwed all round")},
-                  &B::back_screwed);
+    form_->one_of(tr("Back of"), "box-back-board", &B::back_material);
+    form_->either(tr("The back is"), "box-back-screwed", tr("only pinned"), tr("screwed all round"), &B::back_screwed);
     form_->distance(tr("Strips, thick"), "box-rail", &B::rail_thickness);
-    form_->choice(tr("Carries"), "box-load", load_words(),
-                  form_->read<int>([](const B& box) { return static_cast<int>(box.load.kind); }),
-                  form_->write<int>([](B& box, int row) { box.load.kind = static_cast<LoadKind>(row); }));
+    form_->choice(tr("Carries"), "box-load", words_of<LoadKind>(),
+                  form_->read<int>([](const B& box) { return row_for(box.load.kind); }),
+                  form_->write<int>([](B& box, int row) { box.load.kind = at_row<LoadKind>(row); }));
     const auto diagonal = [this](const QString& label, const char* row, std::optional<Length> B::*member) {
         form_->optional_length(label, row, tr("not measured"),
                                form_->read<std::optional<Length>>([member](const B& box) { return box.*member; }),

@@ -61,7 +61,7 @@ void LightPanel::build() {
     figure(tr("Voltage"), "light-volts", tr("V"), &F::volts);
     figure(tr("Load"), "light-watts", tr("W/m"), &F::watts_per_m);
     form_->distance(tr("Lead to its left end"), "light-lead", &F::lead);
-    form_->one_of(tr("Fed at"), "light-ends", {tr("its left end"), tr("both ends")}, &F::both_ends);
+    form_->either(tr("Fed at"), "light-ends", tr("its left end"), tr("both ends"), &F::both_ends);
     form_->usual(tr("Lead to its right end"), "light-far-lead", tr("the other and along it"), &F::far_lead,
                  [](const F& feed) { return feed.both_ends; });
     form_->choice(tr("Lead is sold"), "light-gauge", {tr("by mm\u00b2"), tr("by AWG")},

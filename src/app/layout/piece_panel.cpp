@@ -32,9 +32,9 @@ PiecePanel::PiecePanel(Workbench& bench, QWidget* parent)
     add_button->setObjectName(QStringLiteral("add-piece"));
     auto* menu = new QMenu{this};
     menu->setObjectName(QStringLiteral("piece-kinds"));
-    for (int i = 0; i < kinds; ++i)
-        connect(menu->addAction(text(say(words(static_cast<PieceKind>(i)), bench_.voice()))), &QAction::triggered, this,
-                [this, i] { add_piece(static_cast<PieceKind>(i)); });
+    for (const auto& row : enum_names<PieceKind>())
+        connect(menu->addAction(word_of(row.value)), &QAction::triggered, this,
+                [this, kind = row.value] { add_piece(kind); });
     add_button->setMenu(menu);
     build_restraint();
     build_piece();
@@ -48,11 +48,8 @@ PiecePanel::PiecePanel(Workbench& bench, QWidget* parent)
 void PiecePanel::build_piece() {
     form_->heading(tr("The piece"));
     form_->name(tr("Name"), "piece-name", &Piece::name);
-    QStringList names;
-    for (int i = 0; i < kinds; ++i)
-        names << text(say(words(static_cast<PieceKind>(i)), bench_.voice()));
-    form_->one_of(tr("Kind"), "piece-kind", names, &Piece::kind);
-    form_->one_of(tr("Children about"), "piece-children", {tr("no"), tr("yes")}, &Piece::children);
+    form_->one_of(tr("Kind"), "piece-kind", &Piece::kind);
+    form_->either(tr("Children about"), "piece-children", tr("no"), tr("yes"), &Piece::children);
     form_->place(tr("Left"), "piece-left", &Piece::left);
     form_->size(tr("Width"), "piece-width", &Piece::width);
     form_->size(tr("Height"), "piece-height", &Piece::height);
@@ -60,7 +57,7 @@ void PiecePanel::build_piece() {
     form_->mass(tr("Weighs empty"), "piece-mass", &Piece::mass_kg);
     form_->mass(tr("On its shelves"), "piece-contents", &Piece::contents_kg);
     form_->mass(tr("On its top"), "piece-top-load", &Piece::top_load_kg);
-    form_->one_of(tr("Floor"), "piece-floor", {tr("hard"), tr("carpet"), tr("not known")}, &Piece::floor);
+    form_->one_of(tr("Floor"), "piece-floor", &Piece::floor);
     form_->place(tr("Floor falls"), "piece-falls", &Piece::floor_falls);
     form_->distance(tr("Feet set back"), "piece-feet", &Piece::feet_back);
     const auto centre = [this](const QString& label, const char* row, const QString& none,
@@ -141,23 +138,19 @@ void PiecePanel::build_drawers() {
         form_->write<std::optional<double>>([this](Piece& piece, std::optional<double> kg) {
             each_shown(piece, [&](Drawer& drawer) { drawer.load_kg = kg; });
         }));
-    form_->one_of(tr("A lock opens"), "piece-lock", {tr("all of them"), tr("one at a time")}, &Piece::one_at_a_time,
+    form_->either(tr("A lock opens"), "piece-lock", tr("all of them"), tr("one at a time"), &Piece::one_at_a_time,
                   has_drawers);
 }
 
 void PiecePanel::build_restraint() {
     form_->heading(tr("Held to the wall"));
-    QStringList means;
-    for (int i = 0; i < 5; ++i)
-        means << text(say(words(static_cast<RestraintKind>(i)), bench_.voice()));
-    const auto row = [this](const QString& label, const char* name, const QStringList& options, auto member,
-                            PartForm<Piece>::When when) {
+    const auto row = [this](const QString& label, const char* name, auto member, PartForm<Piece>::When when) {
         using E = std::remove_reference_t<decltype(std::declval<Restraint>().*member)>;
         form_->choice(
-            label, name, options,
-            form_->read<int>([member](const Piece& piece) { return static_cast<int>(piece.restraint.*member); },
+            label, name, words_of<E>(),
+            form_->read<int>([member](const Piece& piece) { return row_for(piece.restraint.*member); },
                              std::move(when)),
-            form_->write<int>([member](Piece& piece, int value) { piece.restraint.*member = static_cast<E>(value); }));
+            form_->write<int>([member](Piece& piece, int value) { piece.restraint.*member = at_row<E>(value); }));
     };
     const auto length = [this](const QString& label, const char* name, Length Restraint::*member,
                                PartForm<Piece>::When when) {
@@ -167,17 +160,19 @@ void PiecePanel::build_restraint() {
             form_->write<Length>([member](Piece& piece, Length value) { piece.restraint.*member = value; }), Length{},
             tr("It must be 0 or more"));
     };
-    row(tr("By"), "restraint-kind", means, &Restraint::kind, PartForm<Piece>::always);
+    row(tr("By"), "restraint-kind", &Restraint::kind, PartForm<Piece>::always);
     form_->choice(tr("Places"), "restraint-number",
                   {QStringLiteral("1"), QStringLiteral("2"), QStringLiteral("3"), QStringLiteral("4")},
                   form_->read<int>([](const Piece& piece) { return piece.restraint.number - 1; }, is_held),
                   form_->write<int>([](Piece& piece, int value) { piece.restraint.number = value + 1; }));
-    row(tr("Into"), "restraint-into", {tr("proved studs or masonry"), tr("the lining, by anchors")},
-        &Restraint::in_lining, is_held);
+    form_->choice(tr("Into"), "restraint-into",
+                  QStringList{tr("proved studs or masonry"), tr("the lining, by anchors")},
+                  form_->read<int>([](const Piece& piece) { return piece.restraint.in_lining ? 1 : 0; }, is_held),
+                  form_->write<int>([](Piece& piece, int value) { piece.restraint.in_lining = value == 1; }));
     length(tr("Below its top"), "restraint-down", &Restraint::down,
            [](const Piece& piece) { return is_held(piece) && piece.restraint.kind != RestraintKind::top_brackets; });
     length(tr("Through wood of"), "restraint-through", &Restraint::through, through_wood);
-    row(tr("That wood is"), "restraint-wood", species_words(), &Restraint::wood, through_wood);
+    row(tr("That wood is"), "restraint-wood", &Restraint::wood, through_wood);
     length(tr("Strap, out"), "strap-out", &Restraint::strap_out,
            [](const Piece& piece) { return piece.restraint.kind == RestraintKind::straps; });
     length(tr("Strap, down"), "strap-rise", &Restraint::strap_rise,
@@ -189,14 +184,14 @@ void PiecePanel::build_restraint() {
         form_->write<std::optional<double>>(
             [](Piece& piece, std::optional<double> n) { piece.restraint.rating_n = n; }));
     QStringList gauges{tr("the program's choice")};
-    gauges << gauge_words();
+    gauges << words_of<ScrewGauge>();
     form_->choice(
         tr("Screw"), "restraint-gauge", gauges,
         form_->read<int>(
-            [](const Piece& piece) { return piece.restraint.gauge ? 1 + static_cast<int>(*piece.restraint.gauge) : 0; },
+            [](const Piece& piece) { return piece.restraint.gauge ? 1 + row_for(*piece.restraint.gauge) : 0; },
             is_held),
         form_->write<int>([](Piece& piece, int value) {
-            piece.restraint.gauge = value == 0 ? std::nullopt : std::optional{static_cast<ScrewGauge>(value - 1)};
+            piece.restraint.gauge = value == 0 ? std::nullopt : std::optional{at_row<ScrewGauge>(value - 1)};
             if (value > 0 && piece.restraint.screw_length == Length{})
                 piece.restraint.screw_length = Length::inches(2, {1, 2});
         }));

@@ -1,5 +1,7 @@
 #include "app/layout/run_form.hpp"
 
+#include "app/bench/choices.hpp"
+
 #include <algorithm>
 
 namespace yes_square::app {
@@ -117,16 +119,14 @@ void RunForm::build_place() {
     end_choice(tr("Ends at"), "run-end", &Run::end, true);
     end_place(tr("End at"), "run-end-place", &Run::end);
     choice(
-        tr("Slack"), "run-slack",
-        QStringList{tr("at the right"), tr("at the left"), tr("half at either end"), tr("centred on the opening"),
-                    tr("hood centred on the hob"), tr("shared by the fillers"), tr("set by hand")},
+        tr("Slack"), "run-slack", words_of<Slack>(),
         [this]() -> std::optional<int> {
-            return bench().run() ? std::optional{static_cast<int>(bench().run()->slack)} : std::nullopt;
+            return bench().run() ? std::optional{row_for(bench().run()->slack)} : std::nullopt;
         },
         [this](Job& job, int row) {
             const RunPlan* plan = bench().run_plan();
             change_run(bench(), job, [&](Run& run) {
-                run.slack = static_cast<Slack>(row);
+                run.slack = at_row<Slack>(row);
                 if (run.slack == Slack::by_hand && plan)
                     run.left = plan->layout.left();
             });
@@ -156,13 +156,13 @@ void RunForm::build_order() {
             });
         });
     choice(
-        tr("Goes up first"), "hang-first", QStringList{tr("wall units: backs are saved"), tr("base units: they carry")},
-        [this]() -> std::optional<int> { return static_cast<int>(bench().job().rules.runs.hang_first); },
-        [](Job& job, int row) { job.rules.runs.hang_first = static_cast<HangFirst>(row); });
+        tr("Goes up first"), "hang-first", words_of<HangFirst>(),
+        [this]() -> std::optional<int> { return row_for(bench().job().rules.runs.hang_first); },
+        [](Job& job, int row) { job.rules.runs.hang_first = at_row<HangFirst>(row); });
     choice(
-        tr("Begun"), "start-at", QStringList{tr("in the corner"), tr("at the free end")},
-        [this]() -> std::optional<int> { return static_cast<int>(bench().job().rules.runs.start_at); },
-        [](Job& job, int row) { job.rules.runs.start_at = static_cast<StartAt>(row); });
+        tr("Begun"), "start-at", words_of<StartAt>(),
+        [this]() -> std::optional<int> { return row_for(bench().job().rules.runs.start_at); },
+        [](Job& job, int row) { job.rules.runs.start_at = at_row<StartAt>(row); });
     length(
         tr("Left end at"), "run-left",
         [this]() -> std::optional<Length> {

@@ -47,7 +47,7 @@ BoundForm::Set<T> set(Workbench& bench, T Shelf::*member) {
 /// An enumeration as a row of a choice.
 template <class E>
 BoundForm::Set<int> set_row(Workbench& bench, E Shelf::*member) {
-    return [&bench, member](Job& job, int row) { set(bench, member)(job, static_cast<E>(row)); };
+    return [&bench, member](Job& job, int row) { set(bench, member)(job, at_row<E>(row)); };
 }
 
 /// The selected shelf's way of hanging, where it is this one: what FieldForm asks of a form.
@@ -132,25 +132,23 @@ void ShelfForm::build_place() {
 
 void ShelfForm::build_board() {
     choice(
-        tr("Made of"), "shelf-material", board_words(),
+        tr("Made of"), "shelf-material", words_of<BoardMaterial>(),
         [this]() -> std::optional<int> {
             const Shelf* shelf = bench().shelf();
-            return shelf && !way_of(*shelf).whole(*shelf) ? std::optional{static_cast<int>(shelf->material)}
-                                                          : std::nullopt;
+            return shelf && !way_of(*shelf).whole(*shelf) ? std::optional{row_for(shelf->material)} : std::nullopt;
         },
         set_row(bench(), &Shelf::material));
     length(tr("Thickness, up"), "shelf-thickness", get(bench(), &Shelf::thickness), set(bench(), &Shelf::thickness),
            Length::nanometres(1), tr("It must be more than 0"));
     choice(
-        tr("Carries"), "shelf-load", load_words(),
+        tr("Carries"), "shelf-load", words_of<LoadKind>(),
         [this]() -> std::optional<int> {
             const Shelf* shelf = bench().shelf();
-            return shelf && way_of(*shelf).carries_goods() ? std::optional{static_cast<int>(shelf->load.kind)}
-                                                           : std::nullopt;
+            return shelf && way_of(*shelf).carries_goods() ? std::optional{row_for(shelf->load.kind)} : std::nullopt;
         },
         [this](Job& job, int row) {
             if (Shelf* shelf = bench().shelf() ? find_shelf(job, bench().shelf()->id) : nullptr)
-                shelf->load.kind = static_cast<LoadKind>(row);
+                shelf->load.kind = at_row<LoadKind>(row);
         });
     number(
         tr("Own load"), "shelf-own-load", tr("kg/m"),
@@ -209,13 +207,12 @@ void ShelfForm::build_brackets() {
                 }
         });
     choice(
-        tr("Sag at most"), "sag-limit",
-        QStringList{tr("1/200 of the span"), tr("1/300"), tr("1/384 (1/32 in a foot)"), tr("1/600")},
+        tr("Sag at most"), "sag-limit", words_of<SagLimit>(),
         [this]() -> std::optional<int> {
             const bool sags = bench().shelf() && !way_of(*bench().shelf()).whole(*bench().shelf());
-            return sags ? std::optional{static_cast<int>(bench().job().rules.sag_limit)} : std::nullopt;
+            return sags ? std::optional{row_for(bench().job().rules.sag_limit)} : std::nullopt;
         },
-        [](Job& job, int row) { job.rules.sag_limit = static_cast<SagLimit>(row); });
+        [](Job& job, int row) { job.rules.sag_limit = at_row<SagLimit>(row); });
 }
 
 void ShelfForm::build_holding() {

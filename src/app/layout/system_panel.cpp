@@ -64,9 +64,9 @@ SystemPanel::SystemPanel(Workbench& bench, QWidget* parent)
     add->setObjectName(QStringLiteral("add-bay"));
     auto* kinds = new QMenu{this};
     kinds->setObjectName(QStringLiteral("bay-kinds"));
-    for (int i = 0; i < 6; ++i)
-        connect(kinds->addAction(text(say(words(static_cast<BayKind>(i)), bench_.voice()))), &QAction::triggered, this,
-                [this, i] { add_bay(static_cast<BayKind>(i)); });
+    for (const auto& row : enum_names<BayKind>())
+        connect(kinds->addAction(word_of(row.value)), &QAction::triggered, this,
+                [this, kind = row.value] { add_bay(kind); });
     add->setMenu(kinds);
     auto* earlier = button(tr("Earlier"), "bay-earlier", [this] { move_bay(-1); });
     auto* later = button(tr("Later"), "bay-later", [this] { move_bay(1); });
@@ -111,39 +111,31 @@ void SystemPanel::build_system() {
     system_->name(tr("Name"), "system-name", &S::name);
     system_->place(tr("Left"), "system-left", &S::left);
     system_->size(tr("Width, all"), "system-width", &S::width);
-    system_->one_of(tr("Bay widths"), "system-widths",
-                    {tr("all alike"), tr("as given, the rest shared"), tr("by what hangs there")}, &S::widths);
+    system_->one_of(tr("Bay widths"), "system-widths", &S::widths);
     system_->size(tr("Panel height"), "system-panel-height", &S::panel_height);
     system_->size(tr("Depth"), "system-depth", &S::depth);
-    system_->one_of(tr("It"), "system-hung", {tr("stands on the floor"), tr("hangs on its cleats")}, &S::hung);
+    system_->either(tr("It"), "system-hung", tr("stands on the floor"), tr("hangs on its cleats"), &S::hung);
     system_->place(tr("Top at"), "system-top", &S::top, [](const S& system) { return system.hung; });
-    system_->one_of(tr("Board"), "system-board", board_words(), &S::material);
+    system_->one_of(tr("Board"), "system-board", &S::material);
     system_->size(tr("Thickness"), "system-panel", &S::panel);
-    system_->one_of(tr("Rods"), "system-rod-stuff", {tr("wood"), tr("steel tube"), tr("aluminium tube")},
-                    &S::rod_stuff);
+    system_->one_of(tr("Rods"), "system-rod-stuff", &S::rod_stuff);
     system_->size(tr("Rod diameter"), "system-rod-diameter", &S::rod_diameter);
     system_->distance(tr("End cup, each"), "system-end-cup", &S::end_cup);
     system_->size(tr("Cleat, up"), "system-cleat-breadth", &S::cleat_breadth);
     system_->size(tr("Cleat, out"), "system-cleat-thickness", &S::cleat_thickness);
     system_->distance(tr("First pin hole"), "system-first-hole", &S::first_hole);
     system_->count(tr("Persons"), "system-crew", &S::crew, 1, 3);
-    system_->one_of(tr("Children about"), "system-children", {tr("no"), tr("yes")}, &S::children);
+    system_->either(tr("Children about"), "system-children", tr("no"), tr("yes"), &S::children);
 }
 
 void SystemPanel::build_bay() {
     bay_->heading(tr("The bay"));
-    QStringList kinds;
-    for (int i = 0; i < 6; ++i)
-        kinds << text(say(words(static_cast<BayKind>(i)), bench_.voice()));
-    bay_->one_of(tr("For"), "bay-kind", kinds, &Bay::kind);
+    bay_->one_of(tr("For"), "bay-kind", &Bay::kind);
     bay_->usual(tr("Width"), "bay-width", tr("takes its share"), &Bay::width, [this](const Bay&) {
         const StorageSystem* system = bench_.selected<StorageSystem>();
         return system && system->widths != BayWidths::equal;
     });
-    QStringList garments;
-    for (int i = 0; i < 5; ++i)
-        garments << text(say(words(static_cast<Garment>(i)), bench_.voice()));
-    bay_->one_of(tr("To hang"), "bay-garment", garments, &Bay::garment, hangs_clothes);
+    bay_->one_of(tr("To hang"), "bay-garment", &Bay::garment, hangs_clothes);
     bay_->count(tr("How many"), "bay-garments", &Bay::garments, 0, 120, hangs_clothes);
     bay_->usual(tr("Rod, up"), "bay-rod", tr("usual height"), &Bay::rod, hangs_clothes);
     bay_->usual(tr("Lower rod, up"), "bay-low-rod", tr("usual height"), &Bay::low_rod,
@@ -154,11 +146,10 @@ void SystemPanel::build_bay() {
                 [](const Bay& bay) { return bay.kind == BayKind::drawers; });
     bay_->size(tr("Drawer height"), "bay-drawer-height", &Bay::drawer_height,
                [](const Bay& bay) { return bay.kind == BayKind::drawers; });
-    bay_->one_of(tr("Doors"), "bay-door", {tr("none"), tr("hinged left"), tr("hinged right"), tr("a pair")}, &Bay::door,
-                 [](const Bay& bay) { return bay.door != DoorHinge::drawers; });
-    bay_->choice(tr("On its shelves"), "bay-load", load_words(),
-                 bay_->read<int>([](const Bay& bay) { return static_cast<int>(bay.load.kind); }),
-                 bay_->write<int>([](Bay& bay, int row) { bay.load.kind = static_cast<LoadKind>(row); }));
+    bay_->one_of(tr("Doors"), "bay-door", &Bay::door, [](const Bay& bay) { return bay.door != DoorHinge::drawers; });
+    bay_->choice(tr("On its shelves"), "bay-load", words_of<LoadKind>(),
+                 bay_->read<int>([](const Bay& bay) { return row_for(bay.load.kind); }),
+                 bay_->write<int>([](Bay& bay, int row) { bay.load.kind = at_row<LoadKind>(row); }));
 }
 
 PanelReading* SystemPanel::reading_in(Job& job) const {

@@ -1,5 +1,7 @@
 #include "app/layout/unit_form.hpp"
 
+#include "app/bench/choices.hpp"
+
 #include "core/measure/conversions.hpp"
 
 #include "core/runs/place_run.hpp"
@@ -33,13 +35,13 @@ BoundForm::Set<T> set_unit(Workbench& bench, T CabinetUnit::*member) {
 template <class E>
 BoundForm::Get<int> row_of_unit(Workbench& bench, E CabinetUnit::*member) {
     return [&bench, member]() -> std::optional<int> {
-        return bench.unit() ? std::optional{static_cast<int>(bench.unit()->*member)} : std::nullopt;
+        return bench.unit() ? std::optional{row_for(bench.unit()->*member)} : std::nullopt;
     };
 }
 template <class E>
 BoundForm::Set<int> set_unit_row(Workbench& bench, E CabinetUnit::*member) {
     return [&bench, member](Job& job, int row) {
-        change_unit(bench, job, [&](CabinetUnit& unit) { unit.*member = static_cast<E>(row); });
+        change_unit(bench, job, [&](CabinetUnit& unit) { unit.*member = at_row<E>(row); });
     };
 }
 
@@ -63,12 +65,10 @@ void UnitForm::build_size() {
            set_unit(bench(), &CabinetUnit::height), no_less, more);
     length(tr("Depth"), "unit-depth", get_unit(bench(), &CabinetUnit::depth), set_unit(bench(), &CabinetUnit::depth),
            no_less, more);
-    choice(tr("Doors"), "unit-hinge",
-           QStringList{tr("none"), tr("hinged left"), tr("hinged right"), tr("a pair"), tr("drawers")},
-           row_of_unit(bench(), &CabinetUnit::hinge), set_unit_row(bench(), &CabinetUnit::hinge));
-    choice(tr("Hangs by"), "unit-hanging",
-           QStringList{tr("screws through its rails"), tr("hook brackets"), tr("a suspension rail")},
-           row_of_unit(bench(), &CabinetUnit::hanging), set_unit_row(bench(), &CabinetUnit::hanging));
+    choice(tr("Doors"), "unit-hinge", words_of<DoorHinge>(), row_of_unit(bench(), &CabinetUnit::hinge),
+           set_unit_row(bench(), &CabinetUnit::hinge));
+    choice(tr("Hangs by"), "unit-hanging", words_of<Hanging>(), row_of_unit(bench(), &CabinetUnit::hanging),
+           set_unit_row(bench(), &CabinetUnit::hanging));
     number(
         tr("Empty"), "unit-mass", tr("kg"),
         [this]() -> std::optional<std::optional<double>> {
@@ -108,8 +108,8 @@ void UnitForm::build_size() {
 /// How the box is built, as far as its fixing asks.
 void UnitForm::build_box() {
     const QString more = tr("It must be more than 0");
-    choice(tr("Built"), "unit-construction", QStringList{tr("frameless"), tr("with a face frame")},
-           row_of_unit(bench(), &CabinetUnit::construction), set_unit_row(bench(), &CabinetUnit::construction));
+    choice(tr("Built"), "unit-construction", words_of<Construction>(), row_of_unit(bench(), &CabinetUnit::construction),
+           set_unit_row(bench(), &CabinetUnit::construction));
     const auto board = [this](const QString& label, const char* name, Length CabinetUnit::*member) {
         length(
             label, name,
@@ -211,13 +211,11 @@ void UnitForm::build_filler() {
 
 void UnitForm::build_appliance() {
     choice(
-        tr("Appliance"), "unit-appliance",
-        QStringList{tr("none"), tr("under the worktop"), tr("cooling"), tr("hob"), tr("hood"), tr("microwave under it"),
-                    tr("oven"), tr("sink")},
+        tr("Appliance"), "unit-appliance", QStringList{tr("none")} + words_of<ApplianceKind>(),
         [this]() -> std::optional<int> {
             if (!bench().unit() || (!is_cabinet(*bench().unit()) && bench().unit()->kind != UnitKind::appliance_gap))
                 return std::nullopt;
-            return bench().unit()->appliance ? 1 + static_cast<int>(bench().unit()->appliance->kind) : 0;
+            return bench().unit()->appliance ? 1 + row_for(bench().unit()->appliance->kind) : 0;
         },
         [this](Job& job, int row) {
             change_unit(bench(), job, [&](CabinetUnit& unit) {
@@ -226,7 +224,7 @@ void UnitForm::build_appliance() {
                     return;
                 }
                 Appliance appliance = unit.appliance.value_or(Appliance{});
-                appliance.kind = static_cast<ApplianceKind>(row - 1);
+                appliance.kind = at_row<ApplianceKind>(row - 1);
                 unit.appliance = appliance;
             });
         });

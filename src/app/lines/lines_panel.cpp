@@ -1,5 +1,7 @@
 #include "app/lines/lines_panel.hpp"
 
+#include "app/bench/choices.hpp"
+
 #include "app/bench/read_only_table.hpp"
 #include "core/lines/room_lines.hpp"
 
@@ -11,18 +13,6 @@
 
 namespace yes_square::app {
 namespace {
-
-QString how_words(HowFar how) {
-    switch (how) {
-    case HowFar::exactly:
-        return QCoreApplication::translate("LinesPanel", "exactly");
-    case HowFar::at_least:
-        return QCoreApplication::translate("LinesPanel", "at least");
-    case HowFar::at_most:
-        return QCoreApplication::translate("LinesPanel", "at most");
-    }
-    return {};
-}
 
 QPushButton* button(const QString& words, const char* name, QWidget* parent) {
     auto* made = new QPushButton{words, parent};
@@ -169,12 +159,9 @@ void LinesPanel::build_relation_form() {
         tr("Line"), "relation-line", [this] { return names(); }, row_of_id(&LineRelation::line),
         set_id(&LineRelation::line));
     relation_form_->choice(
-        tr("Lies"), "relation-how",
-        QStringList{how_words(HowFar::exactly), how_words(HowFar::at_least), how_words(HowFar::at_most)},
-        [this]() -> std::optional<int> {
-            return relation() ? std::optional{static_cast<int>(relation()->how)} : std::nullopt;
-        },
-        change([](LineRelation& each, int row) { each.how = static_cast<HowFar>(row); }));
+        tr("Lies"), "relation-how", words_of<HowFar>(),
+        [this]() -> std::optional<int> { return relation() ? std::optional{row_for(relation()->how)} : std::nullopt; },
+        change([](LineRelation& each, int row) { each.how = at_row<HowFar>(row); }));
     relation_form_->length(
         tr("By"), "relation-by",
         [this]() -> std::optional<Length> { return relation() ? std::optional{relation()->by} : std::nullopt; },
@@ -244,7 +231,7 @@ void LinesPanel::fill_relations() {
     for (const LineRelation& each : here->line_relations) {
         const int row = relations_->rowCount();
         relations_->insertRow(row);
-        const QStringList cells{name(each.line), how_words(each.how), text(format_bare(each.by, bench_.job().unit)),
+        const QStringList cells{name(each.line), word_of(each.how), text(format_bare(each.by, bench_.job().unit)),
                                 name(each.over)};
         for (int column = 0; column < cells.size(); ++column) {
             auto* item = new QTableWidgetItem{cells[column]};

@@ -1,5 +1,7 @@
 #include "app/survey/readings.hpp"
 
+#include "app/bench/choices.hpp"
+
 #include "app/bench/words.hpp"
 
 #include <algorithm>
@@ -151,7 +153,7 @@ void add_finding(Wall& wall, int kind, const std::vector<std::optional<Length>>&
     const Length at = *figures[0];
     if (is_stud(what)) {
         // A stud found again replaces what was thought of it before.
-        const auto state = static_cast<StudState>(kind);
+        const auto state = at_row<StudState>(kind);
         const auto* framing = std::get_if<Framing>(&wall.structure);
         const Length near = framing ? framing->stud_width : 38_mm;
         std::erase_if(wall.studs, [&](const Stud& other) { return absolute(other.centre - at) < near; });
@@ -161,8 +163,8 @@ void add_finding(Wall& wall, int kind, const std::vector<std::optional<Length>>&
         wall.joists.push_back(at);
     } else if (is_obstacle(what)) {
         const int index = kind - static_cast<int>(Finding::radiator);
-        wall.obstacles.push_back({static_cast<ObstacleKind>(index), at, *figures[1], *figures[3], *figures[4],
-                                  figures[2].value_or(Length{})});
+        wall.obstacles.push_back(
+            {at_row<ObstacleKind>(index), at, *figures[1], *figures[3], *figures[4], figures[2].value_or(Length{})});
     } else if (what == Finding::window) {
         wall.openings.push_back(
             {OpeningKind::window, at, *figures[1], *figures[3], *figures[4], figures[2].value_or(Length{})});
@@ -218,21 +220,6 @@ void erase_at(std::vector<Part>& parts, std::size_t index) {
         parts.erase(parts.begin() + static_cast<std::ptrdiff_t>(index));
 }
 
-QStringList evidence_words() {
-    return {tr("Probe, wood"),
-            tr("Probe, nothing"),
-            tr("Wood begins (left edge)"),
-            tr("Wood ends (right edge)"),
-            tr("Detector, middle"),
-            tr("Line of screws"),
-            tr("Nail pop"),
-            tr("Box side, wood left of it"),
-            tr("Box side, wood right of it"),
-            tr("Knock, solid"),
-            tr("Knock, hollow"),
-            tr("Skirting nails")};
-}
-
 } // namespace
 
 ReadingsSpec walk_readings() {
@@ -262,11 +249,11 @@ ReadingsSpec walk_readings() {
 ReadingsSpec stud_evidence() {
     return {QStringLiteral("evidence"),
             tr("Seen or felt"),
-            evidence_words(),
+            words_of<EvidenceKind>(),
             [](int kind) {
                 std::vector<ReadingField> fields{{QStringLiteral("x"), tr("At")},
                                                  {QStringLiteral("z"), tr("Height"), true, true}};
-                const auto what = static_cast<EvidenceKind>(kind);
+                const auto what = at_row<EvidenceKind>(kind);
                 if (what == EvidenceKind::detector)
                     fields.push_back({QStringLiteral("error"), tr("Its limit, ±"), true, true, true});
                 else if (what == EvidenceKind::left_edge || what == EvidenceKind::right_edge)
@@ -274,16 +261,14 @@ ReadingsSpec stud_evidence() {
                 return fields;
             },
             [](Wall& wall, int kind, const std::vector<std::optional<Length>>& figures) {
-                wall.observations.push_back({static_cast<EvidenceKind>(kind), *figures[0], figures[1],
+                wall.observations.push_back({at_row<EvidenceKind>(kind), *figures[0], figures[1],
                                              figures.size() > 2 ? figures[2] : std::nullopt});
             },
             [](const Wall& wall, const Voice& voice, const Reader&) {
-                const QStringList words = evidence_words();
                 std::vector<ReadingRow> rows;
                 for (std::size_t i = 0; i < wall.observations.size(); ++i) {
                     const Observation& seen = wall.observations[i];
-                    QString said = QStringLiteral("%1   %2").arg(shown(seen.x, voice),
-                                                                 words[static_cast<int>(seen.kind)].toLower());
+                    QString said = QStringLiteral("%1   %2").arg(shown(seen.x, voice), word_of(seen.kind).toLower());
                     if (seen.error)
                         said += tr(", ± %1").arg(shown(*seen.error, voice));
                     rows.push_back({seen.x, said, 0, i});
@@ -391,35 +376,34 @@ ReadingsSpec width_readings() {
 }
 
 ReadingsSpec scanned_areas() {
-    const QStringList kinds{tr("Clear"), tr("A cable"), tr("A pipe"), tr("Keep free, whatever is there")};
-    return {
-        QStringLiteral("scan"),
-        tr("Detector said"),
-        kinds,
-        [](int) {
-            return std::vector<ReadingField>{{QStringLiteral("left"), tr("Left edge at")},
-                                             {QStringLiteral("bottom"), tr("Lower edge, up")},
-                                             {QStringLiteral("width"), tr("Width"), false, false, true},
-                                             {QStringLiteral("height"), tr("Height"), false, false, true}};
-        },
-        [](Wall& wall, int kind, const std::vector<std::optional<Length>>& figures) {
-            wall.scans.push_back({static_cast<ScanResult>(kind), *figures[0], *figures[1], *figures[2], *figures[3]});
-        },
-        [kinds](const Wall& wall, const Voice& voice, const Reader&) {
-            std::vector<ReadingRow> rows;
-            for (std::size_t i = 0; i < wall.scans.size(); ++i) {
-                const ScannedArea& area = wall.scans[i];
-                rows.push_back(
-                    {area.left,
-                     tr("%1   %2: %3 wide, %4 high, from %5 up")
-                         .arg(shown(area.left, voice), kinds[static_cast<int>(area.result)].toLower(),
-                              shown(area.width, voice), shown(area.height, voice), shown(area.bottom, voice)),
-                     0, i});
-            }
-            return rows;
-        },
-        [](Wall& wall, const ReadingRow& row) { erase_at(wall.scans, row.index); },
-        90};
+    const QStringList kinds = words_of<ScanResult>();
+    return {QStringLiteral("scan"),
+            tr("Detector said"),
+            kinds,
+            [](int) {
+                return std::vector<ReadingField>{{QStringLiteral("left"), tr("Left edge at")},
+                                                 {QStringLiteral("bottom"), tr("Lower edge, up")},
+                                                 {QStringLiteral("width"), tr("Width"), false, false, true},
+                                                 {QStringLiteral("height"), tr("Height"), false, false, true}};
+            },
+            [](Wall& wall, int kind, const std::vector<std::optional<Length>>& figures) {
+                wall.scans.push_back({at_row<ScanResult>(kind), *figures[0], *figures[1], *figures[2], *figures[3]});
+            },
+            [kinds](const Wall& wall, const Voice& voice, const Reader&) {
+                std::vector<ReadingRow> rows;
+                for (std::size_t i = 0; i < wall.scans.size(); ++i) {
+                    const ScannedArea& area = wall.scans[i];
+                    rows.push_back(
+                        {area.left,
+                         tr("%1   %2: %3 wide, %4 high, from %5 up")
+                             .arg(shown(area.left, voice), kinds[static_cast<int>(area.result)].toLower(),
+                                  shown(area.width, voice), shown(area.height, voice), shown(area.bottom, voice)),
+                         0, i});
+                }
+                return rows;
+            },
+            [](Wall& wall, const ReadingRow& row) { erase_at(wall.scans, row.index); },
+            90};
 }
 
 } // namespace yes_square::app

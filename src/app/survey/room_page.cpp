@@ -1,5 +1,7 @@
 #include "app/survey/room_page.hpp"
 
+#include "app/bench/choices.hpp"
+
 #include <QHBoxLayout>
 #include <QSignalBlocker>
 #include <QVBoxLayout>
@@ -40,11 +42,11 @@ RoomPage::RoomPage(Workbench& bench, QWidget* parent)
         [room]() -> std::optional<std::string> { return room() ? std::optional{room()->name} : std::nullopt; },
         [room_in](Job& job, const std::string& typed) { room_in(job)->name = typed; });
     form->choice(
-        tr("It is"), "room-class", QStringList{tr("Dry"), tr("Damp at times: kitchen, bath, garage")},
+        tr("It is"), "room-class", words_of<ServiceClass>(),
         [room]() -> std::optional<int> {
-            return room() ? std::optional{static_cast<int>(room()->service_class)} : std::nullopt;
+            return room() ? std::optional{row_for(room()->service_class)} : std::nullopt;
         },
-        [room_in](Job& job, int row) { room_in(job)->service_class = static_cast<ServiceClass>(row); });
+        [room_in](Job& job, int row) { room_in(job)->service_class = at_row<ServiceClass>(row); });
     form->refresh();
 
     walls_->setObjectName(QStringLiteral("room-walls"));

@@ -1,5 +1,7 @@
 #include "app/survey/trial_hole_page.hpp"
 
+#include "app/bench/choices.hpp"
+
 #include "app/survey/readings_editor.hpp"
 
 #include <QVBoxLayout>
@@ -41,10 +43,8 @@ ReadingsSpec holes() {
 }
 
 /// What the drill met goes to the hole entered last.
-ReadingsSpec layers(const Voice& voice) {
-    QStringList kinds;
-    for (int i = 0; i < met_kinds; ++i)
-        kinds << text(say(words(static_cast<DrillMet>(i)), voice));
+ReadingsSpec layers() {
+    const QStringList kinds = words_of<DrillMet>();
     return {QStringLiteral("met"),
             TrialHolePage::tr("The drill met"),
             kinds,
@@ -53,7 +53,7 @@ ReadingsSpec layers(const Voice& voice) {
             },
             [](Wall& wall, int kind, const std::vector<std::optional<Length>>& figures) {
                 if (!wall.trial_holes.empty())
-                    wall.trial_holes.back().layers.push_back({static_cast<DrillMet>(kind), *figures[0]});
+                    wall.trial_holes.back().layers.push_back({at_row<DrillMet>(kind), *figures[0]});
             },
             [kinds](const Wall& wall, const Voice& shown, const Reader&) {
                 std::vector<ReadingRow> rows;
@@ -61,11 +61,11 @@ ReadingsSpec layers(const Voice& voice) {
                     return rows;
                 const TrialHole& hole = wall.trial_holes.back();
                 for (std::size_t i = 0; i < hole.layers.size(); ++i)
-                    rows.push_back({hole.layers[i].from,
-                                    TrialHolePage::tr("from %1   %2")
-                                        .arg(text(format(hole.layers[i].from, shown.unit)),
-                                             kinds[static_cast<int>(hole.layers[i].met)]),
-                                    0, i});
+                    rows.push_back(
+                        {hole.layers[i].from,
+                         TrialHolePage::tr("from %1   %2")
+                             .arg(text(format(hole.layers[i].from, shown.unit)), word_of(hole.layers[i].met)),
+                         0, i});
                 return rows;
             },
             [](Wall& wall, const ReadingRow& row) {
@@ -95,7 +95,7 @@ TrialHolePage::TrialHolePage(Workbench& bench, QWidget* parent)
     column->setContentsMargins(0, 0, 0, 0);
     column->addWidget(why);
     column->addWidget(new ReadingsEditor{bench, holes(), this});
-    column->addWidget(new ReadingsEditor{bench, layers(bench.voice()), this});
+    column->addWidget(new ReadingsEditor{bench, layers(), this});
     column->addWidget(verdict_);
     column->addWidget(take_, 0, Qt::AlignLeft);
     column->addStretch(1);

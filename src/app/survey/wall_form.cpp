@@ -41,9 +41,9 @@ void WallForm::job_rows() {
         tr("Place"), "job-place", [this] { return bench().job().place; },
         [](Job& job, const std::string& typed) { job.place = typed; });
     choice(
-        tr("Read with"), "job-instrument", QStringList{tr("Tape, class I"), tr("Tape, class II"), tr("Laser measure")},
-        [this] { return std::optional{static_cast<int>(bench().job().instrument)}; },
-        [](Job& job, int row) { job.instrument = static_cast<Instrument>(row); });
+        tr("Read with"), "job-instrument", words_of<Instrument>(),
+        [this] { return std::optional{row_for(bench().job().instrument)}; },
+        [](Job& job, int row) { job.instrument = at_row<Instrument>(row); });
 }
 
 void WallForm::size_rows() {
@@ -68,7 +68,7 @@ void WallForm::structure_rows() {
                 return std::nullopt;
             const Structure& structure = bench().wall()->structure;
             if (const auto* masonry = std::get_if<Masonry>(&structure))
-                return 1 + static_cast<int>(masonry->kind);
+                return 1 + row_for(masonry->kind);
             if (const auto* of = std::get_if<Framing>(&structure))
                 return of->material == StudMaterial::steel ? steel_row : timber_row;
             return lining_row;
@@ -84,7 +84,7 @@ void WallForm::structure_rows() {
                 framed.material = row == steel_row ? StudMaterial::steel : StudMaterial::timber;
                 structure = framed;
             } else {
-                structure = Masonry{static_cast<MasonryKind>(row - 1)};
+                structure = Masonry{at_row<MasonryKind>(row - 1)};
             }
         });
     const auto framing = [this](auto member) {
@@ -106,20 +106,17 @@ void WallForm::structure_rows() {
         [frame_of](Job& job, Length length) { frame_of(job).stud_depth = length; }, least,
         tr("It must be more than 0"));
     choice(
-        tr("Timber"), "stud-species", species_words(),
+        tr("Timber"), "stud-species", words_of<Species>(),
         [this]() -> std::optional<int> {
             const auto* of = bench().wall() ? std::get_if<Framing>(&bench().wall()->structure) : nullptr;
-            return of && of->material == StudMaterial::timber ? std::optional{static_cast<int>(of->species)}
-                                                              : std::nullopt;
+            return of && of->material == StudMaterial::timber ? std::optional{row_for(of->species)} : std::nullopt;
         },
-        [frame_of](Job& job, int row) { frame_of(job).species = static_cast<Species>(row); });
+        [frame_of](Job& job, int row) { frame_of(job).species = at_row<Species>(row); });
 }
 
 void WallForm::lining_rows() {
     // Two layers cover a lining and what is on it; more stay as the file has them.
-    const QStringList layers{
-        tr("None"),       tr("Plasterboard"),           tr("Plaster"), tr("Fibre cement"), tr("Tile"),
-        tr("Wood panel"), tr("Hollow: dabs or battens")};
+    const QStringList layers = QStringList{tr("None")} + words_of<LiningMaterial>();
     for (const std::size_t layer : {std::size_t{0}, std::size_t{1}}) {
         const QString label = layer == 0 ? tr("Lining") : tr("Over it");
         choice(
@@ -127,9 +124,7 @@ void WallForm::lining_rows() {
             [this, layer]() -> std::optional<int> {
                 if (!bench().wall() || bench().wall()->lining.size() < layer)
                     return std::nullopt;
-                return layer < bench().wall()->lining.size()
-                           ? 1 + static_cast<int>(bench().wall()->lining[layer].material)
-                           : 0;
+                return layer < bench().wall()->lining.size() ? 1 + row_for(bench().wall()->lining[layer].material) : 0;
             },
             [this, layer](Job& job, int row) {
                 auto& lining = here(job).lining;
@@ -139,7 +134,7 @@ void WallForm::lining_rows() {
                 }
                 if (lining.size() <= layer)
                     lining.push_back({LiningMaterial::plasterboard, Length::micrometres(12'500), {}});
-                lining[layer].material = static_cast<LiningMaterial>(row - 1);
+                lining[layer].material = at_row<LiningMaterial>(row - 1);
             });
         length(
             tr("Thickness"), layer == 0 ? "lining-1-thickness" : "lining-2-thickness",
@@ -156,14 +151,14 @@ void WallForm::lining_rows() {
 }
 
 void WallForm::end_rows() {
-    const QStringList ends{tr("Corner of the room"), tr("Outside corner"), tr("Free")};
+    const QStringList ends = words_of<WallEnd>();
     const auto end = [&](const QString& label, const char* name, WallEnd Wall::*member) {
         choice(
             label, name, ends,
             [this, member]() -> std::optional<int> {
-                return bench().wall() ? std::optional{static_cast<int>(bench().wall()->*member)} : std::nullopt;
+                return bench().wall() ? std::optional{row_for(bench().wall()->*member)} : std::nullopt;
             },
-            [this, member](Job& job, int row) { here(job).*member = static_cast<WallEnd>(row); });
+            [this, member](Job& job, int row) { here(job).*member = at_row<WallEnd>(row); });
     };
     end(tr("Reference end"), "wall-left-end", &Wall::left_end);
     end(tr("Far end"), "wall-right-end", &Wall::right_end);

@@ -215,10 +215,8 @@ std::size_t least_bought(const SheetQuestion& question, const std::vector<std::s
     return static_cast<std::size_t>(std::max({0.0, by_area, static_cast<double>(alone - number_there)}));
 }
 
-} // namespace
-
-SheetPlan cut_sheets(const SheetQuestion& question) {
-    SheetPlan plan;
+/// Orders in which pieces are laid: the largest first, by several measures, and each of these shaken.
+std::vector<std::vector<std::size_t>> orders_of(const SheetQuestion& question) {
     std::vector<std::size_t> order(question.pieces.size());
     std::iota(order.begin(), order.end(), std::size_t{0});
     const auto by = [&](auto&& rank) {
@@ -248,6 +246,14 @@ SheetPlan cut_sheets(const SheetQuestion& question) {
                 std::swap(shaken[i], shaken[i + 1 + random() % std::min<std::size_t>(3, shaken.size() - i - 1)]);
         orders.push_back(std::move(shaken));
     }
+    return orders;
+}
+
+} // namespace
+
+SheetPlan cut_sheets(const SheetQuestion& question) {
+    SheetPlan plan;
+    const std::vector<std::vector<std::size_t>> orders = orders_of(question);
     std::tuple<std::size_t, std::size_t, std::size_t, double> best_rank{SIZE_MAX, SIZE_MAX, SIZE_MAX, 0};
     for (const auto choose : {Manner::Choose::least_area, Manner::Choose::least_side})
         for (const auto part : {Manner::Part::keep_large, Manner::Part::shorter_left, Manner::Part::longer_left})

@@ -53,10 +53,12 @@ concept Is = std::same_as<std::remove_const_t<T>, U>;
 template <class E>
 struct EnumName {
     E value;
-    std::string_view name;
+    std::string_view name;       ///< in a file
+    std::string_view words = {}; ///< to a fitter, on a form; empty: its name
 };
 
-/// The names a file uses for the values of E, in order. Defined for each enumeration of the job in names.cpp.
+/// The names a file uses for the values of E, and what a fitter calls them, in the order that forms offer them. Defined
+/// for each enumeration of the job in names.cpp.
 template <class E>
 std::span<const EnumName<E>> enum_names();
 
@@ -66,6 +68,30 @@ std::string_view enum_name(E value) {
         if (row.value == value)
             return row.name;
     return {};
+}
+
+template <class E>
+std::string_view enum_words(E value) {
+    for (const auto& row : enum_names<E>())
+        if (row.value == value)
+            return row.words.empty() ? row.name : row.words;
+    return {};
+}
+
+/// Where a value stands among those of its kind, and the value that stands there.
+template <class E>
+std::size_t enum_row(E value) {
+    std::size_t row = 0;
+    for (const auto& each : enum_names<E>()) {
+        if (each.value == value)
+            break;
+        ++row;
+    }
+    return row;
+}
+template <class E>
+E enum_at(std::size_t row) {
+    return enum_names<E>()[row].value;
 }
 
 /// The names a file uses for the kinds of a variant, as its `kind` member, in the variant's order.

@@ -11,9 +11,9 @@ auto names_from(const Table& table) {
     std::array<EnumName<E>, std::tuple_size_v<Table>> names{};
     std::ranges::transform(table, names.begin(), [](const auto& row) {
         if constexpr (requires { row.material; })
-            return EnumName<E>{row.material, row.file_name};
+            return EnumName<E>{row.material, row.file_name, row.words};
         else
-            return EnumName<E>{row.gauge, row.file_name};
+            return EnumName<E>{row.gauge, row.file_name, row.wood_screw_words};
     });
     return names;
 }
@@ -29,22 +29,24 @@ std::span<const EnumName<StudState>> enum_names() {
 
 template <>
 std::span<const EnumName<LiningMaterial>> enum_names() {
-    static constexpr EnumName<LiningMaterial> names[]{
-        {LiningMaterial::plasterboard, "plasterboard"}, {LiningMaterial::plaster, "plaster"},
-        {LiningMaterial::fibre_cement, "fibre_cement"}, {LiningMaterial::tile, "tile"},
-        {LiningMaterial::wood_panel, "wood_panel"},     {LiningMaterial::hollow, "hollow"}};
+    static constexpr EnumName<LiningMaterial> names[]{{LiningMaterial::plasterboard, "plasterboard", "Plasterboard"},
+                                                      {LiningMaterial::plaster, "plaster", "Plaster"},
+                                                      {LiningMaterial::fibre_cement, "fibre_cement", "Fibre cement"},
+                                                      {LiningMaterial::tile, "tile", "Tile"},
+                                                      {LiningMaterial::wood_panel, "wood_panel", "Wood panel"},
+                                                      {LiningMaterial::hollow, "hollow", "Hollow: dabs or battens"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<Species>> enum_names() {
-    static constexpr EnumName<Species> names[]{{Species::unknown, "unknown"},
-                                               {Species::spruce_pine_fir, "spruce_pine_fir"},
-                                               {Species::southern_pine, "southern_pine"},
-                                               {Species::douglas_fir_larch, "douglas_fir_larch"},
-                                               {Species::red_oak, "red_oak"},
-                                               {Species::western_cedars, "western_cedars"},
-                                               {Species::c16, "c16"}};
+    static constexpr EnumName<Species> names[]{{Species::unknown, "unknown", "Not known"},
+                                               {Species::spruce_pine_fir, "spruce_pine_fir", "Spruce-pine-fir"},
+                                               {Species::southern_pine, "southern_pine", "Southern pine"},
+                                               {Species::douglas_fir_larch, "douglas_fir_larch", "Douglas-fir-larch"},
+                                               {Species::red_oak, "red_oak", "Red oak"},
+                                               {Species::western_cedars, "western_cedars", "Western cedars"},
+                                               {Species::c16, "c16", "C16"}};
     return names;
 }
 
@@ -55,7 +57,7 @@ std::span<const EnumName<AnchorKind>> enum_names() {
                                                   {AnchorKind::sleeve_anchor, "sleeve_anchor"},
                                                   {AnchorKind::wedge_anchor, "wedge_anchor"},
                                                   {AnchorKind::concrete_screw, "concrete_screw"},
-                                                  {AnchorKind::resin_bar, "resin_bar"},
+                                                  {AnchorKind::resin_bar, "resin_bar", "resin-set bar"},
                                                   {AnchorKind::cavity_anchor, "cavity_anchor"},
                                                   {AnchorKind::toggle, "toggle"},
                                                   {AnchorKind::self_drilling, "self_drilling"}};
@@ -64,23 +66,27 @@ std::span<const EnumName<AnchorKind>> enum_names() {
 
 template <>
 std::span<const EnumName<FigureBasis>> enum_names() {
-    static constexpr EnumName<FigureBasis> names[]{{FigureBasis::recommended, "recommended"},
-                                                   {FigureBasis::characteristic, "characteristic"},
-                                                   {FigureBasis::ultimate, "ultimate"},
-                                                   {FigureBasis::not_stated, "not_stated"}};
+    static constexpr EnumName<FigureBasis> names[]{
+        {FigureBasis::recommended, "recommended", "recommended load"},
+        {FigureBasis::characteristic, "characteristic", "characteristic, / 3.5"},
+        {FigureBasis::ultimate, "ultimate", "ultimate, / 4 or 5"},
+        {FigureBasis::not_stated, "not_stated", "not stated, / 4 or 5"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<PoleStuff>> enum_names() {
-    static constexpr EnumName<PoleStuff> names[]{
-        {PoleStuff::wood, "wood"}, {PoleStuff::steel, "steel"}, {PoleStuff::aluminium, "aluminium"}};
+    static constexpr EnumName<PoleStuff> names[]{{PoleStuff::wood, "wood", "wood"},
+                                                 {PoleStuff::steel, "steel", "steel tube"},
+                                                 {PoleStuff::aluminium, "aluminium", "aluminium tube"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<Skill>> enum_names() {
-    static constexpr EnumName<Skill> names[]{{Skill::everyday, "everyday"}, {Skill::practised, "practised"}};
+    static constexpr EnumName<Skill> names[]{
+        {Skill::everyday, "everyday", "everyday: plugs and screws"},
+        {Skill::practised, "practised", "practised: expanding and resin-set anchors too"}};
     return names;
 }
 
@@ -110,8 +116,9 @@ std::span<const EnumName<ServiceKind>> enum_names() {
 
 template <>
 std::span<const EnumName<WallEnd>> enum_names() {
-    static constexpr EnumName<WallEnd> names[]{
-        {WallEnd::corner, "corner"}, {WallEnd::outside_corner, "outside_corner"}, {WallEnd::open, "open"}};
+    static constexpr EnumName<WallEnd> names[]{{WallEnd::corner, "corner", "Corner of the room"},
+                                               {WallEnd::outside_corner, "outside_corner", "Outside corner"},
+                                               {WallEnd::open, "open", "Free"}};
     return names;
 }
 
@@ -123,18 +130,19 @@ std::span<const EnumName<StudMaterial>> enum_names() {
 
 template <>
 std::span<const EnumName<EvidenceKind>> enum_names() {
-    static constexpr EnumName<EvidenceKind> names[]{{EvidenceKind::probe_hit, "probe_hit"},
-                                                    {EvidenceKind::probe_miss, "probe_miss"},
-                                                    {EvidenceKind::left_edge, "left_edge"},
-                                                    {EvidenceKind::right_edge, "right_edge"},
-                                                    {EvidenceKind::detector, "detector"},
-                                                    {EvidenceKind::screw_line, "screw_line"},
-                                                    {EvidenceKind::nail_pop, "nail_pop"},
-                                                    {EvidenceKind::box_stud_left, "box_stud_left"},
-                                                    {EvidenceKind::box_stud_right, "box_stud_right"},
-                                                    {EvidenceKind::knock_solid, "knock_solid"},
-                                                    {EvidenceKind::knock_hollow, "knock_hollow"},
-                                                    {EvidenceKind::skirting_nails, "skirting_nails"}};
+    static constexpr EnumName<EvidenceKind> names[]{
+        {EvidenceKind::probe_hit, "probe_hit", "Probe, wood"},
+        {EvidenceKind::probe_miss, "probe_miss", "Probe, nothing"},
+        {EvidenceKind::left_edge, "left_edge", "Wood begins (left edge)"},
+        {EvidenceKind::right_edge, "right_edge", "Wood ends (right edge)"},
+        {EvidenceKind::detector, "detector", "Detector, middle"},
+        {EvidenceKind::screw_line, "screw_line", "Line of screws"},
+        {EvidenceKind::nail_pop, "nail_pop", "Nail pop"},
+        {EvidenceKind::box_stud_left, "box_stud_left", "Box side, wood left of it"},
+        {EvidenceKind::box_stud_right, "box_stud_right", "Box side, wood right of it"},
+        {EvidenceKind::knock_solid, "knock_solid", "Knock, solid"},
+        {EvidenceKind::knock_hollow, "knock_hollow", "Knock, hollow"},
+        {EvidenceKind::skirting_nails, "skirting_nails", "Skirting nails"}};
     return names;
 }
 
@@ -183,43 +191,47 @@ std::string_view words(ObstacleKind kind) {
 
 template <>
 std::span<const EnumName<ScanResult>> enum_names() {
-    static constexpr EnumName<ScanResult> names[]{{ScanResult::clear, "clear"},
-                                                  {ScanResult::cable, "cable"},
-                                                  {ScanResult::pipe, "pipe"},
-                                                  {ScanResult::keep_out, "keep_out"}};
+    static constexpr EnumName<ScanResult> names[]{{ScanResult::clear, "clear", "Clear"},
+                                                  {ScanResult::cable, "cable", "A cable"},
+                                                  {ScanResult::pipe, "pipe", "A pipe"},
+                                                  {ScanResult::keep_out, "keep_out", "Keep free, whatever is there"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<DrillMet>> enum_names() {
-    static constexpr EnumName<DrillMet> names[]{{DrillMet::white_soft_dust, "white_soft_dust"},
-                                                {DrillMet::grey_sandy_dust, "grey_sandy_dust"},
-                                                {DrillMet::glazed_chips, "glazed_chips"},
-                                                {DrillMet::grey_fibrous, "grey_fibrous"},
-                                                {DrillMet::nothing, "nothing"},
-                                                {DrillMet::wood_shavings, "wood_shavings"},
-                                                {DrillMet::metal, "metal"},
-                                                {DrillMet::red_dust, "red_dust"},
-                                                {DrillMet::grey_hard, "grey_hard"},
-                                                {DrillMet::grey_very_hard, "grey_very_hard"},
-                                                {DrillMet::pale_soft, "pale_soft"}};
+    static constexpr EnumName<DrillMet> names[]{
+        {DrillMet::white_soft_dust, "white_soft_dust", "white, soft dust"},
+        {DrillMet::grey_sandy_dust, "grey_sandy_dust", "grey, sandy dust"},
+        {DrillMet::glazed_chips, "glazed_chips", "glazed chips"},
+        {DrillMet::grey_fibrous, "grey_fibrous", "grey, fibrous crumbs"},
+        {DrillMet::nothing, "nothing", "nothing: the drill falls in"},
+        {DrillMet::wood_shavings, "wood_shavings", "wood shavings"},
+        {DrillMet::metal, "metal", "metal"},
+        {DrillMet::red_dust, "red_dust", "red dust"},
+        {DrillMet::grey_hard, "grey_hard", "grey dust, hammer needed"},
+        {DrillMet::grey_very_hard, "grey_very_hard", "grey dust, slow even with the hammer"},
+        {DrillMet::pale_soft, "pale_soft", "pale grit, no hammer needed"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<Instrument>> enum_names() {
-    static constexpr EnumName<Instrument> names[]{{Instrument::tape_class_1, "tape_class_1"},
-                                                  {Instrument::tape_class_2, "tape_class_2"},
-                                                  {Instrument::laser, "laser"}};
+    static constexpr EnumName<Instrument> names[]{{Instrument::tape_class_1, "tape_class_1", "Tape, class I"},
+                                                  {Instrument::tape_class_2, "tape_class_2", "Tape, class II"},
+                                                  {Instrument::laser, "laser", "Laser measure"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<LoadKind>> enum_names() {
-    static constexpr EnumName<LoadKind> names[]{{LoadKind::books, "books"},     {LoadKind::kitchen, "kitchen"},
-                                                {LoadKind::general, "general"}, {LoadKind::display, "display"},
-                                                {LoadKind::own, "own"},         {LoadKind::desk, "desk"},
-                                                {LoadKind::clothes, "clothes"}};
+    static constexpr EnumName<LoadKind> names[]{{LoadKind::books, "books", "A row of books"},
+                                                {LoadKind::kitchen, "kitchen", "Kitchen goods"},
+                                                {LoadKind::general, "general", "Household goods"},
+                                                {LoadKind::display, "display", "Ornaments"},
+                                                {LoadKind::own, "own", "Own figure"},
+                                                {LoadKind::desk, "desk", "A desk's things, somebody on its edge"},
+                                                {LoadKind::clothes, "clothes", "Clothes"}};
     return names;
 }
 
@@ -232,8 +244,9 @@ std::span<const EnumName<School>> enum_names() {
 
 template <>
 std::span<const EnumName<HowFar>> enum_names() {
-    static constexpr EnumName<HowFar> names[]{
-        {HowFar::exactly, "exactly"}, {HowFar::at_least, "at_least"}, {HowFar::at_most, "at_most"}};
+    static constexpr EnumName<HowFar> names[]{{HowFar::exactly, "exactly", "exactly"},
+                                              {HowFar::at_least, "at_least", "at least"},
+                                              {HowFar::at_most, "at_most", "at most"}};
     return names;
 }
 
@@ -255,38 +268,38 @@ std::span<const EnumName<UnitKind>> enum_names() {
 
 template <>
 std::span<const EnumName<Construction>> enum_names() {
-    static constexpr EnumName<Construction> names[]{{Construction::frameless, "frameless"},
-                                                    {Construction::face_frame, "face_frame"}};
+    static constexpr EnumName<Construction> names[]{{Construction::frameless, "frameless", "frameless"},
+                                                    {Construction::face_frame, "face_frame", "with a face frame"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<Hanging>> enum_names() {
-    static constexpr EnumName<Hanging> names[]{{Hanging::screws, "screws"},
-                                               {Hanging::hook_brackets, "hook_brackets"},
-                                               {Hanging::suspension_rail, "suspension_rail"}};
+    static constexpr EnumName<Hanging> names[]{{Hanging::screws, "screws", "screws through its rails"},
+                                               {Hanging::hook_brackets, "hook_brackets", "hook brackets"},
+                                               {Hanging::suspension_rail, "suspension_rail", "a suspension rail"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<DoorHinge>> enum_names() {
-    static constexpr EnumName<DoorHinge> names[]{{DoorHinge::none, "none"},
-                                                 {DoorHinge::left, "left"},
-                                                 {DoorHinge::right, "right"},
-                                                 {DoorHinge::both, "both"},
-                                                 {DoorHinge::drawers, "drawers"}};
+    static constexpr EnumName<DoorHinge> names[]{{DoorHinge::none, "none", "none"},
+                                                 {DoorHinge::left, "left", "hinged left"},
+                                                 {DoorHinge::right, "right", "hinged right"},
+                                                 {DoorHinge::both, "both", "a pair"},
+                                                 {DoorHinge::drawers, "drawers", "drawers"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<ApplianceKind>> enum_names() {
-    static constexpr EnumName<ApplianceKind> names[]{{ApplianceKind::undercounter, "undercounter"},
-                                                     {ApplianceKind::cooling, "cooling"},
-                                                     {ApplianceKind::hob, "hob"},
-                                                     {ApplianceKind::hood, "hood"},
-                                                     {ApplianceKind::microwave, "microwave"},
-                                                     {ApplianceKind::oven, "oven"},
-                                                     {ApplianceKind::sink, "sink"}};
+    static constexpr EnumName<ApplianceKind> names[]{{ApplianceKind::undercounter, "undercounter", "under the worktop"},
+                                                     {ApplianceKind::cooling, "cooling", "cooling"},
+                                                     {ApplianceKind::hob, "hob", "hob"},
+                                                     {ApplianceKind::hood, "hood", "hood"},
+                                                     {ApplianceKind::microwave, "microwave", "microwave under it"},
+                                                     {ApplianceKind::oven, "oven", "oven"},
+                                                     {ApplianceKind::sink, "sink", "sink"}};
     return names;
 }
 
@@ -307,105 +320,117 @@ std::span<const EnumName<EndKind>> enum_names() {
 
 template <>
 std::span<const EnumName<Slack>> enum_names() {
-    static constexpr EnumName<Slack> names[]{{Slack::right_end, "right_end"}, {Slack::left_end, "left_end"},
-                                             {Slack::both_ends, "both_ends"}, {Slack::on_opening, "on_opening"},
-                                             {Slack::on_hob, "on_hob"},       {Slack::fillers, "fillers"},
-                                             {Slack::by_hand, "by_hand"}};
+    static constexpr EnumName<Slack> names[]{{Slack::right_end, "right_end", "at the right"},
+                                             {Slack::left_end, "left_end", "at the left"},
+                                             {Slack::both_ends, "both_ends", "half at either end"},
+                                             {Slack::on_opening, "on_opening", "centred on the opening"},
+                                             {Slack::on_hob, "on_hob", "hood centred on the hob"},
+                                             {Slack::fillers, "fillers", "shared by the fillers"},
+                                             {Slack::by_hand, "by_hand", "set by hand"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<HangFirst>> enum_names() {
-    static constexpr EnumName<HangFirst> names[]{{HangFirst::wall_units, "wall_units"},
-                                                 {HangFirst::base_units, "base_units"}};
+    static constexpr EnumName<HangFirst> names[]{{HangFirst::wall_units, "wall_units", "wall units: backs are saved"},
+                                                 {HangFirst::base_units, "base_units", "base units: they carry"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<StartAt>> enum_names() {
-    static constexpr EnumName<StartAt> names[]{{StartAt::corner, "corner"}, {StartAt::end, "end"}};
+    static constexpr EnumName<StartAt> names[]{{StartAt::corner, "corner", "in the corner"},
+                                               {StartAt::end, "end", "at the free end"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<BayKind>> enum_names() {
-    static constexpr EnumName<BayKind> names[]{{BayKind::double_hanging, "double_hanging"},
-                                               {BayKind::long_hanging, "long_hanging"},
-                                               {BayKind::shelves, "shelves"},
-                                               {BayKind::drawers, "drawers"},
-                                               {BayKind::shoes, "shoes"},
-                                               {BayKind::open, "open"}};
+    static constexpr EnumName<BayKind> names[]{{BayKind::double_hanging, "double_hanging", "double hanging"},
+                                               {BayKind::long_hanging, "long_hanging", "long hanging"},
+                                               {BayKind::shelves, "shelves", "shelves"},
+                                               {BayKind::drawers, "drawers", "drawers"},
+                                               {BayKind::shoes, "shoes", "shoes"},
+                                               {BayKind::open, "open", "open"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<Garment>> enum_names() {
-    static constexpr EnumName<Garment> names[]{{Garment::shirts, "shirts"},
-                                               {Garment::trousers, "trousers"},
-                                               {Garment::jackets, "jackets"},
-                                               {Garment::dresses, "dresses"},
-                                               {Garment::coats, "coats"}};
+    static constexpr EnumName<Garment> names[]{{Garment::shirts, "shirts", "shirts"},
+                                               {Garment::trousers, "trousers", "trousers"},
+                                               {Garment::jackets, "jackets", "jackets"},
+                                               {Garment::dresses, "dresses", "dresses"},
+                                               {Garment::coats, "coats", "coats"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<BayWidths>> enum_names() {
-    static constexpr EnumName<BayWidths> names[]{
-        {BayWidths::equal, "equal"}, {BayWidths::fixed, "fixed"}, {BayWidths::by_garments, "by_garments"}};
+    static constexpr EnumName<BayWidths> names[]{{BayWidths::equal, "equal", "all alike"},
+                                                 {BayWidths::fixed, "fixed", "as given, the rest shared"},
+                                                 {BayWidths::by_garments, "by_garments", "by what hangs there"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<PieceKind>> enum_names() {
-    static constexpr EnumName<PieceKind> names[]{{PieceKind::dresser, "dresser"},
-                                                 {PieceKind::bookcase, "bookcase"},
-                                                 {PieceKind::larder, "larder"},
-                                                 {PieceKind::side_panel, "side_panel"},
-                                                 {PieceKind::appliance_housing, "appliance_housing"},
-                                                 {PieceKind::workshop_cabinet, "workshop_cabinet"},
-                                                 {PieceKind::other, "other"}};
+    static constexpr EnumName<PieceKind> names[]{
+        {PieceKind::dresser, "dresser", "Chest of drawers"},
+        {PieceKind::bookcase, "bookcase", "Bookcase"},
+        {PieceKind::larder, "larder", "Larder"},
+        {PieceKind::side_panel, "side_panel", "Standing panels"},
+        {PieceKind::appliance_housing, "appliance_housing", "Appliance housing"},
+        {PieceKind::workshop_cabinet, "workshop_cabinet", "Workshop cabinet"},
+        {PieceKind::other, "other", "Other piece"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<FloorUnder>> enum_names() {
     static constexpr EnumName<FloorUnder> names[]{
-        {FloorUnder::hard, "hard"}, {FloorUnder::carpet, "carpet"}, {FloorUnder::unknown, "unknown"}};
+        {FloorUnder::hard, "hard"}, {FloorUnder::carpet, "carpet"}, {FloorUnder::unknown, "unknown", "not known"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<RestraintKind>> enum_names() {
-    static constexpr EnumName<RestraintKind> names[]{{RestraintKind::none, "none"},
-                                                     {RestraintKind::through_frame, "through_frame"},
-                                                     {RestraintKind::top_brackets, "top_brackets"},
-                                                     {RestraintKind::straps, "straps"},
-                                                     {RestraintKind::cleat, "cleat"}};
+    static constexpr EnumName<RestraintKind> names[]{
+        {RestraintKind::none, "none", "nothing"},
+        {RestraintKind::through_frame, "through_frame", "screws through its frame"},
+        {RestraintKind::top_brackets, "top_brackets", "angle brackets on top"},
+        {RestraintKind::straps, "straps", "straps"},
+        {RestraintKind::cleat, "cleat", "a cleat"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<BoxJoint>> enum_names() {
-    static constexpr EnumName<BoxJoint> names[]{{BoxJoint::housing, "housing"}, {BoxJoint::butt, "butt"}};
+    static constexpr EnumName<BoxJoint> names[]{{BoxJoint::housing, "housing", "housings in the sides"},
+                                                {BoxJoint::butt, "butt", "butted and screwed"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<BoxBack>> enum_names() {
-    static constexpr EnumName<BoxBack> names[]{{BoxBack::rebated, "rebated"}, {BoxBack::planted, "planted"}};
+    static constexpr EnumName<BoxBack> names[]{{BoxBack::rebated, "rebated", "in a rebate"},
+                                               {BoxBack::planted, "planted", "on the back edges"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<ServiceClass>> enum_names() {
-    static constexpr EnumName<ServiceClass> names[]{{ServiceClass::dry, "dry"}, {ServiceClass::damp, "damp"}};
+    static constexpr EnumName<ServiceClass> names[]{
+        {ServiceClass::dry, "dry", "Dry"}, {ServiceClass::damp, "damp", "Damp at times: kitchen, bath, garage"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<SagLimit>> enum_names() {
-    static constexpr EnumName<SagLimit> names[]{
-        {SagLimit::l_200, "L/200"}, {SagLimit::l_300, "L/300"}, {SagLimit::l_384, "L/384"}, {SagLimit::l_600, "L/600"}};
+    static constexpr EnumName<SagLimit> names[]{{SagLimit::l_200, "L/200", "1/200 of the span"},
+                                                {SagLimit::l_300, "L/300", "1/300"},
+                                                {SagLimit::l_384, "L/384", "1/384 (1/32 in a foot)"},
+                                                {SagLimit::l_600, "L/600", "1/600"}};
     return names;
 }
 
@@ -434,10 +459,15 @@ std::span<const EnumName<Unit>> enum_names() {
 
 template <>
 std::span<const EnumName<StuffKind>> enum_names() {
-    static constexpr EnumName<StuffKind> names[]{
-        {StuffKind::sheet, "sheet"},     {StuffKind::board, "board"},   {StuffKind::cleat, "cleat"},
-        {StuffKind::stud, "stud"},       {StuffKind::rod, "rod"},       {StuffKind::rail, "rail"},
-        {StuffKind::worktop, "worktop"}, {StuffKind::plinth, "plinth"}, {StuffKind::packer, "packer"}};
+    static constexpr EnumName<StuffKind> names[]{{StuffKind::sheet, "sheet", "sheet"},
+                                                 {StuffKind::board, "board", "plank"},
+                                                 {StuffKind::cleat, "cleat", "strip"},
+                                                 {StuffKind::stud, "stud", "stud timber"},
+                                                 {StuffKind::rod, "rod", "rod"},
+                                                 {StuffKind::rail, "rail", "suspension rail"},
+                                                 {StuffKind::worktop, "worktop", "worktop"},
+                                                 {StuffKind::plinth, "plinth", "plinth"},
+                                                 {StuffKind::packer, "packer", "packer"}};
     return names;
 }
 
@@ -460,11 +490,11 @@ std::span<const EnumName<TickState>> enum_names() {
 
 template <>
 std::span<const EnumName<ReadingKind>> enum_names() {
-    static constexpr EnumName<ReadingKind> names[]{{ReadingKind::level, "level"},
-                                                   {ReadingKind::plumb, "plumb"},
-                                                   {ReadingKind::tape, "tape"},
-                                                   {ReadingKind::diagonals, "diagonals"},
-                                                   {ReadingKind::straightedge, "straightedge"}};
+    static constexpr EnumName<ReadingKind> names[]{{ReadingKind::level, "level", "Level"},
+                                                   {ReadingKind::plumb, "plumb", "Plumb"},
+                                                   {ReadingKind::tape, "tape", "Tape"},
+                                                   {ReadingKind::diagonals, "diagonals", "Diagonals"},
+                                                   {ReadingKind::straightedge, "straightedge", "Straight edge"}};
     return names;
 }
 

@@ -1,4 +1,5 @@
 #include "core/plan/part.hpp"
+#include "core/job/field_visits.hpp"
 
 namespace yes_square {
 namespace {
@@ -60,27 +61,7 @@ void leave_broad(CutPart& part, Length on) {
 }
 
 std::string_view words(StuffKind kind) {
-    switch (kind) {
-    case StuffKind::sheet:
-        return "sheet";
-    case StuffKind::board:
-        return "plank";
-    case StuffKind::cleat:
-        return "strip";
-    case StuffKind::stud:
-        return "stud timber";
-    case StuffKind::rod:
-        return "rod";
-    case StuffKind::rail:
-        return "suspension rail";
-    case StuffKind::worktop:
-        return "worktop";
-    case StuffKind::plinth:
-        return "plinth";
-    case StuffKind::packer:
-        return "packer";
-    }
-    return {};
+    return enum_words(kind);
 }
 
 } // namespace yes_square

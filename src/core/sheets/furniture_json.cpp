@@ -4,6 +4,50 @@
 namespace yes_square {
 namespace {
 
+Json bay_json(const BayPlan& bay) {
+    Json one{{"number", bay.number},
+             {"left_m", bay.left.in_metres()},
+             {"width_m", bay.width.in_metres()},
+             {"hidden_m", bay.hidden.in_metres()},
+             {"tip_needs_n", bay.needs_n},
+             {"turns", bay.turns}};
+    one["loads"] = Json::array();
+    for (const LoadCase& load : bay.loads)
+        one["loads"].push_back({{"case", std::string{load.when}},
+                                {"down_n", load.down_n},
+                                {"at_m", load.at_x},
+                                {"moment_nm", load.moment_nm}});
+    one["shelves"] = Json::array();
+    for (const BayShelf& shelf : bay.shelves)
+        one["shelves"].push_back({{"label", shelf.label},
+                                  {"what", std::string{words(shelf.what)}},
+                                  {"top_m", shelf.top.in_metres()},
+                                  {"pin_hole", shelf.pin_hole ? Json(*shelf.pin_hole) : Json(nullptr)},
+                                  {"sag_m", shelf.sag.long_term},
+                                  {"sag_limit_m", shelf.sag.limit}});
+    one["rods"] = Json::array();
+    for (const BayRod& rod : bay.rods)
+        one["rods"].push_back({{"label", rod.label},
+                               {"z_m", rod.z.in_metres()},
+                               {"cut_m", rod.cut.in_metres()},
+                               {"sag_m", rod.sag.long_term},
+                               {"holds", rod.holds},
+                               {"utilisation", used(rod.utilisation)}});
+    one["cleats"] = Json::array();
+    for (const BayCleat& cleat : bay.cleats) {
+        Json screws = Json::array();
+        for (const PlannedHole& screw : cleat.screws)
+            screws.push_back({{"x_m", screw.x.in_metres()}, {"hold", std::string{hold_name(screw.hold)}}});
+        one["cleats"].push_back({{"shelf", cleat.shelf},
+                                 {"z_m", cleat.z.in_metres()},
+                                 {"load_n", cleat.load_n},
+                                 {"screws", screws},
+                                 {"worst_screw", JsonParts::worst(cleat.demands)},
+                                 {"utilisation", used(cleat.utilisation)}});
+    }
+    return one;
+}
+
 Json system_json(const SystemPlan& plan, const JsonParts& writer) {
     Json json{{"id", plan.id},
               {"name", plan.name},
@@ -17,49 +61,8 @@ Json system_json(const SystemPlan& plan, const JsonParts& writer) {
     for (const PanelPlan& panel : plan.panels)
         json["panels"].push_back({{"label", panel.label}, {"left_m", panel.left.in_metres()}, {"kg", panel.kg}});
     json["bays"] = Json::array();
-    for (const BayPlan& bay : plan.bays) {
-        Json one{{"number", bay.number},
-                 {"left_m", bay.left.in_metres()},
-                 {"width_m", bay.width.in_metres()},
-                 {"hidden_m", bay.hidden.in_metres()},
-                 {"tip_needs_n", bay.needs_n},
-                 {"turns", bay.turns}};
-        one["loads"] = Json::array();
-        for (const LoadCase& load : bay.loads)
-            one["loads"].push_back({{"case", std::string{load.when}},
-                                    {"down_n", load.down_n},
-                                    {"at_m", load.at_x},
-                                    {"moment_nm", load.moment_nm}});
-        one["shelves"] = Json::array();
-        for (const BayShelf& shelf : bay.shelves)
-            one["shelves"].push_back({{"label", shelf.label},
-                                      {"what", std::string{words(shelf.what)}},
-                                      {"top_m", shelf.top.in_metres()},
-                                      {"pin_hole", shelf.pin_hole ? Json(*shelf.pin_hole) : Json(nullptr)},
-                                      {"sag_m", shelf.sag.long_term},
-                                      {"sag_limit_m", shelf.sag.limit}});
-        one["rods"] = Json::array();
-        for (const BayRod& rod : bay.rods)
-            one["rods"].push_back({{"label", rod.label},
-                                   {"z_m", rod.z.in_metres()},
-                                   {"cut_m", rod.cut.in_metres()},
-                                   {"sag_m", rod.sag.long_term},
-                                   {"holds", rod.holds},
-                                   {"utilisation", used(rod.utilisation)}});
-        one["cleats"] = Json::array();
-        for (const BayCleat& cleat : bay.cleats) {
-            Json screws = Json::array();
-            for (const PlannedHole& screw : cleat.screws)
-                screws.push_back({{"x_m", screw.x.in_metres()}, {"hold", std::string{hold_name(screw.hold)}}});
-            one["cleats"].push_back({{"shelf", cleat.shelf},
-                                     {"z_m", cleat.z.in_metres()},
-                                     {"load_n", cleat.load_n},
-                                     {"screws", screws},
-                                     {"worst_screw", JsonParts::worst(cleat.demands)},
-                                     {"utilisation", used(cleat.utilisation)}});
-        }
-        json["bays"].push_back(std::move(one));
-    }
+    for (const BayPlan& bay : plan.bays)
+        json["bays"].push_back(bay_json(bay));
     json["parts"] = Json::array();
     for (const CutPart& part : plan.parts)
         json["parts"].push_back({{"label", part.label},

@@ -50,21 +50,7 @@ public:
         json["groups"] = groups(plan);
         json["plate_utilisation"] = used(plan.plate_utilisation);
         json["plate_turns"] = plan.plate_turns;
-        json["boards"] = Json::array();
-        for (const BoardPiece& piece : plan.pieces)
-            json["boards"].push_back({{"left_m", piece.left.in_metres()},
-                                      {"back_m", piece.back.in_metres()},
-                                      {"front_m", piece.front.in_metres()}});
-        json["strips"] = Json::array();
-        for (const CleatPlan& cleat : plan.cleats) {
-            json["strips"].push_back({{"wall", std::string{cleat.wall}},
-                                      {"length_m", cleat.length.in_metres()},
-                                      {"load_n", cleat.load_n},
-                                      {"screws", cleat.screws},
-                                      {"utilisation", used(cleat.utilisation)}});
-            if (cleat.fixing)
-                json["strips"].back()["fixing"] = fixing(*cleat.fixing);
-        }
+        cut(json, plan);
         json["board_utilisation"] = used(plan.board_utilisation);
         json["drilling"] = Json::array();
         for (const DrillRow& row : drilling_of(plan.holes))
@@ -121,6 +107,25 @@ private:
         for (const ProfilePoint& point : points)
             json.push_back({{"x_m", point.x.in_metres()}, {"z_m", point.z.in_metres()}});
         return json;
+    }
+
+    /// Boards and strips of a shelf.
+    void cut(Json& json, const ShelfPlan& plan) const {
+        json["boards"] = Json::array();
+        for (const BoardPiece& piece : plan.pieces)
+            json["boards"].push_back({{"left_m", piece.left.in_metres()},
+                                      {"back_m", piece.back.in_metres()},
+                                      {"front_m", piece.front.in_metres()}});
+        json["strips"] = Json::array();
+        for (const CleatPlan& cleat : plan.cleats) {
+            json["strips"].push_back({{"wall", std::string{cleat.wall}},
+                                      {"length_m", cleat.length.in_metres()},
+                                      {"load_n", cleat.load_n},
+                                      {"screws", cleat.screws},
+                                      {"utilisation", used(cleat.utilisation)}});
+            if (cleat.fixing)
+                json["strips"].back()["fixing"] = fixing(*cleat.fixing);
+        }
     }
 
     /// A bracket's holes by themselves, tier by tier; all holes of a plate together; of a cleat each screw.

@@ -60,6 +60,32 @@ Length span_keeping_limit(double coefficient, double limit_divisor, double load,
     return Length::nearest_to_metres(std::min(100.0, std::cbrt(stiffness / (coefficient * limit_divisor * load))));
 }
 
+/// The studs that could be under a shelf, with how far off each one's middle a fixing may stand.
+std::vector<StudUnder> studs_under(const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
+    const Framing* framing = site.timber();
+    if (!framing)
+        return {};
+    const HouseRules& rules = site.rules;
+    const Bracket& bracket = carrier.bracket;
+    std::vector<StudUnder> studs;
+    const WoodScrew* screw = carrier.rod ? nullptr : screw_for(site.catalogue, bracket.hole_diameter);
+    const double diameter = carrier.rod ? bracket.leg.in_inches() : screw ? properties(screw->gauge).diameter_in : 0.25;
+    const double edge = carrier.rod ? edge_piloted : edge_driven;
+    for (const Stud& stud : site.survey.studs) {
+        // One just beyond an end still leaves no room for a nogging beside it.
+        const Length blocked = blocked_half_width(*framing, rules);
+        if (stud.centre < shelf.left - blocked || stud.centre > shelf.right() + blocked)
+            continue;
+        const Hold hold = stud.state == StudState::proved      ? Hold::proved_stud
+                          : stud.state == StudState::indicated ? Hold::indicated_stud
+                                                               : Hold::assumed_stud;
+        studs.push_back({stud.centre - shelf.left,
+                         std::max(Length{}, usable_half_width(*framing, stud.uncertainty, diameter, rules, edge)), hold,
+                         blocked});
+    }
+    return studs;
+}
+
 } // namespace
 
 BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
@@ -69,26 +95,7 @@ BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const
     question.length = shelf.length;
     question.solid_wall = site.masonry();
     question.noggings = site.open_framing();
-    if (const Framing* framing = site.timber()) {
-        const WoodScrew* screw = carrier.rod ? nullptr : screw_for(site.catalogue, bracket.hole_diameter);
-        const double diameter = carrier.rod ? bracket.leg.in_inches()
-                                : screw     ? properties(screw->gauge).diameter_in
-                                            : 0.25;
-        const double edge = carrier.rod ? edge_piloted : edge_driven;
-        for (const Stud& stud : site.survey.studs) {
-            // One just beyond an end still leaves no room for a nogging beside it.
-            const Length blocked = blocked_half_width(*framing, rules);
-            if (stud.centre < shelf.left - blocked || stud.centre > shelf.right() + blocked)
-                continue;
-            const Hold hold = stud.state == StudState::proved      ? Hold::proved_stud
-                              : stud.state == StudState::indicated ? Hold::indicated_stud
-                                                                   : Hold::assumed_stud;
-            question.studs.push_back(
-                {stud.centre - shelf.left,
-                 std::max(Length{}, usable_half_width(*framing, stud.uncertainty, diameter, rules, edge)), hold,
-                 blocked});
-        }
-    }
+    question.studs = studs_under(shelf, site, carrier);
     question.keep_outs = keep_outs(shelf, site, carrier);
     for (const Length joint : shelf.joints)
         if (joint > Length{} && joint < shelf.length)

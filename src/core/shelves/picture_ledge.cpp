@@ -21,8 +21,9 @@ namespace {
 
 class PictureLedgeWay final : public WayOf<PictureLedge> {
 public:
+    /// Over the height that people lean on; lower ones are judged with somebody on their lip.
     std::vector<ShelfPreset> presets() const override {
-        return {{"picture_ledge", "Picture ledge", 1200_mm, 1450_mm, 100_mm, 18_mm, BoardMaterial::red_oak,
+        return {{"picture_ledge", "Picture ledge", 1200_mm, 1550_mm, 100_mm, 18_mm, BoardMaterial::red_oak,
                  LoadKind::display}};
     }
     Holding usual(const Shelf&) const override { return PictureLedge{}; }

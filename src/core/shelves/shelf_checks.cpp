@@ -49,6 +49,30 @@ Length overlap(const Box& a, const Box& b) {
 
 namespace {
 
+/// What else is there: things of the next wall in the corner, sockets behind it, other shelves.
+void check_neighbours(const Shelf& shelf, const WallSite& site, const Box& board, ShelfPlan& plan) {
+    const Wall& wall = site.wall;
+    for (const CornerThing& thing : site.survey.corner_things)
+        if (const Box box = box_of(thing, wall); board.overlaps(box) && thing.off < shelf.depth)
+            add_check(
+                plan.checks, checks::meets_neighbour,
+                {"In the corner the shelf meets {0} of the next wall: they overlap {1} along this wall and {2} in "
+                 "depth",
+                 {thing.name, quantity(overlap(board, box)), quantity(shelf.depth - thing.off)}},
+                quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
+    for (const ServicePoint& service : wall.services)
+        if (const Box box = box_of(service); board.overlaps(box) && !service.far_side)
+            add_check(plan.checks, checks::over_service, Severity::error,
+                      {"The shelf's back edge covers {0} at {1}", {word(service.kind), quantity(service.centre)}},
+                      std::nullopt, service.centre, service.height);
+    for (const Shelf& other : wall.shelves)
+        for (const Box& box : board_boxes(other))
+            if (other.id != shelf.id && board.overlaps(box))
+                add_check(plan.checks, checks::over_thing,
+                          {"The shelf runs into {0} over {1}", {other.name, quantity(overlap(board, box))}},
+                          quantity(overlap(board, box)), std::max(board.left, other.left), shelf.height);
+}
+
 /// One of a shelf's boards, as a shelf by itself.
 void check_board(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     const Wall& wall = site.wall;
@@ -87,30 +111,12 @@ void check_board(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
                       {"The shelf reaches {0} into {1} at {2}, its clearance included",
                        {quantity(overlap(board, box)), words(obstacle.kind), quantity(obstacle.left)}},
                       quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
-    for (const CornerThing& thing : site.survey.corner_things)
-        if (const Box box = box_of(thing, wall); board.overlaps(box) && thing.off < shelf.depth)
-            add_check(
-                plan.checks, checks::meets_neighbour,
-                {"In the corner the shelf meets {0} of the next wall: they overlap {1} along this wall and {2} in "
-                 "depth",
-                 {thing.name, quantity(overlap(board, box)), quantity(shelf.depth - thing.off)}},
-                quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
     if (const auto ceiling = lowest_between(site.survey.floor.ceiling, shelf.left, shelf.right());
         ceiling && shelf.height > *ceiling && shelf.height <= wall.height)
         add_check(plan.checks, checks::over_ceiling,
                   {"The shelf stands {0} above the ceiling as read over it", {quantity(shelf.height - *ceiling)}},
                   quantity(shelf.height - *ceiling), shelf.left, shelf.height);
-    for (const ServicePoint& service : wall.services)
-        if (const Box box = box_of(service); board.overlaps(box) && !service.far_side)
-            add_check(plan.checks, checks::over_service, Severity::error,
-                      {"The shelf's back edge covers {0} at {1}", {word(service.kind), quantity(service.centre)}},
-                      std::nullopt, service.centre, service.height);
-    for (const Shelf& other : wall.shelves)
-        for (const Box& box : board_boxes(other))
-            if (other.id != shelf.id && board.overlaps(box))
-                add_check(plan.checks, checks::over_thing,
-                          {"The shelf runs into {0} over {1}", {other.name, quantity(overlap(board, box))}},
-                          quantity(overlap(board, box)), std::max(board.left, other.left), shelf.height);
+    check_neighbours(shelf, site, board, plan);
 }
 
 } // namespace

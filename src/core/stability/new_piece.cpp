@@ -1,4 +1,5 @@
 #include "core/stability/new_piece.hpp"
+#include "core/job/field_visits.hpp"
 
 #include <algorithm>
 
@@ -70,23 +71,7 @@ Piece new_piece(const Wall& wall, PieceKind kind) {
 }
 
 std::string_view words(PieceKind kind) {
-    switch (kind) {
-    case PieceKind::dresser:
-        return "Chest of drawers";
-    case PieceKind::bookcase:
-        return "Bookcase";
-    case PieceKind::larder:
-        return "Larder";
-    case PieceKind::side_panel:
-        return "Standing panels";
-    case PieceKind::appliance_housing:
-        return "Appliance housing";
-    case PieceKind::workshop_cabinet:
-        return "Workshop cabinet";
-    case PieceKind::other:
-        return "Other piece";
-    }
-    return {};
+    return enum_words(kind);
 }
 
 } // namespace yes_square

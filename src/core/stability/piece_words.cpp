@@ -1,6 +1,7 @@
 #include "core/stability/piece_words.hpp"
 
 #include "core/fixings/used_working.hpp"
+#include "core/job/field_visits.hpp"
 #include "core/stability/restraint.hpp"
 
 #include <algorithm>
@@ -52,19 +53,7 @@ Working working_of(const TipCase& tip, std::size_t number) {
 } // namespace
 
 std::string_view words(RestraintKind kind) {
-    switch (kind) {
-    case RestraintKind::none:
-        return "nothing";
-    case RestraintKind::through_frame:
-        return "screws through its frame";
-    case RestraintKind::top_brackets:
-        return "angle brackets on top";
-    case RestraintKind::straps:
-        return "straps";
-    case RestraintKind::cleat:
-        return "a cleat";
-    }
-    return {};
+    return enum_words(kind);
 }
 
 std::vector<Working> workings_of(const Piece& piece, const PiecePlan& plan, const WallSite& site) {

@@ -1,6 +1,7 @@
 #include "core/storage/system_words.hpp"
 
 #include "core/fixings/used_working.hpp"
+#include "core/job/field_visits.hpp"
 #include "core/storage/bay_cleats.hpp"
 #include "core/storage/bay_widths.hpp"
 
@@ -264,37 +265,11 @@ int persons_for(const SystemPlan& plan, const RunRules& rules) {
 }
 
 std::string_view words(BayKind kind) {
-    switch (kind) {
-    case BayKind::double_hanging:
-        return "double hanging";
-    case BayKind::long_hanging:
-        return "long hanging";
-    case BayKind::shelves:
-        return "shelves";
-    case BayKind::drawers:
-        return "drawers";
-    case BayKind::shoes:
-        return "shoes";
-    case BayKind::open:
-        return "open";
-    }
-    return {};
+    return enum_words(kind);
 }
 
 std::string_view words(Garment garment) {
-    switch (garment) {
-    case Garment::shirts:
-        return "shirts";
-    case Garment::trousers:
-        return "trousers";
-    case Garment::jackets:
-        return "jackets";
-    case Garment::dresses:
-        return "dresses";
-    case Garment::coats:
-        return "coats";
-    }
-    return {};
+    return enum_words(garment);
 }
 
 Sentence words(const Fits& fits, const Bay& bay) {

@@ -58,7 +58,7 @@ void write_box(const Part& part, Figures& line) {
 
 std::vector<LineKind> make_kinds() {
     std::vector<LineKind> kinds;
-    for (const auto& [value, name] : enum_names<EvidenceKind>())
+    for (const auto& [value, name, words] : enum_names<EvidenceKind>())
         kinds.push_back(kind_of<Observation>(
             std::string{name}, {x}, {z, error}, &Wall::observations,
             [value = value](const Observation& seen) { return seen.kind == value; },
@@ -70,7 +70,7 @@ std::vector<LineKind> make_kinds() {
                 line[z] = seen.z;
                 line[error] = seen.error;
             }));
-    for (const auto& [value, name] : enum_names<StudState>())
+    for (const auto& [value, name, words] : enum_names<StudState>())
         kinds.push_back(kind_of<Stud>(
             fmt::format("stud_{}", name), {x, error}, {}, &Wall::studs,
             [value = value](const Stud& stud) { return stud.state == value; },
@@ -121,14 +121,14 @@ std::vector<LineKind> make_kinds() {
     kinds.push_back(kind_of<Length>(
         "joist", {x}, {}, &Wall::joists, [](const auto&) { return true; }, [](const Figures& f) { return *f[x]; },
         [](const Length& at, Figures& line) { line[x] = at; }));
-    for (const auto& [value, name] : enum_names<OpeningKind>())
+    for (const auto& [value, name, words] : enum_names<OpeningKind>())
         kinds.push_back(kind_of<Opening>(
             std::string{name}, {x, z, width, height}, {}, &Wall::openings,
             [value = value](const Opening& opening) { return opening.kind == value; },
             [value = value](const Figures& f) { return Opening{value, *f[x], *f[z], *f[width], *f[height], {}}; },
             write_box<Opening>));
     for (const bool far_side : {false, true})
-        for (const auto& [value, name] : enum_names<ServiceKind>())
+        for (const auto& [value, name, words] : enum_names<ServiceKind>())
             kinds.push_back(kind_of<ServicePoint>(
                 far_side ? fmt::format("far_side_{}", name) : std::string{name}, {x, z, width}, {}, &Wall::services,
                 [value = value, far_side](const ServicePoint& service) {
@@ -142,7 +142,7 @@ std::vector<LineKind> make_kinds() {
                     line[z] = service.height;
                     line[width] = service.width;
                 }));
-    for (const auto& [value, name] : enum_names<ObstacleKind>())
+    for (const auto& [value, name, words] : enum_names<ObstacleKind>())
         kinds.push_back(kind_of<Obstacle>(
             fmt::format("obstacle_{}", name), {x, z, width, height}, {reading}, &Wall::obstacles,
             [value = value](const Obstacle& obstacle) { return obstacle.kind == value; },
@@ -153,7 +153,7 @@ std::vector<LineKind> make_kinds() {
                 write_box(obstacle, line);
                 line[reading] = obstacle.clearance;
             }));
-    for (const auto& [value, name] : enum_names<ScanResult>())
+    for (const auto& [value, name, words] : enum_names<ScanResult>())
         kinds.push_back(kind_of<ScannedArea>(
             fmt::format("scan_{}", name), {x, z, width, height}, {}, &Wall::scans,
             [value = value](const ScannedArea& area) { return area.result == value; },

@@ -1,4 +1,5 @@
 #include "core/survey/trial_hole.hpp"
+#include "core/job/field_visits.hpp"
 
 #include <algorithm>
 
@@ -172,31 +173,7 @@ private:
 } // namespace
 
 std::string_view words(DrillMet met) {
-    switch (met) {
-    case DrillMet::white_soft_dust:
-        return "white, soft dust";
-    case DrillMet::grey_sandy_dust:
-        return "grey, sandy dust";
-    case DrillMet::glazed_chips:
-        return "glazed chips";
-    case DrillMet::grey_fibrous:
-        return "grey, fibrous crumbs";
-    case DrillMet::nothing:
-        return "nothing: the drill falls in";
-    case DrillMet::wood_shavings:
-        return "wood shavings";
-    case DrillMet::metal:
-        return "metal";
-    case DrillMet::red_dust:
-        return "red dust";
-    case DrillMet::grey_hard:
-        return "grey dust, hammer needed";
-    case DrillMet::grey_very_hard:
-        return "grey dust, slow even with the hammer";
-    case DrillMet::pale_soft:
-        return "pale grit, no hammer needed";
-    }
-    return {};
+    return enum_words(met);
 }
 
 WallBuildUp build_up_of(const TrialHole& hole, const Structure& known) {
