@@ -51,6 +51,19 @@ TEST_CASE("one whose bracket nobody has rated is not known to hold", "[standings
     CHECK(said(fixings_standing(plan)) == "1 of 1 not known to hold");
 }
 
+TEST_CASE("a thing none of whose holes carries is not known to hold", "[standings]") {
+    ThingPlan thing;
+    CHECK(holds(thing) == Holds::yes); // it stands by itself
+    thing.holes.emplace_back().hold = Hold::lining;
+    CHECK(holds(thing) == Holds::unknown);
+    PlannedHole& carried = thing.holes.emplace_back();
+    carried.hold = Hold::proved_stud;
+    carried.utilisation = Utilisation{0.5};
+    CHECK(holds(thing) == Holds::yes);
+    carried.utilisation = Utilisation{1.5};
+    CHECK(holds(thing) == Holds::no);
+}
+
 TEST_CASE("one that counts on a stud nobody found does not hold", "[standings]") {
     Wall wall = stud_wall();
     for (Stud& stud : wall.studs)

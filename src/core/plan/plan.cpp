@@ -85,7 +85,10 @@ Holds holds(const ThingPlan& plan) {
                             [&](const PlannedHole& hole) { return counts(hole) && hole.utilisation.over(); });
     if (wrong)
         return Holds::no;
+    // What hangs in the lining alone may bear a light thing; by how much nobody knows.
+    const bool nothing_carries = !plan.holes.empty() && std::ranges::none_of(plan.holes, counts);
     const bool doubtful =
+        nothing_carries ||
         std::ranges::any_of(plan.checks,
                             [](const Check& check) { return check.code.bears() == Bears::on_what_is_known; }) ||
         std::ranges::any_of(plan.holes,

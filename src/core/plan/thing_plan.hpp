@@ -29,7 +29,8 @@ enum class Holds { yes, unknown, no };
 std::string_view name(Holds holds);
 
 /// No: an error that bears on it stands, or a hole that carries is used beyond what it bears. Unknown: what a hole
-/// bears is not known, or a check says that something is not. A thing without holes, checks or both holds.
+/// bears is not known, none of its holes carries, or a check says that something is not known. A thing without holes
+/// and without such checks stands by itself: yes.
 Holds holds(const ThingPlan& plan);
 
 /// Adds the holes of a part of a thing; their places are counted on from those it has.
