@@ -147,7 +147,7 @@ void search_6_m_shelf(benchmark::State& state) {
     BracketQuestion question;
     question.length = 6000_mm;
     for (int i = 0; i < 15; ++i)
-        question.studs.push_back({Length::mm(130 + 400 * i + (i * 5) % 9), 5_mm, Hold::proved_stud});
+        question.studs.push_back({Length::mm(130 + 400 * i + (i * 5) % 9), 5_mm, Substrate::proved_stud});
     question.keep_outs = {{900_mm, 1000_mm}, {3480_mm, 3560_mm}};
     question.spacing_least = 100_mm;
     question.spacing_good = 813_mm;

@@ -17,8 +17,8 @@ CabinetUnit unit(std::size_t number, UnitKind kind, Length width) {
     CabinetUnit made = usual_unit(kind, width, 720_mm, wall ? 320_mm : 560_mm);
     made.id = "unit-" + std::to_string(number);
     made.name = "Unit " + std::to_string(number);
-    made.mass_kg = 18;
-    made.loaded_kg = 55;
+    made.mass = 18_kg;
+    made.loaded_mass = 55_kg;
     return made;
 }
 

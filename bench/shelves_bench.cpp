@@ -12,7 +12,7 @@ using namespace yes_square;
 namespace {
 
 Beam long_beam(std::size_t supports) {
-    Beam beam{0.4 * static_cast<double>(supports) + 0.2, {}, 900};
+    Beam beam{0.4 * static_cast<double>(supports) + 0.2, {}, Stiffness::newton_square_metres(900)};
     for (std::size_t i = 0; i < supports; ++i)
         beam.supports.push_back(0.3 + 0.4 * static_cast<double>(i));
     return beam;
@@ -21,14 +21,15 @@ Beam long_beam(std::size_t supports) {
 void beam_of_12_supports(benchmark::State& state) {
     const Beam beam = long_beam(12);
     for (auto _ : state)
-        benchmark::DoNotOptimize(analyse(beam, {40, 360, 250}, 0.8));
+        benchmark::DoNotOptimize(analyse(beam, {40_n_per_m, 360_n_per_m, 250_n}, 0.8));
 }
 BENCHMARK(beam_of_12_supports)->Unit(benchmark::kMicrosecond);
 
 void beam_of_12_supports_with_goods_and_joints(benchmark::State& state) {
     Beam beam = long_beam(12);
     beam.joints = {4, 8};
-    const BeamLoad load{40, 360, 250, {{{0.5, 1.1, 300}, {2.0, 2.2, 500}}, {{3.1, 90}}}};
+    const BeamLoad load{
+        40_n_per_m, 360_n_per_m, 250_n, {{{0.5, 1.1, 300_n_per_m}, {2.0, 2.2, 500_n_per_m}}, {{3.1, 90_n}}}};
     for (auto _ : state)
         benchmark::DoNotOptimize(analyse(beam, load, 0.8));
 }

@@ -22,7 +22,7 @@ public:
     Job next() {
         Job job = new_job();
         for (Bracket& bracket : job.catalogue.brackets)
-            bracket.rating_n = number(300, 4000);
+            bracket.rating = Force::newtons(number(300, 4000));
         job.rooms.push_back({});
         job.rooms.back().id = job.rooms.back().name = "room";
         job.rooms.back().service_class = chance(0.2) ? ServiceClass::damp : ServiceClass::dry;
@@ -121,7 +121,7 @@ protected:
         return wall;
     }
 
-    ShelfLoad load() { return {one_of<LoadKind>(7), number(0, 90)}; }
+    ShelfLoad load() { return {one_of<LoadKind>(7), LineMass::kg_per_metre(number(0, 90))}; }
 
     void add_thing(Wall& wall, int number_of_it) {
         const std::string id = "thing-" + std::to_string(number_of_it);
@@ -152,7 +152,7 @@ protected:
         batten.top = mm(200, 2300);
         batten.breadth = mm(20, 200);
         batten.thickness = mm(10, 60);
-        batten.kg_per_m = number(0, 120);
+        batten.per_metre = LineMass::kg_per_metre(number(0, 120));
         batten.out = mm(0, 250);
         batten.wood = one_of<Species>(7);
         batten.pegs = whole(0, 12);
@@ -177,7 +177,7 @@ protected:
             shelf.tiers = chance(0.3) ? whole(2, 5) : 1;
         shelf.rise = mm(120, 500);
         if (chance(0.2))
-            shelf.goods.push_back({"Heavy thing", mm(0, 2500), {}, number(1, 60), {}});
+            shelf.goods.push_back({"Heavy thing", mm(0, 2500), {}, Mass::kg(number(1, 60)), {}});
         if (chance(0.2))
             shelf.joints = {mm(50, 3000)};
         if (auto* plate = plate_in(shelf)) {
@@ -186,7 +186,7 @@ protected:
                 if (chance(0.3))
                     hole.across = mm(0, 400);
             if (chance(0.5))
-                plate->rating_n = number(200, 6000);
+                plate->rating = Force::newtons(number(200, 6000));
         }
         if (auto* uprights = std::get_if<OnStandards>(&shelf.holding); uprights && chance(0.3))
             uprights->standard = mm(20, 1500);
@@ -200,10 +200,10 @@ protected:
         unit.width = mm(150, 1200);
         unit.height = unit.kind == UnitKind::tall ? mm(1900, 2400) : mm(300, 1000);
         unit.depth = hung ? mm(200, 450) : mm(450, 650);
-        unit.mass_kg = chance(0.8) ? number(4, 60) : 0;
-        unit.doors_kg = chance(0.5) ? number(0, 8) : 0;
+        unit.mass = chance(0.8) ? Mass::kg(number(4, 60)) : Mass{};
+        unit.doors_mass = chance(0.5) ? Mass::kg(number(0, 8)) : Mass{};
         if (chance(0.6))
-            unit.loaded_kg = number(10, 200);
+            unit.loaded_mass = Mass::kg(number(10, 200));
         unit.hinge = one_of<DoorHinge>(5);
         if (chance(0.85)) {
             unit.rails = {{mm(20, 80), 80_mm, mm(8, 25)}};
@@ -230,7 +230,7 @@ protected:
             if (run.level == RunLevel::wall)
                 run.units.back().hanging = hanging;
             if (chance(0.5))
-                run.units.back().hook_rating_n = number(200, 1500);
+                run.units.back().hook_rating = Force::newtons(number(200, 1500));
         }
         wall.runs.push_back(std::move(run));
     }
@@ -242,19 +242,19 @@ protected:
         piece.width = mm(300, 1600);
         piece.height = mm(400, 2300);
         piece.depth = mm(200, 700);
-        piece.mass_kg = number(5, 120);
+        piece.mass = Mass::kg(number(5, 120));
         piece.children = chance(0.5);
         const int drawers = whole(0, 4);
         for (int i = 0; i < drawers; ++i)
             piece.drawers.push_back(
-                {piece.height * (i + 1) / (drawers + 1), mm(200, 450), mm(100, 250), number(1, 8), {}, {}});
+                {piece.height * (i + 1) / (drawers + 1), mm(200, 450), mm(100, 250), Mass::kg(number(1, 8)), {}, {}});
         piece.restraint.kind = one_of<RestraintKind>(5);
         piece.restraint.number = whole(1, 3);
         piece.restraint.down = mm(10, 300);
         piece.restraint.through = mm(4, 30);
         piece.restraint.wood = one_of<Species>(7);
         if (chance(0.5))
-            piece.restraint.rating_n = number(50, 1500);
+            piece.restraint.rating = Force::newtons(number(50, 1500));
         if (chance(0.3)) {
             piece.restraint.gauge = one_of<ScrewGauge>(3);
             piece.restraint.screw_length = mm(20, 110);

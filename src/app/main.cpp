@@ -212,6 +212,41 @@ public:
     }
 };
 
+/// The window, or what is asked for in front of it, as a picture. @return the exit code
+int take_picture(const Arguments& arguments, Job job) {
+    MainWindow window;
+    window.bench().start(std::move(job));
+    if (const QString problem = set_up(window, arguments); !problem.isEmpty())
+        return fail(problem);
+    window.show();
+    // Layouts settle over a few rounds of events.
+    for (int round = 0; round < 4; ++round)
+        QApplication::processEvents();
+    QWidget* shown = &window;
+    std::unique_ptr<PracticeDialog> practice;
+    if (!arguments.practice.isEmpty()) {
+        practice = std::make_unique<PracticeDialog>(
+            arguments.practice.toULongLong(), window.bench().job().unit,
+            theme(arguments.theme == QStringLiteral("dark") ? ThemeName::dark : ThemeName::light));
+        practice->follow_advice(12);
+        shown = practice.get();
+        shown->show();
+        QApplication::processEvents();
+    }
+    std::unique_ptr<WallSide> at_wall;
+    if (arguments.wall_side) {
+        at_wall.reset(window.wall_side());
+        at_wall->setAttribute(Qt::WA_DeleteOnClose, false);
+        shown = at_wall.get();
+        shown->show();
+        QApplication::processEvents();
+    }
+    if (!shown->grab().save(arguments.screenshot, "PNG"))
+        return fail(QStringLiteral("%1 cannot be written").arg(arguments.screenshot));
+    QTextStream{stdout} << arguments.screenshot << "\n";
+    return 0;
+}
+
 } // namespace
 
 int main(int argc, char** argv) {
@@ -264,37 +299,5 @@ int main(int argc, char** argv) {
         if (const int failed =
                 write_sheets(*job, arguments.sheets, QFileInfo{arguments.jobs.front()}.completeBaseName()))
             return failed;
-    if (!arguments.screenshot.isEmpty()) {
-        MainWindow window;
-        window.bench().start(std::move(*job));
-        if (const QString problem = set_up(window, arguments); !problem.isEmpty())
-            return fail(problem);
-        window.show();
-        // Layouts settle over a few rounds of events.
-        for (int round = 0; round < 4; ++round)
-            QApplication::processEvents();
-        QWidget* shown = &window;
-        std::unique_ptr<PracticeDialog> practice;
-        if (!arguments.practice.isEmpty()) {
-            practice = std::make_unique<PracticeDialog>(
-                arguments.practice.toULongLong(), window.bench().job().unit,
-                theme(arguments.theme == QStringLiteral("dark") ? ThemeName::dark : ThemeName::light));
-            practice->follow_advice(12);
-            shown = practice.get();
-            shown->show();
-            QApplication::processEvents();
-        }
-        std::unique_ptr<WallSide> at_wall;
-        if (arguments.wall_side) {
-            at_wall.reset(window.wall_side());
-            at_wall->setAttribute(Qt::WA_DeleteOnClose, false);
-            shown = at_wall.get();
-            shown->show();
-            QApplication::processEvents();
-        }
-        if (!shown->grab().save(arguments.screenshot, "PNG"))
-            return fail(QStringLiteral("%1 cannot be written").arg(arguments.screenshot));
-        QTextStream{stdout} << arguments.screenshot << "\n";
-    }
-    return 0;
+    return arguments.screenshot.isEmpty() ? 0 : take_picture(arguments, std::move(*job));
 }

@@ -342,12 +342,12 @@ TEST_CASE("a light along a run says its lead, and one too thin is cured", "[day]
     CHECK(driven.find<QLabel>("light-words")->text().contains(QStringLiteral("One driver")));
     driven.find<QComboBox>("light-conductor")->setCurrentIndex(1);
     emit driven.find<QComboBox>("light-conductor")->activated(1);
-    driven.type("light-watts", "60");
+    driven.type("light-watts_per_m", "60");
     const auto& feed = driven.bench().plan().walls[7]->feeds.front();
     CHECK_FALSE(feed.checks.empty());
     driven.find<QComboBox>("light-conductor")->setCurrentIndex(0);
     emit driven.find<QComboBox>("light-conductor")->activated(0);
-    driven.type("light-watts", "9.6");
+    driven.type("light-watts_per_m", "9.6");
     CHECK(driven.bench().plan().walls[7]->feeds.front().checks.empty());
     press(driven, "remove-light");
     CHECK(driven.job().walls[7].feeds.empty());

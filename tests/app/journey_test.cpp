@@ -26,7 +26,7 @@ TEST_CASE("a whole job from survey to record in the real window", "[journey]") {
         for (const int x : {400, 800, 1200, 1600, 2000})
             wall.studs.push_back({Length::mm(x), StudState::proved, Length::micrometres(600), {}});
         for (Bracket& bracket : job.catalogue.brackets)
-            bracket.rating_n = 2000;
+            bracket.rating = 2000_n;
         job.fitter = "R. Field";
     });
     REQUIRE(driven.job().walls.size() == 1);

@@ -137,8 +137,8 @@ TEST_CASE("a run is built, reordered, widened and slid by keyboard alone", "[app
     CHECK(kitchen.run().units[0].width == 500_mm);
     QTest::keyClick(&board, Qt::Key_Right, Qt::ShiftModifier); // ten steps
     CHECK(kitchen.plan().layout.left() == 10_mm);
-    kitchen.type("unit-loaded", "75");
-    CHECK(kitchen.run().units[0].loaded_kg == 75.0);
+    kitchen.type("unit-loaded_kg", "75");
+    CHECK(kitchen.run().units[0].loaded_mass == 75_kg);
     QTest::keyClick(&kitchen.window, Qt::Key_Delete, Qt::ControlModifier);
     CHECK(kitchen.run().units.size() == 1);
     QTest::keyClick(&kitchen.window, Qt::Key_Z, Qt::ControlModifier);
@@ -195,14 +195,14 @@ TEST_CASE("a unit's box, its appliance and what its run lies between are set in 
     CHECK(std::ranges::find(kitchen.plan().checks, checks::unit_top_only, &Check::code) != kitchen.plan().checks.end());
     choose("unit-rails", "top and bottom");
     CHECK(kitchen.run().units.front().rails.size() == 2);
-    kitchen.type("unit-rail-thickness", "12");
+    kitchen.type("rail-thickness", "12");
     CHECK(kitchen.run().units.front().rails[1].thickness == 12_mm);
     choose("unit-appliance", "microwave under it");
     kitchen.type("appliance-height", "500");
     CHECK(kitchen.bench().room_plan()->lines.height_of(line_id::wall_bottom) == 1400_mm); // the worktop's 900 and 500
     choose("unit-hanging", "hook brackets");
-    kitchen.type("unit-hook", "65");
-    CHECK(*kitchen.run().units.front().hook_rating_n == Approx(65 * standard_gravity));
+    kitchen.type("unit-hook_rating_n", "65");
+    CHECK(*kitchen.run().units.front().hook_rating == Approx(65 * standard_gravity));
     choose("run-end", "a place");
     kitchen.type("run-end-place", "2000");
     CHECK(kitchen.plan().layout.to == 2000_mm);
@@ -268,7 +268,7 @@ TEST_CASE("a list of units is taken in; a bad one is refused by line and column"
     CHECK(runs.take_in_list(write("code;kind;w;h;d;mass;qty\nW55;wall;550;720;320;19,5;2\nB90;base;90 cm;720;560;;1\n"))
               .isEmpty());
     REQUIRE(kitchen.job().catalogue.units.size() == 2);
-    CHECK(kitchen.job().catalogue.units[0].unit.mass_kg == 19.5);
+    CHECK(kitchen.job().catalogue.units[0].unit.mass == 19.5_kg);
     CHECK(kitchen.job().catalogue.units[1].unit.width == 900_mm);
     kitchen.carry("W55", 300_mm, 1800_mm);
     CHECK(kitchen.run().units.front().code == "W55");

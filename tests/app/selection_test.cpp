@@ -53,7 +53,7 @@ Job mixed_job() {
     piece.width = 800_mm;
     piece.height = 900_mm;
     piece.depth = 400_mm;
-    piece.mass_kg = 30;
+    piece.mass = 30_kg;
     second.pieces = {piece};
     job.walls = {wall, second};
     return job;
@@ -81,7 +81,7 @@ TEST_CASE("an id selects what has it, of whatever kind and on whatever wall", "[
     bench.select("piece");
     CHECK(bench.wall()->id == "two");
     CHECK(bench.selected<Piece>());
-    CHECK(bench.told()->name == bench.selected_plan<Piece>()->name);
+    CHECK(bench.thing_plan()->name == bench.selected_plan<Piece>()->name);
     bench.select("nobody has this");
     CHECK(bench.selected<Piece>());
 }

@@ -115,13 +115,13 @@ TEST_CASE("a hidden bracket's holes are typed one after another", "[app][kinds]"
     driven.add(shelf_preset("hidden_bracket"));
     driven.type("hidden_bracket-offset", "240");
     driven.type("plate-width", "500");
-    driven.type("plate-rating", "15");
+    driven.type("plate-rating_n", "15");
     const std::size_t before = std::get<OnHiddenBracket>(driven.shelf().holding).plate.holes.size();
     driven.type("hole-across", "30");
     driven.type("hole-down", "8");
     const auto& how = std::get<OnHiddenBracket>(driven.shelf().holding);
     CHECK(how.offset == 240_mm);
-    CHECK(how.plate.rating_n == Approx(15 * 9.80665));
+    CHECK(how.plate.rating == Approx(15 * 9.80665));
     REQUIRE(how.plate.holes.size() == before + 1);
     CHECK(how.plate.holes.back().across == 30_mm);
     CHECK(driven.plan().holes.size() == before + 1);
@@ -145,16 +145,16 @@ TEST_CASE("rods, keyholes, cleats, rails, poles and fixtures take their figures"
     driven.add(shelf_preset("hook_rail"));
     driven.type("hook_rail-hooks", "8");
     driven.type("hook_rail-kg_per_hook", "3");
-    CHECK(driven.plan().goods_n_per_m == Approx(24 * 9.80665));
+    CHECK(driven.plan().goods_load == Approx(24 * 9.80665));
     driven.add(shelf_preset("pole"));
     driven.choose("pole-stuff", 1);
     driven.type("pole-wall", "1.5");
     CHECK(std::get<Pole>(driven.shelf().holding).stuff == PoleStuff::steel);
     driven.add(shelf_preset("fixture"));
     driven.type("fixture-mass_kg", "32");
-    CHECK(driven.plan().mass_kg == 32);
+    CHECK(driven.plan().mass == 32_kg);
     driven.add(shelf_preset("desk"));
-    CHECK(driven.plan().brackets.front().reaction.greatest > 1000);
+    CHECK(driven.plan().brackets.front().reaction.greatest > 1000_n);
     driven.choose("brackets-leg_up", 1);
     CHECK(std::get<OnBrackets>(driven.shelf().holding).leg_up);
 }
@@ -172,7 +172,7 @@ TEST_CASE("joints and heavy things are put on a shelf and taken off", "[app][kin
     CHECK(driven.find<QLineEdit>("goods-kg")->property("refused").toBool());
     driven.type("goods-kg", "9.5");
     REQUIRE(driven.shelf().goods.size() == 1);
-    CHECK(driven.shelf().goods[0].kg == 9.5);
+    CHECK(driven.shelf().goods[0].mass == 9.5_kg);
     CHECK(driven.shelf().goods[0].to == driven.shelf().goods[0].from);
     auto* list = driven.find<QListWidget>("goods-list");
     list->setCurrentRow(0);
@@ -189,7 +189,7 @@ TEST_CASE("how much will it hold is answered, and made more at a click", "[app][
     CHECK(driven.find<QLabel>("greatest-load")->text().contains("packet"));
     driven.bench().edit("Packet", [](Job& job) {
         for (Bracket& bracket : job.catalogue.brackets)
-            bracket.rating_n = 5000;
+            bracket.rating = 5000_n;
     });
     QTest::qWait(1);
     const QString before = driven.find<QLabel>("greatest-load")->text();
@@ -197,14 +197,14 @@ TEST_CASE("how much will it hold is answered, and made more at a click", "[app][
     CHECK(driven.find<QLabel>("governs")->text().contains("limited by"));
     CHECK(driven.find<QTableWidget>("limits-table")->rowCount() == 4);
     CHECK(driven.find<QLabel>("capacity-caution")->text().contains("from memory"));
-    const double held = driven.bench().shelf_study()->capacity.kg_per_m;
+    const LineMass held = driven.bench().shelf_study()->capacity.per_metre;
     QPushButton* first = nullptr;
     for (QPushButton* button : driven.find<QTabWidget>("fixings-tabs")->currentWidget()->findChildren<QPushButton*>())
         if (button->property("role") == "cure" && !first)
             first = button;
     REQUIRE(first);
     QTest::mouseClick(first, Qt::LeftButton);
-    CHECK(driven.bench().shelf_study()->capacity.kg_per_m > held);
+    CHECK(driven.bench().shelf_study()->capacity.per_metre > held);
     QTest::qWait(1);
     CHECK(driven.find<QLabel>("greatest-load")->text() != before);
 }
@@ -242,7 +242,7 @@ TEST_CASE("fixings are ranked with reasons, and the packet of the fitter's own c
     CHECK(dialog.findChild<QLineEdit*>("anchor-lengths")->property("refused").toBool());
     enter("anchor-lengths", "70; 90");
     CHECK(plugs.back().name == "Long plug of the yellow box");
-    CHECK(plugs.back().tension_n == 6000);
+    CHECK(plugs.back().tension == 6000_n);
     CHECK(plugs.back().screw_lengths == std::vector{70_mm, 90_mm});
 
     QString problem;

@@ -94,14 +94,15 @@ TEST_CASE("a stud that is not there is told with two keys, and the plan changes"
     at.finish_pass();
     REQUIRE(at.mode->mark());
     // Go to a hole in a proved stud of the long shelf.
-    while (at.mode->mark() && (at.mode->mark()->item != "shelf-1" || at.mode->mark()->hold != Hold::proved_stud))
+    while (at.mode->mark() &&
+           (at.mode->mark()->item != "shelf-1" || at.mode->mark()->substrate != Substrate::proved_stud))
         at.key(Qt::Key_Space);
     REQUIRE(at.mode->mark());
     const Length x = at.mode->mark()->x;
     const auto stands = [&](Length place) {
         const auto& brackets = at.driven.bench().plan().walls.front()->shelves.front().brackets;
         return std::ranges::any_of(brackets, [&](const BracketPlan& bracket) {
-            return bracket.x == place && bracket.hold == Hold::proved_stud;
+            return bracket.x == place && bracket.substrate == Substrate::proved_stud;
         });
     };
     REQUIRE(stands(x));

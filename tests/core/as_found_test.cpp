@@ -11,7 +11,7 @@ using namespace yes_square;
 
 namespace {
 
-const Told told{"2026-03-05T09:10:00Z", "R. Field"};
+const Stamp stamp{"2026-03-05T09:10:00Z", "R. Field"};
 
 Job shelf_job() {
     Job job = kitchen_with({});
@@ -96,13 +96,13 @@ TEST_CASE("a stud that was not there changes the plan, holes that are made stay"
     // The first bracket's holes are drilled; at the second there is no wood.
     for (const WallMark& mark : marks)
         if (mark.x == first)
-            record_hole(job, plan, "wall-1", mark, told);
-    record_could_not(job, "wall-1", *missed, "key", CouldNot::no_stud, told);
+            record_hole(job, plan, "wall-1", mark, stamp);
+    record_could_not(job, "wall-1", *missed, "key", CouldNot::no_stud, stamp);
     plan = reckon(job);
     CHECK(stands_at(plan, first));
     CHECK_FALSE(stands_at(plan, last));
     for (const BracketPlan& bracket : plan.walls.front()->shelves.front().brackets)
-        CHECK(bracket.hold == Hold::proved_stud);
+        CHECK(bracket.substrate == Substrate::proved_stud);
     CHECK(plan.walls.front()->checks.empty()); // every hole that was made is still wanted
     REQUIRE(find_tick(job, "key"));
     CHECK(find_tick(job, "key")->because == "no stud there");
@@ -129,11 +129,11 @@ TEST_CASE("brackets stay where their holes are, whatever else is learned", "[as-
                 kept.push_back(x);
         for (const WallMark& mark : holes(plan))
             if (std::ranges::find(kept, mark.x) != kept.end())
-                record_hole(job, plan, "wall-1", mark, told);
+                record_hole(job, plan, "wall-1", mark, stamp);
         for (const WallMark& mark : holes(plan))
             if (std::ranges::find(kept, mark.x) == kept.end() && *rc::gen::arbitrary<bool>())
                 record_could_not(job, "wall-1", mark, mark.key(),
-                                 *rc::gen::arbitrary<bool>() ? CouldNot::no_stud : CouldNot::service_found, told);
+                                 *rc::gen::arbitrary<bool>() ? CouldNot::no_stud : CouldNot::service_found, stamp);
         job.walls.front().shelves.front().school = static_cast<School>(*rc::gen::inRange(0, 3));
         plan = reckon(job);
         for (const Length x : kept)
@@ -153,7 +153,7 @@ TEST_CASE("a run stays where its first hole is, and its screws where they were d
     REQUIRE_FALSE(marks.empty());
     WallMark off = marks.front();
     off.x += 3_mm; // driven a little beside the stud's middle, still well in it
-    record_hole(job, plan, "wall-1", off, told);
+    record_hole(job, plan, "wall-1", off, stamp);
     CHECK(job.walls.front().runs.front().slack == Slack::by_hand);
     job.walls.front().runs.front().end.place = 1300_mm; // what would have moved it
     plan = reckon(job);
@@ -166,7 +166,7 @@ TEST_CASE("a run stays where its first hole is, and its screws where they were d
 TEST_CASE("a hole that nothing uses any more is said, and can be forgotten", "[as-found]") {
     Job job = shelf_job();
     Plan plan = reckon(job);
-    record_hole(job, plan, "wall-1", holes(plan).front(), told);
+    record_hole(job, plan, "wall-1", holes(plan).front(), stamp);
     job.walls.front().shelves.front().height = 1200_mm;
     plan = reckon(job);
     REQUIRE(plan.walls.front()->checks.size() == 1);
@@ -178,11 +178,11 @@ TEST_CASE("a hole that nothing uses any more is said, and can be forgotten", "[a
 
 TEST_CASE("ticks are begun, done, given up and taken back", "[as-found]") {
     Job job;
-    tick(job, "a/hang/1", TickState::begun, told);
+    tick(job, "a/hang/1", TickState::begun, stamp);
     CHECK_FALSE(is_done(job, "a/hang/1"));
     tick(job, "a/hang/1", TickState::done, {"2026-03-05T09:20:00Z", "R. Field"});
     REQUIRE(job.ticks.size() == 1);
-    CHECK(job.ticks.front().begun == told.at);
+    CHECK(job.ticks.front().begun == stamp.at);
     CHECK(job.ticks.front().at == "2026-03-05T09:20:00Z");
     CHECK(is_done(job, "a/hang/1"));
     untick(job, "a/hang/1");
@@ -193,7 +193,7 @@ TEST_CASE("where a service answered nothing is drilled any more", "[as-found]") 
     Job job = shelf_job();
     Plan plan = reckon(job);
     const WallMark mark = holes(plan).front();
-    record_could_not(job, "wall-1", mark, "key", CouldNot::service_found, told);
+    record_could_not(job, "wall-1", mark, "key", CouldNot::service_found, stamp);
     plan = reckon(job);
     for (const WallMark& each : holes(plan))
         CHECK((each.x <= mark.x - 50_mm || each.x >= mark.x + 50_mm));
@@ -204,22 +204,22 @@ TEST_CASE("once work has begun, what is changed of the plan is logged", "[as-fou
     const Plan plan = reckon(job);
     Job moved = job;
     moved.walls.front().shelves.front().height = 1400_mm;
-    log_change(job, moved, "Move shelf", told);
+    log_change(job, moved, "Move shelf", stamp);
     CHECK(moved.log.empty()); // nothing is in the wall yet
-    record_hole(job, plan, "wall-1", holes(plan).front(), told);
+    record_hole(job, plan, "wall-1", holes(plan).front(), stamp);
     moved = job;
     moved.walls.front().shelves.front().height = 1400_mm;
-    log_change(job, moved, "Move shelf", told);
+    log_change(job, moved, "Move shelf", stamp);
     REQUIRE(moved.log.size() == 1);
     CHECK(moved.log.front().kind == LogKind::change);
     CHECK(moved.log.front().words == "Move shelf");
     CHECK(moved.log.front().by == "R. Field");
     Job ticked = job;
-    tick(ticked, "shelf/mark/1", TickState::done, told);
-    log_change(job, ticked, "Tick", told);
+    tick(ticked, "shelf/mark/1", TickState::done, stamp);
+    log_change(job, ticked, "Tick", stamp);
     CHECK(ticked.log.empty());
     Job told_already = job;
-    record_could_not(told_already, "wall-1", holes(plan).back(), "key", CouldNot::no_stud, told);
-    log_change(job, told_already, "Could not", told);
+    record_could_not(told_already, "wall-1", holes(plan).back(), "key", CouldNot::no_stud, stamp);
+    log_change(job, told_already, "Could not", stamp);
     CHECK(told_already.log.size() == 1);
 }

@@ -60,7 +60,7 @@ TEST_CASE("a batten on two studs: each screw bears half, and the pegs' reach pul
           "[battens]") {
     Job job = batten_job();
     Batten& batten = kept<Batten>(job.walls.front()).front();
-    batten.kg_per_m = 20;
+    batten.per_metre = 20_kg_m;
     batten.wood = Species::spruce_pine_fir; // G 0.42
     const BattenPlan plan = plan_of(job);
     REQUIRE(plan.holes.size() == 2);
@@ -72,14 +72,14 @@ TEST_CASE("a batten on two studs: each screw bears half, and the pegs' reach pul
     // Moments about the other screw, overhangs 100 mm at each end, span 600: goods on the left 700 mm, own on all 800.
     const double goods = 196.133 * 0.7 * 0.35 / 0.6;
     const double own = 7.826 * 0.8 / 2;
-    CHECK(plan.holes[0].demands.front().down_n == Approx(goods + own).epsilon(1e-3));
+    CHECK(plan.holes[0].demands.front().down == Approx(goods + own).epsilon(1e-3));
     // 60 mm off the wall, over half of 95 mm less 5 mm.
-    CHECK(plan.holes[0].demands.front().tension_n == Approx((goods + own) * 60 / 42.5).epsilon(1e-3));
+    CHECK(plan.holes[0].demands.front().tension == Approx((goods + own) * 60 / 42.5).epsilon(1e-3));
     // Within reach of a hand it bears somebody hanging on it too.
     REQUIRE(plan.holes[0].demands.size() == 2);
-    CHECK(plan.holes[0].demands.back().down_n >= goods + own + job.rules.accidental_n);
+    CHECK(plan.holes[0].demands.back().down >= Force::newtons(goods + own) + job.rules.accidental);
     batten.out = 20_mm;
-    batten.kg_per_m = 10;
+    batten.per_metre = 10_kg_m;
     CHECK(plan_of(job).utilisation < plan.utilisation);
 }
 
@@ -90,7 +90,7 @@ TEST_CASE("more on a batten, or further out, uses its screws more; a broader one
         return plan_of(job).utilisation;
     };
     const Utilisation usual = used([](Batten&) {});
-    CHECK(used([](Batten& batten) { batten.kg_per_m = 40; }) > usual);
+    CHECK(used([](Batten& batten) { batten.per_metre = 40_kg_m; }) > usual);
     CHECK(used([](Batten& batten) { batten.out = 120_mm; }) > usual);
     CHECK(used([](Batten& batten) { batten.breadth = 140_mm; }) < usual);
     CHECK(used([](Batten& batten) { batten.use = BattenUse::ledger; }) < usual);
@@ -103,8 +103,7 @@ TEST_CASE("below the height at which people lean a batten bears somebody hanging
     kept<Batten>(job.walls.front()).front().top = 1200_mm;
     const BattenPlan plan = plan_of(job);
     REQUIRE(plan.holes.front().demands.size() == 2);
-    CHECK(plan.holes.front().demands.back().down_n >=
-          plan.holes.front().demands.front().down_n + job.rules.accidental_n);
+    CHECK(plan.holes.front().demands.back().down >= plan.holes.front().demands.front().down + job.rules.accidental);
 }
 
 TEST_CASE("a batten with no stud, one stud, studs only assumed or nothing to hold it is never fine", "[battens]") {
@@ -122,7 +121,7 @@ TEST_CASE("a batten with no stud, one stud, studs only assumed or nothing to hol
     bare.catalogue.wood_screws.clear();
     CHECK(has(plan_of(bare), checks::no_fixing, Severity::error));
     Job heavy = batten_job();
-    kept<Batten>(heavy.walls.front()).front().kg_per_m = 900;
+    kept<Batten>(heavy.walls.front()).front().per_metre = 900_kg_m;
     CHECK(has(plan_of(heavy), checks::fixing_overloaded, Severity::error));
     Job service = batten_job();
     service.walls.front().services.push_back({ServiceKind::socket, 600_mm, 300_mm});

@@ -23,10 +23,10 @@ BracketQuestion question(Length length, std::vector<StudUnder> studs) {
     return q;
 }
 
-std::vector<StudUnder> studs_at(std::initializer_list<int> inches, Hold hold = Hold::proved_stud) {
+std::vector<StudUnder> studs_at(std::initializer_list<int> inches, Substrate substrate = Substrate::proved_stud) {
     std::vector<StudUnder> studs;
     for (const int at : inches)
-        studs.push_back({Length::inches(at), {}, hold});
+        studs.push_back({Length::inches(at), {}, substrate});
     return studs;
 }
 
@@ -118,8 +118,8 @@ TEST_CASE("studs first takes every bracket to a stud, as few as the spacing allo
 
 TEST_CASE("a proved stud is taken before an assumed one", "[shelves]") {
     auto studs = studs_at({6, 38});
-    studs.push_back({5_in, {}, Hold::assumed_stud});
-    studs.push_back({37_in, {}, Hold::assumed_stud});
+    studs.push_back({5_in, {}, Substrate::assumed_stud});
+    studs.push_back({37_in, {}, Substrate::assumed_stud});
     const auto layouts = best_layouts(question(44_in, studs), School::studs_first);
     REQUIRE_FALSE(layouts.empty());
     CHECK(layouts.front().places == std::vector<Length>{6_in, 38_in});
@@ -136,8 +136,8 @@ TEST_CASE("mirrored: the stud found on one side sets the inset on both", "[shelv
 
 TEST_CASE("even spacing shifts its inset to catch a stud", "[shelves]") {
     // Two brackets in from the ends by 1 1/2 in meet both studs; at the usual 2 in they would meet none.
-    BracketQuestion q = question(35_in, {{Length::inches(1, {1, 2}), 2_mm, Hold::proved_stud},
-                                         {Length::inches(33, {1, 2}), 2_mm, Hold::proved_stud}});
+    BracketQuestion q = question(35_in, {{Length::inches(1, {1, 2}), 2_mm, Substrate::proved_stud},
+                                         {Length::inches(33, {1, 2}), 2_mm, Substrate::proved_stud}});
     const auto layouts = best_layouts(q, School::even);
     REQUIRE_FALSE(layouts.empty());
     CHECK(layouts.front().merits.on_lining == 0);
@@ -166,7 +166,7 @@ TEST_CASE("the search finds what trying everything finds: brackets on studs and 
         q.spacing_two = 520_mm;
         q.spacing_more = 580_mm;
         std::uniform_int_distribution<int> at{30, static_cast<int>(q.length.in_mm()) - 30};
-        const Hold holds[]{Hold::proved_stud, Hold::indicated_stud, Hold::assumed_stud};
+        const Substrate holds[]{Substrate::proved_stud, Substrate::indicated_stud, Substrate::assumed_stud};
         for (int i = 0; i < 5; ++i)
             q.studs.push_back({Length::mm(at(random)), {}, holds[random() % 3]});
         if (round % 2) {
@@ -209,7 +209,7 @@ TEST_CASE("the search is as good as every place on a 20 mm grid", "[shelves][exa
         q.spacing_more = 440_mm;
         q.solid_wall = round % 4 == 3;
         std::uniform_int_distribution<int> at{1, static_cast<int>(q.length.in_mm() / 20) - 1};
-        const Hold holds[]{Hold::proved_stud, Hold::proved_stud, Hold::assumed_stud};
+        const Substrate holds[]{Substrate::proved_stud, Substrate::proved_stud, Substrate::assumed_stud};
         for (int i = 0; i < 3 && !q.solid_wall; ++i)
             q.studs.push_back({20_mm * at(random), {}, holds[random() % 3]});
         if (round % 3 == 0) {

@@ -167,7 +167,7 @@ TEST_CASE("thin rods that let a deep shelf's front sink", "[checks][shelves]") {
         shelf.length = 900_mm;
         shelf.depth = 300_mm;
         shelf.thickness = 40_mm;
-        shelf.load = {LoadKind::own, 30};
+        shelf.load = {LoadKind::own, 30_kg_m};
         std::get<OnHiddenRods>(shelf.holding).diameter = diameter;
         std::get<OnHiddenRods>(shelf.holding).in_shelf = 250_mm;
         return raised(job_with(wall, shelf), checks::rod_sinks);

@@ -43,7 +43,7 @@ TEST_CASE("everything that takes room on a wall is known to everything else", "[
     system.panel_height = 900_mm;
     wall.systems = {system};
     const Plan plan = reckon(job);
-    const std::vector<WallThing> things = things_on(wall, plan.walls.front()->runs);
+    const std::vector<WallThing> things = things_on(*plan.walls.front());
     std::vector<std::string> ids;
     for (const WallThing& thing : things)
         ids.push_back(thing.id);
@@ -110,11 +110,11 @@ TEST_CASE("a change of furniture keeps the wall's survey and the other walls' pl
     job.walls.push_back(other);
     Reckoner reckoner;
     const std::shared_ptr<const WallPlan> before = reckoner.reckon(job).walls[1];
-    job.walls[0].pieces[0].mass_kg += 10;
+    job.walls[0].pieces[0].mass += 10_kg;
     const Plan& after = reckoner.reckon(job);
     CHECK(after.walls[1] == before);
-    CHECK(after.walls[0]->pieces[0].cases.front().balance.righting_nm >
-          reckon(piece_job(dresser())).walls[0]->pieces[0].cases.front().balance.righting_nm);
+    CHECK(after.walls[0]->pieces[0].cases.front().balance.righting >
+          reckon(piece_job(dresser())).walls[0]->pieces[0].cases.front().balance.righting);
 }
 
 TEST_CASE("whatever the next wall holds in the corner is met there: every tier, and what hangs already", "[clashes]") {

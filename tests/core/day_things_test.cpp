@@ -17,7 +17,7 @@ namespace {
 std::size_t carried(const WallPlan& plan) {
     std::size_t number = 0;
     for (const WallMark& mark : marks_of(plan))
-        number += mark.kind == MarkKind::hole && mark.fixing && carries(mark.hold);
+        number += mark.kind == MarkKind::hole && mark.fixing && carries(mark.substrate);
     return number;
 }
 

@@ -214,7 +214,7 @@ TEST_CASE("what no file could keep is found without one, and named as the reader
     spoil([](Job& each) { each.walls[0].services.push_back({ServiceKind::pipe, 1_mm, 1_mm, -1_mm, false, {}}); });
     spoil([](Job& each) {
         each.rules.sag_limit = {};
-        each.rules.accidental_n = -1;
+        each.rules.accidental = Force::newtons(-1);
     });
     spoil([](Job& each) { each.walls[0].shelves[0].name = "a\x01"; });
     spoil([](Job& each) { each.rooms[0].name = std::string(201, 'x'); });

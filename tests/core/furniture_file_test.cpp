@@ -37,8 +37,8 @@ Job furnished_job() {
     chest.restraint.kind = RestraintKind::straps;
     chest.restraint.gauge = ScrewGauge::number_10;
     chest.restraint.screw_length = 3_in;
-    chest.restraint.rating_n = 700;
-    chest.drawers.front().load_kg = 5;
+    chest.restraint.rating = 700_n;
+    chest.drawers.front().load = 5_kg;
     WallBox box = new_box(wall);
     box.id = box.name = "box";
     box.left = 2500_mm;
@@ -179,7 +179,7 @@ TEST_CASE("plan as JSON and as text name furniture, verdicts and the inventory",
     CHECK(wall["systems"][0]["bays"].size() == 3);
     CHECK(wall["systems"][0]["parts"].size() == plan.walls[0]->systems[0].parts.size());
     CHECK(wall["pieces"][0]["cases"].size() == 6);
-    CHECK(wall["pieces"][0]["needs_n"].get<double>() == Approx(plan.walls[0]->pieces[0].needs_n));
+    CHECK(wall["pieces"][0]["needs_n"].get<double>() == approx(plan.walls[0]->pieces[0].needs));
     CHECK(wall["boxes"][0]["parts"].size() == plan.walls[0]->boxes[0].pieces.size());
     CHECK(wall["hung"][0].contains("verdict"));
     CHECK(document["inventory"].size() == 1); // what hangs does not tip

@@ -28,7 +28,7 @@ HungCabinet any_hung() {
     hung.unit.height = mm(1, 1200);
     hung.unit.depth = mm(1, 700);
     hung.unit.back = mm(0, 20);
-    hung.unit.loaded_kg = *rc::gen::inRange(1, 150);
+    hung.unit.loaded_mass = Mass::kg(*rc::gen::inRange(1, 150));
     tick_rail(hung, true, *rc::gen::arbitrary<bool>());
     tick_rail(hung, false, *rc::gen::arbitrary<bool>());
     hung.top_screws = *rc::gen::inRange(0, 7);
@@ -82,14 +82,14 @@ TEST_CASE("a heavier load or a longer bay never uses a cleat less", "[storage][p
         system.left = 100_mm;
         system.width = mm(500, 1000);
         system.bays.front().load.kind = LoadKind::own;
-        system.bays.front().load.own_kg_per_m = *rc::gen::inRange(1, 40);
+        system.bays.front().load.own = LineMass::kg_per_metre(*rc::gen::inRange(1, 40));
         const SystemPlan light = system_plan(system_job(system));
-        system.bays.front().load.own_kg_per_m += *rc::gen::inRange(1, 40);
+        system.bays.front().load.own += LineMass::kg_per_metre(*rc::gen::inRange(1, 40));
         const SystemPlan heavy = system_plan(system_job(system));
         RC_ASSERT(heavy.bays[0].shelves[0].sag.long_term >= light.bays[0].shelves[0].sag.long_term);
         for (std::size_t i = 0; i < light.bays[0].cleats.size(); ++i)
             for (std::size_t k = 0; k < light.bays[0].cleats[i].demands.size(); ++k)
-                RC_ASSERT(heavy.bays[0].cleats[i].demands[k].shear_n() >= light.bays[0].cleats[i].demands[k].shear_n());
+                RC_ASSERT(heavy.bays[0].cleats[i].demands[k].shear() >= light.bays[0].cleats[i].demands[k].shear());
     });
 }
 
@@ -157,10 +157,10 @@ TEST_CASE("a cabinet is never sound on nothing", "[audit][property]") {
         // Its weight on all its screws together, each with no more than its greatest shear.
         const auto screws = static_cast<double>(hung.top_screws + hung.bottom_screws);
         const DrivenThrough rail{hung.unit.rails.empty() ? hung.unit.back : hung.unit.rails.front().thickness,
-                                 wood_bearing_psi(0.36)};
-        const auto one = weigh_given(*hung.gauge, hung.screw_length, stud_wall(), rail, {{0, 1, duration_stored}});
+                                 wood_bearing(0.36)};
+        const auto one = weigh_given(*hung.gauge, hung.screw_length, stud_wall(), rail, {{0_n, 1_n, duration_stored}});
         RC_ASSERT(one.has_value());
-        RC_ASSERT(plan.loaded_kg * 9.80665 / screws <= one->fixing.shear_n * 1.5);
+        RC_ASSERT(weight_of(plan.loaded_mass) / screws <= one->fixing.shear * 1.5);
     });
 }
 
@@ -199,9 +199,9 @@ TEST_CASE("a given screw is weighed as it is, however little reaches the wood", 
     Wall wall = stud_wall();
     std::get<Framing>(wall.structure).species = Species::spruce_pine_fir;
     wall.lining = {{LiningMaterial::plasterboard, Length::inches(0, {1, 2}), {}}};
-    DrivenThrough through{Length::inches(0, {1, 2}), wood_bearing_psi(0.42)};
+    DrivenThrough through{Length::inches(0, {1, 2}), wood_bearing(0.42)};
     const auto weighed = [&](Length length) {
-        return weigh_given(ScrewGauge::number_8, length, wall, through, {{1, 0, 1.0}});
+        return weigh_given(ScrewGauge::number_8, length, wall, through, {{1_n, 0_n, 1.0}});
     };
     CHECK_FALSE(weighed(Length::inches(0, {3, 4}))); // it ends in the lining
     const auto two = weighed(2_in);

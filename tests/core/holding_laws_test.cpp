@@ -34,16 +34,15 @@ DrivenThrough through_wood(Length thickness, Length packing) {
     DrivenThrough through;
     through.thickness = thickness;
     through.gravity = specific_gravity(static_cast<Species>(*rc::gen::inRange(0, 7)));
-    through.bearing_psi = wood_bearing_psi(*through.gravity);
+    through.bearing = wood_bearing(*through.gravity);
     through.head = *rc::gen::arbitrary<bool>() ? 9_mm : 13_mm;
     through.packing = packing;
     return through;
 }
 
 std::vector<HoleDemand> any_demand() {
-    return {{static_cast<double>(*rc::gen::inRange(0, 800)), static_cast<double>(*rc::gen::inRange(0, 800)),
-             duration_stored},
-            {static_cast<double>(*rc::gen::inRange(1, 800)), 0, duration_people}};
+    const auto force = [](int least) { return Force::newtons(*rc::gen::inRange(least, 800)); };
+    return {{force(0), force(0), duration_stored}, {force(1), 0, duration_people}};
 }
 
 ScrewGauge any_gauge() {
@@ -98,8 +97,8 @@ TEST_CASE("a longer screw, a thicker rail, less packing never hold less", "[fixi
         DrivenThrough bare = packed;
         bare.packing -= std::min(bare.packing, drawn(1, 15));
         const std::vector<HoleDemand> demands = any_demand();
-        const auto better = choose_fixing(new_job().catalogue, {}, wall, Hold::masonry, bare, demands);
-        const auto worse = choose_fixing(new_job().catalogue, {}, wall, Hold::masonry, packed, demands);
+        const auto better = choose_fixing(new_job().catalogue, {}, wall, Substrate::masonry, bare, demands);
+        const auto worse = choose_fixing(new_job().catalogue, {}, wall, Substrate::masonry, packed, demands);
         RC_PRE(better && worse);
         // Of those that will do the easiest to set is taken, which need not be the one used least.
         if (worse->utilisation.over())
@@ -117,8 +116,8 @@ TEST_CASE("one screw more in a cabinet that hangs never uses the others more", "
         hung.unit.width = drawn(350, 1200);
         hung.unit.height = drawn(400, 900);
         hung.unit.depth = drawn(200, 400);
-        hung.unit.mass_kg = *rc::gen::inRange(5, 40);
-        hung.unit.loaded_kg = *rc::gen::inRange(41, 150);
+        hung.unit.mass = Mass::kg(*rc::gen::inRange(5, 40));
+        hung.unit.loaded_mass = Mass::kg(*rc::gen::inRange(41, 150));
         hung.unit.rails = {{60_mm, 80_mm, drawn(8, 22)}, {hung.unit.height - 60_mm, 80_mm, drawn(8, 22)}};
         hung.left = drawn(300, 1500);
         hung.top = 2100_mm;

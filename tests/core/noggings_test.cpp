@@ -42,12 +42,12 @@ TEST_CASE("a hole on a stud's edge is no nogging's: it is moved", "[shelves][nog
         std::get<Fixture>(basin.holding).plate.holes = {{across, 60_mm, true, {}}, {500_mm, 60_mm, true, {}}};
         const Job job = job_with(wall, basin);
         const ShelfPlan plan = shelf_plan(job);
-        CHECK(plan.brackets[0].hold == Hold::lining);
+        CHECK(plan.brackets[0].substrate == Substrate::lining);
         CHECK(find_check(plan, checks::hole_must_hold)->severity == Severity::error);
         CHECK_FALSE(find_check(cured(job, checks::hole_must_hold), checks::hole_must_hold));
     }
     std::get<Fixture>(basin.holding).plate.holes = {{231_mm, 60_mm, true, {}}, {500_mm, 60_mm, true, {}}};
-    CHECK(shelf_plan(job_with(wall, basin)).brackets[0].hold == Hold::nogging);
+    CHECK(shelf_plan(job_with(wall, basin)).brackets[0].substrate == Substrate::nogging);
 }
 
 TEST_CASE("a stud just beyond a shelf's end leaves no room for a nogging beside it", "[shelves][noggings][safety]") {
@@ -58,7 +58,7 @@ TEST_CASE("a stud just beyond a shelf's end leaves no room for a nogging beside 
     shelf.load.kind = LoadKind::display;
     const ShelfPlan plan = shelf_plan(job_with(wall, shelf));
     for (const BracketPlan& place : plan.brackets)
-        if (place.hold == Hold::nogging)
+        if (place.substrate == Substrate::nogging)
             for (const Stud& stud : wall.studs)
                 CHECK(absolute(place.x - stud.centre) >= 30_mm);
 }
@@ -70,7 +70,7 @@ TEST_CASE("a rod in a nogging presses across its grain and holds less", "[shelve
     shelf.length = 700_mm;
     shelf.school = School::even;
     const ShelfPlan plan = shelf_plan(job_with(wall, shelf));
-    const auto nogging = std::ranges::find(plan.brackets, Hold::nogging, &BracketPlan::hold);
+    const auto nogging = std::ranges::find(plan.brackets, Substrate::nogging, &BracketPlan::substrate);
     REQUIRE(nogging != plan.brackets.end());
     REQUIRE(nogging->fixing);
     CHECK(nogging->fixing_utilisation.number() > 0);

@@ -43,9 +43,10 @@ TEST_CASE("a picture ledge is screwed through its strip, over its board", "[ledg
     for (const PlannedHole& hole : plan.holes) {
         CHECK(hole.z == shelf.underside() + 90_mm - 20_mm);
         CHECK(hole.through == 18_mm);
-        CHECK(hole.passes.empty() == !carries(hole.hold)); // its end beyond the last stud is steadied by the lining
+        CHECK(hole.passes.empty() ==
+              !carries(hole.substrate)); // its end beyond the last stud is steadied by the lining
     }
-    CHECK(std::ranges::count(plan.holes, Hold::proved_stud, &PlannedHole::hold) >= 2);
+    CHECK(std::ranges::count(plan.holes, Substrate::proved_stud, &PlannedHole::substrate) >= 2);
     for (const Check& check : plan.checks) {
         INFO(say(check.message, {}));
         CHECK(check.severity != Severity::error);
@@ -58,7 +59,7 @@ TEST_CASE("a ledge's screws are pulled no less than its longest lever allows", "
     const double out = shelf.depth.in_metres() / 2;
     const double lever = 0.070; // from the strip's foot to its screw
     for (const BracketPlan& place : plan.brackets)
-        CHECK(place.tension_n >= place.reaction.sustained * out / lever);
+        CHECK(place.tension >= place.reaction.sustained * out / lever);
 }
 
 TEST_CASE("a ledge is cut as board, strip and lip, and glued up before it is hung", "[ledge]") {
@@ -85,6 +86,27 @@ TEST_CASE("a strip too low for a screw, no room for pictures, and a ledge too de
     shelf = ledge();
     shelf.depth = 180_mm;
     CHECK(finds(shelf, "ledge_deep"));
+}
+
+TEST_CASE("each of them has a cure that was tried: after it the check is gone", "[ledge][cures]") {
+    const auto cures_away = [](const Shelf& shelf, std::string_view code) {
+        const Job job = job_with(stud_wall(), shelf);
+        const ShelfPlan plan = shelf_plan(job);
+        const auto check = std::ranges::find(plan.checks, code, [](const Check& each) { return each.code.name(); });
+        REQUIRE(check != plan.checks.end());
+        const auto cure = std::ranges::find_if(check->cures, [](const Cure& each) { return each.edit.has_value(); });
+        REQUIRE(cure != check->cures.end());
+        return !finds(apply(*cure->edit, job).walls.front().shelves.front(), code);
+    };
+    Shelf shelf = ledge();
+    how(shelf).strip = 40_mm;
+    CHECK(cures_away(shelf, "ledge_strip_low"));
+    shelf = ledge();
+    shelf.depth = 180_mm;
+    CHECK(cures_away(shelf, "ledge_deep"));
+    shelf = ledge();
+    shelf.depth = 30_mm;
+    CHECK(cures_away(shelf, "ledge_no_room"));
 }
 
 TEST_CASE("a ledge reaches every list", "[ledge]") {

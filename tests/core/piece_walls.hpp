@@ -19,9 +19,9 @@ inline Piece dresser() {
     chest.width = 900_mm;
     chest.height = 800_mm;
     chest.depth = 500_mm;
-    chest.mass_kg = 40;
+    chest.mass = 40_kg;
     for (const Length top : {600_mm, 400_mm, 200_mm})
-        chest.drawers.push_back({top, 400_mm, 200_mm, 4, {}, {}});
+        chest.drawers.push_back({top, 400_mm, 200_mm, 4_kg, {}, {}});
     return chest;
 }
 

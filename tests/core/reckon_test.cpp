@@ -40,7 +40,7 @@ Job framed_job() {
     wall.shelves.push_back(shelf);
     job.walls.push_back(wall);
     for (Bracket& bracket : job.catalogue.brackets)
-        bracket.rating_n = 800;
+        bracket.rating = 800_n;
     return job;
 }
 
@@ -83,7 +83,7 @@ TEST_CASE("a shelf over proved studs has its brackets on their centres and nothi
     REQUIRE(plan.brackets.size() == 2);
     CHECK(plan.brackets[0].x == 800_mm);
     CHECK(plan.brackets[1].x == 1600_mm);
-    CHECK(plan.brackets[0].hold == Hold::proved_stud);
+    CHECK(plan.brackets[0].substrate == Substrate::proved_stud);
     CHECK(plan.left_overhang == 100_mm);
     CHECK(plan.right_overhang == 100_mm);
 }
@@ -106,7 +106,7 @@ TEST_CASE("bracket arm for a 15 in shelf: 10 1/2 in to 14 in", "[shelves][common
 
 TEST_CASE("one utilisation from the load to the verdict, by hand", "[reckon][worked]") {
     Job job = framed_job();
-    shelf_of(job).load = {LoadKind::own, 30};
+    shelf_of(job).load = {LoadKind::own, 30_kg_m};
     const ShelfPlan plan = plan_of(job);
     REQUIRE(plan.bracket);
     REQUIRE(plan.bracket->id == "flat-150");
@@ -120,17 +120,17 @@ TEST_CASE("one utilisation from the load to the verdict, by hand", "[reckon][wor
     // Unstiffened: turns about the lowest of the holes 15, 100, 185 mm down: levers 170, 85, 0 mm.
     const double moment = reaction * 0.1;
     const double tension = moment * 0.170 / (0.170 * 0.170 + 0.085 * 0.085);
-    CHECK(plan.brackets[0].tension_n == Approx(tension).epsilon(1e-6));
-    CHECK(plan.brackets[0].shear_n == Approx(reaction / 3).epsilon(1e-6));
+    CHECK(plan.brackets[0].tension == Approx(tension).epsilon(1e-6));
+    CHECK(plan.brackets[0].shear == Approx(reaction / 3).epsilon(1e-6));
     // #10 in 5 mm holes. 4 + 12.5 mm passed, 38.1 mm wanted: 63.5 mm stock, p = 47 mm = 1.8504 in.
     // Thread min(1.8504, 2.5 x 2/3) - 2 x 0.19 = 1.2867 in; W = 2850 x 0.42^2 x 0.19 = 95.52 lb/in.
     REQUIRE(plan.brackets[0].fixing);
     CHECK(plan.brackets[0].fixing->screw_length == Length::micrometres(63'500));
     CHECK(plan.brackets[0].fixing->penetration == 47_mm);
     const double withdrawal = 95.52 * 1.2867 * 4.44822 * 0.9;
-    CHECK(plan.brackets[0].fixing->tension_n == Approx(withdrawal).epsilon(1e-3));
+    CHECK(plan.brackets[0].fixing->tension == Approx(withdrawal).epsilon(1e-3));
     // Combined by NDS 12.4 with the lateral capacity that the plan states.
-    const double lateral = plan.brackets[0].fixing->shear_n;
+    const double lateral = plan.brackets[0].fixing->shear.in_newtons();
     const double load = std::hypot(tension, reaction / 3);
     const double sine = tension / load;
     const double cosine = reaction / 3 / load;
@@ -144,11 +144,11 @@ TEST_CASE("an end bracket carries at least its share, whatever continuity takes 
     Shelf& shelf = shelf_of(job);
     shelf.school = School::even;
     shelf.length = 1500_mm;
-    shelf.load = {LoadKind::own, 20};
+    shelf.load = {LoadKind::own, 20_kg_m};
     const ShelfPlan plan = plan_of(job);
     REQUIRE(plan.brackets.size() == 3);
     // Half the space of 699.2 mm and the overhang of 50.8 mm; 0.4375 w L would be less.
-    const double share = (20 * 9.80665 + plan.self_weight_n_per_m) * (0.6992 / 2 + 0.0508);
+    const Force share = (20 * 9.80665 * 1_n_per_m + plan.self_weight) * metres(0.6992 / 2 + 0.0508);
     CHECK(plan.brackets[0].reaction.sustained >= share * 0.999999);
 }
 
@@ -173,7 +173,7 @@ TEST_CASE("a shelf with no load entered says so", "[reckon][checks]") {
 
 TEST_CASE("a low shelf must bear someone leaning on its front edge", "[reckon][house-rule]") {
     Job job = framed_job();
-    const double high = plan_of(job).brackets[0].reaction.greatest;
+    const double high = plan_of(job).brackets[0].reaction.greatest.in_newtons();
     shelf_of(job).height = 900_mm;
     const ShelfPlan low = plan_of(job);
     // On the end of its 100 mm overhang, over a span of 800 mm: 250 x 0.9/0.8.
@@ -216,7 +216,7 @@ TEST_CASE("no stud under either of two brackets is an error for books, a warning
     shelf.length = 400_mm;
     shelf.depth = 180_mm;
     shelf.thickness = 15_mm;
-    shelf.load = {LoadKind::own, 2};
+    shelf.load = {LoadKind::own, 2_kg_m};
     const ShelfPlan light = plan_of(job);
     REQUIRE(find(light, checks::no_stud));
     CHECK(find(light, checks::no_stud)->severity == Severity::warning);
@@ -238,13 +238,13 @@ TEST_CASE("lining-only brackets stiffen but never carry", "[reckon]") {
     job.walls[0].studs = {{800_mm, StudState::proved, Length::micrometres(600), {}},
                           {1998_mm, StudState::proved, Length::micrometres(600), {}}};
     const ShelfPlan plan = plan_of(job);
-    const auto on_lining = std::ranges::count(plan.brackets, Hold::lining, &BracketPlan::hold);
+    const auto on_lining = std::ranges::count(plan.brackets, Substrate::lining, &BracketPlan::substrate);
     REQUIRE(on_lining >= 1);
     REQUIRE(plan.brackets.size() - on_lining == 2);
     // Each of the two carries half of everything, as if the others were not there, or a little more with an end bare.
-    const double total = (plan.goods_n_per_m + plan.self_weight_n_per_m) * 1.3;
+    const Force total = (plan.goods_load + plan.self_weight) * 1300_mm;
     for (const BracketPlan& place : plan.brackets)
-        if (place.hold != Hold::lining)
+        if (place.substrate != Substrate::lining)
             CHECK(place.reaction.sustained >= total / 2 * 0.999);
 }
 
@@ -315,10 +315,10 @@ TEST_CASE("an arm too long, a bracket unknown, a bracket overloaded are said", "
 
     shelf_of(job).bracket = "";
     for (Bracket& bracket : job.catalogue.brackets)
-        bracket.rating_n = 90;
+        bracket.rating = 90_n;
     CHECK(find(plan_of(job), checks::bracket_overloaded));
     for (Bracket& bracket : job.catalogue.brackets)
-        bracket.rating_n.reset();
+        bracket.rating.reset();
     const ShelfPlan unrated = plan_of(job);
     REQUIRE(find(unrated, checks::bracket_unrated));
     CHECK_FALSE(unrated.brackets[0].bracket_utilisation.known());

@@ -170,10 +170,10 @@ TEST_CASE("a hook carries half its unit, or most of what stands on its side", "[
     Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 900_mm)})});
     CabinetUnit& unit = job.walls.front().runs.front().units.front();
     unit.hanging = Hanging::hook_brackets;
-    unit.mass_kg = 20;
-    unit.loaded_kg = 60;
-    CHECK(*plan_of(job).units.front().hook_load_n == Approx(30 * 9.80665)); // 10 + 0.75 x 20 = 25 is less
-    unit.hook_rating_n = 60 * 9.80665;
+    unit.mass = 20_kg;
+    unit.loaded_mass = 60_kg;
+    CHECK(*plan_of(job).units.front().hook_load == Approx(30 * 9.80665)); // 10 + 0.75 x 20 = 25 is less
+    unit.hook_rating = weight_of(60_kg);
     CHECK(plan_of(job).units.front().hook_utilisation.number() == Approx(0.5));
 }
 
@@ -212,7 +212,7 @@ TEST_CASE("on masonry every unit is plugged near its sides, whatever the studs",
     for (const UnitPlan& unit : plan.units) {
         REQUIRE(unit.fixing);
         for (const PlannedHole& hole : unit.holes) {
-            CHECK(hole.hold == Hold::masonry);
+            CHECK(hole.substrate == Substrate::masonry);
             CHECK(unit.inside_left(hole) >= job.rules.runs.side_grip);
         }
     }
@@ -224,8 +224,8 @@ TEST_CASE("one screw that does not bear the load is doubled before it is refused
     CabinetUnit& unit = job.walls.front().runs.front().units.front();
     std::size_t fewest = 99;
     std::size_t most = 0;
-    for (int kg = 30; kg <= 300; kg += 10) {
-        unit.loaded_kg = kg;
+    for (int mass = 30; mass <= 300; mass += 10) {
+        unit.loaded_mass = Mass::kg(mass);
         const RunPlan plan = plan_of(job);
         fewest = std::min(fewest, plan.units.front().holes.size());
         most = std::max(most, plan.units.front().holes.size());

@@ -58,10 +58,10 @@ TEST_CASE("the order begins in the corner, or at the free end where the house sa
 TEST_CASE("two lift what one may not", "[runs][steps]") {
     Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 900_mm)})});
     CabinetUnit& unit = job.walls.front().runs.front().units.front();
-    unit.mass_kg = 12;
-    unit.doors_kg = 4;
+    unit.mass = 12_kg;
+    unit.doors_mass = 4_kg;
     CHECK(place_of(plan_of(job), "two lift 8.0 kg") < plan_of(job).steps.size());
-    unit.doors_kg = 6;
+    unit.doors_mass = 6_kg;
     CHECK(place_of(plan_of(job), "two lift") == plan_of(job).steps.size());
     CHECK(place_of(plan_of(job), "lift 6.0 kg up") < plan_of(job).steps.size());
 }
@@ -100,7 +100,7 @@ TEST_CASE("a rail's fixings carry by hand sums what hangs on it", "[runs][safety
     // more than the two thirds that lie nearer to it.
     Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 900_mm)})});
     job = apply(SetHanging{"wall-run", Hanging::suspension_rail}, job);
-    job.walls.front().runs.front().units.front().loaded_kg = 45;
+    job.walls.front().runs.front().units.front().loaded_mass = 45_kg;
     const RunPlan plan = plan_of(job);
     const RailHold& rail = plan.pieces.front().hold;
     REQUIRE(rail.fixing);
@@ -109,9 +109,10 @@ TEST_CASE("a rail's fixings carry by hand sums what hangs on it", "[runs][safety
     const double pull = weight * 0.16 / lever * 7 / 8 / static_cast<double>(rail.screws);
     const double shear = weight * 7 / 8 / static_cast<double>(rail.screws);
     // The combined check of one screw by its two capacities gives the utilisation shown.
-    CHECK(
-        rail.utilisation.number() ==
-        Approx(combined_utilisation(pull, shear, rail.fixing->tension_n, rail.fixing->shear_n).number()).epsilon(0.01));
+    CHECK(rail.utilisation.number() == Approx(combined_utilisation(Force::newtons(pull), Force::newtons(shear),
+                                                                   rail.fixing->tension, rail.fixing->shear)
+                                                  .number())
+                                           .epsilon(0.01));
 }
 
 TEST_CASE("a rail that reaches far beyond its last stud loads that stud by levers", "[runs][safety]") { // statics
@@ -122,14 +123,14 @@ TEST_CASE("a rail that reaches far beyond its last stud loads that stud by lever
     job = apply(SetHanging{"wall-run", Hanging::suspension_rail}, job);
     job.walls.front().studs.resize(2);
     for (CabinetUnit& unit : job.walls.front().runs.front().units)
-        unit.loaded_kg = 22;
+        unit.loaded_mass = 22_kg;
     const RunPlan plan = plan_of(job);
     const RailHold& rail = plan.pieces.front().hold;
     REQUIRE(rail.fixing);
     const double each = 1.25 / static_cast<double>(rail.screws);
-    const double weight = 44 * 9.80665;
+    const Force weight = weight_of(44_kg);
     CHECK(rail.utilisation.number() == Approx(combined_utilisation(weight * 0.16 / 0.680 * each, weight * each,
-                                                                   rail.fixing->tension_n, rail.fixing->shear_n)
+                                                                   rail.fixing->tension, rail.fixing->shear)
                                                   .number())
                                            .epsilon(0.01));
     const Check* beyond = find_check(plan.checks, checks::spacing_over_limit);
@@ -234,16 +235,16 @@ TEST_CASE("edits of runs change what they name and leave a job without it alone"
 
 TEST_CASE("a unit without a mass is weighed by its panels", "[runs]") {
     CabinetUnit unit = wall_unit("a", 600_mm);
-    unit.mass_kg = 0;
-    unit.loaded_kg.reset();
+    unit.mass = 0;
+    unit.loaded_mass.reset();
     unit.back = 8_mm;
     unit.hinge = DoorHinge::left;
     // Two sides, three boards across, a door, all 18 mm; the back 8 mm; 700 kg/m3 (common practice).
     const double boards = 2 * 0.72 * 0.32 + 3 * 0.6 * 0.32 + 0.6 * 0.72;
-    CHECK(empty_mass_kg(unit) == Approx((boards * 0.018 + 0.6 * 0.72 * 0.008) * 700));
+    CHECK(empty_mass_of(unit) == Approx((boards * 0.018 + 0.6 * 0.72 * 0.008) * 700));
     // Two shelves of 0.72 kPa in 720 mm of height, and a unit told lighter than empty weighs what it is.
     const RunRules rules;
-    CHECK(loaded_mass_kg(unit, rules) == Approx(empty_mass_kg(unit) + 2 * 0.6 * 0.32 * 73.4));
-    unit.loaded_kg = 1;
-    CHECK(loaded_mass_kg(unit, rules) == Approx(empty_mass_kg(unit)));
+    CHECK(loaded_mass_of(unit, rules) == approx(empty_mass_of(unit) + 2 * 0.6 * 0.32 * 73.4_kg));
+    unit.loaded_mass = 1_kg;
+    CHECK(loaded_mass_of(unit, rules) == approx(empty_mass_of(unit)));
 }

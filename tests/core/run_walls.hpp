@@ -16,8 +16,8 @@ inline CabinetUnit wall_unit(const std::string& id, Length width, Length height 
     unit.width = width;
     unit.height = height;
     unit.depth = 320_mm;
-    unit.mass_kg = 20;
-    unit.loaded_kg = 60;
+    unit.mass = 20_kg;
+    unit.loaded_mass = 60_kg;
     unit.side = 16_mm;
     unit.rails = {{60_mm, 80_mm, 16_mm}, {height - 60_mm, 80_mm, 16_mm}};
     unit.rail_wood = Species::spruce_pine_fir;

@@ -172,12 +172,12 @@ TEST_CASE("what a unit must not do is told with an amount and a cure", "[runs][c
         CHECK(has(job, checks::over_ceiling));
     }
     SECTION("loaded beyond its screws") {
-        unit.loaded_kg = 600;
+        unit.loaded_mass = 600_kg;
         CHECK(has(job, checks::fixing_overloaded));
     }
     SECTION("too heavy to lift alone") {
         CHECK(has(job, checks::lift_over_limit));
-        unit.mass_kg = 6;
+        unit.mass = 6_kg;
         CHECK_FALSE(has(job, checks::lift_over_limit));
     }
     SECTION("a door into the side wall") {
@@ -190,9 +190,9 @@ TEST_CASE("what a unit must not do is told with an amount and a cure", "[runs][c
     SECTION("hooks of unknown strength, or too weak") {
         unit.hanging = Hanging::hook_brackets;
         CHECK(has(job, checks::unit_hardware_unrated));
-        unit.hook_rating_n = 100;
+        unit.hook_rating = 100_n;
         CHECK(has(job, checks::fixing_overloaded));
-        unit.hook_rating_n = 1000;
+        unit.hook_rating = 1000_n;
         CHECK_FALSE(has(job, checks::fixing_overloaded));
     }
     SECTION("a tall unit that cannot be tilted upright, and one that can") {
@@ -273,15 +273,15 @@ TEST_CASE("marks on a unit's back are the wall's marks less its edge and its sid
 TEST_CASE("more load never pulls less on a screw through the same holes", "[runs][safety][property]") {
     rc::prop("tension and shear grow with the load", [] {
         Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 900_mm)})});
-        std::optional<double>& loaded = job.walls.front().runs.front().units.front().loaded_kg;
-        loaded = *rc::gen::inRange(20, 200);
+        std::optional<Mass>& loaded = job.walls.front().runs.front().units.front().loaded_mass;
+        loaded = Mass::kg(*rc::gen::inRange(20, 200));
         const UnitPlan before = plan_of(job).units.front();
-        *loaded += *rc::gen::inRange(1, 100);
+        *loaded += Mass::kg(*rc::gen::inRange(1, 100));
         const UnitPlan after = plan_of(job).units.front();
         RC_ASSERT(after.holes.size() >= before.holes.size()); // a second screw in each stud, never one fewer
         if (after.holes.size() == before.holes.size()) {
-            RC_ASSERT(after.tension_n > before.tension_n);
-            RC_ASSERT(after.shear_n > before.shear_n);
+            RC_ASSERT(after.tension > before.tension);
+            RC_ASSERT(after.shear > before.shear);
         }
     });
 }
@@ -423,7 +423,7 @@ TEST_CASE("no run is too strange to be reckoned", "[runs][property]") {
                 unit.back = length(0, 30);
                 unit.least = length(0, 200);
                 unit.most = length(0, 200);
-                unit.loaded_kg = *rc::gen::inRange(0, 5000);
+                unit.loaded_mass = Mass::kg(*rc::gen::inRange(0, 5000));
                 unit.rails.resize(static_cast<std::size_t>(*rc::gen::inRange(0, 3)));
                 if (*rc::gen::arbitrary<bool>())
                     unit.appliance =

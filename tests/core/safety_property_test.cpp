@@ -58,7 +58,7 @@ Job random_job() {
     job.walls.push_back(wall);
     for (Bracket& bracket : job.catalogue.brackets)
         if (*rc::gen::arbitrary<bool>())
-            bracket.rating_n = *rc::gen::inRange(100, 2000);
+            bracket.rating = Force::newtons(*rc::gen::inRange(100, 2000));
     return job;
 }
 
@@ -87,17 +87,17 @@ TEST_CASE("a shelf without errors hangs on what holds it", "[reckon][safety][pro
         RC_ASSERT(plan.bracket.has_value());
         std::size_t carrying = 0;
         for (const BracketPlan& place : plan.brackets) {
-            if (place.hold == Hold::lining)
+            if (place.substrate == Substrate::lining)
                 continue;
             ++carrying;
-            RC_ASSERT(place.hold != Hold::assumed_stud);
+            RC_ASSERT(place.substrate != Substrate::assumed_stud);
             RC_ASSERT(place.fixing.has_value());
             RC_ASSERT(place.fixing_utilisation.number() <= 1.0);
             if (!place.bracket_utilisation.known())
                 RC_ASSERT(has(plan, checks::bracket_unrated, Severity::warning));
             else
                 RC_ASSERT(place.bracket_utilisation.number() <= 1.0);
-            if (place.hold != Hold::masonry) {
+            if (place.substrate != Substrate::masonry) {
                 // Really in wood: some found stud's centre within half its width.
                 RC_ASSERT(std::ranges::any_of(wall.studs, [&](const Stud& stud) {
                     return stud.state != StudState::assumed && absolute(stud.centre - place.x) <= 19_mm;
@@ -128,12 +128,11 @@ TEST_CASE("what carries holds the whole shelf up: reactions come to the load at 
         const Job job = random_job();
         const Plan whole = reckon(job);
         const ShelfPlan& plan = whole.walls[0]->shelves[0];
-        double held = 0;
+        Force held = 0;
         for (const BracketPlan& place : plan.brackets)
-            if (place.hold != Hold::lining)
+            if (place.substrate != Substrate::lining)
                 held += place.reaction.sustained;
-        const double total =
-            (plan.self_weight_n_per_m + plan.goods_n_per_m) * job.walls[0].shelves[0].length.in_metres();
+        const Force total = (plan.self_weight + plan.goods_load) * job.walls[0].shelves[0].length;
         if (held > 0 && plan.brackets.size() > 1)
             RC_ASSERT(held >= total * 0.999999);
     });
@@ -143,39 +142,40 @@ TEST_CASE("more to carry never uses a fixing less", "[fixings][safety][property]
     rc::prop("bracket forces grow with load and reach", [] {
         const auto& brackets = shipped_catalogue().brackets;
         const Bracket& bracket = brackets[*rc::gen::inRange<std::size_t>(0, brackets.size())];
-        const double load = *rc::gen::inRange(10, 900);
+        const Force load = Force::newtons(*rc::gen::inRange(10, 900));
         const Length at = drawn(40, 300);
-        const BracketForces before = bracket_forces(bracket, load, at, 1.0);
-        const BracketForces heavier = bracket_forces(bracket, load * 1.3, at, 1.0);
-        const BracketForces farther = bracket_forces(bracket, load, at + 30_mm, 1.0);
-        RC_ASSERT(heavier.tension_n.front() > before.tension_n.front());
-        RC_ASSERT(heavier.shear_n > before.shear_n);
-        RC_ASSERT(farther.tension_n.front() > before.tension_n.front());
+        const BracketForces before = bracket_forces(bracket, load, at, 1_mpa);
+        const BracketForces heavier = bracket_forces(bracket, load * 1.3, at, 1_mpa);
+        const BracketForces farther = bracket_forces(bracket, load, at + 30_mm, 1_mpa);
+        RC_ASSERT(heavier.tension.front() > before.tension.front());
+        RC_ASSERT(heavier.shear > before.shear);
+        RC_ASSERT(farther.tension.front() > before.tension.front());
         // Moment equilibrium: the pulls about the pivot come to the moment.
-        double about_pivot = 0;
+        Moment about_pivot = 0;
         for (std::size_t row = 0; row < bracket.hole_drops.size(); ++row)
-            about_pivot += before.tension_n[row] *
-                           std::max(0.0, (bracket.leg - bracket.hole_drops[row] - before.pivot).in_metres());
-        RC_ASSERT(std::abs(about_pivot - before.moment_nm) <= 1e-3 * before.moment_nm);
+            about_pivot +=
+                before.tension[row] * std::max(Length{}, bracket.leg - bracket.hole_drops[row] - before.pivot);
+        RC_ASSERT(abs(about_pivot - before.moment) <= 1e-3 * before.moment);
     });
     rc::prop("a lining between never helps, denser wood and deeper thread never harm", [] {
         const ScrewProperties& screw = all_gauges()[*rc::gen::inRange<std::size_t>(0, 3)];
         const double gravity = *rc::gen::inRange(36, 67) / 100.0;
         const double gap = *rc::gen::inRange(0, 40) / 25.4;
         const double depth = *rc::gen::inRange(40, 80) / 25.4;
-        const SideMember close{0.16, steel_sheet_bearing_psi, gap};
-        const SideMember apart{0.16, steel_sheet_bearing_psi, gap + 0.2};
-        RC_ASSERT(lateral_n(screw, {gravity}, apart, depth) <= lateral_n(screw, {gravity}, close, depth));
-        RC_ASSERT(lateral_n(screw, {gravity + 0.05}, close, depth) >= lateral_n(screw, {gravity}, close, depth));
-        RC_ASSERT(withdrawal_n(screw, {gravity}, depth + 1, depth + 0.2) >=
-                  withdrawal_n(screw, {gravity}, depth + 1, depth));
+        const SideMember close{0.16, steel_sheet_bearing, gap};
+        const SideMember apart{0.16, steel_sheet_bearing, gap + 0.2};
+        RC_ASSERT(lateral_strength(screw, {gravity}, apart, depth) <= lateral_strength(screw, {gravity}, close, depth));
+        RC_ASSERT(lateral_strength(screw, {gravity + 0.05}, close, depth) >=
+                  lateral_strength(screw, {gravity}, close, depth));
+        RC_ASSERT(withdrawal_strength(screw, {gravity}, depth + 1, depth + 0.2) >=
+                  withdrawal_strength(screw, {gravity}, depth + 1, depth));
     });
     rc::prop("pull and shear together use more than either alone", [] {
-        const double tension = *rc::gen::inRange(1, 400);
-        const double shear = *rc::gen::inRange(1, 400);
-        const double used = combined_utilisation(tension, shear, 500, 300).number();
-        RC_ASSERT(used >= tension / 500);
-        RC_ASSERT(used >= shear / 300);
+        const Force tension = Force::newtons(*rc::gen::inRange(1, 400));
+        const Force shear = Force::newtons(*rc::gen::inRange(1, 400));
+        const double used = combined_utilisation(tension, shear, 500_n, 300_n).number();
+        RC_ASSERT(used >= tension / 500_n);
+        RC_ASSERT(used >= shear / 300_n);
     });
 }
 

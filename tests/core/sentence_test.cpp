@@ -16,17 +16,17 @@ TEST_CASE("a quantity is said in the units of the job", "[plan]") {
     CHECK(say(stock(Length::micrometres(63'500)), metric) == "63.5 mm");
     CHECK(say(stock(Length::micrometres(63'500)), imperial) == "2 1/2 in");
     CHECK(say(stock(8_mm), metric) == "8 mm");
-    CHECK(say(force(220), metric) == "220 N");
-    CHECK(say(force(222.411), imperial) == "50 lb"); // 50 lbf
-    CHECK(say({Kind::mass, 10}, metric) == "10.0 kg");
-    CHECK(say({Kind::mass, 4.5359237}, imperial) == "10.0 lb");
-    CHECK(say({Kind::mass_per_m, 37}, metric) == "37.0 kg/m");
-    CHECK(say({Kind::mass_per_m, 37}, imperial) == "24.9 lb/ft");
-    CHECK(say({Kind::line_load, 363}, metric) == "363 N/m");
-    CHECK(say({Kind::moment, 30.01}, metric) == "30.0 N m");
-    CHECK(say({Kind::moment, 1.3558179}, imperial) == "1.00 lb ft");
-    CHECK(say({Kind::modulus, 2.2e9}, metric) == "2.2 GPa");
-    CHECK(say({Kind::stiffness, 267.3}, metric) == "267 N m2");
+    CHECK(say(quantity(220_n), metric) == "220 N");
+    CHECK(say(quantity(222.411_n), imperial) == "50 lb"); // 50 lbf
+    CHECK(say(quantity(10_kg), metric) == "10.0 kg");
+    CHECK(say(quantity(4.5359237_kg), imperial) == "10.0 lb");
+    CHECK(say(quantity(37_kg_m), metric) == "37.0 kg/m");
+    CHECK(say(quantity(37_kg_m), imperial) == "24.9 lb/ft");
+    CHECK(say(quantity(363_n_per_m), metric) == "363 N/m");
+    CHECK(say(quantity(30.01_nm), metric) == "30.0 N m");
+    CHECK(say(quantity(1.3558179_nm), imperial) == "1.00 lb ft");
+    CHECK(say(quantity(2.2_gpa), metric) == "2.2 GPa");
+    CHECK(say(quantity(267.3_nm2), metric) == "267 N m2");
     CHECK(say(ratio(0.534), metric) == "0.53");
     CHECK(say(count(4), metric) == "4");
     CHECK(say(ratio(std::numeric_limits<double>::infinity()), metric) == "beyond all measure");

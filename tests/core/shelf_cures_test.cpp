@@ -75,7 +75,7 @@ const std::vector<Trouble>& troubles() {
          }},
         {"goods beyond the end", shelf_preset("brackets"), checks::goods_off_shelf,
          [](Shelf& s) {
-             s.goods = {{"Globe", 1000_mm, 1500_mm, 6, {}}};
+             s.goods = {{"Globe", 1000_mm, 1500_mm, 6_kg, {}}};
          }},
         {"desk too high", shelf_preset("desk"), checks::desk_height, [](Shelf& s) { s.height = 870_mm; }},
         {"plate off the studs", shelf_preset("fixture"), checks::plate_few_holes,
@@ -104,7 +104,7 @@ TEST_CASE("what is wrong with a kind is taken away by its cure, and nothing new 
         const Wall wall = trouble.masonry ? masonry_wall(MasonryKind::concrete) : stud_wall();
         Shelf shelf = new_shelf(trouble.kind, wall);
         if (Plate* plate = plate_in(shelf))
-            plate->rating_n = 3000;
+            plate->rating = 3000_n;
         trouble.make(shelf);
         const Job job = job_with(wall, shelf);
         const ShelfPlan before = shelf_plan(job);
@@ -153,7 +153,7 @@ TEST_CASE("hangers move to the joists that are there", "[shelves][kinds][cures]"
     const auto hanger = std::ranges::find_if(moved.brackets, &BracketPlan::hanger);
     REQUIRE(hanger != moved.brackets.end());
     CHECK(hanger->x == 1700_mm);
-    CHECK(hanger->hold == Hold::joist);
+    CHECK(hanger->substrate == Substrate::joist);
 }
 
 TEST_CASE("a board that rests on one bracket beside a joint is refused", "[shelves][kinds][safety]") {
@@ -175,7 +175,7 @@ TEST_CASE("the board's strength is reckoned without brackets in the lining alone
     shelf.material = BoardMaterial::particleboard_p2;
     shelf.thickness = 18_mm;
     const ShelfPlan plan = shelf_plan(job_with(wall, shelf));
-    REQUIRE(std::ranges::count(plan.brackets, Hold::lining, &BracketPlan::hold) > 0);
+    REQUIRE(std::ranges::count(plan.brackets, Substrate::lining, &BracketPlan::substrate) > 0);
     // Self-weight and 37 kg/m of books over 1.2 m, wL2/8 less a little for the ends; 11 x 0.30 / 1.95 N/mm2.
     const double w = (37 + 700 * 0.25 * 0.018) * 9.80665;
     const double moment = w * (1.2 * 1.2 / 8 - 0.05 * 0.05 / 2);
@@ -193,14 +193,14 @@ TEST_CASE("one utilisation followed by hand from the load to the verdict", "[she
     auto& how = std::get<Fixture>(shelf.holding);
     how.plate.holes = {{100_mm, 60_mm, false, {}}, {500_mm, 60_mm, false, {}}};
     how.plate.hole_diameter = 5_mm;
-    how.mass_kg = 24;
+    how.mass = 24_kg;
     const ShelfPlan plan = shelf_plan(job_with(masonry_wall(), shelf));
     const double weight = 24 * 9.80665;
     const double pull = weight * 0.1 / 0.235 / 2;
     const double shear = weight / 2;
     // Nylon plug 8 x 50 in brick: 450 N pull, 600 N shear, recommended, plaster on the brick itself.
     REQUIRE(plan.brackets[0].fixing);
-    CHECK(plan.brackets[0].fixing->tension_n == 450);
+    CHECK(plan.brackets[0].fixing->tension == 450_n);
     CHECK(plan.brackets[0].fixing_utilisation.number() == Approx(pull / 450 + shear / 600).epsilon(1e-3));
 }
 
@@ -213,10 +213,10 @@ TEST_CASE("a narrow plate presses its lower edge, which shortens its lever", "[s
     how.plate.holes = {{20_mm, 15_mm, false, {}}, {60_mm, 15_mm, false, {}}};
     how.plate.width = 80_mm;
     const auto pull = [&] {
-        return shelf_plan(job_with(masonry_wall(MasonryKind::concrete), shelf)).brackets[0].tension_n;
+        return shelf_plan(job_with(masonry_wall(MasonryKind::concrete), shelf)).brackets[0].tension;
     };
-    shelf.load = {LoadKind::own, 600};
-    const double narrow = pull();
+    shelf.load = {LoadKind::own, 600_kg_m};
+    const Force narrow = pull();
     how.plate.width = 2000_mm;
     CHECK(narrow > pull() * 1.01);
 }
@@ -226,6 +226,6 @@ TEST_CASE("one board of a slotted upright is held by neighbouring screws", "[she
     shelf.tiers = 1;
     const ShelfPlan plan = shelf_plan(job_with(masonry_wall(), shelf));
     for (const BracketPlan& place : plan.brackets)
-        CHECK(place.fixing_utilisation.number() * place.fixing->tension_n >=
+        CHECK(place.fixing_utilisation.number() * place.fixing->tension >=
               place.reaction.sustained * 0.125 / 0.250 * (1 - 1e-9));
 }

@@ -125,7 +125,7 @@ TEST_CASE("load, bending and sag are drawn with their worst figures, inside thei
     Shelf shelf = new_shelf(shelf_preset("brackets"), wall);
     shelf.length = 1800_mm;
     shelf.left = 1000_mm;
-    shelf.goods = {{"Clock", 500_mm, 500_mm, 12, {}}};
+    shelf.goods = {{"Clock", 500_mm, 500_mm, 12_kg, {}}};
     const Job job = job_with(wall, shelf);
     const Plan plan = reckon(job);
     const ShelfStudy looked = *study(job, plan, "shelf");

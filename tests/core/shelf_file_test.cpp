@@ -14,7 +14,7 @@ TEST_CASE("every kind goes through the file and its schema unchanged", "[file][s
         shelf.joints = {500_mm};
         shelf.hangers = {250_mm};
         shelf.lip = Lip{BoardMaterial::red_oak, 20_mm, 40_mm, {}};
-        shelf.goods = {{"Loudspeaker", 200_mm, 200_mm, 8.5, {}}};
+        shelf.goods = {{"Loudspeaker", 200_mm, 200_mm, 8.5_kg, {}}};
         const Job job = job_with(stud_wall(), shelf);
         const std::string text = write_job(job);
         CHECK_FALSE(schema_problem(nlohmann::json::parse(text)));

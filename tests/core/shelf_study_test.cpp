@@ -30,9 +30,9 @@ Shelf usual(const Wall& wall, Length length = 1200_mm) {
 }
 
 /// The shelf with another even load and the same places: the brackets it had.
-ShelfPlan under(Job job, double kg_per_m) {
+ShelfPlan under(Job job, LineMass per_metre) {
     Shelf& shelf = job.walls.front().shelves.front();
-    shelf.load = {LoadKind::own, kg_per_m};
+    shelf.load = {LoadKind::own, per_metre};
     return shelf_plan(job);
 }
 
@@ -53,14 +53,14 @@ TEST_CASE("what a shelf holds by its sag is where the closed form reaches the li
     const ShelfPlan plan = shelf_plan(job);
     REQUIRE(plan.brackets.size() == 2);
     const Capacity holds = study_of(job).capacity;
-    REQUIRE(std::isfinite(holds.by_sag));
+    REQUIRE(isfinite(holds.by_sag));
     const Shelf& shelf = job.walls.front().shelves.front();
     const double span = (plan.brackets[1].x - plan.brackets[0].x).in_metres();
     const double a = plan.left_overhang.in_metres();
-    const double self = loads_of(shelf, job.rules).self_n_per_m;
+    const double self = loads_of(shelf, job.rules).self_load.in_si();
     const double limit = span / divisor(job.rules.sag_limit);
     // Worst pattern: the span loaded, the overhangs empty but for the board itself.
-    const double k = 1.8 / (384 * way_of(shelf).section(shelf).stiffness); // plywood: 1 + kdef = 1.8
+    const double k = 1.8 / (384 * way_of(shelf).section(shelf).stiffness.in_si()); // plywood: 1 + kdef = 1.8
     const double board = self * (5 * std::pow(span, 4) - 24 * a * a * span * span) * k;
     const double goods = (limit - board) / (5 * std::pow(span, 4) * k);
     CHECK(holds.by_sag == Approx(goods / 9.80665).epsilon(0.01));
@@ -72,11 +72,11 @@ TEST_CASE("just under what it holds a shelf passes, just over it fails by what g
             Job job = job_with(wall, usual(wall, length));
             const ShelfStudy looked = study_of(job);
             const Capacity& holds = looked.capacity;
-            INFO(length.in_mm() << " mm, " << holds.kg_per_m << " kg/m by " << words(holds.governs));
-            if (holds.kg_per_m <= 1)
+            INFO(length.in_mm() << " mm, " << holds.per_metre << " kg/m by " << words(holds.governs));
+            if (holds.per_metre <= 1_kg_m)
                 continue;
             // With the same places: a lighter load never asks for other brackets than a heavier one got.
-            job.walls.front().shelves.front().load = {LoadKind::own, holds.kg_per_m * 0.98};
+            job.walls.front().shelves.front().load = {LoadKind::own, holds.per_metre * 0.98};
             const ShelfPlan below = shelf_plan(job);
             CHECK_FALSE(find_check(below, checks::sag_over_limit));
             CHECK_FALSE(find_check(below, checks::fixing_overloaded));
@@ -86,8 +86,8 @@ TEST_CASE("just under what it holds a shelf passes, just over it fails by what g
 
 TEST_CASE("the governing limit is the least of all", "[shelves][study]") {
     const Capacity holds = study_of(job_with(stud_wall(), usual(stud_wall()))).capacity;
-    CHECK(holds.kg_per_m == Approx(std::min({holds.by_sag, holds.by_board, holds.by_hanger, holds.by_fixing})));
-    CHECK(holds.kg == Approx(holds.kg_per_m * 1.2));
+    CHECK(holds.per_metre == approx(std::min({holds.by_sag, holds.by_board, holds.by_hanger, holds.by_fixing})));
+    CHECK(holds.mass == approx(holds.per_metre * 1200_mm));
     CHECK(holds.from_memory);
     CHECK_FALSE(holds.hanger_unknown);
     CHECK_FALSE(holds.stud_assumed);
@@ -112,7 +112,7 @@ TEST_CASE("a label rounds down and names what it rests on", "[shelves][study][sa
     const Capacity holds = *capacity(job, plan, "shelf");
     const LoadLabel label = load_label(job.walls[0], job.walls[0].shelves[0], plan.walls[0]->shelves[0], holds);
     REQUIRE(label.fit);
-    CHECK(std::get<Quantity>(label.greatest.values[0]).si == std::floor(holds.kg));
+    CHECK(std::get<Quantity>(label.greatest.values[0]).si == std::floor(holds.mass.in_kg()));
     const auto says = [&](std::string_view words) {
         return std::ranges::any_of(
             label.assumes, [&](const Sentence& line) { return line.pattern.find(words) != std::string_view::npos; });
@@ -130,10 +130,10 @@ TEST_CASE("what makes a shelf hold more does so when it is done", "[shelves][stu
         REQUIRE_FALSE(before.stronger.empty());
         for (const Stronger& other : before.stronger) {
             INFO(say(other.words, {}));
-            CHECK(other.kg_per_m > before.capacity.kg_per_m);
-            CHECK(study_of(apply(other.edit, job)).capacity.kg_per_m == Approx(other.kg_per_m).epsilon(1e-6));
+            CHECK(other.per_metre > before.capacity.per_metre);
+            CHECK(study_of(apply(other.edit, job)).capacity.per_metre == approx(other.per_metre).epsilon(1e-6));
         }
-        CHECK(std::ranges::is_sorted(before.stronger, std::ranges::greater{}, &Stronger::kg_per_m));
+        CHECK(std::ranges::is_sorted(before.stronger, std::ranges::greater{}, &Stronger::per_metre));
     }
 }
 
@@ -157,8 +157,8 @@ TEST_CASE("every kind can be asked what it holds", "[shelves][study][kinds]") {
             Job job = job_with(wall, new_shelf(kind, wall));
             const ShelfStudy looked = study_of(job);
             CHECK(looked.capacity.governs != Governs::nothing);
-            CHECK(looked.capacity.kg_per_m >= 0);
-            CHECK(std::isfinite(looked.capacity.kg_per_m));
+            CHECK(looked.capacity.per_metre >= 0);
+            CHECK(isfinite(looked.capacity.per_metre));
         }
 }
 
@@ -194,12 +194,12 @@ TEST_CASE("in aerated block everyday plugs run out and a practised hand has resi
     shelf.bracket = "braced-350"; // holes of 6.5
     shelf.depth = 400_mm;
     Job job = job_with(masonry_wall(MasonryKind::aerated_block), shelf);
-    const double everyday = study_of(job).capacity.by_fixing;
+    const LineMass everyday = study_of(job).capacity.by_fixing;
     job.rules.shelves.skill = Skill::practised;
     for (Bracket& bracket : job.catalogue.brackets)
         if (bracket.id == "braced-350")
             bracket.hole_diameter = Length::micrometres(8'500);
-    const double practised = study_of(job).capacity.by_fixing;
+    const LineMass practised = study_of(job).capacity.by_fixing;
     CHECK(practised > everyday);
 }
 
@@ -208,15 +208,15 @@ TEST_CASE("practised hands are offered where plugs are what gives first", "[shel
     auto& how = std::get<Fixture>(shelf.holding);
     how.plate.hole_diameter = 9_mm;
     shelf.depth = 400_mm;
-    how.mass_kg = 5;
-    how.contents_kg = 420; // more than plugs bear, so that the other anchors are asked for
-    how.plate.rating_n = 20'000;
+    how.mass = 5_kg;
+    how.contents_mass = 420_kg; // more than plugs bear, so that the other anchors are asked for
+    how.plate.rating = 20'000_n;
     const Job job = job_with(masonry_wall(MasonryKind::concrete), shelf);
     const ShelfStudy before = study_of(job);
     const auto hands = std::ranges::find_if(before.stronger,
                                             [](const Stronger& s) { return std::holds_alternative<SetSkill>(s.edit); });
     REQUIRE(hands != before.stronger.end());
-    CHECK(study_of(apply(hands->edit, job)).capacity.kg_per_m == Approx(hands->kg_per_m).epsilon(1e-6));
+    CHECK(study_of(apply(hands->edit, job)).capacity.per_metre == approx(hands->per_metre).epsilon(1e-6));
 }
 
 TEST_CASE("the passes of the drill: tile without hammer first, dust, coach screws twice", "[fixings][drilling]") {
@@ -280,23 +280,23 @@ TEST_CASE("the fitter's own entries are kept apart and go to the next job once",
 TEST_CASE("a figure from the packet is said to be the maker's", "[fixings][catalogue]") {
     Job job = job_with(masonry_wall(), usual(masonry_wall()));
     MasonryAnchor* own = copy_as_own(job.catalogue, "plug-brick-8");
-    own->tension_n = 9000; // ultimate, so that 1800 N are used
-    own->shear_n = 9000;
+    own->tension = 9000_n; // ultimate, so that 1800 N are used
+    own->shear = 9000_n;
     own->basis = FigureBasis::ultimate;
     const ShelfPlan plan = shelf_plan(job);
     REQUIRE(plan.brackets.front().fixing);
     CHECK(plan.brackets.front().fixing->source.provenance == Provenance::maker);
-    CHECK(plan.brackets.front().fixing->tension_n == Approx(1800));
+    CHECK(plan.brackets.front().fixing->tension == Approx(1800));
 }
 
 TEST_CASE("units of display do not matter to any figure", "[shelves][property]") {
     for (std::size_t i = 0; i < shelf_presets().size(); ++i) {
         Job job = job_with(stud_wall(), new_shelf(shelf_presets()[i], stud_wall()));
         const ShelfPlan mm = shelf_plan(job);
-        const double holds = capacity(job, reckon(job), "shelf")->kg_per_m;
+        const LineMass holds = capacity(job, reckon(job), "shelf")->per_metre;
         job.unit = Unit::inch_16;
         const ShelfPlan inches = shelf_plan(job);
-        CHECK(capacity(job, reckon(job), "shelf")->kg_per_m == holds);
+        CHECK(capacity(job, reckon(job), "shelf")->per_metre == holds);
         REQUIRE(mm.holes.size() == inches.holes.size());
         for (std::size_t h = 0; h < mm.holes.size(); ++h) {
             CHECK(mm.holes[h].x == inches.holes[h].x);
@@ -310,12 +310,12 @@ TEST_CASE("a support more never makes a span sag deeper where its neighbours kee
     rc::prop("equal spans", [] {
         const int spans = *rc::gen::inRange(1, 5);
         const double length = *rc::gen::inRange(40, 120) / 100.0;
-        Beam beam{spans * length, {}, 800};
+        Beam beam{spans * length, {}, 800.0_nm2};
         for (int i = 0; i <= spans; ++i)
             beam.supports.push_back(i * length);
         const auto deepest = [](const Beam& b) {
             double worst = 0;
-            for (const SpanSag& sag : analyse(b, {40, 300}, 0.6).sags)
+            for (const SpanSag& sag : analyse(b, {40_n_per_m, 300_n_per_m}, 0.6).sags)
                 worst = std::max(worst, sag.long_term);
             return worst;
         };
@@ -331,17 +331,17 @@ TEST_CASE("thicker boards and more load go the way they should", "[shelves][prop
     rc::prop("stiffness grows with thickness and with a lip; demand grows with load", [] {
         Shelf shelf = usual(stud_wall());
         shelf.thickness = Length::mm(*rc::gen::inRange(15, 40));
-        const double plain = way_of(shelf).section(shelf).stiffness;
+        const Stiffness plain = way_of(shelf).section(shelf).stiffness;
         Shelf thicker = shelf;
         thicker.thickness += 1_mm;
         RC_ASSERT(way_of(thicker).section(thicker).stiffness > plain);
         Shelf lipped = shelf;
         lipped.lip = Lip{BoardMaterial::red_oak, 20_mm, shelf.thickness + 20_mm, {}};
         RC_ASSERT(way_of(lipped).section(lipped).stiffness > plain);
-        const double kg = *rc::gen::inRange(1, 60);
+        const LineMass load = LineMass::kg_per_metre(*rc::gen::inRange(1, 60));
         const Job job = job_with(masonry_wall(), shelf);
-        const ShelfPlan light = under(job, kg);
-        const ShelfPlan heavy = under(job, kg + 5);
+        const ShelfPlan light = under(job, load);
+        const ShelfPlan heavy = under(job, load + 5_kg_m);
         if (light.brackets.size() == heavy.brackets.size())
             RC_ASSERT(heavy.brackets.front().reaction.sustained > light.brackets.front().reaction.sustained);
     });
@@ -376,7 +376,7 @@ TEST_CASE("no shelf is too strange to be reckoned, drawn in words and asked what
         shelf.extra_brackets = *rc::gen::inRange(0, 3);
         shelf.school = *rc::gen::element(School::studs_first, School::even, School::mirrored);
         shelf.load = {*rc::gen::element(LoadKind::books, LoadKind::own, LoadKind::desk),
-                      *rc::gen::inRange(0, 90) / 1.0};
+                      LineMass::kg_per_metre(*rc::gen::inRange(0, 90))};
         for (int i = *rc::gen::inRange(0, 3); i > 0; --i)
             shelf.joints.push_back(Length::mm(*rc::gen::inRange(1, 5000)));
         for (int i = *rc::gen::inRange(0, 3); i > 0; --i)
@@ -385,7 +385,7 @@ TEST_CASE("no shelf is too strange to be reckoned, drawn in words and asked what
             shelf.goods.push_back({"Thing",
                                    Length::mm(*rc::gen::inRange(0, 5000)),
                                    Length::mm(*rc::gen::inRange(0, 5000)),
-                                   *rc::gen::inRange(0, 80) / 1.0,
+                                   Mass::kg(*rc::gen::inRange(0, 80)),
                                    {}});
         if (*rc::gen::inRange(0, 3) == 0)
             shelf.lip = Lip{BoardMaterial::red_oak, Length::mm(*rc::gen::inRange(1, 60)), 40_mm, {}};
@@ -393,15 +393,15 @@ TEST_CASE("no shelf is too strange to be reckoned, drawn in words and asked what
         const Plan plan = reckon(job);
         const auto looked = study(job, plan, "shelf");
         RC_ASSERT(looked.has_value());
-        RC_ASSERT(std::isfinite(looked->capacity.kg_per_m));
-        RC_ASSERT(looked->capacity.kg_per_m >= 0);
+        RC_ASSERT(isfinite(looked->capacity.per_metre));
+        RC_ASSERT(looked->capacity.per_metre >= 0);
         RC_ASSERT(!summary(job, plan, {}).empty());
         load_label(job.walls[0], job.walls[0].shelves[0], plan.walls[0]->shelves[0], looked->capacity);
         // What fails now does not claim to hold more than it has to carry.
         const ShelfPlan& planned = plan.walls[0]->shelves[0];
         for (const Check& check : planned.checks)
-            if (check.code == checks::fixing_overloaded && planned.goods_n_per_m > 0 && !planned.brackets.empty() &&
+            if (check.code == checks::fixing_overloaded && planned.goods_load > 0 && !planned.brackets.empty() &&
                 planned.bracket)
-                RC_ASSERT(looked->capacity.kg_per_m <= planned.goods_n_per_m / 9.80665 * (1 + 1e-6));
+                RC_ASSERT(looked->capacity.per_metre <= mass_of(planned.goods_load) * (1 + 1e-6));
     });
 }

@@ -47,7 +47,7 @@ inline Wall masonry_wall(MasonryKind kind = MasonryKind::brick) {
 inline Job job_with(Wall wall, Shelf shelf) {
     Job job = new_job();
     for (Bracket& bracket : job.catalogue.brackets)
-        bracket.rating_n = 2000;
+        bracket.rating = 2000_n;
     shelf.id = "shelf";
     shelf.name = "Shelf";
     wall.shelves = {std::move(shelf)};

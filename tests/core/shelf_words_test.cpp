@@ -117,20 +117,20 @@ TEST_CASE("what a row of books, a kitchen and a living room load a shelf with", 
     shelf.material = BoardMaterial::mdf;
     const HouseRules rules;
     shelf.load.kind = LoadKind::books; // 37 kg/m, common practice
-    CHECK(loads_of(shelf, rules).goods_n_per_m == Approx(37 * 9.80665));
+    CHECK(loads_of(shelf, rules).goods_load == Approx(37 * 9.80665));
     shelf.load.kind = LoadKind::kitchen; // 0.72 kPa, ANSI/KCMA A161.1, from memory
-    CHECK(loads_of(shelf, rules).goods_n_per_m == Approx(216));
+    CHECK(loads_of(shelf, rules).goods_load == Approx(216));
     CHECK(loads_of(shelf, rules).goods_source.publication == "ANSI/KCMA A161.1");
     shelf.load.kind = LoadKind::general; // 0.64 kPa, EN 14749, from memory
-    CHECK(loads_of(shelf, rules).goods_n_per_m == Approx(192));
-    shelf.load = {LoadKind::own, 12};
-    CHECK(loads_of(shelf, rules).goods_n_per_m == Approx(12 * 9.80665));
+    CHECK(loads_of(shelf, rules).goods_load == Approx(192));
+    shelf.load = {LoadKind::own, 12_kg_m};
+    CHECK(loads_of(shelf, rules).goods_load == Approx(12 * 9.80665));
     CHECK(loads_of(shelf, rules).goods_source.provenance == Provenance::measured);
     // The board: 780 kg/m3 x 0.3 x 0.02 m.
-    CHECK(loads_of(shelf, rules).board_kg == Approx(4.68));
-    CHECK(loads_of(shelf, rules).accidental_n == 0);
+    CHECK(loads_of(shelf, rules).board_mass == Approx(4.68));
+    CHECK(loads_of(shelf, rules).accidental == 0);
     shelf.height = 1499_mm;
-    CHECK(loads_of(shelf, rules).accidental_n == 250);
+    CHECK(loads_of(shelf, rules).accidental == 250_n);
 }
 
 TEST_CASE("creep follows EN 1995-1-1 table 3.2 (from memory), and the worst of it where a board has no figure",
@@ -147,19 +147,19 @@ TEST_CASE("creep follows EN 1995-1-1 table 3.2 (from memory), and the worst of i
 }
 
 TEST_CASE("moduli of boards: Wood Handbook ch. 5, EN 622-5, EN 312, EN 300 (from memory)", "[shelves][standard]") {
-    CHECK(properties(BoardMaterial::eastern_white_pine).modulus_gpa == 8.5);
-    CHECK(properties(BoardMaterial::ponderosa_pine).modulus_gpa == 8.9);
-    CHECK(properties(BoardMaterial::yellow_poplar).modulus_gpa == 10.9);
-    CHECK(properties(BoardMaterial::douglas_fir).modulus_gpa == 13.4);
-    CHECK(properties(BoardMaterial::red_oak).modulus_gpa == 12.5);
-    CHECK(properties(BoardMaterial::sugar_maple).modulus_gpa == 12.6);
-    CHECK(properties(BoardMaterial::mdf).modulus_gpa == 2.2);
-    CHECK(properties(BoardMaterial::particleboard_p2).modulus_gpa == 1.6);
-    CHECK(properties(BoardMaterial::osb3).modulus_gpa == 3.5);
+    CHECK(properties(BoardMaterial::eastern_white_pine).modulus == 8.5_gpa);
+    CHECK(properties(BoardMaterial::ponderosa_pine).modulus == 8.9_gpa);
+    CHECK(properties(BoardMaterial::yellow_poplar).modulus == 10.9_gpa);
+    CHECK(properties(BoardMaterial::douglas_fir).modulus == 13.4_gpa);
+    CHECK(properties(BoardMaterial::red_oak).modulus == 12.5_gpa);
+    CHECK(properties(BoardMaterial::sugar_maple).modulus == 12.6_gpa);
+    CHECK(properties(BoardMaterial::mdf).modulus == 2.2_gpa);
+    CHECK(properties(BoardMaterial::particleboard_p2).modulus == 1.6_gpa);
+    CHECK(properties(BoardMaterial::osb3).modulus == 3.5_gpa);
     for (const BoardProperties& board : all_boards()) {
         CHECK(&properties(board.material) == &board);
         CHECK(board.kdef_dry > 0);
-        CHECK(board.density > 300);
+        CHECK(board.density > 300_kg_m3);
     }
 }
 

@@ -198,7 +198,7 @@ TEST_CASE("a run that misses its studs slides within its fillers by a button", "
     CHECK(absolute(after.layout.units[1].left - 150_mm) == before.slide.moved);
     for (const UnitPlan& unit : after.units)
         for (const PlannedHole& hole : unit.holes)
-            CHECK(hole.hold == Hold::proved_stud);
+            CHECK(hole.substrate == Substrate::proved_stud);
 }
 
 TEST_CASE("where no place will do, the unit is named and hung another way", "[runs][slide]") {

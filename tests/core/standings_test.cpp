@@ -45,7 +45,7 @@ TEST_CASE("a shelf on proved studs holds, and says so", "[standings]") {
 TEST_CASE("one whose bracket nobody has rated is not known to hold", "[standings]") {
     Job job = job_with(stud_wall(), new_shelf(shelf_preset("brackets"), stud_wall()));
     for (Bracket& bracket : job.catalogue.brackets)
-        bracket.rating_n.reset();
+        bracket.rating.reset();
     const Plan plan = reckon(job);
     CHECK(holds(plan.walls.front()->shelves.front()) == Holds::unknown);
     CHECK(said(fixings_standing(plan)) == "1 of 1 not known to hold");
@@ -54,10 +54,10 @@ TEST_CASE("one whose bracket nobody has rated is not known to hold", "[standings
 TEST_CASE("a thing none of whose holes carries is not known to hold", "[standings]") {
     ThingPlan thing;
     CHECK(holds(thing) == Holds::yes); // it stands by itself
-    thing.holes.emplace_back().hold = Hold::lining;
+    thing.holes.emplace_back().substrate = Substrate::lining;
     CHECK(holds(thing) == Holds::unknown);
     PlannedHole& carried = thing.holes.emplace_back();
-    carried.hold = Hold::proved_stud;
+    carried.substrate = Substrate::proved_stud;
     carried.utilisation = Utilisation{0.5};
     CHECK(holds(thing) == Holds::yes);
     carried.utilisation = Utilisation{1.5};

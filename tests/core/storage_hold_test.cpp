@@ -52,15 +52,14 @@ TEST_CASE("each cleat is screwed to every proved stud behind its bay, by half it
     const BayCleat& top = bay.cleats.front();
     REQUIRE(top.screws.size() == 2);
     const BayShelf& shelf = bay.shelves.front();
-    const double half = (shelf.load_n + shelf.kg * standard_gravity) / 2;
-    CHECK(top.load_n == Approx(half));
-    CHECK(top.demands.front().shear_n() == Approx(half * (800 - 506) / 400.0));
+    const Force half = (shelf.load + weight_of(shelf.mass)) / 2;
+    CHECK(top.load == approx(half));
+    CHECK(top.demands.front().shear() == approx(half * (800 - 506) / 400.0));
     // It turns on the cleat's lower edge: 9 mm out, 60 / 2 - 5 = 25 mm up.
-    CHECK(top.demands.front().tension_n == Approx(top.demands.front().shear_n() * 9 / 25));
+    CHECK(top.demands.front().tension == approx(top.demands.front().shear() * 9 / 25));
     // Two screws keep the bay from tipping: 0.6 of the force each, 220 N at least.
-    CHECK(top.demands.back().tension_n - top.demands.back().shear_n() * 9 / 25 ==
-          Approx(std::max(220.0, 0.6 * bay.needs_n)));
-    CHECK(bay.needs_n > 0);
+    CHECK(top.demands.back().tension - top.demands.back().shear() * 9 / 25 == approx(std::max(220_n, 0.6 * bay.needs)));
+    CHECK(bay.needs > 0);
 }
 
 TEST_CASE("a system that hangs has its weight and moment on its cleats", "[storage]") {
@@ -72,17 +71,17 @@ TEST_CASE("a system that hangs has its weight and moment on its cleats", "[stora
     CHECK(plan.foot == 800_mm);
     const BayPlan& bay = plan.bays[1];
     REQUIRE(bay.cleats.size() == 3);
-    CHECK(bay.loaded_kg > bay.kg);
-    double shear = 0;
+    CHECK(bay.loaded_mass > bay.mass);
+    Force shear = 0;
     for (const BayCleat& cleat : bay.cleats)
         for (std::size_t i = 0; i < cleat.screws.size(); ++i)
-            shear += cleat.demands.front().shear_n();
+            shear += cleat.demands.front().shear();
     // All screws together are reckoned with no less than the whole weight.
-    CHECK(shear >= bay.loaded_kg * standard_gravity - 1e-6);
+    CHECK(shear >= weight_of(bay.loaded_mass) - 1e-6_n);
     // And pulled by no less than the moment over its lever.
-    CHECK(bay.cleats.front().demands.front().tension_n * static_cast<double>(bay.cleats.front().screws.size()) * 1.4 *
+    CHECK(bay.cleats.front().demands.front().tension * static_cast<double>(bay.cleats.front().screws.size()) * 1.4 *
               3 >=
-          bay.loaded_kg * standard_gravity * 0.2);
+          weight_of(bay.loaded_mass) * 0.2);
 }
 
 TEST_CASE("the slide search finds the nearest place where every bay has its studs, as brute force does",
@@ -320,23 +319,23 @@ TEST_CASE("a bay of drawers is held as its drawers stand open, their own mass ou
     system.bays.front().loose = 3;
     const BayPlan bay = first_bay(system);
     REQUIRE(bay.drawers.size() == 3);
-    REQUIRE(bay.drawer_kg > 0);
+    REQUIRE(bay.drawer_mass > 0);
     // By hand, the floor not known: asin(11 / 400). Everything open and a child on the highest front: drawers come out
     // 0.4 m, their middles 0.2 m before the front; 136 kg/m3 in each of 0.664 x 0.4 x 0.2 m. Or an adult pulls at
     // 1.42 m, all closed.
     const double lean = std::asin(11.0 / 400);
     const auto lever = [&](double back, double up) { return back * std::cos(lean) - up * std::sin(lean); };
-    const double each = bay.drawer_kg + 136 * bay.width.in_metres() * 0.4 * 0.2;
+    const double each = bay.drawer_mass.in_kg() + 136 * bay.width.in_metres() * 0.4 * 0.2;
     double over = -27.2 * standard_gravity * lever(-0.4, 0.618);
     for (const double up : {0.518, 0.318, 0.118}) // 18 mm of base, fronts of 200 mm
         over -= each * standard_gravity * lever(-0.2, up);
-    const double right = (bay.kg - 3 * bay.drawer_kg) * standard_gravity * lever(0.2, 1.05);
+    const double right = (bay.mass - 3 * bay.drawer_mass).in_kg() * standard_gravity * lever(0.2, 1.05);
     double closed = right;
     for (const double up : {0.518, 0.318, 0.118})
-        closed += bay.drawer_kg * standard_gravity * lever(0.2, up);
+        closed += bay.drawer_mass.in_kg() * standard_gravity * lever(0.2, up);
     const double pulled = 200 * 1.42 * std::cos(lean);
     const double height = bay.cleats.front().z.in_metres();
-    CHECK(bay.needs_n == Approx(std::max(1.5 * over - 0.9 * right, 1.5 * pulled - 0.9 * closed) / height));
+    CHECK(bay.needs == Approx(std::max(1.5 * over - 0.9 * right, 1.5 * pulled - 0.9 * closed) / height));
     // Nor would it stand without: open and climbed it turns over.
     CHECK(over > right);
 }

@@ -44,7 +44,8 @@ TEST_CASE("no shelf however strange makes reckon throw or loop", "[reckon][prope
             shelf.depth = length(1, 900);
             shelf.thickness = length(1, 80);
             shelf.material = static_cast<BoardMaterial>(*rc::gen::inRange(0, 13));
-            shelf.load = {static_cast<LoadKind>(*rc::gen::inRange(0, 5)), double(*rc::gen::inRange(0, 900))};
+            shelf.load = {static_cast<LoadKind>(*rc::gen::inRange(0, 5)),
+                          LineMass::kg_per_metre(*rc::gen::inRange(0, 900))};
             shelf.school = static_cast<School>(*rc::gen::inRange(0, 3));
             shelf.extra_brackets = *rc::gen::inRange(0, 8);
             wall.shelves.push_back(shelf);

@@ -133,7 +133,7 @@ TEST_CASE("whatever was read of a wall, its plan is reckoned and its cures do no
         const auto* framing = std::get_if<Framing>(&job.walls[0].structure);
         const bool timber = framing && framing->material == StudMaterial::timber;
         for (const BracketPlan& place : plan.walls[0]->shelves[0].brackets)
-            if (place.hold == Hold::proved_stud || place.hold == Hold::indicated_stud)
+            if (place.substrate == Substrate::proved_stud || place.substrate == Substrate::indicated_stud)
                 RC_ASSERT(timber && place.stud && survey.studs[*place.stud].state != StudState::assumed);
         for (const Check& check : survey.checks)
             for (const Cure& cure : check.cures)

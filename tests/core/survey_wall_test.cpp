@@ -175,7 +175,7 @@ TEST_CASE("nothing is hung on steel studs or a bare lining as if it were timber"
         REQUIRE(none);
         CHECK(none->severity == Severity::error);
         for (const BracketPlan& place : hung.brackets)
-            CHECK(place.hold == Hold::lining);
+            CHECK(place.substrate == Substrate::lining);
     }
 }
 

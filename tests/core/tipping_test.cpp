@@ -28,56 +28,57 @@ TEST_CASE("a chest of 30 kg with a loaded drawer and a child on it tips, and 220
     // Worked by hand: over 9.80665 (8 x 0.18 + 27.2 x 0.38) = 115.5, righting 9.80665 x 30 x 0.22 = 64.7 N m,
     // F = (1.5 x 115.5 - 0.9 x 64.7) / 0.78 = 147 N. Common practice row of the check values.
     const TippingRules rules;
-    const TipBalance balance = tip_balance(
-        {{"body", 30, 0.22, 0.5}, {"drawer and load", 8, -0.18, 0.5}, {"child", 27.2, -0.38, 0.5}}, std::nullopt, 0);
-    CHECK(balance.over_nm == Approx(115.5).margin(0.05));
-    CHECK(balance.righting_nm == Approx(64.7).margin(0.05));
+    const TipBalance balance =
+        tip_balance({{"body", 30_kg, 0.22, 0.5}, {"drawer and load", 8_kg, -0.18, 0.5}, {"child", 27.2_kg, -0.38, 0.5}},
+                    std::nullopt, 0);
+    CHECK(balance.over == Approx(115.5).margin(0.05));
+    CHECK(balance.righting == Approx(64.7).margin(0.05));
     CHECK(balance.tips());
-    const double force = restraint_force_n(balance, 0.78, rules);
+    const Force force = restraint_force(balance, 0.78, rules);
     CHECK(force == Approx(147).margin(0.5));
-    CHECK(each_restraint_n(force, 1, 1, rules) == 220);
-    CHECK(each_restraint_n(force, 2, 1, rules) == 220);
+    CHECK(each_restraint(force, 1, 1, rules) == 220_n);
+    CHECK(each_restraint(force, 2, 1, rules) == 220_n);
 }
 
 TEST_CASE("levers, pulls and the angle at which it goes follow statics", "[stability]") {
-    const TipBalance still = tip_balance({{"body", 40, 0.3, 0.9}}, std::nullopt, 0);
-    CHECK(still.margin_nm() == Approx(40 * g * 0.3));
+    const TipBalance still = tip_balance({{"body", 40_kg, 0.3, 0.9}}, std::nullopt, 0);
+    CHECK(still.margin() == Approx(40 * g * 0.3));
     CHECK(still.goes_at == Approx(std::atan2(0.3, 0.9)));
     // At just that lean it hangs in the balance.
-    const TipBalance there = tip_balance({{"body", 40, 0.3, 0.9}}, std::nullopt, still.goes_at);
-    CHECK(there.margin_nm() == Approx(0).margin(1e-9));
-    const TipBalance pulled = tip_balance({{"body", 40, 0.3, 0.9}}, TipPull{98, 0, 1.2}, 0);
-    CHECK(pulled.over_nm == Approx(117.6));
+    const TipBalance there = tip_balance({{"body", 40_kg, 0.3, 0.9}}, std::nullopt, still.goes_at);
+    CHECK(there.margin() == Approx(0).margin(1e-9));
+    const TipBalance pulled = tip_balance({{"body", 40_kg, 0.3, 0.9}}, TipPull{98_n, 0, 1.2}, 0);
+    CHECK(pulled.over == Approx(117.6));
     CHECK_FALSE(pulled.tips());
     // 117.7 N m rights it: a pull of 98.07 N at 1.2 m is the most it bears.
-    CHECK(tip_balance({{"body", 40, 0.3, 0.9}}, TipPull{98.1, 0, 1.2}, 0).tips());
+    CHECK(tip_balance({{"body", 40_kg, 0.3, 0.9}}, TipPull{98.1_n, 0, 1.2}, 0).tips());
 }
 
 TEST_CASE("goods that may be taken out are never counted on", "[stability]") {
-    const std::vector<TipWeight> full{{"body", 20, 0.2, 0.5}, {"books", 90, 0.2, 0.6, true}};
-    CHECK(tip_balance(full, std::nullopt, 0).righting_nm == Approx(20 * g * 0.2));
+    const std::vector<TipWeight> full{{"body", 20_kg, 0.2, 0.5}, {"books", 90_kg, 0.2, 0.6, true}};
+    CHECK(tip_balance(full, std::nullopt, 0).righting == Approx(20 * g * 0.2));
     // But where they overturn, they do.
-    const std::vector<TipWeight> out{{"body", 20, 0.2, 0.5}, {"drawer's load", 9, -0.2, 0.6, true}};
-    CHECK(tip_balance(out, std::nullopt, 0).over_nm == Approx(9 * g * 0.2));
+    const std::vector<TipWeight> out{{"body", 20_kg, 0.2, 0.5}, {"drawer's load", 9_kg, -0.2, 0.6, true}};
+    CHECK(tip_balance(out, std::nullopt, 0).over == Approx(9 * g * 0.2));
 }
 
 TEST_CASE("force on restraints: one bears all of it, each of two six tenths, a strap more by its slope",
           "[stability][house-rule]") {
     const TippingRules rules;
-    CHECK(each_restraint_n(500, 1, 1, rules) == 500);
-    CHECK(each_restraint_n(500, 2, 1, rules) == 300);
-    CHECK(each_restraint_n(500, 4, 1, rules) == 300);
-    CHECK(each_restraint_n(100, 1, 0.5, rules) == 440);
-    CHECK(restraint_force_n({10, 100, 0}, 1, rules) == 0); // never less than nothing
+    CHECK(each_restraint(500_n, 1, 1, rules) == 500_n);
+    CHECK(each_restraint(500_n, 2, 1, rules) == 300_n);
+    CHECK(each_restraint(500_n, 4, 1, rules) == 300_n);
+    CHECK(each_restraint(100_n, 1, 0.5, rules) == 440_n);
+    CHECK(restraint_force({10_nm, 100_nm, 0}, 1, rules) == 0); // never less than nothing
 }
 
 TEST_CASE("the standard's cases: drawers at 8.5 lb/ft3, 60 lb on the open drawer, 10 lbf, carpet under the front",
           "[stability][standard]") {
     // After ASTM F2057-23, from memory: 8.5 lb/ft3 = 136 kg/m3, 60 lb = 27.2 kg, 10 lbf = 44.5 N at no more than
     // 56 in, 0.43 in under its rear.
-    CHECK(8.5 * 0.45359237 / 0.028316846592 == Approx(TippingRules{}.drawer_kg_per_m3).margin(0.5));
-    CHECK(60 * 0.45359237 == Approx(TippingRules{}.person_kg).margin(0.05));
-    CHECK(10 * 4.4482216 == Approx(TippingRules{}.child_pull_n).margin(0.05));
+    CHECK(8.5 * 0.45359237 / 0.028316846592 == approx(TippingRules{}.drawer_density).margin(0.5));
+    CHECK(60 * 0.45359237 == approx(TippingRules{}.person_mass).margin(0.05));
+    CHECK(10 * 4.4482216 == approx(TippingRules{}.child_pull).margin(0.05));
     CHECK(TippingRules{}.hand_most.in_inches() == Approx(56).margin(0.2));
     CHECK(TippingRules{}.rear_raised.in_inches() == Approx(0.43).margin(0.01));
 
@@ -90,21 +91,21 @@ TEST_CASE("the standard's cases: drawers at 8.5 lb/ft3, 60 lb on the open drawer
     // Drawers 0.9 m x 0.5 m x 0.2 m inside: 136 x 0.09 = 12.24 kg, each 4 kg empty; open their middle is 0.4 m out.
     const double drawer = (4 + 136 * 0.9 * 0.5 * 0.2) * g * (0.4 - 0.25);
     const TipCase& closed = case_of(plan, TipCaseKind::closed);
-    CHECK(closed.balance.righting_nm == Approx(body + 3 * 4 * g * 0.25));
-    CHECK(closed.balance.over_nm == Approx(0));
+    CHECK(closed.balance.righting == Approx(body + 3 * 4 * g * 0.25));
+    CHECK(closed.balance.over == Approx(0));
     const TipCase& open = case_of(plan, TipCaseKind::all_open);
-    CHECK(open.balance.righting_nm == Approx(body));
-    CHECK(open.balance.over_nm == Approx(3 * drawer));
+    CHECK(open.balance.righting == Approx(body));
+    CHECK(open.balance.over == Approx(3 * drawer));
     const TipCase& one = case_of(plan, TipCaseKind::one_open);
-    CHECK(one.balance.over_nm == Approx(drawer));
-    CHECK(one.balance.righting_nm == Approx(body + 2 * 4 * g * 0.25));
+    CHECK(one.balance.over == Approx(drawer));
+    CHECK(one.balance.righting == Approx(body + 2 * 4 * g * 0.25));
     const TipCase& climbed = case_of(plan, TipCaseKind::climbed);
-    CHECK(climbed.balance.over_nm == Approx(3 * drawer + 27.2 * g * 0.4));
+    CHECK(climbed.balance.over == Approx(3 * drawer + 27.2 * g * 0.4));
     const TipCase& pulled = case_of(plan, TipCaseKind::all_open_pulled);
-    CHECK(pulled.balance.over_nm == Approx(3 * drawer + 44.5 * 0.8));
-    CHECK(case_of(plan, TipCaseKind::closed_pulled).balance.over_nm == Approx(200 * 0.8));
+    CHECK(pulled.balance.over == Approx(3 * drawer + 44.5 * 0.8));
+    CHECK(case_of(plan, TipCaseKind::closed_pulled).balance.over == Approx(200 * 0.8));
     CHECK(&plan.cases[plan.worst] == &climbed);
-    CHECK(plan.needs_n == Approx((1.5 * climbed.balance.over_nm - 0.9 * body) / 0.75));
+    CHECK(plan.needs == Approx((1.5 * climbed.balance.over.in_si() - 0.9 * body) / 0.75));
 
     SECTION("carpet raises its back, and a floor that falls towards the room leans it further") {
         chest.floor = FloorUnder::carpet;
@@ -112,7 +113,7 @@ TEST_CASE("the standard's cases: drawers at 8.5 lb/ft3, 60 lb on the open drawer
         const double lean = std::asin(11.0 / 500) + std::atan(5.0 / 500);
         const PiecePlan leaning = piece_plan(chest);
         CHECK(leaning.cases.front().lean == Approx(lean));
-        CHECK(leaning.cases.front().balance.righting_nm ==
+        CHECK(leaning.cases.front().balance.righting ==
               Approx(28 * g * (0.25 * std::cos(lean) - 0.4 * std::sin(lean)) +
                      4 * g * (3 * 0.25 * std::cos(lean) - (0.1 + 0.3 + 0.5) * std::sin(lean))));
     }
@@ -122,18 +123,18 @@ TEST_CASE("the standard's cases: drawers at 8.5 lb/ft3, 60 lb on the open drawer
     }
     SECTION("a pull takes hold no higher than 1.42 m") {
         chest.height = 2000_mm;
-        CHECK(case_of(piece_plan(chest), TipCaseKind::closed_pulled).balance.over_nm == Approx(200 * 1.42));
+        CHECK(case_of(piece_plan(chest), TipCaseKind::closed_pulled).balance.over == Approx(200 * 1.42));
     }
     SECTION("a lock that lets one drawer open leaves one to tip it") {
         chest.one_at_a_time = true;
-        CHECK(case_of(piece_plan(chest), TipCaseKind::all_open).balance.over_nm == Approx(drawer));
+        CHECK(case_of(piece_plan(chest), TipCaseKind::all_open).balance.over == Approx(drawer));
     }
     SECTION("of doors, the corner is where somebody hangs") {
         chest.drawers.clear();
         chest.doors = 1;
-        chest.door_kg = 6;
+        chest.door_mass = 6_kg;
         const TipCase& swung = case_of(piece_plan(chest), TipCaseKind::climbed);
-        CHECK(swung.balance.over_nm == Approx(6 * g * 0.45 + 27.2 * g * 0.9));
+        CHECK(swung.balance.over == Approx(6 * g * 0.45 + 27.2 * g * 0.9));
     }
 }
 
@@ -144,30 +145,30 @@ TEST_CASE("a heavier load on top is never more stable, and a longer foot never l
         piece.width = mm(300, 1500);
         piece.height = mm(300, 2300);
         piece.depth = mm(250, 700);
-        piece.mass_kg = *rc::gen::inRange(10, 150);
+        piece.mass = Mass::kg(*rc::gen::inRange(10, 150));
         piece.feet_back = mm(0, 100);
         piece.floor = static_cast<FloorUnder>(*rc::gen::inRange(0, 3));
         piece.floor_falls = mm(-10, 20);
-        piece.top_load_kg = *rc::gen::inRange(0, 60);
-        piece.contents_kg = *rc::gen::inRange(0, 100);
+        piece.top_load = Mass::kg(*rc::gen::inRange(0, 60));
+        piece.contents_mass = Mass::kg(*rc::gen::inRange(0, 100));
         piece.doors = *rc::gen::inRange(0, 3);
-        piece.door_kg = piece.doors > 0 ? *rc::gen::inRange(0, 5) : 0;
+        piece.door_mass = piece.doors > 0 ? Mass::kg(*rc::gen::inRange(0, 5)) : Mass{};
         for (int i = *rc::gen::inRange(0, 4); i > 0; --i)
-            piece.drawers.push_back({mm(100, 300) + 100_mm * i, mm(100, 500), mm(80, 200), 1.0, {}, {}});
+            piece.drawers.push_back({mm(100, 300) + 100_mm * i, mm(100, 500), mm(80, 200), 1_kg, {}, {}});
         const TippingRules rules;
         const double at = piece.height.in_metres();
         const std::vector<TipCase> before = tip_cases(piece, rules, at);
 
         Piece heavier = piece;
-        heavier.top_load_kg += *rc::gen::inRange(1, 80);
+        heavier.top_load += Mass::kg(*rc::gen::inRange(1, 80));
         const std::vector<TipCase> loaded = tip_cases(heavier, rules, at);
         Piece longer = piece;
         longer.feet_back = piece.feet_back * *rc::gen::inRange(0, 100) / 100;
         const std::vector<TipCase> braced = tip_cases(longer, rules, at);
         for (std::size_t i = 0; i < before.size(); ++i) {
-            RC_ASSERT(loaded[i].balance.margin_nm() <= before[i].balance.margin_nm() + 1e-9);
-            RC_ASSERT(loaded[i].needs_n >= before[i].needs_n - 1e-9);
-            RC_ASSERT(braced[i].balance.margin_nm() >= before[i].balance.margin_nm() - 1e-9);
+            RC_ASSERT(loaded[i].balance.margin() <= before[i].balance.margin() + 1e-9_nm);
+            RC_ASSERT(loaded[i].needs >= before[i].needs - 1e-9_n);
+            RC_ASSERT(braced[i].balance.margin() >= before[i].balance.margin() - 1e-9_nm);
         }
     });
 }
@@ -175,7 +176,7 @@ TEST_CASE("a heavier load on top is never more stable, and a longer foot never l
 TEST_CASE("more open, heavier drawers or more people never make a piece safer", "[stability][property]") {
     rc::prop("verdicts", [] {
         Piece chest = dresser();
-        chest.mass_kg = *rc::gen::inRange(15, 200);
+        chest.mass = Mass::kg(*rc::gen::inRange(15, 200));
         chest.floor = static_cast<FloorUnder>(*rc::gen::inRange(0, 3));
         chest.children = false;
         const PiecePlan alone = piece_plan(chest);
@@ -184,8 +185,8 @@ TEST_CASE("more open, heavier drawers or more people never make a piece safer", 
         RC_ASSERT(with_children.verdict >= alone.verdict);
         Piece fuller = chest;
         for (Drawer& drawer : fuller.drawers)
-            drawer.load_kg = *rc::gen::inRange(13, 60);
-        RC_ASSERT(piece_plan(fuller).needs_n >= with_children.needs_n - 1e-9);
+            drawer.load = Mass::kg(*rc::gen::inRange(13, 60));
+        RC_ASSERT(piece_plan(fuller).needs >= with_children.needs - 1e-9_n);
     });
 }
 
@@ -196,7 +197,7 @@ TEST_CASE("the packet's 2 1/2 in screw through 1 in of frame just holds 220 N; a
     Piece bookcase = new_piece(stud_wall(), PieceKind::bookcase);
     bookcase.height = 800_mm; // low and heavy: its sum asks for less than the least
     bookcase.depth = 500_mm;
-    bookcase.mass_kg = 80;
+    bookcase.mass = 80_kg;
     bookcase.floor = FloorUnder::hard;
     bookcase.restraint.kind = RestraintKind::through_frame;
     bookcase.restraint.through = 1_in;
@@ -207,10 +208,10 @@ TEST_CASE("the packet's 2 1/2 in screw through 1 in of frame just holds 220 N; a
     std::get<Framing>(job.walls.front().structure).species = Species::spruce_pine_fir;
     const PiecePlan plan = reckon(job).walls.front()->pieces.front();
     REQUIRE(plan.fixing);
-    CHECK(plan.each_n == 220);
+    CHECK(plan.each == 220_n);
     CHECK(plan.fixing->penetration == 1_in);
     CHECK(plan.fixing->thread.in_inches() == Approx(0.672).margin(0.0005));
-    CHECK(plan.each_n / plan.fixing_utilisation.number() == Approx(246).margin(0.7));
+    CHECK(plan.each / plan.fixing_utilisation.number() == Approx(246).margin(0.7));
     CHECK(plan.fixing_utilisation.number() < 1);
     const Check* too_short = find_check(plan.checks, checks::thread_short);
     REQUIRE(too_short);
@@ -235,8 +236,8 @@ TEST_CASE("an unsafe chest of drawers is held by its cure, at two proved studs",
     CHECK(held.verdict == PieceVerdict::held);
     REQUIRE(held.holes.size() == 2);
     for (const PlannedHole& place : held.holes)
-        CHECK(place.hold == Hold::proved_stud);
-    CHECK(held.each_n >= 0.6 * held.needs_n - 1e-9);
+        CHECK(place.substrate == Substrate::proved_stud);
+    CHECK(held.each >= 0.6 * held.needs - 1e-9_n);
     CHECK(held.fixing_utilisation.number() <= 1);
     CHECK_FALSE(std::ranges::any_of(held.checks, [](const Check& c) { return c.severity == Severity::error; }));
     // The pull test ends its steps, and it is a hold point.
@@ -297,25 +298,25 @@ TEST_CASE("brackets and straps without a maker's figure are never green", "[stab
     PiecePlan plan = piece_plan(chest);
     CHECK(find_check(plan.checks, checks::restraint_unrated));
     CHECK(plan.verdict == PieceVerdict::unsafe);
-    chest.restraint.rating_n = 2 * plan.each_n;
+    chest.restraint.rating = 2 * plan.each;
     plan = piece_plan(chest);
     CHECK(plan.verdict == PieceVerdict::held);
     CHECK(plan.rating_utilisation.number() == Approx(0.5));
-    chest.restraint.rating_n = plan.each_n / 2;
+    chest.restraint.rating = plan.each / 2;
     CHECK(find_check(piece_plan(chest).checks, checks::fixing_overloaded));
 
     // A strap rising as far as it reaches out pulls 1.414 times as hard.
     chest.restraint.kind = RestraintKind::straps;
-    chest.restraint.rating_n = 5000;
+    chest.restraint.rating = 5000_n;
     chest.restraint.strap_out = chest.restraint.strap_rise = 60_mm;
     const PiecePlan strapped = piece_plan(chest);
-    CHECK(strapped.each_n == Approx(std::max(220.0, 0.6 * strapped.needs_n) * std::sqrt(2.0)));
+    CHECK(strapped.each == approx(std::max(220_n, 0.6 * strapped.needs) * std::sqrt(2.0)));
 }
 
 TEST_CASE("any piece of 27 in or more is to be held, whatever the sum says", "[stability][standard]") {
     Piece heavy = new_piece(stud_wall(), PieceKind::other);
     heavy.depth = 700_mm;
-    heavy.mass_kg = 200;
+    heavy.mass = 200_kg;
     heavy.floor = FloorUnder::hard;
     heavy.height = 27_in;
     CHECK(piece_plan(heavy).verdict == PieceVerdict::advised);
@@ -370,9 +371,9 @@ TEST_CASE("the frame's own screws into a cleat are counted by what the cleat's t
     const PiecePlan plan = piece_plan(chest);
     // #8 in wood of G 0.36: 61 lb for each inch of thread (NDS-2018 12.2, from memory), 25 mm less a point of 2 D.
     const double one = 61 * 4.4482216 * (25 / 25.4 - 2 * 0.164);
-    CHECK(hold_in_cleat_n(chest.restraint) == Approx(one).epsilon(0.01));
+    CHECK(hold_in_cleat(chest.restraint) == Approx(one).epsilon(0.01));
     REQUIRE(plan.fixing);
-    CHECK(plan.frame_screws == plan.holes.size() * static_cast<std::size_t>(std::ceil(plan.each_n / one)));
+    CHECK(plan.frame_screws == plan.holes.size() * static_cast<std::size_t>(std::ceil(plan.each.in_newtons() / one)));
     CHECK(plan.verdict == PieceVerdict::held);
     // Too thin for any thread: the screws would hold by their points.
     chest.restraint.through = 8_mm;
@@ -383,8 +384,8 @@ TEST_CASE("the frame's own screws into a cleat are counted by what the cleat's t
 
 TEST_CASE("a tall cabinet of a run is held by its own tipping sum, not by the least strength alone", "[stability]") {
     CabinetUnit tall = tall_unit("tall", 600_mm, 2000_mm);
-    tall.mass_kg = 40;
-    tall.doors_kg = 16;
+    tall.mass = 40_kg;
+    tall.doors_mass = 16_kg;
     tall.hinge = DoorHinge::left;
     const RunPlan plan = plan_of(kitchen_with({run_of(RunLevel::floor, {tall})}));
     const UnitPlan& unit = plan.units.front();
@@ -396,15 +397,15 @@ TEST_CASE("a tall cabinet of a run is held by its own tipping sum, not by the le
     const double climbed = -16 * g * lever(-0.3, 1.0) - 27.2 * g * lever(-0.6, 1.42);
     const double pulled = 200 * 1.42 * std::cos(lean) - 16 * g * lever(0, 1.0);
     const double height = 2.0 - 0.06;
-    CHECK(unit.tip_needs_n == Approx((1.5 * std::max(climbed, pulled) - 0.9 * right) / height));
+    CHECK(unit.tip_needs == Approx((1.5 * std::max(climbed, pulled) - 0.9 * right) / height));
     // Its one stud takes two screws above one another, each half of no less than 220 N.
-    CHECK(unit.tension_n == Approx(std::max(220.0, unit.tip_needs_n) / 2));
+    CHECK(unit.tension == approx(std::max(220_n, unit.tip_needs) / 2));
     // Wide doors ask more than the least strength: a child hangs 1.1 m out.
     tall.width = 1100_mm;
-    tall.doors_kg = 30;
+    tall.doors_mass = 30_kg;
     const UnitPlan wide = plan_of(kitchen_with({run_of(RunLevel::floor, {tall})})).units.front();
-    CHECK(wide.tip_needs_n > 220);
-    CHECK(wide.tension_n == Approx(std::max(220.0, 0.6 * wide.tip_needs_n)));
+    CHECK(wide.tip_needs > 220_n);
+    CHECK(wide.tension == approx(std::max(220_n, 0.6 * wide.tip_needs)));
 }
 
 TEST_CASE("any piece that can be drawn up is reckoned without a throw, and is never held by nothing",
@@ -417,7 +418,7 @@ TEST_CASE("any piece that can be drawn up is reckoned without a throw, and is ne
         piece.width = mm(1, 3000);
         piece.height = mm(1, 3000);
         piece.depth = mm(1, 1000);
-        piece.mass_kg = *rc::gen::inRange(0, 300);
+        piece.mass = Mass::kg(*rc::gen::inRange(0, 300));
         piece.feet_back = mm(0, 1200);
         piece.floor = static_cast<FloorUnder>(*rc::gen::inRange(0, 3));
         piece.floor_falls = mm(-500, 500);
@@ -425,7 +426,7 @@ TEST_CASE("any piece that can be drawn up is reckoned without a throw, and is ne
         piece.one_at_a_time = *rc::gen::arbitrary<bool>();
         piece.children = *rc::gen::arbitrary<bool>();
         for (int i = *rc::gen::inRange(0, 6); i > 0; --i)
-            piece.drawers.push_back({mm(1, 3000), mm(0, 1500), mm(1, 900), 2.0, {}, {}});
+            piece.drawers.push_back({mm(1, 3000), mm(0, 1500), mm(1, 900), 2_kg, {}, {}});
         piece.restraint.kind = static_cast<RestraintKind>(*rc::gen::inRange(0, 5));
         piece.restraint.number = *rc::gen::inRange(1, 6);
         piece.restraint.down = mm(0, 3500);
@@ -442,15 +443,15 @@ TEST_CASE("any piece that can be drawn up is reckoned without a throw, and is ne
         // Sums of its own: places in proved studs, none of them below half its height, the screw bears its share.
         RC_ASSERT(!plan.holes.empty());
         RC_ASSERT(!piece.restraint.in_lining);
-        double worst = 0;
+        Moment worst = 0;
         for (const TipCase& tip : plan.cases)
-            worst = std::max(worst, 1.5 * tip.balance.over_nm - 0.9 * tip.balance.righting_nm);
+            worst = std::max(worst, 1.5 * tip.balance.over - 0.9 * tip.balance.righting);
         const double share = plan.holes.size() > 1 ? 0.6 : 1.0;
-        RC_ASSERT(plan.each_n >= 220);
-        RC_ASSERT(plan.each_n >= share * worst / piece.height.in_metres() - 1e-6);
+        RC_ASSERT(plan.each >= 220_n);
+        RC_ASSERT(plan.each >= share * worst / piece.height - 1e-6_n);
         RC_ASSERT(plan.fixing_utilisation.number() <= 1);
         for (const PlannedHole& place : plan.holes) {
-            RC_ASSERT(place.hold == Hold::proved_stud);
+            RC_ASSERT(place.substrate == Substrate::proved_stud);
             RC_ASSERT(place.z > piece.height / 2 - piece.restraint.strap_rise);
         }
     });
@@ -466,8 +467,8 @@ TEST_CASE("on brick a piece is held by plugs, and its cure speaks of places, not
     const PiecePlan held = reckon(apply(*tips->cures.front().edit, job)).walls.front()->pieces.front();
     CHECK(held.verdict == PieceVerdict::held);
     for (const PlannedHole& place : held.holes)
-        CHECK(place.hold == Hold::masonry);
+        CHECK(place.substrate == Substrate::masonry);
     REQUIRE(held.fixing);
     // A plug's pull alone: what each must hold over what the catalogue allows.
-    CHECK(held.fixing_utilisation.number() == Approx(held.each_n / held.fixing->tension_n));
+    CHECK(held.fixing_utilisation.number() == Approx(held.each / held.fixing->tension));
 }

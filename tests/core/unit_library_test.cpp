@@ -69,7 +69,7 @@ TEST_CASE("a list of units is read in any order of columns, with any mark betwee
     REQUIRE(semicolons);
     CHECK(*commas == *semicolons);
     CHECK(commas->front().quantity == 3);
-    CHECK(commas->front().unit.mass_kg == 21.5);
+    CHECK(commas->front().unit.mass == 21.5_kg);
     const auto inches = units_from_csv("kind\tw\th\td\nbase\t36\t34 1/2\t24\n", Unit::inch_16);
     REQUIRE(inches);
     CHECK(inches->front().unit.height == Length::inches(34, {1, 2}));

@@ -69,6 +69,6 @@ TEST_CASE("a sum is redone as a person would", "[measure][workings]") {
     CHECK(redo("max({0} / {1}, {2})", terms).value() == Approx(3));
     CHECK_FALSE(redo("{0} + {7}", terms));
     CHECK_FALSE(redo("{0} as it is", terms));
-    CHECK(printed(force(123.456), {Unit::mm, {}}).text == "123 N");
-    CHECK(printed(force(123.456), {Unit::mm, {}}, 2).text == "123.46 N");
+    CHECK(printed(quantity(123.456_n), {Unit::mm, {}}).text == "123 N");
+    CHECK(printed(quantity(123.456_n), {Unit::mm, {}}, 2).text == "123.46 N");
 }

@@ -154,18 +154,18 @@ TEST_CASE("more load never clears an error", "[opinion][property][safety]") {
     each_random_job(20'000, 20'300, [](Job job) {
         const std::set<std::string> before = errors(job, reckon(job));
         for (Shelf& shelf : job.walls.front().shelves) {
-            const double more = shelf.load.own_kg_per_m * 1.3 + 1;
+            const LineMass more = shelf.load.own * 1.3 + 1_kg_m;
             if (shelf.load.kind == LoadKind::own)
-                shelf.load.own_kg_per_m = more;
+                shelf.load.own = more;
             for (Goods& goods : shelf.goods)
-                goods.kg *= 1.3;
+                goods.mass *= 1.3;
             if (auto* fixture = std::get_if<Fixture>(&shelf.holding))
-                fixture->contents_kg = fixture->contents_kg * 1.3 + 1;
+                fixture->contents_mass = fixture->contents_mass * 1.3 + 1_kg;
         }
         for (Run& run : job.walls.front().runs)
             for (CabinetUnit& unit : run.units)
-                if (unit.loaded_kg)
-                    *unit.loaded_kg = *unit.loaded_kg * 1.3 + 1;
+                if (unit.loaded_mass)
+                    *unit.loaded_mass = *unit.loaded_mass * 1.3 + 1_kg;
         const std::set<std::string> after = errors(job, reckon(job));
         for (const std::string& error : before) {
             // A heavier load may move brackets to other places, which have other errors; overload stays.

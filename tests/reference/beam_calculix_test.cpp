@@ -92,10 +92,10 @@ TEST_CASE("reactions and sags agree with CalculiX, overhangs and one loaded span
     for (const Node& node : nodes)
         deepest = std::max(deepest, node.sag);
 
-    Beam beam{length / 1000, {}, ei / 1e6};
+    Beam beam{length / 1000, {}, Stiffness::newton_square_metres(ei / 1e6)};
     for (const double support : supports)
         beam.supports.push_back(support / 1000);
-    const BeamResult ours = analyse(beam, {0, goods * 1000}, 0);
+    const BeamResult ours = analyse(beam, {0, LineLoad::newtons_per_metre(goods * 1000)}, 0);
     REQUIRE(ours.sags.size() == 4);
     CHECK(ours.sags[2].instantaneous * 1000 == Approx(deepest).epsilon(0.001));
 

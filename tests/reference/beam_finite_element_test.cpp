@@ -1,3 +1,4 @@
+#include "../physical.hpp"
 #include "core/statics/beam.hpp"
 
 #include <Eigen/Dense>
@@ -46,7 +47,7 @@ public:
         Eigen::VectorXd load = Eigen::VectorXd::Zero(size);
         for (std::size_t e = 0; e + 1 < nodes.size(); ++e) {
             const double l = nodes[e + 1] - nodes[e];
-            const double k = beam_.stiffness / (l * l * l);
+            const double k = beam_.stiffness.in_si() / (l * l * l);
             Eigen::Matrix4d element;
             element << 12, 6 * l, -12, 6 * l, 6 * l, 4 * l * l, -6 * l, 2 * l * l, -12, -6 * l, 12, -6 * l, 6 * l,
                 2 * l * l, -6 * l, 4 * l * l;
@@ -94,7 +95,7 @@ TEST_CASE("reactions and sags under every pattern agree with finite elements", "
     std::uniform_real_distribution<double> space{0.2, 0.9};
     std::uniform_real_distribution<double> end{0.0, 0.3};
     for (int round = 0; round < 12; ++round) {
-        Beam beam{0, {}, 900};
+        Beam beam{0, {}, 900.0_nm2};
         double x = round % 3 == 0 ? 0 : end(random);
         const int count = 2 + round % 4;
         for (int i = 0; i < count; ++i) {
@@ -102,7 +103,7 @@ TEST_CASE("reactions and sags under every pattern agree with finite elements", "
             x += space(random);
         }
         beam.length = beam.supports.back() + (round % 2 == 0 ? 0 : end(random));
-        const BeamLoad load{35, 360};
+        const BeamLoad load{35_n_per_m, 360_n_per_m};
         const BeamResult ours = analyse(beam, load, 0.0);
 
         const FiniteBeam finite{beam, 16};
@@ -110,10 +111,10 @@ TEST_CASE("reactions and sags under every pattern agree with finite elements", "
         std::vector<double> least(beam.supports.size(), 1e9);
         std::vector<double> worst(finite.stretches, -1e9);
         for (unsigned pattern = 0; pattern < (1u << finite.stretches); ++pattern) {
-            std::vector<double> loads(finite.stretches, load.permanent);
+            std::vector<double> loads(finite.stretches, load.permanent.in_si());
             for (std::size_t s = 0; s < finite.stretches; ++s)
                 if (pattern & (1u << s))
-                    loads[s] += load.variable;
+                    loads[s] += load.variable.in_si();
             const Finite answer = finite.solve(loads);
             for (std::size_t i = 0; i < greatest.size(); ++i) {
                 greatest[i] = std::max(greatest[i], answer.reaction[i]);
@@ -142,7 +143,7 @@ TEST_CASE("loads on parts of a beam agree with finite elements", "[statics][refe
     std::uniform_real_distribution<double> weight{50, 400};
     constexpr int per_stretch = 16;
     for (int round = 0; round < 10; ++round) {
-        Beam beam{0, {}, 750};
+        Beam beam{0, {}, 750.0_nm2};
         double x = round % 2 == 0 ? 0 : 0.2;
         for (int i = 0; i < 2 + round % 3; ++i) {
             beam.supports.push_back(x);
@@ -150,17 +151,17 @@ TEST_CASE("loads on parts of a beam agree with finite elements", "[statics][refe
         }
         beam.length = beam.supports.back() + (round % 3 == 0 ? 0 : 0.25);
         const FiniteBeam finite{beam, per_stretch};
-        BeamLoad load{30, 0};
-        std::vector<double> on_element(finite.stretch_of_element.size(), load.permanent);
+        BeamLoad load{30_n_per_m, 0};
+        std::vector<double> on_element(finite.stretch_of_element.size(), load.permanent.in_si());
         const std::size_t first = static_cast<std::size_t>(round) % on_element.size();
         const std::size_t last = std::min(on_element.size(), first + 9);
         const double w = weight(random);
-        load.goods.parts.push_back({finite.nodes[first], finite.nodes[last], w});
+        load.goods.parts.push_back({finite.nodes[first], finite.nodes[last], LineLoad::newtons_per_metre(w)});
         for (std::size_t e = first; e < last; ++e)
             on_element[e] += w;
         std::vector<double> at_node(finite.nodes.size(), 0.0);
         at_node[last] += 120;
-        load.goods.points.push_back({finite.nodes[last], 120});
+        load.goods.points.push_back({finite.nodes[last], 120_n});
         const Finite answer = finite.solve_elements(on_element, at_node);
 
         // All goods on at once: what analyse() calls everything loaded.

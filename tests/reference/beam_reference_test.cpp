@@ -10,10 +10,10 @@ using namespace yes_square;
 namespace {
 
 BeamResult variable(double length, std::vector<double> supports) {
-    return analyse({length, std::move(supports), 1.0}, {0.0, 1.0}, 0.0);
+    return analyse({length, std::move(supports), 1.0_nm2}, {0.0_n_per_m, 1.0_n_per_m}, 0.0);
 }
 BeamResult permanent(double length, std::vector<double> supports) {
-    return analyse({length, std::move(supports), 1.0}, {1.0, 0.0}, 0.0);
+    return analyse({length, std::move(supports), 1.0_nm2}, {1.0_n_per_m, 0.0_n_per_m}, 0.0);
 }
 double worst_sag(const BeamResult& result) {
     double worst = 0;
@@ -94,38 +94,38 @@ TEST_CASE("a cantilever end sags wL4/8EI beyond the slope at its root", "[static
 }
 
 TEST_CASE("a point load is worst right over a bracket, or on the end of an overhang by its lever", "[statics]") {
-    const BeamResult ends = analyse({2, {0, 2}, 1}, {0, 0, 100}, 0);
+    const BeamResult ends = analyse({2, {0, 2}, 1.0_nm2}, {0_n_per_m, 0_n_per_m, 100_n}, 0);
     CHECK(ends.reactions.at(0).greatest == Approx(100));
-    const BeamResult overhang = analyse({2.5, {0, 2}, 1}, {0, 0, 100}, 0);
+    const BeamResult overhang = analyse({2.5, {0, 2}, 1.0_nm2}, {0_n_per_m, 0_n_per_m, 100_n}, 0);
     CHECK(overhang.reactions.at(1).greatest == Approx(100 * 2.5 / 2));
     CHECK(overhang.reactions.at(0).least == Approx(-100 * 0.5 / 2));
 }
 
 TEST_CASE("stored goods creep with the board: EN 1995-1-1 2.2.3", "[statics][standard]") {
-    const BeamResult result = analyse({1, {0, 1}, 1}, {0.5, 1.5}, 2.25);
+    const BeamResult result = analyse({1, {0, 1}, 1.0_nm2}, {0.5_n_per_m, 1.5_n_per_m}, 2.25);
     CHECK(result.sags.at(0).long_term == Approx(result.sags.at(0).instantaneous * 3.25));
 }
 
 TEST_CASE("EI of a bare 250 x 18 MDF board is 267 N m2", "[statics][reference]") {
-    CHECK(board_stiffness(2.2e9, 0.250, 0.018) == Approx(267).margin(0.5));
+    CHECK(board_stiffness(2.2_gpa, 0.250, 0.018) == Approx(267).margin(0.5));
 }
 
 TEST_CASE("a beam without two supports in order is refused", "[statics]") {
-    CHECK_THROWS_AS(analyse({1, {0.5}, 1}, {1, 0}, 0), std::invalid_argument);
-    CHECK_THROWS_AS(analyse({1, {0.5, 0.5}, 1}, {1, 0}, 0), std::invalid_argument);
-    CHECK_THROWS_AS(analyse({1, {0.5, 1.5}, 1}, {1, 0}, 0), std::invalid_argument);
-    CHECK_THROWS_AS(analyse({1, {0, 1}, 0}, {1, 0}, 0), std::invalid_argument);
+    CHECK_THROWS_AS(analyse({1, {0.5}, 1.0_nm2}, {1_n_per_m, 0_n_per_m}, 0), std::invalid_argument);
+    CHECK_THROWS_AS(analyse({1, {0.5, 0.5}, 1.0_nm2}, {1_n_per_m, 0_n_per_m}, 0), std::invalid_argument);
+    CHECK_THROWS_AS(analyse({1, {0.5, 1.5}, 1.0_nm2}, {1_n_per_m, 0_n_per_m}, 0), std::invalid_argument);
+    CHECK_THROWS_AS(analyse({1, {0, 1}, 0.0_nm2}, {1_n_per_m, 0_n_per_m}, 0), std::invalid_argument);
 }
 
 TEST_CASE("a point load on a simple span: PL3/48EI at its middle, PL/4", "[statics][reference]") {
-    const BeamResult result = analyse({1, {0, 1}, 1.0}, {0, 0, 0, {{}, {{0.5, 1.0}}}}, 0.0);
+    const BeamResult result = analyse({1, {0, 1}, 1.0_nm2}, {0_n_per_m, 0_n_per_m, 0_n, {{}, {{0.5, 1.0_n}}}}, 0.0);
     CHECK(result.sags.at(0).instantaneous == Approx(1.0 / 48).epsilon(1e-6));
     CHECK(result.greatest_moment == Approx(0.25));
     CHECK(result.reactions.at(0).sustained == Approx(0.5));
 }
 
 TEST_CASE("a point load at a quarter: 3/4 and 1/4 of it, Pab/L", "[statics][reference]") {
-    const BeamResult result = analyse({1, {0, 1}, 1.0}, {0, 0, 0, {{}, {{0.25, 1.0}}}}, 0.0);
+    const BeamResult result = analyse({1, {0, 1}, 1.0_nm2}, {0_n_per_m, 0_n_per_m, 0_n, {{}, {{0.25, 1.0_n}}}}, 0.0);
     CHECK(result.reactions.at(0).sustained == Approx(0.75));
     CHECK(result.reactions.at(1).sustained == Approx(0.25));
     CHECK(result.greatest_moment == Approx(0.25 * 0.75));
@@ -137,7 +137,7 @@ TEST_CASE("a point load at a quarter: 3/4 and 1/4 of it, Pab/L", "[statics][refe
 TEST_CASE("a cantilever with a load at its end: PL3/3EI beyond a root held fast by a long back span",
           "[statics][reference]") {
     // The back span lets the root turn by M L / 3 EI.
-    const BeamResult result = analyse({1.5, {0, 1}, 1.0}, {0, 0, 0, {{}, {{1.5, 1.0}}}}, 0.0);
+    const BeamResult result = analyse({1.5, {0, 1}, 1.0_nm2}, {0_n_per_m, 0_n_per_m, 0_n, {{}, {{1.5, 1.0_n}}}}, 0.0);
     const double root = 0.5 * 1.0 / 3;
     CHECK(result.sags.back().overhang);
     CHECK(result.sags.back().instantaneous == Approx(0.125 / 3 + root * 0.5).epsilon(1e-6));
@@ -146,18 +146,20 @@ TEST_CASE("a cantilever with a load at its end: PL3/3EI beyond a root held fast 
 }
 
 TEST_CASE("a span half loaded from one end: 3/8 and 1/8 wL, 9wL2/128", "[statics][reference]") { // AISC case 5
-    const BeamResult result = analyse({1, {0, 1}, 1.0}, {0, 0, 0, {{{0, 0.5, 1.0}}, {}}}, 0.0);
+    const BeamResult result =
+        analyse({1, {0, 1}, 1.0_nm2}, {0_n_per_m, 0_n_per_m, 0_n, {{{0, 0.5, 1.0_n_per_m}}, {}}}, 0.0);
     CHECK(result.reactions.at(0).sustained == Approx(0.375));
     CHECK(result.reactions.at(1).sustained == Approx(0.125));
-    const auto places = diagram({1, {0, 1}, 1.0}, {0, 0, 0, {{{0, 0.5, 1.0}}, {}}}, 0.0, 64);
-    double greatest = 0;
+    const auto places =
+        diagram({1, {0, 1}, 1.0_nm2}, {0_n_per_m, 0_n_per_m, 0_n, {{{0, 0.5, 1.0_n_per_m}}, {}}}, 0.0, 64);
+    Moment greatest = 0;
     for (const BeamPlace& place : places)
         greatest = std::max(greatest, place.greatest_moment);
     CHECK(greatest == Approx(9.0 / 128).epsilon(1e-3));
 }
 
 TEST_CASE("over a joint no moment passes: two boards are two simple spans", "[statics][reference]") {
-    const BeamResult joined = analyse({2, {0, 1, 2}, 1.0, {1}}, {1.0, 0.0}, 0.0);
+    const BeamResult joined = analyse({2, {0, 1, 2}, 1.0_nm2, {1}}, {1.0_n_per_m, 0.0_n_per_m}, 0.0);
     CHECK(joined.reactions.at(0).all_loaded == Approx(0.5));
     CHECK(joined.reactions.at(1).all_loaded == Approx(1.0));
     CHECK(joined.reactions.at(2).all_loaded == Approx(0.5));
@@ -166,12 +168,12 @@ TEST_CASE("over a joint no moment passes: two boards are two simple spans", "[st
     CHECK(joined.sags[0].instantaneous == Approx(5.0 / 384).epsilon(1e-6));
     CHECK(joined.sags[1].place == Approx(1.5).margin(1e-6));
     // Somebody leans on one of the boards, not on both.
-    const BeamResult leaned = analyse({2, {0, 1, 2}, 1.0, {1}}, {1.0, 0.0, 10.0}, 0.0);
+    const BeamResult leaned = analyse({2, {0, 1, 2}, 1.0_nm2, {1}}, {1.0_n_per_m, 0.0_n_per_m, 10.0_n}, 0.0);
     CHECK(leaned.reactions.at(1).greatest == Approx(1.0 + 10));
 }
 
 TEST_CASE("the diagram is the closed form: wx(L-x)/2, w x (L3 - 2Lx2 + x3)/24EI", "[statics][reference]") {
-    for (const BeamPlace& place : diagram({1, {0, 1}, 1.0}, {0.0, 1.0}, 0.0, 20)) {
+    for (const BeamPlace& place : diagram({1, {0, 1}, 1.0_nm2}, {0.0_n_per_m, 1.0_n_per_m}, 0.0, 20)) {
         const double x = place.x;
         CHECK(place.greatest_moment == Approx(x * (1 - x) / 2).margin(1e-12));
         CHECK(place.sag == Approx(x * (1 - 2 * x * x + x * x * x) / 24).margin(1e-12));
@@ -179,11 +181,12 @@ TEST_CASE("the diagram is the closed form: wx(L-x)/2, w x (L3 - 2Lx2 + x3)/24EI"
 }
 
 TEST_CASE("a 250 x 18 MDF board with a 20 x 40 oak lip, tops flush, has 2203 N m2", "[statics][reference]") {
-    CHECK(section_stiffness({{2.2e9, 0.250, 0.018, -0.009}, {12.5e9, 0.020, 0.040, -0.020}}) == Approx(2203).margin(1));
-    CHECK(section_stiffness({{2.2e9, 0.250, 0.018, -0.009}}) == Approx(267.3).margin(0.1));
+    CHECK(section_stiffness({{2.2_gpa, 0.250, 0.018, -0.009}, {12.5_gpa, 0.020, 0.040, -0.020}}) ==
+          Approx(2203).margin(1));
+    CHECK(section_stiffness({{2.2_gpa, 0.250, 0.018, -0.009}}) == Approx(267.3).margin(0.1));
 }
 
 TEST_CASE("a round bar has EI of pi D4 / 64, a tube less its hole", "[statics][reference]") {
-    CHECK(round_stiffness(1, 2) == Approx(0.785398).epsilon(1e-6));
-    CHECK(round_stiffness(1, 2, 1) == Approx(0.785398 * 15 / 16).epsilon(1e-6));
+    CHECK(round_stiffness(Pressure::pascals(1), 2) == Approx(0.785398).epsilon(1e-6));
+    CHECK(round_stiffness(Pressure::pascals(1), 2, 1) == Approx(0.785398 * 15 / 16).epsilon(1e-6));
 }

@@ -28,7 +28,7 @@ inline BracketQuestion random_question(std::mt19937& random) {
     question.overhang_most = 300_mm;
     const int step = std::uniform_int_distribution<int>{0, 1}(random) ? 400 : 600;
     for (Length at = on_grid(0, 400); at < question.length; at += Length::mm(step))
-        question.studs.push_back({at, {}, Hold::proved_stud});
+        question.studs.push_back({at, {}, Substrate::proved_stud});
     return question;
 }
 

@@ -35,11 +35,12 @@ double rear_reaction(const std::vector<TipWeight>& weights, const std::optional<
         0, 0, rear.x;          // moments about the front feet, against the clock
     Eigen::Vector3d loads{0, 0, 0};
     for (const TipWeight& weight : weights) {
-        const double n = weight.kg * standard_gravity;
+        const double n = weight.mass.in_kg() * standard_gravity;
         loads += Eigen::Vector3d{0, n, n * turned(weight.back, weight.up, lean).x};
     }
     if (pull)
-        loads += Eigen::Vector3d{-pull->n, 0, pull->n * turned(pull->back, pull->up, lean).y};
+        loads += Eigen::Vector3d{-pull->force.in_newtons(), 0,
+                                 pull->force.in_newtons() * turned(pull->back, pull->up, lean).y};
     return equations.fullPivLu().solve(loads)[2];
 }
 
@@ -52,15 +53,15 @@ TEST_CASE("a piece tips just when equilibrium would have its rear feet pull on t
     for (int i = 0; i < 2000; ++i) {
         std::vector<TipWeight> weights;
         for (int k = 0; k < 4; ++k)
-            weights.push_back({"part", between(2, 40), between(-0.4, 0.5), between(0.05, 1.8)});
+            weights.push_back({"part", Mass::kg(between(2, 40)), between(-0.4, 0.5), between(0.05, 1.8)});
         const double lean = between(0, 0.06);
         std::optional<TipPull> pull;
         if (i % 2 == 0)
-            pull = TipPull{between(10, 200), between(-0.1, 0.1), between(0.4, 1.42)};
+            pull = TipPull{Force::newtons(between(10, 200)), between(-0.1, 0.1), between(0.4, 1.42)};
         const TipBalance balance = tip_balance(weights, pull, lean);
         const Placed feet = turned(0.5, 0, lean);
         const double rear = rear_reaction(weights, pull, lean, feet);
-        CHECK(balance.margin_nm() == Approx(rear * -feet.x).margin(1e-9));
+        CHECK(balance.margin() == Approx(rear * -feet.x).margin(1e-9));
         CHECK(balance.tips() == (rear <= 0));
         tipped += balance.tips();
     }
@@ -72,8 +73,9 @@ TEST_CASE("leaned step by step it goes at the angle that is told", "[reference][
     std::mt19937 random{7};
     const auto between = [&](double low, double high) { return std::uniform_real_distribution{low, high}(random); };
     for (int i = 0; i < 200; ++i) {
-        const std::vector<TipWeight> weights{{"body", between(10, 80), between(0.1, 0.4), between(0.3, 1.1)},
-                                             {"drawer", between(1, 12), between(-0.3, 0.3), between(0.2, 1.2)}};
+        const std::vector<TipWeight> weights{
+            {"body", Mass::kg(between(10, 80)), between(0.1, 0.4), between(0.3, 1.1)},
+            {"drawer", Mass::kg(between(1, 12)), between(-0.3, 0.3), between(0.2, 1.2)}};
         const TipBalance level = tip_balance(weights, std::nullopt, 0);
         if (level.tips())
             continue;
@@ -94,7 +96,7 @@ TEST_CASE("rods and shelves of a bay sag as the beam tables say", "[reference][s
         const double modulus = stuff == PoleStuff::steel ? 210e9 : 70e9;
         const double inertia = M_PI / 64 * (std::pow(0.025, 4) - std::pow(0.025 - 0.0024, 4));
         const double length = bay.rods.front().cut.in_metres();
-        const double w = bay.rods.front().load_n / length;
+        const double w = bay.rods.front().load.in_newtons() / length;
         CHECK(bay.rods.front().sag.long_term == Approx(5 * w * std::pow(length, 4) / (384 * modulus * inertia)));
         CHECK(bay.rods.front().sag.limit == Approx(length / 200));
     }

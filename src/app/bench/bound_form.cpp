@@ -3,6 +3,7 @@
 #include "app/bench/theme.hpp"
 
 #include <QComboBox>
+#include <QLabel>
 #include <QLineEdit>
 #include <QLocale>
 #include <QSignalBlocker>
@@ -11,7 +12,12 @@
 namespace yes_square::app {
 namespace {
 
-constexpr double most_number = 100'000;
+/// A decimal comma is as good as a point.
+std::optional<double> read_number(const QString& typed) {
+    bool readable = false;
+    const double value = QLocale::c().toDouble(typed.trimmed().replace(u',', u'.'), &readable);
+    return readable ? std::optional{value} : std::nullopt;
+}
 
 } // namespace
 
@@ -143,26 +149,40 @@ void BoundForm::choice(const QString& label, const char* name, std::function<QSt
 
 void BoundForm::number(const QString& label, const char* name, const QString& unit, Get<std::optional<double>> get,
                        Set<std::optional<double>> set) {
+    number(label, name, NumberAsk{[unit] { return unit; }}, std::move(get), std::move(set));
+}
+
+void BoundForm::number(const QString& label, const char* name, const NumberAsk& ask, Get<std::optional<double>> get,
+                       Set<std::optional<double>> set) {
     auto* field = new QLineEdit{this};
-    field->setPlaceholderText(tr("not known"));
-    const auto commit = [this, field, label, set] {
+    field->setPlaceholderText(ask.when_none.isEmpty() ? tr("not known") : ask.when_none);
+    const auto commit = [this, field, label, set, ask] {
         if (!field->isModified())
             return;
-        const QString typed = field->text().trimmed();
-        bool readable = typed.isEmpty();
-        // A decimal comma is as good as a point.
-        const double value = readable ? 0 : QLocale::c().toDouble(QString{typed}.replace(',', '.'), &readable);
-        readable = readable && value >= 0 && value <= most_number;
-        set_flag(*field, "refused", !readable);
-        field->setToolTip(readable ? QString{} : tr("A plain number from 0 to %1, or nothing").arg(most_number));
-        if (!readable)
+        const std::optional<double> typed = read_number(field->text());
+        const bool none = field->text().trimmed().isEmpty();
+        QString wrong;
+        if (none && !ask.may_be_none)
+            wrong = tr("A plain number is wanted here");
+        else if (!none && !typed)
+            wrong = tr("A plain number, such as 12 or 12.5");
+        else if (const auto problem = none ? std::nullopt : range_problem(*typed, ask.range))
+            wrong = tr("It must be %1").arg(core_words(*problem));
+        else if (!none && *typed > ask.most)
+            wrong = tr("At most %1").arg(ask.most);
+        set_flag(*field, "refused", !wrong.isEmpty());
+        field->setToolTip(wrong);
+        if (!wrong.isEmpty())
             return;
         field->setModified(false);
-        bench_.edit(label, [&](Job& job) { set(job, value > 0 ? std::optional{value} : std::optional<double>{}); });
+        bench_.edit(label, [&](Job& job) { set(job, typed); });
     };
     connect(field, &QLineEdit::editingFinished, this, commit);
     connect(field, &QLineEdit::returnPressed, this, [this] { focusNextChild(); });
-    add_row(unit.isEmpty() ? label : QStringLiteral("%1, %2").arg(label, unit), name, field, [field, get] {
+    add_row(label, name, field, [this, field, get, label, ask] {
+        const QString unit = ask.unit ? ask.unit() : QString{};
+        if (auto* beside = qobject_cast<QLabel*>(rows_->labelForField(field)))
+            beside->setText(unit.isEmpty() ? label : QStringLiteral("%1, %2").arg(label, unit));
         const auto value = get();
         if (value && !(field->hasFocus() && field->isModified()))
             field->setText(*value ? QLocale::c().toString(std::round(**value * 10) / 10, 'g', 6) : QString{});

@@ -1,7 +1,10 @@
 #pragma once
 
 #include "app/bench/length_field.hpp"
+#include "app/bench/typed_unit.hpp"
+#include "app/bench/words.hpp"
 #include "app/bench/workbench.hpp"
+#include "core/job/field_visits.hpp"
 
 #include <QFormLayout>
 #include <QStringList>
@@ -36,9 +39,39 @@ public:
     /// A choice whose options follow from the job.
     void choice(const QString& label, const char* name, std::function<QStringList()> options, Get<int> get,
                 Set<int> set);
+    /// What is asked of a typed number, in the unit it is typed in.
+    struct NumberAsk {
+        std::function<QString()> unit = {};
+        Range range = Range::not_negative;
+        double most = greatest_figure;
+        QString when_none = {}; ///< what nothing typed means
+        bool may_be_none = true;
+    };
+    void number(const QString& label, const char* name, const NumberAsk& ask, Get<std::optional<double>> get,
+                Set<std::optional<double>> set);
     /// A plain number with its unit; nothing typed means none.
     void number(const QString& label, const char* name, const QString& unit, Get<std::optional<double>> get,
                 Set<std::optional<double>> set);
+    /// A mass, a force and the like, in the unit of the hand; nothing typed means none.
+    template <class Figure>
+    void figure(const QString& label, const char* name, Get<std::optional<Figure>> get, Set<std::optional<Figure>> set,
+                const Meaning& meaning = {{}, Range::not_negative}, bool may_be_none = true) {
+        const auto typed = [this, by_mass = meaning.by_mass] {
+            return typed_unit<Figure>(bench().job().unit, by_mass);
+        };
+        number(
+            label, name,
+            {[typed] { return typed().words; }, meaning.range, greatest_figure, core_words(meaning.none), may_be_none},
+            [typed, get]() -> std::optional<std::optional<double>> {
+                const auto shown = get();
+                if (!shown)
+                    return std::nullopt;
+                return *shown ? std::optional{(*shown)->in_si() / typed().si} : std::optional<double>{};
+            },
+            [typed, set](Job& job, std::optional<double> value) {
+                set(job, value ? std::optional{Figure::si(*value * typed().si)} : std::nullopt);
+            });
+    }
     /// A line of words of the form's own, as a heading.
     void heading(const QString& words);
     void widget(QWidget* widget);

@@ -9,7 +9,7 @@ Day::Day(Workbench& bench)
     : bench_{bench} {
     QObject::connect(&bench_, &Workbench::changed, &bench_, [this] { forget(); });
     bench_.look_at_edit = [this](const QString& what, const Job& before, Job& after) {
-        log_change(before, after, what.toStdString(), told());
+        log_change(before, after, what.toStdString(), stamp());
     };
 }
 
@@ -44,7 +44,7 @@ const Kit& Day::kit(const Scope& scope) {
     return *kit_;
 }
 
-Told Day::told() const {
+Stamp Day::stamp() const {
     return {QDateTime::currentDateTimeUtc().toString(Qt::ISODate).toStdString(), bench_.job().fitter};
 }
 

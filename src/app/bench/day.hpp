@@ -18,7 +18,7 @@ public:
     const Kit& kit(const Scope& scope);
 
     /// The time now and who is named as fitting: what a tick or a reading is signed with.
-    Told told() const;
+    Stamp stamp() const;
 
 private:
     void forget();

@@ -1,38 +1,82 @@
 #pragma once
 
+#include "app/bench/choices.hpp"
 #include "app/bench/part_form.hpp"
 #include "app/bench/words.hpp"
 #include "core/job/fields.hpp"
+#include "core/job/ranges.hpp"
 
 #include <cmath>
+#include <stdexcept>
 
 namespace yes_square::app {
 
-/// The members of a part as rows of a form, as `fields` names them: labels, ranges and values come from there alone.
-/// @tparam Form  what reads and writes a part and takes rows: PartForm, or one like it
-template <class Part, class Form = PartForm<Part>>
+/// Rows of a form for members of a part, as `fields` describes them: label, field, range, unit and what nothing means
+/// come from there alone.
+///
+///     FieldForm<WallBox> rows{form, "box"};
+///     rows.row("name").row("width").row("rebate", is_rebated);  // box-name, box-width, box-rebate
+///
+template <class Part>
 class FieldForm {
 public:
-    /// @param kind  begins each row's object name: "battens" makes "battens-length"
-    FieldForm(Form& form, std::string_view kind)
+    using When = typename PartAccess<Part>::When;
+
+    /// @param kind  begins each row's object name
+    FieldForm(BoundForm& form, PartAccess<Part> part, std::string_view kind)
         : form_{form}
-        , kind_{kind} {
-        Part usual;
-        fields(*this, usual);
+        , part_{std::move(part)}
+        , kind_{kind} {}
+    FieldForm(PartForm<Part>& form, std::string_view kind)
+        : FieldForm{form, form, kind} {}
+
+    /// Every plain member, in the order of the file, but the id. Parts of the part have forms of their own.
+    FieldForm& all() {
+        asked_ = {};
+        look();
+        return *this;
+    }
+    /// One member, by its name in a job file. Throws std::out_of_range where there is none of that name.
+    /// @param when  shows the row; empty: always
+    /// @param label, object  of a row that has words of its own, and what its field is called then
+    FieldForm& row(std::string_view member, When when = {}, const QString& label = {}, std::string_view object = {}) {
+        asked_ = member;
+        when_ = std::move(when);
+        label_ = label;
+        object_ = object;
+        found_ = false;
+        look();
+        when_ = {};
+        label_ = {};
+        object_ = {};
+        if (!found_)
+            throw std::out_of_range("no member is called " + std::string{member});
+        return *this;
     }
 
     // A visitor of members.
     template <class T>
-    void required(std::string_view name, T& member, Meaning meaning = {}) {
-        row(name, member, meaning);
+    void required(std::string_view name, T& member, const Meaning& meaning = {}) {
+        if (asked_ == name || (asked_.empty() && name != "id")) {
+            found_ = true;
+            add(name, member, meaning);
+        }
         ++number_;
     }
     template <class T>
-    void optional(std::string_view name, T& member, Meaning meaning = {}) {
+    void optional(std::string_view name, T& member, const Meaning& meaning = {}) {
         required(name, member, meaning);
     }
-    /// Parts of the part have forms of their own.
+    template <class T>
+    void maybe(std::string_view name, std::optional<T>& member, const Meaning& meaning) {
+        required(name, member, meaning);
+    }
     void part(std::string_view, auto&) {}
+    void maybe_part(std::string_view, auto&) {}
+    void list(std::string_view, auto&) {}
+    void lengths(std::string_view, auto&, const Meaning&) {}
+    void one_of(std::string_view, auto&) {}
+    void maybe_one_of(std::string_view, auto&) {}
 
 private:
     /// Another visitor: finds the member of a row, by its number.
@@ -42,17 +86,26 @@ private:
         int at = 0;
         T* found = nullptr;
         template <class U>
-        void required(std::string_view, U& member, Meaning = {}) {
+        void required(std::string_view, U& member, const Meaning& = {}) {
             if constexpr (std::same_as<T, U>)
                 if (at == wanted)
                     found = &member;
             ++at;
         }
         template <class U>
-        void optional(std::string_view name, U& member, Meaning = {}) {
+        void optional(std::string_view name, U& member, const Meaning& = {}) {
+            required(name, member);
+        }
+        template <class U>
+        void maybe(std::string_view name, std::optional<U>& member, const Meaning&) {
             required(name, member);
         }
         void part(std::string_view, auto&) {}
+        void maybe_part(std::string_view, auto&) {}
+        void list(std::string_view, auto&) {}
+        void lengths(std::string_view, auto&, const Meaning&) {}
+        void one_of(std::string_view, auto&) {}
+        void maybe_one_of(std::string_view, auto&) {}
     };
     template <class T>
     static T& pick(Part& part, int number) {
@@ -60,64 +113,137 @@ private:
         fields(look, part);
         return *look.found;
     }
+
+    void look() {
+        Part usual;
+        number_ = 0;
+        fields(*this, usual);
+    }
+
+    /// What a row shows of its member, and what it makes of what was chosen.
     template <class T>
     auto read(auto&& as) const {
-        return form_.template read<decltype(as(std::declval<T>()))>([number = number_, as](const Part& part) {
-            Part copy = part;
-            return as(pick<T>(copy, number));
-        });
+        return part_.template read<decltype(as(std::declval<T>()))>(
+            [number = number_, as](const Part& part) {
+                Part copy = part;
+                return as(pick<T>(copy, number));
+            },
+            when_);
     }
     template <class T, class Shown>
     auto write(auto&& from) const {
-        return form_.template write<Shown>(
-            [number = number_, from](Part& part, Shown value) { pick<T>(part, number) = from(value); });
+        return part_.template write<Shown>(
+            [number = number_, from](Part& part, Shown value) { pick<T>(part, number) = from(std::move(value)); });
     }
 
     static QString label_of(std::string_view name, const Meaning& meaning) {
         if (!meaning.label.empty())
-            return QCoreApplication::translate("core", std::string{meaning.label}.c_str());
-        QString words = text(name).replace('_', ' ');
+            return core_words(meaning.label);
+        QString words = text(name).replace(u'_', u' ');
         words[0] = words[0].toUpper();
         return words;
     }
 
+    /// Of a length, and what is said of a shorter one.
+    static std::pair<Length, QString> least(Range range) {
+        if (range == Range::more_than_zero)
+            return {Length::nanometres(1), tr("It must be more than 0")};
+        if (range == Range::not_negative)
+            return {Length{}, tr("It must be 0 or more")};
+        return {Length::mm(-1'000'000), {}};
+    }
+
     template <class T>
-    void row(std::string_view name, T&, const Meaning& meaning) {
-        if (name == "id")
-            return;
-        const QString label = label_of(name, meaning);
-        const std::string object = kind_ + "-" + std::string{name};
+    static double most(std::string_view name) {
+        return std::is_integral_v<T> ? static_cast<double>(most_of_count(name)) : greatest_figure;
+    }
+
+    template <class T>
+    void add(std::string_view name, T&, const Meaning& meaning) {
+        const QString label = label_.isEmpty() ? label_of(name, meaning) : label_;
+        const std::string object = kind_ + "-" + std::string{object_.empty() ? name : object_};
         const char* row = object.c_str();
         const auto same = [](const T& value) { return value; };
         if constexpr (std::same_as<T, std::string>) {
             form_.words(label, row, read<T>(same), write<T, std::string>([](std::string value) { return value; }));
         } else if constexpr (std::same_as<T, Length>) {
-            const bool positive = meaning.range == Range::more_than_zero;
-            const Length least = positive                               ? Length::nanometres(1)
-                                 : meaning.range == Range::not_negative ? Length{}
-                                                                        : Length::mm(-1'000'000);
-            form_.length(label, row, read<T>(same), write<T, Length>([](Length value) { return value; }), least,
-                         positive ? tr("It must be more than 0") : tr("It must be 0 or more"));
+            const auto [shortest, refusal] = least(meaning.range);
+            if (meaning.none.empty())
+                form_.length(label, row, read<T>(same), write<T, Length>([](Length value) { return value; }), shortest,
+                             refusal);
+            else
+                form_.optional_length(label, row, core_words(meaning.none), read<T>([](Length value) {
+                                          return value > Length{} ? std::optional{value} : std::nullopt;
+                                      }),
+                                      write<T, std::optional<Length>>(
+                                          [](std::optional<Length> value) { return value.value_or(Length{}); }));
+        } else if constexpr (std::same_as<T, std::optional<Length>>) {
+            form_.optional_length(label, row, core_words(meaning.none), read<T>(same),
+                                  write<T, T>([](T value) { return value; }));
         } else if constexpr (std::is_enum_v<T>) {
             form_.choice(label, row, words_of<T>(), read<T>([](T value) { return row_for(value); }),
                          write<T, int>([](int at) { return at_row<T>(at); }));
         } else if constexpr (std::same_as<T, bool>) {
-            form_.choice(label, row, QStringList{tr("no"), tr("yes")},
-                         read<T>([](bool value) { return value ? 1 : 0; }),
+            const QStringList words{meaning.no.empty() ? tr("no") : core_words(meaning.no),
+                                    meaning.yes.empty() ? tr("yes") : core_words(meaning.yes)};
+            form_.choice(label, row, words, read<T>([](bool value) { return value ? 1 : 0; }),
                          write<T, int>([](int at) { return at == 1; }));
+        } else if constexpr (requires(T value) { *value; }) {
+            maybe_row<typename T::value_type>(label, row, meaning);
+        } else if constexpr (is_physical<T>) {
+            // Nothing is nothing where that is said to mean something.
+            const bool none = !meaning.none.empty();
+            form_.template figure<T>(
+                label, row,
+                read<T>([none](T value) { return none && value == 0 ? std::optional<T>{} : std::optional{value}; }),
+                write<T, std::optional<T>>([](std::optional<T> value) { return value.value_or(T{}); }), meaning,
+                none || meaning.range == Range::not_negative);
         } else {
             static_assert(std::is_arithmetic_v<T>);
-            form_.number(label, row, text(meaning.unit),
-                         read<T>([](T value) { return std::optional{static_cast<double>(value)}; }),
-                         write<T, std::optional<double>>([](std::optional<double> value) {
-                             return static_cast<T>(std::is_integral_v<T> ? std::round(value.value_or(0))
-                                                                         : value.value_or(0));
+            form_.number(
+                label, row,
+                BoundForm::NumberAsk{[unit = text(meaning.unit)] { return unit; }, meaning.range, most<T>(name),
+                                     core_words(meaning.none), meaning.range == Range::not_negative},
+                read<T>([](T value) { return std::optional{static_cast<double>(value)}; }),
+                write<T, std::optional<double>>([](std::optional<double> value) {
+                    return static_cast<T>(std::is_integral_v<T> ? std::round(value.value_or(0)) : value.value_or(0));
+                }));
+        }
+    }
+
+    /// A member that may be absent.
+    template <class T>
+    void maybe_row(const QString& label, const char* row, const Meaning& meaning) {
+        using Maybe = std::optional<T>;
+        if constexpr (std::is_enum_v<T>) {
+            form_.choice(label, row, QStringList{core_words(meaning.none)} + words_of<T>(),
+                         read<Maybe>([](const Maybe& value) { return value ? 1 + row_for(*value) : 0; }),
+                         write<Maybe, int>([](int at) { return at == 0 ? Maybe{} : Maybe{at_row<T>(at - 1)}; }));
+        } else if constexpr (is_physical<T>) {
+            form_.template figure<T>(label, row, read<Maybe>([](const Maybe& value) { return value; }),
+                                     write<Maybe, Maybe>([](Maybe value) { return value; }), meaning);
+        } else {
+            static_assert(std::is_arithmetic_v<T>);
+            form_.number(label, row,
+                         BoundForm::NumberAsk{[unit = text(meaning.unit)] { return unit; }, meaning.range,
+                                              greatest_figure, core_words(meaning.none), true},
+                         read<Maybe>([](const Maybe& value) {
+                             return value ? std::optional{static_cast<double>(*value)} : std::optional<double>{};
+                         }),
+                         write<Maybe, std::optional<double>>([](std::optional<double> value) {
+                             return value ? Maybe{static_cast<T>(*value)} : Maybe{};
                          }));
         }
     }
 
-    Form& form_;
+    BoundForm& form_;
+    PartAccess<Part> part_;
     std::string kind_;
+    std::string_view asked_ = {};
+    When when_ = {};
+    QString label_ = {};
+    std::string_view object_ = {};
+    bool found_ = false;
     int number_ = 0;
 };
 

@@ -19,6 +19,11 @@ inline QString text(std::string_view words) {
     return QString::fromUtf8(words.data(), static_cast<qsizetype>(words.size()));
 }
 
+/// A word of the core's in the user's language.
+inline QString core_words(std::string_view words) {
+    return words.empty() ? QString{} : QCoreApplication::translate("core", std::string{words}.c_str());
+}
+
 /// The core's patterns and words in the user's language, with lengths in this unit.
 inline Voice voice(Unit unit) {
     return {unit, [](std::string_view words) {

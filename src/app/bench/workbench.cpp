@@ -259,13 +259,13 @@ std::string Workbench::thing() const {
     return shelf() || run() || !wall() ? std::string{} : item_;
 }
 
-std::optional<Workbench::Told> Workbench::told() const {
+const ThingPlan* Workbench::thing_plan() const {
     const ThingPlan* plan = nullptr;
     for_each_kind(Things{}, [&]<class Kind>() {
         if (const auto* found = selected_plan<Kind>())
             plan = found;
     });
-    return plan ? std::optional{Told{plan->name, &plan->steps, &plan->workings}} : std::nullopt;
+    return plan;
 }
 
 const Room* Workbench::room() const {

@@ -72,13 +72,8 @@ public:
     /// Wardrobe, piece, box, hung cabinet or light: its id; empty: none of them is selected.
     std::string thing() const;
 
-    /// What is told of the selected thing, whatever its kind.
-    struct Told {
-        std::string_view name;
-        const std::vector<Step>* steps = nullptr;
-        const std::vector<Working>* workings = nullptr;
-    };
-    std::optional<Told> told() const;
+    /// The plan of the selected thing, whatever its kind; nullptr: none is selected.
+    const ThingPlan* thing_plan() const;
 
     /// The room of the selected wall, and its plan.
     const Room* room() const;

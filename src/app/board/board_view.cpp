@@ -73,7 +73,7 @@ void BoardView::fit() {
     redraw();
 }
 
-void BoardView::look_at(const Box& part) {
+void BoardView::look_at(const Outline& part) {
     fit();
     constexpr double share = 0.5; // of the view, so that what is round it is seen too
     const ElevationScale& scale = elevation_.scale;

@@ -31,7 +31,7 @@ public:
     void drop(const yes_square::CabinetUnit& unit, QPoint screen);
     void fit();
     /// Comes so near that this part of the wall fills most of the view.
-    void look_at(const Box& part);
+    void look_at(const Outline& part);
 
     /// Where a place on the wall is in the widget; for tests and tags.
     QPointF place(Length x, Length z) const;

@@ -1,6 +1,6 @@
 #include "app/catalogue/fixings_at_hand.hpp"
 
-#include "app/bench/choices.hpp"
+#include "app/bench/field_form.hpp"
 
 #include "app/bench/read_only_table.hpp"
 #include "core/fixings/choose_fixing.hpp"
@@ -105,50 +105,25 @@ void FixingsAtHand::build_form() {
         const MasonryAnchor* anchor = selected();
         return anchor && anchor->own ? anchor : nullptr;
     };
-    const auto get = [own](auto member) {
-        return [own, member]() { return own() ? std::optional{own()->*member} : std::nullopt; };
-    };
-    const auto set = [this](auto member) {
-        return [this, member](Job& job, auto value) {
-            if (MasonryAnchor* anchor = own_in(job))
-                anchor->*member = value;
-        };
-    };
+    const PartAccess<MasonryAnchor> anchor{own, [this](Job& job, const std::function<void(MasonryAnchor&)>& to) {
+                                               if (MasonryAnchor* changed = own_in(job))
+                                                   to(*changed);
+                                           }};
     /// @param last  of the kinds that there are, the last that is offered
-    const auto row = [this, own](const QString& label, const char* name, auto member, int last) {
+    const auto row = [this, &anchor](const QString& label, const char* name, auto member, int last) {
         using E = std::remove_cvref_t<decltype(std::declval<MasonryAnchor>().*member)>;
         form_->choice(
             label, name, words_of<E>().mid(0, last + 1),
-            [own, member] { return own() ? std::optional{row_for(own()->*member)} : std::nullopt; },
-            [this, member](Job& job, int chosen) {
-                if (MasonryAnchor* anchor = own_in(job))
-                    anchor->*member = at_row<E>(chosen);
-            });
+            anchor.read<int>([member](const MasonryAnchor& shown) { return row_for(shown.*member); }),
+            anchor.write<int>([member](MasonryAnchor& changed, int chosen) { changed.*member = at_row<E>(chosen); }));
     };
-    const auto newtons = [this, own](const QString& label, const char* name, double MasonryAnchor::*member) {
-        form_->number(
-            label, name, tr("N"),
-            [own, member]() -> std::optional<std::optional<double>> {
-                if (!own())
-                    return std::nullopt;
-                return std::optional<double>{own()->*member};
-            },
-            [this, member](Job& job, std::optional<double> value) {
-                if (MasonryAnchor* anchor = own_in(job); anchor && value)
-                    anchor->*member = *value;
-            });
-    };
-    const QString more = tr("It must be more than 0");
-    const Length least = Length::nanometres(1);
-    form_->words(tr("Name"), "anchor-name", get(&MasonryAnchor::name), set(&MasonryAnchor::name));
+    FieldForm<MasonryAnchor> rows{*form_, anchor, "anchor"};
+    rows.row("name");
     row(tr("Kind"), "anchor-kind", &MasonryAnchor::kind, row_for(AnchorKind::resin_bar));
     row(tr("Holds in"), "anchor-substrate", &MasonryAnchor::substrate, row_for(MasonryKind::concrete));
-    form_->length(tr("Hole"), "anchor-hole", get(&MasonryAnchor::hole_diameter), set(&MasonryAnchor::hole_diameter),
-                  least, more);
-    form_->length(tr("In the masonry"), "anchor-embedment", get(&MasonryAnchor::embedment),
-                  set(&MasonryAnchor::embedment), least, more);
-    form_->length(tr("Screw or bar, thick"), "anchor-screw", get(&MasonryAnchor::screw_diameter),
-                  set(&MasonryAnchor::screw_diameter), least, more);
+    rows.row("hole_diameter", {}, tr("Hole"), "hole")
+        .row("embedment", {}, tr("In the masonry"))
+        .row("screw_diameter", {}, tr("Screw or bar, thick"), "screw");
     form_->checked_words(
         tr("Lengths, ; between"), "anchor-lengths",
         [this, own]() -> std::optional<std::string> {
@@ -159,12 +134,11 @@ void FixingsAtHand::build_form() {
                                                        : tr("Lengths with ; between them, such as 60; 80; 100");
         },
         [this](Job& job, const std::string& typed) {
-            if (MasonryAnchor* anchor = own_in(job))
+            if (MasonryAnchor* changed = own_in(job))
                 if (auto lengths = read_list(text(typed), job.unit))
-                    anchor->screw_lengths = std::move(*lengths);
+                    changed->screw_lengths = std::move(*lengths);
         });
-    newtons(tr("Packet says, pull"), "anchor-tension", &MasonryAnchor::tension_n);
-    newtons(tr("Packet says, shear"), "anchor-shear", &MasonryAnchor::shear_n);
+    rows.row("tension_n", {}, tr("Packet says, pull"), "tension").row("shear_n", {}, tr("Packet says, shear"), "shear");
     row(tr("The packet calls it"), "anchor-basis", &MasonryAnchor::basis, row_for(FigureBasis::not_stated));
     form_->choice(
         tr("Hands at work"), "skill", words_of<Skill>(),
@@ -237,8 +211,8 @@ void FixingsAtHand::refresh() {
                                 text(words(anchor.substrate)),
                                 text(say(stock(anchor.hole_diameter), voice)),
                                 text(say(stock(anchor.embedment), voice)),
-                                text(say(force(allowable(anchor.tension_n, anchor.basis, anchor.kind)), voice)),
-                                text(say(force(allowable(anchor.shear_n, anchor.basis, anchor.kind)), voice)),
+                                text(say(quantity(allowable(anchor.tension, anchor.basis, anchor.kind)), voice)),
+                                text(say(quantity(allowable(anchor.shear, anchor.basis, anchor.kind)), voice)),
                                 anchor.own ? tr("my own, from the packet") : tr("shipped, from memory")};
         for (int column = 0; column < cells.size(); ++column) {
             auto* item = new QTableWidgetItem{cells[column]};

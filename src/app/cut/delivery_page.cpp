@@ -119,7 +119,7 @@ void DeliveryPage::mark(Received received) {
                           .arg(text(line.code), text(line.name), words_of(line))
                           .arg(line.listed)
                           .toStdString(),
-                      day_.told());
+                      day_.stamp());
     });
     refresh();
     table_->setCurrentCell(std::min(row + 1, table_->rowCount() - 1), 0);

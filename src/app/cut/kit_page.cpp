@@ -34,7 +34,7 @@ KitPage::KitPage(Workbench& bench, QWidget* parent)
     form_->heading(tr("How it is sold"));
     const auto figure = [&](const QString& label, const char* name, auto&& get, auto&& set) {
         form_->number(
-            label, name, {},
+            label, name, QString{},
             [this, get]() -> std::optional<std::optional<double>> {
                 if (item().empty())
                     return std::nullopt;

@@ -79,7 +79,7 @@ StockPage::StockPage(Workbench& bench, QWidget* parent)
     form_->length(tr("Thick (0: any)"), "stock-thickness", get(&Stock::thickness), set(&Stock::thickness), Length{},
                   tr("It must be 0 or more"));
     form_->number(
-        tr("That lie there"), "stock-on-hand", {},
+        tr("That lie there"), "stock-on-hand", QString{},
         [stock]() -> std::optional<std::optional<double>> {
             return stock() ? std::optional{std::optional<double>{stock()->on_hand}} : std::nullopt;
         },
@@ -95,7 +95,7 @@ StockPage::StockPage(Workbench& bench, QWidget* parent)
             if (const int chosen = row(); chosen >= 0)
                 job.catalogue.stock[static_cast<std::size_t>(chosen)].to_buy = value == 1;
         });
-    form_->number(tr("Price of one"), "stock-price", {}, get(&Stock::price), set(&Stock::price));
+    form_->number(tr("Price of one"), "stock-price", QString{}, get(&Stock::price), set(&Stock::price));
     saw_->heading(tr("The saw"));
     const auto rule = [&](const QString& label, const char* name, Length CutRules::*member) {
         saw_->length(

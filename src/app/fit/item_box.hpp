@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/reckon/clashes.hpp"
+#include "core/plan/plan.hpp"
 
 #include <algorithm>
 #include <optional>
@@ -8,19 +8,18 @@
 namespace yes_square::app {
 
 /// Where a thing is on its wall, a run as all of its units; none: nothing there has this id.
-inline std::optional<Box> box_of_item(const Wall& wall, const WallPlan& plan, const std::string& id) {
-    std::optional<Box> whole;
-    const auto run = std::ranges::find(wall.runs, id, &Run::id);
-    for (const WallThing& thing : things_on(wall, plan.runs)) {
-        const bool of_run =
-            run != wall.runs.end() && std::ranges::find(run->units, thing.id, &CabinetUnit::id) != run->units.end();
-        if (thing.id != id && !of_run)
-            continue;
-        if (!whole)
-            whole = thing.box;
-        whole = Box{std::min(whole->left, thing.box.left), std::max(whole->right, thing.box.right),
-                    std::min(whole->bottom, thing.box.bottom), std::max(whole->top, thing.box.top)};
-    }
+inline std::optional<Outline> box_of_item(const WallPlan& wall, const std::string& id) {
+    std::optional<Outline> whole;
+    for_each_thing(wall, [&](const ThingPlan& thing) {
+        for (const WallThing& room : thing.room) {
+            if (room.id != id && thing.id != id)
+                continue;
+            if (!whole)
+                whole = room.box;
+            whole = Outline{std::min(whole->left, room.box.left), std::max(whole->right, room.box.right),
+                            std::min(whole->bottom, room.box.bottom), std::max(whole->top, room.box.top)};
+        }
+    });
     return whole;
 }
 

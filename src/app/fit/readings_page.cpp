@@ -1,7 +1,6 @@
 #include "app/fit/readings_page.hpp"
 
-#include "app/bench/choices.hpp"
-
+#include "app/bench/field_form.hpp"
 #include "app/bench/read_only_table.hpp"
 #include "core/measure/entry.hpp"
 
@@ -37,8 +36,13 @@ WorkReadingsPage::WorkReadingsPage(Workbench& bench, Day& day, QWidget* parent)
     , table_{read_only_table({tr("Of"), tr("Kind"), tr("Says")}, "work-readings", this)}
     , verdict_{new Document{this}}
     , form_{new PartForm<WorkReading>{
-          bench, [this] { return reading(); },
-          [this](Job& job) -> WorkReading* { return find_part<WorkReading>(job, current()).part; }, this}}
+          bench,
+          PartAccess<WorkReading>{[this] { return reading(); },
+                                  [this](Job& job, const std::function<void(WorkReading&)>& to) {
+                                      if (WorkReading* reading = find_part<WorkReading>(job, current()).part)
+                                          to(*reading);
+                                  }},
+          this}}
     , remove_{new QPushButton{tr("Remove"), this}} {
     kind_->addItems(words_of<ReadingKind>());
     kind_->setObjectName(QStringLiteral("work-kind"));
@@ -75,18 +79,18 @@ WorkReadingsPage::WorkReadingsPage(Workbench& bench, Day& day, QWidget* parent)
 void WorkReadingsPage::build() {
     using R = WorkReading;
     const auto sloping = is({ReadingKind::level, ReadingKind::plumb});
-    form_->choice(tr("Low end, or leans to"), "work-end", words_of<OffAt>(),
-                  form_->read<int>([](const R& r) { return row_for(r.off_at); },
-                                   is({ReadingKind::level, ReadingKind::plumb, ReadingKind::tape})),
-                  form_->write<int>([](R& r, int end) { r.off_at = at_row<OffAt>(end); }));
-    form_->distance(tr("Off by"), "work-off", &R::off, sloping);
-    form_->size(tr("Level, long"), "work-over", &R::over, sloping);
-    form_->size(tr("Frame, wide"), "work-width", &R::over, is({ReadingKind::diagonals}));
-    form_->distance(tr("Frame, high"), "work-height", &R::height, is({ReadingKind::diagonals}));
-    form_->distance(tr("Wanted"), "work-wanted", &R::wanted, is({ReadingKind::tape}));
-    form_->distance(tr("Read"), "work-read", &R::read, is({ReadingKind::tape}));
-    form_->distance(tr("Rising diagonal"), "work-rising", &R::read, is({ReadingKind::diagonals}));
-    form_->distance(tr("Falling diagonal"), "work-falling", &R::other, is({ReadingKind::diagonals}));
+    const auto taped = is({ReadingKind::tape});
+    const auto frame = is({ReadingKind::diagonals});
+    FieldForm<R>{*form_, "work"}
+        .row("off_at", is({ReadingKind::level, ReadingKind::plumb, ReadingKind::tape}), {}, "end")
+        .row("off", sloping)
+        .row("over", sloping)
+        .row("over", frame, tr("Frame, wide"), "width")
+        .row("height", frame)
+        .row("wanted", taped)
+        .row("read", taped)
+        .row("read", frame, tr("Rising diagonal"), "rising")
+        .row("other", frame, {}, "falling");
     form_->checked_words(
         tr("Place : gap ; ..."), "work-gaps",
         form_->read<std::string>([this](const R& r) { return shown_gaps(r.gaps, bench_.job().unit); },
@@ -163,9 +167,9 @@ void WorkReadingsPage::add(ReadingKind kind) {
     } else if (const Shelf* shelf = bench_.shelf()) {
         fresh.wanted = fresh.read = shelf->left;
     }
-    const Told told = day_.told();
-    fresh.at = told.at;
-    fresh.by = told.by;
+    const Stamp stamp = day_.stamp();
+    fresh.at = stamp.at;
+    fresh.by = stamp.by;
     bench_.edit(tr("Add a reading"), [&](Job& job) {
         fresh.id = fresh_id(job, "reading");
         job.walls[bench_.wall_index()].work_readings.push_back(fresh);

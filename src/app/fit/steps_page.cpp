@@ -307,16 +307,16 @@ void StepsPage::set(TickState state, const std::string& because) {
     const bool passed_gate = chosen->kind == TaskKind::gate && state == TickState::done;
     const std::string where = chosen->item_name;
     bench_.edit(state == TickState::done ? tr("Tick a step") : tr("Note a step"), [&](Job& job) {
-        const Told told = day_.told();
-        tick(job, key, state, told, because);
+        const Stamp stamp = day_.stamp();
+        tick(job, key, state, stamp, because);
         if (state == TickState::could_not)
-            write_log(job, LogKind::deviation, item, said + ": " + because, told);
+            write_log(job, LogKind::deviation, item, said + ": " + because, stamp);
         if (passed_gate)
             write_log(job, LogKind::note, item,
                       tr("Before drilling on %1: detected, isolated, protected, others out of the way")
                           .arg(text(where))
                           .toStdString(),
-                      told);
+                      stamp);
     });
 }
 

@@ -113,18 +113,31 @@ void FixingsPanel::refresh() {
     const ShelfPlan* plan = bench_.shelf_plan();
     if (!plan || (plan->brackets.empty() && plan->cleats.empty()))
         return;
-    std::map<QString, QStringList> fixings; // which brackets take which
+    refresh_places(*plan);
+    const Voice voice = bench_.voice();
+    QStringList minds;
+    for (const DrillRow& row : drilling_of(plan->holes)) {
+        add_row(bits_, {text(say(row.pass.bit, voice)), text(say(stock(row.pass.diameter), voice)),
+                        text(say(stock(row.pass.depth), voice)), row.pass.hammer ? tr("on") : tr("off")});
+        minds << tr("%1: %2").arg(text(say(row.pass.bit, voice)), text(say(row.pass.how, voice)));
+    }
+    bit_words_->setText(minds.join(QStringLiteral("\n")));
+    fixing_words_->setText(fixing_lines(*plan).join(QStringLiteral("\n")));
+}
+
+/// Every place with what it is used to, and every hole.
+void FixingsPanel::refresh_places(const ShelfPlan& plan) {
     const Voice voice = bench_.voice();
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
-    for (std::size_t i = 0; i < plan->brackets.size(); ++i) {
-        const BracketPlan& place = plan->brackets[i];
+    for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
+        const BracketPlan& place = plan.brackets[i];
         const QString used =
             !place.fixing_utilisation.known() ? tr("not known") : shown(ratio(place.fixing_utilisation));
         add_row(marks_,
-                {QString::number(i + 1), shown(quantity(place.x)), text(say(words(place.hold), voice)),
-                 shown(force(place.carries_n)), used},
+                {QString::number(i + 1), shown(quantity(place.x)), text(say(words(place.substrate), voice)),
+                 shown(quantity(place.carries)), used},
                 QStringLiteral("fixing/%1").arg(i + 1));
-        for (const PlannedHole& hole : plan->holes) {
+        for (const PlannedHole& hole : plan.holes) {
             if (hole.place != i)
                 continue;
             add_row(drilling_,
@@ -134,21 +147,22 @@ void FixingsPanel::refresh() {
                      place.fixing ? shown(stock(place.fixing->drill_depth)) : tr("packet")},
                     QStringLiteral("hole/%1").arg(hole.row + 1));
         }
-        const QString fixing = place.fixing ? QStringLiteral("%1, %2").arg(text(place.fixing->name),
-                                                                           shown(stock(place.fixing->screw_length)))
-                                            : tr("lining anchor: steadies only");
-        fixings[fixing] << QString::number(i + 1);
     }
-    const std::vector<DrillRow> drilling = drilling_of(plan->holes);
-    for (const DrillRow& row : drilling)
-        add_row(bits_, {text(say(row.pass.bit, voice)), shown(stock(row.pass.diameter)), shown(stock(row.pass.depth)),
-                        row.pass.hammer ? tr("on") : tr("off")});
-    QStringList minds;
-    for (const DrillRow& row : drilling)
-        minds << tr("%1: %2").arg(text(say(row.pass.bit, voice)), text(say(row.pass.how, voice)));
-    bit_words_->setText(minds.join(QStringLiteral("\n")));
+}
+
+/// What is screwed with what.
+QStringList FixingsPanel::fixing_lines(const ShelfPlan& plan) const {
+    const Voice voice = bench_.voice();
+    const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
+    std::map<QString, QStringList> fixings; // which brackets take which
+    for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
+        const std::optional<Fixing>& fixing = plan.brackets[i].fixing;
+        fixings[fixing ? QStringLiteral("%1, %2").arg(text(fixing->name), shown(stock(fixing->screw_length)))
+                       : tr("lining anchor: steadies only")]
+            << QString::number(i + 1);
+    }
     QStringList lines;
-    for (const CleatPlan& cleat : plan->cleats)
+    for (const CleatPlan& cleat : plan.cleats)
         lines << tr("Strip, %1: %2 long, %3 screws%4")
                      .arg(text(say(cleat.wall, voice)), shown(quantity(cleat.length)))
                      .arg(cleat.screws)
@@ -159,9 +173,9 @@ void FixingsPanel::refresh() {
     for (const auto& [fixing, brackets] : fixings)
         lines << (fixings.size() == 1 ? tr("Everywhere: %1").arg(fixing)
                                       : tr("No. %1: %2").arg(brackets.join(QStringLiteral(", ")), fixing));
-    if (plan->shelf_screw)
-        lines << tr("Up into the board: %1").arg(shown(stock(*plan->shelf_screw)));
-    fixing_words_->setText(lines.join(QStringLiteral("\n")));
+    if (plan.shelf_screw)
+        lines << tr("Up into the board: %1").arg(shown(stock(*plan.shelf_screw)));
+    return lines;
 }
 
 } // namespace yes_square::app

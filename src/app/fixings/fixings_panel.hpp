@@ -34,6 +34,8 @@ public:
 private:
     void refresh();
     void refresh_noggings();
+    void refresh_places(const ShelfPlan& plan);
+    QStringList fixing_lines(const ShelfPlan& plan) const;
 
     Workbench& bench_;
     QStackedWidget* pages_;

@@ -77,17 +77,16 @@ void StudyPanel::refresh() {
     }
     const Voice voice = bench_.voice();
     const Capacity& capacity = study->capacity;
-    const auto shown = [&](Kind kind, double si) { return text(say(Quantity{kind, si}, voice)); };
+    const auto shown = [&](auto figure) { return text(say(quantity(figure), voice)); };
     const Promise promise = promise_of(*bench_.shelf(), *bench_.shelf_plan(), capacity);
     greatest_->setText(text(say(promise.words, voice)));
-    governs_->setText(!promise.made
-                          ? text(say(promise.why, voice))
-                          : tr("%1 of shelf, limited by %2")
-                                .arg(shown(Kind::mass_per_m, capacity.kg_per_m), text(words(capacity.governs))));
-    const auto limit = [&](Governs which, double kg_per_m) {
-        const bool binds = std::isfinite(kg_per_m);
-        add_row(limits_, {text(words(which)), binds ? shown(Kind::mass_per_m, kg_per_m) : tr("does not bind"),
-                          binds ? shown(Kind::mass, capacity.on_all(kg_per_m)) : QString{}});
+    governs_->setText(
+        !promise.made ? text(say(promise.why, voice))
+                      : tr("%1 of shelf, limited by %2").arg(shown(capacity.per_metre), text(words(capacity.governs))));
+    const auto limit = [&](Governs which, LineMass per_metre) {
+        const bool binds = isfinite(per_metre);
+        add_row(limits_, {text(words(which)), binds ? shown(per_metre) : tr("does not bind"),
+                          binds ? shown(capacity.on_all(per_metre)) : QString{}});
     };
     limit(Governs::sag, capacity.by_sag);
     limit(Governs::board, capacity.by_board);
@@ -106,11 +105,10 @@ void StudyPanel::refresh() {
     cautions << tr("Makers' instructions and local code come first where they say less.");
     caution_->setText(cautions.join(QStringLiteral(" ")));
     for (const Stronger& other : study->stronger) {
-        auto* button =
-            new QPushButton{tr("%1:\n%2, limited by %3")
-                                .arg(text(say(other.words, voice)), shown(Kind::mass, capacity.on_all(other.kg_per_m)),
-                                     text(words(other.governs))),
-                            this};
+        auto* button = new QPushButton{tr("%1:\n%2, limited by %3")
+                                           .arg(text(say(other.words, voice)), shown(capacity.on_all(other.per_metre)),
+                                                text(words(other.governs))),
+                                       this};
         button->setProperty("role", "cure");
         connect(button, &QPushButton::clicked, this,
                 [this, other] { bench_.apply(text(say(other.words, bench_.voice())), other.edit); });

@@ -71,7 +71,7 @@ void ThingFixings::system(const SystemPlan& plan) {
             for (const PlannedHole& screw : cleat.screws)
                 add_row(marks_,
                         {text(cleat.shelf), bare(screw.x), bare(cleat.z),
-                         text(say(yes_square::words(screw.hold), bench_.voice())), used(cleat.utilisation)},
+                         text(say(yes_square::words(screw.substrate), bench_.voice())), used(cleat.utilisation)},
                         QStringLiteral("bay/%1/cleat").arg(bay.number));
     for (const CutPart& part : plan.parts)
         add_row(parts_, {text(part.label), text(say(part.what, bench_.voice())), bare(part.length), bare(part.breadth),
@@ -81,12 +81,12 @@ void ThingFixings::system(const SystemPlan& plan) {
 void ThingFixings::piece(const PiecePlan& plan) {
     if (plan.fixing)
         words_->setText(screw_words(*plan.fixing) + QStringLiteral("\n") +
-                        tr("Each place must bear %1.").arg(shown(force(plan.each_n))));
+                        tr("Each place must bear %1.").arg(shown(quantity(plan.each))));
     for (std::size_t i = 0; i < plan.holes.size(); ++i) {
         const PlannedHole& place = plan.holes[i];
         add_row(marks_,
                 {tr("place %1").arg(i + 1), bare(place.x), bare(place.z),
-                 text(say(yes_square::words(place.hold), bench_.voice())), used(plan.fixing_utilisation)},
+                 text(say(yes_square::words(place.substrate), bench_.voice())), used(plan.fixing_utilisation)},
                 QStringLiteral("fixing"));
     }
 }
@@ -98,7 +98,7 @@ void ThingFixings::listed(const ThingPlan& plan) {
     for (const PlannedHole& hole : plan.holes)
         add_row(marks_,
                 {tr("screw %1").arg(hole.place + 1), bare(hole.x), bare(hole.z),
-                 text(say(yes_square::words(hole.hold), bench_.voice())), used(hole.utilisation)},
+                 text(say(yes_square::words(hole.substrate), bench_.voice())), used(hole.utilisation)},
                 QStringLiteral("fixing"));
     for (const CutPart& part : plan.parts)
         add_row(parts_, {text(part.label), text(say(part.name, bench_.voice())), bare(part.length), bare(part.breadth),
@@ -110,11 +110,11 @@ void ThingFixings::unit(const UnitPlan& plan) {
         words_->setText(
             screw_words(*plan.fixing) + QStringLiteral("\n") +
             tr("Loaded with %1 the worst pulls %2 and shears %3.")
-                .arg(shown({Kind::mass, plan.loaded_kg}), shown(force(plan.tension_n)), shown(force(plan.shear_n))));
+                .arg(shown(quantity(plan.loaded_mass)), shown(quantity(plan.tension)), shown(quantity(plan.shear))));
     for (const PlannedHole& hole : plan.holes)
         add_row(marks_,
                 {hole.row == 0 ? tr("top") : tr("bottom"), bare(hole.x), bare(hole.z),
-                 text(say(yes_square::words(hole.hold), bench_.voice())), used(plan.utilisation)},
+                 text(say(yes_square::words(hole.substrate), bench_.voice())), used(plan.utilisation)},
                 QStringLiteral("fixing"));
 }
 

@@ -58,13 +58,13 @@ QString UnitFixings::words() const {
                           shown(stock(plan->fixing->drill_depth)), shown(stock(bench_.job().rules.runs.screw_head)));
     if (plan->fixing && plan->utilisation.known() && run->level == RunLevel::wall)
         lines << tr("Loaded with %1 the worst pulls %2 and shears %3: used to %4.")
-                     .arg(shown({Kind::mass, plan->loaded_kg}), shown(force(plan->tension_n)),
-                          shown(force(plan->shear_n)), shown(ratio(plan->utilisation)));
-    else if (plan->fixing && plan->utilisation.known() && plan->tension_n > 0)
+                     .arg(shown(quantity(plan->loaded_mass)), shown(quantity(plan->tension)),
+                          shown(quantity(plan->shear)), shown(ratio(plan->utilisation)));
+    else if (plan->fixing && plan->utilisation.known() && plan->tension > 0)
         lines << tr("Held upright against a pull of %1 on each screw: used to %2.")
-                     .arg(shown(force(plan->tension_n)), shown(ratio(plan->utilisation)));
-    if (plan->hook_load_n)
-        lines << tr("Each hook carries up to %1.").arg(shown(force(*plan->hook_load_n)));
+                     .arg(shown(quantity(plan->tension)), shown(ratio(plan->utilisation)));
+    if (plan->hook_load)
+        lines << tr("Each hook carries up to %1.").arg(shown(quantity(*plan->hook_load)));
     for (const RunPiece& piece : run->pieces)
         if (piece.hold.fixing)
             lines << tr("Rail: %1, %2 long, %3 at each place, used to %4.")
@@ -99,7 +99,7 @@ void UnitFixings::refresh() {
                                 shown(plan->from_left(hole)),
                                 shown(plan->inside_left(hole)),
                                 shown(hole.packing),
-                                text(say(yes_square::words(hole.hold), voice))};
+                                text(say(yes_square::words(hole.substrate), voice))};
         for (int column = 0; column < cells.size(); ++column)
             holes_->setItem(row, column, new QTableWidgetItem{cells[column]});
     }

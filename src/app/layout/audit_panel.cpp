@@ -1,6 +1,6 @@
 #include "app/layout/audit_panel.hpp"
 
-#include "app/bench/choices.hpp"
+#include "app/bench/field_form.hpp"
 #include "core/boxes/new_box.hpp"
 
 namespace yes_square::app {
@@ -19,53 +19,39 @@ AuditPanel::AuditPanel(Workbench& bench, QWidget* parent)
 }
 
 void AuditPanel::build_found() {
-    using H = HungCabinet;
     form_->heading(tr("What is there"));
     const auto rail = [this](const QString& label, const char* row, bool top) {
-        form_->choice(label, row, QStringList{tr("no"), tr("yes")},
-                      form_->read<int>([top](const H& hung) { return static_cast<int>(has_rail(hung, top)); }),
-                      form_->write<int>([top](H& hung, int there) { tick_rail(hung, top, there == 1); }));
+        form_->choice(label, row, QStringList{tr("no"), tr("yes")}, form_->read<int>([top](const HungCabinet& hung) {
+            return static_cast<int>(has_rail(hung, top));
+        }),
+                      form_->write<int>([top](HungCabinet& hung, int there) { tick_rail(hung, top, there == 1); }));
     };
+    FieldForm<HungCabinet> rows{*form_, "hung"};
     rail(tr("Top rail"), "hung-top-rail", true);
-    form_->count(tr("Screws in it"), "hung-top-screws", &H::top_screws, 0, 12);
+    rows.row("top_screws");
     rail(tr("Bottom rail"), "hung-bottom-rail", false);
-    form_->count(tr("Screws in it"), "hung-bottom-screws", &H::bottom_screws, 0, 12);
-    form_->count(tr("Through its back"), "hung-back-screws", &H::back_screws, 0, 12);
-    form_->count(tr("In lining only"), "hung-stray-screws", &H::stray_screws, 0, 12);
-    form_->count(tr("In studs"), "hung-studs", &H::studs, 0, 6);
-    form_->either(tr("Joined, left"), "hung-joined-left", tr("no"), tr("yes"), &H::joined_left);
-    form_->either(tr("Joined, right"), "hung-joined-right", tr("no"), tr("yes"), &H::joined_right);
-    QStringList gauges{tr("lining screws, or not known")};
-    gauges << words_of<ScrewGauge>();
-    form_->choice(tr("The screws are"), "hung-gauge", gauges,
-                  form_->read<int>([](const H& hung) { return hung.gauge ? 1 + row_for(*hung.gauge) : 0; }),
-                  form_->write<int>([](H& hung, int row) {
-                      hung.gauge = row == 0 ? std::nullopt : std::optional{at_row<ScrewGauge>(row - 1)};
-                  }));
-    form_->usual(tr("Their length"), "hung-screw", tr("not known"), &H::screw_length);
-    form_->either(tr("Broad heads"), "hung-heads", tr("no"), tr("yes"), &H::broad_heads);
+    for (const char* member : {"bottom_screws", "back_screws", "stray_screws", "studs", "joined_left", "joined_right",
+                               "gauge", "screw_length", "broad_heads"})
+        rows.row(member);
 }
 
 void AuditPanel::build_cabinet() {
-    using H = HungCabinet;
     form_->heading(tr("The cabinet"));
-    form_->words(tr("Name"), "hung-name", form_->read<std::string>([](const H& hung) { return hung.unit.name; }),
-                 form_->write<std::string>([](H& hung, std::string name) { hung.unit.name = std::move(name); }));
-    form_->place(tr("Left"), "hung-left", &H::left);
-    form_->place(tr("Top at"), "hung-top", &H::top);
-    const auto size = [this](const QString& label, const char* row, Length CabinetUnit::*member, Length least) {
-        form_->length(label, row, form_->read<Length>([member](const H& hung) { return hung.unit.*member; }),
-                      form_->write<Length>([member](H& hung, Length value) { hung.unit.*member = value; }), least,
-                      tr("It must be more than 0"));
-    };
-    size(tr("Width"), "hung-width", &CabinetUnit::width, Length::nanometres(1));
-    size(tr("Height"), "hung-height", &CabinetUnit::height, Length::nanometres(1));
-    size(tr("Depth"), "hung-depth", &CabinetUnit::depth, Length::nanometres(1));
-    size(tr("Back, thick"), "hung-back", &CabinetUnit::back, Length{});
-    form_->number(
-        tr("With all in it"), "hung-loaded", tr("kg"),
-        form_->read<std::optional<double>>([](const H& hung) { return hung.unit.loaded_kg; }),
-        form_->write<std::optional<double>>([](H& hung, std::optional<double> kg) { hung.unit.loaded_kg = kg; }));
+    const PartAccess<CabinetUnit> cabinet{[this] {
+                                              const HungCabinet* hung = bench_.selected<HungCabinet>();
+                                              return hung ? &hung->unit : nullptr;
+                                          },
+                                          [this](Job& job, const std::function<void(CabinetUnit&)>& to) {
+                                              const HungCabinet* chosen = bench_.selected<HungCabinet>();
+                                              if (HungCabinet* hung =
+                                                      chosen ? find_part<HungCabinet>(job, chosen->id).part : nullptr)
+                                                  to(hung->unit);
+                                          }};
+    FieldForm<CabinetUnit> of_it{*form_, cabinet, "hung"};
+    of_it.row("name");
+    FieldForm<HungCabinet>{*form_, "hung"}.row("left").row("top");
+    for (const char* member : {"width", "height", "depth", "back", "loaded_kg"})
+        of_it.row(member);
 }
 
 void AuditPanel::refresh() {
@@ -77,7 +63,7 @@ void AuditPanel::refresh() {
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
     QStringList lines;
     lines << tr("Full it weighs %1. %2")
-                 .arg(shown({Kind::mass, plan->loaded_kg}),
+                 .arg(shown(quantity(plan->loaded_mass)),
                       plan->utilisation.known()
                           ? tr("Its worst screw is used to %1.").arg(shown(ratio(plan->utilisation)))
                           : tr("No screw of it counts."));

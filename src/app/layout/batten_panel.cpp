@@ -11,7 +11,7 @@ BattenPanel::BattenPanel(Workbench& bench, QWidget* parent)
     auto* add_button = new QPushButton{tr("Add a batten"), this};
     add_button->setObjectName(QStringLiteral("add-batten"));
     connect(add_button, &QPushButton::clicked, this, &BattenPanel::add_batten);
-    const FieldForm<Batten> rows{*form_, Batten::list_name};
+    FieldForm<Batten>{*form_, Batten::list_name}.all();
     lay_out(
         "remove-batten", add_button,
         tr("A straight timber screwed to the wall, level: for a row of pegs, or as a ledger that stays. A screw goes "
@@ -28,7 +28,7 @@ void BattenPanel::refresh() {
     const bool wrong =
         std::ranges::any_of(plan->checks, [](const Check& check) { return check.severity == Severity::error; });
     QStringList lines{
-        tr("It carries %1, itself included; screws: %2.").arg(shown(force(plan->load_n))).arg(plan->holes.size())};
+        tr("It carries %1, itself included; screws: %2.").arg(shown(quantity(plan->load))).arg(plan->holes.size())};
     if (plan->utilisation.known())
         lines << tr("Its worst screw is used to %1.").arg(shown(ratio(plan->utilisation)));
     verdict_->tell(wrong                        ? tr("not as it is")

@@ -1,6 +1,6 @@
 #include "app/layout/box_panel.hpp"
 
-#include "app/bench/choices.hpp"
+#include "app/bench/field_form.hpp"
 #include "app/bench/read_only_table.hpp"
 #include "core/boxes/new_box.hpp"
 
@@ -24,38 +24,32 @@ BoxPanel::BoxPanel(Workbench& bench, QWidget* parent)
 }
 
 void BoxPanel::build() {
-    using B = WallBox;
+    const auto housed = [](const WallBox& box) { return box.joint == BoxJoint::housing; };
+    const auto rebated = [](const WallBox& box) { return box.back == BoxBack::rebated; };
     form_->heading(tr("The box"));
-    form_->name(tr("Name"), "box-name", &B::name);
-    form_->place(tr("Left"), "box-left", &B::left);
-    form_->place(tr("Top at"), "box-top", &B::top);
-    form_->size(tr("Width"), "box-width", &B::width);
-    form_->size(tr("Height"), "box-height", &B::height);
-    form_->size(tr("Depth"), "box-depth", &B::depth);
-    form_->count(tr("Shelves"), "box-shelves", &B::shelves, 0, 12);
-    form_->one_of(tr("Boards"), "box-board", &B::material);
-    form_->size(tr("Boards, thick"), "box-side", &B::side);
-    form_->one_of(tr("Joints"), "box-joint", &B::joint);
-    const auto housed = [](const B& box) { return box.joint == BoxJoint::housing; };
-    form_->distance(tr("Housing, deep"), "box-housing", &B::housing, housed);
-    form_->distance(tr("Clearance"), "box-clearance", &B::clearance, housed);
-    form_->one_of(tr("Back"), "box-back", &B::back);
-    form_->distance(tr("Rebate"), "box-rebate", &B::rebate, [](const B& box) { return box.back == BoxBack::rebated; });
-    form_->size(tr("Back, thick"), "box-back-thickness", &B::back_thickness);
-    form_->one_of(tr("Back of"), "box-back-board", &B::back_material);
-    form_->either(tr("The back is"), "box-back-screwed", tr("only pinned"), tr("screwed all round"), &B::back_screwed);
-    form_->distance(tr("Strips, thick"), "box-rail", &B::rail_thickness);
-    form_->choice(tr("Carries"), "box-load", words_of<LoadKind>(),
-                  form_->read<int>([](const B& box) { return row_for(box.load.kind); }),
-                  form_->write<int>([](B& box, int row) { box.load.kind = at_row<LoadKind>(row); }));
-    const auto diagonal = [this](const QString& label, const char* row, std::optional<Length> B::*member) {
-        form_->optional_length(label, row, tr("not measured"),
-                               form_->read<std::optional<Length>>([member](const B& box) { return box.*member; }),
-                               form_->write<std::optional<Length>>(
-                                   [member](B& box, std::optional<Length> value) { box.*member = value; }));
-    };
-    diagonal(tr("Diagonal, rising"), "box-rising", &B::diagonal_rising);
-    diagonal(tr("Diagonal, falling"), "box-falling", &B::diagonal_falling);
+    FieldForm<WallBox>{*form_, "box"}
+        .row("name")
+        .row("left")
+        .row("top")
+        .row("width")
+        .row("height")
+        .row("depth")
+        .row("shelves")
+        .row("material")
+        .row("side")
+        .row("joint")
+        .row("housing", housed)
+        .row("clearance", housed)
+        .row("back")
+        .row("rebate", rebated)
+        .row("back_thickness")
+        .row("back_material")
+        .row("back_screwed")
+        .row("rail_thickness")
+        .row("load")
+        .row("own_load_kg_per_m", [](const WallBox& box) { return box.load.kind == LoadKind::own; })
+        .row("diagonal_rising")
+        .row("diagonal_falling");
 }
 
 void BoxPanel::refresh() {
@@ -76,8 +70,8 @@ void BoxPanel::refresh() {
     QStringList lines;
     if (!plan->pieces.empty())
         lines << tr("Both diagonals %1. Empty %2, full %3.")
-                     .arg(shown(quantity(plan->diagonal)), shown({Kind::mass, plan->kg}),
-                          shown({Kind::mass, plan->loaded_kg}));
+                     .arg(shown(quantity(plan->diagonal)), shown(quantity(plan->mass)),
+                          shown(quantity(plan->loaded_mass)));
     if (plan->square)
         lines << (plan->square->within ? tr("It stands square within %1.").arg(shown(quantity(plan->square->top_moves)))
                   : plan->square->to_right

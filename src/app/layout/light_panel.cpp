@@ -1,5 +1,7 @@
 #include "app/layout/light_panel.hpp"
 
+#include "app/bench/field_form.hpp"
+
 #include "app/bench/read_only_table.hpp"
 #include "core/feeds/lead.hpp"
 
@@ -44,26 +46,17 @@ LightPanel::LightPanel(Workbench& bench, QWidget* parent)
 void LightPanel::build() {
     using F = LightFeed;
     form_->heading(tr("The light"));
-    form_->name(tr("Name"), "light-name", &F::name);
     const auto alone = [](const F& feed) { return feed.item.empty(); };
-    form_->place(tr("From"), "light-left", &F::left, alone);
-    form_->place(tr("To"), "light-right", &F::right, alone);
-    form_->place(tr("Height"), "light-height", &F::height, alone);
-    const auto figure = [this](const QString& label, const char* row, const QString& unit, double F::*member) {
-        form_->number(label, row, unit, form_->read<std::optional<double>>([member](const F& feed) {
-            return std::optional{feed.*member};
-        }),
-                      form_->write<std::optional<double>>([member](F& feed, std::optional<double> value) {
-                          if (value && *value > 0)
-                              feed.*member = *value;
-                      }));
-    };
-    figure(tr("Voltage"), "light-volts", tr("V"), &F::volts);
-    figure(tr("Load"), "light-watts", tr("W/m"), &F::watts_per_m);
-    form_->distance(tr("Lead to its left end"), "light-lead", &F::lead);
-    form_->either(tr("Fed at"), "light-ends", tr("its left end"), tr("both ends"), &F::both_ends);
-    form_->usual(tr("Lead to its right end"), "light-far-lead", tr("the other and along it"), &F::far_lead,
-                 [](const F& feed) { return feed.both_ends; });
+    FieldForm<F>{*form_, "light"}
+        .row("name")
+        .row("left", alone)
+        .row("right", alone)
+        .row("height", alone)
+        .row("volts")
+        .row("watts_per_m")
+        .row("lead")
+        .row("both_ends")
+        .row("far_lead", [](const F& feed) { return feed.both_ends; });
     form_->choice(tr("Lead is sold"), "light-gauge", {tr("by mm\u00b2"), tr("by AWG")},
                   form_->read<int>([](const F& feed) { return static_cast<int>(feed.by_gauge); }),
                   form_->write<int>([](F& feed, int row) {

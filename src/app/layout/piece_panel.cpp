@@ -1,6 +1,6 @@
 #include "app/layout/piece_panel.hpp"
 
-#include "app/bench/choices.hpp"
+#include "app/bench/field_form.hpp"
 #include "core/stability/new_piece.hpp"
 #include "core/stability/piece_words.hpp"
 #include "core/stability/restraint.hpp"
@@ -16,11 +16,11 @@ constexpr int kinds = 7;
 bool has_drawers(const Piece& piece) {
     return !piece.drawers.empty();
 }
-bool is_held(const Piece& piece) {
-    return piece.restraint.kind != RestraintKind::none;
+bool is_held(const Restraint& how) {
+    return how.kind != RestraintKind::none;
 }
-bool through_wood(const Piece& piece) {
-    return is_held(piece) && !has_hardware(piece.restraint.kind);
+bool through_wood(const Restraint& how) {
+    return is_held(how) && !has_hardware(how.kind);
 }
 
 } // namespace
@@ -47,31 +47,11 @@ PiecePanel::PiecePanel(Workbench& bench, QWidget* parent)
 
 void PiecePanel::build_piece() {
     form_->heading(tr("The piece"));
-    form_->name(tr("Name"), "piece-name", &Piece::name);
-    form_->one_of(tr("Kind"), "piece-kind", &Piece::kind);
-    form_->either(tr("Children about"), "piece-children", tr("no"), tr("yes"), &Piece::children);
-    form_->place(tr("Left"), "piece-left", &Piece::left);
-    form_->size(tr("Width"), "piece-width", &Piece::width);
-    form_->size(tr("Height"), "piece-height", &Piece::height);
-    form_->size(tr("Depth"), "piece-depth", &Piece::depth);
-    form_->mass(tr("Weighs empty"), "piece-mass", &Piece::mass_kg);
-    form_->mass(tr("On its shelves"), "piece-contents", &Piece::contents_kg);
-    form_->mass(tr("On its top"), "piece-top-load", &Piece::top_load_kg);
-    form_->one_of(tr("Floor"), "piece-floor", &Piece::floor);
-    form_->place(tr("Floor falls"), "piece-falls", &Piece::floor_falls);
-    form_->distance(tr("Feet set back"), "piece-feet", &Piece::feet_back);
-    const auto centre = [this](const QString& label, const char* row, const QString& none,
-                               std::optional<Length> Piece::*member) {
-        form_->optional_length(label, row, none, form_->read<std::optional<Length>>([member](const Piece& piece) {
-            return piece.*member;
-        }),
-                               form_->write<std::optional<Length>>(
-                                   [member](Piece& piece, std::optional<Length> value) { piece.*member = value; }));
-    };
-    centre(tr("Centre, up"), "piece-centre-up", tr("half its height"), &Piece::centre_up);
-    centre(tr("Centre, back"), "piece-centre-back", tr("half its depth"), &Piece::centre_back);
-    form_->count(tr("Doors"), "piece-doors", &Piece::doors, 0, 4);
-    form_->mass(tr("One door"), "piece-door", &Piece::door_kg, [](const Piece& piece) { return piece.doors > 0; });
+    FieldForm<Piece> rows{*form_, "piece"};
+    for (const char* member : {"name", "kind", "children", "left", "width", "height", "depth", "mass_kg", "contents_kg",
+                               "top_load_kg", "floor", "floor_falls", "feet_back", "centre_up", "centre_back", "doors"})
+        rows.row(member);
+    rows.row("door_kg", [](const Piece& piece) { return piece.doors > 0; });
 }
 
 int PiecePanel::shown_drawer(const Piece& piece) const {
@@ -112,92 +92,62 @@ void PiecePanel::build_drawers() {
             drawer_ = row;
             form_->refresh();
         });
-    const auto one = [this](const Piece& piece) { return has_drawers(piece) && shown_drawer(piece) > 0; };
-    const auto length = [this](const QString& label, const char* row, Length Drawer::*member,
-                               PartForm<Piece>::When when) {
-        form_->length(
-            label, row,
-            form_->read<Length>([this, member](const Piece& piece) { return told(piece).*member; }, std::move(when)),
-            form_->write<Length>([this, member](Piece& piece, Length value) {
-                each_shown(piece, [&](Drawer& drawer) { drawer.*member = value; });
-            }),
-            Length{}, tr("It must be 0 or more"));
-    };
-    length(tr("Top edge, up"), "drawer-top", &Drawer::top, one);
-    length(tr("Height"), "drawer-height", &Drawer::height, one);
-    length(tr("Comes out"), "drawer-reach", &Drawer::reach, has_drawers);
-    form_->number(tr("Empty"), "drawer-mass", tr("kg"),
-                  form_->read<std::optional<double>>(
-                      [this](const Piece& piece) { return std::optional{told(piece).mass_kg}; }, has_drawers),
-                  form_->write<std::optional<double>>([this](Piece& piece, std::optional<double> kg) {
-                      each_shown(piece, [&](Drawer& drawer) { drawer.mass_kg = kg.value_or(0); });
-                  }));
-    form_->number(
-        tr("Load in it"), "drawer-load", tr("kg"),
-        form_->read<std::optional<double>>([this](const Piece& piece) { return told(piece).load_kg; }, has_drawers),
-        form_->write<std::optional<double>>([this](Piece& piece, std::optional<double> kg) {
-            each_shown(piece, [&](Drawer& drawer) { drawer.load_kg = kg; });
-        }));
-    form_->either(tr("A lock opens"), "piece-lock", tr("all of them"), tr("one at a time"), &Piece::one_at_a_time,
-                  has_drawers);
+    const PartAccess<Drawer> shown{[this] {
+                                       const Piece* piece = bench_.selected<Piece>();
+                                       return piece && has_drawers(*piece) ? &told(*piece) : nullptr;
+                                   },
+                                   [this](Job& job, const std::function<void(Drawer&)>& to) {
+                                       const Piece* chosen = bench_.selected<Piece>();
+                                       if (Piece* piece = chosen ? find_part<Piece>(job, chosen->id).part : nullptr)
+                                           each_shown(*piece, to);
+                                   }};
+    const auto one = [this](const Drawer&) { return shown_drawer(*bench_.selected<Piece>()) > 0; };
+    FieldForm<Drawer>{*form_, shown, "drawer"}
+        .row("top", one)
+        .row("height", one)
+        .row("reach")
+        .row("mass_kg")
+        .row("load_kg");
+    FieldForm<Piece>{*form_, "piece"}.row("one_at_a_time", has_drawers);
 }
 
 void PiecePanel::build_restraint() {
+    const PartAccess<Restraint> restraint{[this] {
+                                              const Piece* piece = bench_.selected<Piece>();
+                                              return piece ? &piece->restraint : nullptr;
+                                          },
+                                          [this](Job& job, const std::function<void(Restraint&)>& to) {
+                                              const Piece* chosen = bench_.selected<Piece>();
+                                              if (Piece* piece =
+                                                      chosen ? find_part<Piece>(job, chosen->id).part : nullptr)
+                                                  to(piece->restraint);
+                                          }};
+    const auto strapped = [](const Restraint& how) { return how.kind == RestraintKind::straps; };
+    const auto below = [](const Restraint& how) { return is_held(how) && how.kind != RestraintKind::top_brackets; };
+    const auto of_hardware = [](const Restraint& how) { return has_hardware(how.kind); };
+    const auto chosen_screw = [](const Restraint& how) { return is_held(how) && how.gauge.has_value(); };
     form_->heading(tr("Held to the wall"));
-    const auto row = [this](const QString& label, const char* name, auto member, PartForm<Piece>::When when) {
-        using E = std::remove_reference_t<decltype(std::declval<Restraint>().*member)>;
-        form_->choice(
-            label, name, words_of<E>(),
-            form_->read<int>([member](const Piece& piece) { return row_for(piece.restraint.*member); },
-                             std::move(when)),
-            form_->write<int>([member](Piece& piece, int value) { piece.restraint.*member = at_row<E>(value); }));
-    };
-    const auto length = [this](const QString& label, const char* name, Length Restraint::*member,
-                               PartForm<Piece>::When when) {
-        form_->length(
-            label, name,
-            form_->read<Length>([member](const Piece& piece) { return piece.restraint.*member; }, std::move(when)),
-            form_->write<Length>([member](Piece& piece, Length value) { piece.restraint.*member = value; }), Length{},
-            tr("It must be 0 or more"));
-    };
-    row(tr("By"), "restraint-kind", &Restraint::kind, PartForm<Piece>::always);
-    form_->choice(tr("Places"), "restraint-number",
-                  {QStringLiteral("1"), QStringLiteral("2"), QStringLiteral("3"), QStringLiteral("4")},
-                  form_->read<int>([](const Piece& piece) { return piece.restraint.number - 1; }, is_held),
-                  form_->write<int>([](Piece& piece, int value) { piece.restraint.number = value + 1; }));
-    form_->choice(tr("Into"), "restraint-into",
-                  QStringList{tr("proved studs or masonry"), tr("the lining, by anchors")},
-                  form_->read<int>([](const Piece& piece) { return piece.restraint.in_lining ? 1 : 0; }, is_held),
-                  form_->write<int>([](Piece& piece, int value) { piece.restraint.in_lining = value == 1; }));
-    length(tr("Below its top"), "restraint-down", &Restraint::down,
-           [](const Piece& piece) { return is_held(piece) && piece.restraint.kind != RestraintKind::top_brackets; });
-    length(tr("Through wood of"), "restraint-through", &Restraint::through, through_wood);
-    row(tr("That wood is"), "restraint-wood", &Restraint::wood, through_wood);
-    length(tr("Strap, out"), "strap-out", &Restraint::strap_out,
-           [](const Piece& piece) { return piece.restraint.kind == RestraintKind::straps; });
-    length(tr("Strap, down"), "strap-rise", &Restraint::strap_rise,
-           [](const Piece& piece) { return piece.restraint.kind == RestraintKind::straps; });
-    form_->number(
-        tr("Maker allows"), "restraint-rating", tr("N"),
-        form_->read<std::optional<double>>([](const Piece& piece) { return piece.restraint.rating_n; },
-                                           [](const Piece& piece) { return has_hardware(piece.restraint.kind); }),
-        form_->write<std::optional<double>>(
-            [](Piece& piece, std::optional<double> n) { piece.restraint.rating_n = n; }));
-    QStringList gauges{tr("the program's choice")};
-    gauges << words_of<ScrewGauge>();
+    FieldForm<Restraint>{*form_, restraint, "restraint"}
+        .row("kind")
+        .row("number", is_held)
+        .row("in_lining", is_held)
+        .row("down", below)
+        .row("through", through_wood)
+        .row("wood", through_wood)
+        .row("strap_out", strapped)
+        .row("strap_rise", strapped)
+        .row("rating_n", of_hardware);
+    // A screw that is chosen has a length.
     form_->choice(
-        tr("Screw"), "restraint-gauge", gauges,
-        form_->read<int>(
-            [](const Piece& piece) { return piece.restraint.gauge ? 1 + row_for(*piece.restraint.gauge) : 0; },
-            is_held),
-        form_->write<int>([](Piece& piece, int value) {
-            piece.restraint.gauge = value == 0 ? std::nullopt : std::optional{at_row<ScrewGauge>(value - 1)};
-            if (value > 0 && piece.restraint.screw_length == Length{})
-                piece.restraint.screw_length = Length::inches(2, {1, 2});
+        tr("Screw"), "restraint-gauge", QStringList{tr("the program's choice")} + words_of<ScrewGauge>(),
+        restraint.read<int>([](const Restraint& how) { return how.gauge ? 1 + row_for(*how.gauge) : 0; }, is_held),
+        restraint.write<int>([](Restraint& how, int row) {
+            how.gauge = row == 0 ? std::nullopt : std::optional{at_row<ScrewGauge>(row - 1)};
+            if (row > 0 && how.screw_length == Length{})
+                how.screw_length = Length::inches(2, {1, 2});
         }));
-    length(tr("Screw length"), "restraint-screw", &Restraint::screw_length,
-           [](const Piece& piece) { return is_held(piece) && piece.restraint.gauge.has_value(); });
-    form_->usual(tr("Gap to the wall"), "piece-gap", tr("as the skirting"), &Piece::gap, is_held);
+    FieldForm<Restraint>{*form_, restraint, "restraint"}.row("screw_length", chosen_screw);
+    FieldForm<Piece>{*form_, "piece"}.row("gap", [](const Piece& piece) { return is_held(piece.restraint); });
 }
 
 void PiecePanel::refresh() {
@@ -209,13 +159,14 @@ void PiecePanel::refresh() {
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
     QStringList lines;
     if (bench_.selected<Piece>()->restraint.kind != RestraintKind::none) {
-        lines << tr("Places that count: %1. Each must bear %2").arg(plan->holes.size()).arg(shown(force(plan->each_n)));
+        lines
+            << tr("Places that count: %1. Each must bear %2").arg(plan->holes.size()).arg(shown(quantity(plan->each)));
         if (plan->fixing && plan->fixing_utilisation.known())
             lines << tr("%1, %2 long, used to %3")
                          .arg(text(plan->fixing->name), shown(stock(plan->fixing->screw_length)),
                               shown(ratio(plan->fixing_utilisation)));
-    } else if (plan->needs_n > 0) {
-        lines << tr("What holds it must bear %1 in all").arg(shown(force(plan->needs_n)));
+    } else if (plan->needs > 0) {
+        lines << tr("What holds it must bear %1 in all").arg(shown(quantity(plan->needs)));
     }
     verdict_->tell(text(say(words(plan->verdict), voice)), plan->verdict == PieceVerdict::unsafe, lines);
 }

@@ -1,16 +1,17 @@
 #pragma once
 
-#include "app/bench/bound_form.hpp"
+#include "app/bench/part_form.hpp"
 
 namespace yes_square::app {
 
 /// The figures of the selected run: what it lies between, where its slack goes, in what order it goes up.
-class RunForm : public BoundForm {
+class RunForm : public PartForm<Run> {
     Q_OBJECT
 public:
     explicit RunForm(Workbench& bench, QWidget* parent = nullptr);
 
 private:
+    void build_end(const QString& label, const char* name, RunEnd Run::*member, bool may_be_open);
     void build_place();
     void build_order();
     /// What a run here may begin or end at, with words for each.

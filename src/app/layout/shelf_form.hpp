@@ -1,11 +1,11 @@
 #pragma once
 
-#include "app/bench/bound_form.hpp"
+#include "app/bench/part_form.hpp"
 
 namespace yes_square::app {
 
 /// The selected shelf's own figures: place and size, board and load, and what its way of hanging asks.
-class ShelfForm : public BoundForm {
+class ShelfForm : public PartForm<Shelf> {
     Q_OBJECT
 public:
     explicit ShelfForm(Workbench& bench, QWidget* parent = nullptr);
@@ -15,7 +15,6 @@ private:
     void build_board();
     void build_holding();
     void build_brackets();
-    void build_boards();
 };
 
 } // namespace yes_square::app

@@ -5,6 +5,7 @@
 #include "app/bench/words.hpp"
 #include "core/shelves/carrier.hpp"
 #include "core/shelves/plate.hpp"
+#include "core/shelves/way.hpp"
 
 #include <QFormLayout>
 #include <QHBoxLayout>
@@ -168,8 +169,8 @@ Shelf* ShelfParts::selected_in(Job& job) const {
 
 void ShelfParts::add_goods() {
     bool readable = false;
-    const double kg = QLocale::c().toDouble(goods_kg_->text().trimmed().replace(',', '.'), &readable);
-    readable = readable && kg > 0;
+    const Mass mass = Mass::kg(QLocale::c().toDouble(goods_kg_->text().trimmed().replace(',', '.'), &readable));
+    readable = readable && mass > 0;
     set_flag(*goods_kg_, "refused", !readable);
     goods_kg_->setToolTip(readable ? QString{} : tr("A mass in kg, more than 0"));
     if (!readable || !bench_.shelf())
@@ -181,7 +182,7 @@ void ShelfParts::add_goods() {
     const auto figure = [](LengthField* field) { return field->text().isEmpty() ? std::nullopt : field->value(); };
     goods.from = std::max(Length{}, figure(goods_from_).value_or(Length{}));
     goods.to = std::max(goods.from, figure(goods_to_).value_or(goods.from));
-    goods.kg = kg;
+    goods.mass = mass;
     bench_.edit(tr("Put %1 on the shelf").arg(text(goods.name)), [&](Job& job) {
         if (Shelf* shelf = selected_in(job))
             shelf->goods.push_back(goods);
@@ -213,12 +214,12 @@ void ShelfParts::refresh() {
     for (LengthField* field : {goods_from_, goods_to_})
         field->set_unit(bench_.job().unit);
     for (const Goods& goods : shelf->goods) {
-        const QString kg = text(say(Quantity{Kind::mass, goods.kg}, voice));
+        const QString mass = text(say(quantity(goods.mass), voice));
         const QString from = text(format(goods.from, voice.unit));
         goods_list_->addItem(
             goods.to > goods.from
-                ? tr("%1, %2, from %3 to %4").arg(text(goods.name), kg, from, text(format(goods.to, voice.unit)))
-                : tr("%1, %2, at %3").arg(text(goods.name), kg, from));
+                ? tr("%1, %2, from %3 to %4").arg(text(goods.name), mass, from, text(format(goods.to, voice.unit)))
+                : tr("%1, %2, at %3").arg(text(goods.name), mass, from));
     }
     goods_list_->setVisible(!shelf->goods.empty());
 }

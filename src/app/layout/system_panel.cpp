@@ -1,6 +1,6 @@
 #include "app/layout/system_panel.hpp"
 
-#include "app/bench/choices.hpp"
+#include "app/bench/field_form.hpp"
 #include "core/storage/bay_widths.hpp"
 #include "core/storage/new_system.hpp"
 #include "core/storage/system_words.hpp"
@@ -32,8 +32,13 @@ SystemPanel::SystemPanel(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
     , system_{new PartForm<StorageSystem>{bench, this}}
-    , bay_{new PartForm<Bay>{bench, [&bench] { return bench.bay(); },
-                             [&bench](Job& job) { return bench.bay() ? find_bay(job, bench.bay()->id) : nullptr; },
+    , bay_{new PartForm<Bay>{bench,
+                             PartAccess<Bay>{[&bench] { return bench.bay(); },
+                                             [&bench](Job& job, const std::function<void(Bay&)>& to) {
+                                                 const Bay* chosen = bench.bay();
+                                                 if (Bay* bay = chosen ? find_bay(job, chosen->id) : nullptr)
+                                                     to(*bay);
+                                             }},
                              this}}
     , reading_{new BoundForm{bench, this}}
     , fits_{new QLabel{this}}
@@ -106,50 +111,41 @@ SystemPanel::SystemPanel(Workbench& bench, QWidget* parent)
 }
 
 void SystemPanel::build_system() {
-    using S = StorageSystem;
+    const auto hung = [](const StorageSystem& system) { return system.hung; };
     system_->heading(tr("The wardrobe"));
-    system_->name(tr("Name"), "system-name", &S::name);
-    system_->place(tr("Left"), "system-left", &S::left);
-    system_->size(tr("Width, all"), "system-width", &S::width);
-    system_->one_of(tr("Bay widths"), "system-widths", &S::widths);
-    system_->size(tr("Panel height"), "system-panel-height", &S::panel_height);
-    system_->size(tr("Depth"), "system-depth", &S::depth);
-    system_->either(tr("It"), "system-hung", tr("stands on the floor"), tr("hangs on its cleats"), &S::hung);
-    system_->place(tr("Top at"), "system-top", &S::top, [](const S& system) { return system.hung; });
-    system_->one_of(tr("Board"), "system-board", &S::material);
-    system_->size(tr("Thickness"), "system-panel", &S::panel);
-    system_->one_of(tr("Rods"), "system-rod-stuff", &S::rod_stuff);
-    system_->size(tr("Rod diameter"), "system-rod-diameter", &S::rod_diameter);
-    system_->distance(tr("End cup, each"), "system-end-cup", &S::end_cup);
-    system_->size(tr("Cleat, up"), "system-cleat-breadth", &S::cleat_breadth);
-    system_->size(tr("Cleat, out"), "system-cleat-thickness", &S::cleat_thickness);
-    system_->distance(tr("First pin hole"), "system-first-hole", &S::first_hole);
-    system_->count(tr("Persons"), "system-crew", &S::crew, 1, 3);
-    system_->either(tr("Children about"), "system-children", tr("no"), tr("yes"), &S::children);
+    FieldForm<StorageSystem> rows{*system_, "system"};
+    for (const char* member : {"name", "left", "width", "widths", "panel_height", "depth", "hung"})
+        rows.row(member);
+    rows.row("top", hung);
+    for (const char* member : {"material", "panel", "rod_stuff", "rod_diameter", "end_cup", "cleat_breadth",
+                               "cleat_thickness", "first_hole", "crew", "children"})
+        rows.row(member);
 }
 
 void SystemPanel::build_bay() {
-    bay_->heading(tr("The bay"));
-    bay_->one_of(tr("For"), "bay-kind", &Bay::kind);
-    bay_->usual(tr("Width"), "bay-width", tr("takes its share"), &Bay::width, [this](const Bay&) {
+    const auto is = [](std::initializer_list<BayKind> kinds) {
+        return [kinds = std::vector<BayKind>{kinds}](const Bay& bay) {
+            return std::ranges::find(kinds, bay.kind) != kinds.end();
+        };
+    };
+    const auto own_width = [this](const Bay&) {
         const StorageSystem* system = bench_.selected<StorageSystem>();
         return system && system->widths != BayWidths::equal;
-    });
-    bay_->one_of(tr("To hang"), "bay-garment", &Bay::garment, hangs_clothes);
-    bay_->count(tr("How many"), "bay-garments", &Bay::garments, 0, 120, hangs_clothes);
-    bay_->usual(tr("Rod, up"), "bay-rod", tr("usual height"), &Bay::rod, hangs_clothes);
-    bay_->usual(tr("Lower rod, up"), "bay-low-rod", tr("usual height"), &Bay::low_rod,
-                [](const Bay& bay) { return bay.kind == BayKind::double_hanging; });
-    bay_->count(tr("Loose shelves"), "bay-loose", &Bay::loose, 0, 12,
-                [](const Bay& bay) { return bay.kind == BayKind::shelves || bay.kind == BayKind::shoes; });
-    bay_->count(tr("Drawers"), "bay-drawers", &Bay::loose, 1, 10,
-                [](const Bay& bay) { return bay.kind == BayKind::drawers; });
-    bay_->size(tr("Drawer height"), "bay-drawer-height", &Bay::drawer_height,
-               [](const Bay& bay) { return bay.kind == BayKind::drawers; });
-    bay_->one_of(tr("Doors"), "bay-door", &Bay::door, [](const Bay& bay) { return bay.door != DoorHinge::drawers; });
-    bay_->choice(tr("On its shelves"), "bay-load", words_of<LoadKind>(),
-                 bay_->read<int>([](const Bay& bay) { return row_for(bay.load.kind); }),
-                 bay_->write<int>([](Bay& bay, int row) { bay.load.kind = at_row<LoadKind>(row); }));
+    };
+    bay_->heading(tr("The bay"));
+    FieldForm<Bay>{*bay_, "bay"}
+        .row("kind")
+        .row("width", own_width)
+        .row("garment", hangs_clothes)
+        .row("garments", hangs_clothes)
+        .row("rod", hangs_clothes)
+        .row("low_rod", is({BayKind::double_hanging}))
+        .row("loose", is({BayKind::shelves, BayKind::shoes}), tr("Loose shelves"))
+        .row("loose", is({BayKind::drawers}), tr("Drawers"), "drawers")
+        .row("drawer_height", is({BayKind::drawers}))
+        .row("door", [](const Bay& bay) { return bay.door != DoorHinge::drawers; })
+        .row("load")
+        .row("own_load_kg_per_m", [](const Bay& bay) { return bay.load.kind == LoadKind::own; });
 }
 
 PanelReading* SystemPanel::reading_in(Job& job) const {
@@ -167,15 +163,6 @@ PanelReading* SystemPanel::reading_in(Job& job) const {
 
 /// One reading for each panel: what a level held against it tells.
 void SystemPanel::build_reading() {
-    const auto shown = [this]() -> std::optional<PanelReading> {
-        const StorageSystem* system = bench_.selected<StorageSystem>();
-        if (!system)
-            return std::nullopt;
-        const auto found = std::ranges::find(system->readings, panel_, &PanelReading::panel);
-        PanelReading none;
-        none.panel = panel_;
-        return found == system->readings.end() ? none : *found;
-    };
     reading_->heading(tr("A level on a panel"));
     auto* panels = new QComboBox{reading_};
     panels->setObjectName(QStringLiteral("reading-panel"));
@@ -199,29 +186,20 @@ void SystemPanel::build_reading() {
     connect(&bench_, &Workbench::changed, this, list);
     connect(&bench_, &Workbench::selection_changed, this, list);
     list();
-    reading_->length(
-        tr("Off its end"), "reading-off",
-        [shown]() -> std::optional<Length> { return shown() ? std::optional{shown()->off} : std::nullopt; },
-        [this](Job& job, Length off) {
-            if (PanelReading* reading = reading_in(job))
-                reading->off = off;
-        },
-        Length{}, tr("It must be 0 or more"));
-    reading_->length(
-        tr("Level long"), "reading-over",
-        [shown]() -> std::optional<Length> { return shown() ? std::optional{shown()->over} : std::nullopt; },
-        [this](Job& job, Length over) {
-            if (PanelReading* reading = reading_in(job))
-                reading->over = over;
-        },
-        Length::nanometres(1), tr("It must be more than 0"));
-    reading_->choice(
-        tr("Its top leans"), "reading-leans", QStringList{tr("to the left"), tr("to the right")},
-        [shown]() -> std::optional<int> { return shown() ? std::optional<int>{shown()->top_to_right} : std::nullopt; },
-        [this](Job& job, int row) {
-            if (PanelReading* reading = reading_in(job))
-                reading->top_to_right = row == 1;
-        });
+    const PartAccess<PanelReading> access{[this]() -> const PanelReading* {
+                                              const StorageSystem* system = bench_.selected<StorageSystem>();
+                                              if (!system)
+                                                  return nullptr;
+                                              const auto found =
+                                                  std::ranges::find(system->readings, panel_, &PanelReading::panel);
+                                              static const PanelReading none;
+                                              return found == system->readings.end() ? &none : &*found;
+                                          },
+                                          [this](Job& job, const std::function<void(PanelReading&)>& to) {
+                                              if (PanelReading* reading = reading_in(job))
+                                                  to(*reading);
+                                          }};
+    FieldForm<PanelReading>{*reading_, access, "reading"}.row("off").row("over").row("top_to_right");
 }
 
 void SystemPanel::refresh() {

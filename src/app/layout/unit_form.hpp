@@ -1,12 +1,12 @@
 #pragma once
 
-#include "app/bench/bound_form.hpp"
+#include "app/bench/part_form.hpp"
 
 namespace yes_square::app {
 
 /// The figures of the selected unit of a run: its size, how it hangs, what it weighs, what stands in it, how its box is
 /// built.
-class UnitForm : public BoundForm {
+class UnitForm : public PartForm<CabinetUnit> {
     Q_OBJECT
 public:
     explicit UnitForm(Workbench& bench, QWidget* parent = nullptr);
@@ -14,7 +14,6 @@ public:
 private:
     void build_size();
     void build_appliance();
-    void build_filler();
     void build_box();
 };
 

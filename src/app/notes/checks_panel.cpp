@@ -51,8 +51,8 @@ void ChecksPanel::refresh() {
     for (const OwnedCheck& row : rows)
         column->addWidget(card(row));
     if (rows.empty())
-        column->addWidget(new QLabel{bench_.told() ? tr("Nothing to put right on this wall.")
-                                                   : tr("Nothing hangs on this wall yet.")});
+        column->addWidget(new QLabel{bench_.thing_plan() ? tr("Nothing to put right on this wall.")
+                                                         : tr("Nothing hangs on this wall yet.")});
     column->addStretch(1);
     // The button that was just clicked may be among the old ones.
     if (QWidget* old = takeWidget())

@@ -126,11 +126,11 @@ void ScrapPanel::refresh() {
         write(asked == run->workings.end() ? run->workings.front() : *asked, links_to_run(run->workings, unit));
         return;
     }
-    if (const auto told = bench_.told(); told && !bench_.thing().empty() && !told->workings->empty()) {
-        auto asked = std::ranges::find(*told->workings, bench_.subject(), &Working::subject);
-        if (asked == told->workings->end())
-            asked = told->workings->begin();
-        write(*asked, links_to_thing(*told->workings, bench_.bay_plan() ? bench_.bay_plan()->number : 0));
+    if (const ThingPlan* thing = bench_.thing_plan(); thing && !bench_.thing().empty() && !thing->workings.empty()) {
+        auto asked = std::ranges::find(thing->workings, bench_.subject(), &Working::subject);
+        if (asked == thing->workings.end())
+            asked = thing->workings.begin();
+        write(*asked, links_to_thing(thing->workings, bench_.bay_plan() ? bench_.bay_plan()->number : 0));
         return;
     }
     const ShelfPlan* plan = bench_.shelf_plan();

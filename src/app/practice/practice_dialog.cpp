@@ -63,11 +63,11 @@ void PracticeDialog::begin(std::uint64_t seed) {
     const Voice voice = bench_.voice();
     task_->setText(
         tr("Behind this wall stand studs. Prove all of them between %1 and %2 with as few holes as you can: find "
-           "wood, then close both its edges to 3 mm. Click on the wall or type a distance. The probe reads wrong "
+           "wood, then close both its edges to %3. Click on the wall or type a distance. The probe reads wrong "
            "once in a hundred times; the marks already there are what a detector and a lamp showed, and some "
            "mislead.")
             .arg(text(format(exercise_.stretch().left, voice.unit)),
-                 text(format(exercise_.stretch().right, voice.unit))));
+                 text(format(exercise_.stretch().right, voice.unit)), text(format(3_mm, voice.unit))));
     said_->setText(tr("No hole yet"));
     show_wall();
     show_results();

@@ -85,7 +85,7 @@ RecordPanel::RecordPanel(Workbench& bench, Day& day, QWidget* parent)
                                  : bench_.shelf() ? bench_.shelf()->id
                                                   : bench_.thing();
         note_->clear();
-        bench_.edit(tr("Write a note"), [&](Job& job) { write_log(job, LogKind::note, item, words, day_.told()); });
+        bench_.edit(tr("Write a note"), [&](Job& job) { write_log(job, LogKind::note, item, words, day_.stamp()); });
     });
     auto* column = new QVBoxLayout{this};
     column->addLayout(row);
@@ -103,7 +103,7 @@ void RecordPanel::showEvent(QShowEvent* event) {
 
 void RecordPanel::sign(const QString& name, const QString& what, const std::string& strokes) {
     bench_.edit(tr("Sign"), [&](Job& job) {
-        write_log(job, LogKind::signature, {}, what.toStdString(), {day_.told().at, name.toStdString()});
+        write_log(job, LogKind::signature, {}, what.toStdString(), {day_.stamp().at, name.toStdString()});
         job.log.back().strokes = strokes;
     });
 }

@@ -161,9 +161,9 @@ void write_fixings(Page& page, const WallPlan& plan, const Voice& voice) {
         const Fixing& f = *mark.fixing;
         const QStringList cells{text(f.name),
                                 shown(stock(f.screw_length)),
-                                text(say(words(mark.hold), voice)),
-                                shown(force(f.tension_n)),
-                                shown(force(f.shear_n)),
+                                text(say(words(mark.substrate), voice)),
+                                shown(quantity(f.tension)),
+                                shown(quantity(f.shear)),
                                 text(source_text(f.source, voice))};
         auto same = std::ranges::find(used, cells, &Used::cells);
         if (same == used.end())

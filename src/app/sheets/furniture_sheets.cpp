@@ -31,19 +31,13 @@ public:
         , voice_{app::voice(job.unit)} {}
 
     bool write() {
-        for (std::size_t i = 0; i < wall_.systems.size(); ++i)
-            system(wall_.systems[i], plan_.systems[i]);
-        for (std::size_t i = 0; i < wall_.pieces.size(); ++i)
-            piece(wall_.pieces[i], plan_.pieces[i]);
-        for (std::size_t i = 0; i < wall_.boxes.size(); ++i)
-            box(wall_.boxes[i], plan_.boxes[i]);
-        for (std::size_t i = 0; i < wall_.hung.size(); ++i)
-            hung(wall_.hung[i], plan_.hung[i]);
-        bool any = !wall_.systems.empty() || !wall_.pieces.empty() || !wall_.boxes.empty() || !wall_.hung.empty();
-        for_each_kind(ListedKinds{}, [&]<class Kind>() {
-            for (const ThingPlan& plan : plan_.*plans_of<Kind>)
-                listed(plan);
-            any = any || !kept<Kind>(wall_).empty();
+        bool any = false;
+        for_each_kind(Things{}, [&]<class Kind>() {
+            if constexpr (by_itself<Kind>)
+                each_of<Kind>(wall_, plan_, [&](const Kind& thing, const auto& of_it) {
+                    any = true;
+                    sheet(thing, of_it);
+                });
         });
         return any;
     }
@@ -98,7 +92,7 @@ private:
                        true);
     }
 
-    void system(const StorageSystem& system, const SystemPlan& plan) {
+    void sheet(const StorageSystem& system, const SystemPlan& plan) {
         begin(system.id, system.name, plan.checks);
         page_.heading(tr("Bays, left to right"));
         std::vector<QStringList> rows;
@@ -135,26 +129,27 @@ private:
         steps(plan.steps, true);
     }
 
-    void piece(const Piece& piece, const PiecePlan& plan) {
+    void sheet(const Piece& piece, const PiecePlan& plan) {
         begin(piece.id, piece.name, plan.checks);
         page_.heading(tr("Verdict: %1").arg(text(say(words(plan.verdict), voice_))));
         page_.write(
             tr("%1 x %2 x %3, %4 empty. After ASTM F2057-23, from memory; an adult's pull is a house rule. Goods "
                "count only where they turn it over.")
-                .arg(shown(piece.width), shown(piece.height), shown(piece.depth), shown({Kind::mass, piece.mass_kg})),
+                .arg(shown(piece.width), shown(piece.height), shown(piece.depth), shown(quantity(piece.mass))),
             small_type, false);
         for (std::size_t first = 0; first < plan.cases.size(); first += views_in_row)
             views(piece, plan, first);
         if (piece.restraint.kind != RestraintKind::none) {
             page_.heading(tr("Held by %1").arg(text(say(words(piece.restraint.kind), voice_))));
-            page_.write(tr("All together must bear %1, each %2. Used to %3.")
-                            .arg(shown(force(plan.needs_n)), shown(force(plan.each_n)), used(plan.fixing_utilisation)),
-                        body_type, false);
+            page_.write(
+                tr("All together must bear %1, each %2. Used to %3.")
+                    .arg(shown(quantity(plan.needs)), shown(quantity(plan.each)), used(plan.fixing_utilisation)),
+                body_type, false);
             if (plan.fixing)
                 screw(*plan.fixing);
             std::vector<QStringList> rows;
             for (const PlannedHole& place : plan.holes)
-                rows.push_back({shown(place.x), shown(place.z), text(say(words(place.hold), voice_))});
+                rows.push_back({shown(place.x), shown(place.z), text(say(words(place.substrate), voice_))});
             page_.table({tr("From ref. end"), tr("Up"), tr("Holds in")}, rows, {0.3, 0.3, 0.4});
         }
         steps(plan.steps, true);
@@ -183,7 +178,7 @@ private:
             side_view_height);
     }
 
-    void box(const WallBox& box, const BoxPlan& plan) {
+    void sheet(const WallBox& box, const BoxPlan& plan) {
         begin(box.id, box.name, plan.checks);
         page_.heading(tr("Cut list"));
         std::vector<QStringList> rows;
@@ -196,13 +191,13 @@ private:
                         .arg(text(properties(box.material).words), text(properties(box.back_material).words)),
                     body_type, false);
         page_.write(tr("Both diagonals %1. Empty %2, full %3.")
-                        .arg(shown(plan.diagonal), shown({Kind::mass, plan.kg}), shown({Kind::mass, plan.loaded_kg})),
+                        .arg(shown(plan.diagonal), shown(quantity(plan.mass)), shown(quantity(plan.loaded_mass))),
                     body_type, false);
         holes(plan.hang);
         steps(plan.steps, false);
     }
 
-    void hung(const HungCabinet& hung, const HungPlan& plan) {
+    void sheet(const HungCabinet& hung, const HungPlan& plan) {
         begin(hung.id, hung.unit.name, plan.checks);
         page_.heading(tr("Verdict: %1").arg(text(say(words(plan.verdict), voice_))));
         page_.write(tr("As found its worst screw is used to %1. To add: %2 at the top, %3 at the bottom.")
@@ -215,14 +210,15 @@ private:
     }
 
     /// Of any kind: its holes and what holds them, the bits in order, its parts, its steps.
-    void listed(const ThingPlan& plan) {
+    /// Of a kind that has no more to tell than any thing.
+    void sheet(const auto&, const ThingPlan& plan) {
         begin(plan.id, plan.name, plan.checks);
         page_.heading(tr("Fixings to the wall"));
         if (!plan.holes.empty() && plan.holes.front().fixing)
             screw(*plan.holes.front().fixing);
         std::vector<QStringList> rows;
         for (const PlannedHole& hole : plan.holes)
-            rows.push_back({shown(hole.x), shown(hole.z), text(say(words(hole.hold), voice_)), shown(hole.packing),
+            rows.push_back({shown(hole.x), shown(hole.z), text(say(words(hole.substrate), voice_)), shown(hole.packing),
                             used(hole.utilisation)});
         page_.table({tr("From ref. end"), tr("Up"), tr("Holds in"), tr("Packed behind"), tr("Used")}, rows,
                     {0.22, 0.22, 0.24, 0.18, 0.14});
@@ -247,8 +243,8 @@ private:
             screw(*unit.fixing);
         std::vector<QStringList> rows;
         for (const PlannedHole& hole : unit.holes)
-            rows.push_back(
-                {shown(hole.x), shown(hole.z), shown(unit.inside_left(hole)), text(say(words(hole.hold), voice_))});
+            rows.push_back({shown(hole.x), shown(hole.z), shown(unit.inside_left(hole)),
+                            text(say(words(hole.substrate), voice_))});
         page_.table({tr("From ref. end"), tr("Up"), tr("Inside, from left"), tr("Holds in")}, rows,
                     {0.25, 0.25, 0.25, 0.25});
         page_.write(tr("Used to %1").arg(used(unit.utilisation)), body_type, false);
@@ -294,8 +290,8 @@ bool write_inventory(Page& page, const Job& job, const Plan& plan) {
     for (const InventoryRow& row : rows)
         cells.push_back({text(row.name), text(row.wall), text(say(quantity(row.height), voice)),
                          text(say(words(row.verdict), voice)), text(say(row.held_by, voice)),
-                         row.each_n ? tr("%1 x %2").arg(row.places).arg(text(say(force(*row.each_n), voice)))
-                                    : QString::number(row.places),
+                         row.each ? tr("%1 x %2").arg(row.places).arg(text(say(quantity(*row.each), voice)))
+                                  : QString::number(row.places),
                          QStringLiteral("____________")});
     page.table({tr("Piece"), tr("Wall"), tr("Tall"), tr("Verdict"), tr("Held by"), tr("Places"), tr("Pulled, by whom")},
                cells, {0.19, 0.15, 0.11, 0.13, 0.17, 0.12, 0.13});

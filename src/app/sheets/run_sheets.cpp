@@ -64,10 +64,9 @@ private:
         std::vector<QStringList> rows;
         for (const UnitPlan& unit : plan_.units)
             rows.push_back({text(unit.name), shown(unit.place.left), shown(unit.place.width), shown(unit.bottom),
-                            unit.loaded_kg > 0 ? shown({Kind::mass, unit.lift_kg}) : QString{},
-                            unit.utilisation.known() && unit.tension_n + unit.shear_n > 0
-                                ? shown(ratio(unit.utilisation))
-                                : QString{}});
+                            unit.loaded_mass > 0 ? shown(quantity(unit.lift_mass)) : QString{},
+                            unit.utilisation.known() && unit.tension + unit.shear > 0 ? shown(ratio(unit.utilisation))
+                                                                                      : QString{}});
         page_.table({tr("Unit"), tr("Left edge, from ref. end"), tr("Width"), tr("Bottom, up"), tr("To lift"),
                      tr("Screws used")},
                     rows, {0.28, 0.2, 0.14, 0.14, 0.12, 0.12});
@@ -94,7 +93,7 @@ private:
             for (const PlannedHole& hole : unit.holes)
                 rows.push_back({text(unit.name), shown(hole.x), shown(hole.z), shown(unit.inside_left(hole)),
                                 hole.packing > Length{} ? shown(hole.packing) : QString{},
-                                text(say(words(hole.hold), voice_))});
+                                text(say(words(hole.substrate), voice_))});
         if (rows.empty())
             return;
         page_.heading(tr("Marks and packing"));

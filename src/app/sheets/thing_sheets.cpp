@@ -57,7 +57,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
     page.write(tr("%1 x %2 x %3, %4, %5. Left end at %6, right end at %7. Top %8 up, level line under it %9 up.")
                    .arg(shown(quantity(shelf.length)), shown(quantity(shelf.depth)), shown(stock(shelf.thickness)),
                         way_of(shelf).whole(shelf) ? tr("as it comes") : text(properties(shelf.material).words),
-                        shown({Kind::mass, plan.mass_kg}), shown(quantity(shelf.left)), shown(quantity(shelf.right())),
+                        shown(quantity(plan.mass)), shown(quantity(shelf.left)), shown(quantity(shelf.right())),
                         shown(quantity(shelf.height)), shown(quantity(shelf.underside()))),
                body_type, false);
     for (const BoardPiece& piece : plan.pieces)
@@ -72,7 +72,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
     if (plan.sag)
         page.write(tr("Sag in time %1, limit %2. Made for %3 on it, evenly.")
                        .arg(shown(fine(plan.sag->long_term)), shown(fine(plan.sag->limit)),
-                            shown({Kind::mass, mass_kg(plan.goods_n_per_m * shelf.length.in_metres())})),
+                            shown(quantity(mass_of(plan.goods_load * shelf.length.in_metres())))),
                    body_type, false);
 
     const Promise promise = promise_of(shelf, plan, capacity ? *capacity : Capacity{});
@@ -83,7 +83,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
         page.write(
             tr("What it holds: %1. %2, limited by %3.%4 Makers' instructions and local code come first where they say "
                "less.")
-                .arg(text(say(promise.words, voice)), shown({Kind::mass_per_m, std::floor(capacity->kg_per_m)}),
+                .arg(text(say(promise.words, voice)), shown(quantity(floor(capacity->per_metre))),
                      text(words(capacity->governs)),
                      capacity->from_memory ? tr(" Figures from memory, unchecked.") : QString{}),
             body_type, false);
@@ -109,7 +109,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
                 if (hole.place == i)
                     heights << shown(quantity(hole.z)).replace(' ', QChar::Nbsp); // a height is not broken in two
             rows.push_back({QString::number(i + 1), shown(quantity(place.x)), heights.join(QStringLiteral(", ")),
-                            text(say(words(place.hold), voice)), shown(force(place.carries_n)),
+                            text(say(words(place.substrate), voice)), shown(quantity(place.carries)),
                             shown(ratio(place.fixing_utilisation))});
         }
         page.table(

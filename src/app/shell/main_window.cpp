@@ -116,12 +116,20 @@ void MainWindow::build_body() {
     column->setSpacing(6);
     stages_ = new StageStrip{bench_, day_, body};
     column->addWidget(stages_);
+    auto* across = new QSplitter{Qt::Horizontal};
+    across->addWidget(build_wall_side());
+    across->addWidget(build_side());
+    across->setStretchFactor(0, 1);
+    across->setStretchFactor(1, 0);
+    across->setSizes({1280 - panel_width, panel_width});
+    across->setChildrenCollapsible(false);
+    column->addWidget(across, 1);
+    setCentralWidget(body);
+    join_parts();
+}
 
-    // Wall side.
-    auto* wall_side = new QWidget;
-    auto* wall_column = new QVBoxLayout{wall_side};
-    wall_column->setContentsMargins(0, 0, 0, 0);
-    wall_column->setSpacing(6);
+/// Which wall and what on it, how near it is seen, and in which unit.
+QLayout* MainWindow::build_pickers(QWidget* wall_side) {
     auto* pickers = new QHBoxLayout;
     walls_ = new QComboBox{wall_side};
     walls_->setObjectName(QStringLiteral("wall-picker"));
@@ -148,7 +156,28 @@ void MainWindow::build_body() {
     pickers->addWidget(nearer);
     pickers->addWidget(whole);
     pickers->addWidget(units_);
-    wall_column->addLayout(pickers);
+    connect(nearer, &QToolButton::clicked, this, [this] { board_->zoom_by(1.4); });
+    connect(farther, &QToolButton::clicked, this, [this] { board_->zoom_by(1 / 1.4); });
+    connect(whole, &QToolButton::clicked, this, [this] { board_->fit(); });
+    connect(walls_, &QComboBox::activated, this, [this](int row) {
+        bench_.select_wall(static_cast<std::size_t>(row));
+        board_->fit();
+    });
+    connect(items_, &QComboBox::activated, this,
+            [this](int row) { bench_.select(items_->itemData(row).toString().toStdString()); });
+    connect(units_, &QComboBox::activated, this, [this](int row) {
+        bench_.edit(tr("Change unit"), [&](Job& job) { job.unit = all_units()[static_cast<std::size_t>(row)]; });
+    });
+    return pickers;
+}
+
+/// The wall, the ways it could be, and the sum that is asked for.
+QWidget* MainWindow::build_wall_side() {
+    auto* wall_side = new QWidget;
+    auto* wall_column = new QVBoxLayout{wall_side};
+    wall_column->setContentsMargins(0, 0, 0, 0);
+    wall_column->setSpacing(6);
+    wall_column->addLayout(build_pickers(wall_side));
     board_ = new BoardView{bench_, wall_side};
     room_ = new DrawingView{
         [this](double width, double height, double size) { return draw_room_here(width, height, size); }, wall_side};
@@ -158,12 +187,6 @@ void MainWindow::build_body() {
     views_->addWidget(board_);
     views_->addWidget(room_);
     wall_column->addWidget(views_, 1);
-    connect(&bench_, &Workbench::changed, room_, &DrawingView::redraw);
-    connect(&bench_, &Workbench::selection_changed, room_, &DrawingView::redraw);
-    connect(room_, &DrawingView::picked, this, [this](const Reference& reference) {
-        if (reference.part == Reference::Part::wall)
-            bench_.select_wall(reference.index);
-    });
     alternatives_ = new AlternativesStrip{bench_, wall_side};
     wall_column->addWidget(alternatives_);
 
@@ -176,8 +199,11 @@ void MainWindow::build_body() {
     upright->setStretchFactor(1, 0);
     upright->setSizes({580, 132});
     upright->setChildrenCollapsible(false);
+    return upright;
+}
 
-    // The stage's figures.
+/// The stage's figures, and what is to be put right.
+QWidget* MainWindow::build_side() {
     panels_ = new QStackedWidget;
     survey_ = new SurveyPanel{bench_};
     layout_ = new LayoutPanel{bench_};
@@ -192,44 +218,39 @@ void MainWindow::build_body() {
     auto* checks = new ChecksPanel{bench_};
     checks->setMinimumHeight(110);
     side_ = new QSplitter{Qt::Vertical};
-    auto* side = side_;
-    side->addWidget(panels_);
-    side->addWidget(checks);
-    side->setStretchFactor(0, 1);
-    side->setStretchFactor(1, 0);
-    side->setSizes({470, 230});
-    side->setChildrenCollapsible(false);
+    side_->addWidget(panels_);
+    side_->addWidget(checks);
+    side_->setStretchFactor(0, 1);
+    side_->setStretchFactor(1, 0);
+    side_->setSizes({470, 230});
+    side_->setChildrenCollapsible(false);
+    return side_;
+}
 
-    auto* across = new QSplitter{Qt::Horizontal};
-    across->addWidget(upright);
-    across->addWidget(side);
-    across->setStretchFactor(0, 1);
-    across->setStretchFactor(1, 0);
-    across->setSizes({1280 - panel_width, panel_width});
-    across->setChildrenCollapsible(false);
-    column->addWidget(across, 1);
-    setCentralWidget(body);
-
+void MainWindow::join_parts() {
     connect(stages_, &StageStrip::stage_chosen, this, &MainWindow::show_stage);
     connect(survey_, &SurveyPanel::page_changed, this, &MainWindow::show_survey);
     connect(board_, &BoardView::pointed_at, survey_, &SurveyPanel::point_at);
     connect(&layout_->runs(), &RunPanel::unit_carried, board_, &BoardView::carry);
     connect(&layout_->runs(), &RunPanel::unit_dropped, board_, &BoardView::drop);
-    connect(nearer, &QToolButton::clicked, this, [this] { board_->zoom_by(1.4); });
-    connect(farther, &QToolButton::clicked, this, [this] { board_->zoom_by(1 / 1.4); });
-    connect(whole, &QToolButton::clicked, board_, &BoardView::fit);
-    connect(walls_, &QComboBox::activated, this, [this](int row) {
-        bench_.select_wall(static_cast<std::size_t>(row));
-        board_->fit();
-    });
-    connect(items_, &QComboBox::activated, this,
-            [this](int row) { bench_.select(items_->itemData(row).toString().toStdString()); });
-    connect(units_, &QComboBox::activated, this, [this](int row) {
-        bench_.edit(tr("Change unit"), [&](Job& job) { job.unit = all_units()[static_cast<std::size_t>(row)]; });
+    connect(&bench_, &Workbench::changed, room_, &DrawingView::redraw);
+    connect(&bench_, &Workbench::selection_changed, room_, &DrawingView::redraw);
+    connect(room_, &DrawingView::picked, this, [this](const Reference& reference) {
+        if (reference.part == Reference::Part::wall)
+            bench_.select_wall(reference.index);
     });
 }
 
 void MainWindow::build_menus() {
+    build_file_menu();
+    build_edit_menu();
+    build_survey_menu();
+    build_day_menu();
+    build_view_menu();
+    refresh_recent();
+}
+
+void MainWindow::build_file_menu() {
     QMenu* file = menuBar()->addMenu(tr("&File"));
     file->addAction(tr("&New job"), QKeySequence::New, this, &MainWindow::new_job);
     file->addAction(tr("&Open..."), QKeySequence::Open, this, &MainWindow::choose_and_open);
@@ -256,7 +277,9 @@ void MainWindow::build_menus() {
     }
     file->addSeparator();
     file->addAction(tr("&Quit"), QKeySequence::Quit, this, &QWidget::close);
+}
 
+void MainWindow::build_edit_menu() {
     QMenu* edit = menuBar()->addMenu(tr("&Edit"));
     QAction* undo = bench_.undo_stack().createUndoAction(this, tr("Undo"));
     undo->setShortcut(QKeySequence::Undo);
@@ -295,7 +318,9 @@ void MainWindow::build_menus() {
                     [this] { layout_->runs().slide(); });
     edit->addAction(tr("Remove what is selected"), QKeySequence{Qt::CTRL | Qt::Key_Delete}, layout_,
                     &LayoutPanel::remove_selected);
+}
 
+void MainWindow::build_survey_menu() {
     QMenu* survey = menuBar()->addMenu(tr("&Survey"));
     survey->addAction(tr("Take in readings (CSV)..."), this, [this] {
         const QString path = QFileDialog::getOpenFileName(this, tr("Take in readings"), {}, tr("Tables (*.csv *.txt)"));
@@ -314,8 +339,9 @@ void MainWindow::build_menus() {
         practice->setAttribute(Qt::WA_DeleteOnClose);
         practice->show();
     });
+}
 
-    build_day_menu();
+void MainWindow::build_view_menu() {
     QMenu* view = menuBar()->addMenu(tr("&View"));
     const QStringList titles{tr("Survey"),     tr("Lines"), tr("Layout"), tr("Fixings"),
                              tr("Cut && kit"), tr("Fit"),   tr("Record")};
@@ -335,7 +361,6 @@ void MainWindow::build_menus() {
         QSettings{}.setValue(QStringLiteral("theme"), QStringLiteral("dark"));
         set_theme(ThemeName::dark);
     });
-    refresh_recent();
 }
 
 void MainWindow::set_theme(ThemeName name) {

@@ -93,7 +93,15 @@ protected:
 
 private:
     void build_menus();
+    void build_file_menu();
+    void build_edit_menu();
+    void build_survey_menu();
+    void build_view_menu();
     void build_body();
+    QLayout* build_pickers(QWidget* wall_side);
+    QWidget* build_wall_side();
+    QWidget* build_side();
+    void join_parts();
     void new_job();
     void choose_and_open();
     bool save_as();

@@ -38,8 +38,8 @@ void MainWindow::build_day() {
     connect(fit_, &FitPanel::sheets_wanted, this, &MainWindow::save_sheets);
     connect(fit_, &FitPanel::wall_side_wanted, this, [this] { wall_side()->showFullScreen(); });
     connect(fit_, &FitPanel::look_wanted, this, [this](const std::string& item) {
-        if (const Wall* wall = bench_.wall())
-            if (const auto box = box_of_item(*wall, *bench_.wall_plan(), item))
+        if (bench_.wall())
+            if (const auto box = box_of_item(*bench_.wall_plan(), item))
                 board_->look_at(*box);
     });
     connect(record_, &RecordPanel::photo_wanted, this, [this] {
@@ -104,9 +104,9 @@ bool MainWindow::attach_photo(const QString& path, const QString& words) {
         tell(entry.error());
         return false;
     }
-    const Told told = day_.told();
-    entry->at = told.at;
-    entry->by = told.by;
+    const Stamp stamp = day_.stamp();
+    entry->at = stamp.at;
+    entry->by = stamp.by;
     entry->words = words.trimmed().toStdString();
     entry->item = bench_.unit() ? bench_.unit()->id : bench_.shelf() ? bench_.shelf()->id : bench_.thing();
     bench_.edit(tr("Attach a photo"), [&](Job& job) { job.log.push_back(*entry); });

@@ -149,10 +149,10 @@ void WallSide::done() {
     const std::size_t in_pass = pass_;
     told_ = tr("Recorded.");
     bench_.edit(tr("Record a mark"), [&](Job& job) {
-        const Told told = day_.told();
-        tick(job, key, TickState::done, told);
+        const Stamp stamp = day_.stamp();
+        tick(job, key, TickState::done, stamp);
         if (made)
-            record_hole(job, bench_.plan(), bench_.wall()->id, here, told);
+            record_hole(job, bench_.plan(), bench_.wall()->id, here, stamp);
     });
     seek_open();
     if (pass_ != in_pass)
@@ -181,7 +181,7 @@ void WallSide::could_not(CouldNot why) {
     const std::string key = tick_key(here, *pass());
     const std::size_t errors = count_checks(bench_.plan(), Severity::error);
     bench_.edit(tr("Could not: %1").arg(text(words(why))),
-                [&](Job& job) { record_could_not(job, bench_.wall()->id, here, key, why, day_.told(), {}); });
+                [&](Job& job) { record_could_not(job, bench_.wall()->id, here, key, why, day_.stamp(), {}); });
     told_ = count_checks(bench_.plan(), Severity::error) > errors
                 ? tr("Noted. The plan has a new error: look at it before you go on.")
                 : tr("Noted. The plan is reckoned again.");
@@ -248,6 +248,57 @@ QStringList WallSide::rows() const {
     return all;
 }
 
+/// @param number  of the question that a digit names; -1: no digit
+void WallSide::key_at_gate(const QKeyEvent& event, int number) {
+    const int key = event.key();
+    if (key == Qt::Key_Backspace || (key == Qt::Key_Z && event.modifiers() == Qt::ControlModifier))
+        return back();
+    if (number >= 0 && number < static_cast<int>(gate_questions().size())) {
+        if (!answered_.erase(number))
+            answered_.insert(number);
+        update();
+    } else if (answered_.size() == gate_questions().size() &&
+               (key == Qt::Key_Space || key == Qt::Key_Return || key == Qt::Key_Enter)) {
+        bench_.edit(tr("Pass the gate"), [&](Job& job) {
+            const Stamp stamp = day_.stamp();
+            tick(job, gate_key(), TickState::done, stamp);
+            write_log(job, LogKind::note, {},
+                      tr("Before drilling on %1: detected, isolated, protected, others out of the way")
+                          .arg(text(bench_.wall()->name))
+                          .toStdString(),
+                      stamp);
+        });
+        seek_open();
+        turn_to(screen_);
+    }
+}
+
+void WallSide::key_at_mark(const QKeyEvent& event) {
+    switch (event.key()) {
+    case Qt::Key_Backspace:
+    case Qt::Key_Left:
+        return back();
+    case Qt::Key_R:
+        return say_mark();
+    case Qt::Key_N:
+        return turn_to(Screen::reasons);
+    case Qt::Key_J:
+        return turn_to(Screen::things);
+    case Qt::Key_A:
+        return toggle_auto();
+    case Qt::Key_Z:
+        if (event.modifiers() == Qt::ControlModifier)
+            back();
+        return;
+    case Qt::Key_Space:
+    case Qt::Key_Return:
+    case Qt::Key_Enter:
+        return done();
+    default:
+        return; // no other key says that something is done
+    }
+}
+
 void WallSide::keyPressEvent(QKeyEvent* event) {
     const int key = event->key();
     const int number = key >= Qt::Key_1 && key <= Qt::Key_9 ? key - Qt::Key_1 : -1;
@@ -270,56 +321,13 @@ void WallSide::keyPressEvent(QKeyEvent* event) {
             jump_to(all[static_cast<std::size_t>(number)].first);
         return;
     case Screen::gate:
-        if (key == Qt::Key_Backspace || (key == Qt::Key_Z && event->modifiers() == Qt::ControlModifier))
-            return back();
-        if (number >= 0 && number < static_cast<int>(gate_questions().size())) {
-            if (!answered_.erase(number))
-                answered_.insert(number);
-            update();
-        } else if (answered_.size() == gate_questions().size() &&
-                   (key == Qt::Key_Space || key == Qt::Key_Return || key == Qt::Key_Enter)) {
-            bench_.edit(tr("Pass the gate"), [&](Job& job) {
-                const Told told = day_.told();
-                tick(job, gate_key(), TickState::done, told);
-                write_log(job, LogKind::note, {},
-                          tr("Before drilling on %1: detected, isolated, protected, others out of the way")
-                              .arg(text(bench_.wall()->name))
-                              .toStdString(),
-                          told);
-            });
-            seek_open();
-            turn_to(screen_);
-        }
-        return;
+        return key_at_gate(*event, number);
     case Screen::finished:
         if (key == Qt::Key_Backspace || key == Qt::Key_Left)
             back();
         return;
     case Screen::mark:
-        break;
-    }
-    switch (key) {
-    case Qt::Key_Backspace:
-    case Qt::Key_Left:
-        return back();
-    case Qt::Key_R:
-        return say_mark();
-    case Qt::Key_N:
-        return turn_to(Screen::reasons);
-    case Qt::Key_J:
-        return turn_to(Screen::things);
-    case Qt::Key_A:
-        return toggle_auto();
-    case Qt::Key_Z:
-        if (event->modifiers() == Qt::ControlModifier)
-            back();
-        return;
-    case Qt::Key_Space:
-    case Qt::Key_Return:
-    case Qt::Key_Enter:
-        return done();
-    default:
-        return; // no other key says that something is done
+        return key_at_mark(*event);
     }
 }
 
@@ -389,6 +397,34 @@ void WallSide::paintEvent(QPaintEvent*) {
     }
 }
 
+/// The wall, small, with the mark blinking.
+void WallSide::paint_small_wall(QPainter& painter, const QRectF& area) {
+    const WallMark& at = *mark();
+    const double h = height();
+    ElevationFrame frame;
+    const double per_mm = pixels_per_mm;
+    frame.width = area.width() / per_mm;
+    frame.height = area.height() / per_mm;
+    frame.rods = false;
+    frame.text = 0.1;
+    const Elevation wall = draw_elevation(*bench_.wall(), *bench_.wall_plan(), frame, bench_.voice());
+    painter.save();
+    painter.translate(area.topLeft());
+    paint(painter, wall.drawing, theme_, per_mm);
+    const QPointF place = QPointF{wall.scale.x(at.x), wall.scale.y(at.z)} * per_mm;
+    painter.setPen(QPen{theme_.alarm, 0.006 * h});
+    if (at.kind == MarkKind::level_line)
+        painter.drawLine(place, QPointF{wall.scale.x(at.to_x), wall.scale.y(at.z)} * per_mm);
+    if (lit_) {
+        painter.setBrush(theme_.alarm);
+        painter.drawEllipse(place, 0.012 * h, 0.012 * h);
+    } else {
+        painter.setBrush(Qt::NoBrush);
+        painter.drawEllipse(place, 0.02 * h, 0.02 * h);
+    }
+    painter.restore();
+}
+
 void WallSide::paint_mark(QPainter& painter) {
     const WallMark& at = *mark();
     const Voice voice = bench_.voice();
@@ -420,12 +456,13 @@ void WallSide::paint_mark(QPainter& painter) {
          0.05, false, theme_.faint, figures);
     y += 0.01 * h;
     line(text(say(at.what, voice)), 0.06, true, theme_.ink, wide);
-    QString what = at.kind == MarkKind::level_line   ? tr("Strike a level line")
-                   : at.kind == MarkKind::plumb_line ? tr("Strike a plumb line")
-                   : pass()->drill                   ? text(say(pass()->drill->how, voice))
-                   : at.fixing
-                       ? tr("A cross. %1 goes here, in %2").arg(text(at.fixing->name), text(say(words(at.hold), voice)))
-                       : tr("A cross. Nothing known holds here");
+    QString what =
+        at.kind == MarkKind::level_line   ? tr("Strike a level line")
+        : at.kind == MarkKind::plumb_line ? tr("Strike a plumb line")
+        : pass()->drill                   ? text(say(pass()->drill->how, voice))
+        : at.fixing
+            ? tr("A cross. %1 goes here, in %2").arg(text(at.fixing->name), text(say(words(at.substrate), voice)))
+            : tr("A cross. Nothing known holds here");
     if (at.in_strip())
         what = tr("STOP: a cable or pipe is likely here. Detect and isolate first");
     line(what, 0.05, at.in_strip(), at.in_strip() ? theme_.alarm : theme_.ink, wide);
@@ -436,30 +473,7 @@ void WallSide::paint_mark(QPainter& painter) {
                   : told_,
              0.04, false, theme_.faint, wide);
 
-    // The wall, small, with the mark blinking.
-    ElevationFrame frame;
-    const double per_mm = pixels_per_mm;
-    const QRectF area{margin + 0.65 * wide, 0.1 * h, 0.35 * wide, 0.5 * h};
-    frame.width = area.width() / per_mm;
-    frame.height = area.height() / per_mm;
-    frame.rods = false;
-    frame.text = 0.1;
-    const Elevation wall = draw_elevation(*bench_.wall(), *bench_.wall_plan(), frame, voice);
-    painter.save();
-    painter.translate(area.topLeft());
-    paint(painter, wall.drawing, theme_, per_mm);
-    const QPointF place = QPointF{wall.scale.x(at.x), wall.scale.y(at.z)} * per_mm;
-    painter.setPen(QPen{theme_.alarm, 0.006 * h});
-    if (at.kind == MarkKind::level_line)
-        painter.drawLine(place, QPointF{wall.scale.x(at.to_x), wall.scale.y(at.z)} * per_mm);
-    if (lit_) {
-        painter.setBrush(theme_.alarm);
-        painter.drawEllipse(place, 0.012 * h, 0.012 * h);
-    } else {
-        painter.setBrush(Qt::NoBrush);
-        painter.drawEllipse(place, 0.02 * h, 0.02 * h);
-    }
-    painter.restore();
+    paint_small_wall(painter, {margin + 0.65 * wide, 0.1 * h, 0.35 * wide, 0.5 * h});
     paint_foot(painter, tr("Space, Enter or click: done, next. Backspace: back. N: could not. J: go to. R: say again. "
                            "A: by itself%1. Page keys: other walk. Esc: leave")
                             .arg(auto_.isActive() ? tr(" (on)") : QString{}));

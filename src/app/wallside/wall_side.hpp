@@ -58,6 +58,9 @@ private:
     QString pass_title() const;
     QStringList rows() const; ///< of a list screen
 
+    void key_at_gate(const QKeyEvent& event, int number);
+    void key_at_mark(const QKeyEvent& event);
+    void paint_small_wall(QPainter& painter, const QRectF& area);
     void paint_mark(QPainter& painter);
     void paint_list(QPainter& painter, const QString& title, const QStringList& rows);
     void paint_foot(QPainter& painter, const QString& words);

@@ -35,7 +35,7 @@ public:
                                   batten_.thickness)};
         if (batten_.use == BattenUse::pegs && batten_.pegs > 0)
             plan_.supplies = {{KitGroup::hardware, "peg", {"Peg"}, static_cast<std::size_t>(batten_.pegs)}};
-        plan_.load_n = line_load() * batten_.length.in_metres();
+        plan_.load = line_load() * batten_.length;
         find_places();
         weigh();
         for (PlannedHole& hole : plan_.holes)
@@ -46,49 +46,48 @@ public:
     }
 
 private:
-    double goods_n_per_m() const { return batten_.kg_per_m * standard_gravity; }
-    double own_n_per_m() const {
+    LineLoad goods_load() const { return weight_of(batten_.per_metre); }
+    LineLoad own_load() const {
         // Its gravity is dry wood's over water's: 1,000 kg to the cubic metre.
-        return specific_gravity(batten_.wood) * 1000 * batten_.breadth.in_metres() * batten_.thickness.in_metres() *
-               standard_gravity;
+        return weight_of(specific_gravity(batten_.wood) * 1000_kg_m3 * batten_.breadth * batten_.thickness);
     }
-    double line_load() const { return goods_n_per_m() + own_n_per_m(); }
+    LineLoad line_load() const { return goods_load() + own_load(); }
     /// How far off the wall what is on it acts, from the wall's face.
     Length acts_at() const { return batten_.use == BattenUse::pegs ? batten_.out : batten_.thickness / 2; }
     /// Somebody hangs from pegs however high they are; on a ledger people lean below the house rule's height.
-    double leaning_n() const {
+    Force leaning() const {
         const bool within_reach = batten_.use == BattenUse::pegs || batten_.top < site_.rules.accidental_below;
-        return within_reach ? site_.rules.accidental_n : 0;
+        return within_reach ? site_.rules.accidental : Force{};
     }
 
     void find_places() {
         const Length inset = std::min(site_.rules.strips.end_inset, batten_.length / 4);
         const Length from = batten_.left + inset;
         const Length to = batten_.right() - inset;
-        const auto add = [&](Length x, Hold hold, std::optional<std::size_t> stud) {
+        const auto add = [&](Length x, Substrate substrate, std::optional<std::size_t> stud) {
             PlannedHole& hole = plan_.holes.emplace_back();
             hole.item = batten_.id;
             hole.place = plan_.holes.size() - 1;
             hole.what = {"{0}: screw {1}", {batten_.name, count(hole.place + 1)}};
             hole.x = x;
             hole.z = batten_.top - batten_.breadth / 2;
-            hole.hold = hold;
+            hole.substrate = substrate;
             hole.stud = stud;
             hole.through = batten_.thickness;
             hole.packing = site_.survey.face.shim_at(hole.x, hole.z).value_or(Length{});
         };
         if (site_.masonry()) {
             for (const Length x : evenly(from, to, site_.rules.strips.masonry_every))
-                add(x, Hold::masonry, {});
+                add(x, Substrate::masonry, {});
         } else if (const Framing* framing = site_.timber()) {
             for (std::size_t i = 0; i < site_.survey.studs.size(); ++i) {
                 const Stud& stud = site_.survey.studs[i];
                 if (stud.centre < from || stud.centre > to || !holds_usual_screw(*framing, stud, site_.rules))
                     continue;
                 add(site_.screw_place(batten_.id, stud),
-                    stud.state == StudState::proved      ? Hold::proved_stud
-                    : stud.state == StudState::indicated ? Hold::indicated_stud
-                                                         : Hold::assumed_stud,
+                    stud.state == StudState::proved      ? Substrate::proved_stud
+                    : stud.state == StudState::indicated ? Substrate::indicated_stud
+                                                         : Substrate::assumed_stud,
                     i);
             }
         }
@@ -99,13 +98,15 @@ private:
     void weigh() {
         if (plan_.holes.size() < 2)
             return;
-        Beam beam{batten_.length.in_metres(), {}, 1}; // as stiff all along: reactions do not depend on it
+        Beam beam{batten_.length.in_metres(),
+                  {},
+                  Stiffness::newton_square_metres(1)}; // as stiff all along: reactions do not depend on it
         for (const PlannedHole& hole : plan_.holes)
             beam.supports.push_back((hole.x - batten_.left).in_metres());
         BeamLoad load;
-        load.permanent = own_n_per_m();
-        load.variable = goods_n_per_m();
-        load.accidental = leaning_n();
+        load.permanent = own_load();
+        load.variable = goods_load();
+        load.accidental = leaning();
         std::vector<Reaction> worst = analyse(beam, load, 0).reactions;
         for (std::size_t i = 1; i + 1 < plan_.holes.size(); ++i)
             beam.joints.push_back(i);
@@ -114,7 +115,7 @@ private:
         for (std::size_t i = 0; i < plan_.holes.size(); ++i) {
             PlannedHole& hole = plan_.holes[i];
             hole.demands = {demand(std::max(worst[i].sustained, cut[i].sustained), duration_stored, "goods")};
-            if (leaning_n() > 0)
+            if (leaning() > 0)
                 hole.demands.push_back(demand(std::max(worst[i].greatest, cut[i].greatest), duration_people,
                                               "somebody leans or hangs on it"));
             HeldPart& part =
@@ -123,7 +124,7 @@ private:
             if (const Framing* framing = site_.timber(); framing && hole.stud)
                 part.through.to_edge = to_edge_of(*framing, site_.survey.studs[*hole.stud], hole.x, site_.rules);
         }
-        const Hold ground = site_.masonry() ? Hold::masonry : Hold::proved_stud;
+        const Substrate ground = site_.masonry() ? Substrate::masonry : Substrate::proved_stud;
         const auto choice = choose_fixing(site_.catalogue, site_.rules, site_.wall, ground, parts);
         if (!choice)
             return;
@@ -136,8 +137,8 @@ private:
         }
     }
 
-    HoleDemand demand(double load_n, double duration, std::string_view when) const {
-        HoleDemand of = cleat_screw_demand(load_n, batten_.breadth, 2 * acts_at(), site_.rules.strips.pivot, duration);
+    HoleDemand demand(Force load, double duration, std::string_view when) const {
+        HoleDemand of = cleat_screw_demand(load, batten_.breadth, 2 * acts_at(), site_.rules.strips.pivot, duration);
         of.when = when;
         return of;
     }
@@ -173,11 +174,11 @@ private:
     }
 
     void place(const PlannedHole& hole) {
-        if (hole.hold == Hold::assumed_stud)
+        if (hole.substrate == Substrate::assumed_stud)
             advise(add(checks::stud_assumed, {"{0}: the stud at {1} is only assumed", {batten_.name, quantity(hole.x)}},
                        std::nullopt, hole.x, hole.z),
                    {"Probe both its edges and enter it as proved"});
-        if (hole.hold == Hold::indicated_stud)
+        if (hole.substrate == Substrate::indicated_stud)
             advise(add(checks::stud_indicated, Severity::warning,
                        {"{0}: the stud at {1} is indicated, not proved", {batten_.name, quantity(hole.x)}},
                        std::nullopt, hole.x, hole.z),
@@ -198,10 +199,10 @@ private:
         plan_.workings.push_back({"load",
                                   {"What {0} carries, with itself", {batten_.name}},
                                   "({0} + {1}) x {2}",
-                                  {{"what hangs or lies on it", {Kind::line_load, goods_n_per_m()}, measured},
-                                   {"its own weight", {Kind::line_load, own_n_per_m()}, derived},
+                                  {{"what hangs or lies on it", quantity(goods_load()), measured},
+                                   {"its own weight", quantity(own_load()), derived},
                                    {"length", quantity(batten_.length), measured}},
-                                  force(plan_.load_n),
+                                  quantity(plan_.load),
                                   derived});
         const auto worst = std::ranges::max_element(plan_.holes, {}, &PlannedHole::utilisation);
         if (worst == plan_.holes.end() || !worst->fixing)
@@ -210,15 +211,15 @@ private:
         plan_.workings.push_back({"pull",
                                   {"The worst screw is pulled, {0}", {last.when}},
                                   "{0} x {1} / ({2} / 2 - {3})",
-                                  {{"load on it", force(last.down_n), derived},
+                                  {{"load on it", quantity(last.down), derived},
                                    {"off the wall", quantity(acts_at()), measured},
                                    {"breadth", quantity(batten_.breadth), measured},
                                    {"it turns about, over its lower edge", quantity(site_.rules.strips.pivot), house}},
-                                  force(last.tension_n),
+                                  quantity(last.tension),
                                   derived});
         plan_.workings.push_back(used_working("fixing", {"Its worst screw is used to"}, worst->strength,
-                                              site_.masonry() ? Hold::masonry : Hold::proved_stud, worst->demands,
-                                              worst->fixing->source));
+                                              site_.masonry() ? Substrate::masonry : Substrate::proved_stud,
+                                              worst->demands, worst->fixing->source));
     }
 
     void steps() {

@@ -27,7 +27,7 @@ public:
         CabinetUnit afresh = hung_.unit;
         afresh.hanging = Hanging::screws;
         plan_.wanted = hang_unit({afresh, RunLevel::wall, {hung_.left, hung_.unit.width}, bottom_edge()}, site_);
-        plan_.loaded_kg = plan_.wanted.loaded_kg;
+        plan_.loaded_mass = plan_.wanted.loaded_mass;
         as_found();
         to_add();
         judge();
@@ -51,7 +51,7 @@ private:
         std::vector<double> columns;
         std::optional<std::size_t> last;
         for (const PlannedHole& hole : plan_.wanted.holes)
-            if (hole.row == 0 && hole.hold == Hold::proved_stud && hole.stud != last) {
+            if (hole.row == 0 && hole.substrate == Substrate::proved_stud && hole.stud != last) {
                 last = hole.stud;
                 columns.push_back(plan_.wanted.from_left(hole).in_metres());
             }
@@ -89,8 +89,8 @@ private:
         };
         row(rails_.front(), top);
         row(rails_.back(), bottom);
-        const UnitForces forces = unit_forces(hung_.unit, plan_.wanted.empty_kg, plan_.loaded_kg, pattern,
-                                              site_.rules.lining_pressure_n_per_mm2 * 1e6);
+        const UnitForces forces =
+            unit_forces(hung_.unit, plan_.wanted.empty_mass, plan_.loaded_mass, pattern, site_.rules.lining_pressure);
         if (forces.refused)
             return {Utilisation::refused(), {}, {}};
         std::vector<HeldPart> parts;
@@ -99,8 +99,8 @@ private:
             if (!hung_.broad_heads)
                 part.through.head = Length::nearest_to_inches(properties(*hung_.gauge).head_in);
             for (const UnitCase& one : forces.cases)
-                part.demands.push_back({one.holes[i].tension_n, one.holes[i].down_n, one.load.duration, one.load.when,
-                                        one.holes[i].across_n});
+                part.demands.push_back(
+                    {one.holes[i].tension, one.holes[i].down, one.load.duration, one.load.when, one.holes[i].across});
             parts.push_back(std::move(part));
         }
         const auto choice = weigh_given(*hung_.gauge, hung_.screw_length, site_.wall, parts);
@@ -146,7 +146,7 @@ private:
 
     std::size_t holes_in(std::size_t rail) const {
         return static_cast<std::size_t>(std::ranges::count_if(plan_.wanted.holes, [&](const PlannedHole& hole) {
-            return hole.row == rail && hole.hold != Hold::assumed_stud && hole.hold != Hold::lining;
+            return hole.row == rail && hole.substrate != Substrate::assumed_stud && hole.substrate != Substrate::lining;
         }));
     }
 
@@ -179,8 +179,8 @@ private:
         std::vector<const PlannedHole*> places;
         const auto from_rail = [&](std::size_t rail, std::size_t number) {
             for (const PlannedHole& hole : plan_.wanted.holes)
-                if (number > 0 && hole.row == rail && hole.hold != Hold::assumed_stud && hole.hold != Hold::lining &&
-                    !taken(hole)) {
+                if (number > 0 && hole.row == rail && hole.substrate != Substrate::assumed_stud &&
+                    hole.substrate != Substrate::lining && !taken(hole)) {
                     places.push_back(&hole);
                     --number;
                 }
@@ -230,7 +230,7 @@ private:
             return grave({"The screws of {0} do not hold: too short, or nothing keeps it from turning", {name}});
         if (plan_.utilisation.over()) {
             Check& over = grave({"{0}, with {1} in and of it, uses its worst screw to {2} of what it holds",
-                                 {name, mass(plan_.loaded_kg), ratio(plan_.utilisation)}});
+                                 {name, quantity(plan_.loaded_mass), ratio(plan_.utilisation)}});
             over.amount = ratio(plan_.utilisation);
             return over;
         }
@@ -255,7 +255,7 @@ private:
                    {"Nothing at hand holds it here: hang it on a suspension rail, or put wood behind the lining"});
         if (wanted.utilisation.over() && !wanted.utilisation.is_refused())
             advise(check, {"Even so it holds {0} at most: a cleat under it takes the rest",
-                           {mass(plan_.loaded_kg / wanted.utilisation.number())}});
+                           {quantity(plan_.loaded_mass / wanted.utilisation.number())}});
         if (hung_.back_screws > 0)
             advise(check, {"Screws through the back alone, {0} of them, are extra: do not count on them",
                            {count(static_cast<std::size_t>(hung_.back_screws))}});
@@ -268,12 +268,12 @@ private:
 
     void words() {
         // Where nothing loads a screw there is no sum to show.
-        if (plan_.utilisation.known() && worst_.strength.tension_n + worst_.strength.shear_n > 0) {
+        if (plan_.utilisation.known() && worst_.strength.tension + worst_.strength.shear > 0) {
             Working& used = plan_.workings.emplace_back(used_working(
                 "found", {"{0}, as found: its worst screw is used to", {hung_.unit.name}}, worst_.strength,
-                Hold::proved_stud, {worst_.demand}, {Provenance::from_memory, "NDS-2018 12.2 to 12.4, AWC TR12"}));
+                Substrate::proved_stud, {worst_.demand}, {Provenance::from_memory, "NDS-2018 12.2 to 12.4, AWC TR12"}));
             used.facts.push_back({"loaded with {0}; screws that count: {1}, in {2} studs",
-                                  {mass(plan_.loaded_kg), count(plan_.counts),
+                                  {quantity(plan_.loaded_mass), count(plan_.counts),
                                    count(static_cast<std::size_t>(std::max(0, hung_.studs)))}});
         }
         Phase phase = Phase::ready;
@@ -292,8 +292,8 @@ private:
         phase = Phase::mark;
         for (const PlannedHole* hole : places_to_add())
             step({"A screw is wanted at {0}, {1} up: inside, {2} from its left side; where a sound one is near, beside "
-                  "it in the same stud, 50 mm off",
-                  {quantity(hole->x), quantity(hole->z), quantity(plan_.wanted.inside_left(*hole))}});
+                  "it in the same stud, {3} off",
+                  {quantity(hole->x), quantity(hole->z), quantity(plan_.wanted.inside_left(*hole)), quantity(50_mm)}});
         phase = Phase::drill;
         if (plan_.wanted.fixing)
             step({"{0}, {1} long, pilot {2}; a broad head or a washer",

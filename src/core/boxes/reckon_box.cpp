@@ -69,7 +69,7 @@ private:
                 {"Half the side's thickness is usual"});
         if (box_.joint == BoxJoint::housing && box_.clearance >= box_.housing)
             return refuse({"With a clearance of {0} nothing enters the housings", {quantity(box_.clearance)}},
-                          {"1 mm is usual"});
+                          {"{0} is usual", {quantity(1_mm)}});
         if (box_.back == BoxBack::rebated && box_.rebate >= box_.depth)
             return refuse({"A rebate of {0} takes all of the depth", {quantity(box_.rebate)}},
                           {"As deep as the back is thick"});
@@ -81,8 +81,8 @@ private:
     void weigh() {
         for (const BoxPart& part : plan_.pieces) {
             const BoardMaterial material = part.what == "back" ? box_.back_material : box_.material;
-            plan_.kg += static_cast<double>(part.number) * part.length.in_metres() * part.breadth.in_metres() *
-                        part.thickness.in_metres() * properties(material).density;
+            plan_.mass += static_cast<double>(part.number) * properties(material).density * part.length * part.breadth *
+                          part.thickness;
         }
         Shelf shelf;
         shelf.left = box_.left + box_.side;
@@ -97,8 +97,8 @@ private:
         plan_.board_utilisation = span.utilisation;
         goods_source_ = span.loads.goods_source;
         // On every shelf, on the bottom, and on its top, where things come to stand too.
-        goods_kg_ = span.loads.goods_n_per_m * shelf.length.in_metres() / standard_gravity;
-        plan_.loaded_kg = plan_.kg + goods_kg_ * (box_.shelves + 2);
+        goods_ = mass_of(span.loads.goods_load * shelf.length);
+        plan_.loaded_mass = plan_.mass + goods_ * (box_.shelves + 2);
     }
 
     Length through() const { return box_.back_thickness + box_.rail_thickness; }
@@ -112,8 +112,8 @@ private:
         unit.width = box_.width;
         unit.height = box_.height;
         unit.depth = box_.depth;
-        unit.mass_kg = plan_.kg;
-        unit.loaded_kg = plan_.loaded_kg;
+        unit.mass = plan_.mass;
+        unit.loaded_mass = plan_.loaded_mass;
         unit.side = box_.side;
         unit.back = box_.back_thickness;
         const Length in = std::min(site_.rules.boxes.hole_in, box_.height / 2);
@@ -173,7 +173,8 @@ private:
     void fixings() {
         const UnitPlan& hang = plan_.hang;
         const auto carries_here = [](const PlannedHole& hole) {
-            return hole.hold == Hold::proved_stud || hole.hold == Hold::masonry || hole.hold == Hold::nogging;
+            return hole.substrate == Substrate::proved_stud || hole.substrate == Substrate::masonry ||
+                   hole.substrate == Substrate::nogging;
         };
         const auto sure = std::ranges::count_if(hang.holes, carries_here);
         const bool backed = through() > site_.rules.runs.thin_back && box_.back_screwed;
@@ -209,12 +210,12 @@ private:
         if (hang.utilisation.over())
             advise(add(checks::fixing_overloaded,
                        {"{0}, loaded with {1}, uses its worst screw to {2} of what it holds",
-                        {box_.name, mass(plan_.loaded_kg), ratio(hang.utilisation)}},
+                        {box_.name, quantity(plan_.loaded_mass), ratio(hang.utilisation)}},
                        ratio(hang.utilisation)),
                    hang.utilisation.is_refused()
                        ? Sentence{"A cleat under it takes its weight; its screws then only keep it to the wall"}
                        : Sentence{"Load it with {0} at most, or put a cleat under it",
-                                  {mass(plan_.loaded_kg / hang.utilisation.number())}});
+                                  {quantity(plan_.loaded_mass / hang.utilisation.number())}});
         const Length passed = through() + site_.wall.lining_thickness();
         if (site_.timber() && hang.fixing->penetration < passed)
             advise(add(checks::thread_short, Severity::warning,
@@ -253,14 +254,14 @@ private:
                   {"width", quantity(box_.width), measured}},
                  quantity(plan_.square->top_moves), derived);
         work("load", {"{0} weighs, full", {box_.name}}, "{0} + {1} x {2}",
-             {{"empty", mass(plan_.kg), derived},
+             {{"empty", quantity(plan_.mass), derived},
               {"shelves, bottom and top", count(static_cast<std::size_t>(box_.shelves + 2)), measured},
-              {"on each", mass(goods_kg_), goods_source_}},
-             mass(plan_.loaded_kg), derived);
+              {"on each", quantity(goods_), goods_source_}},
+             quantity(plan_.loaded_mass), derived);
         if (plan_.hang.fixing && plan_.hang.utilisation.known()) {
             const auto worst = std::ranges::max_element(plan_.hang.holes, {}, &PlannedHole::utilisation);
             plan_.workings.push_back(used_working("fixing", {"Its worst screw is used to"}, worst->strength,
-                                                  worst->hold, worst->demands, plan_.hang.fixing->source));
+                                                  worst->substrate, worst->demands, plan_.hang.fixing->source));
         }
         steps();
     }
@@ -302,9 +303,9 @@ private:
                       "socket, by hand at the end"});
         }
         phase = Phase::hang;
-        step(
-            {"Two lift it, {0}, onto a ledger or a jack: keep hold until one screw at the top is in", {mass(plan_.kg)}},
-            true, 2);
+        step({"Two lift it, {0}, onto a ledger or a jack: keep hold until one screw at the top is in",
+              {quantity(plan_.mass)}},
+             true, 2);
         phase = Phase::adjust;
         step({"Level it, drive the other screws, then tighten them all"});
         phase = Phase::prove;
@@ -314,7 +315,7 @@ private:
     const WallBox& box_;
     const WallSurvey sure_; ///< nothing hangs on a stud that is only indicated
     const WallSite site_;
-    double goods_kg_ = 0;
+    Mass goods_ = 0;
     Source goods_source_;
     BoxPlan& plan_;
 };

@@ -69,7 +69,9 @@ private:
             for (const Supply& supply : thing.supplies)
                 take(supply, supply.of.empty() ? thing.id : supply.of);
         });
-        count_in(KitGroup::fixings, "nogging screw", {"Screw for a nogging's ends, two at each: #10, 75 mm or 3 in"},
+        count_in(KitGroup::fixings, "nogging screw",
+                 {"Screw for a nogging's ends, two at each: {0}, {1} long",
+                  {std::string{properties(ScrewGauge::number_10).wood_screw_words}, stock(75_mm)}},
                  4 * plan.noggings.size(), wall.id);
         if (std::ranges::find(wall.lining, LiningMaterial::tile, &LiningLayer::material) != wall.lining.end())
             tool("masking tape", {"Masking tape for marks on tile"}, wall.id, KitGroup::consumables);

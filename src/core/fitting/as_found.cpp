@@ -51,9 +51,9 @@ Job planned(Job job) {
 
 } // namespace
 
-void log_change(const Job& before, Job& after, const std::string& what, const Told& told) {
+void log_change(const Job& before, Job& after, const std::string& what, const Stamp& stamp) {
     if (work_has_begun(before) && after.log.size() == before.log.size() && planned(before) != planned(after))
-        write_log(after, LogKind::change, {}, what, told);
+        write_log(after, LogKind::change, {}, what, stamp);
 }
 
 const Tick* find_tick(const Job& job, const std::string& key) {
@@ -66,23 +66,23 @@ bool is_done(const Job& job, const std::string& key) {
     return found && found->state == TickState::done;
 }
 
-void tick(Job& job, const std::string& key, TickState state, const Told& told, const std::string& because) {
+void tick(Job& job, const std::string& key, TickState state, const Stamp& stamp, const std::string& because) {
     auto found = std::ranges::find(job.ticks, key, &Tick::key);
     if (found == job.ticks.end()) {
         found = job.ticks.insert(job.ticks.end(), Tick{});
         found->key = key;
     }
     found->state = state;
-    found->by = told.by;
+    found->by = stamp.by;
     found->because = because;
-    (state == TickState::begun ? found->begun : found->at) = told.at;
+    (state == TickState::begun ? found->begun : found->at) = stamp.at;
 }
 
 void untick(Job& job, const std::string& key) {
     std::erase_if(job.ticks, [&](const Tick& tick) { return tick.key == key; });
 }
 
-void record_hole(Job& job, const Plan& plan, const std::string& wall_id, const WallMark& mark, const Told& told) {
+void record_hole(Job& job, const Plan& plan, const std::string& wall_id, const WallMark& mark, const Stamp& stamp) {
     Wall* wall = find_wall(job, wall_id);
     if (!wall)
         return;
@@ -90,7 +90,7 @@ void record_hole(Job& job, const Plan& plan, const std::string& wall_id, const W
         return made.item == mark.item && made.x == mark.x && made.z == mark.z;
     });
     if (!known)
-        wall->made.push_back({mark.item, mark.x, mark.z, told.at, told.by, {}});
+        wall->made.push_back({mark.item, mark.x, mark.z, stamp.at, stamp.by, {}});
     const UnitInRun unit = find_unit(job, mark.item);
     const std::string run_id = unit.run ? unit.run->id : mark.item;
     for (const auto& of_wall : plan.walls)
@@ -123,9 +123,9 @@ std::string_view words(CouldNot why) {
 }
 
 void record_could_not(Job& job, const std::string& wall_id, const WallMark& mark, const std::string& key, CouldNot why,
-                      const Told& told, const std::string& said) {
+                      const Stamp& stamp, const std::string& said) {
     const std::string reason = said.empty() ? std::string{words(why)} : said;
-    tick(job, key, TickState::could_not, told, reason);
+    tick(job, key, TickState::could_not, stamp, reason);
     const Voice voice{job.unit};
     std::string line = fmt::format("{} at {}, {} up: {}", say(mark.what, voice), format(mark.x, job.unit),
                                    format(mark.z, job.unit), reason);
@@ -152,14 +152,14 @@ void record_could_not(Job& job, const std::string& wall_id, const WallMark& mark
             wall->scans.push_back(area);
         }
     }
-    write_log(job, LogKind::deviation, mark.item, std::move(line), told);
+    write_log(job, LogKind::deviation, mark.item, std::move(line), stamp);
 }
 
-void write_log(Job& job, LogKind kind, const std::string& item, std::string said, const Told& told) {
+void write_log(Job& job, LogKind kind, const std::string& item, std::string said, const Stamp& stamp) {
     LogEntry entry;
     entry.kind = kind;
-    entry.at = told.at;
-    entry.by = told.by;
+    entry.at = stamp.at;
+    entry.by = stamp.by;
     entry.item = item;
     entry.words = std::move(said);
     job.log.push_back(std::move(entry));

@@ -13,7 +13,7 @@ using sources::derived;
 using sources::house;
 using sources::measured;
 
-Length metres(double value) {
+Length rounded(double value) {
     return Length::nearest_to_metres(value);
 }
 
@@ -33,52 +33,61 @@ struct Work {
     bool panel = false;   ///< of a wardrobe: stands on its panels' feet
 };
 
-std::optional<Work> find_work(const std::string& id, const WallSite& site, const WallPlan& plan) {
-    const Wall& wall = site.wall;
-    for (std::size_t i = 0; i < wall.shelves.size(); ++i)
-        if (const Shelf& shelf = wall.shelves[i]; shelf.id == id)
-            return Work{shelf.name,   shelf.left,  shelf.right(),   shelf.underside(),
-                        shelf.height, shelf.depth, &plan.shelves[i]};
-    for (std::size_t r = 0; r < wall.runs.size(); ++r) {
-        const RunPlan& run = plan.runs[r];
-        if (run.id == id && !run.units.empty())
-            return Work{run.name,
-                        run.layout.left(),
-                        run.layout.right(),
-                        run.units.front().bottom,
-                        run.units.front().top,
-                        {},
-                        nullptr,
-                        nullptr,
-                        &run};
-        for (std::size_t i = 0; i < run.units.size(); ++i)
-            if (const UnitPlan& unit = run.units[i]; unit.unit_id == id) {
-                const CabinetUnit& chosen = wall.runs[r].units[i];
-                Work work{unit.name, unit.place.left, unit.place.right(), unit.bottom, unit.top, chosen.depth, nullptr,
-                          &unit};
-                work.hooks = chosen.hanging != Hanging::screws;
-                work.opening = chosen.kind == UnitKind::appliance_gap;
-                return work;
-            }
+/// Where it stands, and what a reading of its kind has to know besides.
+Work work_of(const WallThing& room) {
+    return {room.name, room.box.left, room.box.right, room.box.bottom, room.box.top, room.depth};
+}
+void add_own(Work&, const auto&, const ThingPlan&) {}
+void add_own(Work& work, const StorageSystem&, const SystemPlan&) {
+    work.panel = true;
+}
+void add_own(Work& work, const WallBox&, const BoxPlan& plan) {
+    work.unit = &plan.hang;
+}
+void add_own(Work& work, const HungCabinet&, const HungPlan& plan) {
+    work.unit = &plan.wanted;
+}
+
+template <class Part>
+std::optional<Work> find_in(const std::string& id, const Part& part, const auto& plan) {
+    if (part.id != id || plan.room.empty())
+        return std::nullopt;
+    Work work = work_of(plan.room.front());
+    add_own(work, part, plan);
+    return work;
+}
+std::optional<Work> find_in(const std::string& id, const Shelf& shelf, const ShelfPlan& plan) {
+    if (shelf.id != id)
+        return std::nullopt;
+    return Work{shelf.name, shelf.left, shelf.right(), shelf.underside(), shelf.height, shelf.depth, &plan};
+}
+/// All of its units, or one of them.
+std::optional<Work> find_in(const std::string& id, const Run& chosen, const RunPlan& run) {
+    if (run.id == id && !run.units.empty()) {
+        Work work{run.name, run.layout.left(), run.layout.right(), run.units.front().bottom, run.units.front().top, {}};
+        work.run = &run;
+        return work;
     }
-    for (const StorageSystem& system : wall.systems)
-        if (system.id == id) {
-            Work work{system.name, system.left, system.right(), system.foot(), system.head(), system.depth};
-            work.panel = true;
+    for (std::size_t i = 0; i < run.units.size(); ++i)
+        if (const UnitPlan& unit = run.units[i]; unit.unit_id == id) {
+            Work work{unit.name, unit.place.left, unit.place.right(), unit.bottom, unit.top, chosen.units[i].depth};
+            work.unit = &unit;
+            work.hooks = chosen.units[i].hanging != Hanging::screws;
+            work.opening = chosen.units[i].kind == UnitKind::appliance_gap;
             return work;
         }
-    for (std::size_t i = 0; i < wall.boxes.size(); ++i)
-        if (const WallBox& box = wall.boxes[i]; box.id == id)
-            return Work{box.name, box.left,  box.right(), box.bottom(),
-                        box.top,  box.depth, nullptr,     &plan.boxes[i].hang};
-    for (std::size_t i = 0; i < wall.hung.size(); ++i)
-        if (const HungCabinet& hung = wall.hung[i]; hung.id == id)
-            return Work{hung.unit.name,  hung.left, hung.left + hung.unit.width, hung.top - hung.unit.height, hung.top,
-                        hung.unit.depth, nullptr,   &plan.hung[i].wanted};
-    for (const Piece& piece : wall.pieces)
-        if (piece.id == id)
-            return Work{piece.name, piece.left, piece.right(), {}, piece.height, piece.depth};
     return std::nullopt;
+}
+
+std::optional<Work> find_work(const std::string& id, const WallSite& site, const WallPlan& plan) {
+    std::optional<Work> found;
+    for_each_kind(Things{}, [&]<class Kind>() {
+        each_of<Kind>(site.wall, plan, [&](const Kind& part, const auto& of_it) {
+            if (!found)
+                found = find_in(id, part, of_it);
+        });
+    });
+    return found;
 }
 
 class Judge {
@@ -144,7 +153,7 @@ private:
     Length error_over(Length span) const {
         const double own = site_.rules.storage.level_error.in_metres() * reading_.over.in_metres();
         const double feeler = limit_of_error(reading_.off, {Instrument::tape_class_2, {}}).in_metres();
-        return metres(std::hypot(own, feeler) * span.in_metres() / reading_.over.in_metres());
+        return rounded(std::hypot(own, feeler) * span.in_metres() / reading_.over.in_metres());
     }
 
     void turn_the_level() {
@@ -153,8 +162,8 @@ private:
     }
 
     void sloped(Length span, Length per_m, Sentence title, std::string_view what) {
-        plan_.off = metres(slope() * span.in_metres());
-        plan_.limit = metres(per_m.in_metres() * span.in_metres());
+        plan_.off = rounded(slope() * span.in_metres());
+        plan_.limit = rounded(per_m.in_metres() * span.in_metres());
         plan_.error = error_over(span);
         weigh();
         plan_.found = {"{0} {1} over {2}: {3} over all of it",
@@ -205,12 +214,12 @@ private:
             else if (foot.front == (reading_.off_at == OffAt::front))
                 from_high = deep;
             const double rise = slope() * from_high.in_metres();
-            if (metres(rise) < rules_.shim_step)
+            if (rounded(rise) < rules_.shim_step)
                 continue;
             const double turns = rise / rules_.leg_pitch.in_metres();
             correct({foot.front ? std::string_view{"{0}, front foot at {1}: up {2}, {3} turns"}
                                 : "{0}, back foot at {1}: up {2}, {3} turns",
-                     {work_.name, quantity(foot.x), stock(metres(rise)), ratio(turns)}});
+                     {work_.name, quantity(foot.x), stock(rounded(rise)), ratio(turns)}});
         }
     }
 
@@ -218,7 +227,7 @@ private:
         const auto& brackets = work_.shelf->brackets;
         const Length high = reading_.off_at == OffAt::left ? brackets.back().x : brackets.front().x;
         for (std::size_t i = 0; i < brackets.size(); ++i) {
-            const Length rise = metres(slope() * absolute(high - brackets[i].x).in_metres());
+            const Length rise = rounded(slope() * absolute(high - brackets[i].x).in_metres());
             if (rise >= rules_.shim_step)
                 correct({"Bracket {0} at {1}: up {2}", {count(i + 1), quantity(brackets[i].x), stock(rise)}});
         }
@@ -229,7 +238,7 @@ private:
         const ShelfPlan& shelf = *work_.shelf;
         if (!shelf.bracket || shelf.holes.empty())
             return correct({"{0}: slacken its screws, set it level front to back, tighten", {work_.name}});
-        const Length pack = metres(slope() * shelf.bracket->leg.in_metres());
+        const Length pack = rounded(slope() * shelf.bracket->leg.in_metres());
         correct({reading_.off_at == OffAt::front
                      ? std::string_view{"Pack {0} behind the lower end of each bracket's leg: that brings the front up"}
                      : "Pack {0} behind the upper end of each bracket's leg: that lets the front down",
@@ -244,7 +253,7 @@ private:
             const auto [low, high] = std::ranges::minmax(work_.unit->holes, {}, &PlannedHole::z);
             between = high.z - low.z;
         }
-        const Length pack = metres(off.in_metres() / whole.in_metres() * between.in_metres());
+        const Length pack = rounded(off.in_metres() / whole.in_metres() * between.in_metres());
         correct({at_bottom ? std::string_view{"{0}: pack {1} behind its lower screws"}
                            : "{0}: pack {1} behind its upper screws",
                  {work_.name, stock(pack)}});
@@ -303,14 +312,14 @@ private:
     void diagonals() {
         const Length top = shear_of_top(reading_.read, reading_.other, reading_.over);
         plan_.off = absolute(top);
-        plan_.limit = metres(site_.rules.boxes.square_per_m.in_metres() * reading_.height.in_metres());
+        plan_.limit = rounded(site_.rules.boxes.square_per_m.in_metres() * reading_.height.in_metres());
         // d(offset) = d x error / (2 W), from both readings.
         const auto share = [&](Length read) {
             return read.in_metres() *
                    limit_of_error(read, {Instrument::tape_class_2, site_.rules.laser_limit}).in_metres() /
                    (2 * reading_.over.in_metres());
         };
-        plan_.error = metres(std::hypot(share(reading_.read), share(reading_.other)));
+        plan_.error = rounded(std::hypot(share(reading_.read), share(reading_.other)));
         weigh();
         const double angle = reading_.height > Length{}
                                  ? std::asin(std::min(1.0, plan_.off.in_metres() / reading_.height.in_metres()))
@@ -402,7 +411,7 @@ private:
                 if (x1 == x0)
                     return std::max(p0, p1);
                 const double share = (x - x0).in_metres() / (x1 - x0).in_metres();
-                return p0 + metres(share * (p1 - p0).in_metres());
+                return p0 + rounded(share * (p1 - p0).in_metres());
             }
         return points.back().second;
     }
@@ -439,7 +448,7 @@ std::vector<Length> packing_to_proudest(const std::vector<Gap>& gaps) {
     const double proudest = std::ranges::min(off);
     std::vector<Length> packing;
     for (const double each : off)
-        packing.push_back(metres(each - proudest));
+        packing.push_back(rounded(each - proudest));
     return packing;
 }
 

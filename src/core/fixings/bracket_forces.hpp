@@ -1,14 +1,15 @@
 #pragma once
 
 #include "core/job/job.hpp"
+#include "core/measure/physical.hpp"
 
 namespace yes_square {
 
 /// What one bracket does to its wall holes.
 struct BracketForces {
-    std::vector<double> tension_n; ///< per hole, top first
-    double shear_n = 0;            ///< per hole
-    double moment_nm = 0;
+    std::vector<Force> tension; ///< per hole, top first
+    Force shear = 0;            ///< per hole
+    Moment moment = 0;
     Length pivot;         ///< above the leg's lower end
     bool refused = false; ///< no hole above the pivot, or no place where it is in balance: nothing holds the bracket
 };
@@ -19,9 +20,9 @@ struct BracketForces {
 /// presses on the lining with its bearing pressure p. A leg not stiffened below its lowest hole turns about that hole.
 /// A pressed leg under 4 mm hangs on its top hole alone. Statics; the pressure is a house rule.
 /// @param load_n  on the arm, N   @param at  the load's distance from the wall   @param pressure  N/mm2
-BracketForces bracket_forces(const Bracket& bracket, double load_n, Length at, double pressure);
+BracketForces bracket_forces(const Bracket& bracket, Force load, Length at, Pressure pressure);
 
 /// The same for a moment that is already summed, N m, with the vertical load beside it.
-BracketForces bracket_forces_from_moment(const Bracket& bracket, double load_n, double moment_nm, double pressure);
+BracketForces bracket_forces_from_moment(const Bracket& bracket, Force load, Moment moment, Pressure pressure);
 
 } // namespace yes_square

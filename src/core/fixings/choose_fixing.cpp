@@ -33,12 +33,12 @@ struct Governing {
 };
 
 /// The worst of all demands on the parts, each with what the fixing holds there.
-Governing worst_of(const std::vector<HeldPart>& parts, const std::vector<FixingStrength>& at, Hold hold) {
+Governing worst_of(const std::vector<HeldPart>& parts, const std::vector<FixingStrength>& at, Substrate substrate) {
     Governing worst{Utilisation::none(), {}, 0};
     bool first = true;
     for (std::size_t i = 0; i < parts.size(); ++i)
         for (const HoleDemand& demand : parts[i].demands)
-            if (const Utilisation used = utilisation_of(at[i], hold, demand); first || used > worst.utilisation) {
+            if (const Utilisation used = utilisation_of(at[i], substrate, demand); first || used > worst.utilisation) {
                 worst = {used, demand, i};
                 first = false;
             }
@@ -90,18 +90,18 @@ Length pilot_diameter(const ScrewProperties& screw, double gravity) {
     return pilot_step * (exact.in_nanometres() / pilot_step.in_nanometres());
 }
 
-double allowable(double figure_n, FigureBasis basis, AnchorKind kind) {
+Force allowable(Force figure, FigureBasis basis, AnchorKind kind) {
     switch (basis) {
     case FigureBasis::recommended:
-        return figure_n;
+        return figure;
     case FigureBasis::characteristic:
-        return figure_n / 3.5;
+        return figure / 3.5;
     case FigureBasis::ultimate:
     case FigureBasis::not_stated:
         break;
     }
     const bool soft = kind == AnchorKind::plug || kind == AnchorKind::frame_plug || grips_lining(kind);
-    return figure_n / (soft ? 5 : 4);
+    return figure / (soft ? 5 : 4);
 }
 
 namespace {
@@ -111,7 +111,7 @@ struct WoodPlace {
     const Wall& wall;
     const Framing& framing;
     Wood wood;
-    Hold hold;
+    Substrate substrate;
     const std::vector<HeldPart>& parts;
     Length least; ///< penetration: less is not taken
 
@@ -127,13 +127,13 @@ std::optional<FixingStrength> strength_of(const ScrewProperties& screw, Length l
     if (penetration < place.least || penetration > place.framing.stud_depth - back_cover)
         return std::nullopt;
     const double p = penetration.in_inches();
-    double tension = std::min(withdrawal_n(screw, place.wood, length.in_inches(), p), steel_tension_n(screw));
+    Force tension = std::min(withdrawal_strength(screw, place.wood, length.in_inches(), p), steel_tension(screw));
     if (through.gravity)
         tension = std::min(
-            tension, head_pull_through_n(*through.gravity, through.head.in_inches(), through.thickness.in_inches()));
-    const SideMember side{through.thickness.in_inches(), through.bearing_psi, gap.in_inches()};
+            tension, head_pull_through(*through.gravity, through.head.in_inches(), through.thickness.in_inches()));
+    const SideMember side{through.thickness.in_inches(), through.bearing, gap.in_inches()};
     return FixingStrength{tension * duration_stored,
-                          lateral_n(screw, place.wood, side, p) * duration_stored,
+                          lateral_strength(screw, place.wood, side, p) * duration_stored,
                           penetration,
                           Length::nearest_to_inches(thread_in_wood_in(screw, length.in_inches(), p)),
                           through.thickness,
@@ -159,7 +159,7 @@ std::optional<FixingChoice> best_length(const WoodScrew& screws, const WoodPlace
                 at.push_back(*strength);
         if (at.size() < place.parts.size())
             continue;
-        const Governing governing = worst_of(place.parts, at, place.hold);
+        const Governing governing = worst_of(place.parts, at, place.substrate);
         if (best && governing.utilisation >= best->utilisation)
             continue;
         const FixingStrength& there = at[governing.part];
@@ -271,13 +271,14 @@ FixingStrength strength_of(const MasonryAnchor& anchor, const HouseRules& rules,
     const bool off = lining_stands_off(wall);
     const double root_in = rules.screw_root_share * anchor.screw_diameter.in_inches();
     const Length lever = through.packing + (off ? wall.lining_thickness() : Length{});
-    double tension = allowable(anchor.tension_n, anchor.basis, anchor.kind);
-    double shear = allowable(anchor.shear_n, anchor.basis, anchor.kind) * (off ? rules.lining_shear_share : 1.0);
-    shear = std::min({shear, bent_shear_n(root_in, lever.in_inches()) * duration_stored,
-                      bearing_n(root_in, {through.thickness.in_inches(), through.bearing_psi, 0}) * duration_stored});
+    Force tension = allowable(anchor.tension, anchor.basis, anchor.kind);
+    Force shear = allowable(anchor.shear, anchor.basis, anchor.kind) * (off ? rules.lining_shear_share : 1.0);
+    shear =
+        std::min({shear, bent_shear_strength(root_in, lever.in_inches()) * duration_stored,
+                  bearing_strength(root_in, {through.thickness.in_inches(), through.bearing, 0}) * duration_stored});
     if (through.gravity)
-        tension = std::min(tension, duration_stored * head_pull_through_n(*through.gravity, through.head.in_inches(),
-                                                                          through.thickness.in_inches()));
+        tension = std::min(tension, duration_stored * head_pull_through(*through.gravity, through.head.in_inches(),
+                                                                        through.thickness.in_inches()));
     return {tension, shear, anchor.embedment, {}, through.thickness, through.gravity, through.head, lever};
 }
 
@@ -298,7 +299,7 @@ std::optional<FixingChoice> anchor_choice(const MasonryAnchor& anchor, const Hou
     std::vector<FixingStrength> at;
     for (const HeldPart& part : parts)
         at.push_back(strength_of(anchor, rules, wall, part));
-    const Governing governing = worst_of(parts, at, Hold::masonry);
+    const Governing governing = worst_of(parts, at, Substrate::masonry);
     // The screw may reach past the plug; the hole, from the wall's face, leaves room for its point and for dust.
     const Length reach = *length - least;
     return FixingChoice{{at[governing.part], anchor.name, *length, anchor.hole_diameter,
@@ -338,8 +339,9 @@ FixingOption weigh_anchor(const MasonryAnchor& anchor, MasonryKind masonry, cons
 
 } // namespace
 
-std::vector<FixingOption> rank_fixings(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall, Hold hold,
-                                       const DrivenThrough& through, const std::vector<HoleDemand>& demands) {
+std::vector<FixingOption> rank_fixings(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
+                                       Substrate substrate, const DrivenThrough& through,
+                                       const std::vector<HoleDemand>& demands) {
     struct Ranked {
         FixingOption option;
         int practice = 0;
@@ -349,7 +351,7 @@ std::vector<FixingOption> rank_fixings(const Catalogue& catalogue, const HouseRu
     std::vector<Ranked> ranked;
     const auto* framing = std::get_if<Framing>(&wall.structure);
     const auto* masonry = std::get_if<Masonry>(&wall.structure);
-    const bool wood = framing && framing->material == StudMaterial::timber && carries(hold);
+    const bool wood = framing && framing->material == StudMaterial::timber && carries(substrate);
     const std::vector<HeldPart> parts{{through, demands}};
     for (const WoodScrew& stock : catalogue.wood_screws) {
         const ScrewProperties& screw = properties(stock.gauge);
@@ -359,8 +361,8 @@ std::vector<FixingOption> rank_fixings(const Catalogue& catalogue, const HouseRu
                                        Utilisation::none(),
                                        through.hole && !screw.coach ? -screw.diameter_in : screw.diameter_in});
         if (wood) {
-            const Wood held{specific_gravity(framing->species), hold == Hold::nogging};
-            next.option = weigh_screw(stock, {wall, *framing, held, hold, parts, rules.penetration_wanted});
+            const Wood held{specific_gravity(framing->species), substrate == Substrate::nogging};
+            next.option = weigh_screw(stock, {wall, *framing, held, substrate, parts, rules.penetration_wanted});
         } else {
             next.option.choice.fixing.name = screw.wood_screw_words;
             next.option.refused.push_back({"There is no wood behind this place for its thread"});
@@ -393,13 +395,13 @@ std::vector<FixingOption> rank_fixings(const Catalogue& catalogue, const HouseRu
 }
 
 std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
-                                          Hold hold, const DrivenThrough& through,
+                                          Substrate substrate, const DrivenThrough& through,
                                           const std::vector<HoleDemand>& demands) {
-    return choose_fixing(catalogue, rules, wall, hold, {{through, demands}});
+    return choose_fixing(catalogue, rules, wall, substrate, {{through, demands}});
 }
 
 std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
-                                          Hold hold, const std::vector<HeldPart>& parts) {
+                                          Substrate substrate, const std::vector<HeldPart>& parts) {
     if (parts.empty())
         return std::nullopt;
     const DrivenThrough& through = parts.front().through;
@@ -425,10 +427,10 @@ std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const Hous
         return best;
     }
     const auto* framing = std::get_if<Framing>(&wall.structure);
-    if (!framing || framing->material != StudMaterial::timber || !carries(hold))
+    if (!framing || framing->material != StudMaterial::timber || !carries(substrate))
         return std::nullopt;
-    const WoodPlace place{wall, *framing, {specific_gravity(framing->species), hold == Hold::nogging},
-                          hold, parts,    rules.penetration_wanted};
+    const WoodPlace place{wall,      *framing, {specific_gravity(framing->species), substrate == Substrate::nogging},
+                          substrate, parts,    rules.penetration_wanted};
     if (through.hole)
         if (const WoodScrew* stock = screw_for(catalogue, *through.hole, parts)) {
             best = best_length(*stock, place);
@@ -466,24 +468,24 @@ std::optional<FixingChoice> weigh_given(ScrewGauge gauge, Length length, const W
     if (!framing || framing->material != StudMaterial::timber || parts.empty())
         return std::nullopt;
     return best_length({gauge, {length}, {}},
-                       {wall, *framing, {specific_gravity(framing->species)}, Hold::proved_stud, parts, Length{}});
+                       {wall, *framing, {specific_gravity(framing->species)}, Substrate::proved_stud, parts, Length{}});
 }
 
-Utilisation utilisation_of(const FixingStrength& strength, Hold hold, const HoleDemand& demand) {
-    if (hold == Hold::masonry) {
-        const Utilisation pulled = Utilisation::of(demand.tension_n, strength.tension_n);
-        const Utilisation sheared = Utilisation::of(demand.shear_n(), strength.shear_n);
+Utilisation utilisation_of(const FixingStrength& strength, Substrate substrate, const HoleDemand& demand) {
+    if (substrate == Substrate::masonry) {
+        const Utilisation pulled = Utilisation::of(demand.tension, strength.tension);
+        const Utilisation sheared = Utilisation::of(demand.shear(), strength.shear);
         return Utilisation{pulled.number() + sheared.number()};
     }
     const double share = demand.duration / duration_stored;
-    return combined_utilisation(demand.tension_n, demand.shear_n(), strength.tension_n * share,
-                                strength.shear_n * share);
+    return combined_utilisation(demand.tension, demand.shear(), strength.tension * share, strength.shear * share);
 }
 
-Utilisation utilisation_of(const FixingStrength& strength, Hold hold, const std::vector<HoleDemand>& demands) {
+Utilisation utilisation_of(const FixingStrength& strength, Substrate substrate,
+                           const std::vector<HoleDemand>& demands) {
     Utilisation worst = Utilisation::none();
     for (const HoleDemand& demand : demands)
-        worst = std::max(worst, utilisation_of(strength, hold, demand));
+        worst = std::max(worst, utilisation_of(strength, substrate, demand));
     return worst;
 }
 

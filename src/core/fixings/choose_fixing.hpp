@@ -2,8 +2,9 @@
 
 #include "core/fixings/wood_screw.hpp"
 #include "core/job/job.hpp"
+#include "core/measure/physical.hpp"
 #include "core/plan/check.hpp"
-#include "core/plan/hold.hpp"
+#include "core/plan/substrate.hpp"
 
 namespace yes_square {
 
@@ -17,7 +18,7 @@ struct FixingChoice {
 /// What a screw is driven through before it reaches the lining.
 struct DrivenThrough {
     Length thickness;
-    double bearing_psi = steel_sheet_bearing_psi;
+    Pressure bearing = steel_sheet_bearing;
     std::optional<Length> hole = {};    ///< of a metal part: the screw must pass it; none: any screw
     std::optional<double> gravity = {}; ///< of wood: the head may pull through it
     Length head = {};                   ///< diameter of that head, or of its washer
@@ -27,7 +28,7 @@ struct DrivenThrough {
     std::optional<Length> to_edge = {};
 
     static DrivenThrough leg_of(const Bracket& bracket) {
-        return {bracket.thickness, steel_sheet_bearing_psi, bracket.hole_diameter};
+        return {bracket.thickness, steel_sheet_bearing, bracket.hole_diameter};
     }
 };
 
@@ -64,7 +65,7 @@ Length pilot_diameter(const ScrewProperties& screw, double gravity);
 
 /// What of an anchor's figure may be used: recommended as it is; characteristic / 3.5; ultimate or not stated / 4, of
 /// plugs and lining anchors / 5 (house rules).
-double allowable(double figure_n, FigureBasis basis, AnchorKind kind);
+Force allowable(Force figure, FigureBasis basis, AnchorKind kind);
 
 /// One fixing at hand, weighed for a place, with what speaks for and against it.
 struct FixingOption {
@@ -80,8 +81,9 @@ struct FixingOption {
 /// that bears most. Anchors: T/Ta + V/Va, embedded in the masonry only, the hole 6 mm deeper. Behind a lining that is
 /// not plaster or tile on the masonry itself, and behind packing, an anchor's screw bends: its shear is cut down. What
 /// is fixed bears around the screw and under its head as in studs.
-std::vector<FixingOption> rank_fixings(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall, Hold hold,
-                                       const DrivenThrough& through, const std::vector<HoleDemand>& demands);
+std::vector<FixingOption> rank_fixings(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
+                                       Substrate substrate, const DrivenThrough& through,
+                                       const std::vector<HoleDemand>& demands);
 
 /// How far a screw of wood keeps from its edge: max(10 mm, 2.5 D), coach screws, piloted, max(10 mm, 1.5 D).
 Length edge_distance(const ScrewProperties& screw);
@@ -91,11 +93,11 @@ Length edge_distance(const ScrewProperties& screw);
 /// that bears them. Of anchors within the skill at hand the easiest to set that bears them. Where none does, the one
 /// that comes nearest. None: nothing suits the hole and the wall, or it is lining alone.
 std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
-                                          Hold hold, const DrivenThrough& through,
+                                          Substrate substrate, const DrivenThrough& through,
                                           const std::vector<HoleDemand>& demands);
 /// One fixing for parts of unlike thickness or packing, judged at each.
 std::optional<FixingChoice> choose_fixing(const Catalogue& catalogue, const HouseRules& rules, const Wall& wall,
-                                          Hold hold, const std::vector<HeldPart>& parts);
+                                          Substrate substrate, const std::vector<HeldPart>& parts);
 
 /// A screw as it came with a packet, or as it was found, in a timber stud: whatever reaches the wood, however little.
 /// None: it does not reach it, comes out behind it, or there is no wood.
@@ -105,9 +107,9 @@ std::optional<FixingChoice> weigh_given(ScrewGauge gauge, Length length, const W
                                         const std::vector<HeldPart>& parts);
 
 /// How much of a fixing that has been chosen another load would use.
-Utilisation utilisation_of(const FixingStrength& strength, Hold hold, const HoleDemand& demand);
+Utilisation utilisation_of(const FixingStrength& strength, Substrate substrate, const HoleDemand& demand);
 /// The worst of several loads.
-Utilisation utilisation_of(const FixingStrength& strength, Hold hold, const std::vector<HoleDemand>& demands);
+Utilisation utilisation_of(const FixingStrength& strength, Substrate substrate, const std::vector<HoleDemand>& demands);
 
 /// Largest stock length for a screw up into the shelf: at most board + bracket - margin. None: the board is too thin.
 std::optional<Length> shelf_screw_length(const Catalogue& catalogue, const HouseRules& rules, Length board,

@@ -1,5 +1,7 @@
 #pragma once
 
+#include "core/measure/physical.hpp"
+
 /// A bar that stands out of the wall and carries a solid shelf from inside. SI units: m, N, Pa.
 namespace yes_square {
 
@@ -12,17 +14,17 @@ struct HiddenRod {
 
 /// What a load does to one rod.
 struct RodStress {
-    double moment_nm = 0;   ///< at the face of the stud or the masonry
-    double bending_pa = 0;  ///< in the steel
-    double on_wall_pa = 0;  ///< where the rod presses hardest on stud or masonry, at its mouth
-    double on_shelf_pa = 0; ///< and on the shelf around it
-    double sink_m = 0;      ///< of the shelf's front, by the rod's own bending
+    Moment moment = 0;     ///< at the face of the stud or the masonry
+    Pressure bending = 0;  ///< in the steel
+    Pressure on_wall = 0;  ///< where the rod presses hardest on stud or masonry, at its mouth
+    Pressure on_shelf = 0; ///< and on the shelf around it
+    double sink_m = 0;     ///< of the shelf's front, by the rod's own bending
 };
 
 /// A cantilever of steel from the face of what holds it: M = W (at + gap). In the wall it is held by pressures that
 /// vary evenly along it, greatest at the mouth: W / (d l) (4 + 6 a / l); in the shelf by W / (d s) (1 + 6 e / s), e the
 /// load's distance from the middle of the rod's part in the shelf. Statics.
 /// @param load_n  on this rod   @param at  from the wall's face   @param depth  of the shelf
-RodStress rod_stress(const HiddenRod& rod, double load_n, double at, double depth);
+RodStress rod_stress(const HiddenRod& rod, Force load, double at, double depth);
 
 } // namespace yes_square

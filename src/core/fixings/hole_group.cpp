@@ -31,11 +31,11 @@ double greatest_share(const std::vector<double>& columns, double at) {
     return greatest;
 }
 
-std::optional<double> pressed_pivot(double least, double breadth, double pressure,
-                                    const std::function<double(double)>& pull_over) {
+std::optional<double> pressed_pivot(double least, double breadth, Pressure pressure,
+                                    const std::function<Force(double)>& pull_over) {
     double pivot = least;
     for (int turn = 0; turn < most_turns; ++turn) {
-        const double next = std::max(least, pull_over(pivot) / (breadth * pressure) / 2);
+        const double next = std::max(least, pull_over(pivot) / metres(breadth) / pressure / metres(2));
         if (!std::isfinite(next))
             return std::nullopt;
         if (std::abs(next - pivot) < same_place)
@@ -73,18 +73,18 @@ std::vector<HoleForce> hole_group_forces(const std::vector<HolePlace>& holes, co
     double held = 0;
     for (const HolePlace& hole : holes)
         held += lever(hole) * lever(hole) * sideways(hole);
-    if (load.moment_nm > 0 && spread(held) <= 0)
+    if (load.moment > 0 && spread(held) <= 0)
         return {};
     std::vector<HoleForce> forces;
     for (const HolePlace& hole : holes) {
         HoleForce force;
-        if (load.moment_nm > 0)
-            force.tension_n = load.moment_nm * lever(hole) * sideways(hole) / held;
+        if (load.moment > 0)
+            force.tension = load.moment / metres(1) * lever(hole) * sideways(hole) / held;
         const bool levers = shear == ShearBy::levers && across > 0;
         const double squares = levers ? across : polar;
-        const double turning = squares > 0 ? load.down_n * beside / squares : 0;
-        force.down_n = load.down_n / number + turning * (hole.x - middle_x);
-        force.across_n = levers ? 0 : turning * (hole.z - middle_z);
+        const Force turning = squares > 0 ? load.down * beside / squares : Force{}; // a metre off
+        force.down = load.down / number + turning * (hole.x - middle_x);
+        force.across = levers ? Force{} : turning * (hole.z - middle_z);
         forces.push_back(force);
     }
     return forces;

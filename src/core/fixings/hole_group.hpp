@@ -1,5 +1,7 @@
 #pragma once
 
+#include "core/measure/physical.hpp"
+
 #include <cmath>
 #include <functional>
 #include <optional>
@@ -20,8 +22,8 @@ double greatest_share(const std::vector<double>& places, double at);
 /// @param least  m   @param breadth  of what presses, m   @param pressure  N/m2
 /// @param pull_over  N, the sum of the pulls when the part turns about a height, m
 /// None: no height is in balance; nothing holds the part.
-std::optional<double> pressed_pivot(double least, double breadth, double pressure,
-                                    const std::function<double(double)>& pull_over);
+std::optional<double> pressed_pivot(double least, double breadth, Pressure pressure,
+                                    const std::function<Force(double)>& pull_over);
 
 struct HolePlace {
     double x = 0;      ///< from the plate's left end
@@ -30,16 +32,16 @@ struct HolePlace {
 };
 
 struct GroupLoad {
-    double down_n = 0;    ///< weight
-    double at_x = 0;      ///< of its centre of gravity, from the plate's left end
-    double moment_nm = 0; ///< that pulls the top off the wall
+    Force down = 0;    ///< weight
+    double at_x = 0;   ///< of its centre of gravity, from the plate's left end
+    Moment moment = 0; ///< that pulls the top off the wall
 };
 
 struct HoleForce {
-    double tension_n = 0;
-    double down_n = 0;
-    double across_n = 0; ///< to the right
-    double shear_n() const { return std::hypot(down_n, across_n); }
+    Force tension = 0;
+    Force down = 0;
+    Force across = 0; ///< to the right
+    Force shear() const { return hypot(down, across); }
 };
 
 /// How a plate's holes share a load that hangs beside them.

@@ -7,30 +7,30 @@ constexpr Source statics{Provenance::derived, "statics"};
 
 } // namespace
 
-Working used_working(std::string subject, Sentence title, const FixingStrength& strength, Hold hold,
+Working used_working(std::string subject, Sentence title, const FixingStrength& strength, Substrate substrate,
                      const std::vector<HoleDemand>& demands, const Source& source) {
     HoleDemand worst;
     Utilisation used = Utilisation::none();
     for (const HoleDemand& demand : demands)
-        if (const Utilisation here = utilisation_of(strength, hold, demand); here >= used) {
+        if (const Utilisation here = utilisation_of(strength, substrate, demand); here >= used) {
             used = here;
             worst = demand;
         }
-    const bool masonry = hold == Hold::masonry;
+    const bool masonry = substrate == Substrate::masonry;
     const double lasts = masonry ? 1 : worst.duration / duration_stored;
-    const double pull_held = strength.tension_n * lasts;
-    const double shear_held = strength.shear_n * lasts;
-    const Term pull{"pull on it", force(worst.tension_n), statics};
-    const Term shear{"shear on it", force(worst.shear_n()), statics};
-    const Term holds_pull{"pull it bears", force(pull_held), source};
-    const Term holds_shear{"shear it bears", force(shear_held), source};
+    const Force pull_held = strength.tension * lasts;
+    const Force shear_held = strength.shear * lasts;
+    const Term pull{"pull on it", quantity(worst.tension), statics};
+    const Term shear{"shear on it", quantity(worst.shear()), statics};
+    const Term holds_pull{"pull it bears", quantity(pull_held), source};
+    const Term holds_shear{"shear it bears", quantity(shear_held), source};
     Working working{std::move(subject), std::move(title), {}, {}, ratio(used), source};
-    const Utilisation pulled = Utilisation::of(worst.tension_n, pull_held);
-    const Utilisation sheared = Utilisation::of(worst.shear_n(), shear_held);
-    if (worst.shear_n() == 0 || (!masonry && used == pulled)) {
+    const Utilisation pulled = Utilisation::of(worst.tension, pull_held);
+    const Utilisation sheared = Utilisation::of(worst.shear(), shear_held);
+    if (worst.shear() == 0 || (!masonry && used == pulled)) {
         working.sum = "{0} / {1}";
         working.terms = {pull, holds_pull};
-    } else if (worst.tension_n == 0 || (!masonry && used == sheared)) {
+    } else if (worst.tension == 0 || (!masonry && used == sheared)) {
         working.sum = "{0} / {1}";
         working.terms = {shear, holds_shear};
     } else if (masonry) {

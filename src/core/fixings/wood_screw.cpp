@@ -46,23 +46,23 @@ double withdrawal_lb_per_in(const ScrewProperties& screw, Wood wood) {
     return wood.end_grain ? end_grain_withdrawal * side_grain : side_grain;
 }
 
-double withdrawal_n(const ScrewProperties& screw, Wood wood, double length_in, double penetration_in) {
-    return withdrawal_lb_per_in(screw, wood) * thread_in_wood_in(screw, length_in, penetration_in) * newtons_per_pound;
+Force withdrawal_strength(const ScrewProperties& screw, Wood wood, double length_in, double penetration_in) {
+    return Force::pounds(withdrawal_lb_per_in(screw, wood) * thread_in_wood_in(screw, length_in, penetration_in));
 }
 
-double head_pull_through_n(double gravity, double head_in, double thickness_in) {
-    return 690 * std::numbers::pi * head_in * gravity * gravity * std::min(thickness_in, 2.5 * head_in) *
-           newtons_per_pound;
+Force head_pull_through(double gravity, double head_in, double thickness_in) {
+    return Force::pounds(690 * std::numbers::pi * head_in * gravity * gravity * std::min(thickness_in, 2.5 * head_in));
 }
 
-double wood_bearing_psi(double gravity) {
-    return std::round(16'600 * std::pow(gravity, 1.84) / 50) * 50;
+Pressure wood_bearing(double gravity) {
+    return Pressure::psi(std::round(16'600 * std::pow(gravity, 1.84) / 50) * 50);
 }
 
-double wood_bearing_psi(const ScrewProperties& screw, Wood wood) {
+Pressure wood_bearing(const ScrewProperties& screw, Wood wood) {
     if (screw.diameter_in < quarter_inch)
-        return wood_bearing_psi(wood.gravity);
-    return wood.across ? 6100 * std::pow(wood.gravity, 1.45) / std::sqrt(screw.diameter_in) : 11'200 * wood.gravity;
+        return wood_bearing(wood.gravity);
+    return Pressure::psi(wood.across ? 6100 * std::pow(wood.gravity, 1.45) / std::sqrt(screw.diameter_in)
+                                     : 11'200 * wood.gravity);
 }
 
 double main_bearing_length_in(const ScrewProperties& screw, double penetration_in) {
@@ -73,16 +73,16 @@ double main_bearing_length_in(const ScrewProperties& screw, double penetration_i
     return penetration_in < 6 * screw.diameter_in ? 0 : penetration_in - screw.diameter_in;
 }
 
-double lateral_n(const ScrewProperties& screw, Wood wood, SideMember side, double penetration_in) {
+Force lateral_strength(const ScrewProperties& screw, Wood wood, SideMember side, double penetration_in) {
     const double lm = main_bearing_length_in(screw, penetration_in);
     if (lm <= 0)
         return 0;
     const double d = screw.root_in;
     const double g = side.gap_in;
     const double ls = side.thickness_in;
-    const double qm = wood_bearing_psi(screw, wood) * d;
-    const double qs = side.bearing_psi * d;
-    const double moment = screw.bending_yield_psi * d * d * d / 6;
+    const double qm = wood_bearing(screw, wood).in_psi() * d; // lb/in
+    const double qs = side.bearing.in_psi() * d;
+    const double moment = screw.bending_yield.in_psi() * d * d * d / 6; // lb in
     const Reduction by = reduction(screw, wood);
     const double least = std::min({
         qm * lm / by.one,
@@ -93,36 +93,37 @@ double lateral_n(const ScrewProperties& screw, Wood wood, SideMember side, doubl
         yield_root(1 / (2 * qs) + 1 / (2 * qm), g, -2 * moment) / by.rest,
     });
     const double depth = screw.coach ? std::min(1.0, lm / (8 * screw.diameter_in)) : 1.0;
-    return least * depth * (wood.end_grain ? end_grain_lateral : 1.0) * newtons_per_pound;
+    return Force::pounds(least * depth * (wood.end_grain ? end_grain_lateral : 1.0));
 }
 
-double steel_tension_n(const ScrewProperties& screw) {
-    return 24'000 * std::numbers::pi / 4 * screw.root_in * screw.root_in * newtons_per_pound;
+Force steel_tension(const ScrewProperties& screw) {
+    return Force::pounds(24'000 * std::numbers::pi / 4 * screw.root_in * screw.root_in);
 }
 
-double bearing_n(double diameter_in, SideMember side) {
+Force bearing_strength(double diameter_in, SideMember side) {
     const double reduction = diameter_in >= quarter_inch ? 4 : (diameter_in <= 0.17 ? 2.2 : 10 * diameter_in + 0.5);
-    return side.bearing_psi * diameter_in * side.thickness_in / reduction * newtons_per_pound;
+    return Force::pounds(side.bearing.in_psi() * diameter_in * side.thickness_in / reduction);
 }
 
-double bent_shear_n(double root_in, double lever_in) {
-    constexpr double yield_psi = 70'000; // the least of the list of wood screws
-    const double moment = yield_psi * root_in * root_in * root_in / 6;
+Force bent_shear_strength(double root_in, double lever_in) {
+    constexpr Pressure yield = Pressure::psi(70'000);                       // the least of the list of wood screws
+    const double moment = yield.in_psi() * root_in * root_in * root_in / 6; // lb in
     const double reduction = root_in <= 0.17 ? 2.2 : 10 * root_in + 0.5;
-    return lever_in > 0 ? moment / reduction / lever_in * newtons_per_pound : std::numeric_limits<double>::max();
+    return lever_in > 0 ? Force::pounds(moment / reduction / lever_in)
+                        : Force::newtons(std::numeric_limits<double>::max());
 }
 
-Utilisation combined_utilisation(double tension_n, double shear_n, double withdrawal_n, double lateral_n) {
-    const Utilisation pulled = Utilisation::of(tension_n, withdrawal_n);
-    const Utilisation sheared = Utilisation::of(shear_n, lateral_n);
+Utilisation combined_utilisation(Force tension, Force shear, Force withdrawal, Force lateral) {
+    const Utilisation pulled = Utilisation::of(tension, withdrawal);
+    const Utilisation sheared = Utilisation::of(shear, lateral);
     const Utilisation worse = std::max(pulled, sheared);
-    if (worse.is_refused() || tension_n == 0 || shear_n == 0)
+    if (worse.is_refused() || tension == 0 || shear == 0)
         return worse;
-    const double load = std::hypot(tension_n, shear_n);
-    const double sine = tension_n / load;
-    const double cosine = shear_n / load;
-    return std::max(worse, Utilisation{load * (withdrawal_n * cosine * cosine + lateral_n * sine * sine) /
-                                       (withdrawal_n * lateral_n)});
+    const Force load = hypot(tension, shear);
+    const double sine = tension / load;
+    const double cosine = shear / load;
+    return std::max(
+        worse, Utilisation::of(load * (withdrawal * cosine * cosine + lateral * sine * sine), withdrawal * lateral));
 }
 
 } // namespace yes_square

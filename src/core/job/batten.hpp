@@ -2,6 +2,7 @@
 
 #include "core/job/materials.hpp"
 #include "core/job/unknown_members.hpp"
+#include "core/measure/physical.hpp"
 
 #include <algorithm>
 #include <string>
@@ -26,9 +27,9 @@ struct Batten {
     Length breadth = 95_mm;   ///< up the wall
     Length thickness = 20_mm; ///< out of it
     Species wood = Species::unknown;
-    double kg_per_m = 15; ///< that hangs or lies on it
-    Length out = 60_mm;   ///< of pegs: how far off the wall that load hangs
-    int pegs = 0;         ///< to be had with it
+    LineMass per_metre = LineMass::kg_per_metre(15); ///< that hangs or lies on it
+    Length out = 60_mm;                              ///< of pegs: how far off the wall that load hangs
+    int pegs = 0;                                    ///< to be had with it
     UnknownMembers unknown = {};
     bool operator==(const Batten&) const = default;
 

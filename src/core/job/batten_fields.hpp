@@ -25,7 +25,7 @@ void fields(auto& visit, Is<Batten> auto& batten) {
                    Meaning{"a thickness", Range::more_than_zero, "Thick, out of it"}.told("Out of the wall"));
     visit.optional("wood", batten.wood);
     visit.optional(
-        "kg_per_m", batten.kg_per_m,
+        "kg_per_m", batten.per_metre,
         Meaning{"a load", Range::not_negative, "Hangs or lies on it", "kg/m"}.told("Hangs or lies on it, kg/m"));
     visit.optional("out", batten.out,
                    Meaning{"a distance from the wall", Range::not_negative, "Pegs: load off the wall"}.told(

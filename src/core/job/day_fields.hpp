@@ -62,14 +62,17 @@ void fields(auto& visit, Is<WorkReading> auto& reading) {
     visit.required("id", reading.id, Meaning{}.told("Unlike any other id"));
     visit.required("kind", reading.kind, Meaning{}.told("What was held to the work"));
     visit.required("item", reading.item, Meaning{}.told("Id of what was read"));
-    visit.optional("off_at", reading.off_at, Meaning{}.told("The low end, or where its top leans to"));
-    visit.optional("off", reading.off, distance.told("Under or behind the level"));
+    visit.optional("off_at", reading.off_at,
+                   Meaning{}.asked("Low end, or leans to").told("The low end, or where its top leans to"));
+    visit.optional("off", reading.off, distance.told("Under or behind the level").asked("Off by"));
     visit.optional("over", reading.over,
-                   Meaning{"a length", Range::more_than_zero}.told("Length of the level, or width of the frame"));
-    visit.optional("height", reading.height, distance.told("Of the frame"));
-    visit.optional("wanted", reading.wanted, distance.told("By tape"));
-    visit.optional("read", reading.read, distance.told("By tape, or the rising diagonal"));
-    visit.optional("other", reading.other, distance.told("The falling diagonal"));
+                   Meaning{"a length", Range::more_than_zero}
+                       .told("Length of the level, or width of the frame")
+                       .asked("Level, long"));
+    visit.optional("height", reading.height, distance.told("Of the frame").asked("Frame, high"));
+    visit.optional("wanted", reading.wanted, distance.told("By tape").asked("Wanted"));
+    visit.optional("read", reading.read, distance.told("By tape, or the rising diagonal").asked("Read"));
+    visit.optional("other", reading.other, distance.told("The falling diagonal").asked("Falling diagonal"));
     visit.list("gaps", reading.gaps);
     visit.optional("at", reading.at, Meaning{}.told("When, UTC"));
     visit.optional("by", reading.by, Meaning{}.told("Who"));
@@ -89,22 +92,28 @@ void fields(auto& visit, Is<LogEntry> auto& entry) {
 
 void fields(auto& visit, Is<LightFeed> auto& feed) {
     visit.required("id", feed.id, Meaning{}.told("Unlike any other id"));
-    visit.required("name", feed.name, Meaning{}.told("As the fitter calls it"));
+    visit.required("name", feed.name, Meaning{}.told("As the fitter calls it").asked("Name"));
     visit.optional("item", feed.item, Meaning{}.told("Id of the shelf or run it is along"));
     visit.optional("left", feed.left,
-                   Meaning{"a distance from the reference end", Range::any}.told("Of one along nothing"));
+                   Meaning{"a distance from the reference end", Range::any}.told("Of one along nothing").asked("From"));
     visit.optional("right", feed.right,
-                   Meaning{"a distance from the reference end", Range::any}.told("Of one along nothing"));
+                   Meaning{"a distance from the reference end", Range::any}.told("Of one along nothing").asked("To"));
     visit.optional("height", feed.height,
-                   Meaning{"a height", Range::any}.told("Of one along nothing, above the datum"));
-    visit.optional("volts", feed.volts, Meaning{"a voltage", Range::more_than_zero}.told("V"));
-    visit.optional("watts_per_m", feed.watts_per_m, Meaning{"a load", Range::more_than_zero}.told("W/m"));
-    visit.optional("lead", feed.lead, Meaning{"a length", Range::not_negative}.told("From the driver to the left end"));
-    visit.optional("both_ends", feed.both_ends, Meaning{}.told("Fed at both ends"));
+                   Meaning{"a height", Range::any}.told("Of one along nothing, above the datum").asked("Height"));
+    visit.optional("volts", feed.volts, Meaning{"a voltage", Range::more_than_zero, "Voltage", "V"});
+    visit.optional("watts_per_m", feed.watts_per_m, Meaning{"a load", Range::more_than_zero, "Load", "W/m"});
+    visit.optional(
+        "lead", feed.lead,
+        Meaning{"a length", Range::not_negative}.told("From the driver to the left end").asked("Lead to its left end"));
+    visit.optional("both_ends", feed.both_ends,
+                   Meaning{}.told("Fed at both ends").asked("Fed at").either("its left end", "both ends"));
     visit.optional("far_lead", feed.far_lead,
-                   Meaning{"a length", Range::not_negative}.told(
-                       "From the driver to the right end, mm; 0: the other lead and along it"));
-    visit.optional("by_gauge", feed.by_gauge, Meaning{}.told("Lead is sold by AWG, not by mm2"));
+                   Meaning{"a length", Range::not_negative}
+                       .told("From the driver to the right end, mm; 0: the other lead and along it")
+                       .asked("Lead to its right end")
+                       .or_none("the other and along it"));
+    visit.optional("by_gauge", feed.by_gauge,
+                   Meaning{}.told("Lead is sold by AWG, not by mm2").asked("Lead is sold").either("by mm²", "by AWG"));
     visit.maybe("conductor", feed.conductor, Meaning{"a conductor"}.told("None: the thinnest that will do"));
 }
 

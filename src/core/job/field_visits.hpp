@@ -32,20 +32,51 @@ inline std::optional<std::string_view> range_problem(double figure, Range range)
     return std::nullopt;
 }
 
-/// What a number stands for, in the words an error message uses, and its range.
+/// What a member is: in the words an error message uses, on a form, and to whoever reads the published schema.
+///
+///     Meaning{"a mass", Range::not_negative}.asked("Weighs empty").told("Without what is in it")
 struct Meaning {
-    std::string_view noun; ///< with its article: "a depth"
+    std::string_view noun = {}; ///< with its article: "a depth"
     Range range = Range::any;
     std::string_view label = {}; ///< on a form; empty: its name in the file
     std::string_view unit = {};  ///< of a plain number
-    std::string_view says = {};  ///< what it is, for whoever reads the published schema
+    std::string_view says = {};  ///< what it is, for the schema
+    std::string_view none = {};  ///< what 0 or an absent member means; shown where nothing is typed
+    std::string_view no = {};    ///< of a flag, what its two values mean; empty: no and yes
+    std::string_view yes = {};
+    bool by_mass = false; ///< a force that a fitter knows as the mass it bears
 
     constexpr Meaning told(std::string_view words) const {
+        return with([&](Meaning& meaning) { meaning.says = words; });
+    }
+    constexpr Meaning asked(std::string_view words) const {
+        return with([&](Meaning& meaning) { meaning.label = words; });
+    }
+    constexpr Meaning or_none(std::string_view words) const {
+        return with([&](Meaning& meaning) { meaning.none = words; });
+    }
+    constexpr Meaning either(std::string_view if_not, std::string_view if_so) const {
+        return with([&](Meaning& meaning) {
+            meaning.no = if_not;
+            meaning.yes = if_so;
+        });
+    }
+    constexpr Meaning known_by_mass() const {
+        return with([](Meaning& meaning) { meaning.by_mass = true; });
+    }
+
+private:
+    constexpr Meaning with(auto&& change) const {
         Meaning meaning = *this;
-        meaning.says = words;
+        change(meaning);
         return meaning;
     }
 };
+
+/// A member that is asked for under its own label and needs no more words.
+constexpr Meaning asked(std::string_view label) {
+    return Meaning{}.asked(label);
+}
 
 template <class T, class U>
 concept Is = std::same_as<std::remove_const_t<T>, U>;

@@ -6,6 +6,7 @@
 #include "core/job/rule_fields.hpp"
 #include "core/job/shelf_fields.hpp"
 #include "core/job/storage_fields.hpp"
+#include "core/job/things.hpp"
 
 /// The members of each part of a job file, each named once. A visitor reads, writes or lists them:
 ///
@@ -186,65 +187,70 @@ void fields(auto& visit, Is<LineRelation> auto& relation) {
 }
 
 void fields(auto& visit, Is<Appliance> auto& appliance) {
-    visit.required("kind", appliance.kind);
-    visit.optional("height", appliance.height, Meaning{"a height", Range::not_negative}.told("height"));
-    visit.optional("clearance", appliance.clearance, Meaning{"a clearance", Range::not_negative}.told("clearance"));
+    visit.required("kind", appliance.kind, asked("Appliance"));
+    visit.optional("height", appliance.height, Meaning{"a height", Range::not_negative}.asked("Appliance high"));
+    visit.optional("clearance", appliance.clearance,
+                   Meaning{"a clearance", Range::not_negative}.asked("Its clearance"));
 }
 
 void fields(auto& visit, Is<HangingRail> auto& rail) {
     visit.required("down", rail.down, Meaning{"a distance below the top", Range::not_negative}.told("down"));
     visit.optional("breadth", rail.breadth, Meaning{"a breadth", Range::more_than_zero}.told("breadth"));
-    visit.required("thickness", rail.thickness, Meaning{"a thickness", Range::more_than_zero}.told("thickness"));
+    visit.required("thickness", rail.thickness, Meaning{"a thickness", Range::more_than_zero}.asked("Rails are thick"));
 }
 
 void fields(auto& visit, Is<CabinetUnit> auto& unit) {
     constexpr Meaning thickness{"a thickness", Range::not_negative};
     constexpr Meaning mass{"a mass", Range::not_negative};
     visit.required("id", unit.id);
-    visit.required("name", unit.name);
+    visit.required("name", unit.name, asked("Name"));
     visit.optional("code", unit.code);
     visit.required("kind", unit.kind);
-    visit.optional("construction", unit.construction);
-    visit.required("width", unit.width, Meaning{"a width", Range::more_than_zero}.told("width"));
-    visit.required("height", unit.height, Meaning{"a height", Range::more_than_zero}.told("height"));
-    visit.required("depth", unit.depth, Meaning{"a depth", Range::more_than_zero}.told("depth"));
-    visit.optional("return_width", unit.return_width, Meaning{"a width", Range::not_negative}.told("return width"));
-    visit.optional("mass_kg", unit.mass_kg, mass.told("mass kg"));
-    visit.optional("doors_kg", unit.doors_kg, mass.told("doors kg"));
-    visit.maybe("loaded_kg", unit.loaded_kg, mass.told("loaded kg"));
-    visit.optional("side", unit.side, thickness.told("side"));
-    visit.optional("back", unit.back, thickness.told("back"));
-    visit.optional("stile", unit.stile, Meaning{"a breadth", Range::not_negative}.told("stile"));
-    visit.optional("hanging", unit.hanging);
+    visit.optional("construction", unit.construction, asked("Built"));
+    visit.required("width", unit.width, Meaning{"a width", Range::more_than_zero}.asked("Width"));
+    visit.required("height", unit.height, Meaning{"a height", Range::more_than_zero}.asked("Height"));
+    visit.required("depth", unit.depth, Meaning{"a depth", Range::more_than_zero}.asked("Depth"));
+    visit.optional("return_width", unit.return_width,
+                   Meaning{"a width", Range::not_negative}.asked("Along the next wall"));
+    visit.optional("mass_kg", unit.mass, mass.asked("Empty").or_none("by its boards"));
+    visit.optional("doors_kg", unit.doors_mass, mass.asked("Its doors"));
+    visit.maybe("loaded_kg", unit.loaded_mass, mass.asked("Loaded").or_none("by its shelves"));
+    visit.optional("side", unit.side, thickness.asked("Side, thick"));
+    visit.optional("back", unit.back, thickness.asked("Back, thick"));
+    visit.optional("stile", unit.stile, Meaning{"a breadth", Range::not_negative}.asked("Stile"));
+    visit.optional("hanging", unit.hanging, asked("Hangs by"));
     visit.list("rails", unit.rails);
     visit.optional("rail_wood", unit.rail_wood);
-    visit.maybe("hook_rating_n", unit.hook_rating_n, Meaning{"a rating", Range::more_than_zero}.told("hook rating n"));
-    visit.optional("hinge", unit.hinge);
+    visit.maybe("hook_rating_n", unit.hook_rating,
+                Meaning{"a rating", Range::more_than_zero}.asked("A hook bears").known_by_mass());
+    visit.optional("hinge", unit.hinge, asked("Doors"));
     visit.maybe_part("appliance", unit.appliance);
-    visit.optional("least", unit.least, Meaning{"a width", Range::not_negative}.told("least"));
-    visit.optional("most", unit.most, Meaning{"a width", Range::not_negative}.told("most"));
-    visit.optional("scribe", unit.scribe, Meaning{"a width", Range::not_negative}.told("scribe"));
+    visit.optional("least", unit.least, Meaning{"a width", Range::not_negative}.asked("Width at least"));
+    visit.optional("most", unit.most, Meaning{"a width", Range::not_negative}.asked("Width at most"));
+    visit.optional("scribe", unit.scribe, Meaning{"a width", Range::not_negative}.asked("Stock to scribe"));
     visit.optional("line", unit.line);
-    visit.maybe("gap_front", unit.gap_front, Meaning{"a width", Range::more_than_zero}.told("gap front"));
-    visit.maybe("gap_back", unit.gap_back, Meaning{"a width", Range::more_than_zero}.told("gap back"));
+    visit.maybe("gap_front", unit.gap_front,
+                Meaning{"a width", Range::more_than_zero}.asked("As found, front").or_none("not measured"));
+    visit.maybe("gap_back", unit.gap_back,
+                Meaning{"a width", Range::more_than_zero}.asked("As found, back").or_none("not measured"));
 }
 
 void fields(auto& visit, Is<RunEnd> auto& end) {
     visit.optional("at", end.at);
     visit.optional("opening", end.opening, Meaning{"an opening's number", Range::more_than_zero}.told("opening"));
     visit.optional("run", end.run);
-    visit.optional("place", end.place, Meaning{"a distance from the reference end", Range::any}.told("place"));
+    visit.optional("place", end.place, Meaning{"a distance from the reference end", Range::any}.asked("at"));
     visit.optional("clear", end.clear, Meaning{"a clearance", Range::not_negative}.told("clear"));
 }
 
 void fields(auto& visit, Is<Run> auto& run) {
     visit.required("id", run.id);
-    visit.required("name", run.name);
+    visit.required("name", run.name, asked("Name"));
     visit.required("level", run.level);
     visit.part("start", run.start);
     visit.part("end", run.end);
     visit.optional("open_end", run.open_end);
-    visit.optional("slack", run.slack);
+    visit.optional("slack", run.slack, asked("Slack"));
     visit.optional("centre_unit", run.centre_unit);
     visit.optional("left", run.left, Meaning{"a distance from the reference end", Range::any}.told("left"));
     visit.list("units", run.units);
@@ -284,14 +290,7 @@ void fields(auto& visit, Is<Wall> auto& wall) {
     visit.list("services", wall.services);
     visit.list("scans", wall.scans);
     visit.list("trial_holes", wall.trial_holes);
-    visit.list("shelves", wall.shelves);
-    visit.list("runs", wall.runs);
-    visit.list("systems", wall.systems);
-    visit.list("pieces", wall.pieces);
-    visit.list("boxes", wall.boxes);
-    visit.list("hung", wall.hung);
-    visit.list("feeds", wall.feeds);
-    for_each_kind(ListedKinds{}, [&]<class Kind>() { visit.list(Kind::list_name, kept<Kind>(wall)); });
+    for_each_kind(Things{}, [&]<class Kind>() { visit.list(list_name<Kind>, wall.*parts_of<Kind>); });
     visit.list("made", wall.made);
     visit.list("work_readings", wall.work_readings);
 }
@@ -320,9 +319,12 @@ void fields(auto& visit, Is<Bracket> auto& bracket) {
     visit.required("hole_diameter", bracket.hole_diameter,
                    Meaning{"a hole diameter", Range::more_than_zero}.told("Hole diameter"));
     visit.optional("stiffened", bracket.stiffened);
-    visit.optional("mass_kg", bracket.mass_kg, Meaning{"a mass", Range::not_negative}.told("Mass, kg"));
-    visit.maybe("rating_n", bracket.rating_n,
-                Meaning{"a rating", Range::more_than_zero}.told("The maker's greatest load, N; absent: unknown"));
+    visit.optional("mass_kg", bracket.mass, Meaning{"a mass", Range::not_negative}.told("Mass, kg"));
+    visit.maybe("rating_n", bracket.rating,
+                Meaning{"a rating", Range::more_than_zero}
+                    .told("The maker's greatest load, N; absent: unknown")
+                    .asked("Packet says, each")
+                    .known_by_mass());
     visit.optional("rated_per_pair", bracket.rated_per_pair);
     visit.optional("own", bracket.own);
 }
@@ -344,9 +346,9 @@ void fields(auto& visit, Is<MasonryAnchor> auto& plug) {
                    Meaning{"a screw diameter", Range::more_than_zero}.told("Screw"));
     visit.lengths("screw_lengths", plug.screw_lengths,
                   Meaning{"a screw length", Range::more_than_zero}.told("Screw length"));
-    visit.required("tension_n", plug.tension_n,
+    visit.required("tension_n", plug.tension,
                    Meaning{"a tension capacity", Range::more_than_zero}.told("Recommended tension, N"));
-    visit.required("shear_n", plug.shear_n,
+    visit.required("shear_n", plug.shear,
                    Meaning{"a shear capacity", Range::more_than_zero}.told("Recommended shear, N"));
     visit.optional("basis", plug.basis);
     visit.optional("own", plug.own);
@@ -358,7 +360,7 @@ void fields(auto& visit, Is<LiningAnchor> auto& anchor) {
     visit.optional("kind", anchor.kind);
     visit.required("hole_diameter", anchor.hole_diameter,
                    Meaning{"a hole diameter", Range::more_than_zero}.told("Hole"));
-    visit.maybe("tension_n", anchor.tension_n,
+    visit.maybe("tension_n", anchor.tension,
                 Meaning{"a tension capacity", Range::more_than_zero}.told("The packet's figure, N"));
     visit.optional("basis", anchor.basis);
     visit.optional("own", anchor.own);

@@ -214,6 +214,11 @@ private:
     static void read(const Json& value, const std::string& place, double& member, Meaning meaning) {
         member = number(value, place, meaning);
     }
+    template <class Figure>
+    requires is_physical<Figure>
+    static void read(const Json& value, const std::string& place, Figure& member, Meaning meaning) {
+        member = Figure::si(number(value, place, meaning) * in_file_unit<Figure>);
+    }
     static void read(const Json& value, const std::string& place, int& member, Meaning meaning) {
         if (!value.is_number_integer() || value.get<std::int64_t>() > static_cast<std::int64_t>(most_other_count))
             throw FileProblem{place, fmt::format("{} is not {}; it must be a whole number up to {}", shown(value),
@@ -319,6 +324,9 @@ private:
     static OrderedJson json(E value) { return std::string{enum_name(value)}; }
     static OrderedJson json(const std::string& text) { return text; }
     static OrderedJson json(double number) { return number; }
+    template <class Figure>
+    requires is_physical<Figure>
+    static OrderedJson json(Figure figure) { return figure.in_si() / in_file_unit<Figure>; }
     static OrderedJson json(int number) { return number; }
     static OrderedJson json(bool flag) { return flag; }
 

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/measure/length.hpp"
+#include "core/measure/physical.hpp"
 
 #include <map>
 #include <string>
@@ -60,26 +60,26 @@ struct RunRules {
     Length rail_masonry = 12_in; ///< [cp] and this often into masonry
     Length leg_least = 100_mm;   ///< [hr] of an adjustable leg, and at its longest
     Length leg_most = 170_mm;
-    Length shim_most = 12_mm;         ///< [hr] under a unit that stands on the floor itself; more is a packer strip
-    Length foot_inset = 50_mm;        ///< [hr] of a foot from the unit's sides, back and front
-    Length worktop_overhang = 20_mm;  ///< [hr] in front of the carcass
-    Length plinth_set_back = 50_mm;   ///< [hr]
-    Length corner_clear = 50_mm;      ///< [hr] for a door or drawer beside a wall or another run's front
-    Length door_thickness = 20_mm;    ///< [hr]
-    Length tilt_clear = 10_mm;        ///< [hr] under the ceiling when a tall unit is tilted up
-    Length hood_over_hob = 650_mm;    ///< [hr] where no maker's sheet and no local code says more
-    Length opening_parallel = 2_mm;   ///< [hr] front and back may differ by this
-    Length scribe_step = 100_mm;      ///< [hr] between the figures of a cutting table
-    int worktop_screws = 4;           ///< [cp] up into the worktop out of each unit under it
-    Length shelf_every = 300_mm;      ///< [hr] shelves a unit is taken to have, for its contents
-    double contents_kg_per_m2 = 73.4; ///< 0.72 kPa, ANSI/KCMA A161.1 (from memory)
-    double lift_alone_kg = 7;         ///< HSE lifting filter, close above the shoulder, the lower figure (from memory)
-    double lift_floor_alone_kg = 16;  ///< close, at knuckle height
-    double stack_diameters = 10;      ///< [cp] between two screws above one another in a stud, in screw diameters
-    Length wide_unit = 900_mm;        ///< [hr] on masonry: from this width a third pair of plugs in the middle
-    Length plinth_thickness = 16_mm;  ///< [hr]
-    Length shortest_rail = 300_mm;    ///< [hr] of a suspension rail: two fixings and a unit's hook
-    Length two_carry_from = 1500_mm;  ///< [hr] a worktop this long is carried by two
+    Length shim_most = 12_mm;        ///< [hr] under a unit that stands on the floor itself; more is a packer strip
+    Length foot_inset = 50_mm;       ///< [hr] of a foot from the unit's sides, back and front
+    Length worktop_overhang = 20_mm; ///< [hr] in front of the carcass
+    Length plinth_set_back = 50_mm;  ///< [hr]
+    Length corner_clear = 50_mm;     ///< [hr] for a door or drawer beside a wall or another run's front
+    Length door_thickness = 20_mm;   ///< [hr]
+    Length tilt_clear = 10_mm;       ///< [hr] under the ceiling when a tall unit is tilted up
+    Length hood_over_hob = 650_mm;   ///< [hr] where no maker's sheet and no local code says more
+    Length opening_parallel = 2_mm;  ///< [hr] front and back may differ by this
+    Length scribe_step = 100_mm;     ///< [hr] between the figures of a cutting table
+    int worktop_screws = 4;          ///< [cp] up into the worktop out of each unit under it
+    Length shelf_every = 300_mm;     ///< [hr] shelves a unit is taken to have, for its contents
+    AreaMass contents_per_area = AreaMass::kg_per_square_metre(73.4); ///< 0.72 kPa, ANSI/KCMA A161.1 (from memory)
+    Mass lift_alone = 7_kg;          ///< HSE lifting filter, close above the shoulder, the lower figure (from memory)
+    Mass lift_floor_alone = 16_kg;   ///< close, at knuckle height
+    double stack_diameters = 10;     ///< [cp] between two screws above one another in a stud, in screw diameters
+    Length wide_unit = 900_mm;       ///< [hr] on masonry: from this width a third pair of plugs in the middle
+    Length plinth_thickness = 16_mm; ///< [hr]
+    Length shortest_rail = 300_mm;   ///< [hr] of a suspension rail: two fixings and a unit's hook
+    Length two_carry_from = 1500_mm; ///< [hr] a worktop this long is carried by two
     HangFirst hang_first = HangFirst::wall_units;
     StartAt start_at = StartAt::corner;
     std::map<std::string, std::string> unknown = {};
@@ -92,37 +92,37 @@ enum class Skill { everyday, practised };
 
 /// Shelves of every kind, rails and poles.
 struct ShelfRules {
-    double desk_edge_n = 1000;       ///< [hr] someone sits or leans on a desk's front edge
-    double desk_kg_per_m2 = 50;      ///< [hr] what stands on a desk
-    double sat_on_n = 1000;          ///< [hr] someone sits down on a shelf that is low and deep enough for it
-    Length sat_on_below = 650_mm;    ///< [hr] its top
-    Length sat_on_depth = 200_mm;    ///< [hr] from this depth
-    double clothes_kg_per_m = 40;    ///< [cp] on a pole
-    Length board_longest = 2440_mm;  ///< [cp] boards are to be had up to this
-    Length standards_most = 24_in;   ///< [hr] between slotted uprights
-    Length rods_most = 16_in;        ///< [hr] between hidden rods
-    Length rail_most = 24_in;        ///< [hr] between the screws of a hook rail
-    Length pole_most = 48_in;        ///< [hr] between supports of a pole
-    double rod_cover = 2.5;          ///< [hr] a shelf is at least this many rod diameters thick
-    double rod_steel_mpa = 140;      ///< [hr] bending stress in a mild steel rod, in use
-    double aluminium_mpa = 70;       ///< [hr] bending stress in an aluminium tube, in use
-    double rod_slope = 0.01;         ///< [hr] a rod's front may sink by this share of the shelf's depth
-    double brick_mpa = 2.0;          ///< [hr] a rod presses on brick, in use
-    double dense_block_mpa = 1.5;    ///< [hr]
-    double aerated_block_mpa = 0.4;  ///< [hr]
-    double concrete_mpa = 4.0;       ///< [hr]
-    Length lift_off_room = 5_mm;     ///< [hr] over what a keyhole shelf must rise to come off
-    Length tier_room = 20_mm;        ///< [hr] between a bracket's leg and the shelf below it
-    Length ledge_deepest = 150_mm;   ///< [hr] of a picture ledge: deeper ones wring their strip
-    Length ledge_screw_room = 30_mm; ///< [hr] of its strip over its board, for a screw
-    Length cleat_play = 2_mm;        ///< [hr] a shelf is cut this much short of its alcove
-    Length desk_least = 680_mm;      ///< [cp] a desk's top is usually 700 to 760 up
-    Length desk_most = 780_mm;       ///< [cp]
-    Length helper_from = 1800_mm;    ///< [hr] a board this long wants two pairs of hands
-    int screws_in_arm = 2;           ///< [hr] up through a bracket's arm into the board
-    Length resin_room = 2_mm;        ///< [cp] a hole for resin is this much wider than its bar
-    Length leg_room = 350_mm;        ///< [hr] wall that brackets want under a board: the usual longest leg
-    Length near_corner = 10_mm;      ///< [hr] a shelf's end this near the wall's is in the corner
+    Force desk_edge = 1000_n;                               ///< [hr] someone sits or leans on a desk's front edge
+    AreaMass desk_load = AreaMass::kg_per_square_metre(50); ///< [hr] what stands on a desk
+    Force sat_on = 1000_n;        ///< [hr] someone sits down on a shelf that is low and deep enough for it
+    Length sat_on_below = 650_mm; ///< [hr] its top
+    Length sat_on_depth = 200_mm; ///< [hr] from this depth
+    LineMass clothes = LineMass::kg_per_metre(40); ///< [cp] on a pole
+    Length board_longest = 2440_mm;                ///< [cp] boards are to be had up to this
+    Length standards_most = 24_in;                 ///< [hr] between slotted uprights
+    Length rods_most = 16_in;                      ///< [hr] between hidden rods
+    Length rail_most = 24_in;                      ///< [hr] between the screws of a hook rail
+    Length pole_most = 48_in;                      ///< [hr] between supports of a pole
+    double rod_cover = 2.5;                        ///< [hr] a shelf is at least this many rod diameters thick
+    Pressure rod_steel = 140_mpa;                  ///< [hr] bending stress in a mild steel rod, in use
+    Pressure aluminium = 70_mpa;                   ///< [hr] bending stress in an aluminium tube, in use
+    double rod_slope = 0.01;                       ///< [hr] a rod's front may sink by this share of the shelf's depth
+    Pressure brick = 2.0_mpa;                      ///< [hr] a rod presses on brick, in use
+    Pressure dense_block = 1.5_mpa;                ///< [hr]
+    Pressure aerated_block = 0.4_mpa;              ///< [hr]
+    Pressure concrete = 4.0_mpa;                   ///< [hr]
+    Length lift_off_room = 5_mm;                   ///< [hr] over what a keyhole shelf must rise to come off
+    Length tier_room = 20_mm;                      ///< [hr] between a bracket's leg and the shelf below it
+    Length ledge_deepest = 150_mm;                 ///< [hr] of a picture ledge: deeper ones wring their strip
+    Length ledge_screw_room = 30_mm;               ///< [hr] of its strip over its board, for a screw
+    Length cleat_play = 2_mm;                      ///< [hr] a shelf is cut this much short of its alcove
+    Length desk_least = 680_mm;                    ///< [cp] a desk's top is usually 700 to 760 up
+    Length desk_most = 780_mm;                     ///< [cp]
+    Length helper_from = 1800_mm;                  ///< [hr] a board this long wants two pairs of hands
+    int screws_in_arm = 2;                         ///< [hr] up through a bracket's arm into the board
+    Length resin_room = 2_mm;                      ///< [cp] a hole for resin is this much wider than its bar
+    Length leg_room = 350_mm;   ///< [hr] wall that brackets want under a board: the usual longest leg
+    Length near_corner = 10_mm; ///< [hr] a shelf's end this near the wall's is in the corner
     Skill skill = Skill::everyday;
     std::map<std::string, std::string> unknown = {};
 
@@ -131,22 +131,22 @@ struct ShelfRules {
 
 /// When furniture tips, and what holds it.
 struct TippingRules {
-    double drawer_kg_per_m3 = 136;  ///< 8.5 lb/ft3, ASTM F2057-23 (from memory)
-    double person_kg = 27.2;        ///< 60 lb, ASTM F2057-23 (from memory)
-    double child_pull_n = 44.5;     ///< 10 lbf, ASTM F2057-23 (from memory)
-    double adult_pull_n = 200;      ///< [hr]
-    Length hand_most = 1420_mm;     ///< 56 in: pulled no higher, ASTM F2057-23 (from memory)
-    Length rear_raised = 11_mm;     ///< 0.43 in on carpet, ASTM F2057-23 (from memory)
-    double restraint_least_n = 220; ///< 50 lbf, ASTM F3096-14 (from memory); the later edition was not at hand
-    double over_factor = 1.5;       ///< [hr] on what overturns
-    double righting_factor = 0.9;   ///< [hr] on what rights
-    double pair_share = 0.6;        ///< [hr] of the whole force, each of two or more
-    Length advised_from = 27_in;    ///< a restraint is advised for any piece this tall, ASTM F2057-23 (from memory)
-    Length top_load_up = 150_mm;    ///< [hr] over the top: the middle of what stands there
-    Length side_inset = 30_mm;      ///< [hr] of a fixing from the piece's sides
-    Length angle_steel = 3_mm;      ///< [hr] of an angle bracket at its hole
-    Length angle_hole = 6_mm;       ///< [hr]
-    Length angle_up = 20_mm;        ///< [hr] its hole over the piece's top
+    Density drawer_density = 136_kg_m3; ///< 8.5 lb/ft3, ASTM F2057-23 (from memory)
+    Mass person_mass = 27.2_kg;         ///< 60 lb, ASTM F2057-23 (from memory)
+    Force child_pull = 44.5_n;          ///< 10 lbf, ASTM F2057-23 (from memory)
+    Force adult_pull = 200_n;           ///< [hr]
+    Length hand_most = 1420_mm;         ///< 56 in: pulled no higher, ASTM F2057-23 (from memory)
+    Length rear_raised = 11_mm;         ///< 0.43 in on carpet, ASTM F2057-23 (from memory)
+    Force restraint_least = 220_n;      ///< 50 lbf, ASTM F3096-14 (from memory); the later edition was not at hand
+    double over_factor = 1.5;           ///< [hr] on what overturns
+    double righting_factor = 0.9;       ///< [hr] on what rights
+    double pair_share = 0.6;            ///< [hr] of the whole force, each of two or more
+    Length advised_from = 27_in;        ///< a restraint is advised for any piece this tall, ASTM F2057-23 (from memory)
+    Length top_load_up = 150_mm;        ///< [hr] over the top: the middle of what stands there
+    Length side_inset = 30_mm;          ///< [hr] of a fixing from the piece's sides
+    Length angle_steel = 3_mm;          ///< [hr] of an angle bracket at its hole
+    Length angle_hole = 6_mm;           ///< [hr]
+    Length angle_up = 20_mm;            ///< [hr] its hole over the piece's top
     std::map<std::string, std::string> unknown = {};
 
     bool operator==(const TippingRules&) const = default;
@@ -274,17 +274,17 @@ struct HouseRules {
     Length stud_wander = 1_mm;                             ///< [hr] a drill wanders
     Length shelf_screw_margin = 2_mm;                      ///< [hr] between a screw's point and the shelf's top
     Length strip_corner = 150_mm;      ///< BS 7671 522.6 (from memory): along the ceiling and wall corners
-    double lining_mass_most_kg = 10;   ///< [hr] an item wholly on lining
+    Mass lining_mass_most = 10_kg;     ///< [hr] an item wholly on lining
     Length lining_reach_most = 200_mm; ///< [hr]
-    double lining_tension_most_n = 50; ///< [hr] sustained, per anchor
+    Force lining_tension_most = 50_n;  ///< [hr] sustained, per anchor
     double screw_root_share =
         0.64; ///< [hr] of a screw's diameter where its packet says no more; EN 1995-1-1: 0.6 to 0.75
-    double lining_shear_share = 0.5;      ///< [hr] of a plug's shear, where a lining other than plaster lets it bend
-    double accidental_n = 250;            ///< [hr] leaning on the front edge of a shelf below accidental_below
-    Length accidental_below = 1500_mm;    ///< [hr]
-    double display_kg_per_m = 10;         ///< [hr] ornaments, a light display
-    double lining_pressure_n_per_mm2 = 1; ///< [hr] what a lining bears under a bracket leg
-    Length overhang_difference = 5_mm;    ///< [hr] a difference seen by eye
+    double lining_shear_share = 0.5;   ///< [hr] of a plug's shear, where a lining other than plaster lets it bend
+    Force accidental = 250_n;          ///< [hr] leaning on the front edge of a shelf below accidental_below
+    Length accidental_below = 1500_mm; ///< [hr]
+    LineMass display = LineMass::kg_per_metre(10); ///< [hr] ornaments, a light display
+    Pressure lining_pressure = 1_mpa;              ///< [hr] what a lining bears under a bracket leg
+    Length overhang_difference = 5_mm;             ///< [hr] a difference seen by eye
     SagLimit sag_limit = SagLimit::l_200;
     Length pipe_strip = 100_mm;      ///< [hr] upright strip at each end of a radiator
     Length strip_thin_wall = 100_mm; ///< BS 7671 522.6 (from memory): services of the far side count up to this

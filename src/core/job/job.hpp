@@ -12,7 +12,7 @@
 #include "core/job/stock.hpp"
 #include "core/job/storage.hpp"
 #include "core/job/survey.hpp"
-#include "core/measure/length.hpp"
+#include "core/measure/physical.hpp"
 #include "core/measure/unit.hpp"
 
 #include <optional>
@@ -180,13 +180,11 @@ struct Bracket {
     std::vector<Length> hole_drops; ///< from the arm's upper face down to each wall hole, top first
     Length hole_diameter;
     bool stiffened = false; ///< the leg is braced or ribbed below its lowest hole
-    double mass_kg = 0;
-    std::optional<double> rating_n; ///< the maker's greatest load on the arm; none: unknown
+    Mass mass = 0;
+    std::optional<Force> rating; ///< the maker's greatest load on the arm; none: unknown
     bool rated_per_pair = false;
     /// Of one; none: unknown.
-    std::optional<double> rated_each_n() const {
-        return rating_n && rated_per_pair ? std::optional{*rating_n / 2} : rating_n;
-    }
+    std::optional<Force> rated_each() const { return rating && rated_per_pair ? std::optional{*rating / 2} : rating; }
     bool own = false; ///< the fitter's own entry
     UnknownMembers unknown = {};
     bool operator==(const Bracket&) const = default;
@@ -226,8 +224,8 @@ struct MasonryAnchor {
     Length embedment;
     Length screw_diameter;
     std::vector<Length> screw_lengths;
-    double tension_n = 0;
-    double shear_n = 0;
+    Force tension = 0;
+    Force shear = 0;
     FigureBasis basis = FigureBasis::recommended;
     bool own = false; ///< the fitter's own entry, from its packet; else the shipped figure, from memory
     UnknownMembers unknown = {};
@@ -240,7 +238,7 @@ struct LiningAnchor {
     std::string name;
     AnchorKind kind = AnchorKind::cavity_anchor;
     Length hole_diameter;
-    std::optional<double> tension_n = {}; ///< the packet's; never more than the house limit is taken
+    std::optional<Force> tension = {}; ///< the packet's; never more than the house limit is taken
     FigureBasis basis = FigureBasis::not_stated;
     bool own = false;
     UnknownMembers unknown = {};

@@ -89,6 +89,8 @@ private:
             number(name, member.in_mm(), meaning);
         } else if constexpr (std::is_same_v<T, double>) {
             number(name, member, meaning);
+        } else if constexpr (is_physical<T>) {
+            number(name, member.in_si() / in_file_unit<T>, meaning);
         } else if constexpr (std::is_same_v<T, int>) {
             number(name, member, meaning);
             if (member > static_cast<int>(most_of_count(name)))

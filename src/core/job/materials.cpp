@@ -18,40 +18,43 @@ constexpr Source ec5{Provenance::from_memory, "EN 1995-1-1 table 3.2"};
 // Densities are usual upper figures (common practice). Bending strengths: EN 622-5, EN 312, EN 300, EN 636 and EN 338
 // classes that such boards reach, all from memory and on the low side.
 constexpr std::array<BoardProperties, 13> boards{{
-    {BoardMaterial::mdf, "mdf", "MDF", 2.2, 780, 2.25, 0, 20, 0.20, 0.65, en622, ec5},
-    {BoardMaterial::mdf_moisture_resistant, "mdf_moisture_resistant", "MDF, moisture-resistant", 2.2, 780, 2.25, 3.00,
-     20, 0.20, 0.65, en622, ec5},
-    {BoardMaterial::particleboard_p2, "particleboard_p2", "Particleboard P2", 1.6, 700, 2.25, 0, 11, 0.30, 0.85, en312,
-     ec5},
-    {BoardMaterial::particleboard_p5, "particleboard_p5", "Particleboard P5", 1.6, 720, 2.25, 3.00, 16, 0.30, 0.85,
-     en312, ec5},
-    {BoardMaterial::osb3, "osb3", "OSB/3", 3.5, 650, 1.50, 2.25, 18, 0.40, 0.90, en300, ec5},
-    {BoardMaterial::birch_plywood, "birch_plywood", "Birch plywood", 9.0, 700, 0.80, 1.00, 30, 0.60, 0.90,
+    {BoardMaterial::mdf, "mdf", "MDF", 2.2_gpa, 780_kg_m3, 2.25, 0, 20_mpa, 0.20, 0.65, en622, ec5},
+    {BoardMaterial::mdf_moisture_resistant, "mdf_moisture_resistant", "MDF, moisture-resistant", 2.2_gpa, 780_kg_m3,
+     2.25, 3.00, 20_mpa, 0.20, 0.65, en622, ec5},
+    {BoardMaterial::particleboard_p2, "particleboard_p2", "Particleboard P2", 1.6_gpa, 700_kg_m3, 2.25, 0, 11_mpa, 0.30,
+     0.85, en312, ec5},
+    {BoardMaterial::particleboard_p5, "particleboard_p5", "Particleboard P5", 1.6_gpa, 720_kg_m3, 2.25, 3.00, 16_mpa,
+     0.30, 0.85, en312, ec5},
+    {BoardMaterial::osb3, "osb3", "OSB/3", 3.5_gpa, 650_kg_m3, 1.50, 2.25, 18_mpa, 0.40, 0.90, en300, ec5},
+    {BoardMaterial::birch_plywood, "birch_plywood", "Birch plywood", 9.0_gpa, 700_kg_m3, 0.80, 1.00, 30_mpa, 0.60, 0.90,
      plywood_practice, ec5},
-    {BoardMaterial::plywood, "plywood", "Plywood", 6.0, 600, 0.80, 1.00, 15, 0.60, 0.90, plywood_practice, ec5},
-    {BoardMaterial::eastern_white_pine, "eastern_white_pine", "Eastern white pine", 8.5, 400, 0.60, 0.80, 14, 0.60,
+    {BoardMaterial::plywood, "plywood", "Plywood", 6.0_gpa, 600_kg_m3, 0.80, 1.00, 15_mpa, 0.60, 0.90, plywood_practice,
+     ec5},
+    {BoardMaterial::eastern_white_pine, "eastern_white_pine", "Eastern white pine", 8.5_gpa, 400_kg_m3, 0.60, 0.80,
+     14_mpa, 0.60, 0.90, wood_handbook, ec5},
+    {BoardMaterial::ponderosa_pine, "ponderosa_pine", "Ponderosa pine", 8.9_gpa, 450_kg_m3, 0.60, 0.80, 14_mpa, 0.60,
      0.90, wood_handbook, ec5},
-    {BoardMaterial::ponderosa_pine, "ponderosa_pine", "Ponderosa pine", 8.9, 450, 0.60, 0.80, 14, 0.60, 0.90,
+    {BoardMaterial::yellow_poplar, "yellow_poplar", "Yellow-poplar", 10.9_gpa, 470_kg_m3, 0.60, 0.80, 18_mpa, 0.60,
+     0.90, wood_handbook, ec5},
+    {BoardMaterial::douglas_fir, "douglas_fir", "Douglas-fir", 13.4_gpa, 530_kg_m3, 0.60, 0.80, 18_mpa, 0.60, 0.90,
      wood_handbook, ec5},
-    {BoardMaterial::yellow_poplar, "yellow_poplar", "Yellow-poplar", 10.9, 470, 0.60, 0.80, 18, 0.60, 0.90,
+    {BoardMaterial::red_oak, "red_oak", "Red oak", 12.5_gpa, 700_kg_m3, 0.60, 0.80, 30_mpa, 0.60, 0.90, wood_handbook,
+     ec5},
+    {BoardMaterial::sugar_maple, "sugar_maple", "Sugar maple", 12.6_gpa, 705_kg_m3, 0.60, 0.80, 30_mpa, 0.60, 0.90,
      wood_handbook, ec5},
-    {BoardMaterial::douglas_fir, "douglas_fir", "Douglas-fir", 13.4, 530, 0.60, 0.80, 18, 0.60, 0.90, wood_handbook,
-     ec5},
-    {BoardMaterial::red_oak, "red_oak", "Red oak", 12.5, 700, 0.60, 0.80, 30, 0.60, 0.90, wood_handbook, ec5},
-    {BoardMaterial::sugar_maple, "sugar_maple", "Sugar maple", 12.6, 705, 0.60, 0.80, 30, 0.60, 0.90, wood_handbook,
-     ec5},
 }};
 
 // NDS-2018 appendix L and table I1 (from memory); head diameters as screws are made, of coach screws across the flats.
 // A wood screw's point is taken as 2 D long (house rule), a coach screw's as appendix L has it.
 constexpr std::array<ScrewProperties, 6> gauges{{
-    {ScrewGauge::number_8, "#8", "#8 wood screw", 0.164, 0.131, 0.332, 90'000, 2 * 0.164},
-    {ScrewGauge::number_10, "#10", "#10 wood screw", 0.190, 0.152, 0.385, 80'000, 2 * 0.190},
-    {ScrewGauge::number_14, "#14", "#14 wood screw", 0.242, 0.196, 0.507, 70'000, 2 * 0.242},
-    {ScrewGauge::coach_quarter, "coach 1/4", "1/4 in coach screw", 0.250, 0.173, 0.4375, 70'000, 5.0 / 32, true},
-    {ScrewGauge::coach_five_sixteenths, "coach 5/16", "5/16 in coach screw", 0.3125, 0.227, 0.5, 60'000, 3.0 / 16,
+    {ScrewGauge::number_8, "#8", "#8 wood screw", 0.164, 0.131, 0.332, 90'000_psi, 2 * 0.164},
+    {ScrewGauge::number_10, "#10", "#10 wood screw", 0.190, 0.152, 0.385, 80'000_psi, 2 * 0.190},
+    {ScrewGauge::number_14, "#14", "#14 wood screw", 0.242, 0.196, 0.507, 70'000_psi, 2 * 0.242},
+    {ScrewGauge::coach_quarter, "coach 1/4", "1/4 in coach screw", 0.250, 0.173, 0.4375, 70'000_psi, 5.0 / 32, true},
+    {ScrewGauge::coach_five_sixteenths, "coach 5/16", "5/16 in coach screw", 0.3125, 0.227, 0.5, 60'000_psi, 3.0 / 16,
      true},
-    {ScrewGauge::coach_three_eighths, "coach 3/8", "3/8 in coach screw", 0.375, 0.265, 0.5625, 45'000, 7.0 / 32, true},
+    {ScrewGauge::coach_three_eighths, "coach 3/8", "3/8 in coach screw", 0.375, 0.265, 0.5625, 45'000_psi, 7.0 / 32,
+     true},
 }};
 
 } // namespace
@@ -62,12 +65,12 @@ constexpr double strength_factors = 1.3 * 1.5;
 
 } // namespace
 
-double bending_stored_mpa(const BoardProperties& board) {
-    return board.bending_mpa * board.kmod_stored / strength_factors;
+Pressure bending_stored(const BoardProperties& board) {
+    return board.bending * board.kmod_stored / strength_factors;
 }
 
-double bending_leaned_mpa(const BoardProperties& board) {
-    return board.bending_mpa * board.kmod_leaned / strength_factors;
+Pressure bending_leaned(const BoardProperties& board) {
+    return board.bending * board.kmod_leaned / strength_factors;
 }
 
 double specific_gravity(Species species) {

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/measure/length.hpp"
+#include "core/measure/physical.hpp"
 #include "core/measure/provenance.hpp"
 
 #include <array>
@@ -38,11 +38,11 @@ struct BoardProperties {
     BoardMaterial material;
     std::string_view file_name;
     std::string_view words;
-    double modulus_gpa; ///< mean modulus of elasticity along the board, GPa
-    double density;     ///< kg/m3, for self-weight
+    Pressure modulus;   ///< mean modulus of elasticity along the board, GPa
+    Density density;    ///< for self-weight
     double kdef_dry;    ///< creep factor, service class 1
     double kdef_damp;   ///< service class 2; 0: not made for damp rooms
-    double bending_mpa; ///< characteristic bending strength
+    Pressure bending;   ///< characteristic bending strength
     double kmod_stored; ///< EN 1995-1-1 table 3.1, service class 1, permanent load
     double kmod_leaned; ///< and short-term
     Source modulus_source;
@@ -51,8 +51,8 @@ struct BoardProperties {
 
 /// Bending stress a board may bear in use: f kmod / (1.3 x 1.5), material and load factors of EN 1990 and EN 1995-1-1
 /// (from memory). MPa
-double bending_stored_mpa(const BoardProperties& board);
-double bending_leaned_mpa(const BoardProperties& board);
+Pressure bending_stored(const BoardProperties& board);
+Pressure bending_leaned(const BoardProperties& board);
 
 const BoardProperties& properties(BoardMaterial material);
 const std::array<BoardProperties, 13>& all_boards();
@@ -67,7 +67,7 @@ struct ScrewProperties {
     double diameter_in;
     double root_in;
     double head_in;
-    double bending_yield_psi;
+    Pressure bending_yield;
     double tip_in;      ///< of the point, which holds nothing
     bool coach = false; ///< driven with a socket, hexagon head
 };

@@ -2,7 +2,7 @@
 
 #include "core/job/materials.hpp"
 #include "core/job/unknown_members.hpp"
-#include "core/measure/length.hpp"
+#include "core/measure/physical.hpp"
 
 #include <optional>
 #include <string>
@@ -20,8 +20,8 @@ struct Drawer {
     Length top;   ///< upper edge of its front above the floor
     Length reach; ///< its front stands this far before the piece's front when it is open
     Length height = 200_mm;
-    double mass_kg = 0;                 ///< empty
-    std::optional<double> load_kg = {}; ///< in it; none: by its size
+    Mass mass = 0;                 ///< empty
+    std::optional<Mass> load = {}; ///< in it; none: by its size
     UnknownMembers unknown = {};
     bool operator==(const Drawer&) const = default;
 };
@@ -43,7 +43,7 @@ struct Restraint {
     bool in_lining = false;               ///< anchors in the lining, as packets bring them
     std::optional<ScrewGauge> gauge = {}; ///< the screw that came with it; none: the program chooses
     Length screw_length;                  ///< of that screw
-    std::optional<double> rating_n = {};  ///< the maker's, of one bracket or strap; none: unknown
+    std::optional<Force> rating = {};     ///< the maker's, of one bracket or strap; none: unknown
     Length strap_out = 60_mm;             ///< a strap's two ends: this far apart out of the wall
     Length strap_rise;                    ///< and this far up or down it
     UnknownMembers unknown = {};
@@ -58,16 +58,16 @@ struct Piece {
     Length width;
     Length height;
     Length depth;
-    double mass_kg = 0;                     ///< all of it, empty, drawers and doors in
+    Mass mass = 0;                          ///< all of it, empty, drawers and doors in
     std::optional<Length> centre_up = {};   ///< centre of gravity above the floor; none: half its height
     std::optional<Length> centre_back = {}; ///< and behind its front; none: half its depth
     Length feet_back;                       ///< its front feet stand this far behind its front
     std::vector<Drawer> drawers = {};
     bool one_at_a_time = false; ///< a lock lets one drawer open only
     int doors = 0;
-    double door_kg = 0;     ///< of one
-    double top_load_kg = 0; ///< on its top
-    double contents_kg = 0; ///< on its shelves
+    Mass door_mass = 0;     ///< of one
+    Mass top_load = 0;      ///< on its top
+    Mass contents_mass = 0; ///< on its shelves
     FloorUnder floor = FloorUnder::unknown;
     Length floor_falls;   ///< towards the room, over its depth
     Length gap;           ///< between its back and the wall; 0: a skirting keeps it off

@@ -88,11 +88,11 @@ void fields(auto& visit, Is<RunRules> auto& rules) {
                    length.told("Between the figures of a cutting table (house rule)"));
     visit.optional("shelf_every", rules.shelf_every,
                    length.told("Shelves a unit is taken to have, for its contents (house rule)"));
-    visit.optional("contents_kg_per_m2", rules.contents_kg_per_m2,
+    visit.optional("contents_kg_per_m2", rules.contents_per_area,
                    mass.told("0.72 kPa, ANSI/KCMA A161.1 (from memory)"));
-    visit.optional("lift_alone_kg", rules.lift_alone_kg,
+    visit.optional("lift_alone_kg", rules.lift_alone,
                    mass.told("HSE lifting filter, close above the shoulder, the lower figure (from memory)"));
-    visit.optional("lift_floor_alone_kg", rules.lift_floor_alone_kg, mass.told("Close, at knuckle height"));
+    visit.optional("lift_floor_alone_kg", rules.lift_floor_alone, mass.told("Close, at knuckle height"));
     visit.optional("worktop_screws", rules.worktop_screws,
                    Meaning{"a number of screws", Range::more_than_zero}.told(
                        "Up into the worktop out of each unit under it (common practice)"));
@@ -116,15 +116,15 @@ void fields(auto& visit, Is<ShelfRules> auto& rules) {
     constexpr Meaning load{"a load", Range::more_than_zero};
     constexpr Meaning stress{"a stress", Range::more_than_zero};
     visit.optional(
-        "desk_edge_n", rules.desk_edge_n,
+        "desk_edge_n", rules.desk_edge,
         Meaning{"a force", Range::not_negative}.told("Someone sits or leans on a desk's front edge (house rule)"));
-    visit.optional("desk_kg_per_m2", rules.desk_kg_per_m2, load.told("What stands on a desk (house rule)"));
-    visit.optional("sat_on_n", rules.sat_on_n,
+    visit.optional("desk_kg_per_m2", rules.desk_load, load.told("What stands on a desk (house rule)"));
+    visit.optional("sat_on_n", rules.sat_on,
                    Meaning{"a force", Range::not_negative}.told(
                        "Someone sits down on a shelf that is low and deep enough for it (house rule)"));
     visit.optional("sat_on_below", rules.sat_on_below, margin.told("Its top (house rule)"));
     visit.optional("sat_on_depth", rules.sat_on_depth, margin.told("From this depth (house rule)"));
-    visit.optional("clothes_kg_per_m", rules.clothes_kg_per_m, load.told("On a pole (common practice)"));
+    visit.optional("clothes_kg_per_m", rules.clothes, load.told("On a pole (common practice)"));
     visit.optional("board_longest", rules.board_longest,
                    length.told("Boards are to be had up to this (common practice)"));
     visit.optional("standards_most", rules.standards_most, length.told("Between slotted uprights (house rule)"));
@@ -134,17 +134,17 @@ void fields(auto& visit, Is<ShelfRules> auto& rules) {
     visit.optional("rod_cover", rules.rod_cover,
                    Meaning{"a number of diameters", Range::more_than_zero}.told(
                        "A shelf is at least this many rod diameters thick (house rule)"));
-    visit.optional("rod_steel_mpa", rules.rod_steel_mpa,
+    visit.optional("rod_steel_mpa", rules.rod_steel,
                    stress.told("Bending stress in a mild steel rod, in use (house rule)"));
-    visit.optional("aluminium_mpa", rules.aluminium_mpa,
+    visit.optional("aluminium_mpa", rules.aluminium,
                    stress.told("Bending stress in an aluminium tube, in use (house rule)"));
     visit.optional("rod_slope", rules.rod_slope,
                    Meaning{"a share", Range::fraction}.told(
                        "A rod's front may sink by this share of the shelf's depth (house rule)"));
-    visit.optional("brick_mpa", rules.brick_mpa, stress.told("A rod presses on brick, in use (house rule)"));
-    visit.optional("dense_block_mpa", rules.dense_block_mpa, stress.told("House rule"));
-    visit.optional("aerated_block_mpa", rules.aerated_block_mpa, stress.told("House rule"));
-    visit.optional("concrete_mpa", rules.concrete_mpa, stress.told("House rule"));
+    visit.optional("brick_mpa", rules.brick, stress.told("A rod presses on brick, in use (house rule)"));
+    visit.optional("dense_block_mpa", rules.dense_block, stress.told("House rule"));
+    visit.optional("aerated_block_mpa", rules.aerated_block, stress.told("House rule"));
+    visit.optional("concrete_mpa", rules.concrete, stress.told("House rule"));
     visit.optional("lift_off_room", rules.lift_off_room,
                    margin.told("Over what a keyhole shelf must rise to come off (house rule)"));
     visit.optional("tier_room", rules.tier_room,
@@ -173,19 +173,19 @@ void fields(auto& visit, Is<ShelfRules> auto& rules) {
 }
 
 void fields(auto& visit, Is<TippingRules> auto& rules) {
-    visit.optional("drawer_kg_per_m3", rules.drawer_kg_per_m3,
+    visit.optional("drawer_kg_per_m3", rules.drawer_density,
                    Meaning{"a figure", Range::more_than_zero}.told("8.5 lb/ft3, ASTM F2057-23 (from memory)"));
-    visit.optional("person_kg", rules.person_kg,
+    visit.optional("person_kg", rules.person_mass,
                    Meaning{"a figure", Range::more_than_zero}.told("60 lb, ASTM F2057-23 (from memory)"));
-    visit.optional("child_pull_n", rules.child_pull_n,
+    visit.optional("child_pull_n", rules.child_pull,
                    Meaning{"a figure", Range::more_than_zero}.told("10 lbf, ASTM F2057-23 (from memory)"));
-    visit.optional("adult_pull_n", rules.adult_pull_n, Meaning{"a figure", Range::more_than_zero}.told("House rule"));
+    visit.optional("adult_pull_n", rules.adult_pull, Meaning{"a figure", Range::more_than_zero}.told("House rule"));
     visit.optional(
         "hand_most", rules.hand_most,
         Meaning{"a length", Range::more_than_zero}.told("56 in: pulled no higher, ASTM F2057-23 (from memory)"));
     visit.optional("rear_raised", rules.rear_raised,
                    Meaning{"a length", Range::more_than_zero}.told("0.43 in on carpet, ASTM F2057-23 (from memory)"));
-    visit.optional("restraint_least_n", rules.restraint_least_n,
+    visit.optional("restraint_least_n", rules.restraint_least,
                    Meaning{"a figure", Range::more_than_zero}.told(
                        "50 lbf, ASTM F3096-14 (from memory); the later edition was not at hand"));
     visit.optional("over_factor", rules.over_factor,
@@ -375,10 +375,10 @@ void fields(auto& visit, Is<HouseRules> auto& rules) {
                    margin.told("Between a screw's point and the shelf's top (house rule)"));
     visit.optional("strip_corner", rules.strip_corner,
                    margin.told("BS 7671 522.6 (from memory): along the ceiling and wall corners"));
-    visit.optional("lining_mass_most_kg", rules.lining_mass_most_kg,
+    visit.optional("lining_mass_most_kg", rules.lining_mass_most,
                    Meaning{"a mass", Range::more_than_zero}.told("An item wholly on lining (house rule)"));
     visit.optional("lining_reach_most", rules.lining_reach_most, length.told("House rule"));
-    visit.optional("lining_tension_most_n", rules.lining_tension_most_n,
+    visit.optional("lining_tension_most_n", rules.lining_tension_most,
                    force.told("Sustained, per anchor (house rule)"));
     visit.optional("screw_root_share", rules.screw_root_share,
                    Meaning{"a share", Range::fraction}.told(
@@ -386,13 +386,13 @@ void fields(auto& visit, Is<HouseRules> auto& rules) {
     visit.optional("lining_shear_share", rules.lining_shear_share,
                    Meaning{"a share", Range::fraction}.told(
                        "Of a plug's shear, where a lining other than plaster lets it bend (house rule)"));
-    visit.optional("accidental_n", rules.accidental_n,
+    visit.optional("accidental_n", rules.accidental,
                    force.told("Leaning on the front edge of a shelf below accidental_below (house rule)"));
     visit.optional("accidental_below", rules.accidental_below, length.told("House rule"));
-    visit.optional("display_kg_per_m", rules.display_kg_per_m,
+    visit.optional("display_kg_per_m", rules.display,
                    Meaning{"a load", Range::more_than_zero}.told("Ornaments, a light display (house rule)"));
     visit.optional(
-        "lining_pressure_n_per_mm2", rules.lining_pressure_n_per_mm2,
+        "lining_pressure_n_per_mm2", rules.lining_pressure,
         Meaning{"a pressure", Range::more_than_zero}.told("What a lining bears under a bracket leg (house rule)"));
     visit.optional("overhang_difference", rules.overhang_difference,
                    margin.told("A difference seen by eye (house rule)"));

@@ -2,6 +2,7 @@
 
 #include "core/job/lines.hpp"
 #include "core/job/materials.hpp"
+#include "core/measure/physical.hpp"
 
 #include <optional>
 #include <string>
@@ -61,16 +62,16 @@ struct CabinetUnit {
     Length height;
     Length depth; ///< of the carcass, doors not counted
     Length return_width = {};
-    double mass_kg = 0; ///< empty, with doors
-    double doors_kg = 0;
-    std::optional<double> loaded_kg = {}; ///< with everything in it; none: reckoned from its shelves
+    Mass mass = 0; ///< empty, with doors
+    Mass doors_mass = 0;
+    std::optional<Mass> loaded_mass = {}; ///< with everything in it; none: reckoned from its shelves
     Length side = 18_mm;
     Length back = 8_mm;
     Length stile = {}; ///< of a face frame: what a joining screw passes through of one
     Hanging hanging = Hanging::screws;
     std::vector<HangingRail> rails = {}; ///< top first
     Species rail_wood = Species::unknown;
-    std::optional<double> hook_rating_n = {}; ///< the maker's, for one hook; none: unknown
+    std::optional<Force> hook_rating = {}; ///< the maker's, for one hook; none: unknown
     DoorHinge hinge = DoorHinge::none;
     std::optional<Appliance> appliance = {};
     Length least = {};

@@ -101,7 +101,8 @@ private:
     template <class T>
     static OrderedJson leaf(std::string_view name, const Meaning& meaning) {
         OrderedJson told = OrderedJson::object();
-        constexpr bool figure = std::is_same_v<T, Length> || std::is_same_v<T, double> || std::is_same_v<T, int>;
+        constexpr bool figure =
+            std::is_same_v<T, Length> || std::is_same_v<T, double> || std::is_same_v<T, int> || is_physical<T>;
         if (std::string words = description<T>(meaning); !words.empty())
             told["description"] = std::move(words);
         if constexpr (std::is_enum_v<T>) {
@@ -124,14 +125,35 @@ private:
         return told;
     }
 
+    /// That a file keeps it in.
+    template <class T>
+    static constexpr std::string_view unit_of(const Meaning& meaning) {
+        if constexpr (std::is_same_v<T, Length>)
+            return "mm";
+        else if constexpr (std::is_same_v<T, Mass>)
+            return "kg";
+        else if constexpr (std::is_same_v<T, Force>)
+            return "N";
+        else if constexpr (std::is_same_v<T, Pressure>)
+            return "N/mm2";
+        else if constexpr (std::is_same_v<T, LineMass>)
+            return "kg/m";
+        else if constexpr (std::is_same_v<T, AreaMass>)
+            return "kg/m2";
+        else if constexpr (std::is_same_v<T, Density>)
+            return "kg/m3";
+        else
+            return meaning.unit;
+    }
+
     template <class T>
     static std::string description(const Meaning& meaning) {
         std::string words{!meaning.says.empty() ? meaning.says : !meaning.label.empty() ? meaning.label : meaning.noun};
         if (words.empty())
             return words;
         words.front() = static_cast<char>(std::toupper(static_cast<unsigned char>(words.front())));
-        const std::string_view unit = std::is_same_v<T, Length> ? std::string_view{"mm"} : meaning.unit;
-        return unit.empty() ? words : fmt::format("{}, {}", words, unit);
+        const std::string_view unit = unit_of<T>(meaning);
+        return unit.empty() || words.ends_with(unit) ? words : fmt::format("{}, {}", words, unit);
     }
 
     static void limit(OrderedJson& told, Range range, double most) {

@@ -2,7 +2,7 @@
 
 #include "core/job/materials.hpp"
 #include "core/job/unknown_members.hpp"
-#include "core/measure/length.hpp"
+#include "core/measure/physical.hpp"
 
 #include <optional>
 #include <string>
@@ -17,7 +17,7 @@ enum class LoadKind { books, kitchen, general, display, own, desk, clothes };
 
 struct ShelfLoad {
     LoadKind kind = LoadKind::books;
-    double own_kg_per_m = 0; ///< of LoadKind::own; of a desk where more than 0
+    LineMass own = 0; ///< of LoadKind::own; of a desk where more than 0
     bool operator==(const ShelfLoad&) const = default;
 };
 
@@ -29,7 +29,7 @@ struct Goods {
     std::string name;
     Length from;
     Length to;
-    double kg = 0; ///< all of it
+    Mass mass = 0; ///< all of it
     UnknownMembers unknown = {};
     bool operator==(const Goods&) const = default;
 };
@@ -59,7 +59,7 @@ struct Plate {
     Length thickness = 3_mm; ///< at the holes
     Length hole_diameter = 5_mm;
     std::vector<PlateHole> holes;
-    std::optional<double> rating_n = {}; ///< the maker's greatest load on all of it; none: unknown
+    std::optional<Force> rating = {}; ///< the maker's greatest load on all of it; none: unknown
     UnknownMembers unknown = {};
     bool operator==(const Plate&) const = default;
 };
@@ -134,7 +134,7 @@ struct OnCleats {
 struct HookRail {
     Length board = 20_mm; ///< how thick
     int hooks = 5;
-    double kg_per_hook = 5;
+    Mass on_hook = Mass::kg(5);
     UnknownMembers unknown = {};
     bool operator==(const HookRail&) const = default;
 };
@@ -154,9 +154,9 @@ struct Pole {
 /// Anything with fixing holes of its own: a radiator, a mirror, a basin unit. The shelf's thickness is its height.
 struct Fixture {
     Plate plate; ///< its top and left end are the fixture's
-    double mass_kg = 0;
-    double contents_kg = 0; ///< water, goods
-    double leaned_n = 0;    ///< what somebody may put on its front edge
+    Mass mass = 0;
+    Mass contents_mass = 0; ///< water, goods
+    Force leaned = 0;       ///< what somebody may put on its front edge
     UnknownMembers unknown = {};
     bool operator==(const Fixture&) const = default;
 };

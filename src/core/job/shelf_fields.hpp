@@ -15,14 +15,17 @@ void fields(auto& visit, Is<PlateHole> auto& hole) {
 
 void fields(auto& visit, Is<Plate> auto& plate) {
     constexpr Meaning size{"a size", Range::more_than_zero};
-    visit.required("width", plate.width, size.told("Width"));
-    visit.required("height", plate.height, size.told("Height"));
-    visit.optional("thickness", plate.thickness, size.told("Thickness at the holes"));
+    visit.required("width", plate.width, size.told("Width").asked("Bracket, long"));
+    visit.required("height", plate.height, size.told("Height").asked("Bracket, high"));
+    visit.optional("thickness", plate.thickness, size.told("Thickness at the holes").asked("Thick at the holes"));
     visit.optional("hole_diameter", plate.hole_diameter,
-                   Meaning{"a hole diameter", Range::more_than_zero}.told("Hole"));
+                   Meaning{"a hole diameter", Range::more_than_zero}.told("Hole").asked("Holes, wide"));
     visit.list("holes", plate.holes);
-    visit.maybe("rating_n", plate.rating_n,
-                Meaning{"a rating", Range::more_than_zero}.told("The maker's greatest load, N"));
+    visit.maybe("rating_n", plate.rating,
+                Meaning{"a rating", Range::more_than_zero}
+                    .told("The maker's greatest load, N")
+                    .asked("Sheet says, all of it")
+                    .known_by_mass());
 }
 
 void fields(auto& visit, Is<Lip> auto& lip) {
@@ -38,7 +41,7 @@ void fields(auto& visit, Is<Goods> auto& goods) {
     visit.required("to", goods.to,
                    Meaning{"a distance from the left end", Range::not_negative}.told(
                        "To, from its left end; no more than from: at one place"));
-    visit.required("kg", goods.kg, Meaning{"a mass", Range::not_negative}.told("All of it, kg"));
+    visit.required("kg", goods.mass, Meaning{"a mass", Range::not_negative}.told("All of it, kg"));
 }
 
 void fields(auto& visit, Is<OnBrackets> auto& how) {
@@ -109,7 +112,7 @@ void fields(auto& visit, Is<OnCleats> auto& how) {
 void fields(auto& visit, Is<HookRail> auto& how) {
     visit.optional("board", how.board, Meaning{"a thickness", Range::more_than_zero, "Rail, thick"}.told("Thickness"));
     visit.optional("hooks", how.hooks, Meaning{"a number of hooks", Range::more_than_zero, "Hooks"});
-    visit.optional("kg_per_hook", how.kg_per_hook,
+    visit.optional("kg_per_hook", how.on_hook,
                    Meaning{"a mass", Range::not_negative, "On each hook", "kg"}.told("kg on each hook"));
 }
 
@@ -126,10 +129,10 @@ void fields(auto& visit, Is<Pole> auto& how) {
 
 void fields(auto& visit, Is<Fixture> auto& how) {
     visit.part("plate", how.plate);
-    visit.optional("mass_kg", how.mass_kg, Meaning{"a mass", Range::not_negative, "Weighs", "kg"}.told("kg"));
-    visit.optional("contents_kg", how.contents_kg,
+    visit.optional("mass_kg", how.mass, Meaning{"a mass", Range::not_negative, "Weighs", "kg"}.told("kg"));
+    visit.optional("contents_kg", how.contents_mass,
                    Meaning{"a mass", Range::not_negative, "With in it", "kg"}.told("kg"));
-    visit.optional("leaned_n", how.leaned_n,
+    visit.optional("leaned_n", how.leaned,
                    Meaning{"a force", Range::not_negative, "Leaned on with", "N"}.told("N on its front edge"));
 }
 
@@ -148,17 +151,21 @@ inline constexpr std::array<std::string_view, std::variant_size_v<Holding>> kind
 
 void fields(auto& visit, Is<Shelf> auto& shelf) {
     visit.required("id", shelf.id);
-    visit.required("name", shelf.name);
+    visit.required("name", shelf.name, asked("Name"));
     visit.required("left", shelf.left,
-                   Meaning{"a distance from the reference end", Range::any}.told("Left end from the reference end"));
-    visit.required("height", shelf.height, Meaning{"a height", Range::any}.told("Top above the datum"));
-    visit.required("length", shelf.length, Meaning{"a length", Range::more_than_zero}.told("Length"));
-    visit.required("depth", shelf.depth, Meaning{"a depth", Range::more_than_zero}.told("Depth"));
-    visit.required("thickness", shelf.thickness, Meaning{"a thickness", Range::more_than_zero}.told("Thickness"));
-    visit.required("material", shelf.material);
-    visit.required("load", shelf.load.kind);
-    visit.optional("own_load_kg_per_m", shelf.load.own_kg_per_m,
-                   Meaning{"a load", Range::not_negative}.told("Load when load is own, kg/m"));
+                   Meaning{"a distance from the reference end", Range::any}
+                       .told("Left end from the reference end")
+                       .asked("Left end at"));
+    visit.required("height", shelf.height,
+                   Meaning{"a height", Range::any}.told("Top above the datum").asked("Top, up"));
+    visit.required("length", shelf.length, Meaning{"a length", Range::more_than_zero}.told("Length").asked("Length"));
+    visit.required("depth", shelf.depth, Meaning{"a depth", Range::more_than_zero}.told("Depth").asked("Depth"));
+    visit.required("thickness", shelf.thickness,
+                   Meaning{"a thickness", Range::more_than_zero}.told("Thickness").asked("Thickness, up"));
+    visit.required("material", shelf.material, asked("Made of"));
+    visit.required("load", shelf.load.kind, asked("Carries"));
+    visit.optional("own_load_kg_per_m", shelf.load.own,
+                   Meaning{"a load", Range::not_negative}.told("Load when load is own, kg/m").asked("Own load"));
     visit.optional("bracket", shelf.bracket,
                    Meaning{}.told("id of a bracket in the catalogue; empty: the program chooses"));
     visit.optional("school", shelf.school);
@@ -169,9 +176,11 @@ void fields(auto& visit, Is<Shelf> auto& shelf) {
     visit.lengths("hangers", shelf.hangers,
                   Meaning{"a distance from the left end", Range::more_than_zero}.told(
                       "A hanger from the ceiling, from the left end"));
-    visit.optional("tiers", shelf.tiers, Meaning{"a number of shelves", Range::more_than_zero});
-    visit.optional("rise", shelf.rise,
-                   Meaning{"a height", Range::not_negative}.told("From one tier's top to the next's"));
+    visit.optional("tiers", shelf.tiers,
+                   Meaning{"a number of shelves", Range::more_than_zero}.asked("Shelves, one under another"));
+    visit.optional(
+        "rise", shelf.rise,
+        Meaning{"a height", Range::not_negative}.told("From one tier's top to the next's").asked("From top to top"));
     visit.maybe_part("lip", shelf.lip);
     visit.list("goods", shelf.goods);
 }

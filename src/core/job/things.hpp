@@ -35,6 +35,30 @@ inline constexpr std::vector<LightFeed> Wall::*parts_of<LightFeed> = &Wall::feed
 template <>
 inline constexpr std::vector<WorkReading> Wall::*parts_of<WorkReading> = &Wall::work_readings;
 
+/// What a job file calls the list of a kind.
+template <class Part>
+inline constexpr std::string_view list_name = Part::list_name;
+template <>
+inline constexpr std::string_view list_name<Shelf> = "shelves";
+template <>
+inline constexpr std::string_view list_name<Run> = "runs";
+template <>
+inline constexpr std::string_view list_name<StorageSystem> = "systems";
+template <>
+inline constexpr std::string_view list_name<Piece> = "pieces";
+template <>
+inline constexpr std::string_view list_name<WallBox> = "boxes";
+template <>
+inline constexpr std::string_view list_name<HungCabinet> = "hung";
+template <>
+inline constexpr std::string_view list_name<LightFeed> = "feeds";
+
+/// Whether a kind stands or hangs by itself. Shelves and runs have lists, sheets and drawings of their own, and a light
+/// takes no room.
+template <class Kind>
+inline constexpr bool by_itself =
+    !std::is_same_v<Kind, Shelf> && !std::is_same_v<Kind, Run> && !std::is_same_v<Kind, LightFeed>;
+
 /// What a thing is called.
 template <class Thing>
 const std::string& name_of(const Thing& thing) {

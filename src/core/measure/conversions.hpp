@@ -12,12 +12,4 @@ inline constexpr double standard_gravity = 9.80665; ///< m/s2
 inline constexpr double newtons_per_pound = kg_per_pound * standard_gravity;
 inline constexpr double pascals_per_psi = newtons_per_pound / (metres_per_inch * metres_per_inch);
 
-/// The weight of a mass, N, and the mass of a weight, kg.
-constexpr double weight_n(double kg) {
-    return kg * standard_gravity;
-}
-constexpr double mass_kg(double newtons) {
-    return newtons / standard_gravity;
-}
-
 } // namespace yes_square

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/measure/length.hpp"
+#include "core/measure/physical.hpp"
 #include "core/measure/unit.hpp"
 
 #include <functional>
@@ -55,14 +55,26 @@ inline Quantity fine(double metres) {
 inline Quantity stock(Length length) {
     return {Kind::stock, length.in_metres()};
 }
-inline Quantity force(double newtons) {
-    return {Kind::force, newtons};
-}
-inline Quantity moment(double newton_metres) {
-    return {Kind::moment, newton_metres};
-}
-inline Quantity mass(double kg) {
-    return {Kind::mass, kg};
+/// A physical figure, said in the unit of its dimension.
+template <class Figure>
+requires is_physical<Figure> Quantity quantity(Figure figure) {
+    if constexpr (std::same_as<Figure, Force>)
+        return {Kind::force, figure.in_si()};
+    else if constexpr (std::same_as<Figure, Moment>)
+        return {Kind::moment, figure.in_si()};
+    else if constexpr (std::same_as<Figure, Mass>)
+        return {Kind::mass, figure.in_si()};
+    else if constexpr (std::same_as<Figure, LineLoad>)
+        return {Kind::line_load, figure.in_si()};
+    else if constexpr (std::same_as<Figure, LineMass>)
+        return {Kind::mass_per_m, figure.in_si()};
+    else if constexpr (std::same_as<Figure, Stiffness>)
+        return {Kind::stiffness, figure.in_si()};
+    else if constexpr (std::same_as<Figure, Pressure>)
+        return {Kind::modulus, figure.in_si()};
+    else
+        static_assert(std::same_as<Figure, Distance>, "nobody says such a figure yet");
+    return {Kind::length, figure.in_si()};
 }
 inline Quantity angle(double radians) {
     return {Kind::angle, radians};

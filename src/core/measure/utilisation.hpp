@@ -31,8 +31,12 @@ public:
     static constexpr Utilisation of(double demand, double capacity) {
         return demand == 0 ? none() : capacity > 0 ? Utilisation{demand / capacity} : refused();
     }
+    template <class Figure>
+    requires is_physical<Figure>
+    static constexpr Utilisation of(Figure demand, Figure capacity) { return of(demand.in_si(), capacity.in_si()); }
     /// The same where what bears it may not be known.
-    static constexpr Utilisation of(double demand, const std::optional<double>& capacity) {
+    template <class Figure>
+    static constexpr Utilisation of(Figure demand, const std::optional<Figure>& capacity) {
         return capacity ? of(demand, *capacity) : Utilisation{};
     }
 

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/measure/physical.hpp"
 #include "core/plan/run_plan.hpp"
 
 /// What follows from a box made for a wall, and from a cabinet that hangs there already.
@@ -30,8 +31,8 @@ struct BoxPlan : ThingPlan {
     std::vector<Length> shelf_tops; ///< above the datum, from the highest
     SagVerdict sag;                 ///< of a shelf
     Utilisation board_utilisation = Utilisation::none();
-    double kg = 0;
-    double loaded_kg = 0;
+    Mass mass = 0;
+    Mass loaded_mass = 0;
     std::size_t back_screws = 0; ///< that hold the back to the box
     UnitPlan hang;               ///< its fixings to the wall
 };
@@ -42,7 +43,7 @@ std::string_view words(HungVerdict verdict);
 
 struct HungPlan : ThingPlan {
     HungVerdict verdict = HungVerdict::unload;
-    double loaded_kg = 0;
+    Mass loaded_mass = 0;
     Utilisation utilisation; ///< of the worst screw that counts, as found; unknown: nothing counts
     std::size_t counts = 0;  ///< screws that count
     UnitPlan wanted;         ///< how it would be fixed afresh

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/job/edits.hpp"
+#include "core/measure/physical.hpp"
 #include "core/measure/provenance.hpp"
 #include "core/measure/sentence.hpp"
 #include "core/measure/utilisation.hpp"
@@ -85,29 +86,29 @@ struct Check {
 
 /// What one wall hole has to bear in one load case.
 struct HoleDemand {
-    double tension_n = 0;
-    double down_n = 0;
+    Force tension = 0;
+    Force down = 0;
     double duration = 0.9; ///< load duration factor, for wood
     std::string_view when = {};
-    double across_n = 0; ///< to the right
-    double shear_n() const { return std::hypot(down_n, across_n); }
+    Force across = 0; ///< to the right
+    Force shear() const { return hypot(down, across); }
     bool operator==(const HoleDemand&) const = default;
 };
 
 /// What a group of holes holds in one load case: the weight, where along the wall, and its moment out of the wall.
 struct LoadCase {
     std::string_view when;
-    double down_n = 0;
+    Force down = 0;
     double at_x = 0; ///< m from the reference end
-    double moment_nm = 0;
+    Moment moment = 0;
     double duration = 0.9;
     bool operator==(const LoadCase&) const = default;
 };
 
 /// What a fixing holds where it passes through a part: less where that part is thin or stands off the wall.
 struct FixingStrength {
-    double tension_n = 0; ///< for stored goods
-    double shear_n = 0;
+    Force tension = 0; ///< for stored goods
+    Force shear = 0;
     Length penetration;                      ///< in stud or masonry
     Length thread;                           ///< that grips, of a wood screw
     Length side = {};                        ///< thickness of what is fixed, there

@@ -1,7 +1,8 @@
 #pragma once
 
 #include "core/job/pieces.hpp"
-#include "core/plan/hold.hpp"
+#include "core/measure/physical.hpp"
+#include "core/plan/substrate.hpp"
 #include "core/plan/thing_plan.hpp"
 #include "core/plan/tip_balance.hpp"
 
@@ -25,7 +26,7 @@ struct TipCase {
     std::vector<std::size_t> open; ///< drawers
     bool doors_open = false;
     TipBalance balance;
-    double needs_n = 0; ///< of a restraint at its height
+    Force needs = 0; ///< of a restraint at its height
 };
 
 enum class PieceVerdict {
@@ -43,8 +44,8 @@ struct PiecePlan : ThingPlan {
     bool tips = false;     ///< in any case
     PieceVerdict verdict = PieceVerdict::unsafe;
     Length restraint_height; ///< above the floor
-    double needs_n = 0;      ///< of all restraints together
-    double each_n = 0;       ///< of each one, along its screw
+    Force needs = 0;         ///< of all restraints together
+    Force each = 0;          ///< of each one, along its screw
     std::optional<Fixing> fixing;
     Utilisation fixing_utilisation;
     Utilisation rating_utilisation; ///< of the maker's figure for a bracket or strap
@@ -57,11 +58,11 @@ struct InventoryRow {
     std::string wall;
     std::string name;
     Length height;
-    double kg = 0;
+    Mass mass = 0;
     PieceVerdict verdict = PieceVerdict::unsafe;
     std::string_view held_by; ///< what holds it
     std::size_t places = 0;
-    std::optional<double> each_n; ///< what each place must hold
+    std::optional<Force> each; ///< what each place must hold
 };
 
 } // namespace yes_square

@@ -75,7 +75,7 @@ std::string_view name(Holds holds) {
 }
 
 Holds holds(const ThingPlan& plan) {
-    const auto counts = [](const PlannedHole& hole) { return carries(hole.hold); };
+    const auto counts = [](const PlannedHole& hole) { return carries(hole.substrate); };
     const bool wrong =
         std::ranges::any_of(plan.checks,
                             [](const Check& check) {
@@ -106,6 +106,13 @@ std::string_view name(Severity severity) {
         return "error";
     }
     std::abort();
+}
+
+std::vector<WallThing> things_on(const WallPlan& wall) {
+    std::vector<WallThing> things;
+    for_each_thing(wall,
+                   [&](const ThingPlan& thing) { things.insert(things.end(), thing.room.begin(), thing.room.end()); });
+    return things;
 }
 
 std::vector<OwnedCheck> checks_of(const WallPlan& wall) {

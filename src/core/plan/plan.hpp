@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/measure/physical.hpp"
 #include "core/plan/batten_plan.hpp"
 #include "core/plan/box_plan.hpp"
 #include "core/plan/bracket_layout.hpp"
@@ -25,16 +26,16 @@ namespace yes_square {
 
 struct BracketPlan {
     Length x; ///< centre, from the reference end
-    Hold hold = Hold::lining;
+    Substrate substrate = Substrate::lining;
     std::optional<std::size_t> stud; ///< index in WallSurvey::studs
     Reaction reaction;               ///< of one board
     std::vector<LoadCase> loads;     ///< on all its holes together
     std::vector<std::vector<HoleDemand>>
-        row_demands;      ///< of its holes, from the top, in each case; more cases of one hole
-    bool turns = false;   ///< in one of them nothing keeps it from turning off the wall
-    double carries_n = 0; ///< at worst, all boards on it and somebody leaning on one
-    double tension_n = 0; ///< on the worst hole, governing case
-    double shear_n = 0;   ///< per hole, governing case
+        row_demands;    ///< of its holes, from the top, in each case; more cases of one hole
+    bool turns = false; ///< in one of them nothing keeps it from turning off the wall
+    Force carries = 0;  ///< at worst, all boards on it and somebody leaning on one
+    Force tension = 0;  ///< on the worst hole, governing case
+    Force shear = 0;    ///< per hole, governing case
     std::optional<Fixing> fixing;
     Utilisation fixing_utilisation;  ///< unknown: nothing to hold it, or nothing known
     Utilisation bracket_utilisation; ///< unknown without the maker's rating
@@ -64,10 +65,10 @@ struct CleatPlan {
     std::string_view wall;     ///< "left", "back", "right"
     bool on_this_wall = false; ///< its screws are among the shelf's holes
     Length length;
-    double load_n = 0; ///< on all of it
+    Force load = 0; ///< on all of it
     std::size_t screws = 0;
     bool few_studs = false; ///< of a framed wall: too few of its studs are found behind the strip
-    Hold hold = Hold::lining;
+    Substrate substrate = Substrate::lining;
     HoleDemand demand;             ///< on its worst screw
     std::vector<HoleDemand> loads; ///< of a screw, in every case
     bool wall_known = false;       ///< what it is screwed to was surveyed; else taken to be built like the shelf's wall
@@ -100,9 +101,9 @@ struct ShelfPlan : ThingPlan {
     std::size_t chosen = 0;
     std::vector<BracketPlan> brackets;
     std::optional<SagVerdict> sag;
-    double self_weight_n_per_m = 0;
-    double goods_n_per_m = 0;
-    double mass_kg = 0;                                  ///< board alone; of a fixture all of it, empty
+    LineLoad self_weight = 0;
+    LineLoad goods_load = 0;
+    Mass mass = 0;                                       ///< board alone; of a fixture all of it, empty
     Utilisation board_utilisation = Utilisation::none(); ///< bending stress in the board
     std::vector<BoardPiece> pieces;                      ///< boards to cut, as they lie from the left, for one tier
     std::vector<CleatPlan> cleats;                       ///< of an alcove shelf
@@ -185,6 +186,18 @@ void for_each_thing(const WallPlan& wall, auto&& look) {
             look(plan);
     });
 }
+
+/// Calls `look(part, plan)` for each part of a kind on a wall, with what follows from it.
+template <class Kind>
+void each_of(const Wall& wall, const WallPlan& plan, auto&& look) {
+    const auto& parts = wall.*parts_of<Kind>;
+    const auto& plans = plan.*plans_of<Kind>;
+    for (std::size_t i = 0; i < parts.size() && i < plans.size(); ++i)
+        look(parts[i], plans[i]);
+}
+
+/// All that takes room on a wall, kind after kind.
+std::vector<WallThing> things_on(const WallPlan& wall);
 
 /// One of a room's level lines, solved.
 struct LinePlan {

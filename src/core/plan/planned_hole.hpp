@@ -2,7 +2,7 @@
 
 #include "core/plan/check.hpp"
 #include "core/plan/drill_pass.hpp"
-#include "core/plan/hold.hpp"
+#include "core/plan/substrate.hpp"
 
 #include <algorithm>
 #include <optional>
@@ -20,7 +20,7 @@ struct PlannedHole {
     std::size_t row = 0;   ///< from the top; through all tiers
     Length x;              ///< from the reference end
     Length z;              ///< above the datum, the finished floor
-    Hold hold = Hold::lining;
+    Substrate substrate = Substrate::lining;
     std::optional<std::size_t> stud = {}; ///< index in WallSurvey::studs
     Length packing = {};                  ///< between wall and thing, so that its front is straight
     std::vector<HoleDemand> demands = {}; ///< as the load cases of its group

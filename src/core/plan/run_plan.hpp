@@ -1,7 +1,8 @@
 #pragma once
 
 #include "core/job/runs.hpp"
-#include "core/plan/hold.hpp"
+#include "core/measure/physical.hpp"
+#include "core/plan/substrate.hpp"
 #include "core/plan/thing_plan.hpp"
 
 #include <optional>
@@ -79,22 +80,22 @@ struct UnitPlan {
     PlacedUnit place;
     Length bottom;
     Length top;
-    double empty_kg = 0;
+    Mass empty_mass = 0;
     bool empty_known = true; ///< false: reckoned from its panels
-    double loaded_kg = 0;
-    double lift_kg = 0;             ///< doors and loose shelves off
+    Mass loaded_mass = 0;
+    Mass lift_mass = 0;             ///< doors and loose shelves off
     Length side;                    ///< how thick its sides are
     std::vector<PlannedHole> holes; ///< through its rails: a row each
     std::optional<Fixing> fixing;
     std::vector<LoadCase> loads; ///< on all its holes together
     bool turns = false;          ///< in one of them nothing keeps it from turning off the wall
-    double tension_n = 0;        ///< on the hole that is used most, in the case that governs
-    double shear_n = 0;
+    Force tension = 0;           ///< on the hole that is used most, in the case that governs
+    Force shear = 0;
     std::string_view governing; ///< that case
     Utilisation utilisation;
     bool rails_unknown = false; ///< nobody entered what its screws go through
-    double tip_needs_n = 0;     ///< of a tall unit: what all that keeps it from tipping must hold
-    std::optional<double> hook_load_n;
+    Force tip_needs = 0;        ///< of a tall unit: what all that keeps it from tipping must hold
+    std::optional<Force> hook_load;
     Utilisation hook_utilisation;
     std::vector<Foot> feet;
 

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/measure/physical.hpp"
 #include "core/plan/piece_plan.hpp"
 #include "core/plan/run_plan.hpp"
 
@@ -21,7 +22,7 @@ struct PanelCorrection {
 struct PanelPlan {
     std::string label; ///< "P1"
     Length left;
-    double kg = 0;
+    Mass mass = 0;
 };
 
 enum class ShelfOfBay { plain, cleated, loose };
@@ -33,8 +34,8 @@ struct BayShelf {
     ShelfOfBay what = ShelfOfBay::cleated;
     Length top;                          ///< its upper face above the datum
     std::optional<std::size_t> pin_hole; ///< of a loose one, counted from the lowest
-    double kg = 0;
-    double load_n = 0; ///< of goods on it, besides itself
+    Mass mass = 0;
+    Force load = 0; ///< of goods on it, besides itself
     SagVerdict sag;
     Utilisation board_utilisation = Utilisation::none();
 };
@@ -44,7 +45,7 @@ struct BayCleat {
     Length left;
     Length length;
     Length z; ///< of its screws above the datum
-    double load_n = 0;
+    Force load = 0;
     std::vector<PlannedHole> screws;
     std::vector<HoleDemand> demands;
     Utilisation utilisation; ///< of its worst screw; unknown: nothing holds it
@@ -58,7 +59,7 @@ struct BayRod {
     Length z;          ///< of its middle above the datum
     Length cut;
     Length under; ///< clear below its middle
-    double load_n = 0;
+    Force load = 0;
     SagVerdict sag;
     Utilisation utilisation = Utilisation::none(); ///< of its bending strength
     std::size_t holds = 0;                         ///< garments of the bay's kind
@@ -84,10 +85,10 @@ struct BayPlan {
     std::vector<Length> drawers; ///< upper edges above the datum, from the top
     std::vector<Fits> fits;
     Length hidden;        ///< of its width, behind what stands on the next wall
-    double kg = 0;        ///< its shelves, drawers and the panel on its left
-    double drawer_kg = 0; ///< of that, one drawer
-    double loaded_kg = 0;
-    double needs_n = 0;               ///< of what keeps it from tipping
+    Mass mass = 0;        ///< its shelves, drawers and the panel on its left
+    Mass drawer_mass = 0; ///< of that, one drawer
+    Mass loaded_mass = 0;
+    Force needs = 0;                  ///< of what keeps it from tipping
     std::vector<LoadCase> loads = {}; ///< of one that hangs, on all its screws together
     bool turns = false;               ///< nothing keeps it from turning off the wall
     Length right() const { return left + width; }

@@ -2,6 +2,7 @@
 
 #include "core/job/listed.hpp"
 #include "core/plan/check.hpp"
+#include "core/plan/outline.hpp"
 #include "core/plan/part.hpp"
 #include "core/plan/planned_hole.hpp"
 #include "core/plan/supply.hpp"
@@ -11,10 +12,19 @@
 
 namespace yes_square {
 
+/// Room that something takes on a wall.
+struct WallThing {
+    std::string id;
+    std::string name;
+    Outline box;
+    Length depth; ///< out of the wall
+};
+
 /// What every thing's plan has, whatever its kind. All lists, tables, drawings of the day read this and know no kind.
 struct ThingPlan {
     std::string id;
     std::string name;
+    std::vector<WallThing> room; ///< it takes: a shelf once for each tier and strip, a run its units, a light none
     std::vector<PlannedLine> lines;
     std::vector<PlannedHole> holes; ///< in its wall
     std::vector<CutPart> parts;

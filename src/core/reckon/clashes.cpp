@@ -9,7 +9,7 @@
 namespace yes_square {
 namespace {
 
-Length overlap(const Box& a, const Box& b) {
+Length overlap(const Outline& a, const Outline& b) {
     return std::min(a.right, b.right) - std::max(a.left, b.left);
 }
 
@@ -22,27 +22,28 @@ public:
     std::vector<Check> find(const std::vector<WallThing>& others) {
         ends();
         for (const Opening& opening : site_.wall.openings)
-            if (const Box there = box_of(opening); thing_.box.overlaps(there))
+            if (const Outline there = box_of(opening); thing_.box.overlaps(there))
                 clash(checks::over_opening,
                       {opening.kind == OpeningKind::window ? std::string_view{"{0} covers the window over {1}"}
                                                            : "{0} covers the door over {1}",
                        {thing_.name, quantity(overlap(thing_.box, there))}},
                       there, {"Move it clear of the opening"});
         for (const Obstacle& obstacle : site_.wall.obstacles)
-            if (const Box there = box_of(obstacle); thing_.box.overlaps(there))
+            if (const Outline there = box_of(obstacle); thing_.box.overlaps(there))
                 clash(checks::over_obstacle,
                       {"{0} reaches {1} into {2} at {3}, its clearance included",
                        {thing_.name, quantity(overlap(thing_.box, there)), words(obstacle.kind),
                         quantity(obstacle.left)}},
                       there, {"Move it, or notch it round that"});
         for (const ServicePoint& service : site_.wall.services)
-            if (const Box there = box_of(service); thing_.box.overlaps(there) && !service.far_side)
+            if (const Outline there = box_of(service); thing_.box.overlaps(there) && !service.far_side)
                 clash(checks::over_service,
                       {"{0} covers the socket, switch or pipe at {1}, {2} up",
                        {thing_.name, quantity(service.centre), quantity(service.height)}},
                       there, {"Leave room to reach it, or have it moved"}, Severity::warning);
         for (const CornerThing& corner : site_.survey.corner_things)
-            if (const Box there = box_of(corner, site_.wall); thing_.box.overlaps(there) && corner.off < thing_.depth)
+            if (const Outline there = box_of(corner, site_.wall);
+                thing_.box.overlaps(there) && corner.off < thing_.depth)
                 clash(checks::meets_neighbour,
                       {"In the corner {0} meets {1} of the next wall: they overlap {2} along this wall",
                        {thing_.name, corner.name, quantity(overlap(thing_.box, there))}},
@@ -56,7 +57,7 @@ public:
     }
 
 private:
-    void clash(CheckCode code, Sentence message, const Box& there, Sentence cure,
+    void clash(CheckCode code, Sentence message, const Outline& there, Sentence cure,
                std::optional<Severity> otherwise = std::nullopt) {
         add_check(checks_, code, otherwise.value_or(code.severity()), std::move(message),
                   quantity(overlap(thing_.box, there)), std::max(thing_.box.left, there.left),
@@ -123,30 +124,6 @@ private:
 };
 
 } // namespace
-
-std::vector<WallThing> things_on(const Wall& wall, const std::vector<RunPlan>& runs) {
-    std::vector<WallThing> things;
-    const auto add_units = [&](const Run& run, const RunPlan& plan) {
-        for (std::size_t u = 0; u < plan.units.size() && u < run.units.size(); ++u) {
-            const UnitPlan& unit = plan.units[u];
-            if (run.units[u].kind != UnitKind::appliance_gap)
-                things.push_back({unit.unit_id,
-                                  unit.name,
-                                  {unit.place.left, unit.place.right(), unit.bottom, unit.top},
-                                  run.units[u].depth});
-        }
-    };
-    std::size_t run = 0;
-    for_each_thing(wall, [&]<class Thing>(const Thing& thing) {
-        if constexpr (std::is_same_v<Thing, Run>) {
-            if (run < runs.size())
-                add_units(thing, runs[run++]);
-        }
-        for (WallThing& room : room_of(thing))
-            things.push_back(std::move(room));
-    });
-    return things;
-}
 
 std::vector<Check> clashes_of(const WallThing& thing, const std::vector<WallThing>& others, const WallSite& site) {
     return ClashFinder{thing, site}.find(others);

@@ -1,12 +1,9 @@
 #pragma once
 
-#include "core/site/wall_thing.hpp"
+#include "core/site/wall_site.hpp"
 
 /// What is in the way of what: things that take room on a wall.
 namespace yes_square {
-
-/// Everything on a wall that takes room, with the cabinets of its runs where they stand.
-std::vector<WallThing> things_on(const Wall& wall, const std::vector<RunPlan>& runs);
 
 /// Wall ends, openings, obstacles, sockets behind it, ceiling, what stands in the corner, and the other things.
 std::vector<Check> clashes_of(const WallThing& thing, const std::vector<WallThing>& others, const WallSite& site);

@@ -64,6 +64,22 @@ PiecePlan named(const Piece& piece) {
     plan.cases.emplace_back();
     return plan;
 }
+/// Where it stands.
+template <class Part>
+void take_room(const Part& part, ThingPlan& plan) {
+    plan.room = room_of(part);
+}
+/// Of its units, but for room that is left for an appliance.
+void take_room(const Run& run, RunPlan& plan) {
+    for (std::size_t u = 0; u < plan.units.size() && u < run.units.size(); ++u) {
+        const UnitPlan& unit = plan.units[u];
+        if (run.units[u].kind != UnitKind::appliance_gap)
+            plan.room.push_back({unit.unit_id,
+                                 unit.name,
+                                 {unit.place.left, unit.place.right(), unit.bottom, unit.top},
+                                 run.units[u].depth});
+    }
+}
 /// As many units as the run has, nothing known of them but their names.
 RunPlan named(const Run& run, const RunLayout& layout) {
     RunPlan plan = named(run);
@@ -79,41 +95,75 @@ RunPlan named(const Run& run, const RunLayout& layout) {
     return plan;
 }
 
-/// A thing's plan, whatever happens to it.
-template <class Part>
-auto reckon_guarded(const Part& part, auto&& reckon_part) {
-    return guarded(named(part), name_of(part), [&](auto& plan) { plan = reckon_part(part); });
+/// What the things of a wall are reckoned with.
+struct With {
+    const WallSite& site;
+    const RunSite& runs;
+    const WallPlan& plan; ///< of the kinds before
+};
+
+// How each kind is reckoned; those listed say it themselves.
+ShelfPlan reckon_kind(const Shelf& shelf, const With& on) {
+    return reckon_shelf(shelf, on.site);
+}
+RunPlan reckon_kind(const Run& run, const With& on) {
+    return reckon_run(static_cast<std::size_t>(&run - on.site.wall.runs.data()), on.runs);
+}
+SystemPlan reckon_kind(const StorageSystem& system, const With& on) {
+    return reckon_system(system, on.site);
+}
+PiecePlan reckon_kind(const Piece& piece, const With& on) {
+    return reckon_piece(piece, on.site);
+}
+BoxPlan reckon_kind(const WallBox& box, const With& on) {
+    return reckon_box(box, on.site);
+}
+HungPlan reckon_kind(const HungCabinet& hung, const With& on) {
+    return audit_cabinet(hung, on.site);
+}
+FeedPlan reckon_kind(const LightFeed& feed, const With& on) {
+    return reckon_feed(feed, on.site, on.plan);
+}
+template <class Kind>
+auto reckon_kind(const Kind& thing, const With& on) {
+    return reckon_thing(thing, on.site);
 }
 
-/// What stands or hangs by itself, and what is in the way of what.
-void reckon_furniture(WallPlan& plan, const WallSite& site) {
+/// Everything on a wall, kind after kind, whatever happens to one of it.
+void reckon_things(const WallSite& site, const RunSite& runs, WallPlan& plan) {
     const Wall& wall = site.wall;
-    bool listed = false;
-    for_each_kind(ListedKinds{}, [&]<class Kind>() { listed = listed || !kept<Kind>(wall).empty(); });
-    if (!listed && wall.systems.empty() && wall.pieces.empty() && wall.boxes.empty() && wall.hung.empty())
-        return;
-    const std::vector<WallThing> things = things_on(wall, plan.runs);
-    const auto each = [&](const auto& parts, auto& plans, auto&& reckon_part) {
+    const With ground{site, runs, plan};
+    for_each_kind(Things{}, [&]<class Kind>() {
+        auto& plans = plan.*plans_of<Kind>;
+        const auto& parts = wall.*parts_of<Kind>;
         plans.reserve(parts.size());
-        for (const auto& part : parts) {
-            plans.push_back(reckon_guarded(part, [&](const auto& one) {
-                auto reckoned = reckon_part(one, site);
-                const std::vector<Check> clashes =
-                    clashes_of(*std::ranges::find(things, one.id, &WallThing::id), things, site);
-                reckoned.checks.insert(reckoned.checks.begin(), clashes.begin(), clashes.end());
-                return reckoned;
-            }));
+        for (const Kind& part : parts) {
+            auto unknown = named(part);
+            if constexpr (std::is_same_v<Kind, Run>)
+                unknown = named(part, runs.layouts[plans.size()]);
+            plans.push_back(guarded(std::move(unknown), name_of(part),
+                                    [&](auto& reckoned) { reckoned = reckon_kind(part, ground); }));
+            take_room(part, plans.back());
         }
-    };
-    each(wall.systems, plan.systems, reckon_system);
-    each(wall.pieces, plan.pieces, reckon_piece);
-    each(wall.boxes, plan.boxes, reckon_box);
-    for_each_kind(ListedKinds{}, [&]<class Kind>() {
-        each(kept<Kind>(wall), plan.*plans_of<Kind>,
-             [](const Kind& one, const WallSite& on) { return reckon_thing(one, on); });
     });
-    for (const HungCabinet& hung : wall.hung)
-        plan.hung.push_back(reckon_guarded(hung, [&](const HungCabinet& one) { return audit_cabinet(one, site); }));
+}
+
+/// What is in the way of what stands or hangs by itself. Shelves and runs find that themselves; what hangs already
+/// hangs where it is.
+void find_clashes(const WallSite& site, WallPlan& plan) {
+    bool any = false;
+    for_each_kind(Things{}, [&]<class Kind>() { any |= by_itself<Kind> && !(plan.*plans_of<Kind>).empty(); });
+    if (!any)
+        return;
+    const std::vector<WallThing> things = things_on(plan);
+    for_each_kind(Things{}, [&]<class Kind>() {
+        if constexpr (by_itself<Kind> && !std::is_same_v<Kind, HungCabinet>)
+            for (auto& thing : plan.*plans_of<Kind>)
+                for (const WallThing& room : thing.room) {
+                    const std::vector<Check> clashes = clashes_of(room, things, site);
+                    thing.checks.insert(thing.checks.begin(), clashes.begin(), clashes.end());
+                }
+    });
 }
 
 std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, const WallSurroundings& around,
@@ -126,19 +176,10 @@ std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, co
     });
     plan->survey.corner_things = around.corner_things;
     const WallSite site{job.rules, job.catalogue, wall, around.service_class, plan->survey};
-    plan->shelves.reserve(wall.shelves.size());
-    for (const Shelf& shelf : wall.shelves)
-        plan->shelves.push_back(reckon_guarded(shelf, [&](const Shelf& one) { return reckon_shelf(one, site); }));
-    plan->noggings = noggings_of(wall, plan->survey, plan->shelves, job.rules);
     const RunSite runs{site, around.lines, around.runs, around.left_lean, around.right_lean};
-    plan->runs.reserve(wall.runs.size());
-    for (std::size_t i = 0; i < wall.runs.size(); ++i)
-        plan->runs.push_back(guarded(named(wall.runs[i], around.runs[i]), wall.runs[i].name,
-                                     [&](RunPlan& run) { run = reckon_run(i, runs); }));
-    reckon_furniture(*plan, site);
-    for (const LightFeed& feed : wall.feeds)
-        plan->feeds.push_back(
-            reckon_guarded(feed, [&](const LightFeed& one) { return reckon_feed(one, site, *plan); }));
+    reckon_things(site, runs, *plan);
+    find_clashes(site, *plan);
+    plan->noggings = noggings_of(wall, plan->survey, plan->shelves, job.rules);
     // What follows from all of it together.
     struct Rest {
         std::vector<ReadingPlan> readings;

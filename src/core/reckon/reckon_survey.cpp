@@ -450,13 +450,7 @@ WallSurvey reckon_survey(const Wall& wall, const WallSurroundings& around, const
 
 bool same_survey(const Wall& a, const Wall& b) {
     const auto bare = [](Wall wall) {
-        wall.shelves.clear();
-        wall.runs.clear();
-        wall.systems.clear();
-        wall.pieces.clear();
-        wall.boxes.clear();
-        wall.hung.clear();
-        wall.feeds.clear();
+        for_each_list(wall, [](auto& parts) { parts.clear(); });
         wall.made.clear();
         wall.work_readings.clear();
         return wall;

@@ -15,7 +15,7 @@ constexpr Length solid_back_inset = 60_mm;
 
 struct Column {
     Length x;
-    Hold hold = Hold::masonry;
+    Substrate substrate = Substrate::masonry;
     std::optional<std::size_t> stud;
 };
 
@@ -35,10 +35,10 @@ public:
         plan_.top = standing_.top();
         if (!is_cabinet(unit_))
             return std::move(plan_);
-        plan_.empty_known = unit_.mass_kg > 0;
-        plan_.empty_kg = empty_mass_kg(unit_);
-        plan_.loaded_kg = loaded_mass_kg(unit_, site_.rules.runs);
-        plan_.lift_kg = lift_mass_kg(unit_);
+        plan_.empty_known = unit_.mass > 0;
+        plan_.empty_mass = empty_mass_of(unit_);
+        plan_.loaded_mass = loaded_mass_of(unit_, site_.rules.runs);
+        plan_.lift_mass = lift_mass_of(unit_);
         if (unit_.hanging != Hanging::screws && standing_.level == RunLevel::wall)
             hook_load();
         else
@@ -49,10 +49,10 @@ public:
 private:
     void hook_load() {
         // Two hooks; half the contents on one side load that hook by three quarters of them.
-        const double contents = plan_.loaded_kg - plan_.empty_kg;
-        const double kg = std::max(plan_.loaded_kg / 2, plan_.empty_kg / 2 + 0.75 * contents / 2);
-        plan_.hook_load_n = kg * standard_gravity;
-        plan_.hook_utilisation = Utilisation::of(*plan_.hook_load_n, unit_.hook_rating_n);
+        const Mass contents = plan_.loaded_mass - plan_.empty_mass;
+        const Mass mass = std::max(plan_.loaded_mass / 2, plan_.empty_mass / 2 + 0.75 * contents / 2);
+        plan_.hook_load = weight_of(mass);
+        plan_.hook_utilisation = Utilisation::of(*plan_.hook_load, unit_.hook_rating);
     }
 
     std::vector<Column> columns() const {
@@ -60,11 +60,11 @@ private:
         std::vector<Column> columns;
         if (site_.masonry()) {
             const Length inset = std::min(unit_.side + rules.side_grip, unit_.width / 2);
-            columns.push_back({standing_.place.left + inset, Hold::masonry, {}});
+            columns.push_back({standing_.place.left + inset, Substrate::masonry, {}});
             if (unit_.width >= site_.rules.runs.wide_unit)
-                columns.push_back({standing_.place.left + unit_.width / 2, Hold::masonry, {}});
+                columns.push_back({standing_.place.left + unit_.width / 2, Substrate::masonry, {}});
             if (inset < unit_.width / 2)
-                columns.push_back({standing_.place.right() - inset, Hold::masonry, {}});
+                columns.push_back({standing_.place.right() - inset, Substrate::masonry, {}});
             return columns;
         }
         if (!site_.timber())
@@ -75,10 +75,10 @@ private:
             if (stud.centre < standing_.place.left + inset || stud.centre > standing_.place.right() - inset)
                 continue;
             // A stud known too loosely for a screw is as good as none.
-            const Hold hold = !holds_usual_screw(*site_.timber(), stud, site_.rules) ? Hold::assumed_stud
-                              : stud.state == StudState::proved                      ? Hold::proved_stud
-                                                                                     : Hold::indicated_stud;
-            columns.push_back({site_.screw_place(unit_.id, stud), hold, i});
+            const Substrate substrate = !holds_usual_screw(*site_.timber(), stud, site_.rules) ? Substrate::assumed_stud
+                                        : stud.state == StudState::proved                      ? Substrate::proved_stud
+                                                                          : Substrate::indicated_stud;
+            columns.push_back({site_.screw_place(unit_.id, stud), substrate, i});
         }
         return columns;
     }
@@ -95,7 +95,7 @@ private:
             drill(rails, places, true); // one in each stud does not bear it: two, one above the other
     }
 
-    static bool carries(const Column& column) { return column.hold != Hold::assumed_stud; }
+    static bool carries(const Column& column) { return column.substrate != Substrate::assumed_stud; }
 
     /// Between two screws above one another.
     Length stacked() const { return Length::nearest_to_inches(site_.rules.runs.stack_diameters * usual_screw_in); }
@@ -113,7 +113,7 @@ private:
                     hole.row = r;
                     hole.x = column.x;
                     hole.z = at;
-                    hole.hold = column.hold;
+                    hole.substrate = column.substrate;
                     hole.stud = column.stud;
                     hole.packing = site_.survey.face.shim_at(column.x, at).value_or(Length{});
                 }
@@ -122,7 +122,7 @@ private:
         for (std::size_t i = 0; i < plan_.holes.size(); ++i) {
             PlannedHole& hole = plan_.holes[i];
             hole.what = {"{0}: screw {1}, rail {2} from the top", {unit_.name, count(i + 1), count(hole.row + 1)}};
-            hole.fixing = yes_square::carries(hole.hold) ? plan_.fixing : std::nullopt;
+            hole.fixing = yes_square::carries(hole.substrate) ? plan_.fixing : std::nullopt;
             plan_hole(site_, hole);
         }
     }
@@ -131,7 +131,7 @@ private:
     std::vector<PlannedHole*> carrying_holes() {
         std::vector<PlannedHole*> holes;
         for (PlannedHole& hole : plan_.holes)
-            if (hole.hold != Hold::assumed_stud)
+            if (hole.substrate != Substrate::assumed_stud)
                 holes.push_back(&hole);
         return holes;
     }
@@ -162,7 +162,7 @@ private:
             pattern.packed_at_bottom |= hole->row + 1 == rails.size() && hole->packing > Length{};
         }
         const UnitForces forces =
-            unit_forces(unit_, plan_.empty_kg, plan_.loaded_kg, pattern, site_.rules.lining_pressure_n_per_mm2 * 1e6);
+            unit_forces(unit_, plan_.empty_mass, plan_.loaded_mass, pattern, site_.rules.lining_pressure);
         plan_.turns = forces.refused;
         if (forces.refused)
             return;
@@ -170,32 +170,32 @@ private:
             plan_.loads.push_back(one.load);
             plan_.loads.back().at_x += standing_.place.left.in_metres();
             for (std::size_t i = 0; i < holes.size(); ++i)
-                holes[i]->demands.push_back({one.holes[i].tension_n, one.holes[i].down_n, one.load.duration,
-                                             one.load.when, one.holes[i].across_n});
+                holes[i]->demands.push_back(
+                    {one.holes[i].tension, one.holes[i].down, one.load.duration, one.load.when, one.holes[i].across});
         }
     }
 
     /// What each top screw of a tall unit holds back, by the stability sum.
     void hold_back(const std::vector<PlannedHole*>& holes, const HangingRail& top_rail) {
         const TippingRules& rules = site_.rules.tipping;
-        const Piece piece = piece_of(unit_, plan_.empty_kg, plan_.loaded_kg);
+        const Piece piece = piece_of(unit_, plan_.empty_mass, plan_.loaded_mass);
         const auto top = static_cast<std::size_t>(
             std::ranges::count_if(holes, [&](const PlannedHole* hole) { return hole->row == holes.front()->row; }));
         for (const TipCase& tip : tip_cases(piece, rules, (unit_.height - top_rail.down).in_metres()))
-            plan_.tip_needs_n = std::max(plan_.tip_needs_n, tip.needs_n);
+            plan_.tip_needs = std::max(plan_.tip_needs, tip.needs);
         std::vector<Length> columns;
         for (const PlannedHole* hole : holes)
             columns.push_back(hole->x);
         std::ranges::sort(columns);
         columns.erase(std::ranges::unique(columns).begin(), columns.end());
-        const double each = each_restraint_n(plan_.tip_needs_n, columns.size(), 1, rules) *
-                            static_cast<double>(columns.size()) / static_cast<double>(top);
+        const Force each = each_restraint(plan_.tip_needs, columns.size(), 1, rules) *
+                           static_cast<double>(columns.size()) / static_cast<double>(top);
         for (PlannedHole* hole : holes)
             hole->demands = {{each, 0, duration_people, "it begins to tip"}};
     }
 
     void choose(const std::vector<PlannedHole*>& holes, const std::vector<HangingRail>& rails) {
-        const Hold hold = site_.masonry() ? Hold::masonry : Hold::proved_stud;
+        const Substrate substrate = site_.masonry() ? Substrate::masonry : Substrate::proved_stud;
         std::vector<HeldPart> parts;
         for (const PlannedHole* hole : holes) {
             HeldPart part{driven_through_rail(unit_, rails[hole->row], site_.rules.runs), hole->demands};
@@ -205,17 +205,17 @@ private:
                 part.through.to_edge = to_edge_of(*framing, site_.survey.studs[*hole->stud], hole->x, site_.rules);
             parts.push_back(std::move(part));
         }
-        const auto choice = choose_fixing(site_.catalogue, site_.rules, site_.wall, hold, parts);
+        const auto choice = choose_fixing(site_.catalogue, site_.rules, site_.wall, substrate, parts);
         if (!choice)
             return;
         plan_.fixing = choice->fixing;
         plan_.utilisation = choice->utilisation;
-        plan_.tension_n = choice->governing.tension_n;
-        plan_.shear_n = choice->governing.shear_n();
+        plan_.tension = choice->governing.tension;
+        plan_.shear = choice->governing.shear();
         plan_.governing = choice->governing.when;
         for (std::size_t i = 0; i < holes.size(); ++i) {
             holes[i]->strength = choice->at[i];
-            holes[i]->utilisation = utilisation_of(choice->at[i], hold, holes[i]->demands);
+            holes[i]->utilisation = utilisation_of(choice->at[i], substrate, holes[i]->demands);
         }
     }
 
@@ -240,7 +240,7 @@ std::vector<HangingRail> rails_of(const CabinetUnit& unit, const RunRules& rules
 DrivenThrough driven_through_rail(const CabinetUnit& unit, const HangingRail& rail, const RunRules& rules) {
     DrivenThrough through{rail.thickness};
     through.gravity = specific_gravity(unit.rail_wood);
-    through.bearing_psi = wood_bearing_psi(*through.gravity);
+    through.bearing = wood_bearing(*through.gravity);
     through.head = rules.screw_head;
     return through;
 }

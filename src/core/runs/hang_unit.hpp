@@ -16,7 +16,7 @@ struct StandingUnit {
     bool coach = false; ///< coach screws are wanted: a box full of books
 
     Length top() const { return bottom + unit.height; }
-    Box box() const { return {place.left, place.right(), bottom, top()}; }
+    Outline box() const { return {place.left, place.right(), bottom, top()}; }
     bool tall() const { return unit.kind == UnitKind::tall || unit.kind == UnitKind::appliance_housing; }
 };
 

@@ -86,9 +86,9 @@ private:
             if (hole.row > 0 || hole.stud == last)
                 continue;
             last = hole.stud;
-            proved += hole.hold == Hold::proved_stud;
-            indicated += hole.hold == Hold::indicated_stud;
-            assumed += hole.hold == Hold::assumed_stud;
+            proved += hole.substrate == Substrate::proved_stud;
+            indicated += hole.substrate == Substrate::indicated_stud;
+            assumed += hole.substrate == Substrate::assumed_stud;
         }
         if (standing.level == RunLevel::floor) {
             if (proved + indicated == 0)
@@ -159,8 +159,8 @@ private:
         if (!unit.hook_utilisation.known())
             advise(
                 add(checks::unit_hardware_unrated,
-                    {"{0} puts {1} on one hook; what that hook bears is unknown", {name(i), force(*unit.hook_load_n)}},
-                    force(*unit.hook_load_n), left(i), unit.top),
+                    {"{0} puts {1} on one hook; what that hook bears is unknown", {name(i), quantity(*unit.hook_load)}},
+                    quantity(*unit.hook_load), left(i), unit.top),
                 {"Enter the figure of its maker's load table"});
         else if (unit.hook_utilisation.over())
             advise(add(checks::fixing_overloaded,
@@ -172,11 +172,11 @@ private:
     void loads(std::size_t i) {
         const UnitPlan& unit = plan_.units[i];
         if (!unit.utilisation.known()) {
-            const bool should = draft_.units[i].level == RunLevel::wall &&
-                                draft_.units[i].unit.hanging == Hanging::screws && !unit.holes.empty() && !unit.turns &&
-                                std::ranges::any_of(unit.holes, [](const PlannedHole& hole) {
-                                    return hole.hold != Hold::assumed_stud && hole.hold != Hold::lining;
-                                });
+            const bool should =
+                draft_.units[i].level == RunLevel::wall && draft_.units[i].unit.hanging == Hanging::screws &&
+                !unit.holes.empty() && !unit.turns && std::ranges::any_of(unit.holes, [](const PlannedHole& hole) {
+                    return hole.substrate != Substrate::assumed_stud && hole.substrate != Substrate::lining;
+                });
             if (should)
                 advise(add(checks::no_fixing,
                            {"{0}: no screw or plug at hand reaches through its rail, packing and lining and holds",
@@ -187,18 +187,18 @@ private:
         }
         if (unit.utilisation.within())
             return;
-        Check& over =
-            add(checks::fixing_overloaded,
-                {"{0}, loaded with {1}, uses its worst screw to {2} of what it holds: pull {3}, shear {4}",
-                 {name(i), mass(unit.loaded_kg), ratio(unit.utilisation), force(unit.tension_n), force(unit.shear_n)}},
-                ratio(unit.utilisation), left(i), unit.top);
+        Check& over = add(checks::fixing_overloaded,
+                          {"{0}, loaded with {1}, uses its worst screw to {2} of what it holds: pull {3}, shear {4}",
+                           {name(i), quantity(unit.loaded_mass), ratio(unit.utilisation), quantity(unit.tension),
+                            quantity(unit.shear)}},
+                          ratio(unit.utilisation), left(i), unit.top);
         advise(over, {"Hang the run on a suspension rail, screwed to every stud"},
                SetHanging{draft_.run.id, Hanging::suspension_rail});
         if (unit.utilisation.is_refused())
             advise(over, {"Or a cleat under it takes the shear"});
         else
             advise(over, {"Or a cleat under it takes the shear; or load it with {0} at most",
-                          {mass(unit.loaded_kg / unit.utilisation.number())}});
+                          {quantity(unit.loaded_mass / unit.utilisation.number())}});
     }
 
     void rail() {
@@ -262,16 +262,16 @@ private:
 
     void lift(std::size_t i) {
         const UnitPlan& unit = plan_.units[i];
-        const double limit = site_.rules().lift_alone_kg;
-        if (unit.lift_kg <= limit)
+        const Mass limit = site_.rules().lift_alone;
+        if (unit.lift_mass <= limit)
             return;
         Check& heavy = add(checks::lift_over_limit,
                            {unit.empty_known ? std::string_view{"{0} weighs {1} to lift; one person above the shoulder "
                                                                 "lifts {2}"}
                                              : "{0} weighs about {1} to lift, by its panels; one person above the "
                                                "shoulder lifts {2}",
-                            {name(i), mass(unit.lift_kg), mass(limit)}},
-                           mass(unit.lift_kg - limit));
+                            {name(i), quantity(unit.lift_mass), quantity(limit)}},
+                           quantity(unit.lift_mass - limit));
         advise(heavy, {"A second person, or a jack, and the ledger of this plan under it"});
     }
 };

@@ -8,7 +8,7 @@
 namespace yes_square {
 namespace {
 
-Length overlap(const Box& a, const Box& b) {
+Length overlap(const Outline& a, const Outline& b) {
     return std::min(a.right, b.right) - std::max(a.left, b.left);
 }
 
@@ -108,10 +108,10 @@ private:
 
     void unit(std::size_t index) {
         const StandingUnit& standing = draft_.units[index];
-        const Box box = standing.box();
+        const Outline box = standing.box();
         const std::string& name = standing.unit.name;
         for (const Opening& opening : wall_.openings)
-            if (const Box hole = box_of(opening); box.overlaps(hole)) {
+            if (const Outline hole = box_of(opening); box.overlaps(hole)) {
                 Check& over =
                     add(checks::over_opening,
                         {opening.kind == OpeningKind::window ? std::string_view{"{0} covers the window over {1}"}
@@ -121,7 +121,7 @@ private:
                 advise(over, {"End the run at the opening, or take the unit out"}, RemoveUnit{standing.unit.id});
             }
         for (const Obstacle& obstacle : wall_.obstacles)
-            if (const Box kept = box_of(obstacle); box.overlaps(kept))
+            if (const Outline kept = box_of(obstacle); box.overlaps(kept))
                 advise(add(checks::over_obstacle,
                            {"{0} reaches {1} into {2} at {3}, its clearance included",
                             {name, quantity(overlap(box, kept)), words(obstacle.kind), quantity(obstacle.left)}},
@@ -129,14 +129,14 @@ private:
                        {"Move the run {0}, or notch the unit round it", {quantity(overlap(box, kept))}});
         if (standing.level == RunLevel::wall)
             for (const ServicePoint& service : wall_.services)
-                if (const Box box_there = box_of(service); box.overlaps(box_there) && !service.far_side)
+                if (const Outline box_there = box_of(service); box.overlaps(box_there) && !service.far_side)
                     advise(add(checks::over_service, Severity::warning,
                                {"{0} covers the socket, switch or pipe at {1}, {2} up",
                                 {name, quantity(service.centre), quantity(service.height)}},
                                std::nullopt, service.centre, service.height),
                            {"Cut the back out round it, or have it moved"});
         for (const CornerThing& thing : site_.wall.survey.corner_things)
-            if (const Box there = box_of(thing, wall_); box.overlaps(there) && thing.off < standing.unit.depth)
+            if (const Outline there = box_of(thing, wall_); box.overlaps(there) && thing.off < standing.unit.depth)
                 advise(add(checks::meets_neighbour,
                            {"In the corner {0} meets {1} of the next wall: they overlap {2} along this wall",
                             {name, thing.name, quantity(overlap(box, there))}},
@@ -147,7 +147,7 @@ private:
         ceiling(standing);
     }
 
-    void others(const StandingUnit& standing, const Box& box) {
+    void others(const StandingUnit& standing, const Outline& box) {
         for (std::size_t r = 0; r < wall_.runs.size(); ++r) {
             const Run& other = wall_.runs[r];
             if (other.id == draft_.run.id)

@@ -105,7 +105,7 @@ std::vector<Supply> bought_for(const DraftRun& draft, const RunPlan& plan) {
         if (join.length)
             supplies.push_back(screws_of(*join.length, "Screw that joins two units", 2));
     for (const UnitPlan& unit : plan.units)
-        if (unit.hook_load_n)
+        if (unit.hook_load)
             supplies.push_back(
                 {KitGroup::hardware, "hook bracket", {"Hook bracket or rail hook, two to a unit"}, 2, unit.unit_id});
     if (!plan.units.empty()) {
@@ -115,7 +115,7 @@ std::vector<Supply> bought_for(const DraftRun& draft, const RunPlan& plan) {
         supplies.push_back({KitGroup::consumables, "shims", {"Shims, a bag"}});
     }
     const bool lifts = draft.run.level == RunLevel::wall && std::ranges::any_of(plan.units, [&](const UnitPlan& unit) {
-                           return unit.lift_kg > draft.site.rules().lift_alone_kg;
+                           return unit.lift_mass > draft.site.rules().lift_alone;
                        });
     if (lifts)
         supplies.push_back({KitGroup::tools, "jack", {"Cabinet jack, or a temporary ledger and a helper"}});

@@ -184,21 +184,22 @@ std::vector<Length> cut_from_stock(Length length, Length stock, Length shortest)
 
 namespace {
 
-constexpr double rail_stiffness = 1; ///< N m2: reactions do not depend on it where it is the same all along
+constexpr Stiffness rail_stiffness =
+    Stiffness::newton_square_metres(1); ///< reactions do not depend on it where it is the same all along
 
 /// A unit on the rail: the loads of its two hooks, in each case that it may be in.
 using HookCases = std::vector<std::vector<PointLoad>>;
 
 /// What the units put on each fixing, as one beam and as one cut over every fixing, each unit in the case that is worst
 /// there or not there at all.
-std::vector<double> rail_reactions(double length, const std::vector<double>& fixings,
-                                   const std::vector<HookCases>& units) {
+std::vector<Force> rail_reactions(double length, const std::vector<double>& fixings,
+                                  const std::vector<HookCases>& units) {
     Beam beam{length, fixings, rail_stiffness};
-    std::vector<double> worst(fixings.size(), 0.0);
+    std::vector<Force> worst(fixings.size());
     const auto note = [&] {
-        std::vector<double> total(fixings.size(), 0.0);
+        std::vector<Force> total(fixings.size());
         for (const HookCases& cases : units) {
-            std::vector<double> most(fixings.size(), 0.0);
+            std::vector<Force> most(fixings.size());
             for (const std::vector<PointLoad>& hooks : cases) {
                 BeamLoad load;
                 load.goods.points = hooks;
@@ -233,16 +234,16 @@ std::vector<PlannedHole> places_of_rail(const RunPiece& rail, const WallSite& si
         hole.z = rail.z;
         hole.packing = site.survey.face.shim_at(x, rail.z).value_or(Length{});
         if (site.masonry())
-            hole.hold = Hold::masonry;
+            hole.substrate = Substrate::masonry;
         const auto& studs = site.survey.studs;
         const auto nearest =
             std::ranges::min_element(studs, {}, [&](const Stud& stud) { return absolute(stud.centre - x); });
         if (!site.timber() || nearest == studs.end() || absolute(nearest->centre - x) > site.rules.fitting.same_hole)
             continue;
         hole.stud = static_cast<std::size_t>(nearest - studs.begin());
-        hole.hold = nearest->state == StudState::proved      ? Hold::proved_stud
-                    : nearest->state == StudState::indicated ? Hold::indicated_stud
-                                                             : Hold::assumed_stud;
+        hole.substrate = nearest->state == StudState::proved      ? Substrate::proved_stud
+                         : nearest->state == StudState::indicated ? Substrate::indicated_stud
+                                                                  : Substrate::assumed_stud;
     }
     return places;
 }
@@ -262,13 +263,12 @@ RailHold hold_of_rail(const RunPiece& rail, const std::vector<StandingUnit>& uni
         const StandingUnit& standing = units[i];
         if (standing.place.left < rail.from || standing.place.right() > rail.to || !is_cabinet(standing.unit))
             continue;
-        const double empty = plans[i].empty_kg * standard_gravity;
-        const double contents = plans[i].loaded_kg * standard_gravity - empty;
-        const double lever = (rail.z - standing.bottom).in_metres();
-        const double doors =
-            standing.unit.doors_kg * standard_gravity * (standing.unit.depth / 2 + standing.unit.width / 2).in_metres();
-        const double out = standing.unit.depth.in_metres() / 2;
-        turns |= lever <= 0;
+        const Force empty = weight_of(plans[i].empty_mass);
+        const Force contents = weight_of(plans[i].loaded_mass) - empty;
+        const Length lever = rail.z - standing.bottom;
+        const Moment doors = weight_of(standing.unit.doors_mass) * (standing.unit.depth / 2 + standing.unit.width / 2);
+        const Length out = standing.unit.depth / 2;
+        turns |= lever <= Length{};
         const Length inset = std::min(standing.unit.side + site.rules().side_grip, standing.unit.width / 2);
         const std::array at{(standing.place.left + inset - rail.from).in_metres(),
                             (standing.place.right() - inset - rail.from).in_metres()};
@@ -278,7 +278,7 @@ RailHold hold_of_rail(const RunPiece& rail, const std::vector<StandingUnit>& uni
         for (const auto& [left, right] : {std::pair{0.5, 0.5}, std::pair{0.375, 0.125}, std::pair{0.125, 0.375}}) {
             const std::array hooks{empty / 2 + contents * left, empty / 2 + contents * right};
             down.push_back({{at[0], hooks[0]}, {at[1], hooks[1]}});
-            if (lever > 0)
+            if (lever > Length{})
                 pull.push_back(
                     {{at[0], (hooks[0] * out + doors / 2) / lever}, {at[1], (hooks[1] * out + doors / 2) / lever}});
         }
@@ -292,14 +292,14 @@ RailHold hold_of_rail(const RunPiece& rail, const std::vector<StandingUnit>& uni
     for (const Length fixing : rail.fixings)
         places.push_back((fixing - rail.from).in_metres());
     const double length = (rail.to - rail.from).in_metres();
-    const std::vector<double> down = rail_reactions(length, places, weights);
-    const std::vector<double> out = rail_reactions(length, places, pulls);
-    const Hold ground = site.wall.masonry() ? Hold::masonry : Hold::proved_stud;
+    const std::vector<Force> down = rail_reactions(length, places, weights);
+    const std::vector<Force> out = rail_reactions(length, places, pulls);
+    const Substrate ground = site.wall.masonry() ? Substrate::masonry : Substrate::proved_stud;
     hold.utilisation = Utilisation::refused();
     for (const std::size_t screws : {1, 2}) {
         std::vector<HeldPart> parts;
         for (std::size_t i = 0; i < places.size(); ++i) {
-            HeldPart part{{rail_steel, steel_sheet_bearing_psi, rail_hole}, {}};
+            HeldPart part{{rail_steel, steel_sheet_bearing, rail_hole}, {}};
             const PlannedHole& place = hold.places[i];
             if (const Framing* framing = site.wall.timber(); framing && place.stud)
                 part.through.to_edge =

@@ -88,10 +88,10 @@ private:
         bool first = true;
         for (const std::size_t i : order()) {
             const UnitPlan& unit = plan_.units[i];
-            const bool alone = unit.lift_kg <= rules_.lift_alone_kg;
+            const bool alone = unit.lift_mass <= rules_.lift_alone;
             step({alone ? std::string_view{"{0}: doors, drawers and shelves out; lift {1} up and hold it"}
                         : "{0}: doors, drawers and shelves out; two lift {1}, or a jack does",
-                  {unit.name, Quantity{Kind::mass, unit.lift_kg}}},
+                  {unit.name, quantity(unit.lift_mass)}},
                  !alone, alone ? 1 : 2);
             if (draft_.units[i].unit.hanging == Hanging::screws) {
                 if (unit.fixing)

@@ -113,21 +113,21 @@ private:
         const UnitPlan& unit = plan_.units[i];
         if (draft_.units[i].level == RunLevel::floor)
             return;
-        const bool stated = draft_.units[i].unit.loaded_kg.has_value();
+        const bool stated = draft_.units[i].unit.loaded_mass.has_value();
         Working& working = add(subject(i, "load"), {"{0} with everything in it", {unit.name}}, "{0} + {1}",
-                               {{"empty", {Kind::mass, unit.empty_kg}, unit.empty_known ? of_unit : panels},
-                                {"contents", {Kind::mass, unit.loaded_kg - unit.empty_kg}, stated ? of_unit : kcma}},
-                               {Kind::mass, unit.loaded_kg}, derived);
-        if (unit.hook_load_n)
-            working.facts.push_back({"The worse of its two hooks carries {0}", {force(*unit.hook_load_n)}});
+                               {{"empty", quantity(unit.empty_mass), unit.empty_known ? of_unit : panels},
+                                {"contents", quantity(unit.loaded_mass - unit.empty_mass), stated ? of_unit : kcma}},
+                               quantity(unit.loaded_mass), derived);
+        if (unit.hook_load)
+            working.facts.push_back({"The worse of its two hooks carries {0}", {quantity(*unit.hook_load)}});
         if (unit.fixing) {
             working.facts.push_back(
-                {"The worst screw: pull {0}, shear {1}", {force(unit.tension_n), force(unit.shear_n)}});
+                {"The worst screw: pull {0}, shear {1}", {quantity(unit.tension), quantity(unit.shear)}});
             working.facts.push_back({"One screw holds {0} of pull alone, {1} of shear alone",
-                                     {force(unit.fixing->tension_n), force(unit.fixing->shear_n)}});
+                                     {quantity(unit.fixing->tension), quantity(unit.fixing->shear)}});
             working.facts.push_back({"Used to {0}", {ratio(unit.utilisation)}});
-            working.terms.push_back({"pull on the worst screw", force(unit.tension_n), statics});
-            working.terms.push_back({"what a screw holds", force(unit.fixing->tension_n), unit.fixing->source});
+            working.terms.push_back({"pull on the worst screw", quantity(unit.tension), statics});
+            working.terms.push_back({"what a screw holds", quantity(unit.fixing->tension), unit.fixing->source});
         }
     }
 
@@ -160,10 +160,10 @@ private:
         if (draft_.units[i].level == RunLevel::floor)
             return;
         add(subject(i, "lift"), {"{0} to lift, doors off", {unit.name}}, "{0} - {1}",
-            {{"empty", {Kind::mass, unit.empty_kg}, unit.empty_known ? of_unit : panels},
-             {"doors", {Kind::mass, unit.empty_kg - unit.lift_kg}, of_unit},
-             {"one person above the shoulder", {Kind::mass, rules_.lift_alone_kg}, hse}},
-            {Kind::mass, unit.lift_kg}, derived);
+            {{"empty", quantity(unit.empty_mass), unit.empty_known ? of_unit : panels},
+             {"doors", quantity(unit.empty_mass - unit.lift_mass), of_unit},
+             {"one person above the shoulder", quantity(rules_.lift_alone), hse}},
+            quantity(unit.lift_mass), derived);
     }
 
     void feet(std::size_t i) {

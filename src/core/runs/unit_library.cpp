@@ -19,7 +19,7 @@ constexpr Length rail_down = 60_mm;
 constexpr Length deepest_wall_unit = 420_mm;
 constexpr Length tall_from = 1200_mm; ///< a unit as high as this is a tall one
 
-enum Column : std::size_t { code, kind, w, h, d, kg, qty, column_count };
+enum Column : std::size_t { code, kind, w, h, d, mass, qty, column_count };
 constexpr std::array<std::string_view, column_count> column_names{"code", "kind", "w", "h", "d", "mass", "qty"};
 
 std::string_view kind_words(UnitKind of) {
@@ -109,10 +109,10 @@ private:
         listed_unit.unit.code = row[code];
         listed_unit.unit.id = fmt::format("listed-{}", listed.size());
         double number = 0;
-        if (!row[kg].empty()) {
-            if (!amount(kg, row[kg], 1000, number))
+        if (!row[mass].empty()) {
+            if (!amount(mass, row[mass], 1000, number))
                 return;
-            listed_unit.unit.mass_kg = number;
+            listed_unit.unit.mass = Mass::kg(number);
         }
         if (!row[qty].empty()) {
             if (!amount(qty, row[qty], 1000, number))

@@ -9,32 +9,33 @@
 namespace yes_square {
 namespace {
 
-constexpr double board_kg_per_m3 = 700;
-constexpr double board_m = 0.018;
+constexpr Density board = 700_kg_m3;
+constexpr Length board_thickness = 18_mm;
 constexpr double least_pivot_m = 0.005;
 
 } // namespace
 
-double empty_mass_kg(const CabinetUnit& unit) {
-    if (unit.mass_kg > 0)
-        return unit.mass_kg;
+Mass empty_mass_of(const CabinetUnit& unit) {
+    if (unit.mass > 0)
+        return unit.mass;
     const double w = unit.width.in_metres();
     const double h = unit.height.in_metres();
     const double d = unit.depth.in_metres();
     const double front = unit.hinge == DoorHinge::none ? 0 : w * h;
-    const double back = w * h * unit.back.in_metres() / board_m;
-    return (2 * h * d + 3 * w * d + front + back) * board_m * board_kg_per_m3; // sides; top, bottom, a shelf
+    const double back = w * h * (distance(unit.back) / distance(board_thickness));
+    const double area = 2 * h * d + 3 * w * d + front + back; // sides; top, bottom, a shelf
+    return area * (board * metres(1) * metres(1) * board_thickness);
 }
 
-double loaded_mass_kg(const CabinetUnit& unit, const RunRules& rules) {
-    if (unit.loaded_kg)
-        return std::max(*unit.loaded_kg, empty_mass_kg(unit));
+Mass loaded_mass_of(const CabinetUnit& unit, const RunRules& rules) {
+    if (unit.loaded_mass)
+        return std::max(*unit.loaded_mass, empty_mass_of(unit));
     const double shelves = std::max(1.0, std::floor(unit.height.in_metres() / rules.shelf_every.in_metres()));
-    return empty_mass_kg(unit) + shelves * unit.width.in_metres() * unit.depth.in_metres() * rules.contents_kg_per_m2;
+    return empty_mass_of(unit) + shelves * (rules.contents_per_area * unit.width * unit.depth);
 }
 
-double lift_mass_kg(const CabinetUnit& unit) {
-    return std::max(0.0, empty_mass_kg(unit) - unit.doors_kg);
+Mass lift_mass_of(const CabinetUnit& unit) {
+    return std::max<Mass>(0, empty_mass_of(unit) - unit.doors_mass);
 }
 
 ScrewPattern screw_grid(const std::vector<double>& columns, const std::vector<double>& rows) {
@@ -49,14 +50,14 @@ HoleForce UnitForces::worst() const {
     HoleForce worst;
     for (const UnitCase& one : cases)
         for (const HoleForce& force : one.holes) {
-            worst.tension_n = std::max(worst.tension_n, force.tension_n);
-            worst.down_n = std::max(worst.down_n, force.shear_n());
+            worst.tension = std::max(worst.tension, force.tension);
+            worst.down = std::max(worst.down, force.shear());
         }
     return worst;
 }
 
-UnitForces unit_forces(const CabinetUnit& unit, double empty_kg, double loaded_kg, const ScrewPattern& pattern,
-                       double pressure) {
+UnitForces unit_forces(const CabinetUnit& unit, Mass empty_mass, Mass loaded_mass, const ScrewPattern& pattern,
+                       Pressure pressure) {
     UnitForces forces;
     if (pattern.holes.empty()) {
         forces.refused = true;
@@ -64,8 +65,8 @@ UnitForces unit_forces(const CabinetUnit& unit, double empty_kg, double loaded_k
     }
     const double width = unit.width.in_metres();
     const double depth = unit.depth.in_metres();
-    const double contents = std::max(0.0, loaded_kg - empty_kg);
-    const double doors = std::min(unit.doors_kg, empty_kg);
+    const Mass contents = std::max<Mass>(0, loaded_mass - empty_mass);
+    const Mass doors = std::min(unit.doors_mass, empty_mass);
     const double door_width = unit.hinge == DoorHinge::both ? width / 2 : width;
     // Open doors hang out beside their hinge; drawers, open, come out as far as they are deep.
     const double hinge_at = unit.hinge == DoorHinge::left ? 0 : (unit.hinge == DoorHinge::right ? width : width / 2);
@@ -79,17 +80,18 @@ UnitForces unit_forces(const CabinetUnit& unit, double empty_kg, double loaded_k
     for (const auto& [when, side, part] :
          {Contents{"goods all over", 0.5, 1.0}, Contents{"goods on the left half", 0.25, 0.5},
           Contents{"goods on the right half", 0.75, 0.5}}) {
-        const double goods = contents * part;
-        const double kg = empty_kg + goods;
-        if (kg <= 0)
+        const Mass goods = contents * part;
+        const Mass mass = empty_mass + goods;
+        if (mass <= 0)
             continue;
-        const double moment_x = (empty_kg - doors) * width / 2 + doors * hinge_at + goods * side * width;
-        const double moment_y = (empty_kg - doors + goods) * depth / 2 + doors * (depth + swing);
-        const GroupLoad load{kg * standard_gravity, moment_x / kg, moment_y * standard_gravity};
+        const auto along =
+            (empty_mass - doors) * metres(width / 2) + doors * metres(hinge_at) + goods * metres(side * width);
+        const auto out = (empty_mass - doors + goods) * metres(depth / 2) + doors * metres(depth + swing);
+        const GroupLoad load{weight_of(mass), (along / mass).in_metres(), weight_of(out)};
         const auto pull_over = [&](double pivot) {
-            double sum = 0;
+            Force sum = 0;
             for (const HoleForce& force : hole_group_forces(pattern.holes, load, pivot, ShearBy::levers))
-                sum += force.tension_n;
+                sum += force.tension;
             return sum;
         };
         const std::optional<double> pivot =
@@ -100,8 +102,7 @@ UnitForces unit_forces(const CabinetUnit& unit, double empty_kg, double loaded_k
             forces.refused = true;
             return forces;
         }
-        forces.cases.push_back(
-            {{when, load.down_n, load.at_x, load.moment_nm, duration_stored}, *pivot, std::move(holes)});
+        forces.cases.push_back({{when, load.down, load.at_x, load.moment, duration_stored}, *pivot, std::move(holes)});
     }
     return forces;
 }

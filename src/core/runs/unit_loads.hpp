@@ -4,6 +4,7 @@
 #include "core/job/house_rules.hpp"
 #include "core/job/runs.hpp"
 #include "core/measure/conversions.hpp"
+#include "core/measure/physical.hpp"
 #include "core/plan/check.hpp"
 
 #include <vector>
@@ -12,13 +13,13 @@
 namespace yes_square {
 
 /// Mass of an empty unit, doors on, kg: as entered, else from its panels as 700 kg/m3 board (common practice).
-double empty_mass_kg(const CabinetUnit& unit);
+Mass empty_mass_of(const CabinetUnit& unit);
 
 /// With everything in it: as entered, else the empty mass and the house's load on every shelf and the bottom.
-double loaded_mass_kg(const CabinetUnit& unit, const RunRules& rules);
+Mass loaded_mass_of(const CabinetUnit& unit, const RunRules& rules);
 
 /// What is lifted: doors off. Loose shelves are in the mass; the figure is on the safe side by them.
-double lift_mass_kg(const CabinetUnit& unit);
+Mass lift_mass_of(const CabinetUnit& unit);
 
 /// Where a unit's screws are, seen from the front: from its left edge and above its bottom, top rail first.
 struct ScrewPattern {
@@ -48,8 +49,8 @@ struct UnitForces {
 /// half a door's width; more in the column nearer to the load. A unit on one column alone also turns on the wall about
 /// it, by how far its load hangs beside it: its screws hold that by pushing sideways, in proportion to their height
 /// from their middle. Statics.
-/// @param pressure  N/m2 that its lower edge presses with
-UnitForces unit_forces(const CabinetUnit& unit, double empty_kg, double loaded_kg, const ScrewPattern& pattern,
-                       double pressure = 1e6);
+/// @param pressure  that its lower edge presses with
+UnitForces unit_forces(const CabinetUnit& unit, Mass empty_mass, Mass loaded_mass, const ScrewPattern& pattern,
+                       Pressure pressure = 1_mpa);
 
 } // namespace yes_square

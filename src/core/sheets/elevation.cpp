@@ -125,7 +125,7 @@ private:
     void openings() {
         for (std::size_t i = 0; i < wall_.openings.size(); ++i) {
             const Opening& opening = wall_.openings[i];
-            const Box box = box_of(opening);
+            const Outline box = box_of(opening);
             const Reference reference{Part::opening, {}, i, {}, {}};
             rectangle(box.left, box.right, box.bottom, box.top, Ink::paper, Fill::plain, 0);
             rectangle(box.left, box.right, box.bottom, box.top, Ink::opening, Fill::none, 0.35, reference);
@@ -158,7 +158,7 @@ private:
     /// What stands in from the next wall: its board's end, dashed.
     void corner_things() {
         for (const CornerThing& thing : plan_.survey.corner_things) {
-            const Box box = box_of(thing, wall_);
+            const Outline box = box_of(thing, wall_);
             rectangle(box.left, box.right, box.bottom, box.top, Ink::board, Fill::light, 0.3, {}, Stroke::dashed);
         }
     }
@@ -168,7 +168,7 @@ private:
             const ServicePoint& service = wall_.services[i];
             if (service.far_side) // behind this wall: only its strips show
                 continue;
-            const Box box = box_of(service);
+            const Outline box = box_of(service);
             const Reference reference{Part::service, {}, i, service.centre, service.height};
             rectangle(box.left, box.right, box.bottom, box.top, Ink::service, Fill::plain, 0.3, reference);
             const std::string_view word = service.kind == ServiceKind::socket    ? "Socket"

@@ -9,14 +9,12 @@ Json bay_json(const BayPlan& bay) {
              {"left_m", bay.left.in_metres()},
              {"width_m", bay.width.in_metres()},
              {"hidden_m", bay.hidden.in_metres()},
-             {"tip_needs_n", bay.needs_n},
+             {"tip_needs_n", bay.needs},
              {"turns", bay.turns}};
     one["loads"] = Json::array();
     for (const LoadCase& load : bay.loads)
-        one["loads"].push_back({{"case", std::string{load.when}},
-                                {"down_n", load.down_n},
-                                {"at_m", load.at_x},
-                                {"moment_nm", load.moment_nm}});
+        one["loads"].push_back(
+            {{"case", std::string{load.when}}, {"down_n", load.down}, {"at_m", load.at_x}, {"moment_nm", load.moment}});
     one["shelves"] = Json::array();
     for (const BayShelf& shelf : bay.shelves)
         one["shelves"].push_back({{"label", shelf.label},
@@ -37,10 +35,10 @@ Json bay_json(const BayPlan& bay) {
     for (const BayCleat& cleat : bay.cleats) {
         Json screws = Json::array();
         for (const PlannedHole& screw : cleat.screws)
-            screws.push_back({{"x_m", screw.x.in_metres()}, {"hold", std::string{hold_name(screw.hold)}}});
+            screws.push_back({{"x_m", screw.x.in_metres()}, {"hold", std::string{substrate_name(screw.substrate)}}});
         one["cleats"].push_back({{"shelf", cleat.shelf},
                                  {"z_m", cleat.z.in_metres()},
-                                 {"load_n", cleat.load_n},
+                                 {"load_n", cleat.load},
                                  {"screws", screws},
                                  {"worst_screw", JsonParts::worst(cleat.demands)},
                                  {"utilisation", used(cleat.utilisation)}});
@@ -48,7 +46,7 @@ Json bay_json(const BayPlan& bay) {
     return one;
 }
 
-Json system_json(const SystemPlan& plan, const JsonParts& writer) {
+Json thing_json(const SystemPlan& plan, const JsonParts& writer) {
     Json json{{"id", plan.id},
               {"name", plan.name},
               {"foot_m", plan.foot.in_metres()},
@@ -59,7 +57,7 @@ Json system_json(const SystemPlan& plan, const JsonParts& writer) {
         json["fixing"] = writer.fixing(*plan.fixing);
     json["panels"] = Json::array();
     for (const PanelPlan& panel : plan.panels)
-        json["panels"].push_back({{"label", panel.label}, {"left_m", panel.left.in_metres()}, {"kg", panel.kg}});
+        json["panels"].push_back({{"label", panel.label}, {"left_m", panel.left.in_metres()}, {"kg", panel.mass}});
     json["bays"] = Json::array();
     for (const BayPlan& bay : plan.bays)
         json["bays"].push_back(bay_json(bay));
@@ -80,39 +78,40 @@ Json system_json(const SystemPlan& plan, const JsonParts& writer) {
     return json;
 }
 
-Json piece_json(const PiecePlan& plan, const JsonParts& writer) {
+Json thing_json(const PiecePlan& plan, const JsonParts& writer) {
     Json json{{"id", plan.id},
               {"name", plan.name},
               {"verdict", std::string{words(plan.verdict)}},
               {"restraint_height_m", plan.restraint_height.in_metres()},
-              {"needs_n", plan.needs_n},
-              {"each_n", plan.each_n},
+              {"needs_n", plan.needs},
+              {"each_n", plan.each},
               {"fixing_utilisation", used(plan.fixing_utilisation)},
               {"rating_utilisation", used(plan.rating_utilisation)}};
     json["cases"] = Json::array();
     for (const TipCase& tip : plan.cases)
         json["cases"].push_back({{"case", std::string{words(tip.kind)}},
-                                 {"over_nm", tip.balance.over_nm},
-                                 {"righting_nm", tip.balance.righting_nm},
+                                 {"over_nm", tip.balance.over},
+                                 {"righting_nm", tip.balance.righting},
                                  {"leans_rad", tip.lean},
                                  {"goes_at_rad", tip.balance.goes_at},
                                  {"tips", tip.balance.tips()},
-                                 {"needs_n", tip.needs_n}});
+                                 {"needs_n", tip.needs}});
     json["places"] = Json::array();
     for (const PlannedHole& place : plan.holes)
-        json["places"].push_back(
-            {{"x_m", place.x.in_metres()}, {"z_m", place.z.in_metres()}, {"hold", std::string{hold_name(place.hold)}}});
+        json["places"].push_back({{"x_m", place.x.in_metres()},
+                                  {"z_m", place.z.in_metres()},
+                                  {"hold", std::string{substrate_name(place.substrate)}}});
     if (plan.fixing)
         json["fixing"] = writer.fixing(*plan.fixing);
     writer.told(json, plan);
     return json;
 }
 
-Json box_json(const BoxPlan& plan, const JsonParts& writer) {
+Json thing_json(const BoxPlan& plan, const JsonParts& writer) {
     Json json{{"id", plan.id},
               {"name", plan.name},
-              {"kg", plan.kg},
-              {"loaded_kg", plan.loaded_kg},
+              {"kg", plan.mass},
+              {"loaded_kg", plan.loaded_mass},
               {"diagonal_m", plan.diagonal.in_metres()},
               {"back_screws", plan.back_screws}};
     json["parts"] = Json::array();
@@ -127,11 +126,11 @@ Json box_json(const BoxPlan& plan, const JsonParts& writer) {
     return json;
 }
 
-Json hung_json(const HungPlan& plan, const JsonParts& writer) {
+Json thing_json(const HungPlan& plan, const JsonParts& writer) {
     Json json{{"id", plan.id},
               {"name", plan.name},
               {"verdict", std::string{words(plan.verdict)}},
-              {"loaded_kg", plan.loaded_kg},
+              {"loaded_kg", plan.loaded_mass},
               {"utilisation", used(plan.utilisation)},
               {"add_top", plan.add_top},
               {"add_bottom", plan.add_bottom}};
@@ -140,21 +139,20 @@ Json hung_json(const HungPlan& plan, const JsonParts& writer) {
     return json;
 }
 
+/// Of a kind that has no more to tell than any thing.
+Json thing_json(const ThingPlan& plan, const JsonParts& writer) {
+    return writer.thing(plan);
+}
+
 } // namespace
 
 void write_furniture(Json& wall, const WallPlan& plan, const JsonParts& writer) {
-    const auto list = [&](const char* name, const auto& plans, auto&& write) {
-        wall[name] = Json::array();
-        for (const auto& each : plans)
-            wall[name].push_back(write(each, writer));
-    };
-    list("systems", plan.systems, system_json);
-    list("pieces", plan.pieces, piece_json);
-    list("boxes", plan.boxes, box_json);
-    list("hung", plan.hung, hung_json);
-    for_each_kind(ListedKinds{}, [&]<class Kind>() {
-        list(Kind::list_name.data(), plan.*plans_of<Kind>,
-             [](const ThingPlan& thing, const JsonParts& parts) { return parts.thing(thing); });
+    for_each_kind(Things{}, [&]<class Kind>() {
+        if constexpr (by_itself<Kind>) {
+            Json& list = wall[list_name<Kind>.data()] = Json::array();
+            for (const auto& thing : plan.*plans_of<Kind>)
+                list.push_back(thing_json(thing, writer));
+        }
     });
 }
 

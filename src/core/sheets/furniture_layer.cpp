@@ -87,23 +87,29 @@ public:
             holes(plan.wanted, whole);
     }
 
-    /// Of any kind: the room it takes, its name and its holes.
-    void draw(const WallThing& room, const ThingPlan& plan) {
+    /// Of a kind that says no more of itself than the room it takes.
+    void draw(const auto&, const ThingPlan& plan) {
+        for (const WallThing& room : plan.room)
+            draw_room(room, plan);
+    }
+
+private:
+    /// The room it takes, its name and its holes.
+    void draw_room(const WallThing& room, const ThingPlan& plan) {
         const Reference whole{Part::thing, room.id, 0, {}, {}};
         const bool chosen = selected(room.id);
-        const Box& box = room.box;
+        const Outline& box = room.box;
         rectangle(box.left, box.right, box.bottom, box.top, Ink::paper, Fill::plain, 0, whole);
         rectangle(box.left, box.right, box.bottom, box.top, board(chosen), Fill::light, chosen ? 0.7 : 0.4, whole);
         for (const PlannedHole& hole : plan.holes)
             fixing(hole.x, hole.z,
                    !hole.in_strip() && hole.utilisation.within() &&
-                       (hole.hold == Hold::proved_stud || hole.hold == Hold::masonry),
+                       (hole.substrate == Substrate::proved_stud || hole.substrate == Substrate::masonry),
                    whole);
         label(room.name, (scale_.x(box.left) + scale_.x(box.right)) / 2, scale_.y(box.bottom) + 1.15 * text(),
               1.6 * (scale_.x(box.right) - scale_.x(box.left)), 1, chosen);
     }
 
-private:
     bool selected(const std::string& id) const { return id == frame_.selected_thing; }
     double text() const { return frame_.text; }
     static Ink board(bool chosen) { return chosen ? Ink::board_selected : Ink::board; }
@@ -134,7 +140,8 @@ private:
     }
     void holes(const UnitPlan& unit, const Reference& reference) {
         for (const PlannedHole& hole : unit.holes)
-            fixing(hole.x, hole.z, hole.hold == Hold::proved_stud || hole.hold == Hold::masonry, reference);
+            fixing(hole.x, hole.z, hole.substrate == Substrate::proved_stud || hole.substrate == Substrate::masonry,
+                   reference);
     }
     void label(const std::string& words, double middle, double baseline, double room, double size, bool bold = false) {
         if (static_cast<double>(words.size()) * letter_width * size * text() <= room)
@@ -286,20 +293,9 @@ Drawing draw_bays_sketch(const std::vector<Stud>& studs, const SystemPlan& plan,
 void draw_furniture(const Wall& wall, const WallPlan& plan, const ElevationScale& scale, const ElevationFrame& frame,
                     Drawing& drawing) {
     FurnitureDrawer drawer{scale, frame, drawing};
-    const auto each = [&](const auto& parts, const auto& plans) {
-        for (std::size_t i = 0; i < parts.size() && i < plans.size(); ++i)
-            drawer.draw(parts[i], plans[i]);
-    };
-    each(wall.systems, plan.systems);
-    each(wall.pieces, plan.pieces);
-    each(wall.boxes, plan.boxes);
-    each(wall.hung, plan.hung);
-    for_each_kind(ListedKinds{}, [&]<class Kind>() {
-        const auto& plans = plan.*plans_of<Kind>;
-        const auto& things = kept<Kind>(wall);
-        for (std::size_t i = 0; i < things.size() && i < plans.size(); ++i)
-            for (const WallThing& room : room_of(things[i]))
-                drawer.draw(room, plans[i]);
+    for_each_kind(Things{}, [&]<class Kind>() {
+        if constexpr (by_itself<Kind>)
+            each_of<Kind>(wall, plan, [&](const Kind& thing, const auto& of_it) { drawer.draw(thing, of_it); });
     });
 }
 

@@ -4,21 +4,21 @@
 
 namespace yes_square {
 
-std::string_view hold_name(Hold hold) {
-    switch (hold) {
-    case Hold::masonry:
+std::string_view substrate_name(Substrate substrate) {
+    switch (substrate) {
+    case Substrate::masonry:
         return "masonry";
-    case Hold::proved_stud:
+    case Substrate::proved_stud:
         return "proved_stud";
-    case Hold::joist:
+    case Substrate::joist:
         return "joist";
-    case Hold::nogging:
+    case Substrate::nogging:
         return "nogging";
-    case Hold::indicated_stud:
+    case Substrate::indicated_stud:
         return "indicated_stud";
-    case Hold::assumed_stud:
+    case Substrate::assumed_stud:
         return "assumed_stud";
-    case Hold::lining:
+    case Substrate::lining:
         return "lining";
     }
     return {};
@@ -32,10 +32,6 @@ Json used(Utilisation utilisation) {
     return utilisation.is_refused() ? Json("refused") : finite(utilisation.number());
 }
 
-Json finite(const std::optional<double>& value) {
-    return value ? finite(*value) : Json(nullptr);
-}
-
 Json JsonParts::fixing(const Fixing& fixing) const {
     return {{"name", fixing.name},
             {"screw_length_m", fixing.screw_length.in_metres()},
@@ -46,8 +42,8 @@ Json JsonParts::fixing(const Fixing& fixing) const {
             {"gap_m", fixing.gap.in_metres()},
             {"hole_diameter_m", fixing.hole_diameter.in_metres()},
             {"drill_depth_m", fixing.drill_depth.in_metres()},
-            {"tension_capacity_n", fixing.tension_n},
-            {"shear_capacity_n", fixing.shear_n},
+            {"tension_capacity_n", fixing.tension},
+            {"shear_capacity_n", fixing.shear},
             {"source", source(fixing.source)}};
 }
 
@@ -105,9 +101,9 @@ Json JsonParts::worst(const std::vector<HoleDemand>& demands) {
     Json json = Json::array();
     for (const HoleDemand& demand : demands)
         json.push_back({{"case", std::string{demand.when}},
-                        {"pull_n", finite(demand.tension_n)},
-                        {"down_n", finite(demand.down_n)},
-                        {"across_n", finite(demand.across_n)},
+                        {"pull_n", finite(demand.tension)},
+                        {"down_n", finite(demand.down)},
+                        {"across_n", finite(demand.across)},
                         {"duration", demand.duration}});
     return json;
 }
@@ -121,19 +117,19 @@ Json JsonParts::group(const std::string& name, Length edge, const std::vector<Lo
     json["loads"] = Json::array();
     for (const LoadCase& load : loads)
         json["loads"].push_back({{"case", std::string{load.when}},
-                                 {"down_n", load.down_n},
+                                 {"down_n", load.down},
                                  {"at_m", load.at_x},
-                                 {"moment_nm", load.moment_nm},
+                                 {"moment_nm", load.moment},
                                  {"duration", load.duration}});
     json["holes"] = Json::array();
     for (const HeldHole& hole : holes) {
         const FixingStrength& strength = hole.strength;
         json["holes"].push_back({{"x_m", hole.x.in_metres()},
                                  {"z_m", hole.z.in_metres()},
-                                 {"hold", std::string{hold_name(hole.hold)}},
+                                 {"hold", std::string{substrate_name(hole.substrate)}},
                                  {"screws", hole.screws},
                                  {"demands", worst(hole.demands)},
-                                 {"holds_n", {{"pull", strength.tension_n}, {"shear", strength.shear_n}}},
+                                 {"holds_n", {{"pull", strength.tension}, {"shear", strength.shear}}},
                                  {"penetration_m", strength.penetration.in_metres()},
                                  {"side_m", strength.side.in_metres()},
                                  {"side_gravity", finite(strength.side_gravity)},
@@ -152,7 +148,7 @@ Json JsonParts::thing(const ThingPlan& plan) const {
                   {"x_m", hole.x.in_metres()},
                   {"z_m", hole.z.in_metres()},
                   {"above_floor_now_m", hole.above_now.in_metres()},
-                  {"hold", std::string{hold_name(hole.hold)}},
+                  {"hold", std::string{substrate_name(hole.substrate)}},
                   {"packing_m", hole.packing.in_metres()},
                   {"screws", hole.screws},
                   {"in_service_strip", hole.in_strip()},
@@ -180,11 +176,11 @@ Json JsonParts::unit(const UnitPlan& unit) const {
               {"width_m", unit.place.width.in_metres()},
               {"bottom_m", unit.bottom.in_metres()},
               {"top_m", unit.top.in_metres()},
-              {"empty_kg", unit.empty_kg},
-              {"loaded_kg", unit.loaded_kg},
-              {"lift_kg", unit.lift_kg},
-              {"tension_n", unit.tension_n},
-              {"shear_n", unit.shear_n},
+              {"empty_kg", unit.empty_mass},
+              {"loaded_kg", unit.loaded_mass},
+              {"lift_kg", unit.lift_mass},
+              {"tension_n", unit.tension},
+              {"shear_n", unit.shear},
               {"governing_case", std::string{unit.governing}},
               {"turns", unit.turns},
               {"utilisation", used(unit.utilisation)},
@@ -192,10 +188,10 @@ Json JsonParts::unit(const UnitPlan& unit) const {
     std::vector<HeldHole> held;
     for (const PlannedHole& hole : unit.holes)
         if (!hole.demands.empty())
-            held.push_back({hole.x, hole.z, hole.hold, hole.demands, hole.strength, hole.utilisation});
+            held.push_back({hole.x, hole.z, hole.substrate, hole.demands, hole.strength, hole.utilisation});
     json["groups"] = Json::array({group(unit.name, unit.bottom, unit.loads, held, unit.fixing, unit.turns)});
-    if (unit.hook_load_n)
-        json["hook_load_n"] = *unit.hook_load_n;
+    if (unit.hook_load)
+        json["hook_load_n"] = *unit.hook_load;
     if (unit.fixing)
         json["fixing"] = fixing(*unit.fixing);
     json["holes"] = Json::array();
@@ -207,7 +203,7 @@ Json JsonParts::unit(const UnitPlan& unit) const {
                                  {"from_left_m", unit.from_left(hole).in_metres()},
                                  {"inside_left_m", unit.inside_left(hole).in_metres()},
                                  {"packing_m", hole.packing.in_metres()},
-                                 {"hold", std::string{hold_name(hole.hold)}}});
+                                 {"hold", std::string{substrate_name(hole.substrate)}}});
     json["feet"] = Json::array();
     for (const Foot& foot : unit.feet)
         json["feet"].push_back({{"x_m", foot.x.in_metres()},

@@ -11,14 +11,28 @@ namespace yes_square {
 
 using Json = nlohmann::ordered_json;
 
-std::string_view hold_name(Hold hold);
+std::string_view substrate_name(Substrate substrate);
+
+/// In SI, as the name of the member says: "load_n", "kg".
+template <class Figure>
+requires is_physical<Figure>
+void to_json(Json& json, Figure figure) {
+    json = figure.in_si();
+}
 
 /// JSON has no infinity: null.
 Json finite(double value);
+template <class Figure>
+requires is_physical<Figure> Json finite(Figure figure) {
+    return finite(figure.in_si());
+}
 /// A number, "refused", or null where it is not known.
 Json used(Utilisation utilisation);
 /// None: null.
-Json finite(const std::optional<double>& value);
+template <class Figure>
+Json finite(const std::optional<Figure>& value) {
+    return value ? finite(*value) : Json(nullptr);
+}
 
 class JsonParts {
 public:
@@ -36,7 +50,7 @@ public:
     struct HeldHole {
         Length x;
         Length z;
-        Hold hold = Hold::lining;
+        Substrate substrate = Substrate::lining;
         const std::vector<HoleDemand>& demands;
         const FixingStrength& strength;
         Utilisation utilisation;

@@ -18,7 +18,7 @@ LoadLabel load_label(const Wall& wall, const Shelf& shelf, const ShelfPlan& plan
         label.assumes.push_back(promise.why);
         return label;
     }
-    const Quantity per_metre{Kind::mass_per_m, std::floor(capacity.kg_per_m)};
+    const Quantity per_metre = quantity(floor(capacity.per_metre));
     if (!way_of(shelf).whole(shelf))
         label.assumes.push_back({"{0}, limited by {1}", {per_metre, words(capacity.governs)}});
     std::set<std::string> told;
@@ -27,7 +27,7 @@ LoadLabel load_label(const Wall& wall, const Shelf& shelf, const ShelfPlan& plan
             label.assumes.push_back({"Fixed with {0}, {1}", {fixing.name, stock(fixing.screw_length)}});
     };
     for (const BracketPlan& place : plan.brackets)
-        if (place.fixing && carries(place.hold))
+        if (place.fixing && carries(place.substrate))
             tell(*place.fixing);
     for (const CleatPlan& cleat : plan.cleats)
         if (cleat.fixing)

@@ -22,9 +22,9 @@ public:
         json["arm_least_m"] = plan.arm_least.in_metres();
         json["arm_most_m"] = plan.arm_most.in_metres();
         json["bracket"] = plan.bracket ? Json(plan.bracket->id) : Json(nullptr);
-        json["board_kg"] = plan.mass_kg;
-        json["goods_n_per_m"] = plan.goods_n_per_m;
-        json["self_weight_n_per_m"] = plan.self_weight_n_per_m;
+        json["board_kg"] = plan.mass;
+        json["goods_n_per_m"] = plan.goods_load;
+        json["self_weight_n_per_m"] = plan.self_weight;
         json["left_overhang_m"] = plan.left_overhang.in_metres();
         json["right_overhang_m"] = plan.right_overhang.in_metres();
         json["shelf_screw_m"] = plan.shelf_screw ? Json(plan.shelf_screw->in_metres()) : Json(nullptr);
@@ -120,7 +120,7 @@ private:
         for (const CleatPlan& cleat : plan.cleats) {
             json["strips"].push_back({{"wall", std::string{cleat.wall}},
                                       {"length_m", cleat.length.in_metres()},
-                                      {"load_n", cleat.load_n},
+                                      {"load_n", cleat.load},
                                       {"screws", cleat.screws},
                                       {"utilisation", used(cleat.utilisation)}});
             if (cleat.fixing)
@@ -132,14 +132,14 @@ private:
     Json groups(const ShelfPlan& plan) const {
         Json groups = Json::array();
         const auto held = [&](const PlannedHole& hole) {
-            return HeldHole{hole.x,       hole.z,        plan.brackets[hole.place].hold,
+            return HeldHole{hole.x,       hole.z,        plan.brackets[hole.place].substrate,
                             hole.demands, hole.strength, hole.utilisation};
         };
         if (!plan.plate_loads.empty()) {
             std::vector<HeldHole> holes;
             std::optional<Fixing> fixing;
             for (const PlannedHole& hole : plan.holes)
-                if (carries(plan.brackets[hole.place].hold)) {
+                if (carries(plan.brackets[hole.place].substrate)) {
                     holes.push_back(held(hole));
                     fixing = plan.brackets[hole.place].fixing;
                 }
@@ -164,13 +164,13 @@ private:
         Json json{{"number", index + 1},
                   {"x_m", plan.x.in_metres()},
                   {"x", format(plan.x, voice_.unit)},
-                  {"hold", std::string{hold_name(plan.hold)}},
+                  {"hold", std::string{substrate_name(plan.substrate)}},
                   {"reaction_n",
                    {{"greatest", plan.reaction.greatest},
                     {"sustained", plan.reaction.sustained},
                     {"least", plan.reaction.least}}},
-                  {"tension_n", plan.tension_n},
-                  {"shear_n", plan.shear_n},
+                  {"tension_n", plan.tension},
+                  {"shear_n", plan.shear},
                   {"fixing_utilisation", used(plan.fixing_utilisation)},
                   {"bracket_utilisation", used(plan.bracket_utilisation)}};
         if (plan.fixing)
@@ -226,16 +226,15 @@ Json rail_json(const RunPiece& rail, const PlanWriter& writer) {
         json["fixing"] = writer.fixing(*hold.fixing);
     json["hooks"] = Json::array();
     for (const LoadCase& hook : hold.loads)
-        json["hooks"].push_back({{"at_m", hook.at_x}, {"down_n", hook.down_n}, {"moment_nm", hook.moment_nm}});
+        json["hooks"].push_back({{"at_m", hook.at_x}, {"down_n", hook.down}, {"moment_nm", hook.moment}});
     json["places"] = Json::array();
     for (const PlannedHole& place : hold.places)
         if (!place.demands.empty())
-            json["places"].push_back(
-                {{"x_m", place.x.in_metres()},
-                 {"pull_n", place.demands.front().tension_n},
-                 {"down_n", place.demands.front().down_n},
-                 {"holds_n", {{"pull", place.strength.tension_n}, {"shear", place.strength.shear_n}}},
-                 {"utilisation", used(place.utilisation)}});
+            json["places"].push_back({{"x_m", place.x.in_metres()},
+                                      {"pull_n", place.demands.front().tension},
+                                      {"down_n", place.demands.front().down},
+                                      {"holds_n", {{"pull", place.strength.tension}, {"shear", place.strength.shear}}},
+                                      {"utilisation", used(place.utilisation)}});
     return json;
 }
 
@@ -317,11 +316,11 @@ std::string plan_json(const Job& job, const Plan& plan, const Voice& voice) {
         document["inventory"].push_back({{"wall", row.wall},
                                          {"name", row.name},
                                          {"height_m", row.height.in_metres()},
-                                         {"kg", row.kg},
+                                         {"kg", row.mass},
                                          {"verdict", std::string{words(row.verdict)}},
                                          {"held_by", std::string{row.held_by}},
                                          {"places", row.places},
-                                         {"each_n", finite(row.each_n)}});
+                                         {"each_n", finite(row.each)}});
     document["rooms"] = Json::array();
     for (std::size_t i = 0; i < plan.rooms.size(); ++i) {
         const RoomSurvey& survey = plan.rooms[i];

@@ -1,5 +1,7 @@
 #include "core/sheets/rods.hpp"
 
+#include "core/measure/overloaded.hpp"
+
 #include <algorithm>
 #include <functional>
 #include <numeric>
@@ -145,42 +147,37 @@ void Rods::collect_thing_lanes() {
             tick(at, false);
         return lanes_.emplace_back(std::move(lane));
     };
-    const auto each = [&](const auto& parts, const auto& plans, const auto& add) {
-        for (std::size_t i = 0; i < parts.size() && i < plans.size(); ++i)
-            if (thing_shown(parts[i].id))
-                add(parts[i], plans[i]);
-    };
-    const auto xs_of = [](const auto& places) {
+    const auto xs_of = [](const std::vector<PlannedHole>& holes) {
         std::vector<Length> xs;
-        for (const auto& place : places)
-            xs.push_back(place.x);
+        for (const PlannedHole& hole : holes)
+            xs.push_back(hole.x);
         return xs;
     };
-    each(wall_.systems, plan_.systems, [&](const StorageSystem& system, const SystemPlan& plan) {
-        std::vector<Length> faces;
-        for (const PanelPlan& panel : plan.panels)
-            faces.push_back(panel.left);
-        faces.push_back(system.right());
-        Lane& lane = lane_of(system.id, system.name, {}, faces);
-        if (lane.selected)
-            for (const SlideChain& chain : plan.slide.chains)
-                for (const SlideBand& band : chain.bands)
-                    if (band.lost.empty())
-                        lane.bands.push_back({band.from - system.panel / 2, band.to - system.panel / 2});
-    });
-    each(wall_.pieces, plan_.pieces, [&](const Piece& piece, const PiecePlan& plan) {
-        lane_of(piece.id, piece.name, {piece.left, piece.right()}, xs_of(plan.holes));
-    });
-    each(wall_.boxes, plan_.boxes, [&](const WallBox& box, const BoxPlan& plan) {
-        lane_of(box.id, box.name, {box.left, box.right()}, xs_of(plan.hang.holes));
-    });
-    each(wall_.hung, plan_.hung, [&](const HungCabinet& hung, const HungPlan& plan) {
-        lane_of(hung.id, hung.unit.name, {hung.left, hung.left + hung.unit.width}, xs_of(plan.wanted.holes));
-    });
-    for_each_kind(ListedKinds{}, [&]<class Kind>() {
-        each(kept<Kind>(wall_), plan_.*plans_of<Kind>, [&](const Kind& thing, const ThingPlan& plan) {
-            lane_of(thing.id, plan.name, {thing.left, thing.right()}, xs_of(plan.holes));
-        });
+    const auto add =
+        overloaded{[&](const StorageSystem& system, const SystemPlan& plan) {
+                       std::vector<Length> faces;
+                       for (const PanelPlan& panel : plan.panels)
+                           faces.push_back(panel.left);
+                       faces.push_back(system.right());
+                       Lane& lane = lane_of(system.id, system.name, {}, faces);
+                       if (lane.selected)
+                           for (const SlideChain& chain : plan.slide.chains)
+                               for (const SlideBand& band : chain.bands)
+                                   if (band.lost.empty())
+                                       lane.bands.push_back({band.from - system.panel / 2, band.to - system.panel / 2});
+                   },
+                   [&](const auto&, const ThingPlan& plan) {
+                       std::vector<Length> sides;
+                       for (const WallThing& room : plan.room)
+                           sides.insert(sides.end(), {room.box.left, room.box.right});
+                       lane_of(plan.id, plan.name, sides, xs_of(plan.holes));
+                   }};
+    for_each_kind(Things{}, [&]<class Kind>() {
+        if constexpr (by_itself<Kind>)
+            each_of<Kind>(wall_, plan_, [&](const Kind& thing, const auto& plan) {
+                if (thing_shown(thing.id))
+                    add(thing, plan);
+            });
     });
 }
 
@@ -311,45 +308,34 @@ void Rods::thing_heights(const auto& tick) const {
     const auto at = [&](const std::string& id, Length z, bool strong) {
         tick(z, strong, Reference{Part::thing, id, 0, {}, z});
     };
-    const auto each = [&](const auto& parts, const auto& plans, const auto& add) {
-        for (std::size_t i = 0; i < parts.size() && i < plans.size(); ++i)
-            if (parts[i].id == frame_.selected_thing)
-                add(parts[i].id, parts[i], plans[i]);
-    };
-    each(wall_.systems, plan_.systems, [&](const std::string& id, const StorageSystem&, const SystemPlan& plan) {
-        at(id, plan.head, false);
-        for (const BayPlan& bay : plan.bays) {
-            for (const BayCleat& cleat : bay.cleats)
-                at(id, cleat.z, true);
-            for (const BayRod& rod : bay.rods)
-                at(id, rod.z, false);
-        }
-    });
-    each(wall_.pieces, plan_.pieces, [&](const std::string& id, const Piece& piece, const PiecePlan& plan) {
-        at(id, piece.height, false);
-        for (const PlannedHole& place : plan.holes)
-            at(id, place.z, true);
-    });
-    const auto unit = [&](const std::string& id, Length bottom, Length top, const UnitPlan& hang) {
-        at(id, bottom, false);
-        at(id, top, false);
-        for (const PlannedHole& hole : hang.holes)
-            at(id, hole.z, true);
-    };
-    each(wall_.boxes, plan_.boxes, [&](const std::string& id, const WallBox& box, const BoxPlan& plan) {
-        unit(id, box.bottom(), box.top, plan.hang);
-    });
-    each(wall_.hung, plan_.hung, [&](const std::string& id, const HungCabinet& hung, const HungPlan& plan) {
-        unit(id, hung.top - hung.unit.height, hung.top, plan.wanted);
-    });
-    for_each_kind(ListedKinds{}, [&]<class Kind>() {
-        each(kept<Kind>(wall_), plan_.*plans_of<Kind>,
-             [&](const std::string& id, const Kind& thing, const ThingPlan& plan) {
-                 at(id, thing.bottom(), false);
-                 at(id, thing.top, true);
-                 for (const PlannedHole& hole : plan.holes)
-                     at(id, hole.z, true);
-             });
+    const auto add = overloaded{[&](const StorageSystem& system, const SystemPlan& plan) {
+                                    at(system.id, plan.head, false);
+                                    for (const BayPlan& bay : plan.bays) {
+                                        for (const BayCleat& cleat : bay.cleats)
+                                            at(system.id, cleat.z, true);
+                                        for (const BayRod& rod : bay.rods)
+                                            at(system.id, rod.z, false);
+                                    }
+                                },
+                                [&](const auto&, const ThingPlan& plan) {
+                                    for (const WallThing& room : plan.room) {
+                                        if (room.box.bottom > Length{})
+                                            at(plan.id, room.box.bottom, false);
+                                        const bool struck =
+                                            std::ranges::any_of(plan.lines, [&](const PlannedLine& line) {
+                                                return !line.plumb && line.z == room.box.top;
+                                            });
+                                        at(plan.id, room.box.top, struck);
+                                    }
+                                    for (const PlannedHole& hole : plan.holes)
+                                        at(plan.id, hole.z, true);
+                                }};
+    for_each_kind(Things{}, [&]<class Kind>() {
+        if constexpr (by_itself<Kind>)
+            each_of<Kind>(wall_, plan_, [&](const Kind& thing, const auto& plan) {
+                if (thing.id == frame_.selected_thing)
+                    add(thing, plan);
+            });
     });
 }
 
@@ -373,7 +359,7 @@ std::vector<Rods::HeightTick> Rods::height_ticks() const {
     for (const RunPlan& run : plan_.runs)
         if (run.id == frame_.selected_run && !frame_.line_names)
             for (const UnitPlan& unit : run.units) {
-                if (unit.loaded_kg > 0 && unit.bottom > Length{})
+                if (unit.loaded_mass > 0 && unit.bottom > Length{})
                     tick(unit.bottom, true, {Part::unit, unit.unit_id, 0, {}, unit.bottom});
                 for (const PlannedHole& hole : unit.holes)
                     tick(hole.z, false, {Part::unit_hole, unit.unit_id, 0, {}, hole.z});

@@ -132,7 +132,7 @@ private:
 
     void hole(const UnitPlan& unit, std::size_t index) {
         const PlannedHole& hole = unit.holes[index];
-        const bool sure = hole.hold == Hold::proved_stud || hole.hold == Hold::masonry;
+        const bool sure = hole.substrate == Substrate::proved_stud || hole.substrate == Substrate::masonry;
         add(Circle{{scale_.x(hole.x), scale_.y(hole.z)},
                    std::max(0.4, 0.007 * scale_.per_metre),
                    sure ? Ink::hole : Ink::alarm,

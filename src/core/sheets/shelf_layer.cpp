@@ -48,7 +48,7 @@ public:
             add(Circle{{scale_.x(hole.x), scale_.y(hole.z)},
                        std::max(0.35, 0.006 * scale_.per_metre),
                        Ink::hole,
-                       carries(plan_.brackets[hole.place].hold) ? Fill::plain : Fill::none},
+                       carries(plan_.brackets[hole.place].substrate) ? Fill::plain : Fill::none},
                 {Part::hole, shelf_.id, hole.place * 100 + hole.row, hole.x, hole.z});
         add(Text{{scale_.x(shelf_.left), scale_.y(shelf_.height) - 0.5 * text_},
                  shelf_.name,
@@ -65,7 +65,8 @@ private:
     void add(auto form, Reference reference = {}) {
         drawing_.shapes.push_back({std::move(form), std::move(reference)});
     }
-    void box(const Box& box, Ink ink, Fill fill, double line, Reference reference = {}, Stroke stroke = Stroke::solid) {
+    void box(const Outline& box, Ink ink, Fill fill, double line, Reference reference = {},
+             Stroke stroke = Stroke::solid) {
         add(Rectangle{{scale_.x(box.left), scale_.y(box.top)},
                       scale_.x(box.right) - scale_.x(box.left),
                       scale_.y(box.bottom) - scale_.y(box.top),
@@ -79,7 +80,7 @@ private:
     void boards() {
         const Ink ink = chosen_ ? Ink::board_selected : Ink::board;
         const bool solid = !plate_of(shelf_).whole;
-        for (const Box& board : board_boxes(shelf_)) {
+        for (const Outline& board : board_boxes(shelf_)) {
             box(board, ink, solid ? Fill::plain : Fill::light, chosen_ ? 0.5 : 0.3, whole());
             if (shelf_.lip)
                 box({board.left, board.right, board.top - shelf_.lip->height, board.top}, ink, Fill::none, 0.2);
@@ -119,7 +120,7 @@ private:
         }
     }
 
-    void hook(const Box& at) {
+    void hook(const Outline& at) {
         const double x = scale_.x(at.left);
         const double y = scale_.y(at.top);
         const double size = std::max(1.0, 0.03 * scale_.per_metre);
@@ -138,8 +139,8 @@ private:
                      0.6},
                 reference);
         } else {
-            for (const Box& leg : leg_boxes(shelf_, plan_, place.x)) {
-                box(leg, Ink::bracket, carries(place.hold) ? Fill::plain : Fill::none, 0.3, reference);
+            for (const Outline& leg : leg_boxes(shelf_, plan_, place.x)) {
+                box(leg, Ink::bracket, carries(place.substrate) ? Fill::plain : Fill::none, 0.3, reference);
                 label = std::min(label, leg.bottom);
             }
             for (const SeenPart& part : way_of(shelf_).seen(shelf_))
@@ -189,7 +190,7 @@ public:
 
     /// @param up, down  room over and under the zero line at `y`
     void draw(double y, double up, double down, const std::vector<BeamPlace>& places, auto&& high, auto&& low,
-              double scale) {
+              auto scale) {
         line({left_, y}, {left_ + width_, y}, Ink::faint, 0.2);
         for (std::size_t i = 1; i < places.size(); ++i) {
             if (places[i].x < places[i - 1].x)
@@ -198,7 +199,7 @@ public:
             const double to = x(places[i].x);
             const auto edge = [&](auto&& figure) {
                 const auto at = [&](const BeamPlace& place) {
-                    const double off = figure(place) / scale;
+                    const double off = figure(place) / scale; // of one dimension
                     return y + (off > 0 ? off * down : off * up);
                 };
                 line({from, at(places[i - 1])}, {to, at(places[i])}, Ink::figure, 0.35);
@@ -274,8 +275,8 @@ void draw_strips(const Shelf& shelf, const ShelfPlan& plan, const ShelfStudy& st
     };
 
     // The board with what carries it, load standing on it.
-    double heaviest = 0;
-    double bending = 0;
+    LineLoad heaviest = 0;
+    Moment bending = 0;
     double sag = 0;
     for (const BeamPlace& place : study.diagram) {
         heaviest = std::max(heaviest, place.load);
@@ -289,7 +290,7 @@ void draw_strips(const Shelf& shelf, const ShelfPlan& plan, const ShelfStudy& st
     if (heaviest > 0) {
         strip.draw(board, 0.62 * third, 0, study.diagram, load, load, heaviest);
         drawing.shapes.push_back({Text{{left + across / 2, board - 0.2 * third},
-                                       say(Quantity{Kind::mass_per_m, heaviest / standard_gravity}, voice),
+                                       say(quantity(mass_of(heaviest)), voice),
                                        text,
                                        Align::centre,
                                        Ink::figure,
@@ -298,14 +299,14 @@ void draw_strips(const Shelf& shelf, const ShelfPlan& plan, const ShelfStudy& st
     for (const Goods& goods : shelf.goods)
         if (goods.to <= goods.from)
             strip.mark(board, std::min(goods.from, shelf.length).in_metres(), -0.62 * third,
-                       say(Quantity{Kind::mass, goods.kg}, voice));
+                       say(quantity(goods.mass), voice));
     drawing.shapes.push_back({Line{{left, board}, {left + across, board}, Ink::board, 0.9}});
     for (const BracketPlan& place : plan.brackets) {
         const double x = strip.x(std::clamp(place.x - shelf.left, Length{}, shelf.length).in_metres());
         drawing.shapes.push_back({Triangle{{x - 0.5 * text, board + 0.9 * text},
                                            {x + 0.5 * text, board + 0.9 * text},
                                            {x, board},
-                                           carries(place.hold) ? Ink::bracket : Ink::faint}});
+                                           carries(place.substrate) ? Ink::bracket : Ink::faint}});
     }
 
     const double middle = top + 1.68 * third;
@@ -316,7 +317,7 @@ void draw_strips(const Shelf& shelf, const ShelfPlan& plan, const ShelfStudy& st
             [](const BeamPlace& p) { return p.least_moment; }, bending);
         const BeamPlace& worst = study.diagram[study.worst_moment];
         const bool hogs = -worst.least_moment > worst.greatest_moment;
-        strip.mark(middle, worst.x, (hogs ? -0.36 : 0.36) * third, say(Quantity{Kind::moment, bending}, voice));
+        strip.mark(middle, worst.x, (hogs ? -0.36 : 0.36) * third, say(quantity(bending), voice));
     }
 
     const double line = top + 2.3 * third;
@@ -337,7 +338,7 @@ void draw_bending(const Shelf& shelf, const ShelfPlan& plan, const ShelfStudy& s
         return;
     Length lowest = shelf.lowest_underside();
     for (const BracketPlan& place : plan.brackets)
-        for (const Box& leg : leg_boxes(shelf, plan, place.x))
+        for (const Outline& leg : leg_boxes(shelf, plan, place.x))
             lowest = std::min(lowest, leg.bottom);
     const double height = card_height * text;
     const double under = scale.y(lowest) + 1.8 * text;

@@ -119,7 +119,7 @@ private:
         if (weight.may_go && !over)
             return; // not counted on
         const Point from = at(weight.back, weight.up);
-        const double length = std::clamp(weight.kg / 30, 0.5, 1.6) * 1.6 * text_;
+        const double length = std::clamp(weight.mass / 30_kg, 0.5, 1.6) * 1.6 * text_;
         const Ink ink = over ? Ink::alarm : Ink::level;
         add(Circle{from, 0.22 * text_, ink, Fill::plain});
         arrow(from, {from.x, std::min(pivot_.y, from.y + length)}, ink);
@@ -149,8 +149,8 @@ private:
         const bool tips = tip_.balance.tips();
         const double baseline = drawing_.height - 1.6 * text_;
         add(Text{{drawing_.width / 2, baseline},
-                 say(tips ? Sentence{"tips by {0}", {Quantity{Kind::moment, -tip_.balance.margin_nm()}}}
-                          : Sentence{"{0} to spare", {Quantity{Kind::moment, tip_.balance.margin_nm()}}},
+                 say(tips ? Sentence{"tips by {0}", {quantity(-tip_.balance.margin())}}
+                          : Sentence{"{0} to spare", {quantity(tip_.balance.margin())}},
                      voice_),
                  text_,
                  Align::centre,

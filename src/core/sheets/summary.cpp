@@ -3,7 +3,7 @@
 #include "core/measure/sum.hpp"
 
 #include "core/reckon/reckon.hpp"
-#include "core/sheets/furniture_text.hpp"
+#include "core/sheets/things_text.hpp"
 
 #include <cmath>
 #include <cstdlib>
@@ -38,8 +38,8 @@ std::string shelf_text(const Wall& wall, const Shelf& asked, const ShelfPlan& sh
                             format(shelf.arm_least, voice.unit), format(shelf.arm_most, voice.unit));
     for (std::size_t i = 0; i < shelf.brackets.size(); ++i) {
         const BracketPlan& place = shelf.brackets[i];
-        text += fmt::format("  bracket {} at {}, {}, carries {}", i + 1, format(place.x, voice.unit), words(place.hold),
-                            say(force(place.carries_n), voice));
+        text += fmt::format("  bracket {} at {}, {}, carries {}", i + 1, format(place.x, voice.unit),
+                            words(place.substrate), say(quantity(place.carries), voice));
         if (place.fixing)
             text += fmt::format(
                 "; {} {}, hole {} deep {}, used {}", place.fixing->name, say(stock(place.fixing->screw_length), voice),
@@ -65,28 +65,28 @@ std::string shelf_text(const Wall& wall, const Shelf& asked, const ShelfPlan& sh
         text += fmt::format("  holds: {}. {}\n", say(promise.words, voice), say(promise.why, voice));
     else if (capacity && capacity->governs != Governs::nothing)
         text += fmt::format("  holds: {}; {}, limited by {}{}\n", say(promise.words, voice),
-                            say(Quantity{Kind::mass_per_m, std::floor(capacity->kg_per_m)}, voice),
-                            words(capacity->governs), capacity->from_memory ? "; figures from memory" : "");
+                            say(quantity(floor(capacity->per_metre)), voice), words(capacity->governs),
+                            capacity->from_memory ? "; figures from memory" : "");
     return text + checks_of_one(shelf.checks, voice);
 }
 
 } // namespace
 
-std::string_view words(Hold hold) {
-    switch (hold) {
-    case Hold::masonry:
+std::string_view words(Substrate substrate) {
+    switch (substrate) {
+    case Substrate::masonry:
         return "masonry";
-    case Hold::proved_stud:
+    case Substrate::proved_stud:
         return "proved stud";
-    case Hold::joist:
+    case Substrate::joist:
         return "ceiling joist";
-    case Hold::nogging:
+    case Substrate::nogging:
         return "nogging";
-    case Hold::indicated_stud:
+    case Substrate::indicated_stud:
         return "indicated stud";
-    case Hold::assumed_stud:
+    case Substrate::assumed_stud:
         return "assumed stud";
-    case Hold::lining:
+    case Substrate::lining:
         return "lining alone";
     }
     std::abort();
@@ -110,13 +110,13 @@ std::string run_text(const WallPlan& wall, const RunPlan& run, const Voice& voic
                             format(unit.top, voice.unit));
         if (unit.fixing)
             text += fmt::format("; {}, {} long", unit.fixing->name, say(stock(unit.fixing->screw_length), voice));
-        if (unit.utilisation.known() && unit.tension_n + unit.shear_n > 0)
+        if (unit.utilisation.known() && unit.tension + unit.shear > 0)
             text += fmt::format(", used to {}", say(ratio(unit.utilisation), voice));
         text += "\n";
         for (const PlannedHole& hole : unit.holes)
             text += fmt::format("    hole at {}, {} up; inside {} from the left; {}\n", format(hole.x, voice.unit),
                                 format(hole.z, voice.unit), format(unit.inside_left(hole), voice.unit),
-                                say(words(hole.hold), voice));
+                                say(words(hole.substrate), voice));
     }
     for (const RunPiece& piece : run.pieces)
         if (piece.hold.fixing)
@@ -143,7 +143,7 @@ std::string summary(const Job& job, const Plan& plan, const Voice& voice) {
         for (const RunPlan& run : wall->runs)
             text += "\n" + run_text(*wall, run, voice);
     for (const auto& wall : plan.walls) {
-        text += furniture_text(*wall, voice);
+        text += things_text(*wall, voice);
         for (const FeedPlan& feed : wall->feeds)
             text += fmt::format("\n{}, {}\n{}", wall->wall_name, feed.name, checks_of_one(feed.checks, voice));
         if (!wall->checks.empty())

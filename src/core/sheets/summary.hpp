@@ -23,6 +23,6 @@ std::string sum_text(const Working& working, const Voice& voice);
 std::string source_text(const Source& source, const Voice& voice);
 
 /// What a bracket holds in, in words: "proved stud".
-std::string_view words(Hold hold);
+std::string_view words(Substrate substrate);
 
 } // namespace yes_square

@@ -20,7 +20,7 @@ struct Pen {
     void line(double x1, double y1, double x2, double y2, Ink ink, double width, Stroke stroke = Stroke::solid) {
         drawing.shapes.push_back({Line{{x1, y1}, {x2, y2}, ink, width, stroke}});
     }
-    void box(const Box& box, Ink ink, Fill fill, double width, Stroke stroke = Stroke::solid, double strength = 1) {
+    void box(const Outline& box, Ink ink, Fill fill, double width, Stroke stroke = Stroke::solid, double strength = 1) {
         const double left = scale.x(box.left);
         const double top = scale.y(box.top);
         drawing.shapes.push_back({Rectangle{
@@ -206,8 +206,8 @@ void draw_edges(const Wall& wall, const ElevationScale& scale, const ElevationFr
     for (const Obstacle& obstacle : wall.obstacles) {
         if (obstacle.clearance > Length{})
             pen.box(box_of(obstacle), Ink::faint, Fill::none, 0.25, Stroke::dotted);
-        const Box body{obstacle.left, obstacle.left + obstacle.width, obstacle.bottom,
-                       obstacle.bottom + obstacle.height};
+        const Outline body{obstacle.left, obstacle.left + obstacle.width, obstacle.bottom,
+                           obstacle.bottom + obstacle.height};
         pen.box(body, Ink::service, Fill::plain, 0.35);
         std::string name = say(words(obstacle.kind), voice);
         if (name.starts_with("the ")) // "the radiator" in a sentence, "Radiator" on the drawing
@@ -218,7 +218,7 @@ void draw_edges(const Wall& wall, const ElevationScale& scale, const ElevationFr
                  (scale.y(body.bottom) + scale.y(body.top)) / 2 + 0.4 * text, name, 0.9 * text, Ink::service);
     }
     for (const ScannedArea& area : wall.scans) {
-        const Box box{area.left, area.left + area.width, area.bottom, area.bottom + area.height};
+        const Outline box{area.left, area.left + area.width, area.bottom, area.bottom + area.height};
         if (area.result == ScanResult::clear)
             pen.box(box, Ink::faint, Fill::none, 0.25, Stroke::dashed);
     }

@@ -24,6 +24,10 @@ std::string mm(Length length) {
 std::string figure(double value) {
     return fmt::format("{:.4g}", value);
 }
+template <class Figure>
+requires is_physical<Figure> std::string figure(Figure value) {
+    return figure(value.in_si());
+}
 template <class T>
 std::string or_blank(const std::optional<T>& value) {
     return value ? figure(*value) : std::string{};
@@ -54,7 +58,7 @@ private:
         each_wall([&](const Wall& wall, const WallPlan& plan) {
             for (const WallMark& mark : marks_of(plan))
                 table.rows.push_back({wall.name, mark.item, said(mark.what), mm(mark.x), mm(mark.z), mm(mark.above_now),
-                                      mark.kind == MarkKind::hole ? std::string{words(mark.hold)} : "",
+                                      mark.kind == MarkKind::hole ? std::string{words(mark.substrate)} : "",
                                       mark.fixing ? mark.fixing->name : "", mark.made ? "yes" : "no"});
         });
         return table;
@@ -87,8 +91,8 @@ private:
                                              mm(f.hole_diameter),
                                              mm(f.drill_depth),
                                              mm(f.penetration),
-                                             figure(f.tension_n),
-                                             figure(f.shear_n),
+                                             figure(f.tension),
+                                             figure(f.shear),
                                              source_text(f.source, voice_)};
                 const auto same = std::ranges::find_if(
                     table.rows, [&](const auto& other) { return std::equal(row.begin(), row.end(), other.begin()); });
@@ -214,8 +218,8 @@ private:
     Table tipping() const {
         Table table{"tipping", {"wall", "piece", "height_mm", "kg", "verdict", "held_by", "places", "each_n"}, {}};
         for (const InventoryRow& row : inventory(job_, plan_))
-            table.rows.push_back({row.wall, row.name, mm(row.height), figure(row.kg), std::string{words(row.verdict)},
-                                  std::string{row.held_by}, std::to_string(row.places), or_blank(row.each_n)});
+            table.rows.push_back({row.wall, row.name, mm(row.height), figure(row.mass), std::string{words(row.verdict)},
+                                  std::string{row.held_by}, std::to_string(row.places), or_blank(row.each)});
         return table;
     }
 

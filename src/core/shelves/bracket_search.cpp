@@ -48,8 +48,9 @@ struct Cost {
     }
 };
 
-Cost cost_of(Hold hold) {
-    return {hold == Hold::lining, hold == Hold::assumed_stud, hold == Hold::indicated_stud, hold == Hold::nogging, 0};
+Cost cost_of(Substrate substrate) {
+    return {substrate == Substrate::lining, substrate == Substrate::assumed_stud,
+            substrate == Substrate::indicated_stud, substrate == Substrate::nogging, 0};
 }
 
 /// Layouts are sought among stations: places where a bracket has a reason to stand (a stud, a usual inset, the edge of
@@ -379,20 +380,20 @@ void even_layouts(const BracketQuestion& question, int count, std::vector<std::v
 
 } // namespace
 
-Hold hold_at(const BracketQuestion& question, Length place) {
+Substrate hold_at(const BracketQuestion& question, Length place) {
     if (const StudUnder* hanger = hanger_at(question, place))
-        return hanger->hold;
+        return hanger->substrate;
     if (question.solid_wall)
-        return Hold::masonry;
-    Hold best = Hold::lining;
+        return Substrate::masonry;
+    Substrate best = Substrate::lining;
     bool beside_a_stud = false; // on its edge, or with no room for a nogging's end
     for (const StudUnder& stud : question.studs) {
         const Length off = absolute(place - stud.place);
         if (off <= stud.usable_half_width)
-            best = std::min(best, stud.hold);
+            best = std::min(best, stud.substrate);
         beside_a_stud |= off < stud.blocked_half_width;
     }
-    return best == Hold::lining && question.noggings && !beside_a_stud ? Hold::nogging : best;
+    return best == Substrate::lining && question.noggings && !beside_a_stud ? Substrate::nogging : best;
 }
 
 Merits merits_of(const BracketQuestion& question, const std::vector<Length>& places) {

@@ -2,7 +2,7 @@
 
 #include "core/job/job.hpp"
 #include "core/plan/bracket_layout.hpp"
-#include "core/plan/hold.hpp"
+#include "core/plan/substrate.hpp"
 
 #include <vector>
 
@@ -16,7 +16,7 @@ namespace yes_square {
 struct StudUnder {
     Length place;
     Length usable_half_width; ///< how far off its centre a fixing may still go
-    Hold hold = Hold::assumed_stud;
+    Substrate substrate = Substrate::assumed_stud;
     Length blocked_half_width = {}; ///< nearer than this no nogging has room for a fixing beside it
 };
 
@@ -60,6 +60,6 @@ std::vector<BracketLayout> best_layouts(const BracketQuestion& question, School 
 Merits merits_of(const BracketQuestion& question, const std::vector<Length>& places);
 
 /// The hold at a place, and which stud (index) if any.
-Hold hold_at(const BracketQuestion& question, Length place);
+Substrate hold_at(const BracketQuestion& question, Length place);
 
 } // namespace yes_square

@@ -22,10 +22,10 @@ Length lean_of(const std::optional<Neighbour>& neighbour, bool at_corner, Length
     return -Length::nearest_to_metres(depth.in_metres() * std::tan(neighbour->angle.off));
 }
 
-HoleDemand demand_of(double load_n, double leaning_n, const OnCleats& how, const WallSite& site, double duration) {
+HoleDemand demand_of(Force load, Force leaning, const OnCleats& how, const WallSite& site, double duration) {
     HoleDemand demand =
-        cleat_screw_demand(load_n + leaning_n, how.breadth, how.thickness, site.rules.strips.pivot, duration);
-    demand.when = leaning_n > 0 ? "somebody leans on it" : "goods";
+        cleat_screw_demand(load + leaning, how.breadth, how.thickness, site.rules.strips.pivot, duration);
+    demand.when = leaning > 0 ? "somebody leans on it" : "goods";
     return demand;
 }
 
@@ -68,20 +68,20 @@ private:
         const BeamResult beam = analyse(beam_of(shelf_, {inset, shelf_.length - inset}), loads_.on_beam(),
                                         creep_factor(shelf_, site_.service_class));
         plan_.sag = worst_sag(beam, divisor(site_.rules.sag_limit));
-        plan_.board_utilisation = board_utilisation(shelf_, beam, loads_.accidental_n, site_.rules);
+        plan_.board_utilisation = board_utilisation(shelf_, beam, loads_.accidental, site_.rules);
         sides_ = {beam.reactions.front(), beam.reactions.back()};
     }
 
     /// The screws of a strip, on a wall like `wall`.
-    void fix(CleatPlan& cleat, const Wall& wall, Hold hold, const std::vector<HoleDemand>& demands,
+    void fix(CleatPlan& cleat, const Wall& wall, Substrate substrate, const std::vector<HoleDemand>& demands,
              std::optional<Length> to_edge = {}) {
         DrivenThrough through = driven_through_cleat(how_.thickness, how_.wood);
         through.to_edge = to_edge;
-        const auto choice = choose_fixing(site_.catalogue, site_.rules, wall, hold, through, demands);
+        const auto choice = choose_fixing(site_.catalogue, site_.rules, wall, substrate, through, demands);
         cleat.loads = demands;
         if (!choice)
             return;
-        cleat.hold = hold;
+        cleat.substrate = substrate;
         cleat.demand = choice->governing;
         cleat.fixing = choice->fixing;
         cleat.utilisation = choice->utilisation;
@@ -91,7 +91,7 @@ private:
         CleatPlan cleat;
         cleat.wall = name;
         cleat.length = how_.back ? shelf_.depth - how_.thickness : shelf_.depth;
-        cleat.load_n = sides_.empty() ? loads_.total_n(shelf_.length) / 2 : sides_[end].sustained;
+        cleat.load = sides_.empty() ? loads_.total(shelf_.length) / 2 : sides_[end].sustained;
         cleat.screws = static_cast<std::size_t>(how_.screws);
         Wall wall;
         wall.structure = neighbour && at_corner ? neighbour->structure : site_.wall.structure;
@@ -121,12 +121,11 @@ private:
         const double share = greatest_share(places, cleat.length.in_metres());
         // Goods in the middle of the depth, somebody at the front edge.
         const double even = greatest_share(places, cleat.length.in_metres() / 2);
-        const Hold hold = framed ? Hold::proved_stud : Hold::masonry;
-        std::vector<HoleDemand> demands{demand_of(cleat.load_n * even, 0, how_, site_, duration_stored)};
-        if (loads_.accidental_n > 0)
-            demands.push_back(
-                demand_of(cleat.load_n * even, loads_.accidental_n * share, how_, site_, duration_people));
-        fix(cleat, wall, hold, demands);
+        const Substrate substrate = framed ? Substrate::proved_stud : Substrate::masonry;
+        std::vector<HoleDemand> demands{demand_of(cleat.load * even, 0, how_, site_, duration_stored)};
+        if (loads_.accidental > 0)
+            demands.push_back(demand_of(cleat.load * even, loads_.accidental * share, how_, site_, duration_people));
+        fix(cleat, wall, substrate, demands);
         plan_.cleats.push_back(std::move(cleat));
     }
 
@@ -135,15 +134,15 @@ private:
         cleat.wall = "back";
         cleat.on_this_wall = true;
         cleat.length = shelf_.length;
-        cleat.load_n = loads_.total_n(shelf_.length) / 2;
+        cleat.load = loads_.total(shelf_.length) / 2;
         cleat.wall_known = true;
         const std::vector<Length> xs = places_of_back();
         cleat.screws = xs.size();
-        const double line = cleat.load_n / shelf_.length.in_metres();
+        const LineLoad line = cleat.load / shelf_.length;
         for (std::size_t i = 0; i < xs.size(); ++i) {
             const Length from = i == 0 ? shelf_.left : (xs[i - 1] + xs[i]) / 2;
             const Length to = i + 1 == xs.size() ? shelf_.right() : (xs[i] + xs[i + 1]) / 2;
-            screw_back(xs[i], line * (to - from).in_metres());
+            screw_back(xs[i], line * (to - from));
         }
         if (!xs.empty())
             fix_back(cleat);
@@ -167,30 +166,30 @@ private:
     }
 
     /// A screw of the strip at the back, and what lies on it.
-    void screw_back(Length x, double load) {
+    void screw_back(Length x, Force load) {
         PlannedHole hole;
         hole.place = plan_.brackets.size();
         hole.x = x;
         hole.z = shelf_.underside() - how_.breadth / 2;
         hole.demands = {demand_of(load, 0, how_, site_, duration_stored)};
-        if (loads_.accidental_n > 0)
-            hole.demands.push_back(demand_of(load, loads_.accidental_n, how_, site_, duration_people));
+        if (loads_.accidental > 0)
+            hole.demands.push_back(demand_of(load, loads_.accidental, how_, site_, duration_people));
 
         BracketPlan place;
         place.x = x;
-        place.hold = site_.masonry() ? Hold::masonry : Hold::nogging;
+        place.substrate = site_.masonry() ? Substrate::masonry : Substrate::nogging;
         if (!site_.masonry() && !site_.open_framing()) {
             const auto stud = std::ranges::find(site_.survey.studs, x, &Stud::centre);
             place.stud = static_cast<std::size_t>(stud - site_.survey.studs.begin());
-            place.hold = stud->state == StudState::proved ? Hold::proved_stud : Hold::indicated_stud;
+            place.substrate = stud->state == StudState::proved ? Substrate::proved_stud : Substrate::indicated_stud;
         }
         place.reaction.sustained = load;
-        place.reaction.greatest = place.carries_n = load + loads_.accidental_n;
-        place.tension_n = hole.demands.back().tension_n;
-        place.shear_n = hole.demands.back().shear_n();
+        place.reaction.greatest = place.carries = load + loads_.accidental;
+        place.tension = hole.demands.back().tension;
+        place.shear = hole.demands.back().shear();
         for (const HoleDemand& each : hole.demands)
             place.loads.push_back(
-                {each.when, each.down_n, x.in_metres(), each.down_n * how_.thickness.in_metres() / 2, each.duration});
+                {each.when, each.down, x.in_metres(), each.down * (how_.thickness / 2), each.duration});
         plan_.brackets.push_back(std::move(place));
         plan_.holes.push_back(std::move(hole));
     }
@@ -207,13 +206,13 @@ private:
             const Length sure = to_edge_of(*site_.timber(), site_.survey.studs[*place.stud], place.x, site_.rules);
             to_edge = to_edge ? std::min(*to_edge, sure) : sure;
         }
-        fix(cleat, site_.wall, plan_.brackets.front().hold, demands, to_edge);
+        fix(cleat, site_.wall, plan_.brackets.front().substrate, demands, to_edge);
         for (std::size_t i = 0; i < plan_.holes.size() && cleat.fixing; ++i) {
             BracketPlan& place = plan_.brackets[i];
             PlannedHole& hole = plan_.holes[i];
             place.fixing = cleat.fixing;
             hole.strength = cleat.fixing->strength();
-            hole.utilisation = utilisation_of(hole.strength, place.hold, hole.demands);
+            hole.utilisation = utilisation_of(hole.strength, place.substrate, hole.demands);
             place.fixing_utilisation = hole.utilisation;
         }
     }
@@ -230,17 +229,18 @@ private:
 
 DrivenThrough driven_through_cleat(Length thickness, Species wood) {
     const double gravity = specific_gravity(wood);
-    DrivenThrough through{thickness, wood_bearing_psi(gravity)};
+    DrivenThrough through{thickness, wood_bearing(gravity)};
     through.gravity = gravity;
     through.head = Length::nearest_to_inches(properties(ScrewGauge::number_8).head_in);
     return through;
 }
 
-HoleDemand cleat_screw_demand(double load_n, Length breadth, Length thickness, Length pivot, double duration) {
-    const double lever = (breadth / 2 - pivot).in_metres();
-    const double moment = load_n * thickness.in_metres() / 2;
+HoleDemand cleat_screw_demand(Force load, Length breadth, Length thickness, Length pivot, double duration) {
+    const Length lever = breadth / 2 - pivot;
+    const Moment moment = load * thickness / 2;
     // One too low to have a lever over its edge is held by nothing.
-    return {lever > 0 ? moment / lever : std::numeric_limits<double>::infinity(), load_n, duration};
+    return {lever > Length{} ? moment / lever : Force::newtons(std::numeric_limits<double>::infinity()), load,
+            duration};
 }
 
 void hang_on_cleats(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/fixings/choose_fixing.hpp"
+#include "core/measure/physical.hpp"
 #include "core/site/wall_site.hpp"
 
 namespace yes_square {
@@ -10,7 +11,7 @@ DrivenThrough driven_through_cleat(Length thickness, Species wood);
 
 /// What one screw at mid breadth of a strip bears when `load_n` comes on it out by half the strip's thickness: the
 /// strip turns about its lower edge, 5 mm up.
-HoleDemand cleat_screw_demand(double load_n, Length breadth, Length thickness, Length pivot, double duration);
+HoleDemand cleat_screw_demand(Force load, Length breadth, Length thickness, Length pivot, double duration);
 
 /// Fills in a shelf that lies on strips in an alcove: its cut, its sag, the load on each strip and the screws for it.
 ///

@@ -5,6 +5,10 @@
 /// From what one place carries to what holds it there.
 namespace yes_square {
 
+/// What loads a place, as it is told.
+inline constexpr std::string_view stored_case = "goods";
+inline constexpr std::string_view leaned_case = "somebody leans on it";
+
 /// What a reaction asks of the wall holes of what stands at a place, goods for good and somebody leaning on the edge.
 struct PlaceDemands {
     std::vector<LoadCase> loads;
@@ -22,6 +26,6 @@ void fix_place(BracketPlan& place, const Shelf& shelf, const WallSite& site, con
 
 /// What a hanger at x would hang from: a joist that meets the wall within reach of a screw, the ceiling's lining, or an
 /// assumed joist where nobody knows any.
-Hold hold_of_hanger(Length x, const WallSite& site);
+Substrate hold_of_hanger(Length x, const WallSite& site);
 
 } // namespace yes_square

@@ -15,17 +15,17 @@ public:
     Holding usual(const Shelf& shelf) const override {
         Fixture how;
         how.plate = corner_holes(shelf.length, shelf.thickness, 6_mm, true);
-        how.mass_kg = 20;
+        how.mass = 20_kg;
         return how;
     }
     bool own_thickness() const override { return true; }
     bool carries_goods() const override { return false; }
     std::optional<WholeThing> whole(const Shelf& shelf) const override {
         const Fixture& how = of(shelf);
-        return WholeThing{how.mass_kg, how.contents_kg, how.leaned_n};
+        return WholeThing{how.mass, how.contents_mass, how.leaned};
     }
-    void load(Shelf& shelf, double kg_per_m) const override {
-        std::get<Fixture>(shelf.holding).contents_kg = kg_per_m * shelf.length.in_metres();
+    void load(Shelf& shelf, LineMass per_metre) const override {
+        std::get<Fixture>(shelf.holding).contents_mass = per_metre * shelf.length;
     }
 
     bool at_places() const override { return false; }
@@ -38,10 +38,10 @@ public:
     void check(KindChecker& checker) const override { checker.plate(); }
 
     void say_steps(ShelfSteps& steps) const override {
-        const double mass_kg = of(steps.shelf()).mass_kg;
+        const Mass mass = of(steps.shelf()).mass;
         steps.say({"Screws at the top first, loosely; level it; then the others"});
-        if (mass_kg > steps.site().rules.runs.lift_alone_kg)
-            steps.say({"Two people: it weighs {0} before anything is in it", {Quantity{Kind::mass, mass_kg}}}, 2);
+        if (mass > steps.site().rules.runs.lift_alone)
+            steps.say({"Two people: it weighs {0} before anything is in it", {quantity(mass)}}, 2);
         steps.say({"Water, gas and mains connections belong to the licensed trade"});
         steps.hold(Phase::prove, {"Lean on it by degrees: nothing may move"});
     }

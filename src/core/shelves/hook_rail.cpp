@@ -25,17 +25,17 @@ public:
         const BoardProperties& board = properties(shelf.material);
         const double thickness = of(shelf).board.in_metres();
         const double height = shelf.thickness.in_metres();
-        return {board.density * thickness * height, board_stiffness(board.modulus_gpa * 1e9, thickness, height),
-                thickness * height * height / 6};
+        return {board.density * of(shelf).board * shelf.thickness, board_stiffness(board.modulus, thickness, height),
+                SectionModulus::si(thickness * height * height / 6)};
     }
     void add_goods(const Shelf& shelf, ShelfLoads& loads) const override {
         const HookRail& rail = of(shelf);
-        loads.goods_n_per_m = rail.hooks * rail.kg_per_hook * standard_gravity / shelf.length.in_metres();
+        loads.goods_load = weight_of(rail.hooks * rail.on_hook) / shelf.length;
         loads.goods_source = {Provenance::measured};
     }
-    void load(Shelf& shelf, double kg_per_m) const override {
+    void load(Shelf& shelf, LineMass per_metre) const override {
         auto& rail = std::get<HookRail>(shelf.holding);
-        rail.kg_per_hook = kg_per_m * shelf.length.in_metres() / std::max(1, rail.hooks);
+        rail.on_hook = per_metre * shelf.length / std::max(1, rail.hooks);
     }
 
     std::optional<Carrier> carrier(const Shelf& shelf, const WallSite& site) const override {

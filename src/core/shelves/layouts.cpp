@@ -26,7 +26,7 @@ constexpr std::array all_schools{School::studs_first, School::even, School::mirr
 std::vector<Interval> keep_outs(const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
     const Bracket& bracket = carrier.bracket;
     std::vector<Interval> intervals;
-    const auto in_the_way = [&](const Box& box) {
+    const auto in_the_way = [&](const Outline& box) {
         for (int tier = 0; tier < shelf.tiers; ++tier) {
             const Length under = shelf.top_of(tier) - shelf.thickness;
             if (box.overlaps({shelf.left, shelf.right(), under + carrier.bottom(), under + carrier.over}))
@@ -34,7 +34,7 @@ std::vector<Interval> keep_outs(const Shelf& shelf, const WallSite& site, const 
         }
         return false;
     };
-    const auto keep_out = [&](const Box& box, Length margin) {
+    const auto keep_out = [&](const Outline& box, Length margin) {
         if (!in_the_way(box) || (box.left <= shelf.left && box.right >= shelf.right()))
             return;
         intervals.push_back({box.left - margin - shelf.left, box.right + margin - shelf.left});
@@ -50,14 +50,15 @@ std::vector<Interval> keep_outs(const Shelf& shelf, const WallSite& site, const 
             keep_out(box_of(service), bracket.width / 2);
     for (const Shelf& other : site.wall.shelves)
         if (other.id != shelf.id)
-            for (const Box& board : board_boxes(other))
+            for (const Outline& board : board_boxes(other))
                 keep_out(board, bracket.width / 2);
     return intervals;
 }
 
-Length span_keeping_limit(double coefficient, double limit_divisor, double load, double stiffness) {
+Length span_keeping_limit(double coefficient, double limit_divisor, LineLoad load, Stiffness stiffness) {
     // c w L^4 / EI = L / n  =>  L = cbrt(EI / (c n w))
-    return Length::nearest_to_metres(std::min(100.0, std::cbrt(stiffness / (coefficient * limit_divisor * load))));
+    return Length::nearest_to_metres(
+        std::min(100.0, std::cbrt((stiffness / (coefficient * limit_divisor * load)).in_si())));
 }
 
 /// The studs that could be under a shelf, with how far off each one's middle a fixing may stand.
@@ -76,12 +77,12 @@ std::vector<StudUnder> studs_under(const Shelf& shelf, const WallSite& site, con
         const Length blocked = blocked_half_width(*framing, rules);
         if (stud.centre < shelf.left - blocked || stud.centre > shelf.right() + blocked)
             continue;
-        const Hold hold = stud.state == StudState::proved      ? Hold::proved_stud
-                          : stud.state == StudState::indicated ? Hold::indicated_stud
-                                                               : Hold::assumed_stud;
+        const Substrate substrate = stud.state == StudState::proved      ? Substrate::proved_stud
+                                    : stud.state == StudState::indicated ? Substrate::indicated_stud
+                                                                         : Substrate::assumed_stud;
         studs.push_back({stud.centre - shelf.left,
-                         std::max(Length{}, usable_half_width(*framing, stud.uncertainty, diameter, rules, edge)), hold,
-                         blocked});
+                         std::max(Length{}, usable_half_width(*framing, stud.uncertainty, diameter, rules, edge)),
+                         substrate, blocked});
     }
     return studs;
 }
@@ -114,10 +115,9 @@ BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const
     question.made.erase(std::ranges::unique(question.made).begin(), question.made.end());
 
     const ShelfLoads loads = loads_of(shelf, rules);
-    const double creeping_load =
-        (loads.self_n_per_m + loads.goods_n_per_m) * (1 + creep_factor(shelf, site.service_class));
+    const LineLoad creeping_load = (loads.self_load + loads.goods_load) * (1 + creep_factor(shelf, site.service_class));
     const double limit = divisor(rules.sag_limit);
-    const double stiffness = way_of(shelf).section(shelf).stiffness;
+    const Stiffness stiffness = way_of(shelf).section(shelf).stiffness;
     const auto capped = [&](double coefficient) {
         return std::max(rules.spacing_least,
                         std::min(carrier.most, span_keeping_limit(coefficient, limit, creeping_load, stiffness)));
@@ -147,14 +147,14 @@ Weighed weigh_board(const Shelf& shelf, const WallSite& site, const BracketQuest
     for (const Length place : places) {
         BracketPlan plan;
         plan.x = shelf.left + place;
-        plan.hold = hold_at(question, place);
+        plan.substrate = hold_at(question, place);
         plan.hanger = std::ranges::find(question.hangers, place, &StudUnder::place) != question.hangers.end();
         const auto& studs = site.survey.studs;
-        if (site.timber() && !plan.hanger && carries(plan.hold) && plan.hold != Hold::nogging)
+        if (site.timber() && !plan.hanger && carries(plan.substrate) && plan.substrate != Substrate::nogging)
             for (std::size_t i = 0; i < studs.size(); ++i)
                 if (!plan.stud || absolute(studs[i].centre - plan.x) < absolute(studs[*plan.stud].centre - plan.x))
                     plan.stud = i;
-        if (carries(plan.hold))
+        if (carries(plan.substrate))
             carrying.push_back(place);
         weighed.brackets.push_back(std::move(plan));
     }
@@ -162,7 +162,7 @@ Weighed weigh_board(const Shelf& shelf, const WallSite& site, const BracketQuest
     const auto at_least_its_share = [&](Reaction& reaction, const std::vector<Length>& supports, std::size_t i) {
         const Length from = i == 0 ? Length{} : (supports[i - 1] + supports[i]) / 2;
         const Length to = i + 1 == supports.size() ? shelf.length : (supports[i] + supports[i + 1]) / 2;
-        const double missing = loads.between_n(from, to) - reaction.sustained;
+        const Force missing = loads.between(from, to) - reaction.sustained;
         if (missing > 0) {
             reaction.sustained += missing;
             reaction.greatest += missing;
@@ -172,7 +172,7 @@ Weighed weigh_board(const Shelf& shelf, const WallSite& site, const BracketQuest
     if (places.size() >= 2) {
         whole = analyse(beam_of(shelf, places), beam_load, kdef);
         weighed.sag = worst_sag(*whole, divisor(rules.sag_limit));
-        weighed.board_utilisation = board_utilisation(shelf, *whole, loads.accidental_n, rules);
+        weighed.board_utilisation = board_utilisation(shelf, *whole, loads.accidental, rules);
         weighed.utilisation = weighed.board_utilisation;
         for (std::size_t i = 0; i < places.size(); ++i) {
             weighed.brackets[i].reaction = whole->reactions[i];
@@ -185,11 +185,11 @@ Weighed weigh_board(const Shelf& shelf, const WallSite& site, const BracketQuest
         if (const SagVerdict sag = worst_sag(bare, divisor(rules.sag_limit)); sag.share() > weighed.sag.share())
             weighed.sag = sag;
         weighed.board_utilisation =
-            std::max(weighed.board_utilisation, board_utilisation(shelf, bare, loads.accidental_n, rules));
+            std::max(weighed.board_utilisation, board_utilisation(shelf, bare, loads.accidental, rules));
         weighed.utilisation = weighed.board_utilisation;
         std::size_t next = 0;
         for (BracketPlan& place : weighed.brackets) {
-            if (!carries(place.hold))
+            if (!carries(place.substrate))
                 continue;
             Reaction alone = bare.reactions[next];
             at_least_its_share(alone, carrying, next++);
@@ -200,9 +200,9 @@ Weighed weigh_board(const Shelf& shelf, const WallSite& site, const BracketQuest
     } else if (carrying.size() == 1) {
         // With one bracket that carries, it carries all.
         for (BracketPlan& place : weighed.brackets)
-            if (carries(place.hold)) {
-                place.reaction.sustained = loads.total_n(shelf.length);
-                place.reaction.greatest = place.reaction.sustained + loads.accidental_n;
+            if (carries(place.substrate)) {
+                place.reaction.sustained = loads.total(shelf.length);
+                place.reaction.greatest = place.reaction.sustained + loads.accidental;
             }
     }
     return weighed;
@@ -214,16 +214,16 @@ void weigh_fixings(Weighed& weighed, const Shelf& shelf, const WallSite& site, c
     const Bracket& bracket = carrier.bracket;
     std::vector<Length> carrying;
     for (const BracketPlan& place : weighed.brackets)
-        if (carries(place.hold))
+        if (carries(place.substrate))
             carrying.push_back(place.x - shelf.left);
     for (BracketPlan& place : weighed.brackets) {
         const Reaction& reaction = place.reaction;
-        place.carries_n = (carrier.boards - 1) * reaction.sustained + reaction.greatest;
+        place.carries = (carrier.boards - 1) * reaction.sustained + reaction.greatest;
         fix_place(place, shelf, site, carrier);
         weighed.bracket_turns |= place.turns;
-        if (bracket.rating_n && !place.hanger)
-            place.bracket_utilisation = Utilisation::of(reaction.greatest, *bracket.rated_each_n());
-        if (carries(place.hold)) {
+        if (bracket.rating && !place.hanger)
+            place.bracket_utilisation = Utilisation::of(reaction.greatest, *bracket.rated_each());
+        if (carries(place.substrate)) {
             // An unrated bracket is said so; it does not choose between layouts.
             const bool held = place.fixing_utilisation.known();
             weighed.utilisation =

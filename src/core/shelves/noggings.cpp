@@ -27,7 +27,7 @@ std::vector<Nogging> noggings_of(const Wall& wall, const WallSurvey& survey, con
     std::vector<Wanted> wanted;
     for (const ShelfPlan& shelf : shelves)
         for (const PlannedHole& hole : shelf.holes)
-            if (hole.hold == Hold::nogging) {
+            if (hole.substrate == Substrate::nogging) {
                 const auto next = std::ranges::upper_bound(studs, hole.x);
                 wanted.push_back({static_cast<std::size_t>(next - studs.begin()), {shelf.name, hole.x, hole.z}});
             }

@@ -1,4 +1,5 @@
 #include "core/shelves/shelf_checks.hpp"
+#include "core/shelves/shelf_curer.hpp"
 #include "core/shelves/shelf_kind_checks.hpp"
 #include "core/shelves/shelf_steps.hpp"
 #include "core/shelves/way.hpp"
@@ -60,6 +61,20 @@ public:
         if (shelf.load.kind == LoadKind::desk && (shelf.height < least || shelf.height > most))
             checker.add(checks::desk_height, {"The desk's top is {0} up; {1} to {2} is usual",
                                               {quantity(shelf.height), quantity(least), quantity(most)}});
+    }
+    void cure(const ShelfCurer& curer, Check& check) const override {
+        const bool fouls = check.code == checks::leg_fouls_shelf;
+        if (fouls || check.code == checks::tiers_too_close)
+            curer.change(check, {"Turn the brackets over, legs up"}, [](Shelf& shelf) {
+                auto& how = std::get<OnBrackets>(shelf.holding);
+                how.leg_up = !how.leg_up;
+            });
+        if (!fouls)
+            return;
+        curer.other_bracket(check);
+        if (check.amount)
+            curer.raise(check, Length::nearest_to_metres(check.amount->si));
+        curer.slide_upright(check);
     }
 
     void say_steps(ShelfSteps& steps) const override {

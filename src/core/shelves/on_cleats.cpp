@@ -1,5 +1,6 @@
 #include "core/shelves/cleats.hpp"
 #include "core/shelves/shelf_checks.hpp"
+#include "core/shelves/shelf_curer.hpp"
 #include "core/shelves/shelf_kind_checks.hpp"
 #include "core/shelves/shelf_parts.hpp"
 #include "core/shelves/shelf_steps.hpp"
@@ -52,6 +53,15 @@ public:
                 {"Without a strip on both side walls the shelf's front hangs free and the back strip is wrung off"});
         for (const CleatPlan& cleat : checker.plan().cleats)
             check(cleat, checker);
+    }
+    void cure(const ShelfCurer& curer, Check& check) const override {
+        if (check.code == checks::cleat_sides_missing)
+            curer.change(check, {"A strip on both sides"}, [](Shelf& shelf) {
+                auto& how = std::get<OnCleats>(shelf.holding);
+                how.left = how.right = true;
+            });
+        if (check.code == checks::cleat_wall_unknown)
+            ShelfCurer::say(check, {"Survey that wall, or drill a trial hole where the strip will cover it"});
     }
 
     void say_steps(ShelfSteps& steps) const override {

@@ -1,4 +1,7 @@
+#include "core/fixings/hidden_rod.hpp"
+#include "core/shelves/fix_place.hpp"
 #include "core/shelves/shelf_checks.hpp"
+#include "core/shelves/shelf_curer.hpp"
 #include "core/shelves/shelf_kind_checks.hpp"
 #include "core/shelves/shelf_steps.hpp"
 #include "core/shelves/way.hpp"
@@ -9,6 +12,75 @@
 /// A solid shelf on bars that stand out of the wall.
 namespace yes_square {
 namespace {
+
+Pressure masonry(MasonryKind kind, const ShelfRules& rules) {
+    switch (kind) {
+    case MasonryKind::brick:
+        return rules.brick;
+    case MasonryKind::dense_block:
+        return rules.dense_block;
+    case MasonryKind::aerated_block:
+        return rules.aerated_block;
+    case MasonryKind::concrete:
+        return rules.concrete;
+    }
+    return 0;
+}
+
+/// Wood around a steel rod bears this share of its dowel bearing strength in use: Rd of mode I (NDS table 12.3.1B).
+constexpr double rod_reduction = 4;
+constexpr Length rod_dust_room = 6_mm;
+constexpr Length front_cover = 20_mm; ///< of the shelf, before a rod's end
+
+/// A rod in its hole: the steel, what holds it in the wall, and the shelf around it.
+void fix_rod(BracketPlan& place, const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
+    const auto& how = std::get<OnHiddenRods>(shelf.holding);
+    const Length lining = site.wall.lining_thickness();
+    const Framing* framing = site.timber();
+    if (!carries(place.substrate) || (framing && how.in_wall > framing->stud_depth))
+        return;
+    const Length edge = std::max(10_mm, Length::nearest_to_metres(edge_piloted * how.diameter.in_metres()));
+    if (framing && place.stud && to_edge_of(*framing, site.survey.studs[*place.stud], place.x, site.rules) < edge)
+        return;
+    const HiddenRod rod{how.diameter.in_metres(), how.in_wall.in_metres(), lining.in_metres(),
+                        std::min(how.in_shelf, shelf.depth).in_metres()};
+    const double depth = shelf.depth.in_metres();
+    RodStress stress = rod_stress(rod, place.reaction.sustained, carrier.load_at, depth);
+    place.rod_sink = stress.sink_m;
+    // Whoever leans on the front edge adds to it.
+    const Force leaning = place.reaction.greatest - place.reaction.sustained;
+    const RodStress leaned = rod_stress(rod, leaning, carrier.edge_at, depth);
+    ScrewProperties bar{};
+    bar.diameter_in = std::max(0.25, how.diameter.in_inches());
+    const Pressure wall =
+        framing ? wood_bearing(bar, {specific_gravity(framing->species), place.substrate == Substrate::nogging}) /
+                      rod_reduction
+                : masonry(std::get<Masonry>(site.wall.structure).kind, site.rules.shelves);
+    const double board_gravity = std::min(0.5, properties(shelf.material).density / 1000_kg_m3 * 0.9);
+    const Pressure board = wood_bearing(bar, {board_gravity, true}) / rod_reduction;
+    const Utilisation used{
+        std::max({(stress.bending + leaned.bending) / site.rules.shelves.rod_steel,
+                  (stress.on_wall + leaned.on_wall) / wall, (stress.on_shelf + leaned.on_shelf) / board})};
+    const Length room = framing ? Length{} : rod_dust_room;
+    Fixing bar_in_hole;
+    bar_in_hole.name = how.resin ? "Steel bar set in resin" : "Steel rod";
+    bar_in_hole.screw_length = lining + how.in_wall + how.in_shelf;
+    bar_in_hole.penetration = how.in_wall;
+    bar_in_hole.hole_diameter = carrier.bracket.hole_diameter;
+    bar_in_hole.drill_depth = lining + how.in_wall + room;
+    bar_in_hole.shear = used.known() && used.number() > 0 ? place.reaction.greatest / used.number() : Force{};
+    bar_in_hole.gap = lining;
+    bar_in_hole.source = {Provenance::house_rule};
+    place.fixing = std::move(bar_in_hole);
+    place.fixing_utilisation = used;
+    place.shear = place.reaction.greatest;
+    place.tension = 0;
+    const double x = place.x.in_metres();
+    place.loads = {{stored_case, place.reaction.sustained, x, 0, duration_stored},
+                   {leaned_case, place.reaction.greatest, x, 0, duration_stored}};
+    place.row_demands = {{{0, place.reaction.sustained, duration_stored, stored_case},
+                          {0, place.reaction.greatest, duration_stored, leaned_case}}};
+}
 
 class HiddenRodsWay final : public WayOf<OnHiddenRods> {
 public:
@@ -57,6 +129,10 @@ public:
         return supplies;
     }
 
+    bool fix(BracketPlan& place, const Shelf& shelf, const WallSite& site, const Carrier& carrier) const override {
+        fix_rod(place, shelf, site, carrier);
+        return true;
+    }
     void check(KindChecker& checker) const override {
         const Shelf& shelf = checker.shelf();
         const OnHiddenRods& how = of(shelf);
@@ -69,10 +145,11 @@ public:
                 {"A shelf of {0} is too thin for rods of {1}: {2} at least",
                  {quantity(shelf.thickness), quantity(how.diameter), quantity(least)}},
                 quantity(least - shelf.thickness));
-        if (how.in_shelf > shelf.depth - 20_mm)
+        if (how.in_shelf > shelf.depth - front_cover)
             add(checks::rod_too_thick,
-                {"Rods {0} long inside the shelf come within 20 mm of its front edge", {quantity(how.in_shelf)}},
-                quantity(how.in_shelf - shelf.depth + 20_mm));
+                {"Rods {0} long inside the shelf come within {1} of its front edge",
+                 {quantity(how.in_shelf), quantity(front_cover)}},
+                quantity(how.in_shelf - shelf.depth + front_cover));
         if (const BoardProperties& board = properties(shelf.material); board.material <= BoardMaterial::osb3)
             checker.add(checks::rod_edge_unknown,
                         {"What the edge of {0} bears around a rod only its maker can say: the figure here is a guess",
@@ -92,6 +169,17 @@ public:
                 {"The rods bend so that the front edge sinks {0}; {1} would pass unseen: thicker rods, more of them",
                  {fine(sink), fine(most)}},
                 fine(sink - most));
+    }
+    void cure(const ShelfCurer& curer, Check& check) const override {
+        if (check.code == checks::rod_too_thick)
+            curer.thicker_board(check);
+        if (check.code == checks::rod_too_thick || check.code == checks::rod_sinks ||
+            check.code == checks::rod_through_stud)
+            other_rods(curer, check);
+        if (check.code == checks::rod_sinks)
+            curer.more_brackets(check);
+        if (check.code == checks::rod_edge_unknown)
+            curer.other_board(check);
     }
 
     void say_steps(ShelfSteps& steps) const override {
@@ -113,6 +201,21 @@ public:
         steps.say({"Slide it home, {0}. A rod set off centre in its hole can be turned to bring an end up a little",
                    {steps.mass()}});
         steps.hold(Phase::prove, {"Lean on the front edge over each rod: nothing may move"});
+    }
+
+private:
+    static void other_rods(const ShelfCurer& curer, Check& check) {
+        for (const Length diameter : {10_mm, 12_mm, 16_mm})
+            if (diameter != of(curer.shelf()).diameter &&
+                curer.change(check, {"Rods of {0}", {quantity(diameter)}},
+                             [&](Shelf& shelf) { std::get<OnHiddenRods>(shelf.holding).diameter = diameter; }))
+                return;
+        curer.change(check, {"Shorter rods"}, [&](Shelf& shelf) {
+            auto& how = std::get<OnHiddenRods>(shelf.holding);
+            how.in_shelf = std::min(how.in_shelf, shelf.depth - 30_mm);
+            if (const Framing* framing = curer.site().timber())
+                how.in_wall = std::min(how.in_wall, framing->stud_depth - 9_mm);
+        });
     }
 };
 

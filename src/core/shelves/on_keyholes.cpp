@@ -1,4 +1,5 @@
 #include "core/shelves/shelf_checks.hpp"
+#include "core/shelves/shelf_curer.hpp"
 #include "core/shelves/shelf_kind_checks.hpp"
 #include "core/shelves/shelf_steps.hpp"
 #include "core/shelves/way.hpp"
@@ -38,12 +39,12 @@ public:
                 checker.add(
                     checks::keyhole_lifts,
                     {"With the goods on one end the shelf lifts off screw {0} by {1}: nothing holds it down there",
-                     {count(i + 1), force(-places[i].reaction.least)}},
-                    force(-places[i].reaction.least), places[i].x, shelf.height);
+                     {count(i + 1), quantity(-places[i].reaction.least)}},
+                    quantity(-places[i].reaction.least), places[i].x, shelf.height);
         const Length room = how.slot + checker.rules().lift_off_room;
         const Wall& wall = checker.site().wall;
         for (const Shelf& other : wall.shelves)
-            for (const Box& box : board_boxes(other))
+            for (const Outline& box : board_boxes(other))
                 if (other.id != shelf.id && box.left < shelf.right() && box.right > shelf.left &&
                     box.bottom >= shelf.height && box.bottom - shelf.height < room)
                     checker.add(checks::keyhole_no_room,
@@ -55,6 +56,13 @@ public:
                         {"The ceiling leaves {0}: the shelf must rise {1} to go on and come off",
                          {quantity(wall.height - shelf.height), quantity(room)}},
                         quantity(room - (wall.height - shelf.height)), shelf.left, shelf.height);
+    }
+    void cure(const ShelfCurer& curer, Check& check) const override {
+        if (check.code == checks::keyhole_lifts)
+            ShelfCurer::say(
+                check, {"Put the outer screws further apart, or a third between them; or fix the shelf from below"});
+        if (check.code == checks::keyhole_no_room && check.amount)
+            curer.raise(check, -Length::nearest_to_metres(check.amount->si));
     }
 
     void say_steps(ShelfSteps& steps) const override {

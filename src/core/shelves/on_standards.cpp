@@ -1,4 +1,5 @@
 #include "core/shelves/shelf_checks.hpp"
+#include "core/shelves/shelf_curer.hpp"
 #include "core/shelves/shelf_kind_checks.hpp"
 #include "core/shelves/shelf_steps.hpp"
 #include "core/shelves/way.hpp"
@@ -48,7 +49,7 @@ public:
         }
         if (const auto named = std::ranges::find(site.catalogue.brackets, shelf.bracket, &Bracket::id);
             named != site.catalogue.brackets.end())
-            upright.rating_n = named->rating_n;
+            upright.rating = named->rating;
         Carrier carrier = even_carrier(upright, shelf, site);
         carrier.over = how.top_over;
         carrier.boards = shelf.tiers;
@@ -87,6 +88,12 @@ public:
                          {quantity(off), quantity(how.slot_pitch)}},
                         quantity(off), shelf.left, shelf.height);
     }
+    void cure(const ShelfCurer& curer, Check& check) const override {
+        if (check.code == checks::slots_missed)
+            onto_slots(curer, check);
+        if (check.code == checks::upright_too_short && check.amount)
+            longer_upright(curer, check);
+    }
 
     void say_steps(ShelfSteps& steps) const override {
         steps.say({"Upright 1: top screw in loosely, its top {0} over the line, let it hang plumb, then the others",
@@ -96,6 +103,34 @@ public:
         steps.say(
             {"Clip the brackets in: slots counted from the top, {0} apart", {quantity(of(steps.shelf()).slot_pitch)}});
         steps.lay_board();
+    }
+
+private:
+    static void onto_slots(const ShelfCurer& curer, Check& check) {
+        const auto& how = of(curer.shelf());
+        const auto nearest = [&](Length length) {
+            const std::int64_t pitch = how.slot_pitch.in_nanometres();
+            return Length::nanometres((length.in_nanometres() + pitch / 2) / pitch * pitch);
+        };
+        const Length top = nearest(how.top_over - how.first_slot) + how.first_slot;
+        const Length rise =
+            curer.shelf().tiers > 1 ? std::max(how.slot_pitch, nearest(curer.shelf().rise)) : curer.shelf().rise;
+        curer.change(
+            check, {"Set the shelves {0} apart and the uprights {1} over the highest", {quantity(rise), quantity(top)}},
+            [&](Shelf& shelf) {
+                shelf.rise = rise;
+                std::get<OnStandards>(shelf.holding).top_over = top;
+            });
+    }
+
+    static void longer_upright(const ShelfCurer& curer, Check& check) {
+        const Length longer = of(curer.shelf()).standard + Length::nearest_to_metres(check.amount->si);
+        for (const Length standard : {500_mm, 1000_mm, 1500_mm, 2000_mm, 2400_mm})
+            if (standard >= longer) {
+                curer.change(check, {"Uprights of {0}", {quantity(standard)}},
+                             [&](Shelf& shelf) { std::get<OnStandards>(shelf.holding).standard = standard; });
+                return;
+            }
     }
 };
 

@@ -1,5 +1,6 @@
 #include "core/shelves/screwed_board.hpp"
 #include "core/shelves/shelf_checks.hpp"
+#include "core/shelves/shelf_curer.hpp"
 #include "core/shelves/shelf_kind_checks.hpp"
 #include "core/shelves/shelf_parts.hpp"
 #include "core/shelves/shelf_steps.hpp"
@@ -38,8 +39,8 @@ public:
         const double thick = how.strip_thickness.in_metres();
         const double area = height * thick + board_depth(shelf).in_metres() * shelf.thickness.in_metres() +
                             how.lip.in_metres() * how.lip_thickness.in_metres();
-        return {wood.density * area, board_stiffness(wood.modulus_gpa * 1e9, thick, height),
-                thick * height * height / 6};
+        return {wood.density * metres(area) * metres(1), board_stiffness(wood.modulus, thick, height),
+                SectionModulus::si(thick * height * height / 6)};
     }
 
     std::optional<Carrier> carrier(const Shelf& shelf, const WallSite& site) const override {
@@ -90,6 +91,22 @@ public:
                         {"A ledge {0} deep wrings its strip: {1} at most, or brackets under it",
                          {quantity(shelf.depth), quantity(rules.ledge_deepest)}},
                         quantity(shelf.depth - rules.ledge_deepest), shelf.left, shelf.height);
+    }
+    void cure(const ShelfCurer& curer, Check& check) const override {
+        const ShelfRules& rules = curer.site().rules.shelves;
+        if (check.code == checks::ledge_strip_low) {
+            const Length strip = curer.shelf().thickness + rules.ledge_screw_room;
+            curer.change(check, {"A strip {0} high", {quantity(strip)}},
+                         [&](Shelf& shelf) { std::get<PictureLedge>(shelf.holding).strip = strip; });
+        }
+        if (check.code == checks::ledge_deep)
+            curer.change(check, {"Make it {0} deep", {quantity(rules.ledge_deepest)}},
+                         [&](Shelf& shelf) { shelf.depth = rules.ledge_deepest; });
+        if (check.code == checks::ledge_no_room) {
+            const PictureLedge& how = of(curer.shelf());
+            const Length depth = how.strip_thickness + how.lip_thickness + 40_mm; // for a frame's edge
+            curer.change(check, {"Make it {0} deep", {quantity(depth)}}, [&](Shelf& shelf) { shelf.depth = depth; });
+        }
     }
 
     void say_steps(ShelfSteps& steps) const override {

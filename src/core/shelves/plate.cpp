@@ -17,9 +17,9 @@ constexpr Length thin_plate = 4_mm; ///< pressed steel under this hangs on its t
 
 /// What the thing puts on its plate.
 struct Body {
-    double empty_n = 0;
-    double goods_n = 0;
-    double leaning_n = 0;
+    Force empty_weight = 0;
+    Force goods = 0;
+    Force leaning = 0;
     double at_m = 0; ///< of weight, out of the wall
     double edge_m = 0;
 };
@@ -27,20 +27,19 @@ struct Body {
 Body body_of(const Shelf& shelf, const HouseRules& rules) {
     const double depth = shelf.depth.in_metres();
     if (const auto whole = way_of(shelf).whole(shelf))
-        return {whole->mass_kg * standard_gravity, whole->contents_kg * standard_gravity, whole->leaned_n, depth / 2,
-                depth};
+        return {weight_of(whole->mass), weight_of(whole->contents_mass), whole->leaned, depth / 2, depth};
     const ShelfLoads loads = loads_of(shelf, rules);
-    const double empty = loads.self_n_per_m * shelf.length.in_metres();
-    return {empty, loads.total_n(shelf.length) - empty, loads.accidental_n, depth / 2, depth};
+    const Force empty = loads.self_load * shelf.length;
+    return {empty, loads.total(shelf.length) - empty, loads.accidental, depth / 2, depth};
 }
 
-Hold hold_of_hole(Length x, const WallSite& site, double diameter_in, std::optional<std::size_t>& stud) {
+Substrate hold_of_hole(Length x, const WallSite& site, double diameter_in, std::optional<std::size_t>& stud) {
     if (site.masonry())
-        return Hold::masonry;
+        return Substrate::masonry;
     const Framing* framing = site.timber();
     if (!framing)
-        return Hold::lining;
-    Hold best = Hold::lining;
+        return Substrate::lining;
+    Substrate best = Substrate::lining;
     bool beside_a_stud = false;
     for (std::size_t i = 0; i < site.survey.studs.size(); ++i) {
         const Stud& at = site.survey.studs[i];
@@ -49,24 +48,24 @@ Hold hold_of_hole(Length x, const WallSite& site, double diameter_in, std::optio
         if (off > usable_half_width(*framing, at.uncertainty, diameter_in, site.rules))
             continue;
         stud = i;
-        best = std::min(best, at.state == StudState::proved      ? Hold::proved_stud
-                              : at.state == StudState::indicated ? Hold::indicated_stud
-                                                                 : Hold::assumed_stud);
+        best = std::min(best, at.state == StudState::proved      ? Substrate::proved_stud
+                              : at.state == StudState::indicated ? Substrate::indicated_stud
+                                                                 : Substrate::assumed_stud);
     }
-    return best == Hold::lining && site.open_framing() && !beside_a_stud ? Hold::nogging : best;
+    return best == Substrate::lining && site.open_framing() && !beside_a_stud ? Substrate::nogging : best;
 }
 
 /// The lower edge presses on the wall with the sum of the pulls; what is pressed rises with them, and the plate turns
 /// about its middle, 5 mm up at least: as the leg of a bracket does. Empty: it turns off the wall.
 std::vector<HoleForce> over_pressed_edge(const std::vector<HolePlace>& holes, const GroupLoad& load, Length width,
-                                         double pressure) {
+                                         Pressure pressure) {
     const auto pull_over = [&](double pivot) {
-        double pull = 0;
+        Force pull = 0;
         for (const HoleForce& force : hole_group_forces(holes, load, pivot))
-            pull += force.tension_n;
+            pull += force.tension;
         return pull;
     };
-    const auto pivot = pressed_pivot(least_pivot.in_metres(), width.in_metres(), pressure * 1e6, pull_over);
+    const auto pivot = pressed_pivot(least_pivot.in_metres(), width.in_metres(), pressure, pull_over);
     return pivot ? hole_group_forces(holes, load, *pivot) : std::vector<HoleForce>{};
 }
 
@@ -87,7 +86,7 @@ public:
         if (plan_.plate_turns)
             return;
         fix();
-        plan_.plate_utilisation = Utilisation::of(body_.empty_n + body_.goods_n + body_.leaning_n, plate_.rating_n);
+        plan_.plate_utilisation = Utilisation::of(body_.empty_weight + body_.goods + body_.leaning, plate_.rating);
         if (way_of(shelf_).bends_over_holes())
             bend();
     }
@@ -103,12 +102,12 @@ private:
             const PlateHole& hole = plate_.holes[i];
             BracketPlan place;
             place.x = hung_.left + hole.across;
-            place.hold = hold_of_hole(place.x, site_, diameter, place.stud);
+            place.substrate = hold_of_hole(place.x, site_, diameter, place.stud);
             PlannedHole& drilled = plan_.holes.emplace_back();
             drilled.place = i;
             drilled.x = place.x;
             drilled.z = hung_.top - hole.down;
-            if (carries(place.hold)) {
+            if (carries(place.substrate)) {
                 places_.push_back({hole.across.in_metres(), (hung_.height - hole.down).in_metres(),
                                    plate_.thickness >= thin_plate || hole.down == top_row});
                 carrying_.push_back(i);
@@ -121,38 +120,39 @@ private:
     void weigh_every_case() {
         plan_.plate_turns = places_.empty();
         const double length = shelf_.length.in_metres();
-        weigh("goods all over", {body_.goods_n, length / 2}, {}, duration_stored);
-        weigh("goods on the left half", {body_.goods_n / 2, length / 4}, {}, duration_stored);
-        weigh("goods on the right half", {body_.goods_n / 2, length * 3 / 4}, {}, duration_stored);
-        if (body_.leaning_n <= 0)
+        weigh("goods all over", {body_.goods, length / 2}, {}, duration_stored);
+        weigh("goods on the left half", {body_.goods / 2, length / 4}, {}, duration_stored);
+        weigh("goods on the right half", {body_.goods / 2, length * 3 / 4}, {}, duration_stored);
+        if (body_.leaning <= 0)
             return;
-        const Lying everywhere{body_.goods_n, length / 2};
-        weigh("somebody leans on its left end", everywhere, {body_.leaning_n, 0}, duration_people);
-        weigh("somebody leans on its right end", everywhere, {body_.leaning_n, length}, duration_people);
+        const Lying everywhere{body_.goods, length / 2};
+        weigh("somebody leans on its left end", everywhere, {body_.leaning, 0}, duration_people);
+        weigh("somebody leans on its right end", everywhere, {body_.leaning, length}, duration_people);
     }
 
     /// A weight, and where along the thing, m from its left end.
     struct Lying {
-        double n = 0;
+        Force force = 0;
         double at = 0;
     };
 
     void weigh(std::string_view when, Lying goods, Lying leaning, double duration) {
         GroupLoad load;
-        load.down_n = body_.empty_n + goods.n + leaning.n;
-        if (load.down_n <= 0)
+        load.down = body_.empty_weight + goods.force + leaning.force;
+        if (load.down <= 0)
             return;
         const double middle = shelf_.length.in_metres() / 2;
-        load.at_x = (shelf_.left - hung_.left).in_metres() +
-                    (body_.empty_n * middle + goods.n * goods.at + leaning.n * leaning.at) / load.down_n;
-        load.moment_nm = (body_.empty_n + goods.n) * body_.at_m + leaning.n * body_.edge_m;
-        plan_.plate_loads.push_back({when, load.down_n, hung_.left.in_metres() + load.at_x, load.moment_nm, duration});
+        const Moment about_left =
+            body_.empty_weight * metres(middle) + goods.force * metres(goods.at) + leaning.force * metres(leaning.at);
+        load.at_x = (shelf_.left - hung_.left).in_metres() + (about_left / load.down).in_metres();
+        load.moment = (body_.empty_weight + goods.force) * metres(body_.at_m) + leaning.force * metres(body_.edge_m);
+        plan_.plate_loads.push_back({when, load.down, hung_.left.in_metres() + load.at_x, load.moment, duration});
         const std::vector<HoleForce> forces =
-            over_pressed_edge(places_, load, hung_.width, site_.rules.lining_pressure_n_per_mm2);
+            over_pressed_edge(places_, load, hung_.width, site_.rules.lining_pressure);
         plan_.plate_turns |= forces.empty();
         for (std::size_t i = 0; i < forces.size(); ++i)
             plan_.holes[carrying_[i]].demands.push_back(
-                {forces[i].tension_n, forces[i].down_n, duration, when, forces[i].across_n});
+                {forces[i].tension, forces[i].down, duration, when, forces[i].across});
     }
 
     /// All alike: one kind for the worst of them, at the hole nearest to a stud's edge.
@@ -165,22 +165,22 @@ private:
             BracketPlan& place = plan_.brackets[carrying_[n]];
             PlannedHole& hole = plan_.holes[carrying_[n]];
             for (const HoleDemand& demand : hole.demands) {
-                place.tension_n = std::max(place.tension_n, demand.tension_n);
-                place.shear_n = std::max(place.shear_n, demand.shear_n());
+                place.tension = std::max(place.tension, demand.tension);
+                place.shear = std::max(place.shear, demand.shear());
             }
-            place.reaction.sustained = hole.demands.empty() ? 0 : hole.demands.front().shear_n();
-            place.reaction.greatest = place.carries_n = place.shear_n;
+            place.reaction.sustained = hole.demands.empty() ? 0 : hole.demands.front().shear();
+            place.reaction.greatest = place.carries = place.shear;
             if (!choice)
                 continue;
             place.fixing = choice->fixing;
             hole.strength = choice->at[n];
-            hole.utilisation = utilisation_of(hole.strength, place.hold, hole.demands);
+            hole.utilisation = utilisation_of(hole.strength, place.substrate, hole.demands);
             place.fixing_utilisation = hole.utilisation;
         }
     }
 
     HeldPart part_at(std::size_t hole) const {
-        HeldPart part{{plate_.thickness, steel_sheet_bearing_psi, plate_.hole_diameter}, plan_.holes[hole].demands};
+        HeldPart part{{plate_.thickness, steel_sheet_bearing, plate_.hole_diameter}, plan_.holes[hole].demands};
         part.through.packing = hung_.proud;
         const BracketPlan& place = plan_.brackets[hole];
         if (const Framing* framing = site_.timber(); framing && place.stud)
@@ -189,11 +189,11 @@ private:
     }
 
     /// Wood across its grain, in a nogging, bears less: one of them makes all weighed so.
-    Hold weakest() const {
+    Substrate weakest() const {
         for (const std::size_t i : carrying_)
-            if (plan_.brackets[i].hold == Hold::nogging)
-                return Hold::nogging;
-        return plan_.brackets[carrying_.front()].hold;
+            if (plan_.brackets[i].substrate == Substrate::nogging)
+                return Substrate::nogging;
+        return plan_.brackets[carrying_.front()].substrate;
     }
 
     /// A keyhole shelf bends over its screws, and nothing holds it down on them.
@@ -208,7 +208,7 @@ private:
         const BeamResult beam =
             analyse(beam_of(shelf_, along), loads.on_beam(), creep_factor(shelf_, site_.service_class));
         plan_.sag = worst_sag(beam, divisor(site_.rules.sag_limit));
-        plan_.board_utilisation = board_utilisation(shelf_, beam, loads.accidental_n, site_.rules);
+        plan_.board_utilisation = board_utilisation(shelf_, beam, loads.accidental, site_.rules);
         for (const std::size_t i : carrying_)
             for (std::size_t k = 0; k < along.size(); ++k)
                 if (plan_.brackets[i].x - shelf_.left == along[k])

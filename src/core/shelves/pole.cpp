@@ -14,12 +14,12 @@ constexpr Length plate_thickness = 4_mm;
 constexpr Length past_trim = 5_in;
 
 struct Metal {
-    double modulus_pa;
-    double kg_per_m3;
+    Pressure modulus;
+    Density density;
 };
 /// Structural steel and aluminium alloys (EN 1993-1-1 and EN 1999-1-1, from memory).
 Metal metal_of(PoleStuff stuff) {
-    return stuff == PoleStuff::steel ? Metal{210e9, 7850} : Metal{70e9, 2700};
+    return stuff == PoleStuff::steel ? Metal{210_gpa, 7850_kg_m3} : Metal{70_gpa, 2700_kg_m3};
 }
 
 class PoleWay final : public WayOf<Pole> {
@@ -50,10 +50,10 @@ public:
             pole.wall > Length{} ? std::max(Length{}, shelf.thickness - 2 * pole.wall).in_metres() : 0.0;
         const BoardProperties& wood = properties(shelf.material);
         const bool wooden = pole.stuff == PoleStuff::wood;
-        const double kg_per_m3 = wooden ? wood.density : metal_of(pole.stuff).kg_per_m3;
-        const double modulus = wooden ? wood.modulus_gpa * 1e9 : metal_of(pole.stuff).modulus_pa;
-        return {kg_per_m3 * std::numbers::pi / 4 * (outside * outside - inside * inside),
-                round_stiffness(modulus, outside, inside), round_stiffness(1, outside, inside) / (outside / 2),
+        const Metal stuff = wooden ? Metal{wood.modulus, wood.density} : metal_of(pole.stuff);
+        const double area = std::numbers::pi / 4 * (outside * outside - inside * inside); // m2
+        const Stiffness stiffness = round_stiffness(stuff.modulus, outside, inside);
+        return {stuff.density * metres(area) * metres(1), stiffness, stiffness / stuff.modulus / metres(outside / 2),
                 wooden ? std::nullopt : std::optional{pole.stuff}};
     }
 

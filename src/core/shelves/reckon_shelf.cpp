@@ -54,7 +54,7 @@ void drill(const Shelf& shelf, ShelfPlan& plan) {
                 if (!place.fixing)
                     continue;
                 hole.strength = place.fixing->strength();
-                hole.utilisation = utilisation_of(hole.strength, place.hold, hole.demands);
+                hole.utilisation = utilisation_of(hole.strength, place.substrate, hole.demands);
             }
     }
 }
@@ -68,7 +68,7 @@ void plan_holes(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
         hole.what = plan.bracket ? Sentence{"{0}: bracket {1}, hole {2}",
                                             {shelf.name, count(hole.place + 1), count(hole.row + 1)}}
                                  : Sentence{"{0}: hole {1}", {shelf.name, count(hole.place + 1)}};
-        hole.hold = place.hold;
+        hole.substrate = place.substrate;
         hole.stud = place.stud;
         hole.fixing = place.fixing;
         hole.through = way_of(shelf).drilled(shelf);
@@ -125,11 +125,11 @@ ShelfPlan draft_shelf(const Shelf& shelf, const WallSite& site, LayoutScales& sc
     named.name = shelf.name;
     return guarded(std::move(named), shelf.name, [&](ShelfPlan& plan) {
         const ShelfLoads loads = loads_of(shelf, site.rules);
-        plan.self_weight_n_per_m = loads.self_n_per_m;
-        plan.goods_n_per_m = loads.goods_n_per_m;
+        plan.self_weight = loads.self_load;
+        plan.goods_load = loads.goods_load;
         const Way& way = way_of(shelf);
         const auto whole = way.whole(shelf);
-        plan.mass_kg = whole ? whole->mass_kg : loads.board_kg;
+        plan.mass = whole ? whole->mass : loads.board_mass;
         const ArmRange range = arm_range(shelf.depth, site.rules);
         plan.arm_least = range.least;
         plan.arm_most = range.most;

@@ -12,8 +12,8 @@ constexpr Length screw_head_breadth = 40_mm; ///< of a strip that presses on the
 
 DrivenThrough through_wood(Length thickness, BoardMaterial material) {
     // Specific gravity for connections lies somewhat under the density that counts for weight.
-    const double gravity = std::min(0.5, properties(material).density / 1000 * 0.9);
-    DrivenThrough through{thickness, wood_bearing_psi(gravity)};
+    const double gravity = std::min(0.5, properties(material).density / 1000_kg_m3 * 0.9);
+    DrivenThrough through{thickness, wood_bearing(gravity)};
     through.gravity = gravity;
     return through;
 }

@@ -41,7 +41,7 @@ std::string_view word(ServiceKind kind) {
 }
 
 /// How far one box reaches into another along the wall.
-Length overlap(const Box& a, const Box& b) {
+Length overlap(const Outline& a, const Outline& b) {
     return std::min(a.right, b.right) - std::max(a.left, b.left);
 }
 
@@ -50,10 +50,10 @@ Length overlap(const Box& a, const Box& b) {
 namespace {
 
 /// What else is there: things of the next wall in the corner, sockets behind it, other shelves.
-void check_neighbours(const Shelf& shelf, const WallSite& site, const Box& board, ShelfPlan& plan) {
+void check_neighbours(const Shelf& shelf, const WallSite& site, const Outline& board, ShelfPlan& plan) {
     const Wall& wall = site.wall;
     for (const CornerThing& thing : site.survey.corner_things)
-        if (const Box box = box_of(thing, wall); board.overlaps(box) && thing.off < shelf.depth)
+        if (const Outline box = box_of(thing, wall); board.overlaps(box) && thing.off < shelf.depth)
             add_check(
                 plan.checks, checks::meets_neighbour,
                 {"In the corner the shelf meets {0} of the next wall: they overlap {1} along this wall and {2} in "
@@ -61,12 +61,12 @@ void check_neighbours(const Shelf& shelf, const WallSite& site, const Box& board
                  {thing.name, quantity(overlap(board, box)), quantity(shelf.depth - thing.off)}},
                 quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
     for (const ServicePoint& service : wall.services)
-        if (const Box box = box_of(service); board.overlaps(box) && !service.far_side)
+        if (const Outline box = box_of(service); board.overlaps(box) && !service.far_side)
             add_check(plan.checks, checks::over_service, Severity::error,
                       {"The shelf's back edge covers {0} at {1}", {word(service.kind), quantity(service.centre)}},
                       std::nullopt, service.centre, service.height);
     for (const Shelf& other : wall.shelves)
-        for (const Box& box : board_boxes(other))
+        for (const Outline& box : board_boxes(other))
             if (other.id != shelf.id && board.overlaps(box))
                 add_check(plan.checks, checks::over_thing,
                           {"The shelf runs into {0} over {1}", {other.name, quantity(overlap(board, box))}},
@@ -76,7 +76,7 @@ void check_neighbours(const Shelf& shelf, const WallSite& site, const Box& board
 /// One of a shelf's boards, as a shelf by itself.
 void check_board(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     const Wall& wall = site.wall;
-    const Box board = board_box(shelf);
+    const Outline board = board_box(shelf);
     const auto leaves = [&](Length by, std::string_view where) {
         if (by > Length{})
             add_check(plan.checks, checks::leaves_wall, {"The shelf passes {0} by {1}", {where, quantity(by)}},
@@ -87,7 +87,7 @@ void check_board(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     leaves(board.top - wall.height, "the top of the wall");
     leaves(-board.bottom, "the floor");
     for (const Opening& opening : wall.openings)
-        if (const Box box = box_of(opening); board.overlaps(box))
+        if (const Outline box = box_of(opening); board.overlaps(box))
             add_check(plan.checks, checks::over_opening,
                       {"The shelf crosses {0} by {1}", {word(opening.kind), quantity(overlap(board, box))}},
                       quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
@@ -106,7 +106,7 @@ void check_board(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     if (wall.cornice_height > Length{} && board.top <= wall.height)
         into_edge(board.top - (wall.height - wall.cornice_height), "the cornice");
     for (const Obstacle& obstacle : wall.obstacles)
-        if (const Box box = box_of(obstacle); board.overlaps(box))
+        if (const Outline box = box_of(obstacle); board.overlaps(box))
             add_check(plan.checks, checks::over_obstacle,
                       {"The shelf reaches {0} into {1} at {2}, its clearance included",
                        {quantity(overlap(board, box)), words(obstacle.kind), quantity(obstacle.left)}},
@@ -141,7 +141,7 @@ void check_bracket_choice(const Shelf& shelf, const WallSite&, ShelfPlan& plan) 
                       : Sentence{"The bracket \"{0}\" is not among the brackets at hand", {shelf.bracket}});
         return;
     }
-    if (!plan.bracket->rating_n && way_of(shelf).maker_rates_it())
+    if (!plan.bracket->rating && way_of(shelf).maker_rates_it())
         add_check(plan.checks, checks::bracket_unrated,
                   {"What the bracket itself bears is unknown: enter the maker's rating from its packet"});
     if (!way_of(shelf).chooses_bracket())
@@ -201,28 +201,25 @@ void check_stud(const Shelf& shelf, const WallSite& site, std::size_t i, ShelfPl
 void check_lining(const Shelf& shelf, const WallSite& site, std::size_t carrying, ShelfPlan& plan) {
     // What hangs on the lining alone, against its limits: the whole shelf, or the share of all places in it where one
     // bracket is in a stud. Whoever leans on a shelf leans on these too.
-    const double total = (plan.self_weight_n_per_m + plan.goods_n_per_m) * shelf.length.in_metres();
-    double hangs = carrying == 0 ? total : 0;
-    double tension = 0;
+    const Force total = (plan.self_weight + plan.goods_load) * shelf.length;
+    Force hangs = carrying == 0 ? total : Force{};
+    Force tension = 0;
     bool turns = false;
     for (const BracketPlan& place : plan.brackets)
-        if (!carries(place.hold)) {
+        if (!carries(place.substrate)) {
             if (carrying > 0)
                 hangs += place.reaction.sustained;
             turns |= place.turns;
-            tension = std::max(tension, place.tension_n);
+            tension = std::max(tension, place.tension);
         }
-    const double mass = hangs / standard_gravity;
-    const bool within = !turns && mass <= site.rules.lining_mass_most_kg &&
-                        shelf.depth <= site.rules.lining_reach_most && tension <= site.rules.lining_tension_most_n;
+    const Mass mass = mass_of(hangs);
+    const bool within = !turns && mass <= site.rules.lining_mass_most && shelf.depth <= site.rules.lining_reach_most &&
+                        tension <= site.rules.lining_tension_most;
     const Severity severity = within ? Severity::warning : Severity::error;
-    const std::vector<Value> figures{Quantity{Kind::mass, mass},
-                                     Quantity{Kind::mass, site.rules.lining_mass_most_kg},
-                                     quantity(shelf.depth),
-                                     quantity(site.rules.lining_reach_most),
-                                     force(tension),
-                                     force(site.rules.lining_tension_most_n)};
-    const auto first = std::ranges::find(plan.brackets, Hold::lining, &BracketPlan::hold);
+    const std::vector<Value> figures{quantity(mass),        quantity(site.rules.lining_mass_most),
+                                     quantity(shelf.depth), quantity(site.rules.lining_reach_most),
+                                     quantity(tension),     quantity(site.rules.lining_tension_most)};
+    const auto first = std::ranges::find(plan.brackets, Substrate::lining, &BracketPlan::substrate);
     if (carrying == 0)
         add_check(
             plan.checks, checks::no_stud, severity,
@@ -230,7 +227,7 @@ void check_lining(const Shelf& shelf, const WallSite& site, std::size_t carrying
                     : std::string_view{"No bracket is in a stud, and the lining cannot carry this: {0} (at most {1}), "
                                        "reach {2} (at most {3}), pull {4} an anchor (at most {5})"},
              figures},
-            Quantity{Kind::mass, mass}, first->x, shelf.underside());
+            quantity(mass), first->x, shelf.underside());
     else if (carrying == 1)
         add_check(
             plan.checks, checks::one_stud, severity,
@@ -238,7 +235,7 @@ void check_lining(const Shelf& shelf, const WallSite& site, std::size_t carrying
                     : std::string_view{"Only one bracket is in a stud, and the lining cannot carry the rest: {0} (at "
                                        "most {1}), reach {2} (at most {3}), pull {4} an anchor (at most {5})"},
              figures},
-            Quantity{Kind::mass, mass}, first->x, shelf.underside());
+            quantity(mass), first->x, shelf.underside());
     else
         add_check(
             plan.checks, checks::on_lining,
@@ -254,7 +251,7 @@ void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
         return;
     std::size_t carrying = 0;
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
-        if (!carries(plan.brackets[i].hold))
+        if (!carries(plan.brackets[i].substrate))
             continue;
         ++carrying;
         if (plan.brackets[i].stud)
@@ -281,7 +278,7 @@ void check_hole_spacing(const Shelf& shelf, const WallSite& site, ShelfPlan& pla
     const auto too_near = [&](const PlannedHole& a, const PlannedHole& b) -> std::optional<Length> {
         const BracketPlan& one = plan.brackets[a.place];
         const BracketPlan& other = plan.brackets[b.place];
-        if (!carries(one.hold) || !carries(other.hold) || (!site.masonry() && one.stud != other.stud) ||
+        if (!carries(one.substrate) || !carries(other.substrate) || (!site.masonry() && one.stud != other.stud) ||
             (plan.bracket && a.place != b.place))
             return std::nullopt;
         const Length off = Length::nearest_to_metres(std::hypot((a.x - b.x).in_metres(), (a.z - b.z).in_metres()));
@@ -308,7 +305,7 @@ void check_hole_spacing(const Shelf& shelf, const WallSite& site, ShelfPlan& pla
             (site.wall.right_end == WallEnd::open && site.wall.length - hole.x < apart))
             return true;
         return std::ranges::any_of(site.wall.openings, [&](const Opening& opening) {
-            const Box box = box_of(opening);
+            const Outline box = box_of(opening);
             return hole.x > box.left - apart && hole.x < box.right + apart && hole.z > box.bottom - apart &&
                    hole.z < box.top + apart;
         });
@@ -350,17 +347,17 @@ constexpr double least_board_gravity = 0.36;
 
 /// What the screws up through an arm hold in the board: #8 by NDS 12.2.2, in the least dense wood of its table,
 /// whatever the board.
-double held_down_n(const ShelfPlan& plan, const ShelfRules& rules) {
+Force held_down(const ShelfPlan& plan, const ShelfRules& rules) {
     const ScrewProperties& screw = properties(ScrewGauge::number_8);
     const Length in_board = *plan.shelf_screw - plan.bracket->thickness;
     return rules.screws_in_arm * duration_stored *
-           withdrawal_n(screw, {least_board_gravity}, plan.shelf_screw->in_inches(), in_board.in_inches());
+           withdrawal_strength(screw, {least_board_gravity}, plan.shelf_screw->in_inches(), in_board.in_inches());
 }
 
 void check_uplift(const Shelf& shelf, const WallSite& site, std::size_t i, ShelfPlan& plan) {
     const BracketPlan& place = plan.brackets[i];
-    const double up = -place.reaction.least;
-    if (plan.shelf_screw && up > held_down_n(plan, site.rules.shelves))
+    const Force up = -place.reaction.least;
+    if (plan.shelf_screw && up > held_down(plan, site.rules.shelves))
         add_check(
             plan.checks, checks::pulls_up, Severity::error,
             {of(shelf,
@@ -368,15 +365,15 @@ void check_uplift(const Shelf& shelf, const WallSite& site, std::size_t i, Shelf
                 "screws hold {2}",
                 "With the other end loaded or leaned on, the shelf pulls up on no. {0} with {1}, and its two screws "
                 "hold {2}"),
-             {number(i), force(up), force(held_down_n(plan, site.rules.shelves))}},
-            force(up - held_down_n(plan, site.rules.shelves)), place.x, shelf.underside());
+             {number(i), quantity(up), quantity(held_down(plan, site.rules.shelves))}},
+            quantity(up - held_down(plan, site.rules.shelves)), place.x, shelf.underside());
     else
         add_check(
             plan.checks, checks::pulls_up, plan.shelf_screw ? Severity::note : Severity::warning,
             {"With the other end loaded or leaned on, the shelf pulls up on bracket {0} with {1}: screw it down to the "
              "arm",
-             {number(i), force(up)}},
-            force(up), place.x, shelf.underside());
+             {number(i), quantity(up)}},
+            quantity(up), place.x, shelf.underside());
 }
 
 } // namespace
@@ -386,7 +383,7 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
         add_check(plan.checks, checks::too_short,
                   {"The shelf is too short for two brackets: {0}", {quantity(shelf.length)}}, quantity(shelf.length));
     check_board_strength(shelf, site, plan);
-    if (plan.goods_n_per_m <= 0 && shelf.goods.empty())
+    if (plan.goods_load <= 0 && shelf.goods.empty())
         add_check(plan.checks, checks::load_missing, {"No load is entered: the shelf is reckoned empty"});
     for (std::size_t i = 1; i < plan.brackets.size(); ++i) {
         const Length space = plan.brackets[i].x - plan.brackets[i - 1].x;
@@ -413,9 +410,9 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
             add_check(plan.checks, checks::bracket_overloaded,
                       {of(shelf, "Bracket {0} carries {1}, {2} times its rating",
                           "No. {0} carries {1}, {2} times its rating"),
-                       {number(i), force(place.reaction.greatest), ratio(place.bracket_utilisation)}},
+                       {number(i), quantity(place.reaction.greatest), ratio(place.bracket_utilisation)}},
                       ratio(place.bracket_utilisation), place.x, shelf.underside());
-        if (!carries(place.hold))
+        if (!carries(place.substrate))
             continue;
         const bool nobody_knows = place.stud && site.survey.studs[*place.stud].state == StudState::assumed;
         if (!place.fixing && (place.turns || nobody_knows))
@@ -431,7 +428,7 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
                 plan.checks, checks::fixing_overloaded,
                 {of(shelf, "Bracket {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)",
                     "No. {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)"),
-                 {number(i), ratio(place.fixing_utilisation), force(place.tension_n), force(place.shear_n)}},
+                 {number(i), ratio(place.fixing_utilisation), quantity(place.tension), quantity(place.shear)}},
                 ratio(place.fixing_utilisation), place.x, shelf.underside());
         if (place.reaction.least < 0 && way_of(shelf).boards_on_arms())
             check_uplift(shelf, site, i, plan);
@@ -440,9 +437,9 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
 
 namespace {
 
-void check_leg(const Box& leg, std::size_t i, const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
+void check_leg(const Outline& leg, std::size_t i, const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     for (const Shelf& other : site.wall.shelves)
-        for (const Box& board : board_boxes(other))
+        for (const Outline& board : board_boxes(other))
             if (other.id != shelf.id && leg.overlaps(board))
                 add_check(plan.checks, checks::leg_fouls_shelf,
                           {leg.top > board.top ? std::string_view{"The leg of bracket {0} reaches {1} into {2} below"}
@@ -495,7 +492,7 @@ void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan)
                            {number(i), quantity(inside->x), strip.what}},
                           std::nullopt, inside->x, inside->z);
         }
-        for (const Box& leg : leg_boxes(shelf, plan, plan.brackets[i].x))
+        for (const Outline& leg : leg_boxes(shelf, plan, plan.brackets[i].x))
             check_leg(leg, i, shelf, site, plan);
     }
     check_hole_spacing(shelf, site, plan);

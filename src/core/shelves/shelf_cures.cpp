@@ -1,7 +1,8 @@
 #include "core/shelves/shelf_cures.hpp"
 
 #include "core/shelves/shelf_checks.hpp"
-#include "core/shelves/shelf_trials.hpp"
+#include "core/shelves/shelf_curer.hpp"
+#include "core/shelves/way.hpp"
 #include "core/site/site_checks.hpp"
 
 #include <algorithm>
@@ -13,17 +14,17 @@ namespace {
 constexpr std::size_t most_slides = 4;
 constexpr std::size_t most_plate_slides = 12;
 constexpr Length strip_room = 10_mm; ///< between a hole and the edge of a strip
-constexpr std::array nudges{10_mm, 30_mm, 60_mm, 100_mm, 160_mm, 240_mm, 300_mm, 400_mm};
 
-/// Which edits are tried for which check.
-class Curer : ShelfTrials {
+/// Which edits are tried for which check, whatever the way; a way adds its own.
+class Curer : public ShelfCurer {
 public:
-    using ShelfTrials::ShelfTrials;
+    using ShelfCurer::ShelfCurer;
 
     void cure(Check& check) const {
         for (const Row& row : rows())
             if (std::ranges::find(row.codes, check.code) != row.codes.end())
                 row.cure(*this, check);
+        way_of(shelf_).cure(*this, check);
     }
 
 private:
@@ -78,17 +79,6 @@ private:
                      say(check, {"Add a bracket with an arm from {0} to {1}",
                                  {quantity(self.plan_.arm_least), quantity(self.plan_.arm_most)}});
              }},
-            {{checks::leg_fouls_shelf},
-             [](const Curer& self, Check& check) {
-                 self.change(check, {"Turn the brackets over, legs up"}, [](Shelf& shelf) {
-                     if (auto* how = std::get_if<OnBrackets>(&shelf.holding))
-                         how->leg_up = !how->leg_up;
-                 });
-                 self.other_bracket(check);
-                 if (check.amount)
-                     self.raise(check, Length::nearest_to_metres(check.amount->si));
-                 self.slide_upright(check);
-             }},
             {{checks::leg_fouls_service, checks::over_service, checks::over_thing, checks::over_obstacle},
              [](const Curer& self, Check& check) {
                  self.slide_upright(check);
@@ -122,54 +112,11 @@ private:
              [](const Curer& self, Check& check) {
                  if (check.amount)
                      self.spread_tiers(check, self.shelf_.rise + Length::nearest_to_metres(check.amount->si));
-                 self.change(check, {"Turn the brackets over, legs up"}, [](Shelf& shelf) {
-                     if (auto* how = std::get_if<OnBrackets>(&shelf.holding))
-                         how->leg_up = !how->leg_up;
-                 });
-             }},
-            {{checks::slots_missed}, [](const Curer& self, Check& check) { self.onto_slots(check); }},
-            {{checks::upright_too_short},
-             [](const Curer& self, Check& check) {
-                 if (check.amount)
-                     self.longer_upright(check);
              }},
             {{checks::hole_must_hold, checks::plate_few_holes},
              [](const Curer& self, Check& check) {
                  self.plate_to_studs(check);
                  say(check, {"A nogging, a board across two studs, or anchors its maker allows in this lining"});
-             }},
-            {{checks::keyhole_lifts},
-             [](const Curer&, Check& check) {
-                 say(check,
-                     {"Put the outer screws further apart, or a third between them; or fix the shelf from below"});
-             }},
-            {{checks::keyhole_no_room},
-             [](const Curer& self, Check& check) {
-                 if (check.amount)
-                     self.raise(check, -Length::nearest_to_metres(check.amount->si));
-             }},
-            {{checks::rod_too_thick},
-             [](const Curer& self, Check& check) {
-                 self.thicker_board(check);
-                 self.other_rods(check);
-             }},
-            {{checks::rod_sinks},
-             [](const Curer& self, Check& check) {
-                 self.other_rods(check);
-                 self.more_brackets(check);
-             }},
-            {{checks::rod_through_stud}, [](const Curer& self, Check& check) { self.other_rods(check); }},
-            {{checks::rod_edge_unknown}, [](const Curer& self, Check& check) { self.other_board(check); }},
-            {{checks::cleat_sides_missing},
-             [](const Curer& self, Check& check) {
-                 self.change(check, {"A strip on both sides"}, [](Shelf& shelf) {
-                     if (auto* how = std::get_if<OnCleats>(&shelf.holding))
-                         how->left = how->right = true;
-                 });
-             }},
-            {{checks::cleat_wall_unknown},
-             [](const Curer&, Check& check) {
-                 say(check, {"Survey that wall, or drill a trial hole where the strip will cover it"});
              }},
             {{checks::goods_off_shelf},
              [](const Curer& self, Check& check) {
@@ -198,46 +145,12 @@ private:
         return all;
     }
 
-    void more_brackets(Check& check) const {
-        for (int extra = shelf_.extra_brackets + 1; extra <= shelf_.extra_brackets + 4; ++extra)
-            if (offer(check,
-                      {extra == shelf_.extra_brackets + 1 ? std::string_view{"One bracket more"}
-                                                          : std::string_view{"{0} brackets more"},
-                       {count(static_cast<std::size_t>(extra - shelf_.extra_brackets))}},
-                      ChooseLayout{shelf_.id, shelf_.school, extra}))
-                return;
-    }
-
     void other_layouts(Check& check) const {
         static constexpr std::array names{std::string_view{"Studs first"}, std::string_view{"Even spacing"},
                                           std::string_view{"Mirrored"}};
         for (const School school : {School::studs_first, School::mirrored, School::even})
             if (school != shelf_.school &&
                 offer(check, {names[static_cast<std::size_t>(school)]}, ChooseLayout{shelf_.id, school, 0}))
-                return;
-    }
-
-    void thicker_board(Check& check) const {
-        for (const Length thickness : board_thicknesses)
-            if (thickness > shelf_.thickness && offer(check, {"Board {0} thick", {quantity(thickness)}},
-                                                      ChooseBoard{shelf_.id, shelf_.material, thickness}))
-                return;
-    }
-
-    void other_board(Check& check) const {
-        for (const BoardMaterial material : {BoardMaterial::mdf_moisture_resistant, BoardMaterial::birch_plywood})
-            if (offer(check, {"Use {0}", {properties(material).words}},
-                      ChooseBoard{shelf_.id, material, shelf_.thickness}))
-                return;
-    }
-
-    void other_bracket(Check& check) const {
-        if (!shelf_.bracket.empty() &&
-            offer(check, {"Let the program choose the bracket"}, ChooseBracket{shelf_.id, {}}))
-            return;
-        for (const Bracket& bracket : site_.catalogue.brackets)
-            if (bracket.id != shelf_.bracket &&
-                offer(check, {"Use {0}", {bracket.name}}, ChooseBracket{shelf_.id, bracket.id}))
                 return;
     }
 
@@ -261,47 +174,6 @@ private:
 
     void spread_tiers(Check& check, Length rise) const {
         change(check, {"Set the shelves {0} apart", {quantity(rise)}}, [&](Shelf& shelf) { shelf.rise = rise; });
-    }
-
-    void onto_slots(Check& check) const {
-        const auto& how = std::get<OnStandards>(shelf_.holding);
-        const auto nearest = [&](Length length) {
-            const std::int64_t pitch = how.slot_pitch.in_nanometres();
-            return Length::nanometres((length.in_nanometres() + pitch / 2) / pitch * pitch);
-        };
-        const Length top = nearest(how.top_over - how.first_slot) + how.first_slot;
-        const Length rise = shelf_.tiers > 1 ? std::max(how.slot_pitch, nearest(shelf_.rise)) : shelf_.rise;
-        change(check,
-               {"Set the shelves {0} apart and the uprights {1} over the highest", {quantity(rise), quantity(top)}},
-               [&](Shelf& shelf) {
-                   shelf.rise = rise;
-                   std::get<OnStandards>(shelf.holding).top_over = top;
-               });
-    }
-
-    void longer_upright(Check& check) const {
-        const Length longer =
-            std::get<OnStandards>(shelf_.holding).standard + Length::nearest_to_metres(check.amount->si);
-        for (const Length standard : {500_mm, 1000_mm, 1500_mm, 2000_mm, 2400_mm})
-            if (standard >= longer) {
-                change(check, {"Uprights of {0}", {quantity(standard)}},
-                       [&](Shelf& shelf) { std::get<OnStandards>(shelf.holding).standard = standard; });
-                return;
-            }
-    }
-
-    void other_rods(Check& check) const {
-        for (const Length diameter : {10_mm, 12_mm, 16_mm})
-            if (diameter != std::get<OnHiddenRods>(shelf_.holding).diameter &&
-                change(check, {"Rods of {0}", {quantity(diameter)}},
-                       [&](Shelf& shelf) { std::get<OnHiddenRods>(shelf.holding).diameter = diameter; }))
-                return;
-        change(check, {"Shorter rods"}, [&](Shelf& shelf) {
-            auto& how = std::get<OnHiddenRods>(shelf.holding);
-            how.in_shelf = std::min(how.in_shelf, shelf.depth - 30_mm);
-            if (const Framing* framing = site_.timber())
-                how.in_wall = std::min(how.in_wall, framing->stud_depth - 9_mm);
-        });
     }
 
     void hangers_to_joists(Check& check) const {
@@ -392,17 +264,10 @@ private:
         slide_sideways(check);
     }
 
-    void raise(Check& check, Length by) const {
-        offer(
-            check,
-            {by < Length{} ? std::string_view{"Lower the shelf {0}"} : "Raise the shelf {0}", {quantity(absolute(by))}},
-            MoveShelf{shelf_.id, shelf_.left, shelf_.height + by});
-    }
-
     /// Before or after what stands in the corner.
     void end_at_neighbour(Check& check) const {
         for (const CornerThing& thing : site_.survey.corner_things) {
-            const Box box = box_of(thing, site_.wall);
+            const Outline box = box_of(thing, site_.wall);
             if (!board_box(shelf_).overlaps(box) || thing.off >= shelf_.depth)
                 continue;
             if (thing.at_right_end)
@@ -414,20 +279,9 @@ private:
         }
     }
 
-    void slide_upright(Check& check) const {
-        for (const Length nudge : nudges) {
-            if (offer(check, {"Raise the shelf {0}", {quantity(nudge)}},
-                      MoveShelf{shelf_.id, shelf_.left, shelf_.height + nudge}))
-                return;
-            if (offer(check, {"Lower the shelf {0}", {quantity(nudge)}},
-                      MoveShelf{shelf_.id, shelf_.left, shelf_.height - nudge}))
-                return;
-        }
-    }
-
     void trim_at_openings(Check& check) const {
         for (const Opening& opening : site_.wall.openings) {
-            const Box box = box_of(opening);
+            const Outline box = box_of(opening);
             if (!board_box(shelf_).overlaps(box))
                 continue;
             if (box.left > shelf_.left)

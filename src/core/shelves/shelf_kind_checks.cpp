@@ -38,7 +38,7 @@ private:
             return;
         for (const Length joint : shelf_.joints) {
             const bool carried = std::ranges::any_of(plan_.brackets, [&](const BracketPlan& place) {
-                return carries(place.hold) && absolute(place.x - shelf_.left - joint) <= 1_mm / 2;
+                return carries(place.substrate) && absolute(place.x - shelf_.left - joint) <= 1_mm / 2;
             });
             if (!carried)
                 add(checks::joint_unsupported,
@@ -50,7 +50,7 @@ private:
         for (std::size_t i = 0; i < plan_.pieces.size() && plan_.pieces.size() > 1; ++i) {
             const BoardPiece& piece = plan_.pieces[i];
             const auto under = std::ranges::count_if(plan_.brackets, [&](const BracketPlan& place) {
-                return carries(place.hold) && place.x >= piece.left - 1_mm / 2 &&
+                return carries(place.substrate) && place.x >= piece.left - 1_mm / 2 &&
                        place.x <= piece.left + piece.back + 1_mm / 2;
             });
             if (under < 2)
@@ -90,11 +90,11 @@ private:
             const BracketPlan& place = plan_.brackets[i];
             if (!place.hanger)
                 continue;
-            if (place.hold == Hold::assumed_stud)
+            if (place.substrate == Substrate::assumed_stud)
                 add(checks::hanger_misses_joist,
                     {"Hanger {0}: nobody has found the ceiling joists yet", {count(i + 1)}}, std::nullopt, place.x,
                     shelf_.height);
-            else if (place.hold == Hold::lining)
+            else if (place.substrate == Substrate::lining)
                 add(checks::hanger_misses_joist,
                     {"Hanger {0} at {1} meets no ceiling joist: it would hang on the ceiling's lining",
                      {count(i + 1), quantity(place.x)}},
@@ -104,7 +104,7 @@ private:
 
     void noggings() {
         const auto number =
-            static_cast<std::size_t>(std::ranges::count(plan_.brackets, Hold::nogging, &BracketPlan::hold));
+            static_cast<std::size_t>(std::ranges::count(plan_.brackets, Substrate::nogging, &BracketPlan::substrate));
         if (number > 0)
             add(checks::nogging_needed,
                 {"{0} of {1} fixings want a nogging before the wall is lined: see the nogging list",
@@ -139,38 +139,38 @@ void KindChecker::plate() {
     const HungPlate hung = plate_of(shelf_);
     holes_in_it(hung);
     const auto carrying = static_cast<std::size_t>(
-        std::ranges::count_if(plan_.brackets, [](const BracketPlan& place) { return carries(place.hold); }));
+        std::ranges::count_if(plan_.brackets, [](const BracketPlan& place) { return carries(place.substrate); }));
     for (std::size_t i = 0; i < plan_.brackets.size(); ++i) {
         const BracketPlan& place = plan_.brackets[i];
         const PlannedHole& hole = plan_.holes[i];
-        if (!carries(place.hold) && site_.open_framing())
+        if (!carries(place.substrate) && site_.open_framing())
             add(checks::hole_must_hold,
                 {"Hole {0} at {1} falls on a stud's edge, which would split, and leaves a nogging no room: move it "
                  "a "
                  "little",
                  {count(i + 1), quantity(hole.x)}},
                 std::nullopt, hole.x, hole.z);
-        else if (!carries(place.hold) && hung.plate->holes[i].must)
+        else if (!carries(place.substrate) && hung.plate->holes[i].must)
             add(checks::hole_must_hold,
                 {"Hole {0} at {1} must be used, and there is nothing behind it but the lining",
                  {count(i + 1), quantity(hole.x)}},
                 std::nullopt, hole.x, hole.z);
-        if (place.hold == Hold::assumed_stud)
+        if (place.substrate == Substrate::assumed_stud)
             add(checks::stud_assumed,
                 {"Hole {0} counts on an assumed stud at {1}: nobody has found it yet",
                  {count(i + 1), quantity(hole.x)}},
                 std::nullopt, hole.x, hole.z);
-        if (place.hold == Hold::indicated_stud)
+        if (place.substrate == Substrate::indicated_stud)
             add(checks::stud_indicated, Severity::warning,
                 {"Hole {0}: the stud at {1} is indicated, not proved", {count(i + 1), quantity(hole.x)}}, std::nullopt,
                 hole.x, hole.z);
-        if (carries(place.hold) && !plan_.plate_turns && !place.fixing)
+        if (carries(place.substrate) && !plan_.plate_turns && !place.fixing)
             add(checks::no_fixing, {"Hole {0}: no screw or plug at hand suits it and this wall", {count(i + 1)}},
                 std::nullopt, hole.x, hole.z);
         if (place.fixing_utilisation.over()) {
             add(checks::fixing_overloaded,
                 {"Its fixings are loaded to {0} of what they bear ({1} pull, {2} shear on hole {3})",
-                 {ratio(place.fixing_utilisation), force(place.tension_n), force(place.shear_n), count(i + 1)}},
+                 {ratio(place.fixing_utilisation), quantity(place.tension), quantity(place.shear), count(i + 1)}},
                 ratio(place.fixing_utilisation), hole.x, hole.z);
             break;
         }
@@ -181,7 +181,7 @@ void KindChecker::plate() {
              "about",
              {count(carrying), count(plan_.brackets.size())}},
             count(carrying), shelf_.left, shelf_.height);
-    if (!hung.plate->rating_n)
+    if (!hung.plate->rating)
         add(checks::bracket_unrated,
             {"What the hanger itself bears is unknown: enter the maker's figure from its sheet"});
     else if (plan_.plate_utilisation.over())

@@ -7,84 +7,82 @@
 namespace yes_square {
 namespace {
 
-constexpr double books_kg_per_m = 37;
-constexpr double kitchen_pa = 720;
-constexpr double general_pa = 640;
+constexpr LineMass books = LineMass::kg_per_metre(37);
+constexpr Pressure kitchen = Pressure::pascals(720);
+constexpr Pressure general = Pressure::pascals(640);
 constexpr double worst_kdef = 3.0;
 constexpr Length joint_play = Length::micrometres(500);
 
 /// Whoever reaches one of its tiers leans on it; whoever finds one low and deep enough sits down on it. All tiers hang
 /// alike, so the worst of them counts.
-double accidental_on(const Shelf& shelf, const HouseRules& rules) {
-    double worst = 0;
+Force accidental_on(const Shelf& shelf, const HouseRules& rules) {
+    Force worst = 0;
     const bool sat_on = way_of(shelf).sat_on();
     for (int tier = 0; tier < shelf.tiers; ++tier) {
         const Length top = shelf.top_of(tier);
         if (top < rules.accidental_below)
-            worst = std::max(worst, rules.accidental_n);
+            worst = std::max(worst, rules.accidental);
         if (sat_on && top < rules.shelves.sat_on_below && shelf.depth >= rules.shelves.sat_on_depth)
-            worst = std::max(worst, rules.shelves.sat_on_n);
+            worst = std::max(worst, rules.shelves.sat_on);
     }
     return worst;
 }
 
 } // namespace
 
-double ShelfLoads::between_n(Length from, Length to) const {
-    const double length = (to - from).in_metres();
-    return (self_n_per_m + goods_n_per_m) * length + goods.on(from.in_metres(), length).total();
+Force ShelfLoads::between(Length from, Length to) const {
+    return (self_load + goods_load) * (to - from) +
+           Force::newtons(goods.on(from.in_metres(), (to - from).in_metres()).total());
 }
 
 ShelfLoads loads_of(const Shelf& shelf, const HouseRules& rules) {
     ShelfLoads loads;
-    const double depth = shelf.depth.in_metres();
     const Way& way = way_of(shelf);
-    const double kg_per_m = way.section(shelf).kg_per_m;
-    loads.board_kg = kg_per_m * shelf.length.in_metres();
-    loads.self_n_per_m = kg_per_m * standard_gravity;
-    loads.accidental_n = accidental_on(shelf, rules);
+    const LineMass per_metre = way.section(shelf).per_metre;
+    loads.board_mass = per_metre * shelf.length;
+    loads.self_load = weight_of(per_metre);
+    loads.accidental = accidental_on(shelf, rules);
     switch (shelf.load.kind) {
     case LoadKind::books:
-        loads.goods_n_per_m = books_kg_per_m * standard_gravity;
+        loads.goods_load = weight_of(books);
         loads.goods_source = {Provenance::common_practice};
         break;
     case LoadKind::kitchen:
-        loads.goods_n_per_m = kitchen_pa * depth;
+        loads.goods_load = kitchen * shelf.depth;
         loads.goods_source = {Provenance::from_memory, "ANSI/KCMA A161.1"};
         break;
     case LoadKind::general:
-        loads.goods_n_per_m = general_pa * depth;
+        loads.goods_load = general * shelf.depth;
         loads.goods_source = {Provenance::from_memory, "EN 14749"};
         break;
     case LoadKind::display:
-        loads.goods_n_per_m = rules.display_kg_per_m * standard_gravity;
+        loads.goods_load = weight_of(rules.display);
         loads.goods_source = {Provenance::house_rule};
         break;
     case LoadKind::own:
-        loads.goods_n_per_m = shelf.load.own_kg_per_m * standard_gravity;
+        loads.goods_load = weight_of(shelf.load.own);
         loads.goods_source = {Provenance::measured};
         break;
     case LoadKind::desk:
         // The fitter's own figure where there is one.
-        loads.goods_n_per_m = standard_gravity * (shelf.load.own_kg_per_m > 0 ? shelf.load.own_kg_per_m
-                                                                              : rules.shelves.desk_kg_per_m2 * depth);
-        loads.goods_source = {shelf.load.own_kg_per_m > 0 ? Provenance::measured : Provenance::house_rule};
-        loads.accidental_n = std::max(loads.accidental_n, rules.shelves.desk_edge_n);
+        loads.goods_load = weight_of(shelf.load.own > 0 ? shelf.load.own : rules.shelves.desk_load * shelf.depth);
+        loads.goods_source = {shelf.load.own > 0 ? Provenance::measured : Provenance::house_rule};
+        loads.accidental = std::max(loads.accidental, rules.shelves.desk_edge);
         break;
     case LoadKind::clothes:
-        loads.goods_n_per_m = rules.shelves.clothes_kg_per_m * standard_gravity;
+        loads.goods_load = weight_of(rules.shelves.clothes);
         loads.goods_source = {Provenance::common_practice};
         break;
     }
     way.add_goods(shelf, loads);
     for (const Goods& goods : shelf.goods) {
-        const double n = goods.kg * standard_gravity;
+        const Force heavy = weight_of(goods.mass);
         const double from = std::clamp(goods.from, Length{}, shelf.length).in_metres();
         const double to = std::min(goods.to, shelf.length).in_metres();
         if (to > from)
-            loads.goods.parts.push_back({from, to, n / (to - from)});
+            loads.goods.parts.push_back({from, to, heavy / metres(to - from)});
         else
-            loads.goods.points.push_back({from, n});
+            loads.goods.points.push_back({from, heavy});
     }
     return loads;
 }

@@ -2,6 +2,7 @@
 
 #include "core/job/job.hpp"
 #include "core/measure/conversions.hpp"
+#include "core/measure/physical.hpp"
 #include "core/measure/provenance.hpp"
 #include "core/statics/beam.hpp"
 
@@ -9,17 +10,17 @@ namespace yes_square {
 
 /// What stands on a shelf (on one tier of it) and what it weighs itself.
 struct ShelfLoads {
-    double self_n_per_m = 0;
-    double goods_n_per_m = 0;
-    SpanLoad goods = {};     ///< besides the even load
-    double accidental_n = 0; ///< someone leaning on a front edge, or sitting on it; 0 out of reach of every tier
-    double board_kg = 0;
+    LineLoad self_load = 0;
+    LineLoad goods_load = 0;
+    SpanLoad goods = {};  ///< besides the even load
+    Force accidental = 0; ///< someone leaning on a front edge, or sitting on it; 0 out of reach of every tier
+    Mass board_mass = 0;
     Source goods_source;
 
-    double total_n(Length length) const { return between_n({}, length); }
+    Force total(Length length) const { return between({}, length); }
     /// What lies on a stretch, places from the shelf's left end, self-weight included.
-    double between_n(Length from, Length to) const;
-    BeamLoad on_beam() const { return {self_n_per_m, goods_n_per_m, accidental_n, goods}; }
+    Force between(Length from, Length to) const;
+    BeamLoad on_beam() const { return {self_load, goods_load, accidental, goods}; }
 };
 
 /// One row of books 37 kg/m (common practice, upper figure); kitchen 0.72 kPa (ANSI/KCMA A161.1) and general 0.64 kPa

@@ -69,7 +69,7 @@ std::vector<Supply> bought_for(const Shelf& shelf, const WallSite& site, const S
     }
     // A plate's hole with nothing behind it is left empty.
     const auto steadied = static_cast<std::size_t>(
-        std::ranges::count_if(plan.holes, [](const PlannedHole& hole) { return !carries(hole.hold); }));
+        std::ranges::count_if(plan.holes, [](const PlannedHole& hole) { return !carries(hole.substrate); }));
     if (steadied > 0 && plan.bracket)
         supplies.push_back(steadying_anchors(site, steadied));
     return supplies;

@@ -95,7 +95,7 @@ private:
     void mark_holes() {
         for (std::size_t i = 0; i < plan_.holes.size(); ++i) {
             const PlannedHole& hole = plan_.holes[i];
-            if (carries(plan_.brackets[hole.place].hold))
+            if (carries(plan_.brackets[hole.place].substrate))
                 say({"Hole {0}: mark it at {1} from the reference end, {2} above the datum",
                      {count(i + 1), quantity(hole.x), quantity(hole.z)}});
             else
@@ -135,7 +135,8 @@ private:
             say({"The top row takes the pull: the soundest hole and the best screw go there. A hole that came out "
                  "ragged is "
                  "moved or set in resin, never left at the top"});
-        if (plan_.bracket && std::ranges::any_of(plan_.brackets, [](const BracketPlan& p) { return !carries(p.hold); }))
+        if (plan_.bracket &&
+            std::ranges::any_of(plan_.brackets, [](const BracketPlan& p) { return !carries(p.substrate); }))
             say({"Brackets off the studs: lining anchors as their packet says. They steady the shelf only"});
     }
 

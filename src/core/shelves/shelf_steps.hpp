@@ -16,7 +16,7 @@ public:
     const WallSite& site() const { return site_; }
     const ShelfPlan& plan() const { return plan_; }
     std::size_t places() const { return plan_.brackets.size(); }
-    Quantity mass() const { return {Kind::mass, plan_.mass_kg}; }
+    Quantity mass() const { return quantity(plan_.mass); }
 
     void go_to(Phase phase) { phase_ = phase; }
     void say(Sentence words, int persons = 1) { steps_.push_back({std::move(words), false, phase_, persons}); }

@@ -21,7 +21,7 @@ double known_or(Utilisation used, double otherwise) {
 }
 
 constexpr double infinite = std::numeric_limits<double>::infinity();
-constexpr double most_kg_per_m = 2000; ///< more than any shelf is asked for
+constexpr LineMass most = LineMass::kg_per_metre(2000); ///< more than any shelf is asked for
 constexpr int halvings = 26;
 constexpr double worth_showing = 1.02;
 constexpr std::size_t thicker_shown = 2;
@@ -38,9 +38,9 @@ struct Strain {
 };
 
 /// The shelf with another even load, so many kg/m.
-Shelf loaded(const Shelf& shelf, double kg_per_m) {
+Shelf loaded(const Shelf& shelf, LineMass per_metre) {
     Shelf other = shelf;
-    way_of(shelf).load(other, kg_per_m);
+    way_of(shelf).load(other, per_metre);
     return other;
 }
 
@@ -59,8 +59,8 @@ public:
             places_.push_back(place.x - shelf.left);
     }
 
-    Strain under(double kg_per_m) const {
-        const Shelf other = loaded(shelf_, kg_per_m);
+    Strain under(LineMass per_metre) const {
+        const Shelf other = loaded(shelf_, per_metre);
         return carrier_ ? along(other) : by_itself(other);
     }
 
@@ -72,13 +72,13 @@ private:
             const BracketPlan& before = plan_.brackets[i];
             const BracketPlan& now = weighed.brackets[i];
             strain.hanger = std::max(strain.hanger, known_or(now.bracket_utilisation, 0));
-            if (!carries(before.hold))
+            if (!carries(before.substrate))
                 continue;
             if (!before.fixing) {
                 strain.fixing = infinite;
             } else if (before.hanger) {
                 strain.fixing =
-                    std::max(strain.fixing, utilisation_of(before.fixing->strength(), before.hold,
+                    std::max(strain.fixing, utilisation_of(before.fixing->strength(), before.substrate,
                                                            HoleDemand{now.reaction.greatest, 0, duration_stored})
                                                 .number());
             } else if (carrier_->rod) {
@@ -88,11 +88,11 @@ private:
                 if (demands.turns)
                     strain.fixing = infinite;
                 for (const auto& row : demands.rows)
-                    strain.fixing =
-                        std::max(strain.fixing, utilisation_of(before.fixing->strength(), before.hold, row).number());
+                    strain.fixing = std::max(strain.fixing,
+                                             utilisation_of(before.fixing->strength(), before.substrate, row).number());
             }
         }
-        if (std::ranges::count_if(plan_.brackets, [](const BracketPlan& p) { return carries(p.hold); }) < 2)
+        if (std::ranges::count_if(plan_.brackets, [](const BracketPlan& p) { return carries(p.substrate); }) < 2)
             strain.fixing = infinite;
         return strain;
     }
@@ -104,17 +104,17 @@ private:
                       known_or(now.plate_utilisation, 0), 0};
         if (now.plate_turns)
             strain.fixing = infinite;
-        const auto note = [&](const std::optional<Fixing>& fixing, const FixingStrength& strength, Hold hold,
+        const auto note = [&](const std::optional<Fixing>& fixing, const FixingStrength& strength, Substrate substrate,
                               const std::vector<HoleDemand>& demands) {
             strain.fixing =
-                std::max(strain.fixing, fixing ? utilisation_of(strength, hold, demands).number() : infinite);
+                std::max(strain.fixing, fixing ? utilisation_of(strength, substrate, demands).number() : infinite);
         };
         for (std::size_t i = 0; i < plan_.holes.size() && i < now.holes.size(); ++i)
-            if (const BracketPlan& place = plan_.brackets[plan_.holes[i].place]; carries(place.hold))
-                note(place.fixing, plan_.holes[i].strength, place.hold, now.holes[i].demands);
+            if (const BracketPlan& place = plan_.brackets[plan_.holes[i].place]; carries(place.substrate))
+                note(place.fixing, plan_.holes[i].strength, place.substrate, now.holes[i].demands);
         for (std::size_t i = 0; i < now.cleats.size(); ++i)
             note(plan_.cleats[i].fixing, plan_.cleats[i].fixing ? plan_.cleats[i].fixing->strength() : FixingStrength{},
-                 plan_.cleats[i].hold, now.cleats[i].loads);
+                 plan_.cleats[i].substrate, now.cleats[i].loads);
         return strain;
     }
 
@@ -127,15 +127,15 @@ private:
 };
 
 /// The load at which one of the strains comes to 1: every strain grows with the load.
-double load_where(const AsPlanned& shelf, double Strain::*limit) {
+LineMass load_where(const AsPlanned& shelf, double Strain::*limit) {
     if (shelf.under(0).*limit > 1)
         return 0;
-    if (shelf.under(most_kg_per_m).*limit <= 1)
-        return infinite;
-    double low = 0;
-    double high = most_kg_per_m;
+    if (shelf.under(most).*limit <= 1)
+        return LineMass::kg_per_metre(infinite);
+    LineMass low = 0;
+    LineMass high = most;
     for (int i = 0; i < halvings; ++i) {
-        const double middle = (low + high) / 2;
+        const LineMass middle = (low + high) / 2;
         (shelf.under(middle).*limit > 1 ? high : low) = middle;
     }
     return low;
@@ -152,7 +152,7 @@ bool from_memory(const Shelf& shelf, const ShelfPlan& plan) {
 
 class Strengthener {
 public:
-    Strengthener(const Shelf& shelf, const WallSite& site, double now)
+    Strengthener(const Shelf& shelf, const WallSite& site, LineMass now)
         : shelf_{shelf}
         , site_{site}
         , now_{now} {}
@@ -164,7 +164,7 @@ public:
         more_places();
         other_brackets();
         practised_hands();
-        std::ranges::stable_sort(found_, std::ranges::greater{}, &Stronger::kg_per_m);
+        std::ranges::stable_sort(found_, std::ranges::greater{}, &Stronger::per_metre);
         return std::move(found_);
     }
 
@@ -172,9 +172,9 @@ private:
     bool try_it(Sentence words, const Shelf& other) {
         const ShelfPlan plan = draft_shelf(other, site_);
         const Capacity capacity = capacity_of(other, site_, plan);
-        if (!(capacity.kg_per_m > now_ * worth_showing))
+        if (!(capacity.per_metre > now_ * worth_showing))
             return false;
-        found_.push_back({std::move(words), ChangeShelf{other}, capacity.kg_per_m, capacity.governs,
+        found_.push_back({std::move(words), ChangeShelf{other}, capacity.per_metre, capacity.governs,
                           plan.sag ? plan.sag->share() : 0});
         return true;
     }
@@ -245,17 +245,17 @@ private:
         const WallSite site{rules, site_.catalogue, site_.wall, site_.service_class, site_.survey};
         const ShelfPlan plan = draft_shelf(shelf_, site);
         const Capacity capacity = capacity_of(shelf_, site, plan);
-        if (capacity.kg_per_m > now_ * worth_showing)
+        if (capacity.per_metre > now_ * worth_showing)
             found_.push_back({{"Anchors for practised hands"},
                               SetSkill{Skill::practised},
-                              capacity.kg_per_m,
+                              capacity.per_metre,
                               capacity.governs,
                               plan.sag ? plan.sag->share() : 0});
     }
 
     const Shelf& shelf_;
     const WallSite& site_;
-    double now_;
+    LineMass now_;
     std::vector<Stronger> found_;
 };
 
@@ -275,7 +275,7 @@ std::vector<FixingOption> ranked(const Shelf& shelf, const WallSite& site, const
     if (plan.brackets.empty() || (carrier && carrier->rod))
         return {};
     const auto worst = std::ranges::max_element(plan.brackets, {}, [](const BracketPlan& place) {
-        return carries(place.hold) ? known_or(place.fixing_utilisation, infinite) : -1;
+        return carries(place.substrate) ? known_or(place.fixing_utilisation, infinite) : -1;
     });
     if (worst->hanger)
         return {};
@@ -286,13 +286,13 @@ std::vector<FixingOption> ranked(const Shelf& shelf, const WallSite& site, const
         for (const auto& row : worst->row_demands)
             demands.insert(demands.end(), row.begin(), row.end());
     } else if (hung.plate) {
-        through = {hung.plate->thickness, steel_sheet_bearing_psi, hung.plate->hole_diameter};
+        through = {hung.plate->thickness, steel_sheet_bearing, hung.plate->hole_diameter};
         through.packing = hung.proud;
         demands = plan.holes[static_cast<std::size_t>(worst - plan.brackets.begin())].demands;
     } else {
         return {};
     }
-    return rank_fixings(site.catalogue, site.rules, site.wall, worst->hold, through, demands);
+    return rank_fixings(site.catalogue, site.rules, site.wall, worst->substrate, through, demands);
 }
 
 } // namespace
@@ -327,14 +327,14 @@ Capacity capacity_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& 
                             std::pair{capacity.by_fixing, Governs::fixing}};
     const auto least = std::ranges::min_element(limits, {}, [](const auto& limit) { return limit.first; });
     capacity.governs = least->second;
-    capacity.kg_per_m = std::min(least->first, most_kg_per_m);
+    capacity.per_metre = std::min(least->first, most);
     capacity.length = shelf.length.in_metres();
-    capacity.kg = capacity.on_all(capacity.kg_per_m);
+    capacity.mass = capacity.on_all(capacity.per_metre);
     capacity.from_memory = from_memory(shelf, plan);
     const HungPlate hung = plate_of(shelf);
     capacity.hanger_unknown =
-        hung.plate ? !hung.plate->rating_n : plan.bracket && !plan.bracket->rating_n && way_of(shelf).maker_rates_it();
-    capacity.stud_assumed = std::ranges::count(plan.brackets, Hold::assumed_stud, &BracketPlan::hold) > 0;
+        hung.plate ? !hung.plate->rating : plan.bracket && !plan.bracket->rating && way_of(shelf).maker_rates_it();
+    capacity.stud_assumed = std::ranges::count(plan.brackets, Substrate::assumed_stud, &BracketPlan::substrate) > 0;
     return capacity;
 }
 
@@ -349,9 +349,9 @@ Promise promise_of(const Shelf& shelf, const ShelfPlan& plan, const Capacity& ca
     if (unknown)
         return {
             false, {"Not known: enter the packet's figure"}, {"What holds it is not known until its packet says so"}};
-    if (capacity.kg < 1)
+    if (capacity.mass < 1_kg)
         return {false, {"Do not load"}, {"Nothing holds it"}};
-    const Quantity whole{Kind::mass, std::floor(capacity.kg)};
+    const Quantity whole = quantity(floor(capacity.mass));
     if (way_of(shelf).whole(shelf))
         return {true, {"At most {0} in it", {whole}}, {}};
     if (shelf.tiers > 1)
@@ -372,7 +372,7 @@ ShelfStudy study_shelf(const Shelf& shelf, const WallSite& site, const ShelfPlan
             worst([](const BeamPlace& place) { return std::max(place.greatest_moment, -place.least_moment); });
     }
     study.capacity = capacity_of(shelf, site, plan);
-    study.stronger = Strengthener{shelf, site, study.capacity.kg_per_m}.all();
+    study.stronger = Strengthener{shelf, site, study.capacity.per_metre}.all();
     study.fixings = ranked(shelf, site, plan);
     return study;
 }

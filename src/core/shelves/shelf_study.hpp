@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/fixings/choose_fixing.hpp"
+#include "core/measure/physical.hpp"
 #include "core/site/wall_site.hpp"
 
 /// One shelf looked at closely, on demand: how it bends, how much it would hold, what would make it hold more, and all
@@ -13,15 +14,15 @@ std::string_view words(Governs governs);
 
 /// The greatest even load beside what stands on the shelf in places, as it is planned: its boards, places and fixings.
 struct Capacity {
-    double kg_per_m = 0; ///< of shelf; of a fixture, all its contents divided by its length
-    double kg = 0;       ///< all along
-    double length = 0;   ///< m, of the shelf
-    double on_all(double per_m) const { return per_m * length; }
+    LineMass per_metre = 0; ///< of shelf; of a fixture, all its contents divided by its length
+    Mass mass = 0;          ///< all along
+    double length = 0;      ///< m, of the shelf
+    Mass on_all(LineMass load) const { return load * metres(length); }
     Governs governs = Governs::nothing;
-    double by_sag = 0; ///< kg/m, each limit by itself; infinite: it does not bind
-    double by_board = 0;
-    double by_hanger = 0; ///< the bracket's or plate's rating; infinite where that is unknown
-    double by_fixing = 0;
+    LineMass by_sag = 0; ///< each limit by itself; infinite: it does not bind
+    LineMass by_board = 0;
+    LineMass by_hanger = 0; ///< the bracket's or plate's rating; infinite where that is unknown
+    LineMass by_fixing = 0;
     bool from_memory = false;    ///< a figure of it is from memory
     bool hanger_unknown = false; ///< nobody knows what the bracket itself bears
     bool stud_assumed = false;   ///< a stud it counts on was never found: the figure is not to be used
@@ -31,7 +32,7 @@ struct Capacity {
 struct Stronger {
     Sentence words;
     Edit edit;
-    double kg_per_m = 0;
+    LineMass per_metre = 0;
     Governs governs = Governs::nothing;
     double sag_share = 0; ///< of the limit, under the shelf's own load
 };

@@ -22,21 +22,21 @@ std::string numbered(std::string_view stem, std::size_t index) {
     return fmt::format("{}/{}", stem, index + 1);
 }
 
-std::string_view word(Hold hold) {
-    switch (hold) {
-    case Hold::masonry:
+std::string_view word(Substrate substrate) {
+    switch (substrate) {
+    case Substrate::masonry:
         return "in masonry";
-    case Hold::proved_stud:
+    case Substrate::proved_stud:
         return "in a proved stud";
-    case Hold::joist:
+    case Substrate::joist:
         return "from a ceiling joist";
-    case Hold::nogging:
+    case Substrate::nogging:
         return "in a nogging";
-    case Hold::indicated_stud:
+    case Substrate::indicated_stud:
         return "in an indicated stud";
-    case Hold::assumed_stud:
+    case Substrate::assumed_stud:
         return "in an assumed stud";
-    case Hold::lining:
+    case Substrate::lining:
         return "in the lining alone";
     }
     return {};
@@ -81,9 +81,9 @@ private:
             add({"load",
                  {"What hangs on it"},
                  "{0} + {1}",
-                 {{"the thing itself", {Kind::mass, whole->mass_kg}, {Provenance::maker}},
-                  {"what is in it", {Kind::mass, whole->contents_kg}, measured}},
-                 {Kind::mass, whole->mass_kg + whole->contents_kg},
+                 {{"the thing itself", quantity(whole->mass), {Provenance::maker}},
+                  {"what is in it", quantity(whole->contents_mass), measured}},
+                 quantity(whole->mass + whole->contents_mass),
                  derived});
             return;
         }
@@ -91,8 +91,8 @@ private:
             Working working{"goods/" + goods.name,
                             {"{0}, at {1} of the shelf", {goods.name, quantity(goods.from)}},
                             "{0}",
-                            {{"mass", {Kind::mass, goods.kg}, measured}},
-                            {Kind::mass, goods.kg},
+                            {{"mass", quantity(goods.mass), measured}},
+                            quantity(goods.mass),
                             measured};
             if (const Length along = goods.to - goods.from; along > Length{}) {
                 working.title = {"{0}, from {1} to {2} of the shelf",
@@ -100,16 +100,16 @@ private:
                 working.sum = "{0} / ({1} - {2})";
                 working.terms.push_back({"to", quantity(goods.to), measured});
                 working.terms.push_back({"from", quantity(goods.from), measured});
-                working.result = {Kind::mass_per_m, goods.kg / along.in_metres()};
+                working.result = quantity(goods.mass / along);
             }
             add(std::move(working));
         }
         add({"load",
              {"Load on the shelf"},
              "{0} + {1}",
-             {{"goods", {Kind::line_load, loads.goods_n_per_m}, loads.goods_source},
-              {"the board itself", {Kind::line_load, loads.self_n_per_m}, practice}},
-             {Kind::line_load, loads.goods_n_per_m + loads.self_n_per_m},
+             {{"goods", quantity(loads.goods_load), loads.goods_source},
+              {"the board itself", quantity(loads.self_load), practice}},
+             quantity(loads.goods_load + loads.self_load),
              derived});
     }
 
@@ -173,7 +173,7 @@ private:
     void place(std::size_t i) {
         const BracketPlan& place = plan_.brackets[i];
         Working working{numbered("bracket", i),
-                        {"Bracket {0}, {1}: centre from the reference end", {count(i + 1), word(place.hold)}},
+                        {"Bracket {0}, {1}: centre from the reference end", {count(i + 1), word(place.substrate)}},
                         "{0} + {1}",
                         {{"shelf's left end", quantity(shelf_.left), measured},
                          {"from its left end", quantity(place.x - shelf_.left), derived}},
@@ -192,13 +192,13 @@ private:
         Working working{numbered("reaction", i),
                         {"Bracket {0} carries at worst", {count(i + 1)}},
                         "{0} + {1}",
-                        {{"worst spans loaded, lining brackets left out", force(reaction.sustained), beam_source},
+                        {{"worst spans loaded, lining brackets left out", quantity(reaction.sustained), beam_source},
                          {"somebody leaning on the edge where it is worst for it",
-                          force(reaction.greatest - reaction.sustained), house}},
-                        force(reaction.greatest),
+                          quantity(reaction.greatest - reaction.sustained), house}},
+                        quantity(reaction.greatest),
                         beam_source};
-        working.facts = {{"everything loaded: {0}", {force(reaction.all_loaded)}},
-                         {"least: {0}", {force(reaction.least)}}};
+        working.facts = {{"everything loaded: {0}", {quantity(reaction.all_loaded)}},
+                         {"least: {0}", {quantity(reaction.least)}}};
         add(std::move(working));
     }
 
@@ -214,11 +214,11 @@ private:
         std::vector<HoleDemand> of_hanger;
         for (const auto& row : place.row_demands)
             of_hanger.insert(of_hanger.end(), row.begin(), row.end());
-        Working working =
-            used_working(numbered("fixing", i),
-                         {"Fixing of bracket {0}: {1}, {2}", {count(i + 1), fixing.name, stock(fixing.screw_length)}},
-                         worst ? worst->strength : fixing.strength(), place.hanger ? Hold::proved_stud : place.hold,
-                         worst ? worst->demands : of_hanger, fixing.source);
+        Working working = used_working(
+            numbered("fixing", i),
+            {"Fixing of bracket {0}: {1}, {2}", {count(i + 1), fixing.name, stock(fixing.screw_length)}},
+            worst ? worst->strength : fixing.strength(), place.hanger ? Substrate::proved_stud : place.substrate,
+            worst ? worst->demands : of_hanger, fixing.source);
         auto& facts = working.facts;
         facts.push_back({"It passes {0} of what is screwed on and {1} of lining; {2} of it holds",
                          {stock(way_of(shelf_).screwed_on(shelf_, plan_)), stock(site_.wall.lining_thickness()),
@@ -227,7 +227,7 @@ private:
             facts.push_back({"thread that grips: {0}", {stock(fixing.thread)}});
         for (const LoadCase& load : place.loads)
             facts.push_back({"{0}: {1} down, a moment of {2} off the wall",
-                             {load.when, force(load.down_n), Quantity{Kind::moment, load.moment_nm}}});
+                             {load.when, quantity(load.down), quantity(load.moment)}});
         add(std::move(working));
     }
 
@@ -239,8 +239,8 @@ private:
         add({numbered("rating", i),
              {"Bracket {0} itself: share of its rating", {count(i + 1)}},
              bracket.rated_per_pair ? "{0} / ({1} / 2)" : "{0} / {1}",
-             {{"carries", force(place.reaction.greatest), beam_source},
-              {bracket.rated_per_pair ? "rating of a pair" : "rating", force(*bracket.rating_n), {Provenance::maker}}},
+             {{"carries", quantity(place.reaction.greatest), beam_source},
+              {bracket.rated_per_pair ? "rating of a pair" : "rating", quantity(*bracket.rating), {Provenance::maker}}},
              ratio(place.bracket_utilisation),
              derived});
     }
@@ -275,7 +275,7 @@ private:
         for (std::size_t i = 0; i < plan_.holes.size(); ++i)
             add({numbered("hole", i),
                  {"Hole {0}, {1}: {2} from the reference end and this high",
-                  {count(i + 1), word(plan_.brackets[i].hold), quantity(plan_.holes[i].x)}},
+                  {count(i + 1), word(plan_.brackets[i].substrate), quantity(plan_.holes[i].x)}},
                  "{0} - {1}",
                  {{"top edge", quantity(hung.top), derived},
                   {"hole below it", quantity(hung.plate->holes[i].down), measured}},
@@ -289,8 +289,8 @@ private:
         Working working = used_working("cleat/" + std::string{cleat.wall},
                                        {"The {0} strip, {1} long, {2} screws: its worst is used to",
                                         {cleat.wall, quantity(cleat.length), count(cleat.screws)}},
-                                       cleat.fixing->strength(), cleat.hold, cleat.loads, cleat.fixing->source);
-        working.facts.push_back({"The strip carries {0}", {force(cleat.load_n)}});
+                                       cleat.fixing->strength(), cleat.substrate, cleat.loads, cleat.fixing->source);
+        working.facts.push_back({"The strip carries {0}", {quantity(cleat.load)}});
         add(std::move(working));
     }
 
@@ -335,8 +335,8 @@ private:
              "{0} x (1 + {1})",
              {{"at once", fine(plan_.sag->instantaneous), beam_source},
               {"creep", ratio(creep_factor(shelf_, site_.service_class)), board.kdef_source},
-              {"modulus", {Kind::modulus, board.modulus_gpa * 1e9}, board.modulus_source},
-              {"stiffness EI", {Kind::stiffness, way_of(shelf_).section(shelf_).stiffness}, derived},
+              {"modulus", quantity(board.modulus), board.modulus_source},
+              {"stiffness EI", quantity(way_of(shelf_).section(shelf_).stiffness), derived},
               {plan_.sag->overhang ? "twice the overhang" : "span",
                quantity(Length::nearest_to_metres(plan_.sag->span)), derived},
               {"limit: span divided by", count(static_cast<std::size_t>(divisor(site_.rules.sag_limit))), practice}},

@@ -17,20 +17,18 @@ SagVerdict worst_sag(const BeamResult& beam, int limit_divisor) {
     return worst;
 }
 
-Utilisation board_utilisation(const Shelf& shelf, const BeamResult& beam, double accidental_n,
-                              const HouseRules& rules) {
+Utilisation board_utilisation(const Shelf& shelf, const BeamResult& beam, Force accidental, const HouseRules& rules) {
     const Section section = way_of(shelf).section(shelf);
-    const double modulus = section.modulus;
-    double leaned = beam.greatest_moment;
+    const SectionModulus modulus = section.modulus;
+    Moment leaned = beam.greatest_moment;
     for (const SpanSag& span : beam.sags)
-        leaned = std::max(leaned, beam.greatest_moment + accidental_n * span.length * (span.overhang ? 1 : 0.25));
+        leaned = std::max(leaned, beam.greatest_moment + accidental * metres(span.length) * (span.overhang ? 1 : 0.25));
     if (section.metal)
-        return Utilisation{
-            leaned / modulus / 1e6 /
-            (section.metal == PoleStuff::steel ? rules.shelves.rod_steel_mpa : rules.shelves.aluminium_mpa)};
+        return Utilisation::of(leaned / modulus,
+                               section.metal == PoleStuff::steel ? rules.shelves.rod_steel : rules.shelves.aluminium);
     const BoardProperties& board = properties(shelf.material);
-    return std::max(Utilisation{beam.greatest_moment / modulus / (bending_stored_mpa(board) * 1e6)},
-                    Utilisation{leaned / modulus / (bending_leaned_mpa(board) * 1e6)});
+    return std::max(Utilisation::of(beam.greatest_moment / modulus, bending_stored(board)),
+                    Utilisation::of(leaned / modulus, bending_leaned(board)));
 }
 
 SimpleSpan simple_span(const Shelf& shelf, const HouseRules& rules, ServiceClass service_class) {
@@ -38,7 +36,7 @@ SimpleSpan simple_span(const Shelf& shelf, const HouseRules& rules, ServiceClass
     const BeamResult beam =
         analyse(beam_of(shelf, {Length{}, shelf.length}), span.loads.on_beam(), creep_factor(shelf, service_class));
     span.sag = worst_sag(beam, divisor(rules.sag_limit));
-    span.utilisation = board_utilisation(shelf, beam, span.loads.accidental_n, rules);
+    span.utilisation = board_utilisation(shelf, beam, span.loads.accidental, rules);
     return span;
 }
 

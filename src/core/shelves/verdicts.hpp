@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/measure/physical.hpp"
 #include "core/plan/plan.hpp"
 #include "core/shelves/shelf_loads.hpp"
 
@@ -11,7 +12,7 @@ SagVerdict worst_sag(const BeamResult& beam, int limit_divisor);
 
 /// Bending stress in the board over what it may bear: goods for good and, for a moment, somebody on top of them in the
 /// worst place.
-Utilisation board_utilisation(const Shelf& shelf, const BeamResult& beam, double accidental_n, const HouseRules& rules);
+Utilisation board_utilisation(const Shelf& shelf, const BeamResult& beam, Force accidental, const HouseRules& rules);
 
 /// A board or rod on supports at its two ends alone.
 struct SimpleSpan {

@@ -21,7 +21,7 @@ bool in_right_corner(const Shelf& shelf, const WallSite& site) {
 
 std::vector<WallThing> room_of(const Shelf& shelf) {
     std::vector<WallThing> room;
-    for (const Box& box : board_boxes(shelf))
+    for (const Outline& box : board_boxes(shelf))
         room.push_back({shelf.id, shelf.name, box, shelf.depth});
     for (const SeenPart& part : way_of(shelf).seen(shelf))
         if (part.look == SeenPart::Look::strip || part.look == SeenPart::Look::strip_behind)
@@ -72,26 +72,25 @@ const ShelfPreset& preset_of(const Shelf& shelf) {
 
 Section Way::section(const Shelf& shelf) const {
     const BoardProperties& board = properties(shelf.material);
-    const double modulus = board.modulus_gpa * 1e9;
     const double thickness = shelf.thickness.in_metres();
     const double depth = board_depth(shelf);
-    Section section{board.density * depth * thickness, board_stiffness(modulus, depth, thickness),
-                    depth * thickness * thickness / 6};
+    Section section{board.density * metres(depth) * metres(thickness), board_stiffness(board.modulus, depth, thickness),
+                    SectionModulus::si(depth * thickness * thickness / 6)};
     if (shelf.lip) {
         const BoardProperties& lip = properties(shelf.lip->material);
         const double breadth = shelf.lip->breadth.in_metres();
         const double height = shelf.lip->height.in_metres();
-        section.kg_per_m += lip.density * breadth * height;
+        section.per_metre += lip.density * metres(breadth) * metres(height);
         section.stiffness = section_stiffness(
-            {{modulus, depth, thickness, -thickness / 2}, {lip.modulus_gpa * 1e9, breadth, height, -height / 2}});
+            {{board.modulus, depth, thickness, -thickness / 2}, {lip.modulus, breadth, height, -height / 2}});
     }
     return section;
 }
 
-void Way::load(Shelf& shelf, double kg_per_m) const {
+void Way::load(Shelf& shelf, LineMass per_metre) const {
     if (shelf.load.kind != LoadKind::desk) // on whose edge somebody sits, whatever stands on it
         shelf.load.kind = LoadKind::own;
-    shelf.load.own_kg_per_m = std::max(kg_per_m, 1e-6); // none at all would be the usual load of a desk
+    shelf.load.own = std::max(per_metre, LineMass::kg_per_metre(1e-6)); // none at all would be the usual load of a desk
 }
 
 void Way::hang(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) const {
@@ -104,9 +103,9 @@ std::vector<Length> Way::bears_at(const Shelf& shelf, const ShelfPlan& plan) con
         return places;
     // On what carries, where two do.
     const auto carrying =
-        std::ranges::count_if(plan.brackets, [](const BracketPlan& place) { return carries(place.hold); });
+        std::ranges::count_if(plan.brackets, [](const BracketPlan& place) { return carries(place.substrate); });
     for (const BracketPlan& place : plan.brackets)
-        if (carries(place.hold) || (plan.bracket && carrying < 2))
+        if (carries(place.substrate) || (plan.bracket && carrying < 2))
             places.push_back(std::clamp(place.x - shelf.left, Length{}, shelf.length));
     std::ranges::sort(places);
     places.erase(std::ranges::unique(places).begin(), places.end());

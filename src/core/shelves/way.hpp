@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/measure/physical.hpp"
 #include "core/shelves/carrier.hpp"
 #include "core/shelves/plate.hpp"
 #include "core/shelves/shelf_loads.hpp"
@@ -13,6 +14,7 @@
 namespace yes_square {
 
 class KindChecker;
+class ShelfCurer;
 class ShelfSteps;
 class Way;
 
@@ -33,24 +35,24 @@ struct ShelfPreset {
 
 /// What spans and bends.
 struct Section {
-    double kg_per_m = 0;
-    double stiffness = 0;                ///< EI, N m2
-    double modulus = 0;                  ///< m3: bending moment over stress, where it is stressed most
+    LineMass per_metre = 0;
+    Stiffness stiffness = 0;             ///< EI
+    SectionModulus modulus = 0;          ///< bending moment over stress, where it is stressed most
     std::optional<PoleStuff> metal = {}; ///< none: wood, of the shelf's material
 };
 
 /// A thing that comes with its mass, and is not cut from boards.
 struct WholeThing {
-    double mass_kg = 0;
-    double contents_kg = 0;
-    double leaned_n = 0; ///< by somebody, on its front edge
+    Mass mass = 0;
+    Mass contents_mass = 0;
+    Force leaned = 0; ///< by somebody, on its front edge
 };
 
 /// What is seen of it from the front besides boards, brackets and holes.
 struct SeenPart {
     enum class Look { strip, strip_behind, lip, hook };
     Look look = Look::strip;
-    Box box;
+    Outline box;
     Length out = {}; ///< of the wall, of a strip
 };
 
@@ -80,11 +82,13 @@ public:
     virtual Section section(const Shelf& shelf) const; ///< of a board, with its lip
     virtual void add_goods(const Shelf&, ShelfLoads&) const {}
     /// Makes it carry so many kg/m.
-    virtual void load(Shelf& shelf, double kg_per_m) const;
+    virtual void load(Shelf& shelf, LineMass per_metre) const;
 
     // What holds it: places that the program seeks, a plate's holes, or neither.
     virtual bool at_places() const { return true; }
     virtual std::optional<Carrier> carrier(const Shelf&, const WallSite&) const { return std::nullopt; }
+    /// Fixes what stands at a place, where that is no bracket on screws or plugs. @return whether it did
+    virtual bool fix(BracketPlan&, const Shelf&, const WallSite&, const Carrier&) const { return false; }
     virtual bool maker_rates_it() const { return true; } ///< what stands at a place has a maker's figure
     virtual bool plumbed() const { return true; }        ///< from its place on the line
     virtual HungPlate plate(const Shelf&) const { return {}; }
@@ -103,6 +107,8 @@ public:
     /// Bought for it besides fixings.
     virtual std::vector<Supply> bought(const Shelf& shelf, const ShelfPlan& plan) const;
     virtual void check(KindChecker&) const {}
+    /// What helps against a check that shelves of this way may have, besides what helps any shelf.
+    virtual void cure(const ShelfCurer&, Check&) const {}
     virtual void say_steps(ShelfSteps& steps) const = 0; ///< of hanging it
     virtual std::vector<SeenPart> seen(const Shelf&) const { return {}; }
 };

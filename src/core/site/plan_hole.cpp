@@ -15,7 +15,7 @@ void plan_hole(const WallSite& site, PlannedHole& hole) {
         std::max({hole.drilled, fixing ? fixing->hole_diameter : Length{}, fixing ? fixing->clearance : Length{}}) / 2;
     hole.strips = strips_at(site.survey.strips, hole.x, hole.z, hole.radius);
     hole.passes.clear();
-    if (fixing && carries(hole.hold))
+    if (fixing && carries(hole.substrate))
         hole.passes = drill_passes(site.wall, *fixing, hole.through, hole.in_strip());
     hole.made = std::ranges::any_of(site.wall.made, [&](const MadeHole& made) {
         return made.item == hole.item && absolute(made.x - hole.x) <= site.rules.fitting.same_hole &&

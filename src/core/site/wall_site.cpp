@@ -21,12 +21,12 @@ Length highest_top(const Wall& wall) {
     return wall.height - wall.cornice_height - 100_mm;
 }
 
-Box board_box(const Shelf& shelf) {
+Outline board_box(const Shelf& shelf) {
     return {shelf.left, shelf.right(), shelf.underside(), shelf.height};
 }
 
-std::vector<Box> board_boxes(const Shelf& shelf) {
-    std::vector<Box> boxes;
+std::vector<Outline> board_boxes(const Shelf& shelf) {
+    std::vector<Outline> boxes;
     for (int tier = 0; tier < shelf.tiers; ++tier) {
         const Length top = shelf.top_of(tier);
         boxes.push_back({shelf.left, shelf.right(), top - shelf.thickness, top});
@@ -34,8 +34,8 @@ std::vector<Box> board_boxes(const Shelf& shelf) {
     return boxes;
 }
 
-std::vector<Box> leg_boxes(const Shelf& shelf, const ShelfPlan& plan, Length centre) {
-    std::vector<Box> boxes;
+std::vector<Outline> leg_boxes(const Shelf& shelf, const ShelfPlan& plan, Length centre) {
+    std::vector<Outline> boxes;
     if (!plan.bracket)
         return boxes;
     const Length half = plan.bracket->width / 2;
@@ -46,27 +46,27 @@ std::vector<Box> leg_boxes(const Shelf& shelf, const ShelfPlan& plan, Length cen
     return boxes;
 }
 
-Box box_of(const Opening& opening) {
+Outline box_of(const Opening& opening) {
     return {opening.left, opening.left + opening.width, opening.bottom, opening.bottom + opening.height};
 }
 
-Box box_of(const ServicePoint& service) {
+Outline box_of(const ServicePoint& service) {
     const Length half = service.width / 2;
     return {service.centre - half, service.centre + half, service.height - half, service.height + half};
 }
 
-Box box_of(const Obstacle& obstacle) {
+Outline box_of(const Obstacle& obstacle) {
     const Length free = obstacle.clearance;
     return {obstacle.left - free, obstacle.left + obstacle.width + free, obstacle.bottom - free,
             obstacle.bottom + obstacle.height + free};
 }
 
-Box box_of(const CornerThing& thing, const Wall& wall) {
-    return thing.at_right_end ? Box{wall.length - thing.along, wall.length, thing.bottom, thing.top}
-                              : Box{{}, thing.along, thing.bottom, thing.top};
+Outline box_of(const CornerThing& thing, const Wall& wall) {
+    return thing.at_right_end ? Outline{wall.length - thing.along, wall.length, thing.bottom, thing.top}
+                              : Outline{{}, thing.along, thing.bottom, thing.top};
 }
 
-Box box_of(const Strip& strip) {
+Outline box_of(const Strip& strip) {
     return {strip.left, strip.right, strip.bottom, strip.top};
 }
 

@@ -29,29 +29,18 @@ struct WallSite {
 /// Where the top of a new thing may come at the highest: 100 mm under ceiling or cornice (house rule).
 Length highest_top(const Wall& wall);
 
-/// A rectangle on the wall.
-struct Box {
-    Length left;
-    Length right;
-    Length bottom;
-    Length top;
-    bool overlaps(const Box& other) const {
-        return left < other.right && other.left < right && bottom < other.top && other.bottom < top;
-    }
-};
-
 /// The highest of its boards.
-Box board_box(const Shelf& shelf);
+Outline board_box(const Shelf& shelf);
 /// One a tier, from the highest down.
-std::vector<Box> board_boxes(const Shelf& shelf);
+std::vector<Outline> board_boxes(const Shelf& shelf);
 /// What stands on the wall at a place along a shelf: one a tier, or one for all.
-std::vector<Box> leg_boxes(const Shelf& shelf, const ShelfPlan& plan, Length centre);
-Box box_of(const Opening& opening);
-Box box_of(const ServicePoint& service);
+std::vector<Outline> leg_boxes(const Shelf& shelf, const ShelfPlan& plan, Length centre);
+Outline box_of(const Opening& opening);
+Outline box_of(const ServicePoint& service);
 /// With the clearance kept round it.
-Box box_of(const Obstacle& obstacle);
+Outline box_of(const Obstacle& obstacle);
 /// What a thing on the next wall takes of this one; reaches only as far out of the wall as CornerThing says.
-Box box_of(const CornerThing& thing, const Wall& wall);
-Box box_of(const Strip& strip);
+Outline box_of(const CornerThing& thing, const Wall& wall);
+Outline box_of(const Strip& strip);
 
 } // namespace yes_square

@@ -2,18 +2,9 @@
 
 #include "core/site/wall_site.hpp"
 
-#include <string>
 #include <vector>
 
 namespace yes_square {
-
-/// Room that something takes on a wall.
-struct WallThing {
-    std::string id;
-    std::string name;
-    Box box;
-    Length depth; ///< out of the wall
-};
 
 /// What a thing takes of its wall: a shelf once for each tier and strip. Cabinets of a run stand where the run is
 /// placed, not by themselves, and a light takes no room.

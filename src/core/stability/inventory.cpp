@@ -9,11 +9,10 @@ namespace yes_square {
 namespace {
 
 InventoryRow row_of(const Wall& wall, const Piece& piece, const PiecePlan& plan) {
-    InventoryRow row{
-        wall.name,         piece.name, piece.height, piece.mass_kg, plan.verdict, words(piece.restraint.kind),
-        plan.holes.size(), {}};
+    InventoryRow row{wall.name,         piece.name, piece.height, piece.mass, plan.verdict, words(piece.restraint.kind),
+                     plan.holes.size(), {}};
     if (piece.restraint.kind != RestraintKind::none)
-        row.each_n = plan.each_n;
+        row.each = plan.each;
     return row;
 }
 
@@ -22,8 +21,8 @@ bool is_tall(const CabinetUnit& unit) {
 }
 
 InventoryRow row_of(const Wall& wall, const CabinetUnit& unit, const UnitPlan& plan) {
-    InventoryRow row{wall.name, unit.name, unit.height, plan.empty_kg, PieceVerdict::unsafe, "screws through its rail",
-                     0,         {}};
+    InventoryRow row{
+        wall.name, unit.name, unit.height, plan.empty_mass, PieceVerdict::unsafe, "screws through its rail", 0, {}};
     std::optional<std::size_t> last;
     bool sure = true;
     for (const PlannedHole& hole : plan.holes) {
@@ -31,20 +30,20 @@ InventoryRow row_of(const Wall& wall, const CabinetUnit& unit, const UnitPlan& p
             continue;
         last = hole.stud;
         ++row.places;
-        sure = sure && (hole.hold == Hold::proved_stud || hole.hold == Hold::masonry);
+        sure = sure && (hole.substrate == Substrate::proved_stud || hole.substrate == Substrate::masonry);
     }
     if (row.places > 0)
-        row.each_n = plan.tension_n;
+        row.each = plan.tension;
     if (row.places > 0 && sure && plan.utilisation.within())
         row.verdict = PieceVerdict::held;
     return row;
 }
 
 InventoryRow row_of(const Wall& wall, const StorageSystem& system, const SystemPlan& plan) {
-    double kg = 0;
+    Mass mass = 0;
     for (const BayPlan& bay : plan.bays)
-        kg += bay.kg;
-    InventoryRow row{wall.name, system.name, plan.head, kg, PieceVerdict::held, "the cleats of its bays", 0, {}};
+        mass += bay.mass;
+    InventoryRow row{wall.name, system.name, plan.head, mass, PieceVerdict::held, "the cleats of its bays", 0, {}};
     for (const BayPlan& bay : plan.bays) {
         // Its top cleat is what keeps a bay from tipping.
         const BayCleat* top = bay.cleats.empty() ? nullptr : &bay.cleats.front();

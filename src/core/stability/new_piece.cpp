@@ -10,7 +10,7 @@ struct UsualPiece {
     Length width;
     Length height;
     Length depth;
-    double mass_kg;
+    Mass mass;
     int drawers;
     int doors;
 };
@@ -19,19 +19,19 @@ struct UsualPiece {
 UsualPiece usual(PieceKind kind) {
     switch (kind) {
     case PieceKind::dresser:
-        return {1000_mm, 800_mm, 450_mm, 45, 4, 0};
+        return {1000_mm, 800_mm, 450_mm, 45_kg, 4, 0};
     case PieceKind::bookcase:
-        return {800_mm, 2000_mm, 280_mm, 40, 0, 0};
+        return {800_mm, 2000_mm, 280_mm, 40_kg, 0, 0};
     case PieceKind::larder:
-        return {600_mm, 2000_mm, 560_mm, 70, 0, 1};
+        return {600_mm, 2000_mm, 560_mm, 70_kg, 0, 1};
     case PieceKind::side_panel:
-        return {400_mm, 2100_mm, 400_mm, 30, 0, 0};
+        return {400_mm, 2100_mm, 400_mm, 30_kg, 0, 0};
     case PieceKind::appliance_housing:
-        return {600_mm, 2000_mm, 560_mm, 60, 0, 1};
+        return {600_mm, 2000_mm, 560_mm, 60_kg, 0, 1};
     case PieceKind::workshop_cabinet:
-        return {900_mm, 1800_mm, 450_mm, 80, 0, 2};
+        return {900_mm, 1800_mm, 450_mm, 80_kg, 0, 2};
     case PieceKind::other:
-        return {800_mm, 1200_mm, 400_mm, 30, 0, 0};
+        return {800_mm, 1200_mm, 400_mm, 30_kg, 0, 0};
     }
     return {};
 }
@@ -42,7 +42,7 @@ void spread_drawers(Piece& piece, int number) {
     constexpr Length margin = 40_mm; ///< over and under them
     Drawer like;
     like.reach = piece.depth * 3 / 4;
-    like.mass_kg = 3;
+    like.mass = 3_kg;
     if (!piece.drawers.empty())
         like = piece.drawers.front();
     piece.drawers.clear();
@@ -62,10 +62,10 @@ Piece new_piece(const Wall& wall, PieceKind kind) {
     piece.width = size.width;
     piece.height = size.height;
     piece.depth = size.depth;
-    piece.mass_kg = size.mass_kg;
+    piece.mass = size.mass;
     piece.left = std::max(Length{}, (wall.length - size.width) / 2);
     piece.doors = size.doors;
-    piece.door_kg = size.doors > 0 ? size.mass_kg / 8 : 0;
+    piece.door_mass = size.doors > 0 ? size.mass / 8 : 0;
     spread_drawers(piece, size.drawers);
     return piece;
 }

@@ -29,19 +29,19 @@ Working working_of(const TipCase& tip, std::size_t number) {
     working.subject = subjects.at(number);
     working.title = {"{0}: what is left over to hold it", {words(tip.kind)}};
     working.sum = "{0} - {1}";
-    working.terms = {{"what rights it", moment(tip.balance.righting_nm), statics},
-                     {"what turns it over", moment(tip.balance.over_nm), statics}};
-    working.result = moment(tip.balance.margin_nm());
+    working.terms = {{"what rights it", quantity(tip.balance.righting), statics},
+                     {"what turns it over", quantity(tip.balance.over), statics}};
+    working.result = quantity(tip.balance.margin());
     working.source = source_of(tip);
     for (const TipWeight& weight : tip.weights)
         working.facts.push_back(
             {weight.back >= 0 ? std::string_view{"{0}: {1}, {2} behind the line of its front feet, {3} up"}
                               : "{0}: {1}, {2} before the line of its front feet, {3} up",
-             {weight.what, mass(weight.kg), quantity(Length::nearest_to_metres(std::abs(weight.back))),
+             {weight.what, quantity(weight.mass), quantity(Length::nearest_to_metres(std::abs(weight.back))),
               quantity(Length::nearest_to_metres(weight.up))}});
     if (tip.pull)
         working.facts.push_back(
-            {"pulled with {0} at {1}", {force(tip.pull->n), quantity(Length::nearest_to_metres(tip.pull->up))}});
+            {"pulled with {0} at {1}", {quantity(tip.pull->force), quantity(Length::nearest_to_metres(tip.pull->up))}});
     if (tip.lean != 0)
         working.facts.push_back({"leaning forward by {0} as it stands", {angle(tip.lean)}});
     working.facts.push_back(tip.balance.goes_at > 0 ? Sentence{"it goes by itself at {0}", {angle(tip.balance.goes_at)}}
@@ -68,20 +68,20 @@ std::vector<Working> workings_of(const Piece& piece, const PiecePlan& plan, cons
                   {"What holds it must bear, all together"},
                   "max(({0} x {1} - {2} x {3}) / {4}, 0)",
                   {{"on what turns it over", ratio(rules.over_factor), house},
-                   {"what turns it over, worst", moment(worst.over_nm), statics},
+                   {"what turns it over, worst", quantity(worst.over), statics},
                    {"on what rights it", ratio(rules.righting_factor), house},
-                   {"what rights it", moment(worst.righting_nm), statics},
+                   {"what rights it", quantity(worst.righting), statics},
                    {"height of the restraint", quantity(plan.restraint_height), measured}},
-                  force(plan.needs_n),
+                  quantity(plan.needs),
                   statics};
     needs.facts.push_back({"worst: {0}", {words(plan.cases[plan.worst].kind)}});
     needs.facts.push_back({"never less than nothing"});
     workings.push_back(std::move(needs));
     // One place bears all, each of two or more its share, and none less than the test's load.
-    Working each{"each", {"One of them must bear"}, "max({0} x {1}, {2})", {}, force(plan.each_n), restraint_test};
-    each.terms = {{"all together", force(plan.needs_n), statics},
+    Working each{"each", {"One of them must bear"}, "max({0} x {1}, {2})", {}, quantity(plan.each), restraint_test};
+    each.terms = {{"all together", quantity(plan.needs), statics},
                   {"share of each", ratio(plan.holes.size() > 1 ? rules.pair_share : 1.0), house},
-                  {"least strength", force(rules.restraint_least_n), restraint_test}};
+                  {"least strength", quantity(rules.restraint_least), restraint_test}};
     each.facts.push_back({"places that count: {0}", {count(plan.holes.size())}});
     if (slope_cosine(piece.restraint) < 1) {
         each.sum = "max({0} x {1}, {2}) / {3}";
@@ -90,8 +90,8 @@ std::vector<Working> workings_of(const Piece& piece, const PiecePlan& plan, cons
     workings.push_back(std::move(each));
     if (plan.fixing && plan.fixing_utilisation.known()) {
         Working fixing =
-            used_working("fixing", {"The screw is used to"}, plan.fixing->strength(), plan.holes.front().hold,
-                         {{plan.each_n, 0, duration_people}}, plan.fixing->source);
+            used_working("fixing", {"The screw is used to"}, plan.fixing->strength(), plan.holes.front().substrate,
+                         {{plan.each, 0, duration_people}}, plan.fixing->source);
         fixing.facts.push_back(
             {"{0}, {1} long, {2} of it in the wood or masonry",
              {plan.fixing->name, stock(plan.fixing->screw_length), stock(plan.fixing->penetration)}});

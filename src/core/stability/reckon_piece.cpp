@@ -38,12 +38,11 @@ PiecePlan without_words(const Piece& piece, const WallSite& site) {
     for (std::size_t i = 0; i < plan.cases.size(); ++i) {
         const TipCase& tip = plan.cases[i];
         const TipCase& worst = plan.cases[plan.worst];
-        if (tip.needs_n > worst.needs_n ||
-            (tip.needs_n == worst.needs_n && tip.balance.margin_nm() < worst.balance.margin_nm()))
+        if (tip.needs > worst.needs || (tip.needs == worst.needs && tip.balance.margin() < worst.balance.margin()))
             plan.worst = i;
         plan.tips = plan.tips || tip.balance.tips();
     }
-    plan.needs_n = plan.cases[plan.worst].needs_n;
+    plan.needs = plan.cases[plan.worst].needs;
     hold_piece(piece, site, plan);
     const bool unsafe =
         std::ranges::any_of(plan.cases, [&](const TipCase& tip) { return tip.balance.tips() && decides(tip, piece); });
@@ -79,11 +78,11 @@ private:
             return;
         if (plan_.verdict == PieceVerdict::unsafe) {
             const TipCase& worst = worst_that_decides();
-            Check& tips = add(
-                checks::piece_tips,
-                {"{0} tips: {1}, it turns over with {2} and only {3} holds it back",
-                 {piece_.name, words(worst.kind), moment(worst.balance.over_nm), moment(worst.balance.righting_nm)}},
-                moment(-worst.balance.margin_nm()));
+            Check& tips =
+                add(checks::piece_tips,
+                    {"{0} tips: {1}, it turns over with {2} and only {3} holds it back",
+                     {piece_.name, words(worst.kind), quantity(worst.balance.over), quantity(worst.balance.righting)}},
+                    quantity(-worst.balance.margin()));
             hold_it(tips);
             return;
         }
@@ -100,7 +99,7 @@ private:
     const TipCase& worst_that_decides() const {
         const TipCase* worst = nullptr;
         for (const TipCase& tip : plan_.cases)
-            if (tip.balance.tips() && decides(tip, piece_) && (!worst || tip.needs_n > worst->needs_n))
+            if (tip.balance.tips() && decides(tip, piece_) && (!worst || tip.needs > worst->needs))
                 worst = &tip;
         return *worst;
     }
@@ -166,7 +165,7 @@ private:
         if (how_.kind == RestraintKind::cleat && plan_.fixing && plan_.frame_screws == 0)
             advise(add(checks::restraint_refused, {"A cleat of {0} is too thin to hold the screws of {1}'s frame",
                                                    {quantity(how_.through), piece_.name}}),
-                   {"25 mm or more holds them"});
+                   {"{0} or more holds them", {quantity(25_mm)}});
     }
 
     void none_counts() {
@@ -208,7 +207,7 @@ private:
         if (plan_.fixing_utilisation.over()) {
             Check& over = add(checks::fixing_overloaded,
                               {"{0}: each place must bear {1}, {2} of what its screw holds",
-                               {piece_.name, force(plan_.each_n), ratio(plan_.fixing_utilisation)}},
+                               {piece_.name, quantity(plan_.each), ratio(plan_.fixing_utilisation)}},
                               ratio(plan_.fixing_utilisation));
             if (given)
                 longer(over);
@@ -243,17 +242,17 @@ private:
     void hardware() {
         if (!has_hardware(how_.kind))
             return;
-        if (!how_.rating_n)
+        if (!how_.rating)
             advise(
                 add(checks::restraint_unrated,
-                    {"{0}: what one of them bears is unknown; each must bear {1}", {piece_.name, force(plan_.each_n)}},
-                    force(plan_.each_n)),
+                    {"{0}: what one of them bears is unknown; each must bear {1}", {piece_.name, quantity(plan_.each)}},
+                    quantity(plan_.each)),
                 {"Enter its maker's figure; a kit tested to ASTM F3096 bears {0} at least",
-                 {force(site_.rules.tipping.restraint_least_n)}});
+                 {quantity(site_.rules.tipping.restraint_least)}});
         else if (plan_.rating_utilisation.over())
             advise(add(checks::fixing_overloaded,
                        {"{0}: each must bear {1}, {2} of its maker's figure",
-                        {piece_.name, force(plan_.each_n), ratio(plan_.rating_utilisation)}},
+                        {piece_.name, quantity(plan_.each), ratio(plan_.rating_utilisation)}},
                        ratio(plan_.rating_utilisation)),
                    {"Stronger ones, or more of them"});
     }

@@ -13,12 +13,12 @@ namespace {
 /// Places behind the piece that may count, left to right.
 std::vector<PlannedHole> places_behind(const Piece& piece, const WallSite& site, Length z) {
     std::vector<PlannedHole> places;
-    const auto add = [&](Length x, Hold hold, std::optional<std::size_t> stud) {
+    const auto add = [&](Length x, Substrate substrate, std::optional<std::size_t> stud) {
         PlannedHole& place = places.emplace_back();
         place.item = piece.id;
         place.x = x;
         place.z = z;
-        place.hold = hold;
+        place.substrate = substrate;
         place.stud = stud;
         place.drilled = usual_hole;
         plan_hole(site, place);
@@ -28,13 +28,14 @@ std::vector<PlannedHole> places_behind(const Piece& piece, const WallSite& site,
     if (site.masonry()) {
         const int number = std::max(1, piece.restraint.number);
         for (int i = 0; i < number; ++i)
-            add(number == 1 ? piece.left + piece.width / 2 : from + (to - from) * i / (number - 1), Hold::masonry, {});
+            add(number == 1 ? piece.left + piece.width / 2 : from + (to - from) * i / (number - 1), Substrate::masonry,
+                {});
     } else if (const Framing* framing = site.timber()) {
         for (std::size_t i = 0; i < site.survey.studs.size(); ++i)
             if (const Stud& stud = site.survey.studs[i]; stud.state == StudState::proved && stud.centre >= from &&
                                                          stud.centre <= to &&
                                                          holds_usual_screw(*framing, stud, site.rules))
-                add(site.screw_place(piece.id, stud), Hold::proved_stud, i);
+                add(site.screw_place(piece.id, stud), Substrate::proved_stud, i);
     }
     return places;
 }
@@ -55,9 +56,9 @@ DrivenThrough driven_through(const Piece& piece, const WallSite& site, Length pa
     const Restraint& how = piece.restraint;
     const TippingRules& rules = site.rules.tipping;
     if (has_hardware(how.kind))
-        return {rules.angle_steel, steel_sheet_bearing_psi, rules.angle_hole};
+        return {rules.angle_steel, steel_sheet_bearing, rules.angle_hole};
     const double gravity = specific_gravity(how.wood);
-    DrivenThrough through{how.through, wood_bearing_psi(gravity)};
+    DrivenThrough through{how.through, wood_bearing(gravity)};
     through.gravity = gravity;
     through.head = site.rules.runs.screw_head;
     // A cleat lies on the wall itself.
@@ -114,11 +115,11 @@ std::optional<Sentence> refusal(const Piece& piece, const HouseRules& rules) {
     return std::nullopt;
 }
 
-double hold_in_cleat_n(const Restraint& restraint) {
+Force hold_in_cleat(const Restraint& restraint) {
     const ScrewProperties& screw = properties(ScrewGauge::number_8);
     const double in = restraint.through.in_inches();
     // Twice the cleat: long enough for its frame, its thread all the cleat is thick.
-    return duration_people * withdrawal_n(screw, {specific_gravity(restraint.wood)}, 2 * in, in);
+    return duration_people * withdrawal_strength(screw, {specific_gravity(restraint.wood)}, 2 * in, in);
 }
 
 void hold_piece(const Piece& piece, const WallSite& site, PiecePlan& plan) {
@@ -139,11 +140,11 @@ void hold_piece(const Piece& piece, const WallSite& site, PiecePlan& plan) {
         plan.holes[i].place = i;
         plan.holes[i].what = {"{0}: place {1} that holds it", {piece.name, count(i + 1)}};
     }
-    plan.each_n = each_restraint_n(plan.needs_n, std::max<std::size_t>(1, plan.holes.size()), slope_cosine(how),
-                                   site.rules.tipping);
+    plan.each =
+        each_restraint(plan.needs, std::max<std::size_t>(1, plan.holes.size()), slope_cosine(how), site.rules.tipping);
     if (refused || plan.holes.empty())
         return;
-    plan.rating_utilisation = Utilisation::of(plan.each_n, how.rating_n);
+    plan.rating_utilisation = Utilisation::of(plan.each, how.rating);
     Length packing = gap_behind(piece, site.wall);
     for (const PlannedHole& place : plan.holes)
         packing = std::max(packing, gap_behind(piece, site.wall) +
@@ -154,11 +155,11 @@ void hold_piece(const Piece& piece, const WallSite& site, PiecePlan& plan) {
             const Length sure = to_edge_of(*framing, site.survey.studs[*place.stud], place.x, site.rules);
             through.to_edge = through.to_edge ? std::min(*through.to_edge, sure) : sure;
         }
-    const std::vector<HoleDemand> demands{{plan.each_n, 0, duration_people, "it begins to tip"}};
+    const std::vector<HoleDemand> demands{{plan.each, 0, duration_people, "it begins to tip"}};
     const std::optional<FixingChoice> choice =
         how.gauge && how.screw_length > Length{} && site.timber()
             ? weigh_given(*how.gauge, how.screw_length, site.wall, through, demands)
-            : choose_fixing(site.catalogue, site.rules, site.wall, plan.holes.front().hold, through, demands);
+            : choose_fixing(site.catalogue, site.rules, site.wall, plan.holes.front().substrate, through, demands);
     if (!choice)
         return;
     plan.fixing = choice->fixing;
@@ -170,8 +171,8 @@ void hold_piece(const Piece& piece, const WallSite& site, PiecePlan& plan) {
         place.utilisation = choice->utilisation;
         plan_hole(site, place);
     }
-    if (const double one = how.kind == RestraintKind::cleat ? hold_in_cleat_n(how) : 0; one > 0)
-        plan.frame_screws = plan.holes.size() * static_cast<std::size_t>(std::ceil(plan.each_n / one));
+    if (const Force one = how.kind == RestraintKind::cleat ? hold_in_cleat(how) : Force{}; one > 0)
+        plan.frame_screws = plan.holes.size() * static_cast<std::size_t>(std::ceil(plan.each / one));
 }
 
 } // namespace yes_square

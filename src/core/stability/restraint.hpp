@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/measure/physical.hpp"
 #include "core/plan/piece_plan.hpp"
 #include "core/site/wall_site.hpp"
 
@@ -29,7 +30,7 @@ void hold_piece(const Piece& piece, const WallSite& site, PiecePlan& plan);
 
 /// What one #8 screw through the piece's frame holds in a cleat, N: its thread in the cleat's thickness, the point
 /// taken off (NDS-2018 12.2, from memory).
-double hold_in_cleat_n(const Restraint& restraint);
+Force hold_in_cleat(const Restraint& restraint);
 
 /// Why a restraint is refused whatever it bears; nothing: it is not.
 std::optional<Sentence> refusal(const Piece& piece, const HouseRules& rules);

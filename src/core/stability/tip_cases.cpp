@@ -12,8 +12,8 @@ constexpr double contents_up_share = 0.5; ///< of the piece's height, of what st
 constexpr double door_up_share = 0.5;
 
 /// What a case asks of a restraint, as a moment: what it is compared by.
-double demand(const TipBalance& balance, const TippingRules& rules) {
-    return rules.over_factor * balance.over_nm - rules.righting_factor * balance.righting_nm;
+Moment demand(const TipBalance& balance, const TippingRules& rules) {
+    return rules.over_factor * balance.over - rules.righting_factor * balance.righting;
 }
 
 class CaseWriter {
@@ -28,7 +28,7 @@ public:
     std::vector<TipCase> write() {
         const Open nothing;
         add(TipCaseKind::closed, {nothing});
-        add(TipCaseKind::closed_pulled, {nothing}, pull(rules_.adult_pull_n));
+        add(TipCaseKind::closed_pulled, {nothing}, pull(rules_.adult_pull));
         if (!opens()) {
             add(TipCaseKind::climbed, {nothing}, std::nullopt, true);
             return std::move(cases_);
@@ -44,7 +44,7 @@ public:
         const std::vector<Open> most = piece_.one_at_a_time ? singly : std::vector{everything};
         add(TipCaseKind::one_open, singly);
         add(TipCaseKind::all_open, most);
-        add(TipCaseKind::all_open_pulled, most, pull(rules_.child_pull_n));
+        add(TipCaseKind::all_open_pulled, most, pull(rules_.child_pull));
         add(TipCaseKind::climbed, most, std::nullopt, true);
         return std::move(cases_);
     }
@@ -67,7 +67,7 @@ private:
     double front() const { return -piece_.feet_back.in_metres(); }
     double drawer_up(const Drawer& drawer) const { return (drawer.top - drawer.height / 2).in_metres(); }
 
-    TipPull pull(double n) const { return {n, front(), within_reach(height_)}; }
+    TipPull pull(Force force) const { return {force, front(), within_reach(height_)}; }
 
     /// The worst of several ways of standing open.
     void add(TipCaseKind kind, const std::vector<Open>& ways, std::optional<TipPull> pulled = {},
@@ -87,11 +87,11 @@ private:
         next.open = open.drawers;
         next.doors_open = open.doors;
         next.pull = pulled;
-        double drawers = 0;
+        Mass drawers = 0;
         for (const Drawer& drawer : piece_.drawers)
-            drawers += drawer.mass_kg;
-        const double door_kg = piece_.doors * piece_.door_kg;
-        const double body = std::max(0.0, piece_.mass_kg - drawers - door_kg);
+            drawers += drawer.mass;
+        const Mass door_mass = piece_.doors * piece_.door_mass;
+        const Mass body = std::max<Mass>(0, piece_.mass - drawers - door_mass);
         const double back = front() + piece_.centre_back.value_or(piece_.depth / 2).in_metres();
         const double up = piece_.centre_up ? piece_.centre_up->in_metres() : height_ / 2;
         next.weights.push_back({"its body", body, back, up});
@@ -99,26 +99,26 @@ private:
             const Drawer& drawer = piece_.drawers[i];
             const bool is_open = std::ranges::find(open.drawers, i) != open.drawers.end();
             const double at = is_open ? open_back(drawer) : front() + depth_ / 2;
-            if (drawer.mass_kg > 0)
-                next.weights.push_back({is_open ? std::string_view{"an open drawer"} : "a closed drawer",
-                                        drawer.mass_kg, at, drawer_up(drawer)});
+            if (drawer.mass > 0)
+                next.weights.push_back({is_open ? std::string_view{"an open drawer"} : "a closed drawer", drawer.mass,
+                                        at, drawer_up(drawer)});
             if (is_open)
                 next.weights.push_back(
-                    {"what is in it", drawer_load_kg(drawer, piece_, rules_), at, drawer_up(drawer), true});
+                    {"what is in it", drawer_load(drawer, piece_, rules_), at, drawer_up(drawer), true});
         }
-        if (door_kg > 0)
-            next.weights.push_back({open.doors ? std::string_view{"its doors, open"} : "its doors", door_kg,
+        if (door_mass > 0)
+            next.weights.push_back({open.doors ? std::string_view{"its doors, open"} : "its doors", door_mass,
                                     front() - (open.doors ? door_width() / 2 : 0.0), height_ * door_up_share});
-        if (piece_.top_load_kg > 0)
-            next.weights.push_back({"what stands on top", piece_.top_load_kg, front() + depth_ / 2,
+        if (piece_.top_load > 0)
+            next.weights.push_back({"what stands on top", piece_.top_load, front() + depth_ / 2,
                                     height_ + rules_.top_load_up.in_metres(), true});
-        if (piece_.contents_kg > 0)
+        if (piece_.contents_mass > 0)
             next.weights.push_back(
-                {"what is in it", piece_.contents_kg, front() + depth_ / 2, height_ * contents_up_share, true});
+                {"what is in it", piece_.contents_mass, front() + depth_ / 2, height_ * contents_up_share, true});
         if (climbed)
             next.weights.push_back(climber(open));
         next.balance = tip_balance(next.weights, next.pull, next.lean);
-        next.needs_n = restraint_height_ > 0 ? restraint_force_n(next.balance, restraint_height_, rules_) : 0;
+        next.needs = restraint_height_ > 0 ? restraint_force(next.balance, restraint_height_, rules_) : 0;
         return next;
     }
 
@@ -140,7 +140,7 @@ private:
             offer(piece_.drawers[i].reach.in_metres(), piece_.drawers[i].top.in_metres());
         if (open.doors)
             offer(door_width(), within_reach(height_));
-        return {"somebody on its front edge", rules_.person_kg, front() - reach, up};
+        return {"somebody on its front edge", rules_.person_mass, front() - reach, up};
     }
 
     const Piece& piece_;
@@ -153,7 +153,7 @@ private:
 
 } // namespace
 
-Piece piece_of(const CabinetUnit& unit, double empty_kg, double loaded_kg) {
+Piece piece_of(const CabinetUnit& unit, Mass empty_mass, Mass loaded_mass) {
     constexpr Length drawer = 300_mm;
     constexpr Length highest = 1500_mm;
     Piece piece;
@@ -163,24 +163,24 @@ Piece piece_of(const CabinetUnit& unit, double empty_kg, double loaded_kg) {
     piece.width = unit.width;
     piece.height = unit.height;
     piece.depth = unit.depth;
-    piece.mass_kg = empty_kg;
-    piece.contents_kg = std::max(0.0, loaded_kg - empty_kg);
+    piece.mass = empty_mass;
+    piece.contents_mass = std::max<Mass>(0, loaded_mass - empty_mass);
     if (unit.hinge == DoorHinge::drawers) {
         for (Length top = drawer; top <= std::min(unit.height, highest); top += drawer)
             piece.drawers.push_back({top, unit.depth, drawer, 0, {}, {}});
         for (Drawer& each : piece.drawers) // its fronts go out with them
-            each.mass_kg = std::min(unit.doors_kg, empty_kg) / static_cast<double>(piece.drawers.size());
+            each.mass = std::min(unit.doors_mass, empty_mass) / static_cast<double>(piece.drawers.size());
     } else if (unit.hinge != DoorHinge::none) {
         piece.doors = unit.hinge == DoorHinge::both ? 2 : 1;
-        piece.door_kg = std::min(unit.doors_kg, empty_kg) / piece.doors;
+        piece.door_mass = std::min(unit.doors_mass, empty_mass) / piece.doors;
     }
     return piece;
 }
 
-double drawer_load_kg(const Drawer& drawer, const Piece& piece, const TippingRules& rules) {
-    if (drawer.load_kg)
-        return *drawer.load_kg;
-    return rules.drawer_kg_per_m3 * piece.width.in_metres() * piece.depth.in_metres() * drawer.height.in_metres();
+Mass drawer_load(const Drawer& drawer, const Piece& piece, const TippingRules& rules) {
+    if (drawer.load)
+        return *drawer.load;
+    return rules.drawer_density * piece.width * piece.depth * drawer.height;
 }
 
 double lean_of(const Piece& piece, const TippingRules& rules) {

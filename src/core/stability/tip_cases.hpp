@@ -1,16 +1,17 @@
 #pragma once
 
 #include "core/job/runs.hpp"
+#include "core/measure/physical.hpp"
 #include "core/plan/piece_plan.hpp"
 
 namespace yes_square {
 
 /// A tall cabinet of a run as a piece that may tip, with its doors, or as many drawers or pull-outs as it is tall by
 /// 300 mm, up to 1.5 m. Cabinets stand on legs, on any floor; children are taken to be about.
-Piece piece_of(const CabinetUnit& unit, double empty_kg, double loaded_kg);
+Piece piece_of(const CabinetUnit& unit, Mass empty_mass, Mass loaded_mass);
 
 /// What is in a drawer: as entered, else 136 kg/m3 of its inside, taken as the piece's width and depth.
-double drawer_load_kg(const Drawer& drawer, const Piece& piece, const TippingRules& rules);
+Mass drawer_load(const Drawer& drawer, const Piece& piece, const TippingRules& rules);
 
 /// How far it leans forward as it stands, rad: a sloping floor, and on carpet or an unknown floor its back raised by
 /// 11 mm (after ASTM F2057-23, from memory).

@@ -1,7 +1,5 @@
 #include "core/stability/tipping.hpp"
 
-#include "core/measure/conversions.hpp"
-
 #include <algorithm>
 #include <cassert>
 #include <cmath>
@@ -10,38 +8,39 @@ namespace yes_square {
 
 TipBalance tip_balance(const std::vector<TipWeight>& weights, const std::optional<TipPull>& pull, double lean) {
     TipBalance balance;
-    // The moment at a lean a is upright_nm cos a - level_nm sin a.
-    double upright_nm = 0;
-    double level_nm = 0;
+    // The moment at a lean a is upright cos a - level sin a.
+    Moment upright = 0;
+    Moment level = 0;
     for (const TipWeight& weight : weights) {
-        const double n = weight.kg * standard_gravity;
-        const double moment = n * (weight.back * std::cos(lean) - weight.up * std::sin(lean));
+        const Force heavy = weight_of(weight.mass);
+        const Moment moment = heavy * metres(weight.back * std::cos(lean) - weight.up * std::sin(lean));
         if (moment < 0)
-            balance.over_nm -= moment;
+            balance.over -= moment;
         else if (!weight.may_go)
-            balance.righting_nm += moment;
+            balance.righting += moment;
         else
             continue;
-        upright_nm += n * weight.back;
-        level_nm += n * weight.up;
+        upright += heavy * metres(weight.back);
+        level += heavy * metres(weight.up);
     }
     if (pull) {
-        balance.over_nm += pull->n * std::max(0.0, pull->up * std::cos(lean) + pull->back * std::sin(lean));
-        upright_nm -= pull->n * pull->up;
-        level_nm += pull->n * pull->back;
+        balance.over += pull->force * metres(std::max(0.0, pull->up * std::cos(lean) + pull->back * std::sin(lean)));
+        upright -= pull->force * metres(pull->up);
+        level += pull->force * metres(pull->back);
     }
-    balance.goes_at = std::atan2(upright_nm, level_nm);
+    balance.goes_at = std::atan2(upright.in_newton_metres(), level.in_newton_metres());
     return balance;
 }
 
-double restraint_force_n(const TipBalance& balance, double height, const TippingRules& rules) {
-    return std::max(0.0, rules.over_factor * balance.over_nm - rules.righting_factor * balance.righting_nm) / height;
+Force restraint_force(const TipBalance& balance, double height, const TippingRules& rules) {
+    return std::max<Moment>(0, rules.over_factor * balance.over - rules.righting_factor * balance.righting) /
+           metres(height);
 }
 
-double each_restraint_n(double force_n, std::size_t number, double slope_cosine, const TippingRules& rules) {
+Force each_restraint(Force force, std::size_t number, double slope_cosine, const TippingRules& rules) {
     assert(slope_cosine > 0);
     const double share = number > 1 ? rules.pair_share : 1.0;
-    return std::max(rules.restraint_least_n, share * force_n) / slope_cosine;
+    return std::max(rules.restraint_least, share * force) / slope_cosine;
 }
 
 } // namespace yes_square

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/job/house_rules.hpp"
+#include "core/measure/physical.hpp"
 #include "core/plan/tip_balance.hpp"
 
 #include <cstddef>
@@ -20,11 +21,11 @@ TipBalance tip_balance(const std::vector<TipWeight>& weights, const std::optiona
 
 /// What a restraint at a height must hold: max(0, 1.5 M_over - 0.9 M_right) / h, both factors from the rules.
 /// @param height  m above the floor, more than 0
-double restraint_force_n(const TipBalance& balance, double height, const TippingRules& rules);
+Force restraint_force(const TipBalance& balance, double height, const TippingRules& rules);
 
 /// What each of so many restraints must hold: the least strength of the rules, or all of the force on one, or its share
 /// on each of two or more, divided by the cosine of a strap's slope.
 /// @param number  1 or more   @param slope_cosine  more than 0
-double each_restraint_n(double force_n, std::size_t number, double slope_cosine, const TippingRules& rules);
+Force each_restraint(Force force, std::size_t number, double slope_cosine, const TippingRules& rules);
 
 } // namespace yes_square

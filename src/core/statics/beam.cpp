@@ -59,7 +59,7 @@ private:
 class Solver {
 public:
     Solver(const Beam& beam, const SpanLoad& goods)
-        : ei_{beam.stiffness}
+        : ei_{beam.stiffness.in_newton_square_metres()}
         , supports_{beam.supports} {
         const auto inside = [&](double x) { return x >= 0 && x <= beam.length; };
         if (!(beam.length > 0) || !(beam.stiffness > 0) || supports_.size() < 2 ||
@@ -339,13 +339,15 @@ public:
         , permanent_{responses_[solver_.stretches().size()]} {
         const std::size_t stretches = solver_.stretches().size();
         solver_.load(
-            permanent_, [&](std::size_t) { return load.permanent; }, [](std::size_t) { return false; });
+            permanent_, [&](std::size_t) { return load.permanent.in_newtons_per_metre(); },
+            [](std::size_t) { return false; });
         each_.reserve(stretches);
         for (std::size_t s = 0; s < stretches; ++s) {
             each_.push_back(responses_[s]);
             const auto here = [s](std::size_t other) { return other == s; };
             solver_.load(
-                each_.back(), [&](std::size_t other) { return here(other) ? load.variable : 0.0; }, here);
+                each_.back(),
+                [&](std::size_t other) { return here(other) ? load.variable.in_newtons_per_metre() : 0.0; }, here);
         }
     }
 
@@ -354,12 +356,13 @@ public:
         const std::size_t supports = solver_.supports().size();
         for (std::size_t i = 0; i < supports; ++i) {
             Reaction reaction;
-            reaction.self_weight = permanent_.reaction[i];
-            reaction.all_loaded = reaction.sustained = reaction.least = permanent_.reaction[i];
+            reaction.self_weight = Force::newtons(permanent_.reaction[i]);
+            reaction.all_loaded = reaction.sustained = reaction.least = reaction.self_weight;
             for (const Response& one : each_) {
-                reaction.all_loaded += one.reaction[i];
-                reaction.sustained += std::max(0.0, one.reaction[i]);
-                reaction.least += std::min(0.0, one.reaction[i]);
+                const Force share = Force::newtons(one.reaction[i]);
+                reaction.all_loaded += share;
+                reaction.sustained += std::max<Force>(0, share);
+                reaction.least += std::min<Force>(0, share);
             }
             reactions.push_back(reaction);
         }
@@ -386,22 +389,22 @@ public:
     }
 
     struct Moments {
-        double greatest = 0;
-        double least = 0;
+        Moment greatest = 0;
+        Moment least = 0;
     };
     Moments moments(std::size_t s, double x) const {
-        const double always = solver_.moment(permanent_, s, x);
+        const Moment always = Moment::newton_metres(solver_.moment(permanent_, s, x));
         Moments moments{always, always};
         for (const Response& one : each_) {
-            const double moment = solver_.moment(one, s, x);
-            moments.greatest += std::max(0.0, moment);
-            moments.least += std::min(0.0, moment);
+            const Moment moment = Moment::newton_metres(solver_.moment(one, s, x));
+            moments.greatest += std::max<Moment>(0, moment);
+            moments.least += std::min<Moment>(0, moment);
         }
         return moments;
     }
 
-    double greatest_moment() const {
-        double greatest = 0;
+    Moment greatest_moment() const {
+        Moment greatest = 0;
         const auto& stretches = solver_.stretches();
         const auto note = [&](std::size_t s, double x) {
             const Moments moments = this->moments(s, x);
@@ -426,10 +429,10 @@ public:
             for (int i = 0; i <= steps; ++i) {
                 const double x = stretches[s].length * i / steps;
                 const Moments bending = moments(s, x);
-                double load = load_.permanent + load_.variable;
+                LineLoad load = load_.permanent + load_.variable;
                 for (const PartLoad& part : load_.goods.parts)
                     if (stretches[s].from + x >= part.from && stretches[s].from + x <= part.to)
-                        load += part.n_per_m;
+                        load += part.load;
                 places.push_back(
                     {from + stretches[s].from + x, load, worst.at(s, x) * (1 + kdef), bending.greatest, bending.least});
             }
@@ -472,27 +475,30 @@ void for_each_board(const Beam& beam, const BeamLoad& load, auto&& visit) {
 
 } // namespace
 
-double board_stiffness(double modulus, double depth, double thickness) {
-    return modulus * depth * thickness * thickness * thickness / 12;
+Stiffness board_stiffness(Pressure modulus, double depth, double thickness) {
+    return modulus * metres(depth) * metres(thickness) * metres(thickness) * metres(thickness) / 12;
 }
 
-double round_stiffness(double modulus, double outside, double inside) {
-    return modulus * std::numbers::pi / 64 * (std::pow(outside, 4) - std::pow(inside, 4));
+Stiffness round_stiffness(Pressure modulus, double outside, double inside) {
+    return Stiffness::newton_square_metres(modulus.in_pascals() * std::numbers::pi / 64 *
+                                           (std::pow(outside, 4) - std::pow(inside, 4)));
 }
 
-double section_stiffness(const std::vector<SectionPart>& parts) {
-    double weight = 0;
-    double first_moment = 0;
+Stiffness section_stiffness(const std::vector<SectionPart>& parts) {
+    const auto weight_of = [](const SectionPart& part) { // E A
+        return part.modulus * metres(part.breadth) * metres(part.height);
+    };
+    Force weight = 0;
+    Moment first_moment = 0;
     for (const SectionPart& part : parts) {
-        weight += part.modulus * part.breadth * part.height;
-        first_moment += part.modulus * part.breadth * part.height * part.middle;
+        weight += weight_of(part);
+        first_moment += weight_of(part) * metres(part.middle);
     }
-    const double centroid = weight > 0 ? first_moment / weight : 0;
-    double stiffness = 0;
+    const Distance centroid = weight > 0 ? first_moment / weight : Distance{};
+    Stiffness stiffness = 0;
     for (const SectionPart& part : parts) {
-        const double off = part.middle - centroid;
-        stiffness += board_stiffness(part.modulus, part.breadth, part.height) +
-                     part.modulus * part.breadth * part.height * off * off;
+        const Distance off = metres(part.middle) - centroid;
+        stiffness += board_stiffness(part.modulus, part.breadth, part.height) + weight_of(part) * off * off;
     }
     return stiffness;
 }
@@ -509,7 +515,7 @@ BeamResult analyse(const Beam& beam, const BeamLoad& load, double kdef) {
             // Two boards meet over this support; whoever leans on the shelf leans on one of them.
             Reaction& shared = result.reactions[first];
             const Reaction& other = reactions.front();
-            const double leaning = std::max(shared.greatest - shared.sustained, other.greatest - other.sustained);
+            const Force leaning = std::max(shared.greatest - shared.sustained, other.greatest - other.sustained);
             shared.sustained += other.sustained;
             shared.greatest = shared.sustained + leaning;
             shared.least += other.least;

@@ -26,18 +26,18 @@ SpanLoad SpanLoad::on(double from, double length) const {
         const double left = std::max(part.from - from, 0.0);
         const double right = std::min(part.to - from, length);
         if (right > left)
-            clipped.parts.push_back({left, right, part.n_per_m});
+            clipped.parts.push_back({left, right, part.load});
     }
     for (const PointLoad& point : points)
         if (point.x <= from + length && (point.x > from || from == 0)) // one right over a support counts once
-            clipped.points.push_back({point.x - from, point.n});
+            clipped.points.push_back({point.x - from, point.load});
     return clipped;
 }
 
 SpanLoad SpanLoad::reversed(double length) const {
     SpanLoad other = *this;
     for (PartLoad& part : other.parts)
-        part = {length - part.to, length - part.from, part.n_per_m};
+        part = {length - part.to, length - part.from, part.load};
     for (PointLoad& point : other.points)
         point.x = length - point.x;
     return other;
@@ -46,45 +46,46 @@ SpanLoad SpanLoad::reversed(double length) const {
 double SpanLoad::total() const {
     double sum = 0;
     for (const PartLoad& part : parts)
-        sum += part.n_per_m * (part.to - part.from);
+        sum += part.load.in_newtons_per_metre() * (part.to - part.from);
     for (const PointLoad& point : points)
-        sum += point.n;
+        sum += point.load.in_newtons();
     return sum;
 }
 
 double SpanLoad::about_left() const {
     double sum = 0;
     for (const PartLoad& part : parts)
-        sum += part.n_per_m * (part.to - part.from) * (part.from + part.to) / 2;
+        sum += part.load.in_newtons_per_metre() * (part.to - part.from) * (part.from + part.to) / 2;
     for (const PointLoad& point : points)
-        sum += point.n * point.x;
+        sum += point.load.in_newtons() * point.x;
     return sum;
 }
 
 double SpanLoad::moment(double length, double x) const {
     double moment = (total() - about_left() / length) * x;
     for (const PartLoad& part : parts)
-        moment -= part.n_per_m * (beyond(x, part.from, 2) - beyond(x, part.to, 2)) / 2;
+        moment -= part.load.in_newtons_per_metre() * (beyond(x, part.from, 2) - beyond(x, part.to, 2)) / 2;
     for (const PointLoad& point : points)
-        moment -= point.n * beyond(x, point.x, 1);
+        moment -= point.load.in_newtons() * beyond(x, point.x, 1);
     return moment;
 }
 
 double SpanLoad::left_slope(double length) const {
     double slope = (total() - about_left() / length) * length * length / 6;
     for (const PartLoad& part : parts)
-        slope -= part.n_per_m * (beyond(length, part.from, 4) - beyond(length, part.to, 4)) / (24 * length);
+        slope -= part.load.in_newtons_per_metre() * (beyond(length, part.from, 4) - beyond(length, part.to, 4)) /
+                 (24 * length);
     for (const PointLoad& point : points)
-        slope -= point.n * beyond(length, point.x, 3) / (6 * length);
+        slope -= point.load.in_newtons() * beyond(length, point.x, 3) / (6 * length);
     return slope;
 }
 
 double SpanLoad::sag(double length, double x) const {
     double sag = left_slope(length) * x - (total() - about_left() / length) * x * x * x / 6;
     for (const PartLoad& part : parts)
-        sag += part.n_per_m * (beyond(x, part.from, 4) - beyond(x, part.to, 4)) / 24;
+        sag += part.load.in_newtons_per_metre() * (beyond(x, part.from, 4) - beyond(x, part.to, 4)) / 24;
     for (const PointLoad& point : points)
-        sag += point.n * beyond(x, point.x, 3) / 6;
+        sag += point.load.in_newtons() * beyond(x, point.x, 3) / 6;
     return sag;
 }
 
@@ -92,21 +93,21 @@ double SpanLoad::cantilever_moment(double x) const {
     double moment = 0;
     for (const PartLoad& part : parts)
         if (const double from = std::max(part.from, x); part.to > from)
-            moment += part.n_per_m * (part.to - from) * ((from + part.to) / 2 - x);
+            moment += part.load.in_newtons_per_metre() * (part.to - from) * ((from + part.to) / 2 - x);
     for (const PointLoad& point : points)
-        moment += point.n * beyond(point.x, x, 1);
+        moment += point.load.in_newtons() * beyond(point.x, x, 1);
     return moment;
 }
 
 double SpanLoad::cantilever_sag(double x) const {
     double sag = 0;
     for (const PartLoad& part : parts)
-        sag += part.n_per_m * (filled_cantilever(part.to, x) - filled_cantilever(part.from, x));
+        sag += part.load.in_newtons_per_metre() * (filled_cantilever(part.to, x) - filled_cantilever(part.from, x));
     for (const PointLoad& point : points) {
         const double near = std::min(x, point.x);
         const double far = std::max(x, point.x);
         // P near^2 (3 far - near) / 6 both ways: the sag at x of a load at a is that at a of a load at x.
-        sag += point.n * near * near * (3 * far - near) / 6;
+        sag += point.load.in_newtons() * near * near * (3 * far - near) / 6;
     }
     return sag;
 }

@@ -54,26 +54,26 @@ private:
     /// Screws behind a bay, alike for all its cleats.
     std::vector<PlannedHole> columns(const BayPlan& bay) const {
         std::vector<PlannedHole> columns;
-        const auto add = [&](Length x, Hold hold, std::optional<std::size_t> stud) {
+        const auto add = [&](Length x, Substrate substrate, std::optional<std::size_t> stud) {
             PlannedHole& screw = columns.emplace_back();
             screw.item = system_.id;
             screw.place = columns.size() - 1;
             screw.x = x;
-            screw.hold = hold;
+            screw.substrate = substrate;
             screw.stud = stud;
             screw.drilled = usual_hole;
         };
         const Length inset = site_.rules.runs.driver_room;
         if (site_.masonry()) {
-            add(bay.left + std::min(site_.rules.runs.side_grip, bay.width / 2), Hold::masonry, {});
+            add(bay.left + std::min(site_.rules.runs.side_grip, bay.width / 2), Substrate::masonry, {});
             if (bay.width > 2 * site_.rules.runs.side_grip)
-                add(bay.right() - site_.rules.runs.side_grip, Hold::masonry, {});
+                add(bay.right() - site_.rules.runs.side_grip, Substrate::masonry, {});
         } else if (const Framing* framing = site_.timber()) {
             for (std::size_t i = 0; i < site_.survey.studs.size(); ++i)
                 if (const Stud& stud = site_.survey.studs[i];
                     stud.state == StudState::proved && stud.centre >= bay.left + inset &&
                     stud.centre <= bay.right() - inset && holds_usual_screw(*framing, stud, site_.rules))
-                    add(site_.screw_place(system_.id, stud), Hold::proved_stud, i);
+                    add(site_.screw_place(system_.id, stud), Substrate::proved_stud, i);
         }
         return columns;
     }
@@ -85,7 +85,7 @@ private:
                 continue;
             BayCleat cleat{shelf.label, bay.left, bay.width, shelf.top - system_.panel - system_.cleat_breadth / 2,
                            0,           places,   {},        {}};
-            cleat.load_n = (shelf.load_n + shelf.kg * standard_gravity) / 2;
+            cleat.load = (shelf.load + weight_of(shelf.mass)) / 2;
             bay.cleats.push_back(std::move(cleat));
         }
     }
@@ -100,8 +100,8 @@ private:
                          greatest_share(places, width * 3 / 4) / 2});
     }
 
-    HoleDemand demand(double load_n, double duration) const {
-        return cleat_screw_demand(load_n, system_.cleat_breadth, system_.cleat_thickness, site_.rules.strips.pivot,
+    HoleDemand demand(Force load, double duration) const {
+        return cleat_screw_demand(load, system_.cleat_breadth, system_.cleat_thickness, site_.rules.strips.pivot,
                                   duration);
     }
 
@@ -111,21 +111,20 @@ private:
             return;
         const std::vector<TipCase> cases = tip_cases(piece_of(system_, bay, door), site_.rules.tipping, height);
         for (const TipCase& tip : cases)
-            bay.needs_n = std::max(bay.needs_n, tip.needs_n);
+            bay.needs = std::max(bay.needs, tip.needs);
         if (bay.cleats.front().screws.empty())
             return;
         const double share = share_of(bay);
         for (std::size_t i = 0; i < bay.cleats.size(); ++i) {
             BayCleat& cleat = bay.cleats[i];
             // Somebody leans on its front edge, which the panels carry; half of that is taken for the cleat.
-            const double leaned = cleat.z < site_.rules.accidental_below ? site_.rules.accidental_n / 2 : 0;
-            cleat.demands = {demand(cleat.load_n * share, duration_stored),
-                             demand(cleat.load_n * share + leaned, duration_people)};
+            const Force leaned = cleat.z < site_.rules.accidental_below ? site_.rules.accidental / 2 : Force{};
+            cleat.demands = {demand(cleat.load * share, duration_stored),
+                             demand(cleat.load * share + leaned, duration_people)};
             cleat.demands.front().when = "goods";
             cleat.demands.back().when = "somebody leans on it, it begins to tip";
             if (i == 0)
-                cleat.demands.back().tension_n +=
-                    each_restraint_n(bay.needs_n, cleat.screws.size(), 1, site_.rules.tipping);
+                cleat.demands.back().tension += each_restraint(bay.needs, cleat.screws.size(), 1, site_.rules.tipping);
         }
     }
 
@@ -142,8 +141,8 @@ private:
             columns.push_back((screw.x - bay.left).in_metres());
         for (const BayCleat& cleat : bay.cleats)
             rows.push_back((cleat.z - plan_.foot).in_metres());
-        const UnitForces forces = unit_forces(unit, bay.kg, bay.loaded_kg, screw_grid(columns, rows),
-                                              site_.rules.lining_pressure_n_per_mm2 * 1e6);
+        const UnitForces forces =
+            unit_forces(unit, bay.mass, bay.loaded_mass, screw_grid(columns, rows), site_.rules.lining_pressure);
         bay.turns = forces.refused;
         if (forces.refused)
             return;
@@ -154,23 +153,23 @@ private:
         const HoleForce worst = forces.worst();
         const double share = share_of(bay);
         for (BayCleat& cleat : bay.cleats) {
-            HoleDemand stored = demand(cleat.load_n * share, duration_stored);
+            HoleDemand stored = demand(cleat.load * share, duration_stored);
             stored.when = "goods";
-            stored.tension_n += worst.tension_n;
-            stored.down_n = std::max(stored.down_n, worst.shear_n());
+            stored.tension += worst.tension;
+            stored.down = std::max(stored.down, worst.shear());
             HoleDemand leaned = stored;
             leaned.duration = duration_people;
             leaned.when = "somebody leans on it";
             // Somebody leaning on its front pulls at the top with the whole depth as lever.
             const double lever = (cleat.z - plan_.foot).in_metres();
-            leaned.tension_n += lever > 0 ? site_.rules.accidental_n * system_.depth.in_metres() / lever : 0;
-            leaned.down_n += site_.rules.accidental_n;
+            leaned.tension += lever > 0 ? site_.rules.accidental * system_.depth.in_metres() / lever : 0;
+            leaned.down += site_.rules.accidental;
             cleat.demands = {stored, leaned};
         }
     }
 
     void choose() {
-        const Hold hold = site_.masonry() ? Hold::masonry : Hold::proved_stud;
+        const Substrate substrate = site_.masonry() ? Substrate::masonry : Substrate::proved_stud;
         HeldPart part{driven_through_cleat(system_.cleat_thickness, system_.cleat_wood), {}};
         for (const BayPlan& bay : plan_.bays)
             for (const BayCleat& cleat : bay.cleats) {
@@ -183,14 +182,14 @@ private:
             }
         if (part.demands.empty())
             return;
-        const auto choice = choose_fixing(site_.catalogue, site_.rules, site_.wall, hold, {part});
+        const auto choice = choose_fixing(site_.catalogue, site_.rules, site_.wall, substrate, {part});
         if (!choice)
             return;
         plan_.fixing = choice->fixing;
         for (BayPlan& bay : plan_.bays)
             for (BayCleat& cleat : bay.cleats)
                 if (!cleat.demands.empty())
-                    cleat.utilisation = utilisation_of(choice->fixing.strength(), hold, cleat.demands);
+                    cleat.utilisation = utilisation_of(choice->fixing.strength(), substrate, cleat.demands);
     }
 
     const StorageSystem& system_;
@@ -207,22 +206,22 @@ Piece piece_of(const StorageSystem& system, const BayPlan& bay, DoorHinge door) 
     piece.width = bay.width;
     piece.height = system.panel_height;
     piece.depth = system.depth;
-    piece.mass_kg = bay.kg;
+    piece.mass = bay.mass;
     piece.children = system.children;
     for (const Length top : bay.drawers) {
         Drawer drawer;
         drawer.top = top - system.foot();
         drawer.reach = system.depth;
-        drawer.mass_kg = bay.drawer_kg;
+        drawer.mass = bay.drawer_mass;
         drawer.height = bay.drawers.size() > 1 ? bay.drawers[0] - bay.drawers[1] : drawer.height;
         piece.drawers.push_back(std::move(drawer));
     }
     piece.doors = door == DoorHinge::none || door == DoorHinge::drawers ? 0 : (door == DoorHinge::both ? 2 : 1);
     if (piece.doors > 0)
-        piece.door_kg = bay.width.in_metres() / piece.doors * system.panel_height.in_metres() *
-                        system.panel.in_metres() * properties(system.material).density;
-    piece.mass_kg += piece.doors * piece.door_kg;
-    piece.contents_kg = std::max(0.0, bay.loaded_kg - bay.kg);
+        piece.door_mass =
+            properties(system.material).density * bay.width * system.panel_height * system.panel / piece.doors;
+    piece.mass += piece.doors * piece.door_mass;
+    piece.contents_mass = std::max<Mass>(0, bay.loaded_mass - bay.mass);
     return piece;
 }
 

@@ -131,8 +131,8 @@ private:
                                  what,
                                  board_here.height,
                                  pin_hole,
-                                 bent.loads.board_kg,
-                                 bent.loads.total_n(board_here.length) - bent.loads.board_kg * standard_gravity,
+                                 bent.loads.board_mass,
+                                 bent.loads.total(board_here.length) - weight_of(bent.loads.board_mass),
                                  bent.sag,
                                  bent.utilisation});
     }
@@ -195,7 +195,7 @@ private:
         pole.wall = system_.rod_wall;
         bar.holding = pole;
         const SimpleSpan bent = bend(bar);
-        rod.load_n = bent.loads.total_n(bar.length);
+        rod.load = bent.loads.total(bar.length);
         rod.sag = bent.sag;
         rod.utilisation = bent.utilisation;
         Length below = system_.hung ? system_.foot() : Length{};

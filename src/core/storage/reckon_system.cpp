@@ -30,21 +30,21 @@ Length hidden_of(const StorageSystem& system, const BayPlan& bay, const SystemPl
     return std::max(Length{}, hidden);
 }
 
-void weigh(BayPlan& bay, double panel_kg, std::size_t bays) {
+void weigh(BayPlan& bay, Mass panel_mass, std::size_t bays) {
     const bool first = bay.number == 1;
     const bool last = bay.number == bays;
-    bay.kg = panel_kg * (first ? 1 : 0.5) + panel_kg * (last ? 1 : 0.5);
-    double goods_n = 0;
+    bay.mass = panel_mass * (first ? 1 : 0.5) + panel_mass * (last ? 1 : 0.5);
+    Force goods = 0;
     for (const BayShelf& shelf : bay.shelves) {
-        bay.kg += shelf.kg;
-        goods_n += shelf.load_n;
+        bay.mass += shelf.mass;
+        goods += shelf.load;
     }
     for (const BayRod& rod : bay.rods)
-        goods_n += rod.load_n;
+        goods += rod.load;
     // A drawer with its front, sides and thin bottom weighs about as much as a shelf of its bay (house rule).
-    bay.drawer_kg = bay.drawers.empty() || bay.shelves.empty() ? 0 : bay.shelves.front().kg;
-    bay.kg += bay.drawer_kg * static_cast<double>(bay.drawers.size());
-    bay.loaded_kg = bay.kg + goods_n / standard_gravity;
+    bay.drawer_mass = bay.drawers.empty() || bay.shelves.empty() ? Mass{} : bay.shelves.front().mass;
+    bay.mass += bay.drawer_mass * static_cast<double>(bay.drawers.size());
+    bay.loaded_mass = bay.mass + mass_of(goods);
 }
 
 /// Parts with the labels that go on them.
@@ -124,22 +124,21 @@ SystemPlan reckon_system(const StorageSystem& system, const WallSite& site) {
     plan.head = system.head();
     const BayLayout layout = bay_layout(system, site.rules.storage);
     plan.left_over = layout.left_over;
-    const double panel_kg = system.panel_height.in_metres() * system.depth.in_metres() * system.panel.in_metres() *
-                            properties(system.material).density;
+    const Mass panel_mass = properties(system.material).density * system.panel_height * system.depth * system.panel;
     Length at = system.left;
     for (std::size_t i = 0; i < system.bays.size(); ++i) {
-        plan.panels.push_back({fmt::format("P{}", i + 1), at, panel_kg});
+        plan.panels.push_back({fmt::format("P{}", i + 1), at, panel_mass});
         BayPlan& bay = plan.bays.emplace_back();
         bay.number = i + 1;
         bay.left = layout.lefts[i];
         bay.width = layout.widths[i];
         fill_bay(system, system.bays[i], site, bay);
         bay.hidden = hidden_of(system, bay, plan, site);
-        weigh(bay, panel_kg, system.bays.size());
+        weigh(bay, panel_mass, system.bays.size());
         at = bay.right();
     }
     if (!system.bays.empty())
-        plan.panels.push_back({fmt::format("P{}", plan.panels.size() + 1), at, panel_kg});
+        plan.panels.push_back({fmt::format("P{}", plan.panels.size() + 1), at, panel_mass});
     if (!plan.panels.empty())
         plan.lines = {{true, {"{0}: outer face of P1", {system.name}}, plan.panels.front().left, plan.foot}};
     hold_bays(system, site, plan);

@@ -286,9 +286,8 @@ private:
         if (wanted > system_.crew) {
             Check& heavy = add(checks::panel_lift,
                                {"A panel weighs {0}; one person lifts {1}",
-                                {Quantity{Kind::mass, plan_.panels.front().kg},
-                                 Quantity{Kind::mass, site_.rules.runs.lift_floor_alone_kg}}},
-                               Quantity{Kind::mass, plan_.panels.front().kg - site_.rules.runs.lift_floor_alone_kg});
+                                {quantity(plan_.panels.front().mass), quantity(site_.rules.runs.lift_floor_alone)}},
+                               quantity(plan_.panels.front().mass - site_.rules.runs.lift_floor_alone));
             advise_changed(heavy, {"Two persons"}, [](StorageSystem& s) { s.crew = 2; });
         }
         // Stood up from the floor a panel turns about its lower back edge: its diagonal must clear the ceiling.

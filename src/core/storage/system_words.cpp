@@ -80,10 +80,9 @@ private:
         cut.result = quantity(top.cut);
         cut.source = derived;
         cut.facts.push_back({"full of clothes it carries {0} and sags {1}; its limit is {2}",
-                             {force(top.load_n), fine(top.sag.long_term), fine(top.sag.limit)}});
+                             {quantity(top.load), fine(top.sag.long_term), fine(top.sag.limit)}});
         cut.facts.push_back({"bent to {0} of what it bears", {ratio(top.utilisation)}});
-        cut.facts.push_back({"clothes weigh {0} on a rod, common practice",
-                             {Quantity{Kind::mass_per_m, site_.rules.shelves.clothes_kg_per_m}}});
+        cut.facts.push_back({"clothes weigh {0} on a rod, common practice", {quantity(site_.rules.shelves.clothes)}});
     }
 
     void shelf(const BayPlan& bay) {
@@ -98,7 +97,7 @@ private:
                      {"limit", fine(worst->sag.limit), house}};
         sag.result = ratio(worst->sag.share());
         sag.source = derived;
-        sag.facts.push_back({"goods on it {0}; it spans from panel to panel", {force(worst->load_n)}});
+        sag.facts.push_back({"goods on it {0}; it spans from panel to panel", {quantity(worst->load)}});
     }
 
     void cleat(const BayPlan& bay) {
@@ -109,11 +108,11 @@ private:
             return;
         Working& used = workings_.emplace_back(used_working(
             subject(bay, "cleat"), {"The top cleat of bay {0}: its worst screw is used to", {count(bay.number)}},
-            plan_.fixing->strength(), top.screws.front().hold, top.demands, plan_.fixing->source));
+            plan_.fixing->strength(), top.screws.front().substrate, top.demands, plan_.fixing->source));
         used.facts.push_back({"{0}, {1} long", {plan_.fixing->name, stock(plan_.fixing->screw_length)}});
         used.facts.push_back({"screws behind it: {0}", {count(top.screws.size())}});
         if (!system_.hung)
-            used.facts.push_back({"it also keeps the bay from tipping: {0} in all", {force(bay.needs_n)}});
+            used.facts.push_back({"it also keeps the bay from tipping: {0} in all", {quantity(bay.needs)}});
     }
 
     void plumb(std::size_t i) {
@@ -197,11 +196,11 @@ private:
     }
 
     void raise() {
-        const Quantity kg = mass(plan_.panels.front().kg);
+        const Quantity mass = quantity(plan_.panels.front().mass);
         const bool two = persons_for(plan_, site_.rules.runs) > 1;
         step({two ? std::string_view{"Two stand {0} up, {1}, and one keeps hold of it"}
                   : "Stand {0} up, {1}, and keep hold of it",
-              {plan_.panels.front().label, kg}},
+              {plan_.panels.front().label, mass}},
              true, two ? 2 : 1);
         for (std::size_t i = 0; i < plan_.bays.size(); ++i) {
             const BayPlan& bay = plan_.bays[i];
@@ -261,7 +260,7 @@ private:
 } // namespace
 
 int persons_for(const SystemPlan& plan, const RunRules& rules) {
-    return !plan.panels.empty() && plan.panels.front().kg > rules.lift_floor_alone_kg ? 2 : 1;
+    return !plan.panels.empty() && plan.panels.front().mass > rules.lift_floor_alone ? 2 : 1;
 }
 
 std::string_view words(BayKind kind) {

@@ -1,4 +1,4 @@
-#include "core/sheets/furniture_text.hpp"
+#include "core/sheets/things_text.hpp"
 
 #include "core/sheets/summary.hpp"
 #include "core/stability/inventory.hpp"
@@ -13,7 +13,7 @@ std::string used(Utilisation utilisation, const Voice& voice) {
     return say(ratio(utilisation), voice);
 }
 
-std::string system_text(const SystemPlan& plan, const Voice& voice) {
+std::string own_text(const SystemPlan& plan, const Voice& voice) {
     std::string text;
     for (const BayPlan& bay : plan.bays) {
         text += fmt::format("  bay {} at {}, {} wide\n", bay.number, format(bay.left, voice.unit),
@@ -36,18 +36,17 @@ std::string system_text(const SystemPlan& plan, const Voice& voice) {
     return text;
 }
 
-std::string piece_text(const PiecePlan& plan, const Voice& voice) {
+std::string own_text(const PiecePlan& plan, const Voice& voice) {
     std::string text = fmt::format("  {}\n", words(plan.verdict));
     for (const TipCase& tip : plan.cases)
-        text += fmt::format(
-            "  {}: over {}, righting {}{}\n", words(tip.kind), say(Quantity{Kind::moment, tip.balance.over_nm}, voice),
-            say(Quantity{Kind::moment, tip.balance.righting_nm}, voice), tip.balance.tips() ? ", tips" : "");
+        text += fmt::format("  {}: over {}, righting {}{}\n", words(tip.kind), say(quantity(tip.balance.over), voice),
+                            say(quantity(tip.balance.righting), voice), tip.balance.tips() ? ", tips" : "");
     for (const PlannedHole& place : plan.holes)
         text += fmt::format("  held at {}, {} up, {}\n", format(place.x, voice.unit), format(place.z, voice.unit),
-                            words(place.hold));
+                            words(place.substrate));
     if (plan.fixing)
         text += fmt::format("  {}, {} long; each {}, used {}\n", plan.fixing->name,
-                            say(stock(plan.fixing->screw_length), voice), say(force(plan.each_n), voice),
+                            say(stock(plan.fixing->screw_length), voice), say(quantity(plan.each), voice),
                             used(plan.fixing_utilisation, voice));
     return text;
 }
@@ -56,34 +55,34 @@ std::string unit_text(const UnitPlan& unit, const Voice& voice) {
     std::string text;
     for (const PlannedHole& hole : unit.holes)
         text += fmt::format("    hole at {}, {} up; {}\n", format(hole.x, voice.unit), format(hole.z, voice.unit),
-                            words(hole.hold));
+                            words(hole.substrate));
     if (unit.fixing)
         text += fmt::format("    {}, {} long, used {}\n", unit.fixing->name,
                             say(stock(unit.fixing->screw_length), voice), used(unit.utilisation, voice));
     return text;
 }
 
-std::string box_text(const BoxPlan& plan, const Voice& voice) {
-    std::string text = fmt::format("  {} empty, {} full\n", say(Quantity{Kind::mass, plan.kg}, voice),
-                                   say(Quantity{Kind::mass, plan.loaded_kg}, voice));
+std::string own_text(const BoxPlan& plan, const Voice& voice) {
+    std::string text =
+        fmt::format("  {} empty, {} full\n", say(quantity(plan.mass), voice), say(quantity(plan.loaded_mass), voice));
     for (const BoxPart& part : plan.pieces)
         text += fmt::format("    {} x {}: {} x {} x {}\n", part.number, part.what, format(part.length, voice.unit),
                             format(part.breadth, voice.unit), say(stock(part.thickness), voice));
     return text + unit_text(plan.hang, voice);
 }
 
-std::string hung_text(const HungPlan& plan, const Voice& voice) {
+std::string own_text(const HungPlan& plan, const Voice& voice) {
     return fmt::format("  {}; as found used {}; add {} at the top, {} at the bottom\n", words(plan.verdict),
                        used(plan.utilisation, voice), plan.add_top, plan.add_bottom) +
            unit_text(plan.wanted, voice);
 }
 
 /// Of a thing of any kind: its holes with what holds them, and its parts.
-std::string thing_text(const ThingPlan& plan, const Voice& voice) {
+std::string own_text(const ThingPlan& plan, const Voice& voice) {
     std::string text;
     for (const PlannedHole& hole : plan.holes) {
         text += fmt::format("  hole at {}, {} up; {}", format(hole.x, voice.unit), format(hole.z, voice.unit),
-                            say(words(hole.hold), voice));
+                            say(words(hole.substrate), voice));
         if (hole.fixing)
             text += fmt::format("; {}, {} long, used {}", hole.fixing->name,
                                 say(stock(hole.fixing->screw_length), voice), used(hole.utilisation, voice));
@@ -107,22 +106,13 @@ std::string checks_of_one(const std::vector<Check>& checks, const Voice& voice) 
     return text;
 }
 
-std::string furniture_text(const WallPlan& wall, const Voice& voice) {
+std::string things_text(const WallPlan& wall, const Voice& voice) {
     std::string text;
-    const auto add = [&](const std::string& name, const std::string& own, const std::vector<Check>& checks) {
-        text += fmt::format("\n{}, {}\n{}{}", wall.wall_name, name, own, checks_of_one(checks, voice));
-    };
-    for (const SystemPlan& system : wall.systems)
-        add(system.name, system_text(system, voice), system.checks);
-    for (const PiecePlan& piece : wall.pieces)
-        add(piece.name, piece_text(piece, voice), piece.checks);
-    for (const BoxPlan& box : wall.boxes)
-        add(box.name, box_text(box, voice), box.checks);
-    for (const HungPlan& hung : wall.hung)
-        add(hung.name, hung_text(hung, voice), hung.checks);
-    for_each_kind(ListedKinds{}, [&]<class Kind>() {
-        for (const ThingPlan& thing : wall.*plans_of<Kind>)
-            add(thing.name, thing_text(thing, voice), thing.checks);
+    for_each_kind(Things{}, [&]<class Kind>() {
+        if constexpr (by_itself<Kind>)
+            for (const auto& thing : wall.*plans_of<Kind>)
+                text += fmt::format("\n{}, {}\n{}{}", wall.wall_name, thing.name, own_text(thing, voice),
+                                    checks_of_one(thing.checks, voice));
     });
     return text;
 }

@@ -4,8 +4,8 @@
 
 namespace yes_square {
 
-/// Wardrobes, pieces, boxes and hung cabinets of a wall in plain text; empty where it has none.
-std::string furniture_text(const WallPlan& wall, const Voice& voice);
+/// What stands or hangs by itself on a wall, in plain text; empty where nothing does.
+std::string things_text(const WallPlan& wall, const Voice& voice);
 
 /// A line for each check of a thing, its cures under it.
 std::string checks_of_one(const std::vector<Check>& checks, const Voice& voice);
