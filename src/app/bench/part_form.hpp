@@ -42,7 +42,20 @@ public:
         return [change = change_, to](Job& job, T value) { change(job, [&](Part& part) { to(part, value); }); };
     }
 
+    const Part* shown() const { return look_(); }
     void change(Job& job, const std::function<void(Part&)>& to) const { change_(job, to); }
+
+    /// A part of it: the cabinet that was found, what holds a piece to the wall.
+    template <class Inner>
+    PartAccess<Inner> inner(Inner Part::*member) const {
+        return {[look = look_, member] {
+                    const Part* part = look();
+                    return part ? &(part->*member) : nullptr;
+                },
+                [change = change_, member](Job& job, const std::function<void(Inner&)>& to) {
+                    change(job, [&](Part& part) { to(part.*member); });
+                }};
+    }
 
 private:
     Look look_;

@@ -37,17 +37,7 @@ void AuditPanel::build_found() {
 
 void AuditPanel::build_cabinet() {
     form_->heading(tr("The cabinet"));
-    const PartAccess<CabinetUnit> cabinet{[this] {
-                                              const HungCabinet* hung = bench_.selected<HungCabinet>();
-                                              return hung ? &hung->unit : nullptr;
-                                          },
-                                          [this](Job& job, const std::function<void(CabinetUnit&)>& to) {
-                                              const HungCabinet* chosen = bench_.selected<HungCabinet>();
-                                              if (HungCabinet* hung =
-                                                      chosen ? find_part<HungCabinet>(job, chosen->id).part : nullptr)
-                                                  to(hung->unit);
-                                          }};
-    FieldForm<CabinetUnit> of_it{*form_, cabinet, "hung"};
+    FieldForm<CabinetUnit> of_it{*form_, form_->inner(&HungCabinet::unit), "hung"};
     of_it.row("name");
     FieldForm<HungCabinet>{*form_, "hung"}.row("left").row("top");
     for (const char* member : {"width", "height", "depth", "back", "loaded_kg"})

@@ -97,9 +97,7 @@ void PiecePanel::build_drawers() {
                                        return piece && has_drawers(*piece) ? &told(*piece) : nullptr;
                                    },
                                    [this](Job& job, const std::function<void(Drawer&)>& to) {
-                                       const Piece* chosen = bench_.selected<Piece>();
-                                       if (Piece* piece = chosen ? find_part<Piece>(job, chosen->id).part : nullptr)
-                                           each_shown(*piece, to);
+                                       form_->change(job, [&](Piece& piece) { each_shown(piece, to); });
                                    }};
     const auto one = [this](const Drawer&) { return shown_drawer(*bench_.selected<Piece>()) > 0; };
     FieldForm<Drawer>{*form_, shown, "drawer"}
@@ -112,16 +110,7 @@ void PiecePanel::build_drawers() {
 }
 
 void PiecePanel::build_restraint() {
-    const PartAccess<Restraint> restraint{[this] {
-                                              const Piece* piece = bench_.selected<Piece>();
-                                              return piece ? &piece->restraint : nullptr;
-                                          },
-                                          [this](Job& job, const std::function<void(Restraint&)>& to) {
-                                              const Piece* chosen = bench_.selected<Piece>();
-                                              if (Piece* piece =
-                                                      chosen ? find_part<Piece>(job, chosen->id).part : nullptr)
-                                                  to(piece->restraint);
-                                          }};
+    const PartAccess<Restraint> restraint = form_->inner(&Piece::restraint);
     const auto strapped = [](const Restraint& how) { return how.kind == RestraintKind::straps; };
     const auto below = [](const Restraint& how) { return is_held(how) && how.kind != RestraintKind::top_brackets; };
     const auto of_hardware = [](const Restraint& how) { return has_hardware(how.kind); };

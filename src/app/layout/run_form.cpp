@@ -85,11 +85,8 @@ void RunForm::build_end(const QString& label, const char* name, RunEnd Run::*mem
             (run.*member).place = before.place;
             (run.*member).clear = before.clear;
         }));
-    const PartAccess<RunEnd> end{[this, member] { return bench().run() ? &(bench().run()->*member) : nullptr; },
-                                 [this, member](Job& job, const std::function<void(RunEnd&)>& to) {
-                                     change(job, [&](Run& run) { to(run.*member); });
-                                 }};
-    FieldForm<RunEnd>{*this, end, name}.row("place", [](const RunEnd& of_it) { return of_it.at == EndKind::place; });
+    FieldForm<RunEnd>{*this, inner(member), name}.row("place",
+                                                      [](const RunEnd& of_it) { return of_it.at == EndKind::place; });
 }
 
 void RunForm::build_place() {
