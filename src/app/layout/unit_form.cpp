@@ -7,13 +7,6 @@
 #include <algorithm>
 
 namespace yes_square::app {
-namespace {
-
-bool is_box(const CabinetUnit& unit) {
-    return is_cabinet(unit);
-}
-
-} // namespace
 
 UnitForm::UnitForm(Workbench& bench, QWidget* parent)
     : PartForm{bench,
@@ -41,8 +34,8 @@ void UnitForm::build_size() {
         .row("depth")
         .row("hinge")
         .row("hanging")
-        .row("mass_kg", is_box)
-        .row("loaded_kg", is_box)
+        .row("mass_kg", is_cabinet)
+        .row("loaded_kg", is_cabinet)
         .row("hook_rating_n", on_hooks)
         .row("least", filler)
         .row("most", filler)
@@ -56,10 +49,10 @@ void UnitForm::build_box() {
         return unit.kind == UnitKind::corner_l || unit.kind == UnitKind::corner_diagonal;
     };
     FieldForm<CabinetUnit> rows{*this, "unit"};
-    rows.row("construction").row("side", is_box).row("back", is_box).row("stile", framed);
+    rows.row("construction").row("side", is_cabinet).row("back", is_cabinet).row("stile", framed);
     choice(tr("Rails at its back"), "unit-rails", QStringList{tr("none"), tr("at the top"), tr("top and bottom")},
            read<int>([](const CabinetUnit& unit) { return std::min<int>(2, static_cast<int>(unit.rails.size())); },
-                     is_box),
+                     is_cabinet),
            write<int>([](CabinetUnit& unit, int number) {
                const CabinetUnit usual = usual_unit(UnitKind::wall, unit.width, unit.height, unit.depth);
                const auto rails = static_cast<std::size_t>(number);

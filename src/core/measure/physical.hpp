@@ -57,11 +57,8 @@ public:
     constexpr double in_newtons_per_metre() const requires is<1, 0, -2> { return si_; }
 
     static constexpr Physical kg_per_metre(double figure) requires is<1, -1, 0> { return si(figure); }
-    constexpr double in_kg_per_metre() const requires is<1, -1, 0> { return si_; }
     static constexpr Physical kg_per_square_metre(double figure) requires is<1, -2, 0> { return si(figure); }
-    constexpr double in_kg_per_square_metre() const requires is<1, -2, 0> { return si_; }
     static constexpr Physical kg_per_cubic_metre(double figure) requires is<1, -3, 0> { return si(figure); }
-    constexpr double in_kg_per_cubic_metre() const requires is<1, -3, 0> { return si_; }
 
     static constexpr Physical pascals(double figure) requires is<1, -1, -2> { return si(figure); }
     /// N/mm2.

@@ -1,7 +1,6 @@
 #include "core/sheets/furniture_layer.hpp"
 
 #include "core/sheets/rods.hpp"
-#include "core/site/wall_thing.hpp"
 #include "core/storage/system_words.hpp"
 
 #include <algorithm>
