@@ -11,10 +11,12 @@
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QDir>
+#include <QEventLoop>
 #include <QFile>
 #include <QFileInfo>
 #include <QMessageBox>
 #include <QTextStream>
+#include <QTimer>
 #include <QUrl>
 #include <algorithm>
 #include <memory>
@@ -42,6 +44,7 @@ struct Arguments {
     QString page;
     QString wall;
     QString practice;
+    QString ask;
     bool wall_side = false;
     QStringList jobs;
     bool unattended() const { return !sheets.isEmpty() || !screenshot.isEmpty(); }
@@ -84,17 +87,30 @@ Arguments parse(const QStringList& words) {
     const QCommandLineOption practice{
         QStringLiteral("practice"),
         QStringLiteral("With --screenshot: the practice wall of this number, a dozen holes on."), QStringLiteral("N")};
+    const QCommandLineOption ask{QStringLiteral("ask"),
+                                 QStringLiteral("With --screenshot: ask for this sum, such as bracket/2."),
+                                 QStringLiteral("SUM")};
     const QCommandLineOption wall_side{QStringLiteral("wall-side"),
                                        QStringLiteral("With --screenshot: the wall-side mode of the selected wall.")};
-    parser.addOptions({sheets, screenshot, stage, size, theme, unit, shelf, page, wall, practice, wall_side});
+    parser.addOptions({sheets, screenshot, stage, size, theme, unit, shelf, page, wall, practice, ask, wall_side});
     parser.addPositionalArgument(QStringLiteral("JOB"), QStringLiteral("A .yesq file."), QStringLiteral("[JOB]"));
     parser.process(words);
     QStringList paths;
     for (const QString& argument : parser.positionalArguments())
         paths << path_of(argument);
-    return {parser.value(sheets), parser.value(screenshot), parser.value(stage),     parser.value(size),
-            parser.value(theme),  parser.value(unit),       parser.value(shelf),     parser.value(page),
-            parser.value(wall),   parser.value(practice),   parser.isSet(wall_side), paths};
+    return {parser.value(sheets),
+            parser.value(screenshot),
+            parser.value(stage),
+            parser.value(size),
+            parser.value(theme),
+            parser.value(unit),
+            parser.value(shelf),
+            parser.value(page),
+            parser.value(wall),
+            parser.value(practice),
+            parser.value(ask),
+            parser.isSet(wall_side),
+            paths};
 }
 
 tl::expected<Job, QString> read(const QString& path) {
@@ -220,8 +236,17 @@ int take_picture(const Arguments& arguments, Job job) {
         return fail(problem);
     window.show();
     // Layouts settle over a few rounds of events.
-    for (int round = 0; round < 4; ++round)
-        QApplication::processEvents();
+    constexpr int settle_ms = 80;
+    const auto settle = [] {
+        QEventLoop loop;
+        QTimer::singleShot(settle_ms, &loop, &QEventLoop::quit);
+        loop.exec();
+    };
+    settle();
+    if (!arguments.ask.isEmpty()) {
+        window.bench().ask(arguments.ask.toStdString());
+        settle();
+    }
     QWidget* shown = &window;
     std::unique_ptr<PracticeDialog> practice;
     if (!arguments.practice.isEmpty()) {
@@ -272,6 +297,7 @@ int main(int argc, char** argv) {
 
     if (!arguments.unattended()) {
         MainWindow window;
+        window.restore_room();
         if (arguments.jobs.isEmpty())
             window.start();
         else if (!window.open(arguments.jobs.front()))

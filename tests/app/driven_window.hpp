@@ -1,5 +1,6 @@
 #pragma once
 
+#include "app/bench/fold.hpp"
 #include "app/bench/length_field.hpp"
 #include "app/board/board_view.hpp"
 #include "app/shell/main_window.hpp"
@@ -54,9 +55,17 @@ struct DrivenWindow {
         return widget;
     }
 
+    /// Opens every fold, as somebody does who looks for a figure.
+    void open_folds() {
+        for (Fold* fold : window.findChildren<Fold*>())
+            fold->setChecked(true);
+    }
+
     /// Types into the field that has this name, as a person does: click, select, type, Enter.
     void type(const char* field_name, const char* keys) {
         auto* field = find<QLineEdit>(field_name);
+        if (!field->isVisible())
+            open_folds();
         field->setFocus();
         field->selectAll();
         QTest::keyClicks(field, keys);

@@ -1,3 +1,4 @@
+#include "app/layout/layout_panel.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "core/job/file.hpp"
 #include "driven_window.hpp"
@@ -5,7 +6,6 @@
 #include <QComboBox>
 #include <QFile>
 #include <QProcess>
-#include <QTabWidget>
 #include <QTextBrowser>
 
 using namespace yes_square;
@@ -96,10 +96,11 @@ TEST_CASE("furniture stays readable small, in inches and in the dark", "[app][lo
         driven.bench().select(id);
         QTest::qWait(1);
         CHECK(driven.bench().thing() == id);
-        auto* page = driven.find<QTabWidget>("layout-tabs")->currentWidget();
         // No form is wider than the room it has: nothing is cut off at its right.
         INFO(id);
-        CHECK(page->minimumSizeHint().width() <= page->parentWidget()->width());
+        const LayoutPanel& panel = driven.window.layout_panel();
+        CHECK(panel.minimumSizeHint().width() <= panel.width());
+        CHECK(panel.parentWidget()->parentWidget()->width() >= panel.parentWidget()->width());
         CHECK_FALSE(driven.window.grab().isNull());
     }
     driven.window.set_theme(ThemeName::light);

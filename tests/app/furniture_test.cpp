@@ -51,6 +51,8 @@ struct FurnitureWindow : DrivenWindow {
     }
     void choose(const char* name, int row) {
         auto* box = find<QComboBox>(name);
+        if (!box->isVisible())
+            open_folds();
         REQUIRE(box->isVisible());
         box->setCurrentIndex(row);
         emit box->activated(row);

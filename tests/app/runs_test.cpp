@@ -46,7 +46,6 @@ struct Kitchen : DrivenWindow {
     explicit Kitchen(Length length = 1500_mm) {
         bench().start(empty_kitchen(length));
         window.set_stage(Stage::layout);
-        window.layout_panel().show_runs();
         QTest::qWait(1);
     }
     const Run& run() { return job().walls.front().runs.front(); }

@@ -62,6 +62,8 @@ struct ShelfWindow : DrivenWindow {
     }
     void choose(const char* name, int row) {
         auto* box = find<QComboBox>(name);
+        if (!box->isVisible())
+            open_folds();
         REQUIRE(box->isVisible());
         box->setCurrentIndex(row);
         emit box->activated(row);
@@ -199,8 +201,8 @@ TEST_CASE("how much will it hold is answered, and made more at a click", "[app][
     CHECK(driven.find<QLabel>("capacity-caution")->text().contains("from memory"));
     const LineMass held = driven.bench().shelf_study()->capacity.per_metre;
     QPushButton* first = nullptr;
-    for (QPushButton* button : driven.find<QTabWidget>("fixings-tabs")->currentWidget()->findChildren<QPushButton*>())
-        if (button->property("role") == "cure" && !first)
+    for (QPushButton* button : driven.window.fixings().findChildren<QPushButton*>())
+        if (button->isVisible() && button->property("role") == "cure" && !first)
             first = button;
     REQUIRE(first);
     QTest::mouseClick(first, Qt::LeftButton);

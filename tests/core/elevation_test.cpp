@@ -1,6 +1,7 @@
 #include "core/job/file.hpp"
 #include "core/reckon/reckon.hpp"
 #include "core/sheets/elevation.hpp"
+#include "core/sheets/lettering.hpp"
 
 #include <algorithm>
 #include <catch2/catch.hpp>
@@ -85,8 +86,10 @@ TEST_CASE("figures on the run rod do not overlap, at any size and in any unit", 
                 for (std::size_t b = a + 1; b < figures.size(); ++b) {
                     if (std::abs(figures[a].at.y - figures[b].at.y) > 0.5 * figures[a].height)
                         continue;
-                    const double room =
-                        0.29 * figures[a].height * static_cast<double>(figures[a].text.size() + figures[b].text.size());
+                    const auto half = [](const Text& text) {
+                        return text_width(text.text, text.height, text.bold) / 2;
+                    };
+                    const double room = half(figures[a]) + half(figures[b]);
                     INFO(figures[a].text << " and " << figures[b].text << " on " << width << " mm");
                     CHECK(std::abs(figures[a].at.x - figures[b].at.x) >= room);
                 }
@@ -135,7 +138,7 @@ TEST_CASE("the whole wall stands inside its frame, clear of the rods", "[sheets]
 TEST_CASE("zoom enlarges the wall and keeps the rods", "[sheets]") {
     const Drawn whole = draw(Unit::mm, 220, 130);
     const Drawn near = draw(Unit::mm, 220, 130, 0, "shelf-1", 3);
-    // Nearer, figures need fewer rows on the rod, which leaves the wall a little more room still.
+    // Nearer, fewer figures step aside on the rod, which leaves the wall a little more room still.
     CHECK(near.elevation.scale.per_metre >= 3 * whole.elevation.scale.per_metre * 0.999);
     CHECK(near.elevation.scale.per_metre < 3.5 * whole.elevation.scale.per_metre);
     for (const Text& text : texts(near.elevation.drawing))

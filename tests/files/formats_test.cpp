@@ -194,7 +194,12 @@ TEST_CASE("an SVG has its size in mm and every text of the drawing", "[formats]"
     for (const char* tag : {"<line ", "<rect ", "<circle ", "<polygon ", "<text "})
         for (std::size_t at = 0; (at = text.find(tag, at)) != std::string::npos; ++at)
             ++shapes;
-    CHECK(shapes == elevation.drawing.shapes.size() + 2); // the ground, and the line of the hatching
+    const auto blanks = std::ranges::count_if(elevation.drawing.shapes, [](const Shape& shape) {
+        const auto* words = std::get_if<Text>(&shape.form);
+        return words && words->breaks_lines;
+    });
+    // The ground, the line of the hatching, and the blank paper of words that break what they lie on.
+    CHECK(shapes == elevation.drawing.shapes.size() + 2 + static_cast<std::size_t>(blanks));
     const Scratch file{"drawing.svg"};
     std::ofstream{file.path} << text;
     CHECK(out("/usr/bin/python3 -c \"import sys,xml.dom.minidom as m; m.parse(sys.argv[1]); print('well formed')\" " +

@@ -35,16 +35,23 @@ BoundForm::BoundForm(Workbench& bench, QWidget* parent)
 }
 
 void BoundForm::refresh() {
+    for (Section& section : sections_)
+        section.any_row = false;
     for (const auto& refresher : refreshers_)
         refresher();
+    for (const Section& section : sections_)
+        if (section.fold)
+            section.fold->setVisible(section.any_row);
 }
 
 void BoundForm::add_row(const QString& label, const char* name, QWidget* field, std::function<bool()> show) {
     field->setObjectName(QString::fromLatin1(name));
     field->setAccessibleName(label);
     rows_->addRow(label, field);
-    refreshers_.push_back([this, field, show = std::move(show)] {
-        const bool shown = show();
+    refreshers_.push_back([this, field, section = sections_.size() - 1, show = std::move(show)] {
+        const bool there = show();
+        sections_[section].any_row |= there;
+        const bool shown = there && (!sections_[section].fold || sections_[section].fold->isChecked());
         field->setVisible(shown);
         if (QWidget* beside = rows_->labelForField(field))
             beside->setVisible(shown);
@@ -194,6 +201,15 @@ void BoundForm::heading(const QString& words) {
     auto* label = new QLabel{words, this};
     label->setProperty("role", "heading");
     rows_->addRow(label);
+    sections_.push_back({});
+}
+
+void BoundForm::fold(const QString& words, const char* name) {
+    auto* fold = new Fold{words, this};
+    fold->setObjectName(QString::fromLatin1(name));
+    rows_->addRow(fold);
+    sections_.push_back({fold});
+    connect(fold, &Fold::toggled, this, &BoundForm::refresh);
 }
 
 void BoundForm::widget(QWidget* widget) {

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "app/bench/fold.hpp"
 #include "app/bench/length_field.hpp"
 #include "app/bench/typed_unit.hpp"
 #include "app/bench/words.hpp"
@@ -74,6 +75,8 @@ public:
     }
     /// A line of words of the form's own, as a heading.
     void heading(const QString& words);
+    /// A heading that what follows folds under, closed at first: what is rarely decided. It shows while it has a row.
+    void fold(const QString& words, const char* name);
     void widget(QWidget* widget);
 
     void refresh();
@@ -82,8 +85,14 @@ public:
 private:
     void add_row(const QString& label, const char* name, QWidget* field, std::function<bool()> show);
 
+    struct Section {
+        Fold* fold = nullptr; ///< nullptr: it is always open
+        bool any_row = false;
+    };
+
     Workbench& bench_;
     QFormLayout* rows_;
+    std::vector<Section> sections_{1};
     std::vector<std::function<void()>> refreshers_;
 };
 

@@ -8,6 +8,7 @@ namespace yes_square::app {
 inline QLabel* heading_label(const QString& words, QWidget* parent = nullptr) {
     auto* label = new QLabel{words, parent};
     label->setProperty("role", "heading");
+    label->setWordWrap(true);
     return label;
 }
 

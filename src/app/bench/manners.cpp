@@ -47,6 +47,8 @@ bool Manners::eventFilter(QObject* watched, QEvent* event) {
     case QEvent::Polish:
         if (auto* label = qobject_cast<QLabel*>(watched); label && label->textFormat() == Qt::AutoText)
             label->setTextFormat(Qt::PlainText);
+        if (auto* label = qobject_cast<QLabel*>(watched); label && label->wordWrap() && label->minimumWidth() == 0)
+            label->setMinimumWidth(1); // its words take another line rather than a broader panel
         break;
     case QEvent::ToolTip:
         if (auto* widget = qobject_cast<QWidget*>(watched)) {

@@ -1,8 +1,78 @@
 #include "app/bench/read_only_table.hpp"
 
+#include <QEvent>
 #include <QHeaderView>
+#include <QTimer>
+#include <algorithm>
+#include <vector>
 
 namespace yes_square::app {
+namespace {
+
+constexpr int least_column = 34;
+
+/// Shares a table's width among its columns so that nothing is cut off: each as broad as its words, and where that is
+/// too much the broadest give way and their words take a second line. A child of the table.
+class ColumnFitter : public QObject {
+public:
+    explicit ColumnFitter(QTableWidget& table)
+        : QObject{&table}
+        , table_{table} {
+        table.viewport()->installEventFilter(this);
+        soon_.setSingleShot(true);
+        connect(&soon_, &QTimer::timeout, this, [this] { fit(); });
+        const auto later = [this] { soon_.start(0); };
+        connect(table.model(), &QAbstractItemModel::rowsInserted, this, later);
+        connect(table.model(), &QAbstractItemModel::dataChanged, this, later);
+        connect(table.model(), &QAbstractItemModel::modelReset, this, later);
+    }
+
+    bool eventFilter(QObject*, QEvent* event) override {
+        if (event->type() == QEvent::Resize || event->type() == QEvent::Show)
+            soon_.start(0);
+        return false;
+    }
+
+private:
+    void fit() {
+        if (!table_.isVisible())
+            return; // when it is shown
+        const QHeaderView& header = *table_.horizontalHeader();
+        std::vector<int> columns;
+        std::vector<int> wanted(static_cast<std::size_t>(table_.columnCount()), 0);
+        for (int i = 0; i < table_.columnCount(); ++i)
+            if (!table_.isColumnHidden(i)) {
+                columns.push_back(i);
+                wanted[static_cast<std::size_t>(i)] =
+                    std::max({least_column, words_width(i), header.sectionSizeHint(i)});
+            }
+        int room = table_.viewport()->width();
+        // The narrow ones take what they need; what is left is shared by the others.
+        std::ranges::sort(columns, {}, [&](int i) { return wanted[static_cast<std::size_t>(i)]; });
+        for (std::size_t k = 0; k < columns.size(); ++k) {
+            const int share = room / static_cast<int>(columns.size() - k);
+            const bool last = k + 1 == columns.size();
+            const int width = last ? room : std::min(wanted[static_cast<std::size_t>(columns[k])], share);
+            table_.setColumnWidth(columns[k], std::max(least_column, width));
+            room -= table_.columnWidth(columns[k]);
+        }
+        table_.resizeRowsToContents();
+    }
+
+    int words_width(int column) const {
+        int widest = 0;
+        const QFontMetrics metrics = table_.fontMetrics();
+        for (int row = 0; row < table_.rowCount(); ++row)
+            if (const QTableWidgetItem* item = table_.item(row, column))
+                widest = std::max(widest, metrics.horizontalAdvance(item->text()) + 12);
+        return widest;
+    }
+
+    QTableWidget& table_;
+    QTimer soon_;
+};
+
+} // namespace
 
 QTableWidget* read_only_table(const QStringList& headings, const char* name, QWidget* parent) {
     auto* table = new QTableWidget{0, static_cast<int>(headings.size()), parent};
@@ -12,10 +82,13 @@ QTableWidget* read_only_table(const QStringList& headings, const char* name, QWi
     table->setEditTriggers(QAbstractItemView::NoEditTriggers);
     table->setSelectionBehavior(QAbstractItemView::SelectRows);
     table->setSelectionMode(QAbstractItemView::SingleSelection);
-    table->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    table->horizontalHeader()->setStretchLastSection(true);
-    table->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+    table->setWordWrap(true);
+    table->setTextElideMode(Qt::ElideNone);
+    table->horizontalHeader()->setSectionResizeMode(QHeaderView::Fixed);
+    table->horizontalHeader()->setMinimumSectionSize(least_column);
+    table->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter | Qt::Alignment{Qt::TextWordWrap});
     table->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    new ColumnFitter{*table};
     return table;
 }
 

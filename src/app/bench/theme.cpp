@@ -3,6 +3,7 @@
 #include <QApplication>
 #include <QFontDatabase>
 #include <QStyle>
+#include <QStyleFactory>
 #include <QWidget>
 
 /// Resources of a static library are not there until asked for; Qt wants this outside any namespace.
@@ -167,7 +168,7 @@ QString Theme::style_sheet() const {
                "QPushButton:checked { background: %2; color: %6; }"
                "QPushButton:disabled { color: %7; }"
                "QLabel[role=\"heading\"] { font-weight: 700; }"
-               "QLabel[role=\"figure\"] { font-size: 22px; font-weight: 700; color: %4; }"
+               "QLabel[role=\"figure\"] { font-size: %8px; font-weight: 700; color: %4; }"
                "QLabel[role=\"faint\"] { color: %7; }"
                "QLabel[role=\"tag\"] { background: %2; color: %6; padding: 4px 8px; border-radius: 2px; }"
                "QLabel[role=\"tag\"][refused=\"true\"] { background: %5; color: %6; }"
@@ -179,14 +180,27 @@ QString Theme::style_sheet() const {
                "QHeaderView::section { background: %6; color: %2; border: none; border-bottom: 1px solid %3;"
                "  padding: 3px 6px; font-weight: 500; }"
                "QTableWidget { gridline-color: %3; }"
-               "QTabWidget#layout-tabs QTabBar::tab { color: %7; padding: 6px 3px; font-size: 13px; border: none;"
-               "  border-bottom: 3px solid %3; }"
-               "QTabWidget#layout-tabs QTabBar::tab:selected { color: %2; border-bottom: 3px solid %4; }"
-               "QTabWidget#layout-tabs QTabBar::tab:focus { color: %4; }"
-               "QMenuBar { background: %6; } QMenuBar::item:selected, QMenu::item:selected { background: %4;"
+               "QToolButton[role=\"fold\"] { text-align: left; border: none; border-top: 1px solid %3; font-weight: "
+               "700;"
+               "  padding: 5px 2px; background: transparent; }"
+               "QToolButton[role=\"fold\"]:focus { border: 2px solid %4; padding: 4px 0px; }"
+               "QToolButton[role=\"quiet\"] { border: none; background: transparent; padding: 2px 6px; }"
+               "QToolButton[role=\"quiet\"]:focus { border: 2px solid %4; padding: 0px 4px; }"
+               "QToolButton:checked { background: %2; color: %6; }"
+               "QToolButton[role=\"fold\"]:checked { background: transparent; color: %2; }"
+               "QPushButton[role=\"page\"] { padding: 4px 4px; }"
+               "QPushButton[role=\"first\"] { background: %4; color: %6; border-color: %4; font-weight: 700; }"
+               "QPushButton[role=\"first\"]:focus { border: 2px solid %2; }"
+               "QPushButton[refused=\"true\"] { color: %5; border-color: %5; }"
+               "QPushButton[refused=\"true\"]:checked { color: %6; background: %5; }"
+               "QFrame[role=\"chit\"] { background: %1; border: 2px solid %4; border-radius: 3px; }"
+               "QFrame[role=\"chit\"] QTextBrowser { border: none; padding: 0px; }"
+               "QMenuBar { background: %6; } QMenuBar::item { padding: 6px 8px; } QMenuBar::item:selected, "
+               "QMenu::item:selected { background: %4;"
                "  color: %6; } QMenu { background: %1; border: 1px solid %3; }"
                "QSplitter::handle { background: %3; }")
-        .arg(panel.name(), ink.name(), line.name(), chalk.name(), alarm.name(), paper.name(), faint.name());
+        .arg(panel.name(), ink.name(), line.name(), chalk.name(), alarm.name(), paper.name(), faint.name())
+        .arg(qRound(1.47 * QApplication::font().pixelSize()));
 }
 
 const Theme& theme(ThemeName name) {
@@ -195,6 +209,18 @@ const Theme& theme(ThemeName name) {
 
 const Theme& print_theme() {
     return paper_theme;
+}
+
+void wear(const Theme& theme) {
+    const QString sheet = theme.style_sheet();
+    if (qApp->styleSheet() == sheet)
+        return;
+    if (qApp->styleSheet().isEmpty())
+        QApplication::setStyle(QStyleFactory::create(QStringLiteral("Fusion")));
+    // From one sheet straight to another every widget asks all its parents again: six times as long.
+    qApp->setStyleSheet({});
+    QApplication::setPalette(theme.palette());
+    qApp->setStyleSheet(sheet);
 }
 
 void set_flag(QWidget& widget, const char* name, bool on) {

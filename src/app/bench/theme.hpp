@@ -35,6 +35,9 @@ const Theme& theme(ThemeName name);
 const Theme& print_theme();
 
 /// Sets a property that the style sheet looks at, and restyles the widget if it changed.
+/// Gives the program's style, palette and style sheet to the application; nothing is done where it wears them.
+void wear(const Theme& theme);
+
 void set_flag(QWidget& widget, const char* name, bool on);
 
 /// Loads the bundled typeface and sets it for the application. False if it cannot be loaded.

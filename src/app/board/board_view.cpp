@@ -48,20 +48,16 @@ void BoardView::show_line_names(bool show) {
     redraw();
 }
 
-void BoardView::show_bending(bool show) {
-    if (bending_ == show)
-        return;
-    bending_ = show;
-    redraw();
+void BoardView::zoom_by(double factor) {
+    zoom_at(QPointF{rect().center()}, factor);
 }
 
-void BoardView::zoom_by(double factor) {
+void BoardView::zoom_at(QPointF place, double factor) {
     const double before = zoom_;
     zoom_ = std::clamp(zoom_ * factor, 1.0, most_zoom);
-    // The middle of the view stays where it is.
-    const QPointF middle{width() / pixels_per_mm / 2, height() / pixels_per_mm / 2};
+    // What is there stays where it is.
     const QPointF origin{elevation_.scale.left, elevation_.scale.floor};
-    pan_ += (middle - origin) * (1 - zoom_ / before);
+    pan_ += (place / pixels_per_mm - origin) * (1 - zoom_ / before);
     if (zoom_ == 1.0)
         pan_ = {};
     redraw();
@@ -118,7 +114,6 @@ void BoardView::redraw() {
     frame.found = survey_.has_value();
     frame.survey = survey_.value_or(SurveyLayer::none);
     frame.advice = advice_;
-    frame.study = bending_ && !dragging_ ? bench_.shelf_study() : nullptr;
     elevation_ = draw_elevation(*wall, *bench_.wall_plan(), frame, bench_.voice());
     update();
 }
@@ -176,10 +171,12 @@ void BoardView::click(const Reference& reference) {
         bench_.ask("hole/" + std::to_string(reference.index % 100 + 1));
         break;
     case Part::shelf:
-        bench_.ask(reference.z ? "level" : "sag");
+        if (reference.x || reference.z)
+            bench_.ask(reference.z ? "level" : "sag");
         break;
     case Part::unit:
-        bench_.ask("unit/" + std::to_string(reference.index + 1) + "/place");
+        if (reference.x || reference.z)
+            bench_.ask("unit/" + std::to_string(reference.index + 1) + "/place");
         break;
     case Part::unit_hole:
         if (bench_.unit())
@@ -191,7 +188,8 @@ void BoardView::click(const Reference& reference) {
         bench_.ask("line/" + reference.item);
         break;
     case Part::bay:
-        bench_.ask("bay/" + std::to_string(reference.index + 1) + "/width");
+        if (reference.x || reference.z)
+            bench_.ask("bay/" + std::to_string(reference.index + 1) + "/width");
         break;
     default:
         break;
@@ -219,12 +217,15 @@ void BoardView::mousePressEvent(QMouseEvent* event) {
     const Shape* shape = shape_at(elevation_.drawing, pressed_);
     if (!shape) {
         grip_ = zoom_ > 1 ? Grip::pan : Grip::none;
+        emit nothing_clicked();
         return;
     }
     // The click may redraw, and the shape be gone.
     const Reference reference = shape->reference;
     const bool on_wall = std::holds_alternative<Rectangle>(shape->form) || std::holds_alternative<Text>(shape->form);
+    asked_at_ = pressed_;
     click(reference);
+    asked_at_.reset();
     grip_at(reference, on_wall);
 }
 
@@ -416,7 +417,7 @@ void BoardView::mouseReleaseEvent(QMouseEvent*) {
 }
 
 void BoardView::wheelEvent(QWheelEvent* event) {
-    zoom_by(event->angleDelta().y() > 0 ? 1.2 : 1 / 1.2);
+    zoom_at(event->position(), event->angleDelta().y() > 0 ? 1.2 : 1 / 1.2);
 }
 
 void BoardView::keyPressEvent(QKeyEvent* event) {

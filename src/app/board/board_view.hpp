@@ -22,9 +22,8 @@ public:
     void show_survey(std::optional<SurveyLayer> layer, const std::optional<ProbeAdvice>& advice);
     /// While lines are set: every line with its name, to be pulled up or down.
     void show_line_names(bool show);
-    /// While fixings are looked at: load, bending and sag of the selected shelf under it.
-    void show_bending(bool show);
     void zoom_by(double factor);
+    void zoom_at(QPointF place, double factor);
 
     /// A unit from the list is carried over the wall, or let go there, at a place on the screen.
     void carry(const yes_square::CabinetUnit& unit, QPoint screen);
@@ -39,8 +38,12 @@ public:
 signals:
     /// While studs are looked for: a place on the wall was clicked.
     void pointed_at(yes_square::Length x, yes_square::Length z);
+    /// A click on the bare wall.
+    void nothing_clicked();
 
 public:
+    /// Where the figure stands that is being asked for; none: it is not asked for here.
+    std::optional<QPointF> asked_at() const { return asked_at_; }
     QSize minimumSizeHint() const override { return {320, 180}; }
 
 protected:
@@ -72,10 +75,10 @@ private:
     double zoom_ = 1;
     QPointF pan_; ///< mm of paper
     std::optional<Reference> hovered_;
+    std::optional<QPointF> asked_at_;
     std::optional<SurveyLayer> survey_;
     std::optional<ProbeAdvice> advice_;
     bool line_names_ = false;
-    bool bending_ = false;
 
     Grip grip_ = Grip::none;
     bool dragging_ = false;

@@ -1,5 +1,7 @@
 #include "app/board/painter.hpp"
 
+#include "core/sheets/lettering.hpp"
+
 #include <QFontMetricsF>
 
 namespace yes_square::app {
@@ -73,6 +75,10 @@ public:
         const QString words = QString::fromStdString(text.text);
         const double width = QFontMetricsF{font, painter_.device()}.horizontalAdvance(words);
         const double shift = text.align == Align::left ? 0 : (text.align == Align::centre ? width / 2 : width);
+        if (text.breaks_lines) {
+            const PaperBox box = box_of(text);
+            painter_.fillRect(QRectF{point({box.left, box.top}), point({box.right, box.bottom})}, theme_.paper);
+        }
         painter_.drawText(point(text.at) - QPointF{shift, 0}, words);
     }
 

@@ -1,5 +1,7 @@
 #include "app/board/picking.hpp"
 
+#include "core/sheets/lettering.hpp"
+
 #include <QPolygonF>
 #include <algorithm>
 #include <cmath>
@@ -39,10 +41,8 @@ struct Distance {
         return triangle.containsPoint(at, Qt::OddEvenFill) ? 0 : 1e9;
     }
     double operator()(const Text& text) const {
-        const double width = static_cast<double>(text.text.size()) * 0.58 * text.height;
-        const double left =
-            text.at.x - (text.align == Align::left ? 0 : (text.align == Align::centre ? width / 2 : width));
-        return (*this)(Rectangle{{left, text.at.y - text.height}, width, 1.2 * text.height});
+        const PaperBox box = box_of(text);
+        return (*this)(Rectangle{{box.left, box.top}, box.right - box.left, box.bottom - box.top});
     }
 };
 

@@ -54,7 +54,7 @@ CutPanel::CutPanel(Workbench& bench, Day& day, QWidget* parent)
     , bench_{bench}
     , day_{day}
     , scope_{new QComboBox{this}}
-    , pages_{new QTabWidget{this}}
+    , pages_{new Pages{this}}
     , summary_{new QLabel{this}}
     , stuffs_{read_only_table({tr("Stuff"), tr("Parts"), tr("Buy")}, "stuffs", this)}
     , parts_{read_only_table({tr("No."), tr("Part"), tr("Long"), tr("Broad")}, "cut-parts", this)}
@@ -75,10 +75,10 @@ CutPanel::CutPanel(Workbench& bench, Day& day, QWidget* parent)
     column->addWidget(stuffs_, 2);
     column->addWidget(summary_);
     column->addWidget(parts_, 3);
-    pages_->addTab(parts, tr("Parts"));
-    pages_->addTab(stock_, tr("Stock"));
-    pages_->addTab(kit_, tr("Kit"));
-    pages_->addTab(delivery_, tr("Delivery"));
+    pages_->add(parts, tr("Parts"), QStringLiteral("cut-page-parts"));
+    pages_->add(stock_, tr("Stock"), QStringLiteral("cut-page-stock"));
+    pages_->add(kit_, tr("Kit"), QStringLiteral("cut-page-kit"));
+    pages_->add(delivery_, tr("Delivery"), QStringLiteral("cut-page-delivery"));
     pages_->setObjectName(QStringLiteral("cut-pages"));
     auto* all = new QVBoxLayout{this};
     all->addWidget(scope_);
@@ -116,10 +116,8 @@ void CutPanel::set_theme(const Theme& theme) {
 }
 
 void CutPanel::show_page(const QString& name) {
-    const QStringList names{QStringLiteral("parts"), QStringLiteral("stock"), QStringLiteral("kit"),
-                            QStringLiteral("delivery")};
-    if (const auto index = names.indexOf(name); index >= 0)
-        pages_->setCurrentIndex(static_cast<int>(index));
+    if (const int index = pages_->index_of(QStringLiteral("cut-page-") + name); index >= 0)
+        pages_->set_page(index);
 }
 
 void CutPanel::showEvent(QShowEvent* event) {

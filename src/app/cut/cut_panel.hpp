@@ -1,12 +1,12 @@
 #pragma once
 
 #include "app/bench/day.hpp"
+#include "app/bench/pages.hpp"
 #include "app/board/drawing_view.hpp"
 
 #include <QComboBox>
 #include <QLabel>
 #include <QScrollArea>
-#include <QTabWidget>
 #include <QTableWidget>
 
 namespace yes_square::app {
@@ -45,7 +45,7 @@ private:
     Workbench& bench_;
     Day& day_;
     QComboBox* scope_;
-    QTabWidget* pages_;
+    Pages* pages_;
     QLabel* summary_;
     QTableWidget* stuffs_;
     QTableWidget* parts_;

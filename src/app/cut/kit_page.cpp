@@ -2,7 +2,6 @@
 
 #include "app/bench/read_only_table.hpp"
 
-#include <QHeaderView>
 #include <QVBoxLayout>
 #include <algorithm>
 #include <cmath>
@@ -27,8 +26,6 @@ KitPage::KitPage(Workbench& bench, QWidget* parent)
     , table_{read_only_table({tr("Take along"), tr("Wants"), tr("Packs")}, "kit", this)}
     , total_{new QLabel{this}}
     , form_{new BoundForm{bench, this}} {
-    table_->horizontalHeader()->setStretchLastSection(false);
-    table_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
     total_->setWordWrap(true);
     total_->setObjectName(QStringLiteral("kit-total"));
     form_->heading(tr("How it is sold"));

@@ -7,7 +7,7 @@ namespace yes_square::app {
 
 FitPanel::FitPanel(Workbench& bench, Day& day, QWidget* parent)
     : QWidget{parent}
-    , pages_{new QTabWidget{this}}
+    , pages_{new Pages{this}}
     , steps_{new StepsPage{bench, day, this}}
     , readings_{new WorkReadingsPage{bench, day, this}} {
     auto* to_wall = new QPushButton{tr("At the wall (F11)"), this};
@@ -18,13 +18,14 @@ FitPanel::FitPanel(Workbench& bench, Day& day, QWidget* parent)
     sheets->setObjectName(QStringLiteral("save-sheets"));
     connect(sheets, &QPushButton::clicked, this, &FitPanel::sheets_wanted);
     connect(steps_, &StepsPage::look_wanted, this, &FitPanel::look_wanted);
+    connect(steps_, &StepsPage::step_shown, this, &FitPanel::step_shown);
     auto* row = new QHBoxLayout;
     for (QPushButton* button : {to_wall, sheets}) {
         button->setMinimumWidth(1);
         row->addWidget(button);
     }
-    pages_->addTab(steps_, tr("Steps"));
-    pages_->addTab(readings_, tr("Readings"));
+    pages_->add(steps_, tr("Steps"), QStringLiteral("fit-page-steps"));
+    pages_->add(readings_, tr("Readings"), QStringLiteral("fit-page-readings"));
     pages_->setObjectName(QStringLiteral("fit-pages"));
     auto* column = new QVBoxLayout{this};
     column->addLayout(row);
@@ -32,7 +33,8 @@ FitPanel::FitPanel(Workbench& bench, Day& day, QWidget* parent)
 }
 
 void FitPanel::show_page(const QString& name) {
-    pages_->setCurrentIndex(name == QStringLiteral("readings") ? 1 : 0);
+    if (const int index = pages_->index_of(QStringLiteral("fit-page-") + name); index >= 0)
+        pages_->set_page(index);
 }
 
 } // namespace yes_square::app

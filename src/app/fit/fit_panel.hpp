@@ -1,10 +1,10 @@
 #pragma once
 
+#include "app/bench/pages.hpp"
 #include "app/fit/readings_page.hpp"
 #include "app/fit/steps_page.hpp"
 
 #include <QPushButton>
-#include <QTabWidget>
 
 namespace yes_square::app {
 
@@ -16,14 +16,19 @@ public:
     StepsPage& steps() { return *steps_; }
     WorkReadingsPage& readings() { return *readings_; }
     void show_page(const QString& name);
+    /// The step that is read now: whether it is this one; going to another; ticking it off.
+    bool in_sight(const std::string& key) const { return steps_->isVisible() && steps_->current() == key; }
+    void go_to(const std::string& key) { steps_->go_to(key); }
+    void done() { steps_->tick_off(); }
 
 signals:
     void sheets_wanted();
     void wall_side_wanted();
     void look_wanted(const std::string& item);
+    void step_shown();
 
 private:
-    QTabWidget* pages_;
+    Pages* pages_;
     StepsPage* steps_;
     WorkReadingsPage* readings_;
 };

@@ -6,7 +6,6 @@
 #include <QDateTime>
 #include <QGridLayout>
 #include <QHBoxLayout>
-#include <QHeaderView>
 #include <QInputDialog>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -55,10 +54,6 @@ StepsPage::StepsPage(Workbench& bench, Day& day, QWidget* parent)
     shown_->setObjectName(QStringLiteral("steps-shown"));
     progress_->setObjectName(QStringLiteral("steps-progress"));
     progress_->setWordWrap(true);
-    table_->horizontalHeader()->setStretchLastSection(false);
-    table_->horizontalHeader()->setSectionResizeMode(1, QHeaderView::Stretch);
-    table_->horizontalHeader()->setSectionResizeMode(2, QHeaderView::Fixed);
-    table_->horizontalHeader()->resizeSection(2, 104);
     words_->setObjectName(QStringLiteral("step-words"));
     words_->setMinimumHeight(120);
     timer_words_->setObjectName(QStringLiteral("step-timer"));
@@ -290,6 +285,7 @@ void StepsPage::show_timer() {
     }
     const bool gate_shut = chosen && chosen->kind == TaskKind::gate &&
                            std::ranges::any_of(questions_, [](const QCheckBox* box) { return !box->isChecked(); });
+    emit step_shown();
     begin_->setEnabled(chosen && !over);
     done_->setEnabled(chosen && !over && !gate_shut && set);
     could_not_->setEnabled(chosen && !over);
@@ -318,6 +314,11 @@ void StepsPage::set(TickState state, const std::string& because) {
                           .toStdString(),
                       stamp);
     });
+}
+
+void StepsPage::tick_off() {
+    if (done_->isEnabled())
+        set(TickState::done);
 }
 
 void StepsPage::take_back() {

@@ -23,10 +23,13 @@ public:
     /// The key of the step in hand; empty: none.
     std::string current() const;
     void go_to(const std::string& key);
+    /// Ticks the step in hand off, if nothing it asks is open.
+    void tick_off();
 
 signals:
     /// The part of the wall that the step in hand is about.
     void look_wanted(const std::string& item);
+    void step_shown();
 
 protected:
     void showEvent(QShowEvent* event) override;

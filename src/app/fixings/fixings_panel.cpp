@@ -1,20 +1,21 @@
 #include "app/fixings/fixings_panel.hpp"
 #include "core/fixings/drilling.hpp"
 
+#include "app/bench/grown.hpp"
 #include "app/bench/heading.hpp"
 #include "app/bench/read_only_table.hpp"
 #include "core/sheets/summary.hpp"
 
 #include <QHeaderView>
-#include <QScrollArea>
-#include <QTabWidget>
 #include <QVBoxLayout>
+#include <array>
 #include <map>
 
 namespace yes_square::app {
 namespace {
 
 constexpr int floor_now_column = 3;
+constexpr std::array page_names{"marks", "drilling", "holds", "fix-with", "noggings"};
 
 } // namespace
 
@@ -22,7 +23,7 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
     , pages_{new QStackedWidget{this}}
-    , tabs_{new QTabWidget}
+    , tabs_{new Pages}
     , unit_{new UnitFixings{bench}}
     , holds_{new StudyPanel{bench}}
     , marks_{read_only_table({tr("No."), tr("At"), tr("Holds in"), tr("Carries"), tr("Used")}, "marks-table", this)}
@@ -32,20 +33,19 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     , noggings_{read_only_table({tr("From"), tr("To"), tr("Cut"), tr("Up"), tr("For")}, "noggings-table", this)}
     , fixing_words_{new QLabel{this}}
     , bit_words_{new QLabel{this}} {
-    tabs_->setObjectName(QStringLiteral("fixings-tabs"));
-    tabs_->setDocumentMode(true);
+    tabs_->setObjectName(QStringLiteral("fixings-pages"));
     auto* shelf = new QWidget;
     auto* drill = new QWidget;
-    tabs_->addTab(shelf, tr("Marks"));
-    tabs_->addTab(drill, tr("Drilling"));
-    auto* holds = new QScrollArea;
-    holds->setWidgetResizable(true);
-    holds->setFrameShape(QFrame::NoFrame);
-    holds->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    holds->setWidget(holds_);
-    tabs_->addTab(holds, tr("Holds"));
-    tabs_->addTab(new RankPanel{bench}, tr("Fix with"));
-    tabs_->addTab(noggings_, tr("Noggings"));
+    const auto page = [this](QWidget* of, const QString& words, std::size_t name) {
+        tabs_->add(of, words, QStringLiteral("fixings-page-") + QLatin1String(page_names[name]));
+    };
+    page(shelf, tr("Marks"), 0);
+    page(drill, tr("Drilling"), 1);
+    page(holds_, tr("Holds"), 2);
+    page(new RankPanel{bench}, tr("Fix with"), 3);
+    page(noggings_, tr("Noggings"), 4);
+    for (QTableWidget* table : {marks_, drilling_, bits_, noggings_})
+        grow_to_rows(*table);
     pages_->addWidget(tabs_);
     pages_->addWidget(unit_);
     pages_->addWidget(new ThingFixings{bench});
@@ -53,17 +53,21 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     whole->setContentsMargins(0, 0, 0, 0);
     whole->addWidget(pages_);
     auto* column = new QVBoxLayout{shelf};
+    column->setContentsMargins(0, 0, 0, 0);
     column->addWidget(heading_label(tr("Marks on the level line"), this));
     fixing_words_->setWordWrap(true);
     column->addWidget(fixing_words_);
-    column->addWidget(marks_, 1);
+    column->addWidget(marks_);
+    column->addStretch(1);
     auto* drill_column = new QVBoxLayout{drill};
+    drill_column->setContentsMargins(0, 0, 0, 0);
     drill_column->addWidget(heading_label(tr("Bits, in the order of use"), this));
-    drill_column->addWidget(bits_, 2);
+    drill_column->addWidget(bits_);
     bit_words_->setWordWrap(true);
     drill_column->addWidget(bit_words_);
     drill_column->addWidget(heading_label(tr("Holes"), this));
-    drill_column->addWidget(drilling_, 3);
+    drill_column->addWidget(drilling_);
+    drill_column->addStretch(1);
     for (QTableWidget* table : {marks_, drilling_})
         connect(table, &QTableWidget::itemSelectionChanged, this, [this, table] {
             if (const QTableWidgetItem* item = table->item(table->currentRow(), 0); item && table->hasFocus())
@@ -75,16 +79,15 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
 }
 
 std::optional<FixingsPage> fixings_page_from_name(const QString& name) {
-    const QStringList names{QStringLiteral("marks"), QStringLiteral("drilling"), QStringLiteral("holds"),
-                            QStringLiteral("fix-with"), QStringLiteral("noggings")};
-    const auto index = names.indexOf(name);
-    return index < 0 ? std::nullopt : std::optional{static_cast<FixingsPage>(index)};
+    const auto found = std::ranges::find(page_names, name);
+    return found == page_names.end() ? std::nullopt
+                                     : std::optional{static_cast<FixingsPage>(found - page_names.begin())};
 }
 
 void FixingsPanel::refresh_noggings() {
     noggings_->setRowCount(0);
     const WallPlan* wall = bench_.wall_plan();
-    tabs_->setTabVisible(static_cast<int>(FixingsPage::noggings), wall && !wall->noggings.empty());
+    tabs_->set_offered(static_cast<int>(FixingsPage::noggings), wall && !wall->noggings.empty());
     if (!wall)
         return;
     const auto shown = [&](Length length) { return text(format_bare(length, bench_.job().unit)); };

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "app/bench/pages.hpp"
 #include "app/bench/workbench.hpp"
 #include "app/fixings/study_panel.hpp"
 #include "app/fixings/thing_fixings.hpp"
@@ -7,7 +8,6 @@
 
 #include <QLabel>
 #include <QStackedWidget>
-#include <QTabWidget>
 #include <QTableWidget>
 #include <QWidget>
 #include <optional>
@@ -29,7 +29,7 @@ public:
         unit_->set_theme(theme);
         holds_->set_theme(theme);
     }
-    void set_page(FixingsPage page) { tabs_->setCurrentIndex(static_cast<int>(page)); }
+    void set_page(FixingsPage page) { tabs_->set_page(static_cast<int>(page)); }
 
 private:
     void refresh();
@@ -39,7 +39,7 @@ private:
 
     Workbench& bench_;
     QStackedWidget* pages_;
-    QTabWidget* tabs_;
+    Pages* tabs_;
     UnitFixings* unit_;
     StudyPanel* holds_;
     QTableWidget* marks_;

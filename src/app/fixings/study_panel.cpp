@@ -1,5 +1,6 @@
 #include "app/fixings/study_panel.hpp"
 
+#include "app/bench/grown.hpp"
 #include "app/bench/heading.hpp"
 #include "app/bench/read_only_table.hpp"
 #include "core/sheets/shelf_layer.hpp"
@@ -10,7 +11,6 @@
 namespace yes_square::app {
 namespace {
 
-constexpr int limits_height = 172; ///< four rows
 constexpr int bending_height = 190;
 
 } // namespace
@@ -40,8 +40,7 @@ StudyPanel::StudyPanel(Workbench& bench, QWidget* parent)
     column->addWidget(heading_label(tr("How much will it hold?"), this));
     column->addWidget(greatest_);
     column->addWidget(governs_);
-    limits_->setMinimumHeight(limits_height);
-    limits_->setMaximumHeight(limits_height);
+    grow_to_rows(*limits_);
     column->addWidget(limits_);
     column->addWidget(caution_);
     column->addWidget(heading_label(tr("To make it hold more"), this));
@@ -110,6 +109,7 @@ void StudyPanel::refresh() {
                                                 text(words(other.governs))),
                                        this};
         button->setProperty("role", "cure");
+        button->setMinimumHeight(2 * button->fontMetrics().lineSpacing() + 14); // its words take two lines
         connect(button, &QPushButton::clicked, this,
                 [this, other] { bench_.apply(text(say(other.words, bench_.voice())), other.edit); });
         stronger_->addWidget(button);

@@ -1,5 +1,6 @@
 #include "app/fixings/thing_fixings.hpp"
 
+#include "app/bench/grown.hpp"
 #include "app/bench/heading.hpp"
 #include "app/bench/read_only_table.hpp"
 #include "core/sheets/summary.hpp"
@@ -18,11 +19,15 @@ ThingFixings::ThingFixings(Workbench& bench, QWidget* parent)
     words_->setObjectName(QStringLiteral("thing-fixing-words"));
     words_->setWordWrap(true);
     auto* column = new QVBoxLayout{this};
+    column->setContentsMargins(0, 0, 0, 0);
     column->addWidget(words_);
     column->addWidget(heading_label(tr("Marks on the wall"), this));
-    column->addWidget(marks_, 3);
+    grow_to_rows(*marks_);
+    grow_to_rows(*parts_);
+    column->addWidget(marks_);
     column->addWidget(parts_heading_);
-    column->addWidget(parts_, 3);
+    column->addWidget(parts_);
+    column->addStretch(1);
     connect(&bench_, &Workbench::changed, this, &ThingFixings::refresh);
     connect(&bench_, &Workbench::selection_changed, this, &ThingFixings::refresh);
     refresh();

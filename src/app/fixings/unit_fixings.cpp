@@ -1,9 +1,10 @@
 #include "app/fixings/unit_fixings.hpp"
 
+#include "app/bench/grown.hpp"
+#include "app/bench/read_only_table.hpp"
 #include "core/sheets/run_layer.hpp"
 #include "core/sheets/summary.hpp"
 
-#include <QHeaderView>
 #include <QVBoxLayout>
 
 namespace yes_square::app {
@@ -12,7 +13,8 @@ UnitFixings::UnitFixings(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
     , words_{new QLabel{this}}
-    , holes_{new QTableWidget{0, 6, this}}
+    , holes_{read_only_table({tr("At"), tr("Up"), tr("Outside"), tr("Inside"), tr("Pack"), tr("Holds in")},
+                             "unit-holes", this)}
     , card_{new DrawingView{[this](double width, double height, double size) {
                                 const CabinetUnit* unit = bench_.unit();
                                 return unit ? draw_back_card(*unit, *bench_.unit_plan(), width, height, size,
@@ -23,22 +25,13 @@ UnitFixings::UnitFixings(Workbench& bench, QWidget* parent)
     words_->setTextFormat(Qt::RichText); // names in it are escaped
     words_->setWordWrap(true);
     words_->setObjectName(QStringLiteral("unit-fixing-words"));
-    holes_->setObjectName(QStringLiteral("unit-holes"));
-    holes_->setHorizontalHeaderLabels({tr("At"), tr("Up"), tr("Outside"), tr("Inside"), tr("Pack"), tr("Holds in")});
-    holes_->verticalHeader()->hide();
-    holes_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    holes_->setSelectionBehavior(QAbstractItemView::SelectRows);
-    holes_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    holes_->horizontalHeader()->setStretchLastSection(true);
-    holes_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
-    holes_->setMinimumHeight(84);
+    grow_to_rows(*holes_);
     card_->setObjectName(QStringLiteral("back-card"));
     card_->setAccessibleName(tr("Back of the unit with its holes"));
-    holes_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     card_->setMinimumHeight(200);
     auto* column = new QVBoxLayout{this};
     column->addWidget(words_);
-    column->addWidget(holes_, 2);
+    column->addWidget(holes_);
     column->addWidget(card_, 5);
     connect(&bench_, &Workbench::changed, this, &UnitFixings::refresh);
     connect(&bench_, &Workbench::selection_changed, this, &UnitFixings::refresh);

@@ -1,8 +1,8 @@
 #include "app/layout/alternatives_strip.hpp"
 
-#include "app/board/picking.hpp"
-
+#include "app/bench/heading.hpp"
 #include "app/board/painter.hpp"
+#include "app/board/picking.hpp"
 #include "core/runs/slide.hpp"
 #include "core/sheets/elevation.hpp"
 #include "core/sheets/furniture_layer.hpp"
@@ -11,13 +11,15 @@
 
 #include <QAbstractButton>
 #include <QKeyEvent>
+#include <QVBoxLayout>
 #include <algorithm>
 
 namespace yes_square::app {
 namespace {
 
 constexpr int picture_height = 36;
-constexpr int side_view_height = 156;
+constexpr int side_view_height = 130;
+constexpr int columns = 2;
 
 QString school_words(School school) {
     switch (school) {
@@ -59,12 +61,20 @@ public:
         setCheckable(true);
         setChecked(choice_.chosen);
         setFocusPolicy(Qt::StrongFocus);
-        setMinimumSize(112, choice_.picture + 82 - (choice_.count.isEmpty() ? 48 : 0));
+        setMinimumSize(112, choice_.picture + 40);
+        setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Minimum);
         setAccessibleName(choice_.title + QStringLiteral(": ") + choice_.lines.join(QStringLiteral("; ")));
         setToolTip(choice_.title + QStringLiteral("\n") + choice_.lines.join(QStringLiteral("\n")));
     }
 
 protected:
+    /// As high as its words need at this width.
+    void resizeEvent(QResizeEvent*) override {
+        if (const int wanted = title_area().height() + choice_.picture + 2 * edge + gives_up_height();
+            wanted != minimumHeight())
+            setMinimumHeight(wanted);
+    }
+
     void paintEvent(QPaintEvent*) override {
         QPainter painter{this};
         painter.setRenderHint(QPainter::Antialiasing);
@@ -73,35 +83,56 @@ protected:
         painter.setPen(QPen{strong ? theme_.chalk : theme_.line, isChecked() ? 2.5 : 1.0,
                             hasFocus() && !isChecked() ? Qt::DashLine : Qt::SolidLine});
         painter.drawRect(QRectF{rect()}.adjusted(1.5, 1.5, -1.5, -1.5));
-        const QRect inner = rect().adjusted(10, 6, -8, -4);
-
-        QFont bold = font();
-        bold.setBold(true);
-        painter.setFont(bold);
+        const QRect inner = this->inner();
+        const QRect title = title_area();
+        painter.setFont(bold());
         painter.setPen(theme_.ink);
-        const QFontMetrics metrics{bold};
-        painter.drawText(QRect{inner.left(), inner.top(), inner.width(), metrics.height()},
-                         Qt::AlignLeft | Qt::AlignVCenter,
-                         metrics.elidedText((isChecked() ? tr_here("Chosen: ") : QString{}) + choice_.title,
-                                            Qt::ElideRight, inner.width()));
+        painter.drawText(title, Qt::TextWordWrap, title_words());
         painter.save();
-        painter.translate(inner.left(), inner.top() + metrics.height() + 2);
+        painter.translate(inner.left(), title.bottom() + 3);
         paint(painter, choice_.draw(inner.width() / pixels_per_mm, choice_.picture / pixels_per_mm), theme_,
               pixels_per_mm);
         painter.restore();
 
-        QFont small = font();
-        small.setPixelSize(font().pixelSize() - 2);
-        painter.setFont(small);
-        if (choice_.count.isEmpty())
-            return;
-        const int top = inner.top() + metrics.height() + choice_.picture + 4;
+        painter.setFont(small());
+        const int top = title.bottom() + choice_.picture + 5;
         painter.setPen(choice_.keeps_limits ? theme_.faint : theme_.alarm);
-        painter.drawText(QRect{inner.left(), top, inner.width(), rect().bottom() - top}, Qt::TextWordWrap,
-                         choice_.count + QStringLiteral("; ") + choice_.lines.join(QStringLiteral("; ")));
+        painter.drawText(QRect{inner.left(), top, inner.width(), rect().bottom() - top}, Qt::TextWordWrap, gives_up());
     }
 
 private:
+    static constexpr int edge = 6;
+
+    QRect inner() const { return rect().adjusted(8, edge, -8, -edge); }
+    QFont bold() const {
+        QFont bold = font();
+        bold.setBold(true);
+        return bold;
+    }
+    QFont small() const {
+        QFont small = font();
+        small.setPixelSize(font().pixelSize() - 2);
+        return small;
+    }
+    QString title_words() const { return (isChecked() ? tr_here("Chosen: ") : QString{}) + choice_.title; }
+    QRect title_area() const {
+        const QRect inner = this->inner();
+        return QFontMetrics{bold()}.boundingRect(QRect{inner.left(), inner.top(), inner.width(), 1000},
+                                                 Qt::TextWordWrap, title_words());
+    }
+    QString gives_up() const {
+        return choice_.count.isEmpty()
+                   ? QString{}
+                   : choice_.count + QStringLiteral("; ") + choice_.lines.join(QStringLiteral("; "));
+    }
+    int gives_up_height() const {
+        return choice_.count.isEmpty()
+                   ? 0
+                   : 5 + QFontMetrics{small()}
+                             .boundingRect(QRect{0, 0, inner().width(), 1000}, Qt::TextWordWrap, gives_up())
+                             .height();
+    }
+
     const Choice choice_;
     const Theme& theme_;
 };
@@ -218,7 +249,7 @@ std::vector<Choice> choices_for_system(const Workbench& bench) {
 }
 
 /// Every case of a piece as it is seen from its side.
-std::vector<Choice> choices_for_piece(const Workbench& bench, int window_height) {
+std::vector<Choice> choices_for_piece(const Workbench& bench) {
     std::vector<Choice> choices;
     const PiecePlan& plan = *bench.selected_plan<Piece>();
     for (std::size_t i = 0; i < plan.cases.size(); ++i) {
@@ -226,7 +257,7 @@ std::vector<Choice> choices_for_piece(const Workbench& bench, int window_height)
         choice.title = text(say(words(plan.cases[i].kind), bench.voice()));
         choice.lines << choice.title;
         choice.chosen = false;
-        choice.picture = std::clamp(window_height / 5 - 4, 96, side_view_height);
+        choice.picture = side_view_height;
         choice.subject = "case/" + std::to_string(i + 1);
         choice.draw = [piece = *bench.selected<Piece>(), plan, i, voice = bench.voice()](double width, double height) {
             return draw_side_view(piece, plan, plan.cases[i], width, height, std::min(3.0, width / 11), voice);
@@ -241,9 +272,15 @@ AlternativesStrip::AlternativesStrip(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
     , theme_{&theme(ThemeName::light)}
-    , row_{new QHBoxLayout{this}} {
-    row_->setContentsMargins(0, 0, 0, 0);
-    row_->setSpacing(6);
+    , heading_{heading_label({}, this)}
+    , grid_{new QGridLayout} {
+    auto* column = new QVBoxLayout{this};
+    column->setContentsMargins(0, 4, 0, 0);
+    column->addWidget(heading_);
+    column->addLayout(grid_);
+    grid_->setSpacing(6);
+    for (int i = 0; i < columns; ++i)
+        grid_->setColumnStretch(i, 1);
     connect(&bench_, &Workbench::changed, this, &AlternativesStrip::rebuild);
     connect(&bench_, &Workbench::selection_changed, this, &AlternativesStrip::rebuild);
     rebuild();
@@ -255,7 +292,7 @@ void AlternativesStrip::set_theme(const Theme& theme) {
 }
 
 void AlternativesStrip::rebuild() {
-    while (QLayoutItem* item = row_->takeAt(0)) {
+    while (QLayoutItem* item = grid_->takeAt(0)) {
         // The card that was just clicked may be among them, so they go a little later, but are out of the way at once.
         item->widget()->hide();
         item->widget()->setObjectName({});
@@ -270,7 +307,7 @@ void AlternativesStrip::rebuild() {
     else if (bench_.selected_plan<StorageSystem>())
         choices = choices_for_system(bench_);
     else if (bench_.selected_plan<Piece>())
-        choices = choices_for_piece(bench_, window()->height());
+        choices = choices_for_piece(bench_);
     for (std::size_t i = 0; i < choices.size(); ++i) {
         const std::optional<Edit> edit = choices[i].edit;
         const QString what = choices[i].what;
@@ -286,8 +323,11 @@ void AlternativesStrip::rebuild() {
             });
         else
             connect(card, &QAbstractButton::clicked, card, [card] { card->setChecked(true); });
-        row_->addWidget(card, 1);
+        grid_->addWidget(card, static_cast<int>(i) / columns, static_cast<int>(i) % columns);
+        card->show();
     }
+    heading_->setText(bench_.selected_plan<Piece>() ? tr("What may befall it") : tr("Ways to set it out"));
+    setVisible(!choices.empty());
 }
 
 } // namespace yes_square::app

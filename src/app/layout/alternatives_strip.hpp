@@ -3,12 +3,13 @@
 #include "app/bench/theme.hpp"
 #include "app/bench/workbench.hpp"
 
-#include <QHBoxLayout>
+#include <QGridLayout>
+#include <QLabel>
 #include <QWidget>
 
 namespace yes_square::app {
 
-/// The selected shelf's bracket layouts, a run's or a wardrobe's places as small walls side by side, each with what it
+/// The selected shelf's bracket layouts, a run's or a wardrobe's places as small walls two by two, each with what it
 /// gives up; a click chooses. Of a piece that may tip, its cases from the side; a click shows the sum.
 class AlternativesStrip : public QWidget {
     Q_OBJECT
@@ -21,7 +22,8 @@ private:
 
     Workbench& bench_;
     const Theme* theme_;
-    QHBoxLayout* row_;
+    QLabel* heading_;
+    QGridLayout* grid_;
 };
 
 } // namespace yes_square::app

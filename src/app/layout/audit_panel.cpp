@@ -1,5 +1,7 @@
 #include "app/layout/audit_panel.hpp"
 
+#include "core/job/fresh_name.hpp"
+
 #include "app/bench/field_form.hpp"
 #include "core/boxes/new_box.hpp"
 
@@ -36,7 +38,7 @@ void AuditPanel::build_found() {
 }
 
 void AuditPanel::build_cabinet() {
-    form_->heading(tr("The cabinet"));
+    form_->fold(tr("The cabinet"), "hung-fold-cabinet");
     FieldForm<CabinetUnit> of_it{*form_, form_->inner(&HungCabinet::unit), "hung"};
     of_it.row("name");
     FieldForm<HungCabinet>{*form_, "hung"}.row("left").row("top");
@@ -66,9 +68,9 @@ void AuditPanel::refresh() {
 }
 
 void AuditPanel::add_cabinet() {
-    add(tr("Add what hangs here"), "hung", [](const Job&, const Wall& wall) {
+    add(tr("Add what hangs here"), "hung", [](const Job& job, const Wall& wall) {
         HungCabinet hung = new_hung(wall);
-        hung.unit.name = tr("Hanging cabinet %1").arg(wall.hung.size() + 1).toStdString();
+        hung.unit.name = fresh_name(job, tr("Hanging cabinet %1").toStdString());
         return hung;
     });
 }

@@ -1,5 +1,7 @@
 #include "app/layout/batten_panel.hpp"
 
+#include "core/job/fresh_name.hpp"
+
 #include "app/bench/field_form.hpp"
 #include "core/battens/reckon_batten.hpp"
 
@@ -38,9 +40,9 @@ void BattenPanel::refresh() {
 }
 
 void BattenPanel::add_batten() {
-    add(tr("Add a batten"), "batten", [](const Job&, const Wall& wall) {
+    add(tr("Add a batten"), "batten", [](const Job& job, const Wall& wall) {
         Batten batten = new_batten(wall);
-        batten.name = tr("Batten %1").arg(kept<Batten>(wall).size() + 1).toStdString();
+        batten.name = fresh_name(job, tr("Batten %1").toStdString());
         return batten;
     });
 }

@@ -1,6 +1,9 @@
 #include "app/layout/box_panel.hpp"
 
+#include "core/job/fresh_name.hpp"
+
 #include "app/bench/field_form.hpp"
+#include "app/bench/grown.hpp"
 #include "app/bench/read_only_table.hpp"
 #include "core/boxes/new_box.hpp"
 
@@ -15,7 +18,7 @@ BoxPanel::BoxPanel(Workbench& bench, QWidget* parent)
     connect(add_button, &QPushButton::clicked, this, &BoxPanel::add_box);
     words_->setObjectName(QStringLiteral("box-words"));
     words_->setWordWrap(true);
-    parts_->setMinimumHeight(190);
+    grow_to_rows(*parts_);
     build();
     lay_out("remove-box", add_button,
             tr("An open bookcase or box made for this wall: outer sizes and joints give its parts, its diagonals and "
@@ -27,14 +30,10 @@ void BoxPanel::build() {
     const auto housed = [](const WallBox& box) { return box.joint == BoxJoint::housing; };
     const auto rebated = [](const WallBox& box) { return box.back == BoxBack::rebated; };
     form_->heading(tr("The box"));
+    FieldForm<WallBox>{*form_, "box"}.row("left").row("top").row("width").row("height").row("depth").row("shelves");
+    form_->fold(tr("Name, joints, what it carries"), "box-fold-made");
     FieldForm<WallBox>{*form_, "box"}
         .row("name")
-        .row("left")
-        .row("top")
-        .row("width")
-        .row("height")
-        .row("depth")
-        .row("shelves")
         .row("material")
         .row("side")
         .row("joint")
@@ -85,9 +84,9 @@ void BoxPanel::refresh() {
 }
 
 void BoxPanel::add_box() {
-    add(tr("Add a box"), "box", [](const Job&, const Wall& wall) {
+    add(tr("Add a box"), "box", [](const Job& job, const Wall& wall) {
         WallBox box = new_box(wall);
-        box.name = tr("Box %1").arg(wall.boxes.size() + 1).toStdString();
+        box.name = fresh_name(job, tr("Box %1").toStdString());
         return box;
     });
 }

@@ -1,6 +1,11 @@
 #include "app/layout/layout_panel.hpp"
 
+#include "core/job/fresh_name.hpp"
+
+#include "app/bench/choices.hpp"
+
 #include <QHBoxLayout>
+#include <QLabel>
 #include <QMenu>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -10,74 +15,67 @@ namespace yes_square::app {
 LayoutPanel::LayoutPanel(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
-    , tabs_{new QTabWidget{this}}
-    , shelves_{new QWidget}
-    , runs_{new RunPanel{bench}}
-    , systems_{new SystemPanel{bench}}
-    , pieces_{new PiecePanel{bench}}
-    , boxes_{new BoxPanel{bench}}
-    , audit_{new AuditPanel{bench}}
-    , battens_{new BattenPanel{bench}}
-    , lights_{new LightPanel{bench}}
+    , add_any_{new QPushButton{tr("Put something on this wall"), this}}
+    , none_{new QWidget{this}}
+    , ways_{new AlternativesStrip{bench, this}}
+    , shelves_{new QWidget{this}}
+    , runs_{new RunPanel{bench, this}}
+    , systems_{new SystemPanel{bench, this}}
+    , pieces_{new PiecePanel{bench, this}}
+    , boxes_{new BoxPanel{bench, this}}
+    , audit_{new AuditPanel{bench, this}}
+    , battens_{new BattenPanel{bench, this}}
+    , lights_{new LightPanel{bench, this}}
     , form_{new ShelfForm{bench, shelves_}}
     , parts_{new ShelfParts{bench, shelves_}}
-    , add_{new QPushButton{tr("Add a shelf"), shelves_}}
-    , add_kind_{new QPushButton{tr("Another kind"), shelves_}}
+    , add_{new QPushButton{tr("Another shelf"), shelves_}}
     , remove_{new QPushButton{tr("Remove"), shelves_}} {
-    tabs_->setObjectName(QStringLiteral("layout-tabs"));
-    tabs_->addTab(shelves_, tr("Shelves"));
-    tabs_->addTab(runs_, tr("Cabinets"));
-    tabs_->addTab(systems_, tr("Bays"));
-    tabs_->addTab(pieces_, tr("Tipping"));
-    tabs_->addTab(boxes_, tr("Boxes"));
-    tabs_->addTab(audit_, tr("Found"));
-    tabs_->addTab(lights_, tr("Light"));
-    tabs_->addTab(battens_, tr("Battens"));
-    tabs_->tabBar()->setExpanding(false);
-    tabs_->setTabToolTip(2, tr("Wardrobes and other storage of panels and bays"));
-    tabs_->setTabToolTip(3, tr("Furniture that may tip, and what holds it"));
-    tabs_->setTabToolTip(4, tr("Bookcases and boxes made for the wall"));
-    tabs_->setTabToolTip(5, tr("Cabinets that hang already: do they hold?"));
-    tabs_->setTabToolTip(6, tr("Low-voltage light along a shelf or a run"));
-    tabs_->setTabToolTip(7, tr("Straight timbers screwed to the wall, for pegs or as ledgers"));
-    tabs_->setDocumentMode(true);
-    auto* whole = new QVBoxLayout{this};
-    whole->addWidget(tabs_);
+    add_any_->setObjectName(QStringLiteral("add-kind"));
+    auto* kinds = new QMenu{this};
+    kinds->setObjectName(QStringLiteral("thing-kinds"));
+    offer_kinds(*kinds);
+    add_any_->setMenu(kinds);
     add_->setObjectName(QStringLiteral("add-shelf"));
     remove_->setObjectName(QStringLiteral("remove-shelf"));
     connect(add_, &QPushButton::clicked, this, [this] { add_shelf(); });
-    add_kind_->setObjectName(QStringLiteral("add-kind"));
-    auto* kinds = new QMenu{this};
-    kinds->setObjectName(QStringLiteral("shelf-kinds"));
-    for (const ShelfPreset& preset : shelf_presets())
-        connect(kinds->addAction(text(preset.words)), &QAction::triggered, this, [this, preset] { add_shelf(preset); });
-    kinds->addSeparator();
-    connect(kinds->addAction(tr("Like the selected one, round the whole room")), &QAction::triggered, this,
-            &LayoutPanel::hang_round_room);
-    add_kind_->setMenu(kinds);
     connect(remove_, &QPushButton::clicked, this, &LayoutPanel::remove_shelf);
-    for (QPushButton* each : {add_, add_kind_, remove_})
-        each->setMinimumWidth(1); // a narrow panel shows less of a word, not less of the form
     auto* buttons = new QHBoxLayout;
     buttons->addWidget(add_);
-    buttons->addWidget(add_kind_);
     buttons->addWidget(remove_);
     auto* column = new QVBoxLayout{shelves_};
-    column->setContentsMargins(0, 6, 0, 0);
+    column->setContentsMargins(0, 0, 0, 0);
     column->addLayout(buttons);
     column->addWidget(form_);
     column->addWidget(parts_);
-    column->addStretch(1);
+    auto* nothing = new QVBoxLayout{none_};
+    nothing->setContentsMargins(0, 0, 0, 0);
+    auto* words =
+        new QLabel{tr("Nothing on this wall is selected. Put something on it, or click what hangs there."), none_};
+    words->setWordWrap(true);
+    nothing->addWidget(words);
+    auto* whole = new QVBoxLayout{this};
+    whole->setContentsMargins(0, 0, 0, 0);
+    whole->addWidget(add_any_);
+    for (QWidget* page : pages())
+        whole->addWidget(page);
+    whole->addWidget(ways_);
+    whole->addStretch(1);
 
     const auto fit = [this] {
+        add_any_->setEnabled(bench_.wall() != nullptr);
         add_->setEnabled(bench_.wall() != nullptr);
-        add_kind_->setEnabled(bench_.wall() != nullptr);
         remove_->setEnabled(bench_.shelf() != nullptr);
     };
     connect(&bench_, &Workbench::selection_changed, this, &LayoutPanel::show_selected);
+    connect(&bench_, &Workbench::changed, this, &LayoutPanel::show_selected);
     connect(&bench_, &Workbench::changed, this, fit);
     connect(&bench_, &Workbench::selection_changed, this, fit);
     fit();
+    show_selected();
+}
+
+std::vector<QWidget*> LayoutPanel::pages() const {
+    return {none_, shelves_, runs_, systems_, pieces_, boxes_, audit_, lights_, battens_};
 }
 
 void LayoutPanel::show_selected() {
@@ -89,9 +87,33 @@ void LayoutPanel::show_selected() {
                     : bench_.selected<LightFeed>()     ? lights_
                     : bench_.selected<Batten>()        ? battens_
                     : bench_.shelf()                   ? shelves_
-                                                       : nullptr;
-    if (page)
-        tabs_->setCurrentWidget(page);
+                                                       : none_;
+    for (QWidget* each : pages())
+        if (each != page)
+            each->hide();
+    page->show();
+}
+
+void LayoutPanel::offer_kinds(QMenu& menu) {
+    const auto offer = [this](QMenu& in, const QString& words, auto&& act) {
+        connect(in.addAction(words), &QAction::triggered, this, act);
+    };
+    QMenu* shelves = menu.addMenu(tr("Shelf, pole or rail"));
+    shelves->setObjectName(QStringLiteral("shelf-kinds"));
+    for (const ShelfPreset& preset : shelf_presets())
+        offer(*shelves, text(preset.words), [this, preset] { add_shelf(preset); });
+    shelves->addSeparator();
+    offer(*shelves, tr("Like the selected one, round the whole room"), [this] { hang_round_room(); });
+    offer(menu, tr("Run of wall cabinets"), [this] { runs_->add_run(RunLevel::wall); });
+    offer(menu, tr("Run of base cabinets"), [this] { runs_->add_run(RunLevel::floor); });
+    offer(menu, tr("Wardrobe of bays"), [this] { systems_->add_system(); });
+    QMenu* pieces = menu.addMenu(tr("Furniture that could tip"));
+    for (const auto& row : enum_names<PieceKind>())
+        offer(*pieces, word_of(row.value), [this, kind = row.value] { pieces_->add_piece(kind); });
+    offer(menu, tr("Bookcase or box hung on the wall"), [this] { boxes_->add_box(); });
+    offer(menu, tr("Cabinet that hangs here already"), [this] { audit_->add_cabinet(); });
+    offer(menu, tr("Batten for pegs or as a ledger"), [this] { battens_->add_batten(); });
+    offer(menu, tr("Light along what is selected"), [this] { lights_->add_feed(); });
 }
 
 void LayoutPanel::add_shelf(const ShelfPreset& preset) {
@@ -102,7 +124,7 @@ void LayoutPanel::add_shelf(const ShelfPreset& preset) {
         Wall& wall = job.walls[bench_.wall_index()];
         Shelf shelf = new_shelf(preset, wall);
         shelf.id = id = fresh_id(job, "shelf");
-        shelf.name = tr("Shelf %1").arg(wall.shelves.size() + 1).toStdString();
+        shelf.name = fresh_name(job, tr("Shelf %1").toStdString());
         wall.shelves.push_back(std::move(shelf));
     });
     bench_.select(id);

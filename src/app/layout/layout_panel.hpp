@@ -1,5 +1,6 @@
 #pragma once
 
+#include "app/layout/alternatives_strip.hpp"
 #include "app/layout/audit_panel.hpp"
 #include "app/layout/batten_panel.hpp"
 #include "app/layout/box_panel.hpp"
@@ -12,12 +13,12 @@
 #include "core/shelves/new_shelf.hpp"
 
 #include <QPushButton>
-#include <QTabWidget>
 #include <QWidget>
 
 namespace yes_square::app {
 
-/// The figures of what is selected, a page for each kind; adding and removing.
+/// The figures of what is selected and the ways it could be set out; adding and removing. What is selected tells which
+/// page is seen: there is nothing to leaf through.
 class LayoutPanel : public QWidget {
     Q_OBJECT
 public:
@@ -28,16 +29,23 @@ public:
     /// Whatever is selected: a shelf, a cabinet, a bay, a piece of furniture.
     void remove_selected();
     RunPanel& runs() { return *runs_; }
-    void show_runs() { tabs_->setCurrentWidget(runs_); }
     SystemPanel& systems() { return *systems_; }
     PiecePanel& pieces() { return *pieces_; }
+    /// Opens the menu of everything that can be put on a wall.
+    void offer() { add_any_->showMenu(); }
+    void set_theme(const Theme& theme) { ways_->set_theme(theme); }
+    /// Everything that can be put on a wall, as a menu: of the panel, of the window, of a right click on the wall.
+    void offer_kinds(QMenu& menu);
 
 private:
     void hang_round_room();
     void show_selected();
+    std::vector<QWidget*> pages() const;
 
     Workbench& bench_;
-    QTabWidget* tabs_;
+    QPushButton* add_any_;
+    QWidget* none_;
+    AlternativesStrip* ways_;
     QWidget* shelves_;
     RunPanel* runs_;
     SystemPanel* systems_;

@@ -1,6 +1,9 @@
 #include "app/layout/light_panel.hpp"
 
+#include "core/job/fresh_name.hpp"
+
 #include "app/bench/field_form.hpp"
+#include "app/bench/grown.hpp"
 
 #include "app/bench/read_only_table.hpp"
 #include "core/feeds/lead.hpp"
@@ -35,7 +38,7 @@ LightPanel::LightPanel(Workbench& bench, QWidget* parent)
     connect(add_button, &QPushButton::clicked, this, &LightPanel::add_feed);
     words_->setObjectName(QStringLiteral("light-words"));
     words_->setWordWrap(true);
-    leads_->setMinimumHeight(190);
+    grow_to_rows(*leads_);
     build();
     lay_out("remove-light", add_button,
             tr("Low-voltage light under a shelf or a run: select what it is along, then add it. Its length comes off "
@@ -111,7 +114,7 @@ void LightPanel::add_feed() {
     add(tr("Add a light"), "feed", [along](const Job& job, const Wall& wall) {
         LightFeed feed;
         feed.by_gauge = is_imperial(job.unit);
-        feed.name = tr("Light %1").arg(wall.feeds.size() + 1).toStdString();
+        feed.name = fresh_name(job, tr("Light %1").toStdString());
         feed.item = along;
         feed.right = wall.length;
         feed.height = wall.height / 2;

@@ -1,5 +1,7 @@
 #include "app/layout/piece_panel.hpp"
 
+#include "core/job/fresh_name.hpp"
+
 #include "app/bench/field_form.hpp"
 #include "core/stability/new_piece.hpp"
 #include "core/stability/piece_words.hpp"
@@ -48,8 +50,11 @@ PiecePanel::PiecePanel(Workbench& bench, QWidget* parent)
 void PiecePanel::build_piece() {
     form_->heading(tr("The piece"));
     FieldForm<Piece> rows{*form_, "piece"};
-    for (const char* member : {"name", "kind", "children", "left", "width", "height", "depth", "mass_kg", "contents_kg",
-                               "top_load_kg", "floor", "floor_falls", "feet_back", "centre_up", "centre_back", "doors"})
+    for (const char* member : {"kind", "children", "left", "width", "height", "depth"})
+        rows.row(member);
+    form_->fold(tr("Name, weight, floor, doors"), "piece-fold-weight");
+    for (const char* member : {"name", "mass_kg", "contents_kg", "top_load_kg", "floor", "floor_falls", "feet_back",
+                               "centre_up", "centre_back", "doors"})
         rows.row(member);
     rows.row("door_kg", [](const Piece& piece) { return piece.doors > 0; });
 }
@@ -70,7 +75,7 @@ void PiecePanel::each_shown(Piece& piece, const std::function<void(Drawer&)>& ch
 }
 
 void PiecePanel::build_drawers() {
-    form_->heading(tr("Drawers"));
+    form_->fold(tr("Drawers"), "piece-fold-drawers");
     QStringList numbers;
     for (int i = 0; i <= 12; ++i)
         numbers << QString::number(i);
@@ -161,9 +166,9 @@ void PiecePanel::refresh() {
 }
 
 void PiecePanel::add_piece(PieceKind kind) {
-    add(tr("Add a piece"), "piece", [&](const Job&, const Wall& wall) {
+    add(tr("Add a piece"), "piece", [&](const Job& job, const Wall& wall) {
         Piece piece = new_piece(wall, kind);
-        piece.name = say(words(kind), bench_.voice());
+        piece.name = fresh_name(job, say(words(kind), bench_.voice()) + " %1");
         return piece;
     });
 }

@@ -1,5 +1,8 @@
 #include "app/layout/run_panel.hpp"
 
+#include "app/bench/fold.hpp"
+#include "app/bench/grown.hpp"
+#include "core/job/fresh_name.hpp"
 #include "core/runs/slide.hpp"
 #include "core/runs/unit_library.hpp"
 
@@ -53,8 +56,7 @@ RunPanel::RunPanel(Workbench& bench, QWidget* parent)
     grid->addWidget(button(tr("Wall run"), "add-wall-run", [this] { add_run(RunLevel::wall); }), 0, 0);
     grid->addWidget(button(tr("Floor run"), "add-floor-run", [this] { add_run(RunLevel::floor); }), 0, 1);
     grid->addWidget(button(tr("Remove run"), "remove-run", [this] { remove_run(); }), 0, 2);
-    library_->setMinimumHeight(112);
-    library_->setMaximumHeight(150);
+    grow_to_rows(*library_);
     library_->setToolTip(tr("Drag a unit to the wall, or press Enter to put it beside the selected one"));
     auto* add = button(tr("Add unit"), "add-unit", [this] { add_listed(library_->currentRow()); });
     auto* take = button(tr("Take in list..."), "take-list", [this] { choose_list(); });
@@ -82,13 +84,21 @@ RunPanel::RunPanel(Workbench& bench, QWidget* parent)
         unit_row->addWidget(each);
     auto* column = new QVBoxLayout{this};
     column->setContentsMargins(0, 6, 0, 0);
+    auto* units = new Fold{tr("Units to add"), this};
+    units->setObjectName(QStringLiteral("units-fold"));
+    auto* at_hand = new QWidget{this};
+    auto* at_hand_column = new QVBoxLayout{at_hand};
+    at_hand_column->setContentsMargins(0, 0, 0, 0);
+    at_hand_column->addWidget(library_);
+    at_hand_column->addLayout(list_row);
+    units->over(at_hand);
     column->addLayout(grid);
-    column->addWidget(library_);
-    column->addLayout(list_row);
-    column->addWidget(run_form_);
-    column->addWidget(slide_);
+    column->addWidget(units);
+    column->addWidget(at_hand);
     column->addWidget(unit_form_);
     column->addLayout(unit_row);
+    column->addWidget(slide_);
+    column->addWidget(run_form_);
     column->addStretch(1);
     connect(&bench_, &Workbench::changed, this, &RunPanel::refresh);
     connect(&bench_, &Workbench::selection_changed, this, &RunPanel::refresh);
@@ -150,7 +160,7 @@ void RunPanel::add_run(RunLevel level) {
     bench_.edit(tr("Add run"), [&](Job& job) {
         Run run;
         run.id = id = fresh_id(job, "run");
-        run.name = (level == RunLevel::wall ? tr("Wall units") : tr("Base units")).toStdString();
+        run.name = fresh_name(job, (level == RunLevel::wall ? tr("Wall run %1") : tr("Floor run %1")).toStdString());
         run.level = level;
         job.walls[bench_.wall_index()].runs.push_back(std::move(run));
     });

@@ -45,7 +45,6 @@ ShelfForm::ShelfForm(Workbench& bench, QWidget* parent)
 void ShelfForm::build_place() {
     heading(tr("What hangs there"));
     FieldForm<Shelf> rows{*this, "shelf"};
-    rows.row("name").row("left").row("height");
     QStringList kinds;
     for (const ShelfPreset& preset : shelf_presets())
         kinds << text(preset.words);
@@ -59,16 +58,16 @@ void ShelfForm::build_place() {
                        hang_as(preset, shelf, *wall_of(job, shelf.id));
                });
            });
-    rows.row("length").row("depth");
+    rows.row("left").row("height").row("length").row("depth");
 }
 
 void ShelfForm::build_board() {
     const When boards = [](const Shelf& shelf) { return way_of(shelf).boards_on_arms(); };
     FieldForm<Shelf> rows{*this, "shelf"};
-    rows.row("material", [](const Shelf& shelf) { return !is_whole(shelf); })
-        .row("thickness")
-        .row("load", [](const Shelf& shelf) { return way_of(shelf).carries_goods(); })
+    rows.row("load", [](const Shelf& shelf) { return way_of(shelf).carries_goods(); })
         .row("own_load_kg_per_m", [](const Shelf& shelf) { return shelf.load.kind == LoadKind::own; });
+    fold(tr("Name and board"), "shelf-fold-board");
+    rows.row("name").row("material", [](const Shelf& shelf) { return !is_whole(shelf); }).row("thickness");
     // The first shelf under another finds its distance.
     number(tr("Shelves, one under another"), "shelf-tiers",
            {{}, Range::more_than_zero, static_cast<double>(most_of_count("tiers")), {}, false},
@@ -97,6 +96,7 @@ void ShelfForm::build_board() {
 }
 
 void ShelfForm::build_brackets() {
+    fold(tr("Brackets and sag"), "shelf-fold-brackets");
     const When chooses = [](const Shelf& shelf) { return way_of(shelf).chooses_bracket(); };
     choice(
         tr("Bracket"), "shelf-bracket",
@@ -146,6 +146,7 @@ void ShelfForm::build_brackets() {
 }
 
 void ShelfForm::build_holding() {
+    fold(tr("How it is held"), "shelf-fold-held");
     [this]<std::size_t... Is>(std::index_sequence<Is...>) {
         const auto rows = [this]<class How>(std::string_view kind) {
             FieldForm<How>{*this, way_access<How>(bench(), *this), kind}.all();

@@ -1,6 +1,7 @@
 #include "app/layout/shelf_parts.hpp"
 
-#include "app/bench/heading.hpp"
+#include "app/bench/fold.hpp"
+#include "app/bench/grown.hpp"
 #include "app/bench/theme.hpp"
 #include "app/bench/words.hpp"
 #include "core/shelves/carrier.hpp"
@@ -35,7 +36,6 @@ ReadingsSpec hole_editor(Workbench& bench) {
     spec.name = QStringLiteral("hole");
     spec.kind_label = tr_here("Hole");
     spec.kinds = {tr_here("may be used"), tr_here("must be used, its maker says")};
-    spec.list_height = 96;
     spec.fields = [](int) {
         return std::vector<ReadingField>{{QStringLiteral("across"), tr_here("From the left end")},
                                          {QStringLiteral("down"), tr_here("Down from the top")}};
@@ -72,7 +72,6 @@ ReadingsSpec along_editor(Workbench& bench) {
     spec.name = QStringLiteral("along");
     spec.kind_label = tr_here("Along it");
     spec.kinds = {tr_here("Joint between boards"), tr_here("Hanger from the ceiling")};
-    spec.list_height = 70;
     spec.fields = [](int) {
         return std::vector<ReadingField>{{QStringLiteral("at"), tr_here("From the left end"), false, false, true}};
     };
@@ -104,11 +103,14 @@ ReadingsSpec along_editor(Workbench& bench) {
     return spec;
 }
 
-QWidget* titled(const QString& title, QWidget* editor) {
+QWidget* folded(const QString& title, const QString& name, QWidget* editor) {
     auto* box = new QWidget;
     auto* column = new QVBoxLayout{box};
     column->setContentsMargins(0, 0, 0, 0);
-    column->addWidget(heading_label(title));
+    auto* fold = new Fold{title};
+    fold->setObjectName(name);
+    fold->over(editor);
+    column->addWidget(fold);
     column->addWidget(editor);
     return box;
 }
@@ -118,9 +120,11 @@ QWidget* titled(const QString& title, QWidget* editor) {
 ShelfParts::ShelfParts(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
-    , along_{titled(tr("Joints and hangers"), new ReadingsEditor{bench, along_editor(bench)})}
-    , holes_{titled(tr("Its holes"), new ReadingsEditor{bench, hole_editor(bench)})}
-    , goods_{new QWidget}
+    , along_{folded(tr("Joints and hangers"), QStringLiteral("shelf-fold-along"),
+                    new ReadingsEditor{bench, along_editor(bench)})}
+    , holes_{folded(tr("Its holes"), QStringLiteral("shelf-fold-holes"), new ReadingsEditor{bench, hole_editor(bench)})}
+    , goods_figures_{new QWidget}
+    , goods_{folded(tr("Heavy things on a part of it"), QStringLiteral("shelf-fold-goods"), goods_figures_)}
     , goods_name_{new QLineEdit}
     , goods_from_{new LengthField}
     , goods_to_{new LengthField}
@@ -132,9 +136,8 @@ ShelfParts::ShelfParts(Workbench& bench, QWidget* parent)
     column->addWidget(along_);
     column->addWidget(goods_);
 
-    auto* goods = new QVBoxLayout{goods_};
+    auto* goods = new QVBoxLayout{goods_figures_};
     goods->setContentsMargins(0, 0, 0, 0);
-    goods->addWidget(heading_label(tr("Heavy things on a part of it")));
     auto* form = new QFormLayout;
     goods_name_->setObjectName(QStringLiteral("goods-name"));
     goods_from_->setObjectName(QStringLiteral("goods-from"));
@@ -150,7 +153,7 @@ ShelfParts::ShelfParts(Workbench& bench, QWidget* parent)
     auto* add = new QPushButton{tr("Put it on")};
     add->setObjectName(QStringLiteral("goods-add"));
     goods_list_->setObjectName(QStringLiteral("goods-list"));
-    goods_list_->setMaximumHeight(70);
+    grow_to_rows(*goods_list_);
     goods->addWidget(add);
     goods->addWidget(goods_list_);
     connect(add, &QPushButton::clicked, this, &ShelfParts::add_goods);

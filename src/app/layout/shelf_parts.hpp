@@ -25,6 +25,7 @@ private:
     Workbench& bench_;
     QWidget* along_;
     QWidget* holes_;
+    QWidget* goods_figures_;
     QWidget* goods_;
     QLineEdit* goods_name_;
     LengthField* goods_from_;

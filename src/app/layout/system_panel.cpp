@@ -1,5 +1,7 @@
 #include "app/layout/system_panel.hpp"
 
+#include "core/job/fresh_name.hpp"
+
 #include "app/bench/field_form.hpp"
 #include "core/storage/bay_widths.hpp"
 #include "core/storage/new_system.hpp"
@@ -91,7 +93,7 @@ SystemPanel::SystemPanel(Workbench& bench, QWidget* parent)
         tr("A wardrobe or other storage of side panels with bays between them. Its bays are clicked on the wall."));
     empty_->setWordWrap(true);
     empty_->setProperty("role", "faint");
-    of_system_ = {system_, bay_, remove, fill, add, earlier, later, drop, slide_, fits_, reading_};
+    of_system_ = {system_, bay_, remove, fill, add, earlier, later, drop, slide_, fits_, reading_fold_};
     auto* column = new QVBoxLayout{this};
     column->setContentsMargins(0, 6, 0, 0);
     column->addLayout(top);
@@ -101,6 +103,7 @@ SystemPanel::SystemPanel(Workbench& bench, QWidget* parent)
     column->addWidget(fits_);
     column->addWidget(slide_);
     column->addWidget(system_);
+    column->addWidget(reading_fold_);
     column->addWidget(reading_);
     column->addStretch(1);
     connect(&bench_, &Workbench::changed, this, &SystemPanel::refresh);
@@ -117,6 +120,7 @@ void SystemPanel::build_system() {
     for (const char* member : {"name", "left", "width", "widths", "panel_height", "depth", "hung"})
         rows.row(member);
     rows.row("top", hung);
+    system_->fold(tr("What it is made of"), "system-fold-made");
     for (const char* member : {"material", "panel", "rod_stuff", "rod_diameter", "end_cup", "cleat_breadth",
                                "cleat_thickness", "first_hole", "crew", "children"})
         rows.row(member);
@@ -143,8 +147,10 @@ void SystemPanel::build_bay() {
         .row("loose", is({BayKind::shelves, BayKind::shoes}), tr("Loose shelves"))
         .row("loose", is({BayKind::drawers}), tr("Drawers"), "drawers")
         .row("drawer_height", is({BayKind::drawers}))
+        .row("load");
+    bay_->fold(tr("Door and own load"), "bay-fold-door");
+    FieldForm<Bay>{*bay_, "bay"}
         .row("door", [](const Bay& bay) { return bay.door != DoorHinge::drawers; })
-        .row("load")
         .row("own_load_kg_per_m", [](const Bay& bay) { return bay.load.kind == LoadKind::own; });
 }
 
@@ -163,7 +169,6 @@ PanelReading* SystemPanel::reading_in(Job& job) const {
 
 /// One reading for each panel: what a level held against it tells.
 void SystemPanel::build_reading() {
-    reading_->heading(tr("A level on a panel"));
     auto* panels = new QComboBox{reading_};
     panels->setObjectName(QStringLiteral("reading-panel"));
     panels->setAccessibleName(tr("Panel"));
@@ -171,6 +176,10 @@ void SystemPanel::build_reading() {
         panel_ = row + 1;
         reading_->refresh();
     });
+    auto* level = new Fold{tr("A level on a panel"), this};
+    level->setObjectName(QStringLiteral("reading-fold"));
+    level->over(reading_);
+    reading_fold_ = level;
     reading_->widget(panels);
     const auto list = [this, panels] {
         const SystemPlan* plan = bench_.selected_plan<StorageSystem>();
@@ -206,6 +215,7 @@ void SystemPanel::refresh() {
     const SystemPlan* plan = bench_.selected_plan<StorageSystem>();
     for (QWidget* each : of_system_)
         each->setVisible(plan != nullptr);
+    reading_->setVisible(plan && reading_fold_->isChecked());
     empty_->setVisible(!plan);
     if (!plan)
         return;
@@ -232,7 +242,7 @@ void SystemPanel::add_system() {
         Wall& wall = job.walls[bench_.wall_index()];
         StorageSystem system = new_system(job, wall);
         system.id = id = fresh_id(job, "system");
-        system.name = tr("Wardrobe %1").arg(wall.systems.size() + 1).toStdString();
+        system.name = fresh_name(job, tr("Wardrobe %1").toStdString());
         wall.systems.push_back(std::move(system));
     });
     bench_.select(id);

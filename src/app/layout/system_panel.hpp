@@ -32,6 +32,7 @@ private:
     PartForm<StorageSystem>* system_;
     PartForm<Bay>* bay_;
     BoundForm* reading_;
+    Fold* reading_fold_ = nullptr;
     QLabel* fits_;
     QLabel* empty_;
     QPushButton* slide_;

@@ -27,15 +27,12 @@ void UnitForm::build_size() {
     const auto on_hooks = [](const CabinetUnit& unit) { return unit.hanging != Hanging::screws; };
     const auto filler = [](const CabinetUnit& unit) { return is_filler(unit); };
     heading(tr("The unit"));
+    FieldForm<CabinetUnit>{*this, "unit"}.row("name").row("width").row("height").row("depth").row("hinge").row(
+        "loaded_kg", is_cabinet);
+    fold(tr("Weight and how it hangs"), "unit-fold-hangs");
     FieldForm<CabinetUnit>{*this, "unit"}
-        .row("name")
-        .row("width")
-        .row("height")
-        .row("depth")
-        .row("hinge")
-        .row("hanging")
         .row("mass_kg", is_cabinet)
-        .row("loaded_kg", is_cabinet)
+        .row("hanging")
         .row("hook_rating_n", on_hooks)
         .row("least", filler)
         .row("most", filler)
@@ -44,6 +41,7 @@ void UnitForm::build_size() {
 
 /// How the box is built, as far as its fixing asks.
 void UnitForm::build_box() {
+    fold(tr("How it is built"), "unit-fold-built");
     const auto framed = [](const CabinetUnit& unit) { return unit.construction == Construction::face_frame; };
     const auto corner = [](const CabinetUnit& unit) {
         return unit.kind == UnitKind::corner_l || unit.kind == UnitKind::corner_diagonal;
@@ -95,6 +93,7 @@ void UnitForm::build_appliance() {
         return is_cabinet(unit) || unit.kind == UnitKind::appliance_gap;
     };
     const auto gap = [](const CabinetUnit& unit) { return unit.kind == UnitKind::appliance_gap; };
+    fold(tr("Appliance"), "unit-fold-appliance");
     choice(tr("Appliance"), "unit-appliance", QStringList{tr("none")} + words_of<ApplianceKind>(),
            read<int>([](const CabinetUnit& unit) { return unit.appliance ? 1 + row_for(unit.appliance->kind) : 0; },
                      takes_one),

@@ -1,6 +1,7 @@
 #include "app/lines/lines_panel.hpp"
 
 #include "app/bench/choices.hpp"
+#include "app/bench/grown.hpp"
 
 #include "app/bench/read_only_table.hpp"
 #include "core/lines/room_lines.hpp"
@@ -47,16 +48,18 @@ LinesPanel::LinesPanel(Workbench& bench, QWidget* parent)
     connect(remove, &QPushButton::clicked, this, &LinesPanel::remove_line);
     connect(relate, &QPushButton::clicked, this, &LinesPanel::add_relation);
     connect(part, &QPushButton::clicked, this, &LinesPanel::remove_relation);
-    lines_->setMinimumHeight(190);
-    relations_->setMinimumHeight(150);
+    grow_to_rows(*lines_);
+    grow_to_rows(*relations_);
     auto* column = new QVBoxLayout{this};
+    column->setContentsMargins(0, 0, 0, 0);
     column->addWidget(usual);
     column->addLayout(row_of({add, remove}));
-    column->addWidget(lines_, 3);
+    column->addWidget(lines_);
     column->addWidget(line_form_);
-    column->addWidget(relations_, 2);
+    column->addWidget(relations_);
     column->addWidget(relation_form_);
     column->addLayout(row_of({relate, part}));
+    column->addStretch(1);
     build_line_form();
     build_relation_form();
     connect(lines_, &QTableWidget::itemSelectionChanged, this, [this] {

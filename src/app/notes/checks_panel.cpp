@@ -12,9 +12,9 @@ namespace {
 QString severity_words(Severity severity) {
     switch (severity) {
     case Severity::error:
-        return QCoreApplication::translate("ChecksPanel", "Wrong");
+        return QCoreApplication::translate("ChecksPanel", "Put right");
     case Severity::warning:
-        return QCoreApplication::translate("ChecksPanel", "Look");
+        return QCoreApplication::translate("ChecksPanel", "Mind");
     case Severity::note:
         return QCoreApplication::translate("ChecksPanel", "Note");
     }

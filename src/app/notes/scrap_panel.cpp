@@ -162,12 +162,10 @@ void ScrapPanel::write(const Working& working, const QString& links) {
                      shown(say(term.value, voice)).replace(' ', "&nbsp;"), shown(source_text(term.source, voice)));
     for (const Sentence& fact : working.facts)
         terms += QStringLiteral("<tr><td colspan=\"3\">%1</td></tr>").arg(shown(say(fact, voice)));
-    // The sum at the left, where each of its figures comes from at the right.
+    // The sum, where each of its figures comes from, and the way to the others.
     const QString html =
-        QStringLiteral("<table width=\"100%\" cellspacing=\"0\"><tr>"
-                       "<td width=\"36%\"><b>%1</b><br><span style=\"font-size:large\">%2</span>"
-                       "<p style=\"margin-top:6px\">%3</p></td>"
-                       "<td><table cellspacing=\"0\" cellpadding=\"1\">%4</table></td></tr></table>")
+        QStringLiteral("<b>%1</b><br><span style=\"font-size:large\">%2</span>"
+                       "<table cellspacing=\"0\" cellpadding=\"1\">%4</table><p style=\"margin-top:6px\">%3</p>")
             .arg(shown(say(working.title, voice)), shown(sum.empty() ? say(working.result, voice) : sum), links, terms);
     setHtml(html);
 }

@@ -12,11 +12,12 @@ class ScrapPanel : public Document {
 public:
     explicit ScrapPanel(Workbench& bench, QWidget* parent = nullptr);
 
+    void refresh();
+
 protected:
     void changeEvent(QEvent* event) override;
 
 private:
-    void refresh();
     void write(const Working& working, const QString& links);
 
     Workbench& bench_;

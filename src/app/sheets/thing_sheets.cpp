@@ -35,7 +35,6 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
             frame.height = height;
             frame.text = 2.7;
             frame.selected_shelf = shelf.id;
-            frame.study = study ? &*study : nullptr;
             return draw_elevation(wall, wall_plan, frame, voice).drawing;
         },
         105);

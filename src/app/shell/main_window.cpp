@@ -9,12 +9,13 @@
 #include "app/cut/cut_panel.hpp"
 #include "app/fit/fit_panel.hpp"
 #include "app/fixings/fixings_panel.hpp"
-#include "app/layout/alternatives_strip.hpp"
 #include "app/layout/layout_panel.hpp"
 #include "app/lines/lines_panel.hpp"
 #include "app/notes/checks_panel.hpp"
-#include "app/notes/scrap_panel.hpp"
+#include "app/notes/chit.hpp"
 #include "app/practice/practice_dialog.hpp"
+#include "app/shell/next_line.hpp"
+#include "app/start/start_page.hpp"
 #include "app/survey/survey_panel.hpp"
 #include "core/sheets/room_drawing.hpp"
 
@@ -31,7 +32,6 @@
 #include <QScrollArea>
 #include <QSettings>
 #include <QSplitter>
-#include <QStyleFactory>
 #include <QToolButton>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -40,11 +40,19 @@ namespace yes_square::app {
 namespace {
 
 constexpr int autosave_ms = 3000;
-constexpr int panel_width = 372;
+constexpr int panel_width = 336;
+/// Less than this, in type sizes, and wall and figures take turns.
+constexpr int least_width_in_type = 64;
+constexpr int least_height_in_type = 40;
 
+/// A stage's panel: whatever it holds, it has the one scroll bar.
 QScrollArea* scrolled(QWidget* inside) {
     auto* area = new QScrollArea;
-    area->setWidget(inside);
+    auto* margin = new QWidget;
+    auto* column = new QVBoxLayout{margin};
+    column->setContentsMargins(6, 0, 6, 0);
+    column->addWidget(inside);
+    area->setWidget(margin);
     area->setWidgetResizable(true);
     area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     return area;
@@ -83,15 +91,25 @@ MainWindow::MainWindow(QWidget* parent)
         const QString name = QInputDialog::getItem(this, tr("Yes Square"), question, which, 0, false, &chosen);
         return chosen ? static_cast<int>(which.indexOf(name)) : -1;
     };
+    ask_where = [this](const QString& what, const QString& name) {
+        return QFileDialog::getSaveFileName(this, what, name,
+                                            name.endsWith(QStringLiteral(".pdf")) ? tr("PDF (*.pdf)") : QString{});
+    };
     Manners::install();
+    const ThemeName chosen = QSettings{}.value(QStringLiteral("theme")).toString() == QStringLiteral("dark")
+                                 ? ThemeName::dark
+                                 : ThemeName::light;
     build_body();
     build_menus();
-    set_theme(QSettings{}.value(QStringLiteral("theme")).toString() == QStringLiteral("dark") ? ThemeName::dark
-                                                                                              : ThemeName::light);
+    set_theme(chosen);
     resize(1280, 800);
-    setMinimumSize(900, 600);
+    setMinimumSize(900, 500);
 
     connect(&bench_, &Workbench::changed, this, &MainWindow::refresh_pickers);
+    connect(&bench_, &Workbench::changed, this, [this] {
+        if (bench_.job().walls.empty() != (views_->currentWidget() == start_))
+            show_survey();
+    });
     connect(&bench_, &Workbench::selection_changed, this, &MainWindow::refresh_pickers);
     connect(&bench_, &Workbench::refused, this, [this](const QString& why) { tell(why); });
     connect(&bench_.undo_stack(), &QUndoStack::cleanChanged, this, &MainWindow::refresh_title);
@@ -100,6 +118,7 @@ MainWindow::MainWindow(QWidget* parent)
     refresh_pickers();
     refresh_title();
     stages_->set_stage(Stage::layout);
+    share_room();
     board_->setFocus();
 }
 
@@ -114,116 +133,109 @@ void MainWindow::build_body() {
     auto* column = new QVBoxLayout{body};
     column->setContentsMargins(8, 0, 8, 8);
     column->setSpacing(6);
+    menuBar()->setCornerWidget(build_pickers());
     stages_ = new StageStrip{bench_, day_, body};
     column->addWidget(stages_);
-    auto* across = new QSplitter{Qt::Horizontal};
-    across->addWidget(build_wall_side());
-    across->addWidget(build_side());
-    across->setStretchFactor(0, 1);
-    across->setStretchFactor(1, 0);
-    across->setSizes({1280 - panel_width, panel_width});
-    across->setChildrenCollapsible(false);
-    column->addWidget(across, 1);
+    next_ = new NextLine{bench_, day_, body};
+    column->addWidget(next_);
+    across_ = new QSplitter{Qt::Horizontal};
+    wall_side_ = build_wall_side();
+    across_->addWidget(wall_side_);
+    across_->addWidget(build_side());
+    across_->setStretchFactor(0, 1);
+    across_->setStretchFactor(1, 0);
+    across_->setSizes({1280 - panel_width, panel_width});
+    across_->setChildrenCollapsible(false);
+    column->addWidget(across_, 1);
     setCentralWidget(body);
     join_parts();
 }
 
-/// Which wall and what on it, how near it is seen, and in which unit.
-QLayout* MainWindow::build_pickers(QWidget* wall_side) {
-    auto* pickers = new QHBoxLayout;
-    walls_ = new QComboBox{wall_side};
-    walls_->setObjectName(QStringLiteral("wall-picker"));
-    walls_->setAccessibleName(tr("Wall"));
-    items_ = new QComboBox{wall_side};
-    items_->setObjectName(QStringLiteral("item-picker"));
-    items_->setAccessibleName(tr("Shelf, cabinet or piece"));
-    units_ = new QComboBox{wall_side};
-    units_->setObjectName(QStringLiteral("unit-picker"));
-    units_->setAccessibleName(tr("Unit"));
+/// Which wall and what on it, how near it is seen, and in which unit: beside the menus, so that they take no row of the
+/// wall's.
+QWidget* MainWindow::build_pickers() {
+    auto* row = new QWidget{this};
+    auto* pickers = new QHBoxLayout{row};
+    pickers->setContentsMargins(0, 3, 8, 3);
+    pickers->setSpacing(4);
+    const auto picker = [&](const char* name, const QString& what) {
+        auto* box = new QComboBox{row};
+        box->setObjectName(QString::fromLatin1(name));
+        box->setAccessibleName(what);
+        box->setToolTip(what);
+        box->setSizeAdjustPolicy(QComboBox::AdjustToContents);
+        pickers->addWidget(box);
+        return box;
+    };
+    walls_ = picker("wall-picker", tr("Wall"));
+    items_ = picker("item-picker", tr("Shelf, cabinet or piece"));
+    const auto add_tool = [&](const QString& words, const QString& tip, const char* name) {
+        QToolButton* made = tool(words, tip, row);
+        made->setObjectName(QString::fromLatin1(name));
+        pickers->addWidget(made);
+        return made;
+    };
+    QToolButton* farther = add_tool(QStringLiteral("\u2212"), tr("Farther"), "farther");
+    QToolButton* nearer = add_tool(QStringLiteral("+"), tr("Nearer"), "nearer");
+    QToolButton* whole = add_tool(tr("Whole wall"), tr("Show the whole wall"), "fit-wall");
+    QToolButton* above = add_tool(tr("From above"), tr("The room from above; click a wall to go to it"), "from-above");
+    above->setCheckable(true);
+    units_ = picker("unit-picker", tr("Unit"));
     units_->addItems({tr("mm"), tr("mm, tenths"), tr("cm"), tr("in, eighths"), tr("in, 16ths"), tr("in, 32nds"),
                       tr("in, 64ths"), tr("ft in, eighths"), tr("ft in, 16ths"), tr("ft in, 32nds"),
                       tr("ft in, 64ths")});
-    for (QComboBox* box : {walls_, items_, units_})
-        box->setSizeAdjustPolicy(QComboBox::AdjustToContents);
-    auto* nearer = tool(QStringLiteral("+"), tr("Nearer"), wall_side);
-    auto* farther = tool(QStringLiteral("-"), tr("Farther"), wall_side);
-    auto* whole = tool(tr("Whole wall"), tr("Show the whole wall"), wall_side);
-    whole->setObjectName(QStringLiteral("fit-wall"));
-    pickers->addWidget(walls_);
-    pickers->addWidget(items_);
-    pickers->addStretch(1);
-    pickers->addWidget(farther);
-    pickers->addWidget(nearer);
-    pickers->addWidget(whole);
-    pickers->addWidget(units_);
     connect(nearer, &QToolButton::clicked, this, [this] { board_->zoom_by(1.4); });
     connect(farther, &QToolButton::clicked, this, [this] { board_->zoom_by(1 / 1.4); });
     connect(whole, &QToolButton::clicked, this, [this] { board_->fit(); });
-    connect(walls_, &QComboBox::activated, this, [this](int row) {
-        bench_.select_wall(static_cast<std::size_t>(row));
+    connect(above, &QToolButton::toggled, this, [this](bool on) {
+        from_above_ = on;
+        show_survey();
+    });
+    connect(walls_, &QComboBox::activated, this, [this](int chosen) {
+        bench_.select_wall(static_cast<std::size_t>(chosen));
         board_->fit();
     });
     connect(items_, &QComboBox::activated, this,
-            [this](int row) { bench_.select(items_->itemData(row).toString().toStdString()); });
-    connect(units_, &QComboBox::activated, this, [this](int row) {
-        bench_.edit(tr("Change unit"), [&](Job& job) { job.unit = all_units()[static_cast<std::size_t>(row)]; });
+            [this](int chosen) { bench_.select(items_->itemData(chosen).toString().toStdString()); });
+    connect(units_, &QComboBox::activated, this, [this](int chosen) {
+        bench_.edit(tr("Change unit"), [&](Job& job) { job.unit = all_units()[static_cast<std::size_t>(chosen)]; });
     });
-    return pickers;
+    return row;
 }
 
-/// The wall, the ways it could be, and the sum that is asked for.
+/// The wall, with the sums that were asked for lying on it; the room from above and the cutting plan in its place.
 QWidget* MainWindow::build_wall_side() {
-    auto* wall_side = new QWidget;
-    auto* wall_column = new QVBoxLayout{wall_side};
-    wall_column->setContentsMargins(0, 0, 0, 0);
-    wall_column->setSpacing(6);
-    wall_column->addLayout(build_pickers(wall_side));
-    board_ = new BoardView{bench_, wall_side};
+    board_ = new BoardView{bench_};
     room_ = new DrawingView{
-        [this](double width, double height, double size) { return draw_room_here(width, height, size); }, wall_side};
+        [this](double width, double height, double size) { return draw_room_here(width, height, size); }};
     room_->setObjectName(QStringLiteral("room-plan"));
     room_->setAccessibleName(tr("Plan of the room"));
-    views_ = new QStackedWidget{wall_side};
+    views_ = new QStackedWidget;
     views_->addWidget(board_);
     views_->addWidget(room_);
-    wall_column->addWidget(views_, 1);
-    alternatives_ = new AlternativesStrip{bench_, wall_side};
-    wall_column->addWidget(alternatives_);
-
-    auto* scrap = new ScrapPanel{bench_};
-    scrap->setMinimumHeight(84);
-    auto* upright = new QSplitter{Qt::Vertical};
-    upright->addWidget(wall_side);
-    upright->addWidget(scrap);
-    upright->setStretchFactor(0, 1);
-    upright->setStretchFactor(1, 0);
-    upright->setSizes({580, 132});
-    upright->setChildrenCollapsible(false);
-    return upright;
+    build_start();
+    chits_ = new Chits{bench_, *views_, [this]() -> std::optional<QPoint> {
+                           return board_->asked_at() ? std::optional{board_->asked_at()->toPoint()} : std::nullopt;
+                       }};
+    return views_;
 }
 
-/// The stage's figures, and what is to be put right.
+/// The stage's figures; in their place, when it is asked for, what is to be put right.
 QWidget* MainWindow::build_side() {
     panels_ = new QStackedWidget;
     survey_ = new SurveyPanel{bench_};
     layout_ = new LayoutPanel{bench_};
     fixings_ = new FixingsPanel{bench_};
-    panels_->addWidget(survey_);
+    panels_->addWidget(scrolled(survey_));
     panels_->addWidget(scrolled(new LinesPanel{bench_}));
     panels_->addWidget(scrolled(layout_));
-    panels_->addWidget(fixings_);
+    panels_->addWidget(scrolled(fixings_));
     build_day();
-    panels_->setMinimumWidth(300);
-
-    auto* checks = new ChecksPanel{bench_};
-    checks->setMinimumHeight(110);
-    side_ = new QSplitter{Qt::Vertical};
+    checks_ = new ChecksPanel{bench_};
+    side_ = new QStackedWidget;
     side_->addWidget(panels_);
-    side_->addWidget(checks);
-    side_->setStretchFactor(0, 1);
-    side_->setStretchFactor(1, 0);
-    side_->setSizes({470, 230});
-    side_->setChildrenCollapsible(false);
+    side_->addWidget(checks_);
+    side_->setMinimumWidth(300);
     return side_;
 }
 
@@ -231,6 +243,8 @@ void MainWindow::join_parts() {
     connect(stages_, &StageStrip::stage_chosen, this, &MainWindow::show_stage);
     connect(survey_, &SurveyPanel::page_changed, this, &MainWindow::show_survey);
     connect(board_, &BoardView::pointed_at, survey_, &SurveyPanel::point_at);
+    connect(board_, &BoardView::nothing_clicked, chits_, &Chits::put_away);
+    connect(chits_, &Chits::print_wanted, this, &MainWindow::print_sum);
     connect(&layout_->runs(), &RunPanel::unit_carried, board_, &BoardView::carry);
     connect(&layout_->runs(), &RunPanel::unit_dropped, board_, &BoardView::drop);
     connect(&bench_, &Workbench::changed, room_, &DrawingView::redraw);
@@ -239,6 +253,40 @@ void MainWindow::join_parts() {
         if (reference.part == Reference::Part::wall)
             bench_.select_wall(reference.index);
     });
+    next_->printed = [this] { return sheets_printed(); };
+    next_->step_in_sight = [this](const std::string& key) {
+        return stages_->stage() == Stage::fit && fit_->in_sight(key);
+    };
+    connect(next_, &NextLine::pressed, this, &MainWindow::take_next);
+    connect(fit_, &FitPanel::step_shown, next_, &NextLine::refresh);
+    connect(&next_->checks(), &QPushButton::toggled, this, [this](bool on) {
+        side_->setCurrentWidget(on ? checks_ : static_cast<QWidget*>(panels_));
+        if (on)
+            next_->turn().setChecked(true);
+    });
+    connect(&next_->turn(), &QPushButton::toggled, this, &MainWindow::share_room);
+}
+
+/// Wall and figures side by side, or one of them where the window has no room for both.
+void MainWindow::share_room() {
+    if (views_->currentWidget() == start_) {
+        next_->turn().hide();
+        wall_side_->show();
+        side_->hide();
+        return;
+    }
+    const int type = font().pixelSize();
+    const bool turns = width() < least_width_in_type * type || height() < least_height_in_type * type;
+    QPushButton& turn = next_->turn();
+    turn.setVisible(turns);
+    turn.setText(turn.isChecked() ? tr("To the wall") : tr("To the figures"));
+    wall_side_->setVisible(!turns || !turn.isChecked());
+    side_->setVisible(!turns || turn.isChecked());
+}
+
+void MainWindow::resizeEvent(QResizeEvent* event) {
+    QMainWindow::resizeEvent(event);
+    share_room();
 }
 
 void MainWindow::build_menus() {
@@ -297,7 +345,6 @@ void MainWindow::build_edit_menu() {
     });
     edit->addAction(tr("Add a wall run"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_R}, this, [this] {
         set_stage(Stage::layout);
-        layout_->show_runs();
         layout_->runs().add_run(RunLevel::wall);
     });
     edit->addAction(tr("Add a wardrobe"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_B}, this, [this] {
@@ -334,11 +381,13 @@ void MainWindow::build_survey_menu() {
     });
     survey->addAction(tr("Take in a wall's outline (DXF)..."), this, &MainWindow::take_outline);
     survey->addSeparator();
-    survey->addAction(tr("Practice wall..."), this, [this] {
-        auto* practice = new PracticeDialog{QRandomGenerator::global()->generate64(), bench_.job().unit, *theme_, this};
-        practice->setAttribute(Qt::WA_DeleteOnClose);
-        practice->show();
-    });
+    survey->addAction(tr("Practice wall..."), this, &MainWindow::practise);
+}
+
+void MainWindow::practise() {
+    auto* practice = new PracticeDialog{QRandomGenerator::global()->generate64(), bench_.job().unit, *theme_, this};
+    practice->setAttribute(Qt::WA_DeleteOnClose);
+    practice->show();
 }
 
 void MainWindow::build_view_menu() {
@@ -366,29 +415,23 @@ void MainWindow::build_view_menu() {
 void MainWindow::set_theme(ThemeName name) {
     const Theme& chosen = theme(name);
     theme_ = &chosen;
-    QApplication::setStyle(QStyleFactory::create(QStringLiteral("Fusion")));
-    QApplication::setPalette(chosen.palette());
-    qApp->setStyleSheet(chosen.style_sheet());
+    wear(chosen);
     stages_->set_theme(chosen);
     survey_->set_theme(chosen);
     room_->set_theme(chosen);
+    start_->set_theme(chosen);
     board_->set_theme(chosen);
-    alternatives_->set_theme(chosen);
+    layout_->set_theme(chosen);
     fixings_->set_theme(chosen);
     cut_->set_theme(chosen);
 }
 
 void MainWindow::show_stage(Stage stage) {
     panels_->setCurrentIndex(static_cast<int>(stage));
-    // Lists of the day want the room; what is wrong stays in sight under them.
-    const bool of_day = stage >= Stage::cut;
-    if (of_day != of_day_)
-        side_->setSizes(of_day ? QList<int>{590, 110} : QList<int>{470, 230});
-    of_day_ = of_day;
-    alternatives_->setVisible(stage == Stage::layout);
-    if (stage == Stage::lines && bench_.room_plan() && !bench_.room_plan()->lines.lines.empty())
-        bench_.ask("line/" + bench_.room_plan()->lines.lines.back().id);
+    next_->checks().setChecked(false);
+    chits_->put_away();
     show_survey();
+    next_->refresh();
 }
 
 void MainWindow::show_survey() {
@@ -398,11 +441,16 @@ void MainWindow::show_survey() {
     else
         board_->show_survey(std::nullopt, std::nullopt);
     board_->show_line_names(stages_->stage() == Stage::lines);
-    board_->show_bending(stages_->stage() == Stage::fixings);
+    const auto see = [this](QWidget* view) {
+        views_->setCurrentWidget(view);
+        share_room();
+    };
+    if (bench_.job().walls.empty() && !surveying)
+        return see(start_);
     if (stages_->stage() == Stage::cut)
-        return views_->setCurrentWidget(cut_->view());
-    views_->setCurrentWidget(surveying && survey_->page() == SurveyPage::room ? static_cast<QWidget*>(room_)
-                                                                              : static_cast<QWidget*>(board_));
+        return see(cut_->view());
+    const bool above = from_above_ || (surveying && survey_->page() == SurveyPage::room);
+    see(above ? static_cast<QWidget*>(room_) : static_cast<QWidget*>(board_));
 }
 
 Drawing MainWindow::draw_room_here(double width, double height, double size) const {
@@ -453,10 +501,22 @@ void MainWindow::refresh_title() {
 void MainWindow::closeEvent(QCloseEvent* event) {
     if (QWidget* typed_in = focusWidget()) // a figure not yet entered counts as a change too
         typed_in->clearFocus();
-    if (may_leave())
-        event->accept();
-    else
-        event->ignore();
+    if (!may_leave())
+        return event->ignore();
+    QSettings settings;
+    settings.setValue(QStringLiteral("window/place"), saveGeometry());
+    settings.setValue(QStringLiteral("window/panes"), across_->saveState());
+    settings.setValue(QStringLiteral("window/stage"), static_cast<int>(stages_->stage()));
+    event->accept();
+}
+
+void MainWindow::restore_room() {
+    const QSettings settings;
+    restoreGeometry(settings.value(QStringLiteral("window/place")).toByteArray());
+    across_->restoreState(settings.value(QStringLiteral("window/panes")).toByteArray());
+    const int last = static_cast<int>(Stage::record);
+    if (const int stage = settings.value(QStringLiteral("window/stage"), -1).toInt(); stage >= 0 && stage <= last)
+        set_stage(static_cast<Stage>(stage));
 }
 
 } // namespace yes_square::app

@@ -6,6 +6,7 @@
 #include "app/shell/job_store.hpp"
 #include "app/shell/stage_strip.hpp"
 #include "core/sheets/drawing.hpp"
+#include "core/steps/next_step.hpp"
 
 #include <QComboBox>
 #include <QMainWindow>
@@ -14,22 +15,25 @@
 #include <QTimer>
 
 class QPrinter;
+class QTextDocument;
 
 namespace yes_square::app {
 
-class AlternativesStrip;
 class BoardView;
+class Chits;
 class CutPanel;
 class DrawingView;
 class FitPanel;
 class FixingsPanel;
 class LayoutPanel;
+class NextLine;
 class RecordPanel;
+class StartPage;
 class SurveyPanel;
 class WallSide;
 
-/// The window: the stages along the top, the wall in the middle, the stage's figures at its side, scrap and checks
-/// under it.
+/// The window: stages and what is next along the top, under them the wall, and the stage's figures at its side. Where
+/// there is room for one of the two, wall and figures take turns.
 class MainWindow : public QMainWindow {
     Q_OBJECT
 public:
@@ -53,6 +57,11 @@ public:
     CutPanel& cutting() { return *cut_; }
     FitPanel& fit() { return *fit_; }
     RecordPanel& record() { return *record_; }
+    NextLine& next_line() { return *next_; }
+    Chits& chits() { return *chits_; }
+
+    /// Size, place, panes and stage as they were when the window was last closed.
+    void restore_room();
 
     /// Opens the wall-side mode for the selected wall; whoever shows it says how large.
     WallSide* wall_side();
@@ -87,9 +96,12 @@ public:
     /// Takes up an older version, or work that was put aside, as an edit.
     void restore();
     std::function<void(const QString& message)> tell;
+    /// Where a file is to be written; empty: nowhere.
+    std::function<QString(const QString& what, const QString& name)> ask_where;
 
 protected:
     void closeEvent(QCloseEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
 
 private:
     void build_menus();
@@ -98,9 +110,19 @@ private:
     void build_survey_menu();
     void build_view_menu();
     void build_body();
-    QLayout* build_pickers(QWidget* wall_side);
+    QWidget* build_pickers();
     QWidget* build_wall_side();
     QWidget* build_side();
+    void build_start();
+    void practise();
+    void open_demo();
+    void show_help();
+    void share_room();
+    void take_next(const NextStep& next);
+    void find_stud(const NextStep& next);
+    void type_in(std::string_view name);
+    bool sheets_printed() const;
+    void print_sum(QTextDocument* sum);
     void join_parts();
     void new_job();
     void choose_and_open();
@@ -133,7 +155,15 @@ private:
     BoardView* board_ = nullptr;
     DrawingView* room_ = nullptr;
     QStackedWidget* views_ = nullptr;
-    AlternativesStrip* alternatives_ = nullptr;
+    NextLine* next_ = nullptr;
+    StartPage* start_ = nullptr;
+    Chits* chits_ = nullptr;
+    QWidget* wall_side_ = nullptr;
+    QStackedWidget* side_ = nullptr; ///< the stage's figures, or what is to be put right
+    QWidget* checks_ = nullptr;
+    QSplitter* across_ = nullptr;
+    bool from_above_ = false;
+    QString printed_; ///< the revision whose sheets were printed last
     SurveyPanel* survey_ = nullptr;
     LayoutPanel* layout_ = nullptr;
     FixingsPanel* fixings_ = nullptr;
@@ -141,8 +171,6 @@ private:
     FitPanel* fit_ = nullptr;
     RecordPanel* record_ = nullptr;
     QStackedWidget* panels_ = nullptr;
-    QSplitter* side_ = nullptr;
-    bool of_day_ = false;
     QComboBox* walls_ = nullptr;
     QComboBox* items_ = nullptr; ///< shelves, then the units of each run
     QComboBox* units_ = nullptr;

@@ -9,6 +9,8 @@
 #include "app/record/photos.hpp"
 #include "app/record/record_panel.hpp"
 #include "app/record/sign_dialog.hpp"
+#include "app/sheets/revision.hpp"
+#include "app/shell/next_line.hpp"
 #include "app/wallside/wall_side.hpp"
 #include "files/dxf_in.hpp"
 #include "files/export_job.hpp"
@@ -123,6 +125,9 @@ bool MainWindow::write_sheets(const QString& path, const SheetSet& set) {
     const QString problem = write_sheets_pdf(path, bench_.job(), bench_.plan(), set);
     if (!problem.isEmpty())
         tell(problem);
+    else
+        printed_ = revision_of(bench_.job());
+    next_->refresh();
     return problem.isEmpty();
 }
 

@@ -2,6 +2,7 @@
 
 #include "app/board/board_view.hpp"
 #include "app/catalogue/own_catalogue.hpp"
+#include "app/sheets/revision.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "app/shell/main_window.hpp"
 #include "core/job/own_entries.hpp"
@@ -17,6 +18,7 @@
 #include <QPrinter>
 #include <QSaveFile>
 #include <QSettings>
+#include <QTextDocument>
 
 namespace yes_square::app {
 namespace {
@@ -49,7 +51,7 @@ void MainWindow::start_untitled() {
         tell(problem);
     take(std::move(job), std::move(left_over));
     if (bench_.job().walls.empty())
-        set_stage(Stage::survey);
+        set_stage(Stage::layout); // where it is asked what is to be hung
 }
 
 void MainWindow::start() {
@@ -219,8 +221,7 @@ void MainWindow::save_sheets() {
 }
 
 void MainWindow::save_sheet_set(const SheetSet& set) {
-    const QString path = QFileDialog::getSaveFileName(this, tr("Save: %1").arg(set.words),
-                                                      set.file_name + QStringLiteral(".pdf"), tr("PDF (*.pdf)"));
+    const QString path = ask_where(tr("Save: %1").arg(set.words), set.file_name + QStringLiteral(".pdf"));
     if (!path.isEmpty())
         write_sheets(path, set);
 }
@@ -229,6 +230,8 @@ void MainWindow::print_on(QPrinter& printer, const SheetSet& set) {
     printer.setFullPage(true);
     QPainter painter{&printer};
     const bool some = printer.printRange() == QPrinter::PageRange;
+    if (painter.isActive())
+        printed_ = revision_of(bench_.job());
     if (painter.isActive())
         paint_sheets(painter, printer, bench_.job(), bench_.plan(), set, some ? printer.fromPage() : 0,
                      some ? printer.toPage() : 0);
@@ -242,6 +245,14 @@ void MainWindow::print(const SheetSet& set) {
     dialog.setOption(QAbstractPrintDialog::PrintPageRange);
     if (dialog.exec() == QDialog::Accepted)
         print_on(printer, set);
+}
+
+void MainWindow::print_sum(QTextDocument* sum) {
+    QPrinter printer{QPrinter::HighResolution};
+    QPrintDialog dialog{&printer, this};
+    dialog.setWindowTitle(tr("Print this sum"));
+    if (dialog.exec() == QDialog::Accepted)
+        sum->print(&printer);
 }
 
 void MainWindow::preview(const SheetSet& set) {

@@ -33,16 +33,16 @@ public:
         : QAbstractButton{parent}
         , title_{title} {
         setCheckable(true);
-        setMinimumSize(110, 48);
+        setMinimumSize(90, 2 * fontMetrics().height() + 14);
         setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     }
     void show_standing(const Standing& standing, const Voice& voice) {
         standing_ = standing.progress;
-        QStringList said;
+        words_.clear();
         for (const Sentence& words : standing.words)
-            said << app::text(say(words, voice));
-        words_ = said.join(QStringLiteral(", "));
-        setAccessibleName(title_ + QStringLiteral(": ") + words_);
+            words_ << app::text(say(words, voice));
+        setAccessibleName(title_ + QStringLiteral(": ") + words_.join(QStringLiteral(", ")));
+        setToolTip(accessibleName());
         update();
     }
     void set_theme(const Theme& theme) {
@@ -72,8 +72,7 @@ protected:
         const int base = 4 + metrics.height() + fine.ascent();
         const bool wrong = standing_ == Progress::wrong;
         painter.setPen(wrong ? theme_->alarm : theme_->faint);
-        const QString mark = standing_ == Progress::done ? tr("Done: ") : (wrong ? tr("Wrong: ") : tr("Open: "));
-        painter.drawText(QPoint{x, base}, fine.elidedText(mark + words_, Qt::ElideRight, width() - x - 6));
+        painter.drawText(QPoint{x, base}, shown_words(fine, width() - x - 6));
         if (hasFocus()) {
             painter.setPen(QPen{theme_->chalk, 2});
             painter.drawRect(QRectF{rect()}.adjusted(1, 1, -1, -1));
@@ -81,9 +80,23 @@ protected:
     }
 
 private:
+    /// As much of the standing as has room, the last said first: of a stage that is wrong that is what is wrong.
+    QString shown_words(const QFontMetrics& metrics, int room) const {
+        const QString mark = standing_ == Progress::done    ? tr("Done")
+                             : standing_ == Progress::wrong ? tr("Wrong")
+                                                            : tr("Open");
+        QStringList tries{words_.join(QStringLiteral(", "))};
+        if (words_.size() > 1)
+            tries << words_.last() << words_.first();
+        for (const QString& words : tries)
+            if (const QString all = mark + QStringLiteral(": ") + words; metrics.horizontalAdvance(all) <= room)
+                return all;
+        return mark;
+    }
+
     QString title_;
     Progress standing_ = Progress::missing;
-    QString words_;
+    QStringList words_;
     const Theme* theme_ = &theme(ThemeName::light);
 };
 

@@ -242,8 +242,7 @@ ReadingsSpec walk_readings() {
                 default:
                     return erase_at(wall.joists, row.index);
                 }
-            },
-            190};
+            }};
 }
 
 ReadingsSpec stud_evidence() {
@@ -275,8 +274,7 @@ ReadingsSpec stud_evidence() {
                 }
                 return rows;
             },
-            [](Wall& wall, const ReadingRow& row) { erase_at(wall.observations, row.index); },
-            120};
+            [](Wall& wall, const ReadingRow& row) { erase_at(wall.observations, row.index); }};
 }
 
 ReadingsSpec floor_readings() {
@@ -322,8 +320,7 @@ ReadingsSpec ceiling_readings() {
                          0, i});
                 return rows;
             },
-            [](Wall& wall, const ReadingRow& row) { erase_at(wall.ceiling, row.index); },
-            80};
+            [](Wall& wall, const ReadingRow& row) { erase_at(wall.ceiling, row.index); }};
 }
 
 ReadingsSpec face_readings() {
@@ -371,8 +368,7 @@ ReadingsSpec width_readings() {
                          0, i});
                 return rows;
             },
-            [](Wall& wall, const ReadingRow& row) { erase_at(wall.widths, row.index); },
-            70};
+            [](Wall& wall, const ReadingRow& row) { erase_at(wall.widths, row.index); }};
 }
 
 ReadingsSpec scanned_areas() {
@@ -402,8 +398,7 @@ ReadingsSpec scanned_areas() {
                 }
                 return rows;
             },
-            [](Wall& wall, const ReadingRow& row) { erase_at(wall.scans, row.index); },
-            90};
+            [](Wall& wall, const ReadingRow& row) { erase_at(wall.scans, row.index); }};
 }
 
 } // namespace yes_square::app

@@ -1,5 +1,6 @@
 #include "app/survey/readings_editor.hpp"
 
+#include "app/bench/grown.hpp"
 #include "app/bench/theme.hpp"
 #include "core/measure/entry.hpp"
 
@@ -60,7 +61,7 @@ ReadingsEditor::ReadingsEditor(Workbench& bench, ReadingsSpec spec, QWidget* par
     message_->hide();
     grid->addWidget(message_, line++, 0, 1, 2);
     list_->setObjectName(spec_.name + QStringLiteral("-found"));
-    list_->setFixedHeight(spec_.list_height);
+    grow_to_rows(*list_);
     list_->setWordWrap(true);
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     grid->addWidget(list_, line++, 0, 1, 2);

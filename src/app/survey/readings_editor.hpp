@@ -37,7 +37,6 @@ struct ReadingsSpec {
     std::function<void(Wall&, int kind, const std::vector<std::optional<Length>>&)> add;
     std::function<std::vector<ReadingRow>(const Wall&, const Voice&, const Reader&)> rows;
     std::function<void(Wall&, const ReadingRow&)> erase;
-    int list_height = 110;
 };
 
 /// Readings taken one after another: figures in walking order, Enter from each to the next, and from the last needed

@@ -1,6 +1,7 @@
 #include "app/survey/room_page.hpp"
 
 #include "app/bench/choices.hpp"
+#include "app/bench/grown.hpp"
 
 #include <QHBoxLayout>
 #include <QSignalBlocker>
@@ -50,7 +51,7 @@ RoomPage::RoomPage(Workbench& bench, QWidget* parent)
     form->refresh();
 
     walls_->setObjectName(QStringLiteral("room-walls"));
-    walls_->setFixedHeight(150);
+    grow_to_rows(*walls_);
     earlier_->setObjectName(QStringLiteral("wall-earlier"));
     later_->setObjectName(QStringLiteral("wall-later"));
     auto* add = new QPushButton{tr("Another room"), this};

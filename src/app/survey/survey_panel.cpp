@@ -1,5 +1,7 @@
 #include "app/survey/survey_panel.hpp"
 
+#include "core/job/fresh_name.hpp"
+
 #include "app/devices/devices_bar.hpp"
 #include "app/survey/level_page.hpp"
 #include "app/survey/readings.hpp"
@@ -10,8 +12,7 @@
 #include "app/survey/wall_form.hpp"
 
 #include <QApplication>
-#include <QGridLayout>
-#include <QScrollArea>
+#include <QHBoxLayout>
 #include <QTimer>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -22,19 +23,15 @@ namespace yes_square::app {
 namespace {
 
 constexpr std::array names{"wall", "walk", "drill", "studs", "level", "face", "services", "room"};
-constexpr int buttons_in_row = 4;
 
-QScrollArea* scrolled(QWidget* inside) {
-    auto* area = new QScrollArea;
-    auto* margin = new QWidget;
-    auto* column = new QVBoxLayout{margin};
-    column->setContentsMargins(0, 4, 8, 4);
+/// What is less high than the panel stands at its top.
+QWidget* at_top(QWidget* inside) {
+    auto* page = new QWidget;
+    auto* column = new QVBoxLayout{page};
+    column->setContentsMargins(0, 0, 0, 0);
     column->addWidget(inside);
     column->addStretch(1);
-    area->setWidget(margin);
-    area->setWidgetResizable(true);
-    area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    return area;
+    return page;
 }
 
 } // namespace
@@ -47,25 +44,12 @@ std::optional<SurveyPage> survey_page_from_name(const QString& name) {
 SurveyPanel::SurveyPanel(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
-    , buttons_{new QButtonGroup{this}}
-    , pages_{new QStackedWidget{this}}
+    , pages_{new Pages{this}}
     , studs_{new StudsPage{bench}}
     , level_{new LevelPage{bench}}
     , face_{new FacePage{bench}}
     , devices_{new DevicesBar{this}}
     , remove_{new QPushButton{tr("Remove this wall"), this}} {
-    auto* grid = new QGridLayout;
-    grid->setSpacing(4);
-    const QStringList titles{tr("Wall"),  tr("Walk"), tr("Drill"),    tr("Studs"),
-                             tr("Level"), tr("Face"), tr("Services"), tr("Room")};
-    for (int i = 0; i < titles.size(); ++i) {
-        auto* button = new QPushButton{titles[i], this};
-        button->setCheckable(true);
-        button->setObjectName(QStringLiteral("survey-page-") + QLatin1String(names[static_cast<std::size_t>(i)]));
-        buttons_->addButton(button, i);
-        grid->addWidget(button, i / buttons_in_row, i % buttons_in_row);
-    }
-
     auto* wall = new QWidget;
     auto* wall_column = new QVBoxLayout{wall};
     wall_column->setContentsMargins(0, 0, 0, 0);
@@ -79,18 +63,21 @@ SurveyPanel::SurveyPanel(Workbench& bench, QWidget* parent)
     wall_buttons->addWidget(remove_);
     wall_column->addLayout(wall_buttons);
 
-    pages_->addWidget(scrolled(wall));
-    pages_->addWidget(scrolled(new ReadingsEditor{bench, walk_readings()}));
-    pages_->addWidget(scrolled(new TrialHolePage{bench}));
-    pages_->addWidget(scrolled(studs_));
-    pages_->addWidget(scrolled(level_));
-    pages_->addWidget(scrolled(face_));
-    pages_->addWidget(scrolled(new ServicesPage{bench}));
-    pages_->addWidget(scrolled(new RoomPage{bench}));
+    const auto page = [this](QWidget* of, const QString& words, SurveyPage which) {
+        pages_->add(at_top(of), words,
+                    QStringLiteral("survey-page-") + QLatin1String(names[static_cast<std::size_t>(which)]));
+    };
+    page(wall, tr("Wall"), SurveyPage::wall);
+    page(new ReadingsEditor{bench, walk_readings()}, tr("Walk"), SurveyPage::walk);
+    page(new TrialHolePage{bench}, tr("Drill"), SurveyPage::drill);
+    page(studs_, tr("Studs"), SurveyPage::studs);
+    page(level_, tr("Level"), SurveyPage::level);
+    page(face_, tr("Face"), SurveyPage::face);
+    page(new ServicesPage{bench}, tr("Services"), SurveyPage::services);
+    page(new RoomPage{bench}, tr("Room"), SurveyPage::room);
 
     auto* column = new QVBoxLayout{this};
-    column->setContentsMargins(6, 0, 0, 0);
-    column->addLayout(grid);
+    column->setContentsMargins(0, 0, 0, 0);
     column->addWidget(pages_, 1);
     column->addWidget(devices_);
     connect(&devices_->laser(), &DeviceLink::distance, this, &SurveyPanel::put_distance);
@@ -103,7 +90,7 @@ SurveyPanel::SurveyPanel(Workbench& bench, QWidget* parent)
 
     connect(add, &QPushButton::clicked, this, &SurveyPanel::add_wall);
     connect(remove_, &QPushButton::clicked, this, &SurveyPanel::remove_wall);
-    connect(buttons_, &QButtonGroup::idClicked, this, [this](int id) { set_page(static_cast<SurveyPage>(id)); });
+    connect(pages_, &Pages::page_changed, this, &SurveyPanel::page_changed);
     connect(studs_, &StudsPage::advised, this, &SurveyPanel::page_changed);
     const auto fit = [this] { remove_->setEnabled(bench_.wall() != nullptr); };
     connect(&bench_, &Workbench::changed, this, fit);
@@ -112,14 +99,11 @@ SurveyPanel::SurveyPanel(Workbench& bench, QWidget* parent)
 }
 
 void SurveyPanel::set_page(SurveyPage page) {
-    const int index = static_cast<int>(page);
-    buttons_->button(index)->setChecked(true);
-    pages_->setCurrentIndex(index);
-    emit page_changed();
+    pages_->set_page(static_cast<int>(page));
 }
 
 SurveyPage SurveyPanel::page() const {
-    return static_cast<SurveyPage>(pages_->currentIndex());
+    return static_cast<SurveyPage>(pages_->page());
 }
 
 void SurveyPanel::set_theme(const Theme& theme) {
@@ -203,7 +187,7 @@ void SurveyPanel::add_wall() {
         }
         Wall wall;
         wall.id = fresh_id(job, "wall");
-        wall.name = tr("Wall %1").arg(job.walls.size() + 1).toStdString();
+        wall.name = fresh_name(job, tr("Wall %1").toStdString());
         wall.room = bench_.wall() ? bench_.wall()->room : job.rooms.back().id;
         wall.length = 3000_mm;
         wall.height = 2400_mm;

@@ -3,13 +3,12 @@
 #include <functional>
 #include <vector>
 
+#include "app/bench/pages.hpp"
 #include "app/bench/theme.hpp"
 #include "app/bench/workbench.hpp"
 #include "core/sheets/elevation.hpp"
 
-#include <QButtonGroup>
 #include <QPushButton>
-#include <QStackedWidget>
 #include <QWidget>
 
 namespace yes_square::app {
@@ -56,8 +55,7 @@ private:
     void put_distance(Length distance);
 
     Workbench& bench_;
-    QButtonGroup* buttons_;
-    QStackedWidget* pages_;
+    Pages* pages_;
     StudsPage* studs_;
     LevelPage* level_;
     FacePage* face_;

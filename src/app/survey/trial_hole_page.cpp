@@ -38,8 +38,7 @@ ReadingsSpec holes() {
             },
             [](Wall& wall, const ReadingRow& row) {
                 wall.trial_holes.erase(wall.trial_holes.begin() + static_cast<std::ptrdiff_t>(row.index));
-            },
-            60};
+            }};
 }
 
 /// What the drill met goes to the hole entered last.
@@ -71,8 +70,7 @@ ReadingsSpec layers() {
             [](Wall& wall, const ReadingRow& row) {
                 auto& met = wall.trial_holes.back().layers;
                 met.erase(met.begin() + static_cast<std::ptrdiff_t>(row.index));
-            },
-            90};
+            }};
 }
 
 } // namespace

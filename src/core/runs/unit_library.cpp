@@ -2,6 +2,7 @@
 
 #include "core/job/edits.hpp"
 #include "core/job/fields.hpp"
+#include "core/job/fresh_name.hpp"
 #include "core/measure/csv_table.hpp"
 #include "core/measure/entry.hpp"
 #include "core/runs/place_run.hpp"
@@ -21,6 +22,23 @@ constexpr Length tall_from = 1200_mm; ///< a unit as high as this is a tall one
 
 enum Column : std::size_t { code, kind, w, h, d, mass, qty, column_count };
 constexpr std::array<std::string_view, column_count> column_names{"code", "kind", "w", "h", "d", "mass", "qty"};
+
+/// How units are numbered: wall units W1, W2, base units B1, tall ones T1, so that each can be called out.
+std::string_view number_pattern(const CabinetUnit& unit) {
+    switch (unit.kind) {
+    case UnitKind::appliance_gap:
+        return "A%1";
+    case UnitKind::filler:
+        return "F%1";
+    case UnitKind::end_panel:
+        return "P%1";
+    case UnitKind::tall:
+    case UnitKind::appliance_housing:
+        return "T%1";
+    default:
+        return level_of(unit) == RunLevel::wall ? "W%1" : "B%1";
+    }
+}
 
 std::string_view kind_words(UnitKind of) {
     switch (of) {
@@ -176,6 +194,7 @@ std::string put_unit(Job& job, std::size_t wall_index, CabinetUnit unit, const s
         run = std::prev(wall.runs.end());
     }
     unit.id = fresh_id(job, "unit");
+    unit.name = fresh_name(job, number_pattern(unit));
     const std::vector<RunLayout> layouts = place_runs(wall, wall.length, {});
     const auto& places = layouts[static_cast<std::size_t>(run - wall.runs.begin())].units;
     const auto before =

@@ -11,10 +11,6 @@
 /// shapes, so that what is on the sheet is what was on the screen.
 namespace yes_square {
 
-/// Mean widths of a letter and of a figure of the shipped typeface, of the type size.
-inline constexpr double letter_width = 0.52;
-inline constexpr double figure_width = 0.58;
-
 /// What a shape shows; each medium has its own colour and width for it.
 enum class Ink {
     paper,
@@ -94,6 +90,7 @@ struct Text {
     Align align = Align::left;
     Ink ink = Ink::figure;
     bool bold = false;
+    bool breaks_lines = false; ///< on a bit of blank paper, as a figure breaks the line of its dimension
 };
 
 /// What a shape belongs to, for picking: a part of the job, and the places on the wall it stands for.

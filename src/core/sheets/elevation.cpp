@@ -1,6 +1,8 @@
 #include "core/sheets/elevation.hpp"
 
 #include "core/sheets/furniture_layer.hpp"
+#include "core/sheets/lettering.hpp"
+#include "core/sheets/pen.hpp"
 #include "core/sheets/rods.hpp"
 #include "core/sheets/run_layer.hpp"
 #include "core/sheets/shelf_layer.hpp"
@@ -9,7 +11,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <map>
 
 namespace yes_square {
 namespace {
@@ -45,14 +46,14 @@ public:
         draw_lines(wall_, scale_, frame_, voice_, drawing_);
         for (std::size_t i = 0; i < wall_.shelves.size() && i < plan_.shelves.size(); ++i)
             draw_shelf(wall_, wall_.shelves[i], plan_.shelves[i], scale_, frame_, drawing_);
-        for (std::size_t i = 0; frame_.study && i < wall_.shelves.size() && i < plan_.shelves.size(); ++i)
-            if (wall_.shelves[i].id == frame_.selected_shelf)
-                draw_bending(wall_.shelves[i], plan_.shelves[i], *frame_.study, scale_, text(), voice_, drawing_);
         for_each_thing(plan_, [&](const ThingPlan& thing) { checks(thing.checks, thing.id); });
         made_holes();
         lights();
         checks(plan_.checks, {});
         draw_readings(wall_, plan_.survey, scale_, frame_, voice_, drawing_);
+        const double edge = 0.2 * text();
+        settle_lettering(drawing_, {rods_.height_rod_width() - text(), edge, frame_.width - edge,
+                                    frame_.height - rods_.run_rod_height() - 0.4 * text()});
         rods_.draw(scale_, drawing_);
         return {std::move(drawing_), scale_};
     }
@@ -62,20 +63,11 @@ private:
     double x(Length at) const { return scale_.x(at); }
     double y(Length at) const { return scale_.y(at); }
 
-    template <class Form>
-    void add(Form form, Reference reference = {}) {
-        drawing_.shapes.push_back({std::move(form), std::move(reference)});
-    }
-    void rectangle(Length left, Length right, Length bottom, Length top, Ink ink, Fill fill, double line_width,
-                   Reference reference = {}, Stroke stroke = Stroke::solid) {
-        add(Rectangle{{x(left), y(top)}, x(right) - x(left), y(bottom) - y(top), ink, fill, line_width, stroke},
-            std::move(reference));
-    }
     void place_wall() {
         // The rows of the run rod depend on the scale and the scale on the rows: a few turns settle it.
         for (int turn = 0; turn < 4; ++turn) {
             const double left = rods_.height_rod_width();
-            const double right = 3.6 * text();
+            const double right = 1.6 * text();
             const double top = 2.2 * text();
             const double room_x = std::max(10.0, frame_.width - left - right);
             const double room_y = std::max(10.0, frame_.height - top - rods_.run_rod_height() - text());
@@ -91,14 +83,14 @@ private:
 
     void wall_itself() {
         const bool masonry = std::holds_alternative<Masonry>(wall_.structure);
-        rectangle({}, wall_.length, {}, wall_.height, masonry ? Ink::masonry : Ink::wall,
-                  masonry ? Fill::hatched : Fill::none, 0.35);
-        add(Line{{x({}) - 1.2 * text(), y({})}, {x(wall_.length) + 1.2 * text(), y({})}, Ink::floor, 0.7});
-        add(Text{{x(wall_.length) + 0.4 * text(), y({}) - 0.4 * text()},
-                 say("datum", voice_),
-                 0.85 * text(),
-                 Align::left,
-                 Ink::faint});
+        pen_.rectangle({{}, wall_.length, {}, wall_.height}, masonry ? Ink::masonry : Ink::wall,
+                       masonry ? Fill::hatched : Fill::none, 0.35);
+        pen_.add(Line{{x({}) - 1.2 * text(), y({})}, {x(wall_.length) + 1.2 * text(), y({})}, Ink::floor, 0.7});
+        pen_.add(Text{{x(wall_.length) - 0.3 * text(), y({}) - 0.4 * text()},
+                      say("datum", voice_),
+                      0.85 * text(),
+                      Align::right,
+                      Ink::faint});
     }
 
     void studs() {
@@ -112,13 +104,14 @@ private:
             const Ink ink = ink_of(stud.state);
             // Proved: a solid band. Indicated: dashed edges. Assumed: a dotted centre line and no more.
             if (stud.state == StudState::proved)
-                rectangle(stud.centre - half, stud.centre + half, {}, wall_.height, ink, Fill::plain, 0.15, reference);
+                pen_.rectangle({stud.centre - half, stud.centre + half, {}, wall_.height}, ink, Fill::plain, 0.15,
+                               reference);
             else if (stud.state == StudState::indicated)
-                rectangle(stud.centre - half, stud.centre + half, {}, wall_.height, ink, Fill::light, 0.25, reference,
-                          Stroke::dashed);
+                pen_.rectangle({stud.centre - half, stud.centre + half, {}, wall_.height}, ink, Fill::light, 0.25,
+                               reference, Stroke::dashed);
             else
-                add(Line{{x(stud.centre), y({})}, {x(stud.centre), y(wall_.height)}, ink, 0.35, Stroke::dotted},
-                    reference);
+                pen_.add(Line{{x(stud.centre), y({})}, {x(stud.centre), y(wall_.height)}, ink, 0.35, Stroke::dotted},
+                         reference);
         }
     }
 
@@ -127,31 +120,32 @@ private:
             const Opening& opening = wall_.openings[i];
             const Outline box = box_of(opening);
             const Reference reference{Part::opening, {}, i, {}, {}};
-            rectangle(box.left, box.right, box.bottom, box.top, Ink::paper, Fill::plain, 0);
-            rectangle(box.left, box.right, box.bottom, box.top, Ink::opening, Fill::none, 0.35, reference);
+            pen_.rectangle({box.left, box.right, box.bottom, box.top}, Ink::paper, Fill::plain, 0);
+            pen_.rectangle({box.left, box.right, box.bottom, box.top}, Ink::opening, Fill::none, 0.35, reference);
             if (opening.trim > Length{} && opening.trim * 2 < opening.width)
-                rectangle(box.left + opening.trim, box.right - opening.trim,
-                          opening.kind == OpeningKind::window ? box.bottom + opening.trim : box.bottom,
-                          box.top - opening.trim, Ink::opening, Fill::none, 0.2);
-            add(Line{{x(box.left), y(box.bottom)}, {x(box.right), y(box.top)}, Ink::opening, 0.12});
-            add(Line{{x(box.left), y(box.top)}, {x(box.right), y(box.bottom)}, Ink::opening, 0.12});
-            add(Text{{(x(box.left) + x(box.right)) / 2,
-                      y(box.top) + opening.trim.in_metres() * scale_.per_metre + 1.5 * text()},
-                     say(opening.kind == OpeningKind::window ? std::string_view{"Window"} : "Door", voice_),
-                     text(),
-                     Align::centre,
-                     Ink::opening},
-                reference);
+                pen_.rectangle({box.left + opening.trim, box.right - opening.trim,
+                                opening.kind == OpeningKind::window ? box.bottom + opening.trim : box.bottom,
+                                box.top - opening.trim},
+                               Ink::opening, Fill::none, 0.2);
+            pen_.add(Line{{x(box.left), y(box.bottom)}, {x(box.right), y(box.top)}, Ink::opening, 0.12});
+            pen_.add(Line{{x(box.left), y(box.top)}, {x(box.right), y(box.bottom)}, Ink::opening, 0.12});
+            pen_.add(Text{{(x(box.left) + x(box.right)) / 2,
+                           y(box.top) + opening.trim.in_metres() * scale_.per_metre + 1.5 * text()},
+                          say(opening.kind == OpeningKind::window ? std::string_view{"Window"} : "Door", voice_),
+                          text(),
+                          Align::centre,
+                          Ink::opening},
+                     reference);
         }
     }
 
     void strips() {
         for (const Strip& strip : plan_.survey.strips) {
             const bool inferred = strip.basis == Strip::Basis::inferred;
-            rectangle(std::max(Length{}, strip.left), std::min(wall_.length, strip.right),
-                      std::max(Length{}, strip.bottom), std::min(wall_.height, strip.top),
-                      inferred ? Ink::strip : Ink::detected, inferred ? Fill::light : Fill::hatched,
-                      inferred ? 0 : 0.35);
+            pen_.rectangle({std::max(Length{}, strip.left), std::min(wall_.length, strip.right),
+                            std::max(Length{}, strip.bottom), std::min(wall_.height, strip.top)},
+                           inferred ? Ink::strip : Ink::detected, inferred ? Fill::light : Fill::hatched,
+                           inferred ? 0 : 0.35);
         }
     }
 
@@ -159,7 +153,8 @@ private:
     void corner_things() {
         for (const CornerThing& thing : plan_.survey.corner_things) {
             const Outline box = box_of(thing, wall_);
-            rectangle(box.left, box.right, box.bottom, box.top, Ink::board, Fill::light, 0.3, {}, Stroke::dashed);
+            pen_.rectangle({box.left, box.right, box.bottom, box.top}, Ink::board, Fill::light, 0.3, {},
+                           Stroke::dashed);
         }
     }
 
@@ -170,24 +165,24 @@ private:
                 continue;
             const Outline box = box_of(service);
             const Reference reference{Part::service, {}, i, service.centre, service.height};
-            rectangle(box.left, box.right, box.bottom, box.top, Ink::service, Fill::plain, 0.3, reference);
+            pen_.rectangle({box.left, box.right, box.bottom, box.top}, Ink::service, Fill::plain, 0.3, reference);
             const std::string_view word = service.kind == ServiceKind::socket    ? "Socket"
                                           : service.kind == ServiceKind::switch_ ? "Switch"
                                           : service.kind == ServiceKind::pipe    ? "Pipe"
                                                                                  : "Appliance";
-            add(Text{{x(service.centre), y(box.top) - 0.4 * text()},
-                     say(word, voice_),
-                     0.85 * text(),
-                     Align::centre,
-                     Ink::service,
-                     true});
+            pen_.add(Text{{x(service.centre), y(box.top) - 0.4 * text()},
+                          say(word, voice_),
+                          0.85 * text(),
+                          Align::centre,
+                          Ink::service,
+                          true});
         }
     }
 
     /// What is in the wall already.
     void made_holes() {
         for (const MadeHole& made : wall_.made)
-            add(Circle{{x(made.x), y(made.z)}, 0.22 * text(), Ink::hole, Fill::plain});
+            pen_.add(Circle{{x(made.x), y(made.z)}, 0.22 * text(), Ink::hole, Fill::plain});
     }
 
     /// A light: a dashed line along it, a dot where it gets least.
@@ -197,33 +192,31 @@ private:
                 continue;
             const Reference reference{Part::thing, feed.id, 0, {}, {}};
             const double under = y(feed.height) + 0.25 * text();
-            add(Line{{x(feed.left), under},
-                     {x(feed.right), under},
-                     Ink::service,
-                     feed.id == frame_.selected_thing ? 0.9 : 0.5,
-                     Stroke::dashed},
-                reference);
+            pen_.add(Line{{x(feed.left), under},
+                          {x(feed.right), under},
+                          Ink::service,
+                          feed.id == frame_.selected_thing ? 0.9 : 0.5,
+                          Stroke::dashed},
+                     reference);
             if (feed.lead)
-                add(Circle{{x(feed.darkest), under}, 0.2 * text(), Ink::service, Fill::plain}, reference);
+                pen_.add(Circle{{x(feed.darkest), under}, 0.2 * text(), Ink::service, Fill::plain}, reference);
             checks(feed.checks, feed.id);
         }
     }
 
-    /// A triangle with an exclamation mark where trouble is; one for warnings, filled for errors. Several at one place
-    /// stand side by side.
+    /// A triangle with an exclamation mark where trouble is.
     void checks(const std::vector<Check>& checks, const std::string& item) {
         const double size = 1.5 * text();
         for (std::size_t i = 0; i < checks.size(); ++i) {
             const Check& check = checks[i];
             if (check.severity == Severity::note || !check.x || !check.z)
                 continue;
-            const int beside = marks_[{*check.x, *check.z}]++;
-            const Point at{x(*check.x) + (0.9 + 1.1 * beside) * size, y(*check.z) + 0.5 * size};
+            const Point at{x(*check.x) + 0.9 * size, y(*check.z) + 0.5 * size};
             const Ink ink = check.severity == Severity::error ? Ink::alarm : Ink::caution;
             const Reference reference{Part::check, item, i, {}, {}};
-            add(Triangle{{at.x, at.y}, {at.x + size, at.y}, {at.x + size / 2, at.y - size}, ink}, reference);
-            add(Text{{at.x + size / 2, at.y - 0.12 * size}, "!", 0.75 * size, Align::centre, Ink::paper, true},
-                reference);
+            pen_.add(Triangle{{at.x, at.y}, {at.x + size, at.y}, {at.x + size / 2, at.y - size}, ink}, reference);
+            pen_.add(Text{{at.x + size / 2, at.y - 0.12 * size}, "!", 0.75 * size, Align::centre, Ink::paper, true},
+                     reference);
         }
     }
 
@@ -234,7 +227,7 @@ private:
     Rods rods_;
     Drawing drawing_;
     ElevationScale scale_;
-    std::map<std::pair<Length, Length>, int> marks_; ///< of checks, at each place
+    Pen pen_{scale_, drawing_};
 };
 
 } // namespace

@@ -2,7 +2,6 @@
 
 #include "core/plan/plan.hpp"
 #include "core/sheets/drawing.hpp"
-#include "core/shelves/shelf_study.hpp"
 
 namespace yes_square {
 
@@ -27,7 +26,6 @@ struct ElevationFrame {
     bool rods = true;
     bool found = false; ///< what was found on the wall drops its ticks on the rods too
     SurveyLayer survey = SurveyLayer::none;
-    const ShelfStudy* study = nullptr;      ///< of the selected shelf: its load, bending and sag are drawn under it
     std::optional<ProbeAdvice> advice = {}; ///< where to probe next, drawn with the studs
 };
 

@@ -1,5 +1,7 @@
 #include "core/sheets/furniture_layer.hpp"
 
+#include "core/sheets/lettering.hpp"
+#include "core/sheets/pen.hpp"
 #include "core/sheets/rods.hpp"
 #include "core/storage/system_words.hpp"
 
@@ -10,42 +12,41 @@ namespace {
 
 using Part = Reference::Part;
 
-class FurnitureDrawer {
+class FurnitureDrawer : Pen {
 public:
-    FurnitureDrawer(const ElevationScale& scale, const ElevationFrame& frame, Drawing& drawing)
-        : scale_{scale}
-        , frame_{frame}
-        , drawing_{drawing} {}
+    FurnitureDrawer(const ElevationScale& on_paper, const ElevationFrame& frame, Drawing& into)
+        : Pen{on_paper, into}
+        , frame_{frame} {}
 
     void draw(const StorageSystem& system, const SystemPlan& plan) {
         const Reference whole{Part::thing, system.id, 0, {}, {}};
         const bool chosen = selected(system.id);
-        rectangle(system.left, system.right(), plan.foot, plan.head, Ink::paper, Fill::plain, 0, whole);
+        rectangle({system.left, system.right(), plan.foot, plan.head}, Ink::paper, Fill::plain, 0, whole);
         for (std::size_t i = 0; i < plan.bays.size(); ++i)
             bay(system, system.bays[i], plan.bays[i], plan);
         for (const PanelPlan& panel : plan.panels)
-            rectangle(panel.left, panel.left + system.panel, plan.foot, plan.head, board(chosen), Fill::plain, 0.25,
+            rectangle({panel.left, panel.left + system.panel, plan.foot, plan.head}, board(chosen), Fill::plain, 0.25,
                       whole);
         for (const PanelPlan& panel : plan.panels)
-            label(panel.label, scale_.x(panel.left + system.panel / 2), scale_.y(plan.head) - 0.35 * text(), 8 * text(),
+            label(panel.label, scale.x(panel.left + system.panel / 2), scale.y(plan.head) - 0.35 * text(), 8 * text(),
                   0.9);
         if (chosen)
             for (const BayPlan& each : plan.bays)
                 for (const BayCleat& cleat : each.cleats)
                     for (const PlannedHole& screw : cleat.screws)
                         fixing(screw.x, cleat.z, !cleat.in_strip() && cleat.utilisation.within(), whole);
-        const double middle = scale_.x(system.left + system.width / 2);
-        label(system.name, middle, scale_.y(plan.head) - 1.7 * text(), 1e9, 1, chosen);
+        const double middle = scale.x(system.left + system.width / 2);
+        label(system.name, middle, scale.y(plan.head) - 1.7 * text(), 1e9, 1, chosen);
     }
 
     void draw(const Piece& piece, const PiecePlan& plan) {
         const Reference whole{Part::thing, piece.id, 0, {}, {}};
         const bool chosen = selected(piece.id);
-        rectangle(piece.left, piece.right(), {}, piece.height, Ink::paper, Fill::plain, 0, whole);
-        rectangle(piece.left, piece.right(), {}, piece.height, board(chosen), Fill::light, chosen ? 0.7 : 0.4, whole);
+        rectangle({piece.left, piece.right(), {}, piece.height}, Ink::paper, Fill::plain, 0, whole);
+        rectangle({piece.left, piece.right(), {}, piece.height}, board(chosen), Fill::light, chosen ? 0.7 : 0.4, whole);
         for (const Drawer& drawer : piece.drawers) {
             const Length inset = std::min(15_mm, piece.width / 10);
-            rectangle(piece.left + inset, piece.right() - inset, drawer.top - drawer.height + 4_mm, drawer.top,
+            rectangle({piece.left + inset, piece.right() - inset, drawer.top - drawer.height + 4_mm, drawer.top},
                       Ink::board, Fill::none, 0.25, whole);
         }
         for (int door = 1; door < piece.doors; ++door)
@@ -59,17 +60,18 @@ public:
     void draw(const WallBox& box, const BoxPlan& plan) {
         const Reference whole{Part::thing, box.id, 0, {}, {}};
         const bool chosen = selected(box.id);
-        rectangle(box.left, box.right(), box.bottom(), box.top, Ink::paper, Fill::plain, 0, whole);
-        rectangle(box.left, box.right(), box.bottom(), box.top, board(chosen), Fill::light, chosen ? 0.7 : 0.4, whole);
+        rectangle({box.left, box.right(), box.bottom(), box.top}, Ink::paper, Fill::plain, 0, whole);
+        rectangle({box.left, box.right(), box.bottom(), box.top}, board(chosen), Fill::light, chosen ? 0.7 : 0.4,
+                  whole);
         if (box.width > 2 * box.side && box.height > 2 * box.side)
-            rectangle(box.left + box.side, box.right() - box.side, box.bottom() + box.side, box.top - box.side,
+            rectangle({box.left + box.side, box.right() - box.side, box.bottom() + box.side, box.top - box.side},
                       Ink::board, Fill::none, 0.2, whole);
         for (const Length top : plan.shelf_tops)
-            rectangle(box.left + box.side, box.right() - box.side, top - box.side, top, board(chosen), Fill::plain,
+            rectangle({box.left + box.side, box.right() - box.side, top - box.side, top}, board(chosen), Fill::plain,
                       0.15, whole);
         holes(plan.hang, whole);
-        label(box.name, scale_.x(box.left + box.width / 2), scale_.y(box.bottom()) + 1.15 * text(),
-              1.6 * (scale_.x(box.right()) - scale_.x(box.left)), 1, chosen);
+        label(box.name, scale.x(box.left + box.width / 2), scale.y(box.bottom()) + 1.15 * text(),
+              1.6 * (scale.x(box.right()) - scale.x(box.left)), 1, chosen);
     }
 
     void draw(const HungCabinet& hung, const HungPlan& plan) {
@@ -77,8 +79,8 @@ public:
         const bool chosen = selected(hung.id);
         const Length right = hung.left + hung.unit.width;
         const Length bottom = hung.top - hung.unit.height;
-        rectangle(hung.left, right, bottom, hung.top, Ink::paper, Fill::plain, 0, whole);
-        rectangle(hung.left, right, bottom, hung.top, board(chosen), Fill::light, chosen ? 0.7 : 0.4, whole,
+        rectangle({hung.left, right, bottom, hung.top}, Ink::paper, Fill::plain, 0, whole);
+        rectangle({hung.left, right, bottom, hung.top}, board(chosen), Fill::light, chosen ? 0.7 : 0.4, whole,
                   Stroke::dashed);
         named(hung.unit.name, words(plan.verdict), hung.left, right, bottom + hung.unit.height / 2, hung.top, chosen,
               whole);
@@ -98,41 +100,27 @@ private:
         const Reference whole{Part::thing, room.id, 0, {}, {}};
         const bool chosen = selected(room.id);
         const Outline& box = room.box;
-        rectangle(box.left, box.right, box.bottom, box.top, Ink::paper, Fill::plain, 0, whole);
-        rectangle(box.left, box.right, box.bottom, box.top, board(chosen), Fill::light, chosen ? 0.7 : 0.4, whole);
+        rectangle({box.left, box.right, box.bottom, box.top}, Ink::paper, Fill::plain, 0, whole);
+        rectangle({box.left, box.right, box.bottom, box.top}, board(chosen), Fill::light, chosen ? 0.7 : 0.4, whole);
         for (const PlannedHole& hole : plan.holes)
             fixing(hole.x, hole.z,
                    !hole.in_strip() && hole.utilisation.within() &&
                        (hole.substrate == Substrate::proved_stud || hole.substrate == Substrate::masonry),
                    whole);
-        label(room.name, (scale_.x(box.left) + scale_.x(box.right)) / 2, scale_.y(box.bottom) + 1.15 * text(),
-              1.6 * (scale_.x(box.right) - scale_.x(box.left)), 1, chosen);
+        label(room.name, (scale.x(box.left) + scale.x(box.right)) / 2, scale.y(box.bottom) + 1.15 * text(),
+              1.6 * (scale.x(box.right) - scale.x(box.left)), 1, chosen);
     }
 
     bool selected(const std::string& id) const { return id == frame_.selected_thing; }
     double text() const { return frame_.text; }
     static Ink board(bool chosen) { return chosen ? Ink::board_selected : Ink::board; }
 
-    void add(auto form, Reference reference = {}) {
-        drawing_.shapes.push_back({std::move(form), std::move(reference)});
-    }
-    void rectangle(Length left, Length right, Length bottom, Length top, Ink ink, Fill fill, double line,
-                   Reference reference, Stroke stroke = Stroke::solid) {
-        add(Rectangle{{scale_.x(left), scale_.y(top)},
-                      scale_.x(right) - scale_.x(left),
-                      scale_.y(bottom) - scale_.y(top),
-                      ink,
-                      fill,
-                      line,
-                      stroke},
-            std::move(reference));
-    }
     void upright(Length x, Length from, Length to, Ink ink, double width) {
-        add(Line{{scale_.x(x), scale_.y(from)}, {scale_.x(x), scale_.y(to)}, ink, width, Stroke::solid});
+        add(Line{{scale.x(x), scale.y(from)}, {scale.x(x), scale.y(to)}, ink, width, Stroke::solid});
     }
     void fixing(Length x, Length z, bool sure, Reference reference) {
-        add(Circle{{scale_.x(x), scale_.y(z)},
-                   std::max(0.55, 0.009 * scale_.per_metre),
+        add(Circle{{scale.x(x), scale.y(z)},
+                   std::max(0.55, 0.009 * scale.per_metre),
                    sure ? Ink::hole : Ink::alarm,
                    sure ? Fill::plain : Fill::none},
             std::move(reference));
@@ -142,46 +130,38 @@ private:
             fixing(hole.x, hole.z, hole.substrate == Substrate::proved_stud || hole.substrate == Substrate::masonry,
                    reference);
     }
-    void label(const std::string& words, double middle, double baseline, double room, double size, bool bold = false) {
-        if (static_cast<double>(words.size()) * letter_width * size * text() <= room)
-            add(Text{{middle, baseline}, words, size * text(), Align::centre, Ink::figure, bold});
+    void label(const std::string& words, double middle, double baseline, double room, double size, bool bold = false,
+               const Reference& reference = {}) {
+        if (text_width(words, size * text(), bold) <= room)
+            add(Text{{middle, baseline}, words, size * text(), Align::centre, Ink::figure, bold}, reference);
     }
     /// A thing's name with its verdict under it, where there is room; else over it.
     void named(const std::string& name, std::string_view verdict, Length left, Length right, Length z, Length top,
                bool chosen, const Reference& reference) {
-        const double room = scale_.x(right) - scale_.x(left) - 0.6 * text();
-        const double middle = (scale_.x(left) + scale_.x(right)) / 2;
-        const auto wide = [&](std::string_view words) { return static_cast<double>(words.size()) * 0.55 * text(); };
-        const bool inside = wide(name) <= room;
-        // A band of paper behind the words: drawers' joints would run through them.
-        const double band = std::min(room, std::max(inside ? wide(name) : 0.0, wide(verdict)));
-        const double over = inside ? 1.1 : -0.15;
-        add(Rectangle{{middle - band / 2, scale_.y(z) - over * text()},
-                      band,
-                      (1.8 + over) * text(),
-                      Ink::paper,
-                      Fill::plain,
-                      0},
-            reference);
-        label(name, middle, inside ? scale_.y(z) : scale_.y(top) - 0.5 * text(), 1.6 * room, 1, chosen);
-        label(std::string{verdict}, middle, scale_.y(z) + 1.35 * text(), room, 0.9);
+        const double room = scale.x(right) - scale.x(left) - 0.6 * text();
+        const double middle = (scale.x(left) + scale.x(right)) / 2;
+        const bool inside = text_width(name, text(), chosen) <= room;
+        label(name, middle, inside ? scale.y(z) : scale.y(top) - 0.5 * text(), 1.6 * room, 1, chosen, reference);
+        label(std::string{verdict}, middle, scale.y(z) + 1.35 * text(), room, 0.9, false, reference);
     }
 
     void bay(const StorageSystem& system, const Bay& chosen_bay, const BayPlan& plan, const SystemPlan& whole) {
         const bool chosen = chosen_bay.id == frame_.selected_bay;
         const Reference reference{Part::bay, chosen_bay.id, plan.number - 1, {}, {}};
         if (chosen)
-            rectangle(plan.left, plan.right(), whole.foot, whole.head, Ink::board_selected, Fill::light, 0, reference);
+            rectangle({plan.left, plan.right(), whole.foot, whole.head}, Ink::board_selected, Fill::light, 0,
+                      reference);
         else
-            rectangle(plan.left, plan.right(), whole.foot, whole.head, Ink::paper, Fill::plain, 0, reference);
+            rectangle({plan.left, plan.right(), whole.foot, whole.head}, Ink::paper, Fill::plain, 0, reference);
         for (const Length top : plan.drawers)
-            rectangle(plan.left + 3_mm, plan.right() - 3_mm, top - chosen_bay.drawer_height + 4_mm, top - 2_mm,
+            rectangle({plan.left + 3_mm, plan.right() - 3_mm, top - chosen_bay.drawer_height + 4_mm, top - 2_mm},
                       Ink::board, Fill::light, 0.25, reference);
         for (const BayCleat& cleat : plan.cleats)
-            rectangle(cleat.left, cleat.left + cleat.length, cleat.z - system.cleat_breadth / 2,
-                      cleat.z + system.cleat_breadth / 2, Ink::bracket, Fill::none, 0.2, reference);
+            rectangle({cleat.left, cleat.left + cleat.length, cleat.z - system.cleat_breadth / 2,
+                       cleat.z + system.cleat_breadth / 2},
+                      Ink::bracket, Fill::none, 0.2, reference);
         for (const BayShelf& shelf : plan.shelves)
-            rectangle(plan.left, plan.right(), shelf.top - system.panel, shelf.top,
+            rectangle({plan.left, plan.right(), shelf.top - system.panel, shelf.top},
                       board(chosen || selected(system.id)), shelf.what == ShelfOfBay::loose ? Fill::none : Fill::plain,
                       0.2, reference);
         // Of the bay in hand every part with the label that goes on it.
@@ -190,8 +170,8 @@ private:
                 // Over its shelf at the right; under the topmost, over which the panels have their own, at the left.
                 const bool topmost = &shelf == &plan.shelves.front();
                 const Length under = shelf.top - system.panel - system.cleat_breadth;
-                add(Text{{topmost ? scale_.x(plan.left) + 0.3 * text() : scale_.x(plan.right()) - 0.3 * text(),
-                          topmost ? scale_.y(under) + 0.85 * text() : scale_.y(shelf.top) - 0.25 * text()},
+                add(Text{{topmost ? scale.x(plan.left) + 0.3 * text() : scale.x(plan.right()) - 0.3 * text(),
+                          topmost ? scale.y(under) + 0.85 * text() : scale.y(shelf.top) - 0.25 * text()},
                          shelf.label,
                          0.75 * text(),
                          topmost ? Align::left : Align::right,
@@ -200,19 +180,20 @@ private:
                     reference);
             }
         for (const BayRod& rod : plan.rods) {
-            rectangle(plan.left + system.end_cup, plan.right() - system.end_cup, rod.z - system.rod_diameter / 2,
-                      rod.z + system.rod_diameter / 2, Ink::bracket, Fill::plain, 0.15, reference);
+            rectangle({plan.left + system.end_cup, plan.right() - system.end_cup, rod.z - system.rod_diameter / 2,
+                       rod.z + system.rod_diameter / 2},
+                      Ink::bracket, Fill::plain, 0.15, reference);
             hangers(plan, rod);
         }
         if (chosen_bay.door != DoorHinge::none && chosen_bay.door != DoorHinge::drawers)
             doors(chosen_bay.door, plan, whole);
-        const double room = scale_.x(plan.right()) - scale_.x(plan.left) - 0.4 * text();
-        const double middle = (scale_.x(plan.left) + scale_.x(plan.right())) / 2;
-        const double up = scale_.y(whole.foot) - 0.7 * text();
+        const double room = scale.x(plan.right()) - scale.x(plan.left) - 0.4 * text();
+        const double middle = (scale.x(plan.left) + scale.x(plan.right())) / 2;
+        const double up = scale.y(whole.foot) - 0.7 * text();
         // The bay's number always; what it is for where there is room.
         const std::string kind{words(chosen_bay.kind)};
         const std::string both = std::to_string(plan.number) + ": " + kind;
-        const bool fits = static_cast<double>(both.size()) * letter_width * 0.9 * text() <= room;
+        const bool fits = text_width(both, 0.9 * text(), chosen) <= room;
         label(fits ? both : std::to_string(plan.number), middle, up, 1e9, 0.9, chosen);
     }
 
@@ -226,10 +207,8 @@ private:
     void doors(DoorHinge hinge, const BayPlan& plan, const SystemPlan& whole) {
         const auto swing = [&](Length from, Length to) {
             const Length z = whole.foot + (whole.head - whole.foot) / 2;
-            add(Line{
-                {scale_.x(from), scale_.y(z)}, {scale_.x(to), scale_.y(whole.head)}, Ink::faint, 0.2, Stroke::dashed});
-            add(Line{
-                {scale_.x(from), scale_.y(z)}, {scale_.x(to), scale_.y(whole.foot)}, Ink::faint, 0.2, Stroke::dashed});
+            add(Line{{scale.x(from), scale.y(z)}, {scale.x(to), scale.y(whole.head)}, Ink::faint, 0.2, Stroke::dashed});
+            add(Line{{scale.x(from), scale.y(z)}, {scale.x(to), scale.y(whole.foot)}, Ink::faint, 0.2, Stroke::dashed});
         };
         const Length middle = plan.left + plan.width / 2;
         if (hinge == DoorHinge::left)
@@ -242,9 +221,7 @@ private:
         }
     }
 
-    const ElevationScale& scale_;
     const ElevationFrame& frame_;
-    Drawing& drawing_;
 };
 
 } // namespace

@@ -1,4 +1,5 @@
 #include "core/sheets/profile_drawing.hpp"
+#include "core/sheets/lettering.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -27,7 +28,7 @@ public:
     /// A figure, unless it would run into the one before it.
     void figure(double at_x, double at_y, Length value, Ink ink) {
         const std::string text = format_bare(value, voice_.unit);
-        const double half = (static_cast<double>(text.size()) * figure_width + 0.6) * text_ / 2;
+        const double half = text_width(text, text_, true) / 2 + 0.3 * text_;
         if (at_x - half < taken_to_)
             return;
         taken_to_ = at_x + half;

@@ -13,12 +13,12 @@ class Rods {
 public:
     Rods(const Wall& wall, const WallPlan& plan, const ElevationFrame& frame, const Voice& voice);
 
-    /// Room the rods take under the wall and beside it, mm of paper. The first depends on how many rows the figures of
-    /// the run rod need, which settle() finds out.
+    /// Room the rods take under the wall and beside it, mm of paper. The first depends on whether figures step aside,
+    /// which settle() finds out.
     double run_rod_height() const;
     double height_rod_width() const;
 
-    /// Puts figures that would overlap at this scale into rows under one another.
+    /// Lets figures that would overlap at this scale step aside.
     void settle(const ElevationScale& scale);
     void draw(const ElevationScale& scale, Drawing& drawing) const;
 
@@ -34,10 +34,10 @@ private:
         std::string title;
         std::vector<Tick> ticks;
         bool selected = false;
-        bool figures = true;        ///< false: ticks alone
-        std::vector<int> rows = {}; ///< the row of each tick's figure, so that figures do not overlap; -1: no room
-        int row_count = 1;
-        std::vector<Stretch> bands = {}; ///< where something may stand, under the figures
+        bool figures = true;                            ///< false: ticks alone
+        std::vector<std::optional<double>> places = {}; ///< the middle of each tick's figure; none: no room
+        bool aside = false;                             ///< some stand beside their ticks
+        std::vector<Stretch> bands = {};                ///< where something may stand, under the figures
     };
     struct HeightTick {
         Length at;
@@ -54,7 +54,11 @@ private:
     void collect_thing_lanes();
     bool thing_shown(const std::string& id) const;
     double lane_height(const Lane& lane) const;
-    double width_of(const std::string& figure) const;
+    double room_of(const Tick& tick) const;
+    std::vector<std::size_t> shown_figures(const Lane& lane, const ElevationScale& scale, double from, double to) const;
+    void draw_title(const Lane& lane, double top, double room, Drawing& drawing) const;
+    void draw_tick(const Lane& lane, std::size_t i, double at, double top, Drawing& drawing) const;
+    void draw_bands(const Lane& lane, const ElevationScale& scale, double foot, Drawing& drawing) const;
     bool hangs_here(const std::string& line) const;
     std::vector<HeightTick> height_ticks() const;
     /// Calls `tick(at, strong, reference)` for the heights of the selected wardrobe, piece, box or hung cabinet.

@@ -1,5 +1,7 @@
 #include "core/sheets/run_layer.hpp"
 
+#include "core/sheets/lettering.hpp"
+#include "core/sheets/pen.hpp"
 #include "core/sheets/rods.hpp"
 
 #include <algorithm>
@@ -12,21 +14,20 @@ using Part = Reference::Part;
 
 constexpr double figure_room = 3.6; ///< between two columns of figures, in type sizes
 
-class RunDrawer {
+class RunDrawer : Pen {
 public:
-    RunDrawer(const Run& run, const RunPlan& plan, const ElevationScale& scale, const ElevationFrame& frame,
-              const Voice& voice, Drawing& drawing)
-        : run_{run}
+    RunDrawer(const Run& run, const RunPlan& plan, const ElevationScale& on_paper, const ElevationFrame& frame,
+              const Voice& voice, Drawing& into)
+        : Pen{on_paper, into}
+        , run_{run}
         , plan_{plan}
-        , scale_{scale}
         , frame_{frame}
-        , voice_{voice}
-        , drawing_{drawing} {}
+        , voice_{voice} {}
 
     void draw() {
         for (const RunPiece& piece : plan_.pieces)
             if (piece.what == RunPiece::What::plinth)
-                box(piece.from, piece.to, piece.z, piece.z + piece.breadth - 2_mm, Ink::board, Fill::none, 0.2);
+                rectangle({piece.from, piece.to, piece.z, piece.z + piece.breadth - 2_mm}, Ink::board, Fill::none, 0.2);
         for (std::size_t i = 0; i < run_.units.size() && i < plan_.units.size(); ++i)
             unit(run_.units[i], plan_.units[i], i);
         for (const RunPiece& piece : plan_.pieces)
@@ -41,22 +42,8 @@ private:
     bool selected() const { return run_.id == frame_.selected_run; }
     double text() const { return frame_.text; }
 
-    void add(auto form, Reference reference = {}) {
-        drawing_.shapes.push_back({std::move(form), std::move(reference)});
-    }
-    void box(Length left, Length right, Length bottom, Length top, Ink ink, Fill fill, double line,
-             Reference reference = {}, Stroke stroke = Stroke::solid) {
-        add(Rectangle{{scale_.x(left), scale_.y(top)},
-                      scale_.x(right) - scale_.x(left),
-                      scale_.y(bottom) - scale_.y(top),
-                      ink,
-                      fill,
-                      line,
-                      stroke},
-            std::move(reference));
-    }
     void level(Length from, Length to, Length z, Ink ink, double width, Stroke stroke) {
-        add(Line{{scale_.x(from), scale_.y(z)}, {scale_.x(to), scale_.y(z)}, ink, width, stroke});
+        add(Line{{scale.x(from), scale.y(z)}, {scale.x(to), scale.y(z)}, ink, width, stroke});
     }
 
     void unit(const CabinetUnit& unit, const UnitPlan& plan, std::size_t index) {
@@ -66,22 +53,22 @@ private:
         const Length right = plan.place.right();
         switch (unit.kind) {
         case UnitKind::appliance_gap:
-            box(left, right, plan.bottom, plan.top, Ink::opening, Fill::none, chosen ? 0.6 : 0.25, reference,
-                Stroke::dashed);
+            rectangle({left, right, plan.bottom, plan.top}, Ink::opening, Fill::none, chosen ? 0.6 : 0.25, reference,
+                      Stroke::dashed);
             break;
         case UnitKind::filler:
-            box(left, right, plan.bottom, plan.top, chosen ? Ink::board_selected : Ink::board, Fill::hatched,
-                chosen ? 0.6 : 0.25, reference);
+            rectangle({left, right, plan.bottom, plan.top}, chosen ? Ink::board_selected : Ink::board, Fill::hatched,
+                      chosen ? 0.6 : 0.25, reference);
             break;
         default:
-            box(left, right, plan.bottom, plan.top, chosen ? Ink::board_selected : Ink::board, Fill::light,
-                chosen ? 0.7 : 0.35, reference);
+            rectangle({left, right, plan.bottom, plan.top}, chosen ? Ink::board_selected : Ink::board, Fill::light,
+                      chosen ? 0.7 : 0.35, reference);
             front(unit, plan);
         }
         for (const Foot& foot : plan.feet)
             if (foot.front)
-                box(foot.x - 15_mm, foot.x + 15_mm, plan.bottom - foot.height, plan.bottom, Ink::bracket, Fill::light,
-                    0.15);
+                rectangle({foot.x - 15_mm, foot.x + 15_mm, plan.bottom - foot.height, plan.bottom}, Ink::bracket,
+                          Fill::light, 0.15);
         label(unit, plan, reference);
     }
 
@@ -103,8 +90,8 @@ private:
         case DoorHinge::both:
             hinge(left, 1);
             hinge(right, -1);
-            return add(Line{
-                {scale_.x(middle), scale_.y(plan.top)}, {scale_.x(middle), scale_.y(plan.bottom)}, Ink::faint, 0.2});
+            return add(
+                Line{{scale.x(middle), scale.y(plan.top)}, {scale.x(middle), scale.y(plan.bottom)}, Ink::faint, 0.2});
         case DoorHinge::drawers:
             for (const int share : {1, 2})
                 level(left, right, plan.bottom + height * share / 3, Ink::faint, 0.25, Stroke::solid);
@@ -115,12 +102,10 @@ private:
     }
 
     void label(const CabinetUnit& unit, const UnitPlan& plan, const Reference& reference) {
-        const double room = scale_.x(plan.place.right()) - scale_.x(plan.place.left) - 0.6 * text();
-        const double middle = (scale_.x(plan.place.left) + scale_.x(plan.place.right())) / 2;
-        const double centre = (scale_.y(plan.bottom) + scale_.y(plan.top)) / 2;
-        const auto fits = [&](const std::string& words, double size) {
-            return static_cast<double>(words.size()) * letter_width * size <= room;
-        };
+        const double room = scale.x(plan.place.right()) - scale.x(plan.place.left) - 0.6 * text();
+        const double middle = (scale.x(plan.place.left) + scale.x(plan.place.right())) / 2;
+        const double centre = (scale.y(plan.bottom) + scale.y(plan.top)) / 2;
+        const auto fits = [&](const std::string& words, double size) { return text_width(words, size, true) <= room; };
         const std::string width = format_bare(plan.place.width, voice_.unit);
         const std::string& name = unit.code.empty() ? unit.name : unit.code;
         if (fits(name, text()))
@@ -133,8 +118,8 @@ private:
     void hole(const UnitPlan& unit, std::size_t index) {
         const PlannedHole& hole = unit.holes[index];
         const bool sure = hole.substrate == Substrate::proved_stud || hole.substrate == Substrate::masonry;
-        add(Circle{{scale_.x(hole.x), scale_.y(hole.z)},
-                   std::max(0.4, 0.007 * scale_.per_metre),
+        add(Circle{{scale.x(hole.x), scale.y(hole.z)},
+                   std::max(0.4, 0.007 * scale.per_metre),
                    sure ? Ink::hole : Ink::alarm,
                    sure ? Fill::plain : Fill::none},
             {Part::unit_hole, unit.unit_id, index, hole.x, hole.z});
@@ -143,20 +128,21 @@ private:
     void piece(const RunPiece& piece) {
         switch (piece.what) {
         case RunPiece::What::worktop:
-            box(piece.from, piece.to, piece.z - 30_mm, piece.z, Ink::bracket, Fill::light, 0.3);
+            rectangle({piece.from, piece.to, piece.z - 30_mm, piece.z}, Ink::bracket, Fill::light, 0.3);
             break;
         case RunPiece::What::suspension_rail:
-            box(piece.from, piece.to, piece.z, piece.z + 30_mm, Ink::bracket, Fill::plain, 0.2);
+            rectangle({piece.from, piece.to, piece.z, piece.z + 30_mm}, Ink::bracket, Fill::plain, 0.2);
             if (selected())
                 for (const Length x : piece.fixings)
-                    add(Circle{{scale_.x(x), scale_.y(piece.z + 15_mm)},
-                               std::max(0.4, 0.007 * scale_.per_metre),
+                    add(Circle{{scale.x(x), scale.y(piece.z + 15_mm)},
+                               std::max(0.4, 0.007 * scale.per_metre),
                                Ink::hole,
                                Fill::plain});
             break;
         case RunPiece::What::ledger:
             if (selected())
-                box(piece.from, piece.to, piece.z - 40_mm, piece.z, Ink::level, Fill::none, 0.2, {}, Stroke::dashed);
+                rectangle({piece.from, piece.to, piece.z - 40_mm, piece.z}, Ink::level, Fill::none, 0.2, {},
+                          Stroke::dashed);
             break;
         case RunPiece::What::plinth:
             break;
@@ -165,10 +151,8 @@ private:
 
     const Run& run_;
     const RunPlan& plan_;
-    const ElevationScale& scale_;
     const ElevationFrame& frame_;
     const Voice& voice_;
-    Drawing& drawing_;
 };
 
 } // namespace
@@ -185,13 +169,11 @@ void draw_lines(const Wall& wall, const ElevationScale& scale, const ElevationFr
     for (const Run& run : wall.runs)
         for (const CabinetUnit& unit : run.units)
             used.insert(stands_on(unit, run.level).line);
-    // Names of lines that lie close together step up, so that each can be read.
     std::vector<const LinePlan*> lines;
     for (const LinePlan& line : frame.lines)
         if (frame.line_names || used.contains(line.id))
             lines.push_back(&line);
     std::ranges::sort(lines, {}, [](const LinePlan* line) { return line->z; });
-    double last = 1e9;
     for (const LinePlan* line : lines) {
         const double y = scale.y(line->z);
         const Reference reference{Reference::Part::line, line->id, 0, {}, line->z};
@@ -203,21 +185,15 @@ void draw_lines(const Wall& wall, const ElevationScale& scale, const ElevationFr
                                   frame.line_names ? reference : Reference{}});
         if (!frame.line_names)
             continue;
-        const double at = std::min(y - 0.35 * frame.text, last - 1.15 * frame.text);
-        last = at;
         const std::string by = line->set_by.empty() ? std::string{} : ", " + line->set_by;
         const std::string words = line->name + by + "  " + format_bare(line->z, voice.unit);
-        const double room = static_cast<double>(words.size()) * letter_width * frame.text + frame.text;
-        const double right = scale.x(wall.length) - 0.4 * frame.text;
-        drawing.shapes.push_back({Rectangle{{right - room, at - frame.text},
-                                            room + 0.3 * frame.text,
-                                            1.25 * frame.text,
-                                            Ink::paper,
-                                            Fill::plain,
-                                            0,
-                                            Stroke::solid,
-                                            0.85}});
-        drawing.shapes.push_back({Text{{right, at}, words, frame.text, Align::right, Ink::level, true}, reference});
+        drawing.shapes.push_back({Text{{scale.x(wall.length) - 0.4 * frame.text, y - 0.35 * frame.text},
+                                       words,
+                                       frame.text,
+                                       Align::right,
+                                       Ink::level,
+                                       true},
+                                  reference});
     }
 }
 

@@ -1,6 +1,7 @@
 #include "core/sheets/shelf_layer.hpp"
 
 #include "core/measure/conversions.hpp"
+#include "core/sheets/pen.hpp"
 #include "core/shelves/way.hpp"
 #include "core/site/wall_site.hpp"
 
@@ -12,23 +13,22 @@ namespace {
 
 using Part = Reference::Part;
 
-class ShelfDrawer {
+class ShelfDrawer : Pen {
 public:
-    ShelfDrawer(const Wall& wall, const Shelf& shelf, const ShelfPlan& plan, const ElevationScale& scale,
-                const ElevationFrame& frame, Drawing& drawing)
-        : wall_{wall}
+    ShelfDrawer(const Wall& wall, const Shelf& shelf, const ShelfPlan& plan, const ElevationScale& on_paper,
+                const ElevationFrame& frame, Drawing& into)
+        : Pen{on_paper, into}
+        , wall_{wall}
         , shelf_{shelf}
         , plan_{plan}
-        , scale_{scale}
         , text_{frame.text}
         , chosen_{shelf.id == frame.selected_shelf}
-        , level_{chosen_ || frame.selected_shelf.empty()}
-        , drawing_{drawing} {}
+        , level_{chosen_ || frame.selected_shelf.empty()} {}
 
     void draw() {
         if (level_ && plan_.bracket)
-            add(Line{{scale_.x({}) - 0.6 * text_, scale_.y(shelf_.underside())},
-                     {scale_.x(wall_.length), scale_.y(shelf_.underside())},
+            add(Line{{scale.x({}) - 0.6 * text_, scale.y(shelf_.underside())},
+                     {scale.x(wall_.length), scale.y(shelf_.underside())},
                      Ink::level,
                      0.25,
                      Stroke::dashed});
@@ -45,12 +45,12 @@ public:
         seen(SeenPart::Look::lip);
         seen(SeenPart::Look::hook);
         for (const PlannedHole& hole : plan_.holes)
-            add(Circle{{scale_.x(hole.x), scale_.y(hole.z)},
-                       std::max(0.35, 0.006 * scale_.per_metre),
+            add(Circle{{scale.x(hole.x), scale.y(hole.z)},
+                       std::max(0.35, 0.006 * scale.per_metre),
                        Ink::hole,
                        carries(plan_.brackets[hole.place].substrate) ? Fill::plain : Fill::none},
                 {Part::hole, shelf_.id, hole.place * 100 + hole.row, hole.x, hole.z});
-        add(Text{{scale_.x(shelf_.left), scale_.y(shelf_.height) - 0.5 * text_},
+        add(Text{{scale.x(shelf_.left), scale.y(shelf_.height) - 0.5 * text_},
                  shelf_.name,
                  1.1 * text_,
                  Align::left,
@@ -62,31 +62,16 @@ public:
 private:
     Reference whole() const { return {Part::shelf, shelf_.id, 0, {}, {}}; }
 
-    void add(auto form, Reference reference = {}) {
-        drawing_.shapes.push_back({std::move(form), std::move(reference)});
-    }
-    void box(const Outline& box, Ink ink, Fill fill, double line, Reference reference = {},
-             Stroke stroke = Stroke::solid) {
-        add(Rectangle{{scale_.x(box.left), scale_.y(box.top)},
-                      scale_.x(box.right) - scale_.x(box.left),
-                      scale_.y(box.bottom) - scale_.y(box.top),
-                      ink,
-                      fill,
-                      line,
-                      stroke},
-            std::move(reference));
-    }
-
     void boards() {
         const Ink ink = chosen_ ? Ink::board_selected : Ink::board;
         const bool solid = !plate_of(shelf_).whole;
         for (const Outline& board : board_boxes(shelf_)) {
-            box(board, ink, solid ? Fill::plain : Fill::light, chosen_ ? 0.5 : 0.3, whole());
+            rectangle(board, ink, solid ? Fill::plain : Fill::light, chosen_ ? 0.5 : 0.3, whole());
             if (shelf_.lip)
-                box({board.left, board.right, board.top - shelf_.lip->height, board.top}, ink, Fill::none, 0.2);
+                rectangle({board.left, board.right, board.top - shelf_.lip->height, board.top}, ink, Fill::none, 0.2);
             for (const Length joint : shelf_.joints)
-                add(Line{{scale_.x(shelf_.left + joint), scale_.y(board.top)},
-                         {scale_.x(shelf_.left + joint), scale_.y(board.bottom)},
+                add(Line{{scale.x(shelf_.left + joint), scale.y(board.top)},
+                         {scale.x(shelf_.left + joint), scale.y(board.bottom)},
                          Ink::paper,
                          0.5});
         }
@@ -95,8 +80,8 @@ private:
     void plate() {
         const HungPlate hung = plate_of(shelf_);
         if (hung.plate && !hung.whole)
-            box({hung.left, hung.left + hung.width, hung.top - hung.height, hung.top}, Ink::bracket, Fill::light, 0.3,
-                whole());
+            rectangle({hung.left, hung.left + hung.width, hung.top - hung.height, hung.top}, Ink::bracket, Fill::light,
+                      0.3, whole());
     }
 
     void seen(SeenPart::Look look) {
@@ -105,13 +90,14 @@ private:
                 continue;
             switch (look) {
             case SeenPart::Look::strip_behind:
-                box(part.box, Ink::bracket, Fill::light, 0.25, whole());
+                rectangle(part.box, Ink::bracket, Fill::light, 0.25, whole());
                 break;
             case SeenPart::Look::strip:
-                box(part.box, Ink::bracket, Fill::plain, 0.3, whole());
+                rectangle(part.box, Ink::bracket, Fill::plain, 0.3, whole());
                 break;
             case SeenPart::Look::lip:
-                box(part.box, chosen_ ? Ink::board_selected : Ink::board, Fill::light, chosen_ ? 0.5 : 0.3, whole());
+                rectangle(part.box, chosen_ ? Ink::board_selected : Ink::board, Fill::light, chosen_ ? 0.5 : 0.3,
+                          whole());
                 break;
             case SeenPart::Look::hook:
                 hook(part.box);
@@ -121,9 +107,9 @@ private:
     }
 
     void hook(const Outline& at) {
-        const double x = scale_.x(at.left);
-        const double y = scale_.y(at.top);
-        const double size = std::max(1.0, 0.03 * scale_.per_metre);
+        const double x = scale.x(at.left);
+        const double y = scale.y(at.top);
+        const double size = std::max(1.0, 0.03 * scale.per_metre);
         add(Line{{x, y}, {x, y + size}, Ink::bracket, 0.5});
         add(Line{{x, y + size}, {x + size / 2, y + size / 2}, Ink::bracket, 0.5});
     }
@@ -133,21 +119,21 @@ private:
         const Reference reference{Part::bracket, shelf_.id, i, place.x, {}};
         Length label = shelf_.lowest_underside();
         if (place.hanger) {
-            add(Line{{scale_.x(place.x), scale_.y(wall_.height)},
-                     {scale_.x(place.x), scale_.y(shelf_.height)},
+            add(Line{{scale.x(place.x), scale.y(wall_.height)},
+                     {scale.x(place.x), scale.y(shelf_.height)},
                      Ink::bracket,
                      0.6},
                 reference);
         } else {
             for (const Outline& leg : leg_boxes(shelf_, plan_, place.x)) {
-                box(leg, Ink::bracket, carries(place.substrate) ? Fill::plain : Fill::none, 0.3, reference);
+                rectangle(leg, Ink::bracket, carries(place.substrate) ? Fill::plain : Fill::none, 0.3, reference);
                 label = std::min(label, leg.bottom);
             }
             for (const SeenPart& part : way_of(shelf_).seen(shelf_))
                 label = std::min(label, part.box.bottom);
             if (plate_of(shelf_).plate) {
                 const PlannedHole& hole = plan_.holes[i];
-                add(Text{{scale_.x(hole.x) + 0.5 * text_, scale_.y(hole.z) + 0.9 * text_},
+                add(Text{{scale.x(hole.x) + 0.5 * text_, scale.y(hole.z) + 0.9 * text_},
                          std::to_string(i + 1),
                          0.85 * text_,
                          Align::left,
@@ -157,7 +143,7 @@ private:
                 return;
             }
         }
-        add(Text{{scale_.x(place.x), scale_.y(label) + 1.1 * text_},
+        add(Text{{scale.x(place.x), scale.y(label) + 1.1 * text_},
                  std::to_string(i + 1),
                  text_,
                  Align::centre,
@@ -169,11 +155,9 @@ private:
     const Wall& wall_;
     const Shelf& shelf_;
     const ShelfPlan& plan_;
-    const ElevationScale& scale_;
     double text_;
     bool chosen_;
     bool level_;
-    Drawing& drawing_;
 };
 
 /// One strip of a bending drawing: a figure along the shelf, its zero line, and its worst place.
@@ -253,9 +237,7 @@ void draw_noggings(const WallPlan& plan, const ElevationScale& scale, Drawing& d
 
 namespace {
 
-constexpr double names_room = 4.6;   ///< left of the board, in type sizes
-constexpr double figures_room = 3.0; ///< right of it
-constexpr double card_height = 13;
+constexpr double names_room = 4.6; ///< left of the board, in type sizes
 
 struct Area {
     double left; ///< of the board
@@ -331,29 +313,6 @@ void draw_strips(const Shelf& shelf, const ShelfPlan& plan, const ShelfStudy& st
 }
 
 } // namespace
-
-void draw_bending(const Shelf& shelf, const ShelfPlan& plan, const ShelfStudy& study, const ElevationScale& scale,
-                  double text, const Voice& voice, Drawing& drawing) {
-    if (study.diagram.empty())
-        return;
-    Length lowest = shelf.lowest_underside();
-    for (const BracketPlan& place : plan.brackets)
-        for (const Outline& leg : leg_boxes(shelf, plan, place.x))
-            lowest = std::min(lowest, leg.bottom);
-    const double height = card_height * text;
-    const double under = scale.y(lowest) + 1.8 * text;
-    const double over = scale.y(shelf.height + plan.leg_over) - 2 * text - height;
-    const double left = scale.x(shelf.left);
-    const double across = scale.x(shelf.right()) - left;
-    if (left < (names_room + 1) * text || (under + height > scale.y({}) && over < text))
-        return;
-    const double top = under + height > scale.y({}) ? over : under;
-    const Point corner{left - (names_room + 0.5) * text, top - 0.4 * text};
-    const double width = across + (names_room + figures_room + 0.5) * text;
-    drawing.shapes.push_back({Rectangle{corner, width, height + 0.8 * text, Ink::paper, Fill::plain, 0}});
-    drawing.shapes.push_back({Rectangle{corner, width, height + 0.8 * text, Ink::tick, Fill::none, 0.25}});
-    draw_strips(shelf, plan, study, {left, across, top, height}, text, voice, drawing);
-}
 
 Drawing draw_bending(const Shelf& shelf, const ShelfPlan& plan, const ShelfStudy& study, double width, double height,
                      double text, const Voice& voice) {

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/sheets/elevation.hpp"
+#include "core/shelves/shelf_study.hpp"
 
 namespace yes_square {
 
@@ -11,12 +12,7 @@ void draw_shelf(const Wall& wall, const Shelf& shelf, const ShelfPlan& plan, con
 /// Noggings of open framing, each between its studs.
 void draw_noggings(const WallPlan& plan, const ElevationScale& scale, Drawing& drawing);
 
-/// Load, bending and sag of a board as three strips over one another, each with its worst place marked and named, on a
-/// ground of its own under the shelf (or over it) and to the wall's scale. Nothing where the wall has no room for it.
-void draw_bending(const Shelf& shelf, const ShelfPlan& plan, const ShelfStudy& study, const ElevationScale& scale,
-                  double text, const Voice& voice, Drawing& drawing);
-
-/// The same by itself.
+/// Load, bending and sag of a board as three strips over one another, each with its worst place marked and named.
 Drawing draw_bending(const Shelf& shelf, const ShelfPlan& plan, const ShelfStudy& study, double width, double height,
                      double text, const Voice& voice);
 

@@ -1,5 +1,7 @@
 #include "core/sheets/survey_layer.hpp"
 
+#include "core/sheets/lettering.hpp"
+#include "core/sheets/pen.hpp"
 #include "core/site/wall_site.hpp"
 
 #include <algorithm>
@@ -11,26 +13,6 @@ namespace {
 constexpr int shades = 10;             ///< of the band
 constexpr double band_strength = 0.75; ///< where wood is certain
 constexpr double probe_row = 0.5;      ///< of the wall's height: where readings without a height are drawn
-
-/// Draws in places on the wall.
-struct Pen {
-    const ElevationScale& scale;
-    Drawing& drawing;
-
-    void line(double x1, double y1, double x2, double y2, Ink ink, double width, Stroke stroke = Stroke::solid) {
-        drawing.shapes.push_back({Line{{x1, y1}, {x2, y2}, ink, width, stroke}});
-    }
-    void box(const Outline& box, Ink ink, Fill fill, double width, Stroke stroke = Stroke::solid, double strength = 1) {
-        const double left = scale.x(box.left);
-        const double top = scale.y(box.top);
-        drawing.shapes.push_back({Rectangle{
-            {left, top}, scale.x(box.right) - left, scale.y(box.bottom) - top, ink, fill, width, stroke, strength}});
-    }
-    void text(double x, double y, std::string words, double height, Ink ink, Align align = Align::centre,
-              bool bold = false) {
-        drawing.shapes.push_back({Text{{x, y}, std::move(words), height, align, ink, bold}});
-    }
-};
 
 class ReadingsDrawer {
 public:
@@ -104,7 +86,7 @@ private:
         const double x = scale_.x(frame_.advice->x);
         pen_.line(x, scale_.y(wall_.height) - 0.3 * text(), x, scale_.y({}), Ink::level, 0.5, Stroke::dashed);
         const std::string words = say({"Probe at {0}", {quantity(frame_.advice->x)}}, voice_);
-        const double half = static_cast<double>(words.size()) * figure_width * text() / 2;
+        const double half = text_width(words, text(), true) / 2;
         const double middle =
             std::clamp(x, scale_.x({}) + half, std::max(scale_.x({}) + half, scale_.x(wall_.length) - half));
         pen_.text(middle, scale_.y(wall_.height) - 0.7 * text(), words, text(), Ink::level, Align::centre, true);
@@ -132,7 +114,7 @@ private:
             const double x = scale_.x(point.x);
             pen_.line(x, y, x, scale_.y(point.z), Ink::level, 0.25, Stroke::dashed);
             const std::string figure = format_bare(absolute(*floor.level_line - point.z), voice_.unit);
-            const double half = (static_cast<double>(figure.size()) * figure_width + 0.5) * text() / 2;
+            const double half = text_width(figure, text(), true) / 2 + 0.25 * text();
             if (x - half < taken_to)
                 return;
             taken_to = x + half;
@@ -154,7 +136,7 @@ private:
                 const double y = scale_.y(row.z);
                 pen_.drawing.shapes.push_back({Circle{{x, y}, 0.22 * text(), Ink::probe, Fill::plain}});
                 const std::string figure = format_bare(*survey_.face.shim_at(place.x, row.z), voice_.unit);
-                const double half = (static_cast<double>(figure.size()) * figure_width + 0.5) * text() / 2;
+                const double half = text_width(figure, text(), true) / 2 + 0.25 * text();
                 if (x - half < taken_to)
                     continue;
                 taken_to = x + half;
@@ -182,11 +164,11 @@ void draw_wood_chance(const StudPosterior& posterior, const Wall& wall, const El
         while (to < wood.size() && shade(to) == shade(from))
             ++to;
         if (shade(from) > 0)
-            pen.box({Length::mm(static_cast<std::int64_t>(from)),
-                     std::min(wall.length, Length::mm(static_cast<std::int64_t>(to))),
-                     {},
-                     wall.height},
-                    Ink::chance, Fill::plain, 0, Stroke::solid, band_strength * shade(from) / shades);
+            pen.rectangle({Length::mm(static_cast<std::int64_t>(from)),
+                           std::min(wall.length, Length::mm(static_cast<std::int64_t>(to))),
+                           {},
+                           wall.height},
+                          Ink::chance, Fill::plain, 0, {}, Stroke::solid, band_strength * shade(from) / shades);
         from = to;
     }
 }
@@ -196,19 +178,19 @@ void draw_edges(const Wall& wall, const ElevationScale& scale, const ElevationFr
     Pen pen{scale, drawing};
     const double text = frame.text;
     if (wall.skirting_height > Length{})
-        pen.box({{}, wall.length, {}, wall.skirting_height}, Ink::board, Fill::light, 0.2);
+        pen.rectangle({{}, wall.length, {}, wall.skirting_height}, Ink::board, Fill::light, 0.2);
     if (wall.cornice_height > Length{})
-        pen.box({{}, wall.length, wall.height - wall.cornice_height, wall.height}, Ink::board, Fill::light, 0.2);
+        pen.rectangle({{}, wall.length, wall.height - wall.cornice_height, wall.height}, Ink::board, Fill::light, 0.2);
     for (const Length joist : wall.joists)
         if (joist <= wall.length)
-            pen.box({joist - 19_mm, joist + 19_mm, wall.height, wall.height + 60_mm}, Ink::stud_proved, Fill::plain,
-                    0.2);
+            pen.rectangle({joist - 19_mm, joist + 19_mm, wall.height, wall.height + 60_mm}, Ink::stud_proved,
+                          Fill::plain, 0.2);
     for (const Obstacle& obstacle : wall.obstacles) {
         if (obstacle.clearance > Length{})
-            pen.box(box_of(obstacle), Ink::faint, Fill::none, 0.25, Stroke::dotted);
+            pen.rectangle(box_of(obstacle), Ink::faint, Fill::none, 0.25, {}, Stroke::dotted);
         const Outline body{obstacle.left, obstacle.left + obstacle.width, obstacle.bottom,
                            obstacle.bottom + obstacle.height};
-        pen.box(body, Ink::service, Fill::plain, 0.35);
+        pen.rectangle(body, Ink::service, Fill::plain, 0.35);
         std::string name = say(words(obstacle.kind), voice);
         if (name.starts_with("the ")) // "the radiator" in a sentence, "Radiator" on the drawing
             name.erase(0, 4);
@@ -220,7 +202,7 @@ void draw_edges(const Wall& wall, const ElevationScale& scale, const ElevationFr
     for (const ScannedArea& area : wall.scans) {
         const Outline box{area.left, area.left + area.width, area.bottom, area.bottom + area.height};
         if (area.result == ScanResult::clear)
-            pen.box(box, Ink::faint, Fill::none, 0.25, Stroke::dashed);
+            pen.rectangle(box, Ink::faint, Fill::none, 0.25, {}, Stroke::dashed);
     }
     for (const TrialHole& hole : wall.trial_holes) {
         const Point at{scale.x(hole.x), scale.y(hole.z)};

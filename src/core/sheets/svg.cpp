@@ -1,6 +1,7 @@
 #include "core/sheets/svg.hpp"
 
 #include "core/sheets/inks.hpp"
+#include "core/sheets/lettering.hpp"
 
 #include <fmt/format.h>
 
@@ -43,7 +44,14 @@ public:
                            t.b.x, t.b.y, t.c.x, t.c.y, on_file(t.ink).colour);
     }
     std::string form(const Text& text) const {
-        return fmt::format(R"(<text x="{:.3f}" y="{:.3f}" font-size="{:.3f}" text-anchor="{}" fill="{}"{}>{}</text>)",
+        std::string blank;
+        if (text.breaks_lines) {
+            const PaperBox box = box_of(text);
+            blank = fmt::format(R"(<rect x="{:.3f}" y="{:.3f}" width="{:.3f}" height="{:.3f}" fill="#ffffff"/>)",
+                                box.left, box.top, box.right - box.left, box.bottom - box.top);
+        }
+        return blank +
+               fmt::format(R"(<text x="{:.3f}" y="{:.3f}" font-size="{:.3f}" text-anchor="{}" fill="{}"{}>{}</text>)",
                            text.at.x, text.at.y, text.height,
                            text.align == Align::left     ? "start"
                            : text.align == Align::centre ? "middle"

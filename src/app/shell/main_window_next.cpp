@@ -1,0 +1,168 @@
+#include "app/shell/main_window.hpp"
+
+#include "app/bench/fold.hpp"
+#include "app/bench/manners.hpp"
+#include "app/board/board_view.hpp"
+#include "app/fit/fit_panel.hpp"
+#include "app/layout/layout_panel.hpp"
+#include "app/record/record_panel.hpp"
+#include "app/sheets/revision.hpp"
+#include "app/shell/next_line.hpp"
+#include "app/start/start_page.hpp"
+#include "app/survey/survey_panel.hpp"
+
+#include <QDialog>
+#include <QFile>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QStackedWidget>
+#include <QVBoxLayout>
+
+/// What the button of the sentence "Next" does.
+namespace yes_square::app {
+
+void MainWindow::build_start() {
+    start_ = new StartPage{bench_};
+    views_->addWidget(start_);
+    connect(start_, &StartPage::begun, this, [this] {
+        set_stage(Stage::layout);
+        board_->setFocus();
+    });
+    connect(start_, &StartPage::open_wanted, this, [this](const QString& path) {
+        if (may_leave())
+            open(path);
+    });
+    connect(start_, &StartPage::demo_wanted, this, &MainWindow::open_demo);
+    connect(start_, &StartPage::practice_wanted, this, &MainWindow::practise);
+    connect(start_, &StartPage::help_wanted, this, &MainWindow::show_help);
+    connect(start_, &StartPage::survey_wanted, this, [this] {
+        set_stage(Stage::survey);
+        survey_->add_wall();
+    });
+}
+
+/// The demo is looked at and tried out, not saved over: it opens as a job without a file.
+void MainWindow::open_demo() {
+    QFile file{QStringLiteral(":/demo/harbour-lane.yesq")};
+    if (!may_leave() || !file.open(QIODevice::ReadOnly))
+        return;
+    if (auto loaded = read_job(file.readAll().toStdString())) {
+        start_untitled();
+        take(std::move(loaded->job), std::nullopt);
+        show_survey();
+    }
+}
+
+void MainWindow::show_help() {
+    auto* help = new QDialog{this};
+    help->setAttribute(Qt::WA_DeleteOnClose);
+    help->setWindowTitle(tr("How this works"));
+    help->resize(620, 560);
+    auto* words = new Document{help};
+    words->setObjectName(QStringLiteral("help-words"));
+    words->setHtml(tr(
+        "<h3>From a bare wall to a fitted one</h3>"
+        "<p><b>Survey</b>: how long and high the wall is, where its studs are and how sure that is, what hides in "
+        "it. <b>Lines</b>: the heights that run round the room. <b>Layout</b>: what hangs where. <b>Fixings</b>: "
+        "every mark, every hole, and whether it holds. <b>Cut and kit</b>: what to saw and what to take along. "
+        "<b>Fit</b>: the steps of the day, one after the other. <b>Record</b>: what was done, read and signed.</p>"
+        "<p>The line that begins with <b>Next</b> always says what to do now; its button does it.</p>"
+        "<p>Under the wall lies its rod with every mark from the left end, beside it the rod with every height. Click "
+        "a figure and the sum behind it comes up beside it. Drag what hangs, or move it with the arrow keys; the wheel "
+        "brings the wall nearer, dragging the bare wall moves it. A right click says what can be done with what lies "
+        "under it. Ctrl+K finds whatever it is called.</p>"
+        "<p>A triangle says something is to be put right or minded. What the program says holds rests on what you "
+        "measured and on the figures named in each sum. Local rules and the maker's instructions come first, and gas, "
+        "electricity and load-bearing walls are for those who are licensed for them.</p>"));
+    auto* column = new QVBoxLayout{help};
+    column->addWidget(words);
+    help->show();
+}
+
+void MainWindow::take_next(const NextStep& next) {
+    if (const auto wall = std::ranges::find(bench_.job().walls, next.wall, &Wall::id); wall != bench_.job().walls.end())
+        bench_.select_wall(static_cast<std::size_t>(wall - bench_.job().walls.begin()));
+    if (!next.item.empty())
+        bench_.select(next.item);
+    switch (next.kind) {
+    case NextStep::Kind::begin:
+        set_stage(Stage::layout); // the start page stands in the wall's place
+        break;
+    case NextStep::Kind::hang:
+        set_stage(Stage::layout);
+        layout_->offer();
+        break;
+    case NextStep::Kind::find_stud:
+        find_stud(next);
+        break;
+    case NextStep::Kind::cure:
+        bench_.apply(text(say(next.button, bench_.voice())), *next.edit);
+        break;
+    case NextStep::Kind::put_right:
+        if (!next.field.empty()) {
+            type_in(next.field);
+            break;
+        }
+        set_stage(next.item.empty() && !next.wall.empty() ? Stage::survey : Stage::layout);
+        next_->checks().setChecked(true);
+        if (const auto box = box_of_item(*bench_.wall_plan(), next.item))
+            board_->look_at(*box);
+        break;
+    case NextStep::Kind::print:
+        save_sheets();
+        break;
+    case NextStep::Kind::read:
+        set_stage(Stage::fit);
+        fit_->show_page(QStringLiteral("readings"));
+        break;
+    case NextStep::Kind::task:
+        if (next_->step_in_sight(next.task))
+            fit_->done();
+        set_stage(Stage::fit);
+        fit_->show_page(QStringLiteral("steps"));
+        if (next_->refresh(); next_->next().kind == NextStep::Kind::task)
+            fit_->go_to(next_->next().task);
+        break;
+    case NextStep::Kind::sign:
+        set_stage(Stage::record);
+        emit record_->sign_wanted();
+        break;
+    case NextStep::Kind::over:
+        set_stage(Stage::record);
+        emit record_->hand_over_wanted();
+        break;
+    }
+    next_->refresh();
+}
+
+/// To the field of a figure of what is laid out, out of its fold.
+void MainWindow::type_in(std::string_view name) {
+    set_stage(Stage::layout);
+    auto* field = layout_->findChild<QLineEdit*>(QLatin1String(name.data(), static_cast<qsizetype>(name.size())));
+    if (!field)
+        return;
+    for (Fold* fold : layout_->findChildren<Fold*>()) {
+        if (field->isVisible())
+            break;
+        const bool was = fold->isChecked();
+        fold->setChecked(true);
+        if (!field->isVisible())
+            fold->setChecked(was);
+    }
+    field->setFocus(Qt::OtherFocusReason);
+    field->selectAll();
+}
+
+/// To the page of the studs, the place already in its field.
+void MainWindow::find_stud(const NextStep& next) {
+    set_stage(Stage::survey);
+    survey_->set_page(SurveyPage::studs);
+    if (next.x)
+        survey_->point_at(*next.x, {});
+}
+
+bool MainWindow::sheets_printed() const {
+    return !printed_.isEmpty() && printed_ == revision_of(bench_.job());
+}
+
+} // namespace yes_square::app

@@ -1,0 +1,39 @@
+#pragma once
+
+#include "core/steps/job_order.hpp"
+
+namespace yes_square {
+
+/// The one thing to do next in a job, whatever state it is in: said in a sentence, done by one button.
+struct NextStep {
+    enum class Kind {
+        begin,     ///< there is no wall
+        hang,      ///< the wall in hand has nothing on it, nor any other
+        find_stud, ///< something hangs on a stud that nobody found: at `x`
+        cure,      ///< something is wrong, and `edit` puts it right
+        put_right, ///< something is wrong that the fitter must put right
+        print,     ///< the sheets of the job as it is now
+        read,      ///< a reading of the work is out: put it right, read again
+        task,      ///< the next step of the day, by its key
+        sign,      ///< all is done
+        over,      ///< handed over
+    };
+
+    Kind kind = Kind::begin;
+    std::string owner = {}; ///< whose it is, by name: "Low shelf"
+    Sentence words;         ///< what is to be done, or what is wrong
+    Sentence button;        ///< what pressing does
+    std::string wall = {};  ///< id
+    std::string item = {};  ///< id
+    std::optional<Edit> edit = {};
+    std::string task = {};
+    std::string_view field = {}; ///< where the figure is typed that is missing
+    std::optional<Length> x = {};
+    std::optional<Sentence> how = {}; ///< how it is put right, where the fitter must
+};
+
+/// @param wall  the id of the wall in hand: of two things that are wrong, that on this wall comes first
+/// @param printed  the sheets of the job as it is now have been printed
+NextStep next_step(const Job& job, const Plan& plan, const JobOrder& order, const std::string& wall, bool printed);
+
+} // namespace yes_square
