@@ -236,7 +236,7 @@ int take_picture(const Arguments& arguments, Job job) {
         return fail(problem);
     window.show();
     // Layouts settle over a few rounds of events.
-    constexpr int settle_ms = 80;
+    constexpr int settle_ms = 300;
     const auto settle = [] {
         QEventLoop loop;
         QTimer::singleShot(settle_ms, &loop, &QEventLoop::quit);

@@ -8,10 +8,12 @@
 #include "core/storage/system_words.hpp"
 
 #include <QComboBox>
+#include <QGridLayout>
 #include <QHBoxLayout>
 #include <QMenu>
 #include <QVBoxLayout>
 #include <algorithm>
+#include <array>
 
 namespace yes_square::app {
 namespace {
@@ -66,7 +68,7 @@ SystemPanel::SystemPanel(Workbench& bench, QWidget* parent)
                          Change<StorageSystem>{filling(*system, *bench_.wall(), bench_.wall_plan()->survey)});
     });
     top->addWidget(fill);
-    auto* bays = new QHBoxLayout;
+    auto* bays = new QGridLayout;
     auto* add = new QPushButton{tr("Add a bay"), this};
     add->setObjectName(QStringLiteral("add-bay"));
     auto* kinds = new QMenu{this};
@@ -78,8 +80,9 @@ SystemPanel::SystemPanel(Workbench& bench, QWidget* parent)
     auto* earlier = button(tr("Earlier"), "bay-earlier", [this] { move_bay(-1); });
     auto* later = button(tr("Later"), "bay-later", [this] { move_bay(1); });
     auto* drop = button(tr("Remove bay"), "remove-bay", [this] { remove_bay(); });
-    for (QPushButton* each : {add, earlier, later, drop})
-        bays->addWidget(each);
+    const std::array of_bays{add, earlier, drop, later};
+    for (std::size_t i = 0; i < of_bays.size(); ++i)
+        bays->addWidget(of_bays[i], static_cast<int>(i) / 2, static_cast<int>(i) % 2);
     slide_->setObjectName(QStringLiteral("slide-system"));
     slide_->setMinimumWidth(1);
     connect(slide_, &QPushButton::clicked, this, &SystemPanel::slide);

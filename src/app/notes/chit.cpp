@@ -36,7 +36,9 @@ Chit::Chit(Document* sum, QWidget* wall)
     column->setSpacing(2);
     auto* tools = new QHBoxLayout;
     tools->setSpacing(2);
-    tools->addWidget(heading_label(tr("How it is worked out"), this));
+    auto* heading = heading_label(tr("How it is worked out"), this);
+    heading->setWordWrap(false);
+    tools->addWidget(heading);
     tools->addStretch(1);
     tools_ = tools;
     column->addLayout(tools);

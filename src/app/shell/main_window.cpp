@@ -44,6 +44,8 @@ constexpr int panel_width = 336;
 /// Less than this, in type sizes, and wall and figures take turns.
 constexpr int least_width_in_type = 64;
 constexpr int least_height_in_type = 40;
+constexpr int narrow_in_type = 76;
+constexpr int picker_in_type = 13;
 
 /// A stage's panel: whatever it holds, it has the one scroll bar.
 QScrollArea* scrolled(QWidget* inside) {
@@ -286,6 +288,13 @@ void MainWindow::share_room() {
 
 void MainWindow::resizeEvent(QResizeEvent* event) {
     QMainWindow::resizeEvent(event);
+    // In a narrow window the menus come before what the wheel and the keys do too.
+    const int type = font().pixelSize();
+    const bool narrow = width() < narrow_in_type * type;
+    for (const char* name : {"farther", "nearer", "fit-wall"})
+        findChild<QToolButton*>(QLatin1String(name))->setVisible(!narrow);
+    for (QComboBox* box : {walls_, items_})
+        box->setMaximumWidth(narrow ? picker_in_type * type : QWIDGETSIZE_MAX);
     share_room();
 }
 

@@ -32,7 +32,7 @@ constexpr double tail_depth = 0.22; ///< under it
 constexpr double air = 0.12;        ///< of the type size, kept round a text
 constexpr double touching = 0.05;   ///< mm: an edge that only touches strikes nothing
 constexpr double far_away = 1.6;    ///< type sizes; a text that went farther is led back
-constexpr double small_thing = 1.5; ///< of a text's own area: what is smaller is not hidden under it
+constexpr double small_thing = 1.2; ///< of a text's own width and height: what is smaller is not hidden under it
 
 struct Segment {
     Point a;
@@ -166,10 +166,12 @@ private:
         return 0;
     }
 
-    /// Whether something must not be hidden: holes, brackets, sockets, whatever is small.
+    /// Whether something must not be hidden: holes, brackets, sockets, whatever would vanish whole.
     static bool must_be_seen(const Rectangle& rectangle, const PaperBox& box) {
+        const PaperBox its = box_of(rectangle);
         return rectangle.ink == Ink::bracket || rectangle.ink == Ink::service ||
-               area(box_of(rectangle)) < small_thing * area(box);
+               (its.right - its.left < small_thing * (box.right - box.left) &&
+                its.bottom - its.top < small_thing * (box.bottom - box.top));
     }
 
     Meets meets(const PaperBox& box) const {
