@@ -69,8 +69,7 @@ void MainWindow::show_help() {
         "<p>The line that begins with <b>Next</b> always says what to do now; its button does it.</p>"
         "<p>Under the wall lies its rod with every mark from the left end, beside it the rod with every height. Click "
         "a figure and the sum behind it comes up beside it. Drag what hangs, or move it with the arrow keys; the wheel "
-        "brings the wall nearer, dragging the bare wall moves it. A right click says what can be done with what lies "
-        "under it. Ctrl+K finds whatever it is called.</p>"
+        "brings the wall nearer, dragging the bare wall moves it then.</p>"
         "<p>A triangle says something is to be put right or minded. What the program says holds rests on what you "
         "measured and on the figures named in each sum. Local rules and the maker's instructions come first, and gas, "
         "electricity and load-bearing walls are for those who are licensed for them.</p>"));
