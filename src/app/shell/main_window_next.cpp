@@ -4,6 +4,7 @@
 #include "app/bench/manners.hpp"
 #include "app/board/board_view.hpp"
 #include "app/fit/fit_panel.hpp"
+#include "app/fit/item_box.hpp"
 #include "app/layout/layout_panel.hpp"
 #include "app/record/record_panel.hpp"
 #include "app/sheets/revision.hpp"
@@ -17,6 +18,7 @@
 #include <QPushButton>
 #include <QStackedWidget>
 #include <QVBoxLayout>
+#include <algorithm>
 
 /// What the button of the sentence "Next" does.
 namespace yes_square::app {
