@@ -2,9 +2,10 @@
 #include "core/job/fresh_name.hpp"
 #include "core/reckon/reckon.hpp"
 #include "core/runs/unit_library.hpp"
-#include "core/shelves/new_shelf.hpp"
+#include "core/shelves/shelf_checks.hpp"
 #include "core/steps/next_step.hpp"
 
+#include "../hall.hpp"
 #include "../random_jobs.hpp"
 
 #include <catch2/catch.hpp>
@@ -14,39 +15,18 @@ using What = NextStep::Kind;
 
 namespace {
 
-Job hall() {
-    Job job = new_job();
-    Room room;
-    room.id = "room";
-    room.name = "Hall";
-    job.rooms = {room};
-    Wall wall;
-    wall.id = "wall";
-    wall.name = "Hall wall";
-    wall.room = "room";
-    wall.length = 3000_mm;
-    wall.height = 2400_mm;
-    for (const Length at : {400_mm, 800_mm, 1200_mm})
-        wall.studs.push_back({at, StudState::proved, Length::micrometres(600), {}});
-    job.walls = {wall};
-    return job;
-}
-
-void hang_shelf(Job& job) {
-    Wall& wall = job.walls.front();
-    Shelf shelf = new_shelf(shelf_preset("brackets"), wall);
-    shelf.id = "shelf";
-    shelf.name = "Shelf 1";
-    shelf.left = 350_mm;
-    shelf.length = 500_mm;
-    wall.shelves.push_back(shelf);
+/// The packet's figure typed in, so that nothing is unknown.
+Job sound_hall() {
+    Job job = hall_with_shelf();
     for (Bracket& bracket : job.catalogue.brackets)
         bracket.rating = 400_n;
+    return job;
 }
 
 NextStep next_of(const Job& job, bool printed = false, const std::string& wall = "wall") {
     const Plan plan = reckon(job);
-    return next_step(job, plan, job_order(job, plan), wall, printed);
+    const JobOrder order = job_order(job, plan);
+    return next_step(job, plan, {wall, [&]() -> const JobOrder& { return order; }, [&] { return printed; }});
 }
 
 } // namespace
@@ -56,7 +36,7 @@ TEST_CASE("what is next leads from nothing to the hand-over", "[next]") {
     Job job = hall();
     CHECK(next_of(job).kind == What::hang);
     CHECK(next_of(job).owner == "Hall wall");
-    hang_shelf(job);
+    job = sound_hall();
     INFO(say(next_of(job).words, {}));
     CHECK(next_of(job).kind == What::print);
     const NextStep first = next_of(job, true);
@@ -72,8 +52,7 @@ TEST_CASE("what is next leads from nothing to the hand-over", "[next]") {
 }
 
 TEST_CASE("a stud that nobody found comes before everything", "[next]") {
-    Job job = hall();
-    hang_shelf(job);
+    Job job = sound_hall();
     for (Stud& stud : job.walls.front().studs)
         stud.state = StudState::assumed;
     const NextStep next = next_of(job, true);
@@ -84,8 +63,7 @@ TEST_CASE("a stud that nobody found comes before everything", "[next]") {
 }
 
 TEST_CASE("a packet's figure that is missing is asked for where it is typed", "[next]") {
-    Job job = hall();
-    hang_shelf(job);
+    Job job = sound_hall();
     for (Bracket& bracket : job.catalogue.brackets)
         bracket.rating.reset();
     const NextStep next = next_of(job);
@@ -93,9 +71,30 @@ TEST_CASE("a packet's figure that is missing is asked for where it is typed", "[
     CHECK(next.field == "bracket-rating");
 }
 
+TEST_CASE("what the survey or the room says is wrong is not passed over", "[next]") {
+    const Job job = sound_hall();
+    const Plan sound = reckon(job);
+    REQUIRE(next_of(job).kind == What::print);
+    const auto next_with = [&](const Plan& plan) {
+        static const JobOrder none;
+        return next_step(job, plan, {"wall", []() -> const JobOrder& { return none; }, [] { return true; }}).kind;
+    };
+    const Check wrong{checks::bracket_overloaded, Severity::error, {"It is wrong"}};
+    Plan plan = sound;
+    auto wall = std::make_shared<WallPlan>(*plan.walls.front());
+    wall->survey.checks.push_back(wrong);
+    plan.walls.front() = wall;
+    CHECK(next_with(plan) == What::put_right);
+    plan = sound;
+    plan.rooms.front().checks.push_back(wrong);
+    CHECK(next_with(plan) == What::put_right);
+    plan = sound;
+    plan.rooms.front().lines.checks.push_back(wrong);
+    CHECK(next_with(plan) == What::put_right);
+}
+
 TEST_CASE("what is wrong on the wall in hand comes before what is wrong elsewhere", "[next]") {
-    Job job = hall();
-    hang_shelf(job);
+    Job job = sound_hall();
     job.walls.front().studs.clear();
     Wall other = job.walls.front();
     other.id = "other";
@@ -110,24 +109,32 @@ TEST_CASE("nothing is printed or fitted while anything is wrong or not known to 
     for (std::uint64_t seed = 1; seed <= 200; ++seed) {
         const Job job = RandomJobs{seed}.next();
         const Plan plan = reckon(job);
-        const NextStep next = next_step(job, plan, {}, job.walls.empty() ? "" : job.walls.front().id, true);
+        bool order_asked = false;
+        static const JobOrder none;
+        const NextStep next = next_step(job, plan,
+                                        {job.walls.empty() ? "" : job.walls.front().id,
+                                         [&]() -> const JobOrder& {
+                                             order_asked = true;
+                                             return none;
+                                         },
+                                         [] { return true; }});
         INFO("seed " << seed);
         CHECK_FALSE(next.words.pattern.empty());
         CHECK_FALSE(next.button.pattern.empty());
         bool sound = count_checks(plan, Severity::error) == 0;
         for (const auto& wall : plan.walls)
             for_each_thing(*wall, [&](const ThingPlan& thing) {
-                sound = sound && (thing.holes.empty() || holds(thing) == Holds::yes);
+                sound = sound && holds(thing) == Holds::yes; // with holes or without
             });
         const bool goes_on = next.kind == What::print || next.kind == What::task || next.kind == What::sign ||
                              next.kind == What::over || next.kind == What::read;
         CHECK((!goes_on || sound));
+        CHECK((!order_asked || sound)); // it takes its time, and is not asked for nothing
     }
 }
 
 TEST_CASE("names are numbered on through the whole job", "[names]") {
-    Job job = hall();
-    hang_shelf(job);
+    Job job = hall_with_shelf();
     CHECK(fresh_name(job, "Shelf %1") == "Shelf 2");
     CHECK(fresh_name(job, "Desk %1") == "Desk 1");
     const std::string run = "none";

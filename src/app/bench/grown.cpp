@@ -1,46 +1,29 @@
 #include "app/bench/grown.hpp"
 
-#include <QAbstractItemView>
-#include <QEvent>
+#include "app/bench/view_fitter.hpp"
+
 #include <QHeaderView>
 #include <QTableView>
-#include <QTimer>
 #include <algorithm>
 
 namespace yes_square::app {
 namespace {
 
-/// Keeps one view as high as its rows; a child of it.
-class Grower : public QObject {
+/// Keeps one view as high as its rows.
+class Grower : public ViewFitter {
 public:
     explicit Grower(QAbstractItemView& view)
-        : QObject{&view}
+        : ViewFitter{view}
         , view_{view} {
         view.setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
         view.setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
-        view.installEventFilter(this);
-        soon_.setSingleShot(true);
-        connect(&soon_, &QTimer::timeout, this, [this] { fit(); });
-        const auto later = [this] { soon_.start(0); };
-        const QAbstractItemModel* model = view.model();
-        connect(model, &QAbstractItemModel::rowsInserted, this, later);
-        connect(model, &QAbstractItemModel::rowsRemoved, this, later);
-        connect(model, &QAbstractItemModel::modelReset, this, later);
-        connect(model, &QAbstractItemModel::dataChanged, this, later);
         if (const auto* table = qobject_cast<QTableView*>(&view))
-            connect(table->verticalHeader(), &QHeaderView::sectionResized, this, later);
-        fit();
-    }
-
-    bool eventFilter(QObject*, QEvent* event) override {
-        // Words that wrap need more rows of type in a narrower list.
-        if (event->type() == QEvent::Resize || event->type() == QEvent::Show)
-            soon_.start(0);
-        return false;
+            connect(table->verticalHeader(), &QHeaderView::sectionResized, this, [this] { later(); });
+        later();
     }
 
 private:
-    void fit() {
+    void fit() override {
         int high = view_.height() - view_.viewport()->height(); // its edge and its headings
         if (const auto* table = qobject_cast<QTableView*>(&view_)) {
             for (int row = 0; row < table->model()->rowCount(); ++row)
@@ -55,7 +38,6 @@ private:
     }
 
     QAbstractItemView& view_;
-    QTimer soon_;
 };
 
 } // namespace

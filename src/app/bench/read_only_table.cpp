@@ -1,8 +1,8 @@
 #include "app/bench/read_only_table.hpp"
 
-#include <QEvent>
+#include "app/bench/view_fitter.hpp"
+
 #include <QHeaderView>
-#include <QTimer>
 #include <algorithm>
 #include <vector>
 
@@ -12,29 +12,15 @@ namespace {
 constexpr int least_column = 34;
 
 /// Shares a table's width among its columns so that nothing is cut off: each as broad as its words, and where that is
-/// too much the broadest give way and their words take a second line. A child of the table.
-class ColumnFitter : public QObject {
+/// too much the broadest give way and their words take a second line.
+class ColumnFitter : public ViewFitter {
 public:
     explicit ColumnFitter(QTableWidget& table)
-        : QObject{&table}
-        , table_{table} {
-        table.viewport()->installEventFilter(this);
-        soon_.setSingleShot(true);
-        connect(&soon_, &QTimer::timeout, this, [this] { fit(); });
-        const auto later = [this] { soon_.start(0); };
-        connect(table.model(), &QAbstractItemModel::rowsInserted, this, later);
-        connect(table.model(), &QAbstractItemModel::dataChanged, this, later);
-        connect(table.model(), &QAbstractItemModel::modelReset, this, later);
-    }
-
-    bool eventFilter(QObject*, QEvent* event) override {
-        if (event->type() == QEvent::Resize || event->type() == QEvent::Show)
-            soon_.start(0);
-        return false;
-    }
+        : ViewFitter{table}
+        , table_{table} {}
 
 private:
-    void fit() {
+    void fit() override {
         if (!table_.isVisible())
             return; // when it is shown
         const QHeaderView& header = *table_.horizontalHeader();
@@ -69,7 +55,6 @@ private:
     }
 
     QTableWidget& table_;
-    QTimer soon_;
 };
 
 } // namespace

@@ -1,5 +1,7 @@
 #include "app/notes/checks_panel.hpp"
 
+#include "app/bench/heading.hpp"
+
 #include <QFrame>
 #include <QLabel>
 #include <QPushButton>
@@ -8,6 +10,8 @@
 
 namespace yes_square::app {
 namespace {
+
+constexpr std::size_t most_cards = 40;
 
 QString severity_words(Severity severity) {
     switch (severity) {
@@ -36,23 +40,40 @@ ChecksPanel::ChecksPanel(Workbench& bench, QWidget* parent)
     refresh();
 }
 
+void ChecksPanel::showEvent(QShowEvent* event) {
+    QScrollArea::showEvent(event);
+    refresh();
+}
+
+/// This wall's and its room's; while it is looked at, what is wrong elsewhere too.
 void ChecksPanel::refresh() {
     auto* inside = new QWidget;
     auto* column = new QVBoxLayout{inside};
     column->setContentsMargins(0, 0, 4, 0);
     column->setSpacing(5);
-    std::vector<OwnedCheck> rows;
-    if (const WallPlan* wall = bench_.wall_plan())
-        rows = checks_of(*wall);
-    if (const RoomSurvey* room = bench_.room_plan())
-        for (const Check& check : room->lines.checks)
-            rows.push_back({{}, bench_.room()->name, &check});
-    std::ranges::stable_sort(rows, std::greater{}, [](const OwnedCheck& row) { return row.check->severity; });
-    for (const OwnedCheck& row : rows)
-        column->addWidget(card(row));
-    if (rows.empty())
+    std::vector<OwnedCheck> here;
+    std::vector<OwnedCheck> elsewhere;
+    const std::string wall = bench_.wall() ? bench_.wall()->name : std::string{};
+    const std::string room = bench_.room() ? bench_.room()->name : std::string{};
+    for (const OwnedCheck& row : all_checks(bench_.plan(), bench_.job()))
+        if (row.place.empty() ? row.owner == room : row.place == wall)
+            here.push_back(row);
+        else if (isVisible() && row.check->severity != Severity::note)
+            elsewhere.push_back(row);
+    const auto list = [&](std::vector<OwnedCheck>& rows) {
+        std::ranges::stable_sort(rows, std::greater{}, [](const OwnedCheck& row) { return row.check->severity; });
+        for (std::size_t i = 0; i < std::min(most_cards, rows.size()); ++i)
+            column->addWidget(card(rows[i]));
+        if (rows.size() > most_cards)
+            column->addWidget(new QLabel{tr("And %1 more like these.").arg(rows.size() - most_cards)});
+    };
+    list(here);
+    if (here.empty())
         column->addWidget(new QLabel{bench_.thing_plan() ? tr("Nothing to put right on this wall.")
                                                          : tr("Nothing hangs on this wall yet.")});
+    if (!elsewhere.empty())
+        column->addWidget(heading_label(tr("On other walls")));
+    list(elsewhere);
     column->addStretch(1);
     // The button that was just clicked may be among the old ones.
     if (QWidget* old = takeWidget())
@@ -68,12 +89,16 @@ QWidget* ChecksPanel::card(const OwnedCheck& owned) {
     column->setContentsMargins(8, 5, 8, 6);
     column->setSpacing(4);
     const Voice voice = bench_.voice();
+    const bool on_other_wall = !owned.place.empty() && bench_.wall() && owned.place != bench_.wall()->name;
+    const QString owner = on_other_wall && owned.place != owned.owner
+                              ? tr("%1, %2").arg(text(owned.place), text(owned.owner))
+                              : text(owned.owner);
     auto* words = new QLabel;
     words->setWordWrap(true);
     words->setTextFormat(Qt::RichText);
     const bool error = check.severity == Severity::error;
     words->setText(QStringLiteral("<b>%1 · %2</b><br>%3")
-                       .arg(severity_words(check.severity), text(owned.owner).toHtmlEscaped(),
+                       .arg(severity_words(check.severity), owner.toHtmlEscaped(),
                             text(say(check.message, voice)).toHtmlEscaped()));
     if (error)
         frame->setProperty("severity", "error");

@@ -6,11 +6,15 @@
 
 namespace yes_square::app {
 
-/// What is wrong on this wall, errors first, each with its cures; a cure the program can make is a button.
+/// What is to be put right and minded, this wall first, errors first, each with its cures; a cure the program can make is
+/// a button.
 class ChecksPanel : public QScrollArea {
     Q_OBJECT
 public:
     explicit ChecksPanel(Workbench& bench, QWidget* parent = nullptr);
+
+protected:
+    void showEvent(QShowEvent* event) override;
 
 private:
     void refresh();

@@ -2,11 +2,9 @@
 
 #include "app/bench/heading.hpp"
 
-#include <QAbstractTextDocumentLayout>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QMouseEvent>
-#include <QScrollBar>
 #include <QTextDocument>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -60,13 +58,12 @@ QToolButton* Chit::add_tool(const QString& sign, const QString& what, const char
 
 void Chit::fit() {
     const QSize room = parentWidget()->size();
-    const int wide = std::min(chit_width_in_type * font().pixelSize(), room.width() - 16);
-    QTextDocument& words = *sum_->document();
-    words.setTextWidth(wide - 40);
-    const int high = static_cast<int>(words.documentLayout()->documentSize().height()) + 8 +
-                     layout()->contentsMargins().top() + layout()->contentsMargins().bottom() +
-                     tools_->sizeHint().height();
-    resize(wide, std::min(high, static_cast<int>(most_of_wall * room.height())));
+    const int most = static_cast<int>(most_of_wall * room.height());
+    resize(std::min(chit_width_in_type * font().pixelSize(), room.width() - 16), most);
+    layout()->activate();
+    // What the sum leaves empty goes; what has no room on the wall is scrolled.
+    const int spare = sum_->viewport()->height() - qRound(sum_->document()->size().height());
+    resize(width(), std::min(most, most - spare));
     move(std::clamp(x(), 4, std::max(4, room.width() - width() - 4)),
          std::clamp(y(), 4, std::max(4, room.height() - height() - 4)));
 }
@@ -114,7 +111,8 @@ Chits::Chits(Workbench& bench, QWidget& wall, std::function<std::optional<QPoint
     , bench_{bench}
     , wall_{wall}
     , asked_at_{std::move(asked_at)}
-    , chit_{new Chit{new ScrapPanel{bench}, &wall}} {
+    , sum_{new ScrapPanel{bench}}
+    , chit_{new Chit{sum_, &wall}} {
     chit_->setObjectName(QStringLiteral("chit"));
     const auto tool = [this](const QString& sign, const QString& what, const char* name, auto&& act) {
         connect(chit_->add_tool(sign, what, name), &QToolButton::clicked, this, act);
@@ -132,15 +130,13 @@ Chits::Chits(Workbench& bench, QWidget& wall, std::function<std::optional<QPoint
 }
 
 void Chits::follow() {
-    if (bench_.subject().empty() && !bench_.shown_working())
-        return;
-    // The sum is written by whoever heard of the question before or after: fit it when all have.
-    show();
+    if (!bench_.subject().empty() || bench_.shown_working())
+        show();
 }
 
 void Chits::show() {
     const bool moved = chit_->isVisible() && chit_->hasFocus();
-    static_cast<ScrapPanel&>(chit_->sum()).refresh();
+    sum_->refresh(); // so that the chit is as high as the sum that is asked for now
     const std::optional<QPoint> at = asked_at_();
     chit_->show();
     if (at)
@@ -177,10 +173,8 @@ void Chits::pin() {
 }
 
 void Chits::walk(int by) {
-    const std::vector<Working>* all = nullptr;
-    if (const ThingPlan* thing = bench_.thing_plan())
-        all = &thing->workings;
-    if (!all || all->empty())
+    const std::vector<Working>* all = sums_in_hand(bench_);
+    if (!all)
         return;
     const auto now = std::ranges::find(*all, bench_.subject(), &Working::subject);
     const auto count = static_cast<std::ptrdiff_t>(all->size());

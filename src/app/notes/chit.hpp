@@ -4,7 +4,6 @@
 
 #include <QFrame>
 #include <QLabel>
-#include <QPointer>
 #include <QToolButton>
 #include <functional>
 #include <optional>
@@ -52,7 +51,6 @@ public:
 
     void show();
     void put_away();
-    bool shown() const { return chit_->isVisible(); }
     void pin();
     /// To the sum before or after this one of the same thing.
     void walk(int by);
@@ -66,8 +64,8 @@ private:
     Workbench& bench_;
     QWidget& wall_;
     std::function<std::optional<QPoint>()> asked_at_;
+    ScrapPanel* sum_;
     Chit* chit_;
-    std::vector<QPointer<Chit>> pinned_;
 };
 
 } // namespace yes_square::app

@@ -99,55 +99,42 @@ void ScrapPanel::changeEvent(QEvent* event) {
         refresh();
 }
 
+const std::vector<Working>* sums_in_hand(const Workbench& bench) {
+    const auto asked_of = [&](const std::vector<Working>& sums) {
+        return std::ranges::find(sums, bench.subject(), &Working::subject) != sums.end();
+    };
+    if (const WallPlan* wall = bench.wall_plan(); wall && asked_of(wall->survey.workings))
+        return &wall->survey.workings;
+    if (const RoomSurvey* room = bench.room_plan(); room && asked_of(room->lines.workings))
+        return &room->lines.workings;
+    const ThingPlan* thing = bench.thing_plan();
+    return thing && !thing->workings.empty() ? &thing->workings : nullptr;
+}
+
 void ScrapPanel::refresh() {
     if (bench_.shown_working()) {
         write(*bench_.shown_working(), {});
         return;
     }
-    const WallPlan* wall = bench_.wall_plan();
-    if (wall) // what was asked may be of the wall itself
-        if (const auto of_wall = std::ranges::find(wall->survey.workings, bench_.subject(), &Working::subject);
-            of_wall != wall->survey.workings.end()) {
-            write(*of_wall, {});
-            return;
-        }
-    if (const RoomSurvey* room = bench_.room_plan())
-        if (const auto of_room = std::ranges::find(room->lines.workings, bench_.subject(), &Working::subject);
-            of_room != room->lines.workings.end()) {
-            write(*of_room, {});
-            return;
-        }
-    if (const RunPlan* run = bench_.run_plan(); run && !run->workings.empty()) {
-        const std::size_t unit =
-            bench_.unit() ? static_cast<std::size_t>(bench_.unit() - bench_.run()->units.data()) : 0;
-        auto asked = std::ranges::find(run->workings, bench_.subject(), &Working::subject);
-        if (asked == run->workings.end())
-            asked = std::ranges::find(run->workings, "unit/" + std::to_string(unit + 1) + "/place", &Working::subject);
-        write(asked == run->workings.end() ? run->workings.front() : *asked, links_to_run(run->workings, unit));
-        return;
-    }
-    if (const ThingPlan* thing = bench_.thing_plan(); thing && !bench_.thing().empty() && !thing->workings.empty()) {
-        auto asked = std::ranges::find(thing->workings, bench_.subject(), &Working::subject);
-        if (asked == thing->workings.end())
-            asked = thing->workings.begin();
-        write(*asked, links_to_thing(thing->workings, bench_.bay_plan() ? bench_.bay_plan()->number : 0));
-        return;
-    }
-    const ShelfPlan* plan = bench_.shelf_plan();
-    if (!plan) {
+    const std::vector<Working>* sums = sums_in_hand(bench_);
+    if (!sums) {
         setHtml(tr("Click a tick, a bracket or a figure: the sum behind it is written here."));
         return;
     }
-    const std::string subject = bench_.subject().empty() ? "sag" : bench_.subject();
-    auto found = std::ranges::find(plan->workings, subject, &Working::subject);
-    if (found == plan->workings.end())
-        found = plan->workings.begin();
-    const QString links = links_to(plan->workings);
-    if (found == plan->workings.end()) {
-        setHtml(links);
-        return;
-    }
-    write(*found, links);
+    const std::size_t unit = bench_.unit() ? static_cast<std::size_t>(bench_.unit() - bench_.run()->units.data()) : 0;
+    // Of what is only selected: where it stands, how it sags.
+    auto found = std::ranges::find(*sums, bench_.subject(), &Working::subject);
+    if (found == sums->end())
+        found = std::ranges::find(*sums, bench_.run() ? "unit/" + std::to_string(unit + 1) + "/place" : "sag",
+                                  &Working::subject);
+    if (found == sums->end())
+        found = sums->begin();
+    const ThingPlan* thing = bench_.thing_plan();
+    const bool of_thing = thing && sums == &thing->workings;
+    write(*found, !of_thing        ? QString{}
+                  : bench_.run()   ? links_to_run(*sums, unit)
+                  : bench_.shelf() ? links_to(*sums)
+                                   : links_to_thing(*sums, bench_.bay_plan() ? bench_.bay_plan()->number : 0));
 }
 
 void ScrapPanel::write(const Working& working, const QString& links) {

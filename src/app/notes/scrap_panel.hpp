@@ -6,6 +6,10 @@
 
 namespace yes_square::app {
 
+/// The sums among which the one that is asked for stands: the wall's, its room's lines', or those of what is selected;
+/// nullptr: there are none.
+const std::vector<Working>* sums_in_hand(const Workbench& bench);
+
 /// The scrap: the working behind the figure last asked for, as a person would write it.
 class ScrapPanel : public Document {
     Q_OBJECT

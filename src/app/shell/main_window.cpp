@@ -4,8 +4,6 @@
 
 #include "app/board/board_view.hpp"
 #include "app/board/drawing_view.hpp"
-#include "app/catalogue/fixings_at_hand.hpp"
-#include "app/catalogue/own_catalogue.hpp"
 #include "app/cut/cut_panel.hpp"
 #include "app/fit/fit_panel.hpp"
 #include "app/fixings/fixings_panel.hpp"
@@ -13,7 +11,6 @@
 #include "app/lines/lines_panel.hpp"
 #include "app/notes/checks_panel.hpp"
 #include "app/notes/chit.hpp"
-#include "app/practice/practice_dialog.hpp"
 #include "app/shell/next_line.hpp"
 #include "app/start/start_page.hpp"
 #include "app/survey/survey_panel.hpp"
@@ -28,7 +25,6 @@
 #include <QMenuBar>
 #include <QMessageBox>
 #include <QPushButton>
-#include <QRandomGenerator>
 #include <QScrollArea>
 #include <QSettings>
 #include <QSplitter>
@@ -296,129 +292,6 @@ void MainWindow::resizeEvent(QResizeEvent* event) {
     for (QComboBox* box : {walls_, items_})
         box->setMaximumWidth(narrow ? picker_in_type * type : QWIDGETSIZE_MAX);
     share_room();
-}
-
-void MainWindow::build_menus() {
-    build_file_menu();
-    build_edit_menu();
-    build_survey_menu();
-    build_day_menu();
-    build_view_menu();
-    refresh_recent();
-}
-
-void MainWindow::build_file_menu() {
-    QMenu* file = menuBar()->addMenu(tr("&File"));
-    file->addAction(tr("&New job"), QKeySequence::New, this, &MainWindow::new_job);
-    file->addAction(tr("&Open..."), QKeySequence::Open, this, &MainWindow::choose_and_open);
-    recent_ = file->addMenu(tr("Open &recent"));
-    file->addAction(tr("&Save"), QKeySequence::Save, this, [this] { save(); });
-    // Its usual key on every desktop, so that nothing else ever has it too.
-    file->addAction(tr("Save &as..."), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_S}, this, [this] { save_as(); });
-    file->addAction(tr("Restore an older version..."), this, &MainWindow::restore);
-    file->addSeparator();
-    file->addAction(tr("Save sheets as PDF..."), QKeySequence{Qt::CTRL | Qt::Key_E}, this, &MainWindow::save_sheets);
-    QMenu* saved = file->addMenu(tr("Save other sheets as PDF"));
-    for (const SheetSet& set : sheet_sets())
-        if (set != sheet_sets().front())
-            saved->addAction(set.words + QStringLiteral("..."), this, [this, &set] { save_sheet_set(set); });
-    file->addAction(tr("Job &book..."), QKeySequence{Qt::CTRL | Qt::Key_B}, this, &MainWindow::show_book);
-    QMenu* paper = file->addMenu(tr("&Print"));
-    QMenu* look = file->addMenu(tr("Look at what would be printed"));
-    for (const SheetSet& set : sheet_sets()) {
-        const QString words = set.words + QStringLiteral("...");
-        QAction* printed = paper->addAction(words, this, [this, &set] { print(set); });
-        if (set == sheet_sets().front())
-            printed->setShortcut(QKeySequence::Print);
-        look->addAction(words, this, [this, &set] { preview(set); });
-    }
-    file->addSeparator();
-    file->addAction(tr("&Quit"), QKeySequence::Quit, this, &QWidget::close);
-}
-
-void MainWindow::build_edit_menu() {
-    QMenu* edit = menuBar()->addMenu(tr("&Edit"));
-    QAction* undo = bench_.undo_stack().createUndoAction(this, tr("Undo"));
-    undo->setShortcut(QKeySequence::Undo);
-    QAction* redo = bench_.undo_stack().createRedoAction(this, tr("Redo"));
-    redo->setShortcuts({QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_Z}, QKeySequence{Qt::CTRL | Qt::Key_Y}});
-    edit->addActions({undo, redo});
-    edit->addSeparator();
-    edit->addAction(tr("Add a wall"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_W}, this, [this] {
-        set_stage(Stage::survey);
-        survey_->add_wall();
-    });
-    edit->addAction(tr("Add a shelf"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_H}, this, [this] {
-        set_stage(Stage::layout);
-        layout_->add_shelf();
-    });
-    edit->addAction(tr("Add a wall run"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_R}, this, [this] {
-        set_stage(Stage::layout);
-        layout_->runs().add_run(RunLevel::wall);
-    });
-    edit->addAction(tr("Add a wardrobe"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_B}, this, [this] {
-        set_stage(Stage::layout);
-        layout_->systems().add_system();
-    });
-    edit->addAction(tr("Add a chest of drawers"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_D}, this, [this] {
-        set_stage(Stage::layout);
-        layout_->pieces().add_piece(PieceKind::dresser);
-    });
-    edit->addAction(tr("Fixings at hand..."), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_F}, this, [this] {
-        FixingsAtHand dialog{bench_, this};
-        dialog.exec();
-        if (const QString problem = write_own_catalogue(bench_.job().catalogue); !problem.isEmpty())
-            tell(problem);
-    });
-    edit->addAction(tr("Slide the run for studs"), QKeySequence{Qt::CTRL | Qt::Key_L}, this,
-                    [this] { layout_->runs().slide(); });
-    edit->addAction(tr("Remove what is selected"), QKeySequence{Qt::CTRL | Qt::Key_Delete}, layout_,
-                    &LayoutPanel::remove_selected);
-}
-
-void MainWindow::build_survey_menu() {
-    QMenu* survey = menuBar()->addMenu(tr("&Survey"));
-    survey->addAction(tr("Take in readings (CSV)..."), this, [this] {
-        const QString path = QFileDialog::getOpenFileName(this, tr("Take in readings"), {}, tr("Tables (*.csv *.txt)"));
-        if (!path.isEmpty())
-            take_in_readings(path);
-    });
-    survey->addAction(tr("Give out readings (CSV)..."), this, [this] {
-        const QString path = QFileDialog::getSaveFileName(this, tr("Give out readings"), {}, tr("Tables (*.csv)"));
-        if (!path.isEmpty())
-            give_out_readings(path);
-    });
-    survey->addAction(tr("Take in a wall's outline (DXF)..."), this, &MainWindow::take_outline);
-    survey->addSeparator();
-    survey->addAction(tr("Practice wall..."), this, &MainWindow::practise);
-}
-
-void MainWindow::practise() {
-    auto* practice = new PracticeDialog{QRandomGenerator::global()->generate64(), bench_.job().unit, *theme_, this};
-    practice->setAttribute(Qt::WA_DeleteOnClose);
-    practice->show();
-}
-
-void MainWindow::build_view_menu() {
-    QMenu* view = menuBar()->addMenu(tr("&View"));
-    const QStringList titles{tr("Survey"),     tr("Lines"), tr("Layout"), tr("Fixings"),
-                             tr("Cut && kit"), tr("Fit"),   tr("Record")};
-    for (int i = 0; i < titles.size(); ++i)
-        view->addAction(titles[i], QKeySequence{Qt::CTRL | (Qt::Key_1 + i)}, this,
-                        [this, i] { set_stage(static_cast<Stage>(i)); });
-    view->addSeparator();
-    view->addAction(tr("Nearer"), QKeySequence::ZoomIn, this, [this] { board_->zoom_by(1.4); });
-    view->addAction(tr("Farther"), QKeySequence::ZoomOut, this, [this] { board_->zoom_by(1 / 1.4); });
-    view->addAction(tr("Whole wall"), QKeySequence{Qt::CTRL | Qt::Key_0}, board_, &BoardView::fit);
-    view->addSeparator();
-    view->addAction(tr("Light"), this, [this] {
-        QSettings{}.setValue(QStringLiteral("theme"), QStringLiteral("light"));
-        set_theme(ThemeName::light);
-    });
-    view->addAction(tr("Dark"), this, [this] {
-        QSettings{}.setValue(QStringLiteral("theme"), QStringLiteral("dark"));
-        set_theme(ThemeName::dark);
-    });
 }
 
 void MainWindow::set_theme(ThemeName name) {

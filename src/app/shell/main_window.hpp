@@ -72,8 +72,9 @@ public:
     bool check_photos();
     /// Writes a set of sheets. False: it has been said why not.
     bool write_sheets(const QString& path, const SheetSet& set);
-    /// On paper, on the screen or into a file that stands for paper; the printer's page range is kept.
-    void print_on(QPrinter& printer, const SheetSet& set);
+    /// On paper, on the screen or into a file that stands for paper; the printer's page range is kept. False: it has been
+    /// said why not.
+    bool print_on(QPrinter& printer, const SheetSet& set);
     /// Drawings and tables of the job into a folder.
     bool export_to(const QString& folder);
 
@@ -122,6 +123,7 @@ private:
     void find_stud(const NextStep& next);
     void type_in(std::string_view name);
     bool sheets_printed() const;
+    void note_printed(const SheetSet& set);
     void print_sum(QTextDocument* sum);
     void join_parts();
     void new_job();

@@ -9,8 +9,6 @@
 #include "app/record/photos.hpp"
 #include "app/record/record_panel.hpp"
 #include "app/record/sign_dialog.hpp"
-#include "app/sheets/revision.hpp"
-#include "app/shell/next_line.hpp"
 #include "app/wallside/wall_side.hpp"
 #include "files/dxf_in.hpp"
 #include "files/export_job.hpp"
@@ -126,8 +124,7 @@ bool MainWindow::write_sheets(const QString& path, const SheetSet& set) {
     if (!problem.isEmpty())
         tell(problem);
     else
-        printed_ = revision_of(bench_.job());
-    next_->refresh();
+        note_printed(set);
     return problem.isEmpty();
 }
 

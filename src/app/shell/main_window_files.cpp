@@ -2,7 +2,6 @@
 
 #include "app/board/board_view.hpp"
 #include "app/catalogue/own_catalogue.hpp"
-#include "app/sheets/revision.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "app/shell/main_window.hpp"
 #include "core/job/own_entries.hpp"
@@ -226,25 +225,24 @@ void MainWindow::save_sheet_set(const SheetSet& set) {
         write_sheets(path, set);
 }
 
-void MainWindow::print_on(QPrinter& printer, const SheetSet& set) {
+bool MainWindow::print_on(QPrinter& printer, const SheetSet& set) {
     printer.setFullPage(true);
     QPainter painter{&printer};
     const bool some = printer.printRange() == QPrinter::PageRange;
-    if (painter.isActive())
-        printed_ = revision_of(bench_.job());
     if (painter.isActive())
         paint_sheets(painter, printer, bench_.job(), bench_.plan(), set, some ? printer.fromPage() : 0,
                      some ? printer.toPage() : 0);
     else
         tell(tr("The printer does not answer. Save the sheets as PDF instead"));
+    return painter.isActive();
 }
 
 void MainWindow::print(const SheetSet& set) {
     QPrinter printer{QPrinter::HighResolution};
     QPrintDialog dialog{&printer, this};
     dialog.setOption(QAbstractPrintDialog::PrintPageRange);
-    if (dialog.exec() == QDialog::Accepted)
-        print_on(printer, set);
+    if (dialog.exec() == QDialog::Accepted && print_on(printer, set))
+        note_printed(set);
 }
 
 void MainWindow::print_sum(QTextDocument* sum) {

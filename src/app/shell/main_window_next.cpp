@@ -88,6 +88,7 @@ void MainWindow::take_next(const NextStep& next) {
     switch (next.kind) {
     case NextStep::Kind::begin:
         set_stage(Stage::layout); // the start page stands in the wall's place
+        start_->begin();
         break;
     case NextStep::Kind::hang:
         set_stage(Stage::layout);
@@ -160,6 +161,13 @@ void MainWindow::find_stud(const NextStep& next) {
     survey_->set_page(SurveyPage::studs);
     if (next.x)
         survey_->point_at(*next.x, {});
+}
+
+/// The sheets of what hangs, not labels or a preview, are what is taken to the wall.
+void MainWindow::note_printed(const SheetSet& set) {
+    if (set == sheet_sets().front())
+        printed_ = revision_of(bench_.job());
+    next_->refresh();
 }
 
 bool MainWindow::sheets_printed() const {

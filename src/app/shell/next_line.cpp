@@ -8,6 +8,11 @@ namespace {
 
 constexpr int most_on_button = 30;
 
+bool is_about_a_fault(const NextStep& next) {
+    return next.kind == NextStep::Kind::find_stud || next.kind == NextStep::Kind::cure ||
+           next.kind == NextStep::Kind::put_right;
+}
+
 } // namespace
 
 NextLine::NextLine(Workbench& bench, Day& day, QWidget* parent)
@@ -39,18 +44,16 @@ NextLine::NextLine(Workbench& bench, Day& day, QWidget* parent)
         refresh(); // of this moment, whatever was waiting to be shown
         emit pressed(NextStep{next_});
     });
-    soon_.setSingleShot(true);
-    connect(&soon_, &QTimer::timeout, this, &NextLine::refresh);
-    // Asked for when the drawing is done: the order of work takes its time in a large job.
-    connect(&bench_, &Workbench::changed, this, [this] { soon_.start(0); });
-    connect(&bench_, &Workbench::selection_changed, this, [this] { soon_.start(0); });
+    connect(&bench_, &Workbench::changed, this, [this] { say_.wake(); });
+    connect(&bench_, &Workbench::selection_changed, this, [this] { say_.wake(); });
 }
 
-void NextLine::refresh() {
-    soon_.stop();
+void NextLine::say_next() {
     const Job& job = bench_.job();
     const Plan& plan = bench_.plan();
-    next_ = next_step(job, plan, day_.order(), bench_.wall() ? bench_.wall()->id : std::string{}, printed());
+    next_ = next_step(job, plan,
+                      {bench_.wall() ? bench_.wall()->id : std::string{},
+                       [this]() -> const JobOrder& { return day_.order(); }, printed});
     const Voice voice = bench_.voice();
     const auto shown = [&](const Sentence& sentence) { return text(say(sentence, voice)).toHtmlEscaped(); };
     QString where = text(next_.owner).toHtmlEscaped();
@@ -76,10 +79,13 @@ void NextLine::refresh() {
     act_->setText(in_sight ? tr("Done") : long_words ? tr("Do that") : act);
     const std::size_t wrong = count_checks(plan, Severity::error);
     const std::size_t warned = count_checks(plan, Severity::warning);
-    checks_->setText(wrong > 0    ? tr("%1 to put right").arg(wrong)
-                     : warned > 0 ? tr("%1 to mind").arg(warned)
-                                  : tr("Nothing wrong"));
-    checks_->setToolTip(tr("What is to be put right and minded on this wall, each with what can be done"));
+    // What is not known to hold is not nothing, even where no check says so.
+    checks_->setText(wrong > 0                 ? tr("%1 to put right").arg(wrong)
+                     : warned > 0              ? tr("%1 to mind").arg(warned)
+                     : is_about_a_fault(next_) ? tr("Not known to hold")
+                                               : tr("Nothing wrong"));
+    checks_->setVisible(!job.walls.empty());
+    checks_->setToolTip(tr("What is to be put right and minded, this wall first, each with what can be done"));
     set_flag(*checks_, "refused", wrong > 0);
 }
 

@@ -1,12 +1,12 @@
 #pragma once
 
 #include "app/bench/day.hpp"
+#include "app/bench/patience.hpp"
 #include "app/shell/stage_strip.hpp"
 #include "core/steps/next_step.hpp"
 
 #include <QLabel>
 #include <QPushButton>
-#include <QTimer>
 #include <QWidget>
 
 namespace yes_square::app {
@@ -22,8 +22,11 @@ public:
     /// Whether the step of this key is the one in sight, so that the button may tick it off.
     std::function<bool(const std::string& key)> step_in_sight = [](const std::string&) { return false; };
 
-    const NextStep& next() const { return next_; }
-    void refresh();
+    const NextStep& next() {
+        say_.catch_up();
+        return next_;
+    }
+    void refresh() { say_.now(); }
     QPushButton& checks() { return *checks_; }
     QPushButton& turn() { return *turn_; }
 
@@ -31,6 +34,8 @@ signals:
     void pressed(const yes_square::NextStep& next);
 
 private:
+    void say_next();
+
     Workbench& bench_;
     Day& day_;
     NextStep next_;
@@ -38,7 +43,7 @@ private:
     QPushButton* act_;
     QPushButton* checks_;
     QPushButton* turn_;
-    QTimer soon_;
+    Patience say_{[this] { say_next(); }};
 };
 
 } // namespace yes_square::app

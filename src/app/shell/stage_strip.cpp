@@ -5,7 +5,6 @@
 #include "core/steps/standings.hpp"
 
 #include <QAbstractButton>
-#include <QElapsedTimer>
 #include <QHBoxLayout>
 #include <QPainter>
 #include <algorithm>
@@ -13,9 +12,6 @@
 
 namespace yes_square::app {
 namespace {
-
-constexpr int quick_ms = 3; ///< the day's standings are worked out at once while they take no longer
-constexpr int patience_ms = 250;
 
 constexpr std::array names{"survey", "lines", "layout", "fixings", "cut", "fit", "record"};
 
@@ -87,7 +83,9 @@ private:
                                                             : tr("Open");
         QStringList tries{words_.join(QStringLiteral(", "))};
         if (words_.size() > 1)
-            tries << words_.last() << words_.first();
+            tries << words_.last();
+        if (words_.size() > 1 && standing_ != Progress::wrong)
+            tries << words_.first();
         for (const QString& words : tries)
             if (const QString all = mark + QStringLiteral(": ") + words; metrics.horizontalAdvance(all) <= room)
                 return all;
@@ -104,9 +102,6 @@ StageStrip::StageStrip(Workbench& bench, Day& day, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
     , day_{day} {
-    later_.setSingleShot(true);
-    later_.setInterval(patience_ms);
-    connect(&later_, &QTimer::timeout, this, &StageStrip::refresh_day);
     auto* row = new QHBoxLayout{this};
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
@@ -143,20 +138,14 @@ void StageStrip::refresh() {
     buttons_[1]->show_standing(lines_standing(job, plan), bench_.voice());
     buttons_[2]->show_standing(layout_standing(job, plan), bench_.voice());
     buttons_[3]->show_standing(fixings_standing(plan), bench_.voice());
-    if (took_ <= quick_ms)
-        refresh_day();
-    else
-        later_.start();
+    of_day_.wake();
 }
 
 void StageStrip::refresh_day() {
     const Job& job = bench_.job();
-    QElapsedTimer clock;
-    clock.start();
     buttons_[4]->show_standing(cut_standing(job, bench_.plan()), bench_.voice());
     buttons_[5]->show_standing(fit_standing(job, bench_.plan(), day_.order()), bench_.voice());
     buttons_[6]->show_standing(record_standing(job), bench_.voice());
-    took_ = clock.elapsed();
 }
 
 } // namespace yes_square::app

@@ -1,10 +1,10 @@
 #pragma once
 
 #include "app/bench/day.hpp"
+#include "app/bench/patience.hpp"
 #include "app/bench/theme.hpp"
 #include "app/bench/workbench.hpp"
 
-#include <QTimer>
 #include <QWidget>
 #include <vector>
 
@@ -34,8 +34,7 @@ private:
 
     Workbench& bench_;
     Day& day_;
-    QTimer later_;    ///< the day's standings of a large job wait until a hand rests
-    qint64 took_ = 0; ///< ms, when last worked out
+    Patience of_day_{[this] { refresh_day(); }}; ///< the day's standings take their time in a large job
     Stage stage_ = Stage::layout;
     std::vector<Button*> buttons_;
 };

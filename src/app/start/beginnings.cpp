@@ -11,6 +11,7 @@
 
 #include <QCoreApplication>
 #include <QRegularExpression>
+#include <algorithm>
 
 namespace yes_square::app {
 namespace {
@@ -136,10 +137,11 @@ std::vector<Length> typed_lengths(const QString& typed, Unit unit) {
 void put_cabinets(Job& job, const std::vector<Length>& widths) {
     wall_of(job).runs.clear();
     // Wall cabinets hang by the room's lines: the usual ones, until others are set.
-    if (job.rooms.front().lines.empty()) {
+    Room& room = *std::ranges::find(job.rooms, wall_of(job).room, &Room::id);
+    if (room.lines.empty()) {
         const HouseLines house = house_lines(job.unit, job.rules.runs);
-        job.rooms.front().lines = house.lines;
-        job.rooms.front().line_relations = house.relations;
+        room.lines = house.lines;
+        room.line_relations = house.relations;
     }
     Run run;
     run.id = fresh_id(job, "run");

@@ -112,6 +112,12 @@ StartPage::StartPage(Workbench& bench, QWidget* parent)
     way(tr("How this works"), "begin-help", &StartPage::help_wanted);
     aside->addStretch(1);
 
+    connect(&bench_, &Workbench::changed, this, [this] {
+        draft_.unit = bench_.job().unit;
+        if (form_)
+            for (LengthField* field : form_->findChildren<LengthField*>())
+                field->set_unit(draft_.unit);
+    });
     auto* inside = new QWidget;
     auto* across = new QHBoxLayout{inside};
     across->setContentsMargins(24, 16, 24, 16);
@@ -190,6 +196,13 @@ void StartPage::showEvent(QShowEvent* event) {
     show_recent(QSettings{}.value(QStringLiteral("recent")).toStringList());
     figures_->hide();
     kinds_->show();
+}
+
+void StartPage::begin() {
+    if (!kinds_->isVisible())
+        return;
+    if (auto* first = kinds_->findChild<QAbstractButton*>())
+        first->setFocus(Qt::OtherFocusReason);
 }
 
 void StartPage::show_recent(const QStringList& paths) {
@@ -287,6 +300,9 @@ void StartPage::set_out() {
     // A figure still being typed counts.
     if (QWidget* typed = focusWidget())
         typed->clearFocus();
+    for (LengthField* field : form_->findChildren<LengthField*>())
+        if (!field->value())
+            return problem_->setText(tr("%1: this cannot be read as a length").arg(field->accessibleName()));
     Wall& wall = draft_.walls.front();
     if (made_of_->currentIndex() == masonry)
         wall.structure = Masonry{};

@@ -23,6 +23,8 @@ public:
     explicit StartPage(Workbench& bench, QWidget* parent = nullptr);
 
     void set_theme(const Theme& theme);
+    /// Puts the hand on the first of what may be hung.
+    void begin();
 
 signals:
     void begun(); ///< there is a wall with something on it

@@ -252,10 +252,10 @@ private:
         if (const auto found = best(box_of(triangle))) {
             for (Point* point : {&triangle.a, &triangle.b, &triangle.c, &mark.at})
                 *point = {point->x + found->first.x, point->y + found->first.y};
-            taken_.push_back(box_of(triangle));
         } else if (!room_.holds(box_of(triangle))) {
             return; // out of sight with what it is about
         }
+        taken_.push_back(box_of(triangle));
         placed_.push_back(std::move(warning.triangle));
         placed_.push_back(std::move(warning.mark));
     }

@@ -45,12 +45,16 @@ NextStep about(const Check& check, const std::string& owner, const std::string& 
     return next;
 }
 
+const Check* error_in(const std::vector<Check>& checks) {
+    const auto error = std::ranges::find(checks, Severity::error, &Check::severity);
+    return error == checks.end() ? nullptr : &*error;
+}
+
 /// The gravest of a thing's checks that keeps it from being known to hold, or is an error of another kind.
 const Check* worst_of(const ThingPlan& thing) {
-    const auto error = std::ranges::find(thing.checks, Severity::error, &Check::severity);
-    if (error != thing.checks.end())
-        return &*error;
-    if (thing.holes.empty() || holds(thing) == Holds::yes)
+    if (const Check* error = error_in(thing.checks))
+        return error;
+    if (holds(thing) == Holds::yes)
         return nullptr;
     const auto unknown = std::ranges::find_if(thing.checks, [](const Check& check) {
         return check.severity == Severity::warning && check.code.bears() == Bears::on_what_is_known;
@@ -60,15 +64,16 @@ const Check* worst_of(const ThingPlan& thing) {
 
 /// What is wrong on a wall: its own first, then of what hangs there.
 std::optional<NextStep> wrong_on(const Wall& wall, const WallPlan& plan) {
-    if (const auto own = std::ranges::find(plan.checks, Severity::error, &Check::severity); own != plan.checks.end())
-        return about(*own, wall.name, {}, &plan, wall.id);
+    for (const auto* own : {&plan.survey.checks, &plan.checks})
+        if (const Check* error = error_in(*own))
+            return about(*error, wall.name, {}, &plan, wall.id);
     std::optional<NextStep> next;
     for_each_thing(plan, [&](const ThingPlan& thing) {
         if (next)
             return;
         if (const Check* worst = worst_of(thing))
             next = about(*worst, thing.name, thing.id, &plan, wall.id);
-        else if (!thing.holes.empty() && holds(thing) != Holds::yes)
+        else if (holds(thing) != Holds::yes)
             next = NextStep{NextStep::Kind::put_right,
                             thing.name,
                             {"It is not known whether this holds"},
@@ -92,10 +97,10 @@ std::optional<NextStep> wrong_anywhere(const Job& job, const Plan& plan, const s
         }
     }
     for (std::size_t i = 0; !elsewhere && i < job.rooms.size(); ++i) {
-        const auto& checks = plan.rooms[i].lines.checks;
-        const auto error = std::ranges::find(checks, Severity::error, &Check::severity);
+        const Check* error = error_in(plan.rooms[i].checks);
+        error = error ? error : error_in(plan.rooms[i].lines.checks);
         const auto wall = std::ranges::find(job.walls, job.rooms[i].id, &Wall::room);
-        if (error != checks.end())
+        if (error)
             elsewhere =
                 about(*error, job.rooms[i].name, {}, nullptr, wall == job.walls.end() ? std::string{} : wall->id);
     }
@@ -123,10 +128,10 @@ bool anything_hangs(const Job& job) {
 
 } // namespace
 
-NextStep next_step(const Job& job, const Plan& plan, const JobOrder& order, const std::string& wall, bool printed) {
+NextStep next_step(const Job& job, const Plan& plan, const NextAsked& asked) {
     if (job.walls.empty())
         return {NextStep::Kind::begin, {}, {"Say what is to be hung or made safe, and on what wall"}, {"Begin"}};
-    const auto in_hand = std::ranges::find(job.walls, wall, &Wall::id);
+    const auto in_hand = std::ranges::find(job.walls, asked.wall, &Wall::id);
     const Wall& here = in_hand == job.walls.end() ? job.walls.front() : *in_hand;
     if (!anything_hangs(job))
         return {NextStep::Kind::hang, here.name, {"Nothing is on this wall yet"}, {"Put something on it"}, here.id};
@@ -134,9 +139,10 @@ NextStep next_step(const Job& job, const Plan& plan, const JobOrder& order, cons
         return *std::move(next);
     if (auto next = reading_out(job, plan))
         return *std::move(next);
+    const JobOrder& order = asked.order();
     const auto open = std::ranges::find_if(order.tasks, [&](const Task& task) { return !is_done(job, task.key); });
     const bool begun = std::ranges::any_of(order.tasks, [&](const Task& task) { return is_done(job, task.key); });
-    if (open != order.tasks.end() && !begun && !printed)
+    if (open != order.tasks.end() && !begun && !asked.printed())
         return {NextStep::Kind::print,
                 {},
                 {"Nothing is wrong. Print the sheets and take them to the wall"},

@@ -2,6 +2,8 @@
 
 #include "core/steps/job_order.hpp"
 
+#include <functional>
+
 namespace yes_square {
 
 /// The one thing to do next in a job, whatever state it is in: said in a sentence, done by one button.
@@ -32,8 +34,13 @@ struct NextStep {
     std::optional<Sentence> how = {}; ///< how it is put right, where the fitter must
 };
 
-/// @param wall  the id of the wall in hand: of two things that are wrong, that on this wall comes first
-/// @param printed  the sheets of the job as it is now have been printed
-NextStep next_step(const Job& job, const Plan& plan, const JobOrder& order, const std::string& wall, bool printed);
+/// What next_step may have to ask; only asked where nothing is wrong, since the order of work takes its time.
+struct NextAsked {
+    std::string wall; ///< id of the wall in hand: of two things that are wrong, that on this wall comes first
+    std::function<const JobOrder&()> order;
+    std::function<bool()> printed; ///< whether the sheets of the job as it is now have been printed
+};
+
+NextStep next_step(const Job& job, const Plan& plan, const NextAsked& asked);
 
 } // namespace yes_square

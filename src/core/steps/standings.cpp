@@ -115,7 +115,7 @@ Standing cut_standing(const Job& job, const Plan& plan) {
     }
     if (bad > 0) {
         standing.progress = Progress::wrong;
-        standing.words.push_back({"{0} of the delivery not whole", {count(bad)}});
+        standing.words.push_back({"{0} not whole", {count(bad)}});
     } else if (unchecked > 0) {
         standing.progress = Progress::missing;
         standing.words.push_back({"{0} delivered unchecked", {count(unchecked)}});
