@@ -6,8 +6,8 @@
 
 namespace yes_square::app {
 
-/// What is to be put right and minded, this wall first, errors first, each with its cures; a cure the program can make is
-/// a button.
+/// What is to be put right and minded, this wall first, errors first, each with its cures; a cure the program can make
+/// is a button.
 class ChecksPanel : public QScrollArea {
     Q_OBJECT
 public:

@@ -5,6 +5,7 @@
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QMouseEvent>
+#include <QScrollBar>
 #include <QTextDocument>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -12,7 +13,7 @@
 namespace yes_square::app {
 namespace {
 
-constexpr int chit_width_in_type = 26; ///< type sizes
+constexpr int chit_width_in_type = 32; ///< type sizes
 constexpr int off = 18;                ///< px from the figure, so that it stays in sight
 constexpr double most_of_wall = 0.86;
 
@@ -64,6 +65,7 @@ void Chit::fit() {
     // What the sum leaves empty goes; what has no room on the wall is scrolled.
     const int spare = sum_->viewport()->height() - qRound(sum_->document()->size().height());
     resize(width(), std::min(most, most - spare));
+    sum_->verticalScrollBar()->setValue(0); // a sum is read from its top
     move(std::clamp(x(), 4, std::max(4, room.width() - width() - 4)),
          std::clamp(y(), 4, std::max(4, room.height() - height() - 4)));
 }

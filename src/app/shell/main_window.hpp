@@ -72,8 +72,8 @@ public:
     bool check_photos();
     /// Writes a set of sheets. False: it has been said why not.
     bool write_sheets(const QString& path, const SheetSet& set);
-    /// On paper, on the screen or into a file that stands for paper; the printer's page range is kept. False: it has been
-    /// said why not.
+    /// On paper, on the screen or into a file that stands for paper; the printer's page range is kept. False: it has
+    /// been said why not.
     bool print_on(QPrinter& printer, const SheetSet& set);
     /// Drawings and tables of the job into a folder.
     bool export_to(const QString& folder);
