@@ -71,7 +71,7 @@ QTableWidget* read_only_table(const QStringList& headings, const char* name, QWi
     table->setTextElideMode(Qt::ElideNone);
     table->horizontalHeader()->setSectionResizeMode(QHeaderView::Fixed);
     table->horizontalHeader()->setMinimumSectionSize(least_column);
-    table->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter | Qt::Alignment{Qt::TextWordWrap});
+    table->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     table->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     new ColumnFitter{*table};
     return table;
