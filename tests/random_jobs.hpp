@@ -180,6 +180,10 @@ protected:
             shelf.goods.push_back({"Heavy thing", mm(0, 2500), {}, Mass::kg(number(1, 60)), {}});
         if (chance(0.2))
             shelf.joints = {mm(50, 3000)};
+        if (chance(0.15))
+            shelf.pins = {mm(10, 1500)};
+        if (!shelf.pins.empty() && chance(0.5))
+            shelf.pins.push_back(shelf.pins.front() + mm(5, 900));
         if (auto* plate = plate_in(shelf)) {
             plate->thickness = mm(2, 8);
             for (PlateHole& hole : plate->holes)

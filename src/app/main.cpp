@@ -14,6 +14,7 @@
 #include <QEventLoop>
 #include <QFile>
 #include <QFileInfo>
+#include <QKeyEvent>
 #include <QMessageBox>
 #include <QTextStream>
 #include <QTimer>
@@ -45,7 +46,8 @@ struct Arguments {
     QString wall;
     QString practice;
     QString ask;
-    bool wall_side = false;
+    QString type;
+    QString wall_side;
     QStringList jobs;
     bool unattended() const { return !sheets.isEmpty() || !screenshot.isEmpty(); }
 };
@@ -90,27 +92,27 @@ Arguments parse(const QStringList& words) {
     const QCommandLineOption ask{QStringLiteral("ask"),
                                  QStringLiteral("With --screenshot: ask for this sum, such as bracket/2."),
                                  QStringLiteral("SUM")};
-    const QCommandLineOption wall_side{QStringLiteral("wall-side"),
-                                       QStringLiteral("With --screenshot: the wall-side mode of the selected wall.")};
-    parser.addOptions({sheets, screenshot, stage, size, theme, unit, shelf, page, wall, practice, ask, wall_side});
+    const QCommandLineOption wall_side{
+        QStringLiteral("wall-side"),
+        QStringLiteral("With --screenshot: the wall-side mode of the selected wall, at its walk of this number."),
+        QStringLiteral("N")};
+    const QCommandLineOption type{QStringLiteral("type"),
+                                  QStringLiteral("With --screenshot: the size of type, in pixels; 15 is usual."),
+                                  QStringLiteral("PIXELS")};
+    parser.addOptions(
+        {sheets, screenshot, stage, size, theme, unit, shelf, page, wall, practice, ask, type, wall_side});
     parser.addPositionalArgument(QStringLiteral("JOB"), QStringLiteral("A .yesq file."), QStringLiteral("[JOB]"));
     parser.process(words);
     QStringList paths;
     for (const QString& argument : parser.positionalArguments())
         paths << path_of(argument);
-    return {parser.value(sheets),
-            parser.value(screenshot),
-            parser.value(stage),
-            parser.value(size),
-            parser.value(theme),
-            parser.value(unit),
-            parser.value(shelf),
-            parser.value(page),
-            parser.value(wall),
-            parser.value(practice),
-            parser.value(ask),
-            parser.isSet(wall_side),
-            paths};
+    return {parser.value(sheets),    parser.value(screenshot),
+            parser.value(stage),     parser.value(size),
+            parser.value(theme),     parser.value(unit),
+            parser.value(shelf),     parser.value(page),
+            parser.value(wall),      parser.value(practice),
+            parser.value(ask),       parser.value(type),
+            parser.value(wall_side), paths};
 }
 
 tl::expected<Job, QString> read(const QString& path) {
@@ -230,6 +232,13 @@ public:
 
 /// The window, or what is asked for in front of it, as a picture. @return the exit code
 int take_picture(const Arguments& arguments, Job job) {
+    if (!arguments.type.isEmpty()) {
+        const int pixels = arguments.type.toInt();
+        if (pixels < 8 || pixels > largest_type)
+            return fail(
+                QStringLiteral("--type %1 is no size of type; it is 8 to %2").arg(arguments.type).arg(largest_type));
+        set_type(pixels);
+    }
     MainWindow window;
     window.bench().start(std::move(job));
     if (const QString problem = set_up(window, arguments); !problem.isEmpty())
@@ -259,11 +268,20 @@ int take_picture(const Arguments& arguments, Job job) {
         QApplication::processEvents();
     }
     std::unique_ptr<WallSide> at_wall;
-    if (arguments.wall_side) {
+    if (!arguments.wall_side.isEmpty()) {
         at_wall.reset(window.wall_side());
         at_wall->setAttribute(Qt::WA_DeleteOnClose, false);
         shown = at_wall.get();
         shown->show();
+        const auto press = [&](int key) {
+            QKeyEvent event{QEvent::KeyPress, key, Qt::NoModifier};
+            QApplication::sendEvent(shown, &event);
+        };
+        for (int walk = 1; walk < arguments.wall_side.toInt(); ++walk)
+            press(Qt::Key_PageDown);
+        if (at_wall->at_gate())
+            for (const int key : {Qt::Key_1, Qt::Key_2, Qt::Key_3, Qt::Key_4, Qt::Key_Space})
+                press(key);
         QApplication::processEvents();
     }
     if (!shown->grab().save(arguments.screenshot, "PNG"))

@@ -1,5 +1,6 @@
 // The second edition's face: room for the wall, sums beside their figures, what is next, how a job begins.
 #include "../hall.hpp"
+#include "app/cut/cut_panel.hpp"
 #include "app/fit/fit_panel.hpp"
 #include "app/notes/chit.hpp"
 #include "app/record/record_panel.hpp"
@@ -25,13 +26,13 @@ Job one_shelf() {
 }
 
 /// A window whose hands are counted: a click, a key that does something, a figure typed is one action each.
-struct Hands : DrivenWindow {
+struct CountedHands : DrivenWindow {
     using DrivenWindow::DrivenWindow;
     QTemporaryDir folder;
     QStringList written;
     int actions = 0;
 
-    Hands() {
+    CountedHands() {
         window.ask_where = [this](const QString&, const QString& name) {
             ++actions; // the file's name
             written << folder.filePath(name);
@@ -46,6 +47,18 @@ struct Hands : DrivenWindow {
         ++actions;
         button->click();
         QTest::qWait(5);
+    }
+    /// Does what is next, as long as that is not to print; then prints.
+    void go_on_until_printed() {
+        for (int turn = 0; turn < 20 && window.next_line().next().kind != NextStep::Kind::print; ++turn) {
+            UNSCOPED_INFO(find<QLabel>("next-words")->text().toStdString());
+            press("next-act");
+        }
+        REQUIRE(window.next_line().next().kind == NextStep::Kind::print);
+        press("next-act");
+        REQUIRE(written.size() == 1);
+        CHECK(QFileInfo{written.front()}.size() > 10'000);
+        CHECK(told.isEmpty());
     }
     void figure(const char* name, const char* keys) {
         auto* field = find<QLineEdit>(name);
@@ -149,7 +162,7 @@ TEST_CASE("a sum lies beside its figure, is walked from, pinned and put away", "
 
 TEST_CASE("from an empty job to the printed sheet of a shelf on two found studs in fifteen actions",
           "[app][face][actions]") {
-    Hands hands;
+    CountedHands hands;
     hands.window.set_stage(Stage::layout);
     QTest::qWait(20);
     hands.press("begin-shelf");
@@ -183,7 +196,7 @@ TEST_CASE("from an empty job to the printed sheet of a shelf on two found studs 
 }
 
 TEST_CASE("a chest is made safe in fifteen actions", "[app][face][actions]") {
-    Hands hands;
+    CountedHands hands;
     hands.window.set_stage(Stage::layout);
     QTest::qWait(20);
     hands.press("begin-furniture");
@@ -198,8 +211,46 @@ TEST_CASE("a chest is made safe in fifteen actions", "[app][face][actions]") {
     CHECK(hands.actions == 6); // as docs/interface.md says
 }
 
+TEST_CASE("a wardrobe from an empty job to its printed sheet in twenty-five actions", "[app][face][actions]") {
+    CountedHands hands;
+    hands.window.set_stage(Stage::layout);
+    QTest::qWait(20);
+    hands.press("begin-wardrobe");
+    hands.figure("begin-wall-length", "3600");
+    hands.figure("begin-wall-height", "2500");
+    hands.figure("begin-studs", "400 800 1200 1600 2000 2400 2800 3200");
+    hands.figure("begin-left", "200");
+    hands.figure("begin-width", "2400");
+    hands.figure("begin-height", "2200");
+    hands.figure("begin-depth", "580");
+    hands.press("begin-set-out");
+    hands.go_on_until_printed();
+    CHECK(hands.actions <= 25);
+    CHECK(hands.actions == 0);
+}
+
+TEST_CASE("six wall cabinets caught on studs, from an empty job to the printed sheet in thirty actions",
+          "[app][face][actions]") {
+    CountedHands hands;
+    hands.window.set_stage(Stage::layout);
+    QTest::qWait(20);
+    hands.press("begin-cabinets");
+    hands.figure("begin-wall-length", "4200");
+    hands.figure("begin-wall-height", "2500");
+    hands.figure("begin-studs", "400 800 1200 1600 2000 2400 2800 3200 3600 4000");
+    hands.figure("begin-units", "600 600 500 800 600 450");
+    hands.press("begin-set-out");
+    REQUIRE(hands.job().walls.front().runs.front().units.size() == 6);
+    hands.go_on_until_printed();
+    for (const UnitPlan& unit : hands.bench().plan().walls.front()->runs.front().units)
+        for (const PlannedHole& hole : unit.holes)
+            CHECK(hole.substrate == Substrate::proved_stud);
+    CHECK(hands.actions <= 30);
+    CHECK(hands.actions == 0);
+}
+
 TEST_CASE("a job is walked from bare wall to hand-over by what is next", "[app][face][next]") {
-    Hands hands;
+    CountedHands hands;
     hands.window.set_stage(Stage::layout);
     QTest::qWait(20);
     CHECK(hands.window.next_line().next().kind == NextStep::Kind::begin);
@@ -232,23 +283,50 @@ TEST_CASE("a job is walked from bare wall to hand-over by what is next", "[app][
     CHECK(hands.window.next_line().next().kind == NextStep::Kind::over);
 }
 
-TEST_CASE("no panel is broader than its place, whatever stage and thing", "[app][face][look]") {
+TEST_CASE("no panel is broader than its place and no button's words are cut off, whatever stage and thing",
+          "[app][face][look]") {
     for (const QSize size : {QSize{1024, 700}, QSize{1280, 800}}) {
         QTemporaryDir folder;
         DrivenWindow driven{size};
         REQUIRE(driven.window.open(copy_of_demo(folder)));
+        const auto look = [&](const std::string& where) {
+            QTest::qWait(5);
+            INFO(where << ", " << size.width());
+            for (const QScrollArea* area : driven.window.findChildren<QScrollArea*>())
+                if (area->isVisible() && area->widget()) {
+                    INFO(area->objectName().toStdString());
+                    CHECK(area->widget()->width() <= area->viewport()->width());
+                }
+            for (const QPushButton* button : driven.window.findChildren<QPushButton*>()) {
+                if (!button->isVisible() || button->text().isEmpty())
+                    continue;
+                INFO(button->text().toStdString() << ", " << button->objectName().toStdString());
+                const QString words = QString{button->text()}.remove(QLatin1Char('&'));
+                const int broad = button->fontMetrics().horizontalAdvance(words);
+                const bool one_line = !button->hasHeightForWidth();
+                CHECK((one_line ? broad + 4 : button->minimumSizeHint().width()) <= button->width());
+                CHECK((one_line ? button->fontMetrics().height() : button->heightForWidth(button->width())) <=
+                      button->height());
+            }
+        };
         for (const char* id : {"shelf-1", "unit-11", "bay-4", "piece-1", "box-1", "hung-1"}) {
             driven.bench().select(id);
-            for (const Stage stage : {Stage::lines, Stage::layout, Stage::fixings}) {
+            for (const Stage stage :
+                 {Stage::survey, Stage::lines, Stage::layout, Stage::fixings, Stage::cut, Stage::fit, Stage::record}) {
                 driven.window.set_stage(stage);
-                QTest::qWait(5);
-                for (const QScrollArea* area : driven.window.findChildren<QScrollArea*>())
-                    if (area->isVisible() && area->widget()) {
-                        INFO(id << ", stage " << static_cast<int>(stage) << ", " << size.width());
-                        CHECK(area->widget()->width() <= area->viewport()->width());
-                    }
+                look(id + std::string{", stage "} + std::to_string(static_cast<int>(stage)));
             }
         }
+        driven.window.next_line().checks().setChecked(true);
+        look("checks");
+        driven.window.set_stage(Stage::cut);
+        for (const char* page : {"parts", "stock", "kit", "delivery"}) {
+            driven.window.cutting().show_page(page);
+            look(page);
+        }
+        driven.window.set_stage(Stage::fit);
+        driven.window.fit().show_page("readings");
+        look("readings");
     }
 }
 
@@ -268,7 +346,7 @@ TEST_CASE("letters are as broad on the screen as the core places them by", "[app
 }
 
 TEST_CASE("a figure that cannot be read stops the beginning, and nothing is lost", "[app][face]") {
-    Hands hands;
+    CountedHands hands;
     hands.window.set_stage(Stage::layout);
     QTest::qWait(20);
     hands.press("begin-cabinets");
@@ -298,7 +376,7 @@ TEST_CASE("a figure that cannot be read stops the beginning, and nothing is lost
 }
 
 TEST_CASE("a preview prints nothing, and another set is not the sheets", "[app][face][next]") {
-    Hands hands;
+    CountedHands hands;
     hands.bench().start(one_shelf());
     hands.bench().edit("rating", [](Job& job) {
         for (Bracket& bracket : job.catalogue.brackets)
@@ -352,4 +430,129 @@ TEST_CASE("arrow keys walk the wall's own sums too", "[app][face][chit]") {
     CHECK(std::ranges::find(sums, driven.bench().subject(), &Working::subject) != sums.end());
     driven.window.chits().walk(-1);
     CHECK(driven.bench().subject() == first);
+}
+
+TEST_CASE("an empty job opens with the keys at its first question", "[app][face][keys]") {
+    DrivenWindow driven;
+    driven.window.start_untitled();
+    QTest::qWait(20);
+    REQUIRE(driven.window.focusWidget());
+    CHECK(driven.window.focusWidget()->objectName() == "begin-shelf");
+}
+
+TEST_CASE("the first cure is a few Tabs from the wall", "[app][face][keys]") {
+    DrivenWindow driven;
+    Job job = one_shelf();
+    job.walls.front().shelves.front().length = 4000_mm; // longer than the wall
+    driven.bench().start(job);
+    driven.window.set_stage(Stage::layout);
+    driven.bench().select("shelf");
+    driven.window.board().setFocus();
+    QTest::qWait(20);
+    const auto cures = [&](QWidget* widget) {
+        return widget && (widget->objectName() == "next-act" || widget->objectName().startsWith("cure-"));
+    };
+    int tabs = 0;
+    while (!cures(driven.window.focusWidget()) && tabs < 6) {
+        QTest::keyClick(driven.window.focusWidget(), Qt::Key_Tab, Qt::ShiftModifier);
+        ++tabs;
+    }
+    CHECK(tabs <= 5);
+}
+
+TEST_CASE("how near the wall was seen is kept with its job", "[app][face]") {
+    QTemporaryDir folder;
+    const QString path = copy_of_demo(folder);
+    BoardView::Look look;
+    {
+        DrivenWindow driven;
+        REQUIRE(driven.window.open(path));
+        driven.bench().select_wall(2);
+        driven.window.board().zoom_by(2.5);
+        look = driven.window.board().look();
+        driven.bench().undo_stack().setClean();
+        driven.window.close();
+    }
+    DrivenWindow again;
+    REQUIRE(again.window.open(path));
+    CHECK(again.bench().wall_index() == 2);
+    CHECK(again.window.board().look().zoom == Approx(look.zoom));
+    CHECK(again.window.board().look().pan == look.pan);
+    again.window.start_untitled(); // another job is seen whole
+    QTest::qWait(5);
+}
+
+TEST_CASE("larger type reaches the whole window, and nothing is broader than its place", "[app][face][look]") {
+    const int before = QApplication::font().pixelSize();
+    DrivenWindow driven{{1920, 1200}};
+    driven.bench().start(one_shelf());
+    driven.window.set_stage(Stage::layout);
+    set_type(22);
+    QTest::qWait(20);
+    CHECK(driven.window.board().font().pixelSize() == 22);
+    CHECK(driven.find<LengthField>("shelf-left")->font().pixelSize() == 22);
+    for (QScrollArea* area : driven.window.findChildren<QScrollArea*>())
+        if (area->isVisible() && area->widget())
+            CHECK(area->widget()->minimumSizeHint().width() <= area->viewport()->width());
+    set_type(before);
+}
+
+TEST_CASE("the keys are not lost when the list under them is made anew", "[app][face][keys]") {
+    DrivenWindow driven;
+    driven.window.open(demo_path());
+    driven.window.next_line().checks().setChecked(true);
+    QTest::qWait(5);
+    QAbstractButton* cure = nullptr;
+    for (auto* button : driven.window.findChildren<QAbstractButton*>())
+        if (!cure && button->isVisible() && button->objectName().startsWith("cure-"))
+            cure = button;
+    REQUIRE(cure);
+    cure->setFocus();
+    QTest::keyClick(cure, Qt::Key_Space);
+    QTest::qWait(20);
+    QWidget* held = driven.window.focusWidget();
+    REQUIRE(held);
+    CHECK(driven.find<QScrollArea>("checks")->isAncestorOf(held));
+}
+
+TEST_CASE("a sum is printed from its chit", "[app][face][chit]") {
+    QTemporaryDir folder;
+    DrivenWindow driven;
+    QString asked;
+    const QString file = folder.filePath("sum.pdf");
+    driven.window.ask_printer = [&](const QString& what, QPrinter& printer) {
+        asked = what;
+        printer.setOutputFormat(QPrinter::PdfFormat);
+        printer.setOutputFileName(file);
+        return true;
+    };
+    driven.bench().start(one_shelf());
+    driven.bench().select("shelf");
+    driven.bench().ask("sag");
+    driven.find<QAbstractButton>("chit-print")->click();
+    CHECK(asked == "Print this sum");
+    QFile printed{file};
+    REQUIRE(printed.open(QIODevice::ReadOnly));
+    CHECK(printed.read(4) == "%PDF");
+    CHECK(printed.size() > 1000);
+}
+
+TEST_CASE("jobs of late are on the first page, each with its wall, and open from there", "[app][face]") {
+    QTemporaryDir folder;
+    const QString path = copy_of_demo(folder);
+    {
+        DrivenWindow driven;
+        REQUIRE(driven.window.open(path));
+        driven.bench().undo_stack().setClean();
+        driven.window.close();
+    }
+    DrivenWindow driven;
+    driven.window.start_untitled();
+    QTest::qWait(20);
+    auto* recent = driven.find<QAbstractButton>("recent-1");
+    CHECK(recent->isVisible());
+    CHECK(recent->text().contains("Reading room"));
+    recent->click();
+    CHECK(driven.job().walls.size() == 14);
+    CHECK(driven.told.isEmpty());
 }

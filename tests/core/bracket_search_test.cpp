@@ -47,12 +47,14 @@ std::map<std::size_t, Merits> brute_force(const BracketQuestion& q, const std::v
     std::map<std::size_t, Merits> best;
     std::vector<Length> chosen;
     const auto spacing = [&](std::size_t count) { return count == 2 ? q.spacing_two : q.spacing_more; };
+    const auto pinned = [&](Length x) { return std::ranges::find(q.made, x) != q.made.end(); };
     const auto kept_out = [&](Length x) {
-        return std::ranges::any_of(q.keep_outs, [&](const Interval& i) { return x > i.from && x < i.to; });
+        return !pinned(x) &&
+               std::ranges::any_of(q.keep_outs, [&](const Interval& i) { return x > i.from && x < i.to; });
     };
     // An end bracket needs a reason: a stud, the usual inset, the edge of a keep-out.
     const auto may_end = [&](Length x) {
-        return x == q.inset_usual || x == q.length - q.inset_usual ||
+        return x == q.inset_usual || x == q.length - q.inset_usual || pinned(x) ||
                std::ranges::any_of(q.studs,
                                    [&](const StudUnder& stud) {
                                        return stud.place == x ||
@@ -66,7 +68,8 @@ std::map<std::size_t, Merits> brute_force(const BracketQuestion& q, const std::v
     const auto go = [&](auto&& self, std::size_t from) -> void {
         if (chosen.size() >= 2 && may_end(chosen.front()) && may_end(chosen.back()) &&
             q.length - chosen.back() <= q.overhang_most && q.length - chosen.back() >= q.inset_least) {
-            bool fits = true;
+            bool fits =
+                std::ranges::all_of(q.made, [&](Length pin) { return std::ranges::find(chosen, pin) != chosen.end(); });
             for (std::size_t i = 1; i < chosen.size(); ++i)
                 fits &= chosen[i] - chosen[i - 1] <= spacing(chosen.size());
             if (school == School::mirrored)
@@ -173,7 +176,12 @@ TEST_CASE("the search finds what trying everything finds: brackets on studs and 
             const Length from = Length::mm(at(random));
             q.keep_outs = {{from, from + 60_mm}};
         }
+        // Pins: anywhere, a keep-out too.
+        for (int pin = 0; pin < round % 3; ++pin)
+            q.made.push_back(Length::mm(at(random)));
+        std::ranges::sort(q.made);
         std::vector<Length> grid{q.inset_usual, q.length - q.inset_usual};
+        grid.insert(grid.end(), q.made.begin(), q.made.end());
         for (const StudUnder& stud : q.studs)
             grid.push_back(stud.place);
         for (const Interval& strip : q.keep_outs) {
@@ -188,6 +196,8 @@ TEST_CASE("the search finds what trying everything finds: brackets on studs and 
             const auto found = std::ranges::find_if(
                 layouts, [&, n = count](const BracketLayout& layout) { return layout.places.size() == n; });
             REQUIRE(found != layouts.end());
+            for (const Length pin : q.made)
+                CHECK(std::ranges::find(found->places, pin) != found->places.end());
             // The search may also stand brackets between stations, so it may do better, never worse.
             CHECK_FALSE(better(merits, found->merits, School::studs_first));
         }

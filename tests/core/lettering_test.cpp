@@ -1,128 +1,24 @@
 #include "../random_jobs.hpp"
-#include "core/job/file.hpp"
+#include "collisions.hpp"
+#include "core/cutting/cutting_plan.hpp"
 #include "core/reckon/reckon.hpp"
+#include "core/sheets/cut_drawing.hpp"
 #include "core/sheets/elevation.hpp"
 #include "core/sheets/lettering.hpp"
+#include "core/sheets/profile_drawing.hpp"
+#include "core/sheets/room_drawing.hpp"
+#include "core/sheets/run_layer.hpp"
+#include "core/sheets/side_view.hpp"
+#include "demo_job.hpp"
 
 #include <algorithm>
 #include <array>
 #include <catch2/catch.hpp>
 #include <cmath>
-#include <fstream>
-#include <sstream>
 
 using namespace yes_square;
 
 namespace {
-
-constexpr double touch = 0.06; ///< mm of paper: what only touches is no collision
-
-/// What somebody who looks at the drawing would see of one text, in mm; worked out from the shapes as they are painted,
-/// without the code that places them.
-struct Seen {
-    const Text* text;
-    double left, top, right, bottom;
-    std::size_t painted; ///< its place in the order of painting
-};
-
-Seen seen(const Text& text, std::size_t painted) {
-    const double width = text_width(text.text, text.height, text.bold);
-    const double left = text.at.x - (text.align == Align::left ? 0 : text.align == Align::right ? width : width / 2);
-    return {&text,  left + touch, text.at.y - 0.72 * text.height + touch, left + width - touch, text.at.y - touch,
-            painted};
-}
-
-bool crosses(Point a, Point b, const Seen& box) {
-    if (std::max(a.x, b.x) <= box.left || std::min(a.x, b.x) >= box.right || std::max(a.y, b.y) <= box.top ||
-        std::min(a.y, b.y) >= box.bottom)
-        return false;
-    // Walked in small steps: slow and plain.
-    const double length = std::hypot(b.x - a.x, b.y - a.y);
-    const int steps = std::max(1, static_cast<int>(length / 0.05));
-    for (int i = 0; i <= steps; ++i) {
-        const double x = a.x + (b.x - a.x) * i / steps;
-        const double y = a.y + (b.y - a.y) * i / steps;
-        if (x > box.left && x < box.right && y > box.top && y < box.bottom)
-            return true;
-    }
-    return false;
-}
-
-bool struck_by(const Shape& shape, const Seen& box) {
-    if (const auto* line = std::get_if<Line>(&shape.form))
-        return crosses(line->from, line->to, box);
-    if (const auto* r = std::get_if<Rectangle>(&shape.form)) {
-        if (r->fill == Fill::none && r->line_width == 0)
-            return false;
-        const Point a = r->at;
-        const Point b{r->at.x + r->width, r->at.y};
-        const Point c{r->at.x + r->width, r->at.y + r->height};
-        const Point d{r->at.x, r->at.y + r->height};
-        if (r->fill == Fill::plain && r->ink == Ink::paper && r->line_width == 0)
-            return false; // blank paper has no edge to be seen
-        return crosses(a, b, box) || crosses(b, c, box) || crosses(c, d, box) || crosses(d, a, box);
-    }
-    if (const auto* c = std::get_if<Circle>(&shape.form)) {
-        const double x = std::clamp(c->centre.x, box.left, box.right);
-        const double y = std::clamp(c->centre.y, box.top, box.bottom);
-        return std::hypot(x - c->centre.x, y - c->centre.y) < c->radius;
-    }
-    if (const auto* t = std::get_if<Triangle>(&shape.form))
-        return crosses(t->a, t->b, box) || crosses(t->b, t->c, box) || crosses(t->c, t->a, box);
-    return false;
-}
-
-bool hides(const Shape& shape, const Seen& box) {
-    const auto* r = std::get_if<Rectangle>(&shape.form);
-    return r && r->ink == Ink::paper && r->fill == Fill::plain && r->strength >= 1 && r->at.x <= box.left &&
-           r->at.y <= box.top && r->at.x + r->width >= box.right && r->at.y + r->height >= box.bottom;
-}
-
-/// Every collision of a drawing, in words.
-std::vector<std::string> collisions(const Drawing& drawing) {
-    std::vector<Seen> texts;
-    for (std::size_t i = 0; i < drawing.shapes.size(); ++i)
-        if (const auto* text = std::get_if<Text>(&drawing.shapes[i].form); text && text->text != "!")
-            texts.push_back(seen(*text, i));
-    std::vector<std::string> found;
-    for (const Seen& one : texts) {
-        bool hidden = false; // under a rod, and not to be seen at all
-        for (std::size_t i = one.painted + 1; i < drawing.shapes.size(); ++i)
-            hidden |= hides(drawing.shapes[i], one);
-        if (hidden)
-            found.push_back("\"" + one.text->text + "\" is hidden");
-        if (one.left < 0 || one.top < 0 || one.right > drawing.width || one.bottom > drawing.height)
-            found.push_back("\"" + one.text->text + "\" is cut off");
-        for (const Seen& other : texts)
-            if (other.painted > one.painted && one.left < other.right && other.left < one.right &&
-                one.top < other.bottom && other.top < one.bottom)
-                found.push_back("\"" + one.text->text + "\" lies on \"" + other.text->text + "\"");
-        // What was painted before it and is seen there still; none where the text breaks what it lies on.
-        std::size_t from = 0;
-        for (std::size_t i = 0; i < one.painted; ++i)
-            if (hides(drawing.shapes[i], one))
-                from = i + 1;
-        if (one.text->breaks_lines)
-            from = one.painted + 1;
-        for (std::size_t i = from; i < drawing.shapes.size(); ++i)
-            if (i != one.painted && struck_by(drawing.shapes[i], one))
-                found.push_back("\"" + one.text->text + "\" is struck through by shape " + std::to_string(i) + " of " +
-                                std::to_string(drawing.shapes.size()) + ", form " +
-                                std::to_string(drawing.shapes[i].form.index()));
-        // What breaks lines hides nothing that must be seen.
-        for (std::size_t i = 0; one.text->breaks_lines && i < one.painted; ++i)
-            if (std::holds_alternative<Circle>(drawing.shapes[i].form) && struck_by(drawing.shapes[i], one))
-                found.push_back("\"" + one.text->text + "\" hides a hole");
-    }
-    return found;
-}
-
-Job demo() {
-    std::ifstream file{YES_SQUARE_SOURCE_DIR "/assets/demo/harbour-lane.yesq"};
-    std::ostringstream text;
-    text << file.rdbuf();
-    return read_job(text.str())->job;
-}
 
 struct Size {
     double width, height, text; // mm of paper
@@ -155,7 +51,7 @@ ElevationFrame frame_of(const Size& size, Look look, const Job& job, const Plan&
 
 TEST_CASE("no name or figure of the demo's walls lies on another, is struck through, or is cut off",
           "[sheets][lettering]") {
-    Job job = demo();
+    Job job = demo_job();
     for (const Unit unit : {Unit::mm, Unit::inch_16}) {
         job.unit = unit;
         const Plan plan = reckon(job);
@@ -185,7 +81,7 @@ TEST_CASE("no name or figure of the demo's walls lies on another, is struck thro
 }
 
 TEST_CASE("a wall can be drawn on next to no paper", "[sheets][lettering]") {
-    const Job job = demo();
+    const Job job = demo_job();
     const Plan plan = reckon(job);
     for (const double edge : {0.0, 1.0, 10.0, 40.0}) {
         ElevationFrame frame = frame_of({edge, edge, 3.65}, Look::lines, job, plan, job.walls[0]);
@@ -208,4 +104,44 @@ TEST_CASE("nor of three hundred random walls, near or far", "[sheets][lettering]
                   std::vector<std::string>{});
         }
     }
+}
+
+TEST_CASE("no words collide on the smaller drawings: room, profiles, cards of backs, cutting plans, cases of tipping",
+          "[lettering]") {
+    const auto look = [](const std::string& of, const Drawing& drawing) {
+        INFO(of);
+        CHECK(collisions(drawing) == std::vector<std::string>{});
+        return std::ranges::count_if(drawing.shapes,
+                                     [](const Shape& s) { return std::holds_alternative<Text>(s.form); });
+    };
+    std::ptrdiff_t words = 0;
+    for (const Unit unit : {Unit::mm, Unit::inch_16}) {
+        Job job = demo_job();
+        job.unit = unit;
+        const Plan plan = reckon(job);
+        const Voice voice{unit};
+        for (std::size_t r = 0; r < job.rooms.size(); ++r)
+            for (const Size& size : sizes)
+                words += look(job.rooms[r].name,
+                              draw_room(job, plan, plan.rooms[r], {size.width, size.height, size.text, {}}, voice));
+        for (std::size_t w = 0; w < job.walls.size(); ++w) {
+            const Wall& wall = job.walls[w];
+            const WallPlan& of = *plan.walls[w];
+            words += look(wall.name + " floor", draw_floor_profile(wall, of.survey.floor, 170, 40, 3, voice));
+            for (std::size_t row = 0; row < of.survey.face.rows.size(); ++row)
+                words += look(wall.name + " face", draw_face_profile(wall, of.survey.face, row, 170, 34, 3, voice));
+            for (std::size_t i = 0; i < wall.runs.size(); ++i)
+                for (std::size_t u = 0; u < wall.runs[i].units.size(); ++u)
+                    for (const auto& [wide, high] : {std::pair{180.0, 92.0}, std::pair{80.0, 55.0}})
+                        words += look(wall.runs[i].units[u].name + " card",
+                                      draw_back_card(wall.runs[i].units[u], of.runs[i].units[u], wide, high, 3, voice));
+            for (std::size_t i = 0; i < wall.pieces.size(); ++i)
+                for (const TipCase& tip : of.pieces[i].cases)
+                    words += look(wall.pieces[i].name,
+                                  draw_side_view(wall.pieces[i], of.pieces[i], tip, 56, 53, 2.7, voice));
+        }
+        for (const StuffPlan& stuff : cutting_plan(job, plan).stuffs)
+            words += look("cutting plan", draw_cutting(stuff, job.rules.cutting.kerf, 180, 3, voice, {}));
+    }
+    CHECK(words > 400); // nothing is gained by leaving them out
 }

@@ -95,3 +95,29 @@ TEST_CASE("nothing is promised, and nothing called held, of a thing that does no
                 });
     }
 }
+
+TEST_CASE("the survey is done when what hangs has what it needs, and not before", "[standings]") {
+    Wall wall = stud_wall();
+    wall.studs[8].state = StudState::assumed; // at 3600, far from the shelf
+    const auto standing = [&](const Wall& on, bool hangs) {
+        Shelf shelf = new_shelf(shelf_preset("brackets"), stud_wall());
+        shelf.left = 340_mm;
+        shelf.length = 1200_mm;
+        Job job = job_with(on, shelf);
+        if (!hangs)
+            job.walls.front().shelves.clear();
+        return survey_standing(job, reckon(job));
+    };
+    CHECK(standing(wall, true).progress == Progress::done); // nobody needs the last one
+    CHECK(standing(wall, false).progress == Progress::missing);
+    for (Stud& stud : wall.studs)
+        stud.state = StudState::indicated;
+    const Standing open = standing(wall, true);
+    CHECK(open.progress == Progress::missing);
+    CHECK(said(open).find("studs to prove") != std::string::npos);
+    CHECK(standing(masonry_wall(), true).progress == Progress::done);
+    wall = stud_wall();
+    wall.corner = CornerReading{300_mm, 400_mm, 720_mm, {}, {}}; // no triangle has such sides
+    CHECK(standing(wall, true).progress == Progress::missing);
+    CHECK(said(standing(wall, true)).find("1 reading in doubt") != std::string::npos);
+}

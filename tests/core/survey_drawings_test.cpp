@@ -216,7 +216,7 @@ TEST_CASE("the face's profile stands behind the straight front and touches it at
 TEST_CASE("a room from above keeps its shape, picks by wall and says whether it closes", "[sheets][survey]") {
     RoomFrame frame;
     frame.selected_wall = "wall-4";
-    const Drawing drawing = draw_room(demo(), plan().rooms[1], frame, {});
+    const Drawing drawing = draw_room(demo(), plan(), plan().rooms[1], frame, {});
     CHECK(says(drawing, "Map wall"));
     CHECK(says(drawing, "2604 mm"));
     CHECK(says(drawing, "90.24°"));
@@ -247,13 +247,13 @@ TEST_CASE("a room that does not close shows the gap", "[sheets][survey]") {
     Job job = demo();
     job.walls[4].length += 300_mm;
     const Plan wrong = reckon(job);
-    const Drawing drawing = draw_room(job, wrong.rooms[1], {}, {});
+    const Drawing drawing = draw_room(job, wrong, wrong.rooms[1], {}, {});
     CHECK(says(drawing, "missing; the limits of error allow"));
     const auto lines = all<Line>(drawing);
     CHECK(std::ranges::any_of(lines, [](const Line& l) { return l.ink == Ink::caution; }));
     // Two walls and an open end are no ring: nothing is said of closing.
-    CHECK_FALSE(says(draw_room(job, wrong.rooms[0], {}, {}), "limits of error"));
-    CHECK(draw_room(job, RoomSurvey{}, {}, {}).shapes.empty());
+    CHECK_FALSE(says(draw_room(job, wrong, wrong.rooms[0], {}, {}), "limits of error"));
+    CHECK(draw_room(job, wrong, RoomSurvey{}, {}, {}).shapes.empty());
 }
 
 TEST_CASE("drawings of the survey hold no figure that is none, in any unit", "[sheets][survey]") {

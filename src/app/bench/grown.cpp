@@ -2,9 +2,14 @@
 
 #include "app/bench/view_fitter.hpp"
 
+#include <QAbstractTextDocumentLayout>
 #include <QHeaderView>
+#include <QScrollArea>
 #include <QTableView>
+#include <QTextBrowser>
+#include <QVBoxLayout>
 #include <algorithm>
+#include <cmath>
 
 namespace yes_square::app {
 namespace {
@@ -42,8 +47,30 @@ private:
 
 } // namespace
 
+QScrollArea* scrolled(QWidget* inside) {
+    auto* area = new QScrollArea;
+    auto* margin = new QWidget;
+    auto* column = new QVBoxLayout{margin};
+    column->setContentsMargins(6, 0, 6, 0);
+    column->addWidget(inside);
+    area->setWidget(margin);
+    area->setWidgetResizable(true);
+    area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    return area;
+}
+
 void grow_to_rows(QAbstractItemView& view) {
     new Grower{view};
+}
+
+void grow_to_words(QTextBrowser& words) {
+    words.setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    words.setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    QObject::connect(words.document()->documentLayout(), &QAbstractTextDocumentLayout::documentSizeChanged, &words,
+                     [&words](const QSizeF& size) {
+                         constexpr int edge = 8; // of its style
+                         words.setFixedHeight(static_cast<int>(std::ceil(size.height())) + edge);
+                     });
 }
 
 } // namespace yes_square::app

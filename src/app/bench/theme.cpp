@@ -2,9 +2,13 @@
 
 #include <QApplication>
 #include <QFontDatabase>
+#include <QFontInfo>
+#include <QScreen>
 #include <QStyle>
 #include <QStyleFactory>
 #include <QWidget>
+#include <algorithm>
+#include <cmath>
 
 /// Resources of a static library are not there until asked for; Qt wants this outside any namespace.
 static void load_resources() {
@@ -24,6 +28,7 @@ const Theme light_theme{
     .board = "#b98746",
     .steel = "#4a5159",
     .line = "#c9c2b2",
+    .edge = "#8a8473",
     .alarm = "#b3221a",
 };
 
@@ -37,6 +42,7 @@ const Theme dark_theme{
     .board = "#c08f50",
     .steel = "#b9c0c8",
     .line = "#454c54",
+    .edge = "#7f8891",
     .alarm = "#ff8b7e",
 };
 
@@ -50,8 +56,12 @@ const Theme paper_theme{
     .board = "#c79a5b",
     .steel = "#3a3f45",
     .line = "#b0b0b0",
+    .edge = "#707070",
     .alarm = "#a8160f",
 };
+
+double points_of_desktop = 0; ///< of its own type, before ours was set
+const Theme* worn = nullptr;
 
 QColor with_alpha(QColor colour, double alpha) {
     colour.setAlphaF(static_cast<float>(alpha));
@@ -87,7 +97,7 @@ QColor Theme::of(Ink which) const {
     case Ink::chance:
         return timber;
     case Ink::strip:
-        return with_alpha(faint, 0.5);
+        return with_alpha(faint, 0.75);
     case Ink::board:
     case Ink::board_selected:
         return ink;
@@ -142,7 +152,7 @@ QPalette Theme::palette() const {
     palette.setColor(QPalette::ToolTipBase, panel);
     palette.setColor(QPalette::ToolTipText, ink);
     palette.setColor(QPalette::Link, chalk);
-    palette.setColor(QPalette::Mid, line);
+    palette.setColor(QPalette::Mid, edge);
     palette.setColor(QPalette::Dark, line);
     palette.setColor(QPalette::Light, panel);
     palette.setColor(QPalette::Disabled, QPalette::Text, faint);
@@ -154,14 +164,14 @@ QPalette Theme::palette() const {
 QString Theme::style_sheet() const {
     return QStringLiteral(
                "QLineEdit, QComboBox, QAbstractSpinBox, QTableWidget, QListWidget, QTextBrowser {"
-               "  background: %1; color: %2; border: 1px solid %3; border-radius: 2px; padding: 2px 6px; }"
+               "  background: %1; color: %2; border: 1px solid %9; border-radius: 2px; padding: 2px 6px; }"
                "QLineEdit, QComboBox, QAbstractSpinBox { min-height: 24px; }"
                "QLineEdit:focus, QComboBox:focus, QAbstractSpinBox:focus, QTableWidget:focus, QListWidget:focus,"
                "QTextBrowser:focus { border: 2px solid %4; padding: 1px 5px; }"
                "QLineEdit[refused=\"true\"] { border: 2px solid %5; padding: 1px 5px; }"
                "QComboBox QAbstractItemView { background: %1; color: %2; selection-background-color: %4;"
                "  selection-color: %6; }"
-               "QPushButton, QToolButton { background: %1; color: %2; border: 1px solid %3; border-radius: 2px;"
+               "QPushButton, QToolButton { background: %1; color: %2; border: 1px solid %9; border-radius: 2px;"
                "  padding: 4px 10px; min-height: 20px; }"
                "QPushButton:hover, QToolButton:hover { border-color: %4; }"
                "QPushButton:focus, QToolButton:focus { border: 2px solid %4; padding: 3px 9px; }"
@@ -200,7 +210,8 @@ QString Theme::style_sheet() const {
                "  color: %6; } QMenu { background: %1; border: 1px solid %3; }"
                "QSplitter::handle { background: %3; }")
         .arg(panel.name(), ink.name(), line.name(), chalk.name(), alarm.name(), paper.name(), faint.name())
-        .arg(qRound(1.47 * QApplication::font().pixelSize()));
+        .arg(qRound(1.47 * QApplication::font().pixelSize()))
+        .arg(edge.name());
 }
 
 const Theme& theme(ThemeName name) {
@@ -212,6 +223,7 @@ const Theme& print_theme() {
 }
 
 void wear(const Theme& theme) {
+    worn = &theme;
     const QString sheet = theme.style_sheet();
     if (qApp->styleSheet() == sheet)
         return;
@@ -241,10 +253,35 @@ bool use_bundled_font() {
         if (first < 0)
             first = id;
     }
+    points_of_desktop = QFontInfo{QApplication::font()}.pointSizeF();
     QFont font{QFontDatabase::applicationFontFamilies(first).value(0)};
-    font.setPixelSize(15);
+    font.setPixelSize(usual_type);
     QApplication::setFont(font);
     return true;
+}
+
+int type_for(double desktop_points, double dots_per_inch) {
+    constexpr double usual_points = 10;
+    constexpr double usual_dots = 110; // up to there a pixel is as large as it is on most desks
+    const double by_desktop = usual_type * std::max(1.0, desktop_points / usual_points);
+    const double by_screen = usual_type * std::max(1.0, dots_per_inch / usual_dots);
+    // A desktop that was told of its dense screen has large type already: whichever is larger.
+    return std::clamp(static_cast<int>(std::lround(std::max(by_desktop, by_screen))), usual_type, largest_type);
+}
+
+int desktop_type() {
+    const QScreen* screen = QGuiApplication::primaryScreen();
+    return type_for(points_of_desktop, screen ? screen->physicalDotsPerInch() / screen->devicePixelRatio() : 0);
+}
+
+void set_type(int pixels) {
+    QFont font = QApplication::font();
+    if (font.pixelSize() == pixels)
+        return;
+    font.setPixelSize(pixels);
+    QApplication::setFont(font);
+    if (worn)
+        wear(*worn);
 }
 
 } // namespace yes_square::app

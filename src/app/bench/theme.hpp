@@ -23,6 +23,7 @@ struct Theme {
     QColor board;
     QColor steel;
     QColor line;
+    QColor edge;  ///< of fields and buttons: what tells that there is one
     QColor alarm; ///< used for nothing but errors
 
     QColor of(Ink ink) const;
@@ -34,13 +35,23 @@ struct Theme {
 const Theme& theme(ThemeName name);
 const Theme& print_theme();
 
-/// Sets a property that the style sheet looks at, and restyles the widget if it changed.
 /// Gives the program's style, palette and style sheet to the application; nothing is done where it wears them.
 void wear(const Theme& theme);
 
+/// Sets a property that the style sheet looks at, and restyles the widget if it changed.
 void set_flag(QWidget& widget, const char* name, bool on);
 
-/// Loads the bundled typeface and sets it for the application. False if it cannot be loaded.
+/// Loads the bundled typeface and sets it for the application at its usual size. False if it cannot be loaded.
 bool use_bundled_font();
+
+inline constexpr int usual_type = 15; ///< px
+inline constexpr int largest_type = 40;
+/// How large type is, in px, on a desktop whose own is so large, on a screen of so many dots to the inch that count as
+/// one pixel; never less than usual.
+int type_for(double desktop_points, double dots_per_inch);
+/// On this desktop and its first screen. To be asked after use_bundled_font.
+int desktop_type();
+/// Gives the whole program type of this size.
+void set_type(int pixels);
 
 } // namespace yes_square::app

@@ -1,6 +1,8 @@
 #include "app/bench/workbench.hpp"
 
+#include "core/hands/arrange.hpp"
 #include "core/job/job_problem.hpp"
+#include "core/sheets/hole_section.hpp"
 #include "core/site/guarded.hpp"
 
 #include <QUndoCommand>
@@ -57,6 +59,8 @@ void Workbench::start(Job job) {
     wall_ = 0;
     item_.clear();
     part_.clear();
+    also_.clear();
+    hole_.reset();
     subject_.clear();
     settled_ = std::make_shared<const JobSnapshot>(job);
     put(std::move(job));
@@ -222,6 +226,8 @@ void Workbench::select_wall(std::size_t index) {
     wall_ = index;
     item_.clear();
     part_.clear();
+    also_.clear();
+    hole_.reset();
     subject_.clear();
     keep_selection();
     emit selection_changed();
@@ -268,6 +274,83 @@ const ThingPlan* Workbench::thing_plan() const {
     return plan;
 }
 
+std::vector<const PlannedHole*> Workbench::holes() const {
+    std::vector<const PlannedHole*> all;
+    std::vector<const PlannedHole*> of_part;
+    if (const ThingPlan* plan = thing_plan())
+        for (const PlannedHole& hole : plan->holes) {
+            all.push_back(&hole);
+            if (hole.item == part_)
+                of_part.push_back(&hole);
+        }
+    return of_part.empty() ? all : of_part;
+}
+
+const PlannedHole* Workbench::hole() const {
+    const auto all = holes();
+    if (hole_ && *hole_ < all.size())
+        return all[*hole_];
+    const auto most = std::ranges::max_element(all, [](const auto* a, const auto* b) { return tells_less(*a, *b); });
+    return most == all.end() ? nullptr : *most;
+}
+
+void Workbench::take_hole(std::size_t number) {
+    hole_ = number;
+    emit hole_taken();
+}
+
+std::vector<std::string> Workbench::selected_ids() const {
+    if (!wall() || item_.empty())
+        return {};
+    std::vector<std::string> all{item_};
+    for (const std::string& id : also_)
+        if (id != item_ && place_of(*wall(), id))
+            all.push_back(id);
+    return all;
+}
+
+bool Workbench::is_selected(const std::string& id) const {
+    const auto place = wall() ? place_of(*wall(), id) : std::nullopt;
+    const auto ids = selected_ids();
+    return place && std::ranges::find(ids, place->item) != ids.end();
+}
+
+void Workbench::select_too(const std::string& id) {
+    if (!wall() || !place_of(*wall(), id))
+        return;
+    const std::string thing = place_of(*wall(), id)->item;
+    auto others = selected_ids();
+    if (others.empty())
+        return select(id);
+    if (std::ranges::find(others, thing) == others.end()) {
+        also_ = std::move(others); // what was in hand stays with it
+        item_ = thing;
+        part_ = place_of(*wall(), id)->part;
+    } else {
+        std::erase(others, thing);
+        if (others.empty())
+            return;
+        item_ = others.front();
+        part_ = place_of(*wall(), item_)->part;
+        also_.assign(others.begin() + 1, others.end());
+    }
+    subject_.clear();
+    hole_.reset();
+    emit selection_changed();
+}
+
+void Workbench::point_out(std::size_t wall, const Outline& place) {
+    select_wall(wall);
+    emit pointed_out(place);
+}
+
+void Workbench::point_out(const std::string& id) {
+    select(id);
+    if (const WallPlan* plan = wall_plan())
+        if (const auto room = whole_room(*plan, id))
+            emit pointed_out(*room);
+}
+
 const Room* Workbench::room() const {
     return wall() ? room_of(job_, *wall()) : nullptr;
 }
@@ -283,11 +366,13 @@ void Workbench::select(const std::string& id) {
         if (!found)
             continue;
         const bool already = w == wall_ && found->item == item_ && (id == item_ || found->part == part_);
-        if (already)
+        if (already && also_.empty())
             return;
         wall_ = w;
         item_ = found->item;
         part_ = found->part;
+        also_.clear();
+        hole_.reset();
         subject_.clear();
         shown_working_.reset();
         emit selection_changed();

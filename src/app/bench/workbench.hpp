@@ -74,6 +74,24 @@ public:
 
     /// The plan of the selected thing, whatever its kind; nullptr: none is selected.
     const ThingPlan* thing_plan() const;
+    /// Its holes; of a run those of the selected unit, where that has some. They live as long as the plan.
+    std::vector<const PlannedHole*> holes() const;
+    /// The hole that is looked at: the one that was taken, else the one that tells most; nullptr: there is none.
+    const PlannedHole* hole() const;
+    /// @param number  of holes()
+    void take_hole(std::size_t number);
+
+    /// Ids of all that is selected together, on one wall; what the figures are of comes first. Empty: nothing is.
+    std::vector<std::string> selected_ids() const;
+    /// Whether a thing, or a part of one, is among them.
+    bool is_selected(const std::string& id) const;
+    /// Takes a thing of the wall to those selected, or lets go of it.
+    void select_too(const std::string& id);
+
+    /// Goes to a wall and points at a place on it, as where a check says something is wrong.
+    void point_out(std::size_t wall, const Outline& place);
+    /// Selects a thing or a part of one and points at it, as at what a step or a part is of.
+    void point_out(const std::string& id);
 
     /// The room of the selected wall, and its plan.
     const Room* room() const;
@@ -96,6 +114,8 @@ signals:
     void refused(const QString& why); ///< an edit that no file could keep; the job is as it was
     void selection_changed();
     void subject_changed();
+    void hole_taken();
+    void pointed_out(const yes_square::Outline& place); ///< on the selected wall
 
 private:
     friend class JobCommand;
@@ -112,8 +132,10 @@ private:
     mutable std::optional<ShelfStudy> study_; ///< of `studied_`, while the job stays as it is
     mutable std::string studied_;
     std::size_t wall_ = 0;
-    std::string item_; ///< id of what is selected
-    std::string part_; ///< and of a unit or bay of it
+    std::string item_;                ///< id of what is selected
+    std::string part_;                ///< and of a unit or bay of it
+    std::vector<std::string> also_;   ///< things of the wall that are selected with it
+    std::optional<std::size_t> hole_; ///< of holes()
     std::string subject_;
     std::optional<Working> shown_working_;
 };

@@ -2,10 +2,13 @@
 
 #include "app/board/painter.hpp"
 #include "app/board/picking.hpp"
+#include "core/hands/arrange.hpp"
 #include "core/runs/slide.hpp"
-#include "core/runs/unit_library.hpp"
 
+#include <QAccessible>
 #include <QApplication>
+#include <QContextMenuEvent>
+#include <QLineF>
 #include <QMouseEvent>
 #include <algorithm>
 #include <cmath>
@@ -13,8 +16,11 @@
 namespace yes_square::app {
 namespace {
 
-constexpr double end_grip_px = 10;
 constexpr double most_zoom = 12;
+constexpr int blink_ms = 220;
+constexpr int blinks = 7; ///< odd: it stays lit
+constexpr double near_hole_px = 8;
+constexpr double tape_reach_px = 8;
 
 using Part = Reference::Part;
 
@@ -28,7 +34,20 @@ BoardView::BoardView(Workbench& bench, QWidget* parent)
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("Wall"));
     connect(&bench_, &Workbench::changed, this, &BoardView::redraw);
-    connect(&bench_, &Workbench::selection_changed, this, &BoardView::redraw);
+    connect(&bench_, &Workbench::selection_changed, this, [this] {
+        pointed_out_.reset();
+        redraw();
+        if (QAccessible::isActive() && hasFocus()) { // whoever hears the board is told what is in hand now
+            QAccessibleEvent event{this, QAccessible::Focus};
+            QAccessible::updateAccessibility(&event);
+        }
+    });
+    connect(&bench_, &Workbench::pointed_out, this, &BoardView::point_out);
+    connect(&blink_, &QTimer::timeout, this, [this] {
+        if (++blinked_ >= blinks)
+            blink_.stop();
+        update();
+    });
     redraw();
 }
 
@@ -63,6 +82,12 @@ void BoardView::zoom_at(QPointF place, double factor) {
     redraw();
 }
 
+void BoardView::look_again(const Look& look) {
+    zoom_ = std::clamp(look.zoom, 1.0, most_zoom);
+    pan_ = zoom_ > 1 ? look.pan : QPointF{};
+    redraw();
+}
+
 void BoardView::fit() {
     zoom_ = 1;
     pan_ = {};
@@ -83,6 +108,42 @@ void BoardView::look_at(const Outline& part) {
     pan_ += middle -
             QPointF{elevation_.scale.x((part.left + part.right) / 2), elevation_.scale.y((part.bottom + part.top) / 2)};
     redraw();
+}
+
+/// Comes into view, blinks, and stays ringed until something else is taken in hand.
+void BoardView::point_out(const Outline& part) {
+    const QRectF seen{rect()};
+    if (!seen.contains(place(part.left, part.bottom)) || !seen.contains(place(part.right, part.top)))
+        fit();
+    pointed_out_ = part;
+    blinked_ = 0;
+    blink_.start(blink_ms);
+    update();
+}
+
+void BoardView::take_tape(bool out) {
+    tape_ready_ = out;
+    tape_.put_away();
+    if (out && bench_.wall()) {
+        // For the keys it hangs at the lower left of what is in hand, else at the wall's.
+        const auto ids = bench_.selected_ids();
+        const auto room = ids.empty() ? std::nullopt : whole_room(*bench_.wall_plan(), ids.front());
+        hook_tape(room ? room->left : Length{}, room ? room->bottom : Length{});
+        setFocus();
+    }
+    setCursor(out ? Qt::CrossCursor : Qt::ArrowCursor);
+    update();
+    emit tape_taken(out);
+}
+
+Length BoardView::tape_reach() const {
+    return Length::nearest_to_metres(tape_reach_px / pixels_per_mm / elevation_.scale.per_metre);
+}
+
+void BoardView::hook_tape(Length x, Length z) {
+    const RoomSurvey* room = bench_.room_plan();
+    tape_.hook(tape_stops(*bench_.wall(), *bench_.wall_plan(), room ? room->lines.lines : std::vector<LinePlan>{}), x,
+               z, tape_reach());
 }
 
 QPointF BoardView::place(Length x, Length z) const {
@@ -141,6 +202,7 @@ void BoardView::paintEvent(QPaintEvent*) {
             painter.drawLine(QPointF{0, y}, QPointF{double(width()), y});
         }
     }
+    paint_hands(painter);
     if (dragging_ && (grip_ == Grip::run || grip_ == Grip::thing || grip_ == Grip::line)) {
         const QString words = cost_of_drag();
         QRectF box = painter.boundingRect(rect().adjusted(16, 12, -16, -12), Qt::AlignTop | Qt::AlignHCenter, words);
@@ -155,6 +217,26 @@ void BoardView::paintEvent(QPaintEvent*) {
         painter.setPen(QPen{theme_->chalk, 1});
         painter.drawRect(QRectF{rect()}.adjusted(0.5, 0.5, -0.5, -0.5));
     }
+}
+
+/// What is selected besides, what is pointed out, and the tape.
+void BoardView::paint_hands(QPainter& painter) {
+    const auto around = [&](const Outline& part, double beyond) {
+        QRectF box = QRectF{place(part.left, part.top), place(part.right, part.bottom)}.normalized();
+        return box.adjusted(-beyond, -beyond, beyond, beyond);
+    };
+    const auto ids = bench_.selected_ids();
+    painter.setPen(QPen{theme_->chalk, 2, Qt::DashLine});
+    if (ids.size() > 1)
+        for (const std::string& id : ids)
+            if (const auto room = whole_room(*bench_.wall_plan(), id))
+                painter.drawRect(around(*room, 3));
+    if (pointed_out_ && (!blink_.isActive() || blinked_ % 2 == 0)) {
+        painter.setPen(QPen{theme_->chalk, 3});
+        painter.drawRoundedRect(around(*pointed_out_, 9), 6, 6);
+    }
+    tape_.paint(
+        painter, rect(), [this](Length x, Length z) { return place(x, z); }, *theme_, bench_.voice());
 }
 
 void BoardView::click(const Reference& reference) {
@@ -208,6 +290,13 @@ void BoardView::mousePressEvent(QMouseEvent* event) {
     }
     if (event->button() != Qt::LeftButton)
         return;
+    if (tape_ready_ && bench_.wall()) {
+        hook_tape(elevation_.scale.wall_x(pressed_.x() / pixels_per_mm),
+                  elevation_.scale.wall_z(pressed_.y() / pixels_per_mm));
+        grip_ = Grip::tape;
+        update();
+        return;
+    }
     if (survey_ == SurveyLayer::studs && bench_.wall()) {
         const Length x = elevation_.scale.wall_x(pressed_.x() / pixels_per_mm);
         const Length z = elevation_.scale.wall_z(pressed_.y() / pixels_per_mm);
@@ -223,133 +312,43 @@ void BoardView::mousePressEvent(QMouseEvent* event) {
     // The click may redraw, and the shape be gone.
     const Reference reference = shape->reference;
     const bool on_wall = std::holds_alternative<Rectangle>(shape->form) || std::holds_alternative<Text>(shape->form);
+    if (event->modifiers() & (Qt::ControlModifier | Qt::ShiftModifier) && !reference.item.empty())
+        return bench_.select_too(reference.item);
     asked_at_ = pressed_;
     click(reference);
     asked_at_.reset();
+    take_hole_at(pressed_);
     grip_at(reference, on_wall);
 }
 
-void BoardView::grip_at(const Reference& reference, bool on_wall) {
-    const Shelf* shelf = bench_.shelf();
-    if (reference.part == Part::shelf && shelf && shelf->id == reference.item && !reference.x && !reference.z &&
-        on_wall) {
-        grabbed_ = *shelf;
-        const double left = place(shelf->left, {}).x();
-        const double right = place(shelf->right(), {}).x();
-        grip_ = pressed_.x() - left < end_grip_px    ? Grip::left_end
-                : right - pressed_.x() < end_grip_px ? Grip::right_end
-                                                     : Grip::whole;
-    }
-    if (reference.part == Part::unit && bench_.run() && !reference.x && !line_names_ && !survey_) {
-        grabbed_run_ = *bench_.run();
-        grabbed_layout_ = bench_.run_plan()->layout;
-        grabbed_unit_ = reference.item;
-        lifted_ = false;
-        grip_ = Grip::run;
-    }
-    const bool of_thing = reference.part == Part::thing || reference.part == Part::bay;
-    if (of_thing && !reference.x && !reference.z && !line_names_ && !survey_) {
-        grabbed_thing_ = bench_.thing();
-        grip_ = Grip::thing;
-    }
-    if (reference.part == Part::line && line_names_ && bench_.room_plan()) {
-        grabbed_line_ = reference.item;
-        line_from_ = bench_.room_plan()->lines.height_of(reference.item);
-        grip_ = Grip::line;
-    }
+/// The hole under the pointer, of what is selected by now.
+void BoardView::take_hole_at(QPointF at) {
+    const auto holes = bench_.holes();
+    for (std::size_t i = 0; i < holes.size(); ++i)
+        if (QLineF{place(holes[i]->x, holes[i]->z), at}.length() <= near_hole_px)
+            return bench_.take_hole(i);
 }
 
-void BoardView::drag_to(QPointF at) {
-    if (grip_ == Grip::pan) {
-        pan_ = pan_before_ + (at - pressed_) / pixels_per_mm;
-        redraw();
+void BoardView::contextMenuEvent(QContextMenuEvent* event) {
+    if (event->reason() == QContextMenuEvent::Mouse) {
+        const Shape* shape = shape_at(elevation_.drawing, QPointF{event->pos()});
+        const Reference reference = shape ? shape->reference : Reference{};
+        if (!reference.item.empty() && reference.part != Part::line && !bench_.is_selected(reference.item))
+            bench_.select(reference.item);
+        take_hole_at(QPointF{event->pos()});
+        emit menu_wanted(reference, event->globalPos());
         return;
     }
-    // Whole display steps, so that a dragged shelf stands at a figure one can say.
-    const Length step = display_step(bench_.job().unit);
-    const auto whole = [&](double pixels) {
-        const double metres = pixels / pixels_per_mm / elevation_.scale.per_metre;
-        return step * Length::nearest_to_metres(metres).in_steps_of(step);
-    };
-    const Length dx = whole(at.x() - pressed_.x());
-    const Length dz = whole(pressed_.y() - at.y());
-    if (grip_ == Grip::run)
-        return drag_run(dx, dz, at);
-    if (grip_ == Grip::thing) {
-        bench_.preview([&](Job& job) { job = apply(MoveThing{grabbed_thing_, dx, dz}, std::move(job)); });
-        return;
+    // By its key: of what is in hand.
+    const auto ids = bench_.selected_ids();
+    Reference reference;
+    QPoint at = rect().center();
+    if (!ids.empty()) {
+        reference = {Part::thing, ids.front(), 0, {}, {}};
+        if (const auto room = whole_room(*bench_.wall_plan(), ids.front()))
+            at = place((room->left + room->right) / 2, (room->bottom + room->top) / 2).toPoint();
     }
-    if (grip_ == Grip::line) {
-        const std::string room = bench_.room()->id;
-        bench_.preview([&](Job& job) { job = apply(SetLine{room, grabbed_line_, line_from_ + dz}, std::move(job)); });
-        return;
-    }
-    drag_shelf(dx, dz);
-}
-
-void BoardView::drag_shelf(Length dx, Length dz) {
-    constexpr Length shortest = 100_mm;
-    bench_.preview([&](Job& job) {
-        Shelf* shelf = find_shelf(job, grabbed_.id);
-        if (!shelf)
-            return;
-        if (grip_ == Grip::whole) {
-            shelf->left = grabbed_.left + dx;
-            shelf->height = grabbed_.height + dz;
-        } else if (grip_ == Grip::left_end) {
-            const Length by = std::min(dx, grabbed_.length - shortest);
-            shelf->left = grabbed_.left + by;
-            shelf->length = grabbed_.length - by;
-        } else {
-            shelf->length = std::max(shortest, grabbed_.length + dx);
-        }
-    });
-}
-
-/// Pushed along its line the whole run slides; pulled clear of it, a unit is lifted out and put back where the pointer
-/// is.
-void BoardView::drag_run(Length dx, Length dz, QPointF at) {
-    const auto unit = std::ranges::find(grabbed_run_.units, grabbed_unit_, &CabinetUnit::id);
-    if (unit == grabbed_run_.units.end())
-        return;
-    lifted_ = absolute(dz) > unit->height / 3;
-    const Length pointer = elevation_.scale.wall_x(at.x() / pixels_per_mm);
-    bench_.preview([&](Job& job) {
-        if (!lifted_) {
-            job = apply(push_run(grabbed_run_, grabbed_layout_, dx), std::move(job));
-            return;
-        }
-        std::size_t to = 0;
-        for (std::size_t i = 0; i < grabbed_run_.units.size(); ++i) {
-            const PlacedUnit& place = grabbed_layout_.units[i];
-            to += grabbed_run_.units[i].id != grabbed_unit_ && pointer > place.left + place.width / 2;
-        }
-        job = apply(ReorderUnit{grabbed_unit_, to}, std::move(job));
-    });
-}
-
-void BoardView::carry(const CabinetUnit& unit, QPoint screen) {
-    const QPointF at = mapFromGlobal(screen);
-    if (!bench_.wall() || !rect().contains(at.toPoint())) {
-        bench_.withdraw();
-        return;
-    }
-    const Length x = elevation_.scale.wall_x(at.x() / pixels_per_mm);
-    const std::string run = bench_.run() ? bench_.run()->id : std::string{};
-    bench_.preview([&](Job& job) { put_unit(job, bench_.wall_index(), unit, run, x); });
-}
-
-void BoardView::drop(const CabinetUnit& unit, QPoint screen) {
-    if (!bench_.wall() || !rect().contains(mapFromGlobal(screen))) {
-        bench_.withdraw();
-        return;
-    }
-    bench_.withdraw();
-    const Length x = elevation_.scale.wall_x(mapFromGlobal(screen).x() / pixels_per_mm);
-    const std::string run = bench_.run() ? bench_.run()->id : std::string{};
-    std::string id;
-    bench_.edit(tr("Add unit"), [&](Job& job) { id = put_unit(job, bench_.wall_index(), unit, run, x); });
-    bench_.select(id);
+    emit menu_wanted(reference, mapToGlobal(at));
 }
 
 void BoardView::mouseMoveEvent(QMouseEvent* event) {
@@ -405,17 +404,6 @@ void BoardView::tell_height(const QMouseEvent& event) {
     setToolTip(words);
 }
 
-void BoardView::mouseReleaseEvent(QMouseEvent*) {
-    if (dragging_ && grip_ != Grip::pan)
-        bench_.settle(grip_ == Grip::whole   ? tr("Move shelf")
-                      : grip_ == Grip::run   ? (lifted_ ? tr("Reorder units") : tr("Slide run"))
-                      : grip_ == Grip::thing ? tr("Move it")
-                      : grip_ == Grip::line  ? tr("Pull line")
-                                             : tr("Resize shelf"));
-    grip_ = Grip::none;
-    dragging_ = false;
-}
-
 void BoardView::wheelEvent(QWheelEvent* event) {
     zoom_at(event->position(), event->angleDelta().y() > 0 ? 1.2 : 1 / 1.2);
 }
@@ -426,6 +414,25 @@ void BoardView::keyPressEvent(QKeyEvent* event) {
     const auto nudge = [&](Length dx, Length dz) {
         bench_.apply(tr("Move shelf"), MoveShelf{shelf->id, shelf->left + dx, shelf->height + dz});
     };
+    if (tape_.out()) {
+        const int across = event->key() == Qt::Key_Left ? -1 : (event->key() == Qt::Key_Right ? 1 : 0);
+        const int up = event->key() == Qt::Key_Down ? -1 : (event->key() == Qt::Key_Up ? 1 : 0);
+        if (event->key() == Qt::Key_Escape)
+            return take_tape(false);
+        if (across != 0 || up != 0) {
+            tape_.pull_by(step * across, step * up);
+            return update();
+        }
+    }
+    if (const auto ids = bench_.selected_ids(); ids.size() > 1) {
+        const int across = event->key() == Qt::Key_Left ? -1 : (event->key() == Qt::Key_Right ? 1 : 0);
+        const int up = event->key() == Qt::Key_Down ? -1 : (event->key() == Qt::Key_Up ? 1 : 0);
+        if (across != 0 || up != 0)
+            return bench_.edit(tr("Move them"), [&](Job& job) {
+                for (const std::string& id : ids)
+                    job = apply(MoveThing{id, step * across, step * up}, std::move(job));
+            });
+    }
     // A run is pushed along with the arrows; with Ctrl the selected unit changes places with its neighbour.
     if (const Run* run = bench_.run(); run && !run->units.empty()) {
         const int way = event->key() == Qt::Key_Left ? -1 : (event->key() == Qt::Key_Right ? 1 : 0);
@@ -446,7 +453,9 @@ void BoardView::keyPressEvent(QKeyEvent* event) {
     }
     switch (event->key()) {
     case Qt::Key_Escape:
+        pointed_out_.reset();
         bench_.withdraw();
+        update();
         grip_ = Grip::none;
         dragging_ = false;
         return;
@@ -466,6 +475,12 @@ void BoardView::keyPressEvent(QKeyEvent* event) {
 void BoardView::leaveEvent(QEvent*) {
     hovered_.reset();
     update();
+}
+
+void BoardView::changeEvent(QEvent* event) {
+    QWidget::changeEvent(event);
+    if (event->type() == QEvent::FontChange)
+        redraw();
 }
 
 void BoardView::resizeEvent(QResizeEvent*) {

@@ -2,9 +2,11 @@
 
 #include "app/bench/theme.hpp"
 #include "app/bench/workbench.hpp"
+#include "app/board/tape.hpp"
 #include "core/sheets/elevation.hpp"
 #include "core/site/wall_site.hpp"
 
+#include <QTimer>
 #include <QWidget>
 
 namespace yes_square::app {
@@ -17,6 +19,7 @@ class BoardView : public QWidget {
 public:
     explicit BoardView(Workbench& bench, QWidget* parent = nullptr);
 
+    Workbench& bench() const { return bench_; }
     void set_theme(const Theme& theme);
     /// While a wall is surveyed: which readings are drawn over it, and where to probe next. None: it is not.
     void show_survey(std::optional<SurveyLayer> layer, const std::optional<ProbeAdvice>& advice);
@@ -25,12 +28,28 @@ public:
     void zoom_by(double factor);
     void zoom_at(QPointF place, double factor);
 
+    /// How near it is seen, and from where: to be kept and come back to.
+    struct Look {
+        double zoom = 1;
+        QPointF pan;
+    };
+    Look look() const { return {zoom_, pan_}; }
+    void look_again(const Look& look);
+
     /// A unit from the list is carried over the wall, or let go there, at a place on the screen.
     void carry(const yes_square::CabinetUnit& unit, QPoint screen);
     void drop(const yes_square::CabinetUnit& unit, QPoint screen);
     void fit();
     /// Comes so near that this part of the wall fills most of the view.
     void look_at(const Outline& part);
+
+    /// Brings a part of the wall into view, blinks, and leaves a ring round it.
+    void point_out(const Outline& part);
+    const std::optional<Outline>& pointed_out() const { return pointed_out_; }
+
+    /// With the tape in hand a drag measures, and so do the arrow keys.
+    void take_tape(bool out);
+    const Tape& tape() const { return tape_; }
 
     /// Where a place on the wall is in the widget; for tests and tags.
     QPointF place(Length x, Length z) const;
@@ -40,6 +59,9 @@ signals:
     void pointed_at(yes_square::Length x, yes_square::Length z);
     /// A click on the bare wall.
     void nothing_clicked();
+    /// What can be done is asked for, of what lies there or of the bare wall, at a place on the screen.
+    void menu_wanted(const yes_square::Reference& reference, QPoint screen);
+    void tape_taken(bool out);
 
 public:
     /// Where the figure stands that is being asked for; none: it is not asked for here.
@@ -53,21 +75,29 @@ protected:
     void mouseReleaseEvent(QMouseEvent* event) override;
     void wheelEvent(QWheelEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
+    void contextMenuEvent(QContextMenuEvent* event) override;
     void leaveEvent(QEvent* event) override;
+    void changeEvent(QEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
 
 private:
-    enum class Grip { none, whole, left_end, right_end, pan, run, thing, line };
+    static constexpr double end_grip_px = 10;
+    enum class Grip { none, whole, left_end, right_end, pan, run, thing, line, tape, bracket };
 
     void redraw();
     void drag_to(QPointF at);
     void click(const Reference& reference);
     void grip_at(const Reference& reference, bool on_wall);
     void drag_shelf(Length dx, Length dz);
+    void drag_bracket(Length dx);
     void drag_run(Length dx, Length dz, QPointF at);
     QString cost_of_drag() const;
     QString cost_of_thing() const;
     void tell_height(const QMouseEvent& event);
+    void take_hole_at(QPointF at);
+    void paint_hands(QPainter& painter);
+    void hook_tape(Length x, Length z);
+    Length tape_reach() const;
 
     Workbench& bench_;
     const Theme* theme_;
@@ -79,12 +109,18 @@ private:
     std::optional<SurveyLayer> survey_;
     std::optional<ProbeAdvice> advice_;
     bool line_names_ = false;
+    std::optional<Outline> pointed_out_;
+    QTimer blink_;
+    int blinked_ = 0;
+    Tape tape_;
+    bool tape_ready_ = false;
 
     Grip grip_ = Grip::none;
     bool dragging_ = false;
     QPointF pressed_;
     QPointF pan_before_;
     Shelf grabbed_;
+    Length grabbed_place_; ///< of a bracket, from its shelf's left end
     Run grabbed_run_;
     RunLayout grabbed_layout_;
     std::string grabbed_unit_;

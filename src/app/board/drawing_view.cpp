@@ -28,6 +28,12 @@ void DrawingView::paintEvent(QPaintEvent*) {
     paint(painter, drawing_, *theme_, pixels_per_mm);
 }
 
+void DrawingView::changeEvent(QEvent* event) {
+    QWidget::changeEvent(event);
+    if (event->type() == QEvent::FontChange)
+        redraw();
+}
+
 void DrawingView::resizeEvent(QResizeEvent*) {
     redraw();
 }

@@ -1,5 +1,6 @@
 #include "app/cut/cut_panel.hpp"
 
+#include "app/bench/grown.hpp"
 #include "app/bench/read_only_table.hpp"
 #include "app/board/picking.hpp"
 #include "app/cut/delivery_page.hpp"
@@ -62,7 +63,18 @@ CutPanel::CutPanel(Workbench& bench, Day& day, QWidget* parent)
     , kit_{new KitPage{bench, this}}
     , delivery_{new DeliveryPage{bench, day, this}}
     , drawing_{new DrawingView{[this](double width, double height, double size) { return draw(width, height, size); }}}
-    , scroll_{new QScrollArea} {
+    , scroll_{new QScrollArea}
+    , on_wall_{new QPushButton{tr("See the part on the wall"), this}} {
+    on_wall_->setCheckable(true);
+    on_wall_->setObjectName(QStringLiteral("part-on-wall"));
+    connect(on_wall_, &QPushButton::toggled, this, [this](bool on) {
+        on_wall_->setText(on ? tr("Back to the cutting plan") : tr("See the part on the wall"));
+        emit wall_wanted();
+        if (const StuffPlan* stuff = on ? chosen() : nullptr)
+            if (const auto piece = std::ranges::find(stuff->pieces, picked_, &CutPiece::label);
+                piece != stuff->pieces.end())
+                bench_.point_out(std::string{piece->item});
+    });
     scope_->addItems({tr("This wall"), tr("This room"), tr("The whole job")});
     scope_->setCurrentIndex(2);
     scope_->setObjectName(QStringLiteral("cut-scope"));
@@ -72,9 +84,13 @@ CutPanel::CutPanel(Workbench& bench, Day& day, QWidget* parent)
     auto* parts = new QWidget{pages_};
     auto* column = new QVBoxLayout{parts};
     column->setContentsMargins(0, 6, 0, 0);
-    column->addWidget(stuffs_, 2);
+    grow_to_rows(*stuffs_);
+    grow_to_rows(*parts_);
+    column->addWidget(stuffs_);
     column->addWidget(summary_);
-    column->addWidget(parts_, 3);
+    column->addWidget(on_wall_);
+    column->addWidget(parts_);
+    column->addStretch(1);
     pages_->add(parts, tr("Parts"), QStringLiteral("cut-page-parts"));
     pages_->add(stock_, tr("Stock"), QStringLiteral("cut-page-stock"));
     pages_->add(kit_, tr("Kit"), QStringLiteral("cut-page-kit"));
@@ -205,7 +221,7 @@ void CutPanel::pick(const std::string& label) {
     const auto piece = std::ranges::find(stuff->pieces, label, &CutPiece::label);
     if (piece != stuff->pieces.end()) {
         const CutPiece found = *piece; // kept: what is selected next makes the plan anew
-        bench_.select(found.item);
+        bench_.point_out(found.item);
         if (found.working)
             bench_.show_working(*found.working);
     }

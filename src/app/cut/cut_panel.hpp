@@ -6,6 +6,7 @@
 
 #include <QComboBox>
 #include <QLabel>
+#include <QPushButton>
 #include <QScrollArea>
 #include <QTableWidget>
 
@@ -26,10 +27,13 @@ public:
     void set_theme(const Theme& theme);
     void show_page(const QString& name);
     DeliveryPage& delivery() { return *delivery_; }
+    /// The wall is to be seen in the cutting plan's place.
+    bool on_wall() const { return on_wall_->isChecked(); }
 
 signals:
     /// A packing list is wanted from a file.
     void packing_list_wanted();
+    void wall_wanted();
 
 protected:
     void showEvent(QShowEvent* event) override;
@@ -54,6 +58,7 @@ private:
     DeliveryPage* delivery_;
     DrawingView* drawing_;
     QScrollArea* scroll_;
+    QPushButton* on_wall_;
     std::string picked_;    ///< label of a part
     std::vector<int> tops_; ///< of each stuff in the cutting plan, px
 };

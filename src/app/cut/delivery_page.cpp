@@ -1,11 +1,11 @@
 #include "app/cut/delivery_page.hpp"
 
+#include "app/bench/grown.hpp"
 #include "app/bench/read_only_table.hpp"
 #include "core/cutting/delivery.hpp"
 
 #include <QGridLayout>
 #include <QPushButton>
-#include <QScrollArea>
 #include <QVBoxLayout>
 #include <algorithm>
 
@@ -59,15 +59,14 @@ DeliveryPage::DeliveryPage(Workbench& bench, Day& day, QWidget* parent)
     findings_->setWordWrap(true);
     findings_->setObjectName(QStringLiteral("delivery-findings"));
     findings_->setAlignment(Qt::AlignTop);
-    auto* area = new QScrollArea{this};
-    area->setWidget(findings_);
-    area->setWidgetResizable(true);
+    grow_to_rows(*table_);
     auto* column = new QVBoxLayout{this};
     column->setContentsMargins(0, 6, 0, 0);
     column->addWidget(take_in);
-    column->addWidget(table_, 3);
     column->addLayout(grid);
-    column->addWidget(area, 2);
+    column->addWidget(findings_);
+    column->addWidget(table_);
+    column->addStretch(1);
     refresh();
 }
 

@@ -1,5 +1,6 @@
 #include "app/cut/kit_page.hpp"
 
+#include "app/bench/grown.hpp"
 #include "app/bench/read_only_table.hpp"
 
 #include <QVBoxLayout>
@@ -55,9 +56,11 @@ KitPage::KitPage(Workbench& bench, QWidget* parent)
         });
     auto* column = new QVBoxLayout{this};
     column->setContentsMargins(0, 6, 0, 0);
-    column->addWidget(table_, 1);
+    grow_to_rows(*table_);
     column->addWidget(total_);
     column->addWidget(form_);
+    column->addWidget(table_);
+    column->addStretch(1);
     connect(table_, &QTableWidget::currentCellChanged, this, [this] { form_->refresh(); });
 }
 

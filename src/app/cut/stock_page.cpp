@@ -1,12 +1,12 @@
 #include "app/cut/stock_page.hpp"
 
 #include "app/bench/choices.hpp"
+#include "app/bench/grown.hpp"
 #include "app/bench/read_only_table.hpp"
 #include "core/cutting/cut_list.hpp"
 
 #include <QHBoxLayout>
 #include <QPushButton>
-#include <QScrollArea>
 #include <QVBoxLayout>
 
 namespace yes_square::app {
@@ -111,21 +111,14 @@ StockPage::StockPage(Workbench& bench, QWidget* parent)
         tr("Prices in"), "currency", [this]() -> std::optional<std::string> { return bench_.job().currency; },
         [](Job& job, std::string value) { job.currency = std::move(value); });
 
-    auto* inside = new QWidget;
-    auto* column = new QVBoxLayout{inside};
-    column->setContentsMargins(0, 0, 6, 0);
-    column->addWidget(form_);
-    column->addWidget(saw_);
-    column->addStretch(1);
-    auto* area = new QScrollArea{this};
-    area->setWidget(inside);
-    area->setWidgetResizable(true);
-    area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    grow_to_rows(*table_);
     auto* all = new QVBoxLayout{this};
     all->setContentsMargins(0, 6, 0, 0);
     all->addLayout(row_of_buttons);
-    all->addWidget(table_, 2);
-    all->addWidget(area, 3);
+    all->addWidget(table_);
+    all->addWidget(form_);
+    all->addWidget(saw_);
+    all->addStretch(1);
     connect(table_, &QTableWidget::currentCellChanged, this, [this] { form_->refresh(); });
     refresh();
 }

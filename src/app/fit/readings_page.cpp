@@ -1,6 +1,7 @@
 #include "app/fit/readings_page.hpp"
 
 #include "app/bench/field_form.hpp"
+#include "app/bench/grown.hpp"
 #include "app/bench/read_only_table.hpp"
 #include "core/measure/entry.hpp"
 
@@ -54,7 +55,6 @@ WorkReadingsPage::WorkReadingsPage(Workbench& bench, Day& day, QWidget* parent)
     connect(remove_, &QPushButton::clicked, this,
             [this] { bench_.apply(tr("Remove a reading"), RemoveThing{current()}); });
     verdict_->setObjectName(QStringLiteral("work-verdict"));
-    verdict_->setMinimumHeight(130);
     build();
     auto* row = new QHBoxLayout;
     row->addWidget(kind_, 1);
@@ -63,9 +63,12 @@ WorkReadingsPage::WorkReadingsPage(Workbench& bench, Day& day, QWidget* parent)
     auto* column = new QVBoxLayout{this};
     column->setContentsMargins(0, 6, 0, 0);
     column->addLayout(row);
-    column->addWidget(table_, 2);
+    grow_to_rows(*table_);
+    grow_to_words(*verdict_);
+    column->addWidget(table_);
     column->addWidget(form_);
-    column->addWidget(verdict_, 3);
+    column->addWidget(verdict_);
+    column->addStretch(1);
     connect(table_, &QTableWidget::currentCellChanged, this, [this](int now, int, int before, int) {
         if (now == before)
             return;

@@ -1,5 +1,6 @@
 #include "app/fit/steps_page.hpp"
 
+#include "app/bench/grown.hpp"
 #include "app/bench/read_only_table.hpp"
 #include "core/shelves/shelf_steps.hpp"
 
@@ -31,6 +32,7 @@ StepsPage::StepsPage(Workbench& bench, Day& day, QWidget* parent)
     , progress_{new QLabel{this}}
     , table_{read_only_table({QString{}, tr("Step"), tr("Of")}, "job-steps", this)}
     , words_{new Document{this}}
+    , before_{new Document{this}}
     , gate_{new QWidget{this}}
     , timer_words_{new QLabel{this}}
     , begin_{new QPushButton{tr("Begin"), this}}
@@ -55,7 +57,7 @@ StepsPage::StepsPage(Workbench& bench, Day& day, QWidget* parent)
     progress_->setObjectName(QStringLiteral("steps-progress"));
     progress_->setWordWrap(true);
     words_->setObjectName(QStringLiteral("step-words"));
-    words_->setMinimumHeight(120);
+    before_->setObjectName(QStringLiteral("step-before"));
     timer_words_->setObjectName(QStringLiteral("step-timer"));
     timer_words_->setProperty("role", "heading");
     auto* asked = new QVBoxLayout{gate_};
@@ -101,8 +103,8 @@ StepsPage::StepsPage(Workbench& bench, Day& day, QWidget* parent)
                         bench_.select_wall(w);
             if (!chosen->item.empty()) {
                 const std::string item = chosen->item;
-                bench_.select(item);
                 emit look_wanted(item);
+                bench_.point_out(item);
             }
         }
     });
@@ -115,13 +117,19 @@ StepsPage::StepsPage(Workbench& bench, Day& day, QWidget* parent)
     hands->addWidget(who_, 1);
     hands->addWidget(crew_, 1);
     column->addLayout(hands);
-    column->addWidget(shown_);
-    column->addWidget(progress_);
-    column->addWidget(table_, 3);
-    column->addWidget(words_, 3);
+    // What is to be done now stands first; the whole list goes on under it.
+    grow_to_words(*words_);
+    grow_to_words(*before_);
+    grow_to_rows(*table_);
+    column->addWidget(words_);
     column->addWidget(gate_);
     column->addWidget(timer_words_);
     column->addLayout(buttons);
+    column->addWidget(before_);
+    column->addWidget(progress_);
+    column->addWidget(shown_);
+    column->addWidget(table_);
+    column->addStretch(1);
     connect(&bench_, &Workbench::changed, this, &StepsPage::refresh);
     connect(&bench_, &Workbench::selection_changed, this, [this] {
         if (shown_->currentIndex() >= of_wall)
@@ -219,6 +227,7 @@ void StepsPage::show_task() {
     gate_->setVisible(chosen && chosen->kind == TaskKind::gate && !is_done(bench_.job(), chosen->key));
     if (!chosen) {
         words_->clear();
+        before_->hide();
         show_timer();
         return;
     }
@@ -251,12 +260,18 @@ void StepsPage::show_task() {
                         tick->by.empty() ? tr("nobody named") : text(tick->by));
         html += QStringLiteral("<p><i>%1</i></p>").arg(said.toHtmlEscaped());
     }
-    if (!chosen->wall.empty() && !is_done(bench_.job(), chosen->wall + "/gate") && chosen->kind != TaskKind::gate) {
-        html += QStringLiteral("<p style=\"margin-bottom:2px\"><b>%1</b></p>").arg(tr("Before you drill on this wall"));
-        for (const Sentence& caution : general_cautions())
-            html += QStringLiteral("<p style=\"margin:0 0 3px 8px\">%1</p>").arg(shown(caution));
-    }
     words_->setHtml(html);
+    // As long as nobody has passed the wall's gate.
+    const bool drills =
+        !chosen->wall.empty() && !is_done(bench_.job(), chosen->wall + "/gate") && chosen->kind != TaskKind::gate;
+    before_->setVisible(drills);
+    if (drills) {
+        QString cautions =
+            QStringLiteral("<p style=\"margin-bottom:2px\"><b>%1</b></p>").arg(tr("Before you drill on this wall"));
+        for (const Sentence& caution : general_cautions())
+            cautions += QStringLiteral("<p style=\"margin:0 0 3px 8px\">%1</p>").arg(shown(caution));
+        before_->setHtml(cautions);
+    }
     show_timer();
 }
 

@@ -52,6 +52,7 @@ private:
     QLabel* progress_;
     QTableWidget* table_;
     Document* words_;
+    Document* before_; ///< what is minded before any hole
     QWidget* gate_;
     std::vector<QCheckBox*> questions_;
     QLabel* timer_words_;

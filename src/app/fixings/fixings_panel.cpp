@@ -26,6 +26,7 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     , tabs_{new Pages}
     , unit_{new UnitFixings{bench}}
     , holds_{new StudyPanel{bench}}
+    , through_{new HoleView{bench}}
     , marks_{read_only_table({tr("No."), tr("At"), tr("Holds in"), tr("Carries"), tr("Used")}, "marks-table", this)}
     , drilling_{read_only_table({tr("No."), tr("Hole"), tr("Up"), tr("Floor now"), tr("Drill"), tr("Tape at")},
                                 "drilling-table", this)}
@@ -52,6 +53,8 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     auto* whole = new QVBoxLayout{this};
     whole->setContentsMargins(0, 0, 0, 0);
     whole->addWidget(pages_);
+    whole->addWidget(through_);
+    whole->addStretch(1);
     auto* column = new QVBoxLayout{shelf};
     column->setContentsMargins(0, 0, 0, 0);
     column->addWidget(heading_label(tr("Marks on the level line"), this));

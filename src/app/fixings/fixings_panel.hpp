@@ -2,6 +2,7 @@
 
 #include "app/bench/pages.hpp"
 #include "app/bench/workbench.hpp"
+#include "app/fixings/hole_view.hpp"
 #include "app/fixings/study_panel.hpp"
 #include "app/fixings/thing_fixings.hpp"
 #include "app/fixings/unit_fixings.hpp"
@@ -28,6 +29,7 @@ public:
     void set_theme(const Theme& theme) {
         unit_->set_theme(theme);
         holds_->set_theme(theme);
+        through_->set_theme(theme);
     }
     void set_page(FixingsPage page) { tabs_->set_page(static_cast<int>(page)); }
 
@@ -42,6 +44,7 @@ private:
     Pages* tabs_;
     UnitFixings* unit_;
     StudyPanel* holds_;
+    HoleView* through_;
     QTableWidget* marks_;
     QTableWidget* drilling_;
     QTableWidget* bits_;

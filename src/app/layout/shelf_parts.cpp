@@ -15,6 +15,7 @@
 #include <QShortcut>
 #include <QVBoxLayout>
 #include <algorithm>
+#include <array>
 
 namespace yes_square::app {
 namespace {
@@ -67,17 +68,20 @@ ReadingsSpec hole_editor(Workbench& bench) {
     return spec;
 }
 
+/// What stands along a shelf at places of its own, from its left end.
+constexpr std::array along{&Shelf::joints, &Shelf::hangers, &Shelf::pins};
+
 ReadingsSpec along_editor(Workbench& bench) {
     ReadingsSpec spec;
     spec.name = QStringLiteral("along");
     spec.kind_label = tr_here("Along it");
-    spec.kinds = {tr_here("Joint between boards"), tr_here("Hanger from the ceiling")};
+    spec.kinds = {tr_here("Joint between boards"), tr_here("Hanger from the ceiling"), tr_here("Bracket pinned here")};
     spec.fields = [](int) {
         return std::vector<ReadingField>{{QStringLiteral("at"), tr_here("From the left end"), false, false, true}};
     };
     spec.add = [&bench](Wall& wall, int kind, const std::vector<std::optional<Length>>& figures) {
         if (Shelf* shelf = on_wall(bench, wall)) {
-            auto& places = kind == 0 ? shelf->joints : shelf->hangers;
+            auto& places = shelf->*along[static_cast<std::size_t>(kind)];
             places.push_back(*figures[0]);
             std::ranges::sort(places);
         }
@@ -85,18 +89,19 @@ ReadingsSpec along_editor(Workbench& bench) {
     spec.rows = [&bench](const Wall&, const Voice& voice, const Reader&) {
         std::vector<ReadingRow> rows;
         if (const Shelf* shelf = bench.shelf()) {
-            for (std::size_t i = 0; i < shelf->joints.size(); ++i)
-                rows.push_back(
-                    {shelf->joints[i], tr_here("Joint at %1").arg(text(format(shelf->joints[i], voice.unit))), 0, i});
-            for (std::size_t i = 0; i < shelf->hangers.size(); ++i)
-                rows.push_back({shelf->hangers[i],
-                                tr_here("Hanger at %1").arg(text(format(shelf->hangers[i], voice.unit))), 1, i});
+            const std::array words{tr_here("Joint at %1"), tr_here("Hanger at %1"), tr_here("Bracket pinned at %1")};
+            for (std::size_t list = 0; list < along.size(); ++list) {
+                const std::vector<Length>& places = shelf->*along[list];
+                for (std::size_t i = 0; i < places.size(); ++i)
+                    rows.push_back(
+                        {places[i], words[list].arg(text(format(places[i], voice.unit))), static_cast<int>(list), i});
+            }
         }
         return rows;
     };
     spec.erase = [&bench](Wall& wall, const ReadingRow& row) {
         if (Shelf* shelf = on_wall(bench, wall)) {
-            auto& places = row.list == 0 ? shelf->joints : shelf->hangers;
+            auto& places = shelf->*along[static_cast<std::size_t>(row.list)];
             places.erase(places.begin() + static_cast<std::ptrdiff_t>(row.index));
         }
     };
@@ -120,7 +125,7 @@ QWidget* folded(const QString& title, const QString& name, QWidget* editor) {
 ShelfParts::ShelfParts(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
-    , along_{folded(tr("Joints and hangers"), QStringLiteral("shelf-fold-along"),
+    , along_{folded(tr("Joints, hangers, pins"), QStringLiteral("shelf-fold-along"),
                     new ReadingsEditor{bench, along_editor(bench)})}
     , holes_{folded(tr("Its holes"), QStringLiteral("shelf-fold-holes"), new ReadingsEditor{bench, hole_editor(bench)})}
     , goods_figures_{new QWidget}

@@ -1,10 +1,14 @@
 #include "app/notes/checks_panel.hpp"
 
 #include "app/bench/heading.hpp"
+#include "app/bench/wordy_button.hpp"
+#include "core/hands/arrange.hpp"
 
+#include <QAbstractButton>
 #include <QFrame>
+#include <QHBoxLayout>
 #include <QLabel>
-#include <QPushButton>
+#include <QToolButton>
 #include <QVBoxLayout>
 #include <algorithm>
 
@@ -75,10 +79,38 @@ void ChecksPanel::refresh() {
         column->addWidget(heading_label(tr("On other walls")));
     list(elsewhere);
     column->addStretch(1);
-    // The button that was just clicked may be among the old ones.
+    // The button that was just pressed may be among the old ones; the keys stay here, at the like of it.
+    QWidget* held = window()->focusWidget();
+    const bool held_here = held && held != this && isAncestorOf(held);
+    const QString name = held_here ? held->objectName() : QString{};
     if (QWidget* old = takeWidget())
         old->deleteLater();
     setWidget(inside);
+    if (!held_here)
+        return;
+    auto* like_it = inside->findChild<QAbstractButton*>(name);
+    if (!like_it)
+        like_it = inside->findChild<QAbstractButton*>();
+    like_it ? like_it->setFocus(Qt::OtherFocusReason) : setFocus(Qt::OtherFocusReason);
+}
+
+/// Where a check says something is, as near as it says it: the place, the thing, the wall.
+void ChecksPanel::show_place(const std::string& wall, const std::string& thing, std::optional<Length> x,
+                             std::optional<Length> z) {
+    const auto found = std::ranges::find(bench_.job().walls, wall, &Wall::id);
+    if (found == bench_.job().walls.end())
+        return;
+    const auto number = static_cast<std::size_t>(found - bench_.job().walls.begin());
+    const Length top = found->height;
+    if (!thing.empty()) {
+        bench_.point_out(thing);
+        if (!x && !z)
+            return;
+    }
+    const auto room = whole_room(*bench_.plan().walls[number], thing);
+    const Outline all = room ? *room : Outline{{}, found->length, {}, top};
+    bench_.point_out(number,
+                     {x.value_or(all.left), x.value_or(all.right), z.value_or(all.bottom), z.value_or(all.top)});
 }
 
 QWidget* ChecksPanel::card(const OwnedCheck& owned) {
@@ -102,7 +134,21 @@ QWidget* ChecksPanel::card(const OwnedCheck& owned) {
                             text(say(check.message, voice)).toHtmlEscaped()));
     if (error)
         frame->setProperty("severity", "error");
-    column->addWidget(words);
+    auto* row = new QHBoxLayout;
+    row->addWidget(words, 1);
+    if (!owned.wall.empty()) {
+        auto* show = new QToolButton;
+        show->setText(tr("Show"));
+        show->setToolTip(tr("Show where on the wall"));
+        show->setAccessibleName(tr("Show where on the wall: %1").arg(owner));
+        show->setObjectName(QStringLiteral("show-%1").arg(text(check.code.name())));
+        connect(show, &QToolButton::clicked, this,
+                [this, wall = std::string{owned.wall}, thing = std::string{owned.thing}, x = check.x, z = check.z] {
+                    show_place(wall, thing, x, z);
+                });
+        row->addWidget(show, 0, Qt::AlignTop);
+    }
+    column->addLayout(row);
     int number = 0;
     for (const Cure& cure : check.cures) {
         const QString what = text(say(cure.words, voice));
@@ -113,12 +159,10 @@ QWidget* ChecksPanel::card(const OwnedCheck& owned) {
             column->addWidget(advice);
             continue;
         }
-        auto* button = new QPushButton{what};
-        button->setToolTip(what);
-        button->setMinimumWidth(1); // a long cure must not push the words out of sight
+        auto* button = new WordyButton{what};
         button->setObjectName(QStringLiteral("cure-%1-%2").arg(text(check.code.name())).arg(++number));
         connect(button, &QPushButton::clicked, this, [this, what, edit = *cure.edit] { bench_.apply(what, edit); });
-        column->addWidget(button, 0, Qt::AlignLeft);
+        column->addWidget(button);
     }
     return frame;
 }

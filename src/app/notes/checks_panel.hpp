@@ -18,6 +18,8 @@ protected:
 
 private:
     void refresh();
+    void show_place(const std::string& wall, const std::string& thing, std::optional<Length> x,
+                    std::optional<Length> z);
     QWidget* card(const OwnedCheck& owned);
 
     Workbench& bench_;

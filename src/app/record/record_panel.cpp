@@ -1,5 +1,6 @@
 #include "app/record/record_panel.hpp"
 
+#include "app/bench/grown.hpp"
 #include "app/bench/read_only_table.hpp"
 
 #include <QGridLayout>
@@ -56,7 +57,6 @@ RecordPanel::RecordPanel(Workbench& bench, Day& day, QWidget* parent)
     note_->setPlaceholderText(tr("A note, then Enter"));
     note_->setObjectName(QStringLiteral("log-note"));
     words_->setObjectName(QStringLiteral("log-words"));
-    words_->setMinimumHeight(90);
     auto* row = new QHBoxLayout;
     row->addWidget(search_, 2);
     row->addWidget(kind_, 1);
@@ -88,11 +88,14 @@ RecordPanel::RecordPanel(Workbench& bench, Day& day, QWidget* parent)
         bench_.edit(tr("Write a note"), [&](Job& job) { write_log(job, LogKind::note, item, words, day_.stamp()); });
     });
     auto* column = new QVBoxLayout{this};
-    column->addLayout(row);
-    column->addWidget(table_, 3);
-    column->addWidget(words_, 1);
-    column->addWidget(note_);
+    grow_to_words(*words_);
+    grow_to_rows(*table_);
     column->addLayout(buttons);
+    column->addWidget(note_);
+    column->addWidget(words_);
+    column->addLayout(row);
+    column->addWidget(table_);
+    column->addStretch(1);
     connect(&bench_, &Workbench::changed, this, &RecordPanel::refresh);
 }
 

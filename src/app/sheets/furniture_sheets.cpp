@@ -1,8 +1,8 @@
 #include "app/sheets/furniture_sheets.hpp"
 
 #include "app/bench/words.hpp"
+#include "app/sheets/through_wall.hpp"
 
-#include "core/fixings/drilling.hpp"
 #include "core/sheets/elevation.hpp"
 #include "core/sheets/part_labels.hpp"
 #include "core/sheets/side_view.hpp"
@@ -120,6 +120,7 @@ private:
                     {0.1, 0.16, 0.16, 0.46, 0.12});
         if (plan.fixing)
             screw(*plan.fixing);
+        write_drilling(page_, wall_, plan_, plan.holes, voice_);
         page_.heading(tr("Parts"));
         rows.clear();
         for (const CutPart& part : plan.parts)
@@ -141,16 +142,17 @@ private:
             views(piece, plan, first);
         if (piece.restraint.kind != RestraintKind::none) {
             page_.heading(tr("Held by %1").arg(text(say(words(piece.restraint.kind), voice_))));
-            page_.write(
-                tr("All together must bear %1, each %2. Used to %3.")
-                    .arg(shown(quantity(plan.needs)), shown(quantity(plan.each)), used(plan.fixing_utilisation)),
-                body_type, false);
+            page_.write(tr("All together must hold as much as %1 hung on them, each %2. Used to %3.")
+                            .arg(shown(quantity(mass_of(plan.needs))), shown(quantity(mass_of(plan.each))),
+                                 used(plan.fixing_utilisation)),
+                        body_type, false);
             if (plan.fixing)
                 screw(*plan.fixing);
             std::vector<QStringList> rows;
             for (const PlannedHole& place : plan.holes)
                 rows.push_back({shown(place.x), shown(place.z), text(say(words(place.substrate), voice_))});
             page_.table({tr("From ref. end"), tr("Up"), tr("Holds in")}, rows, {0.3, 0.3, 0.4});
+            write_drilling(page_, wall_, plan_, plan.holes, voice_);
         }
         steps(plan.steps, true);
     }
@@ -222,13 +224,7 @@ private:
                             used(hole.utilisation)});
         page_.table({tr("From ref. end"), tr("Up"), tr("Holds in"), tr("Packed behind"), tr("Used")}, rows,
                     {0.22, 0.22, 0.24, 0.18, 0.14});
-        rows.clear();
-        for (const DrillRow& row : drilling_of(plan.holes))
-            rows.push_back({text(say(row.pass.bit, voice_)), shown(stock(row.pass.diameter)),
-                            shown(stock(row.pass.depth)), row.pass.hammer ? tr("on") : tr("off"),
-                            text(say(row.pass.how, voice_))});
-        page_.table({tr("Bit, in this order"), tr("Wide"), tr("Tape at"), tr("Hammer"), tr("Mind")}, rows,
-                    {0.24, 0.11, 0.11, 0.1, 0.44});
+        write_drilling(page_, wall_, plan_, plan.holes, voice_);
         page_.heading(tr("Parts"));
         rows.clear();
         for (const CutPart& part : plan.parts)
@@ -248,6 +244,7 @@ private:
         page_.table({tr("From ref. end"), tr("Up"), tr("Inside, from left"), tr("Holds in")}, rows,
                     {0.25, 0.25, 0.25, 0.25});
         page_.write(tr("Used to %1").arg(used(unit.utilisation)), body_type, false);
+        write_drilling(page_, wall_, plan_, unit.holes, voice_);
     }
 
     Page& page_;
@@ -290,7 +287,7 @@ bool write_inventory(Page& page, const Job& job, const Plan& plan) {
     for (const InventoryRow& row : rows)
         cells.push_back({text(row.name), text(row.wall), text(say(quantity(row.height), voice)),
                          text(say(words(row.verdict), voice)), text(say(row.held_by, voice)),
-                         row.each ? tr("%1 x %2").arg(row.places).arg(text(say(quantity(*row.each), voice)))
+                         row.each ? tr("%1 x %2").arg(row.places).arg(text(say(quantity(mass_of(*row.each)), voice)))
                                   : QString::number(row.places),
                          QStringLiteral("____________")});
     page.table({tr("Piece"), tr("Wall"), tr("Tall"), tr("Verdict"), tr("Held by"), tr("Places"), tr("Pulled, by whom")},

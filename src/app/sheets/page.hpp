@@ -3,10 +3,12 @@
 #include "app/bench/words.hpp"
 #include "app/board/painter.hpp"
 
+#include <QBuffer>
 #include <QDate>
 #include <QFontMetricsF>
 #include <QLocale>
 #include <QPagedPaintDevice>
+#include <QPdfWriter>
 #include <algorithm>
 #include <functional>
 #include <limits>
@@ -42,7 +44,7 @@ public:
 
     int pages() const { return number_; }
 
-    double width() const { return width_ - 2 * sheet_margin; }
+    double width() const { return full_width() - beside_; }
     /// Under a heading and over the foot.
     double body_height() const { return height_ - 2 * sheet_margin - 6 - 5.5 * type_line - small_type * type_line - 3; }
     double left_over() const { return height_ - sheet_margin - 6 - at_; }
@@ -69,7 +71,7 @@ public:
         painter_.setFont(font);
         const QRectF wanted = QFontMetricsF{font, &device_}.boundingRect(
             QRectF{0, 0, (width() - indent) * per_mm_, 1e6}, Qt::TextWordWrap, words);
-        const double height = std::max(wanted.height() / per_mm_, size * type_line);
+        const double height = std::max(wanted.height() / per_mm_, size * type_ * type_line);
         make_room(height);
         painter_.setFont(font);
         painter_.setPen(colour);
@@ -133,19 +135,59 @@ public:
 
     void drawing(const std::function<Drawing(double width, double height)>& draw, double height) {
         make_room(height);
-        painter_.save();
-        painter_.translate(sheet_margin * per_mm_, at_ * per_mm_);
-        paint(painter_, draw(width(), height), print_theme(), per_mm_);
-        painter_.restore();
+        paint_at(sheet_margin, draw, width(), height);
         at_ += height;
     }
 
+    /// What is written is this much of its usual size.
+    void set_type(double share) { type_ = share; }
+    double type() const { return type_; }
+    /// How many pages something takes that begins a page; nothing is printed.
+    int pages_of(const std::function<void(Page&)>& write) const {
+        QBuffer nowhere;
+        nowhere.open(QIODevice::WriteOnly);
+        QPdfWriter paper{&nowhere};
+        paper.setResolution(qRound(per_mm_ * 25.4));
+        QPainter painter{&paper};
+        painter.setFont(painter_.font());
+        Page trial{painter, paper, width_, height_, per_mm_, revision_};
+        trial.trial_ = true;
+        write(trial);
+        return trial.pages();
+    }
+
+    /// A drawing at the right, so broad of the page, and what is written at its left.
+    void beside(double share, double height, const std::function<Drawing(double width, double height)>& draw,
+                const std::function<void()>& write_left) {
+        constexpr double gap = 4;
+        make_room(height);
+        const double top = at_;
+        const int on = number_;
+        const double broad = share * full_width();
+        paint_at(sheet_margin + full_width() - broad, draw, broad, height);
+        beside_ = broad + gap;
+        write_left();
+        beside_ = 0;
+        if (number_ == on)
+            at_ = std::max(at_, top + height);
+    }
+
 private:
+    void paint_at(double x, const std::function<Drawing(double width, double height)>& draw, double width,
+                  double height) {
+        if (trial_)
+            return;
+        painter_.save();
+        painter_.translate(x * per_mm_, at_ * per_mm_);
+        paint(painter_, draw(width, height), print_theme(), per_mm_);
+        painter_.restore();
+    }
+    double full_width() const { return width_ - 2 * sheet_margin; }
     static QString tr(const char* words) { return QCoreApplication::translate("Sheets", words); }
 
     QFont font_of(double size, bool bold) const {
         QFont font = painter_.font();
-        font.setPixelSize(qRound(size * per_mm_));
+        font.setPixelSize(qRound(size * type_ * per_mm_));
         font.setBold(bold);
         return font;
     }
@@ -153,13 +195,13 @@ private:
     void rule() {
         painter_.setPen(QPen{Qt::black, 0.2 * per_mm_});
         painter_.drawLine(QPointF{sheet_margin * per_mm_, at_ * per_mm_},
-                          QPointF{(width_ - sheet_margin) * per_mm_, at_ * per_mm_});
+                          QPointF{(sheet_margin + width()) * per_mm_, at_ * per_mm_});
     }
 
     void table_row(const QStringList& cells, const std::vector<double>& shares, bool bold) {
         const QFont font = font_of(bold ? small_type : body_type, bold);
         const QFontMetricsF metrics{font, &device_};
-        double height = body_type * type_line;
+        double height = body_type * type_ * type_line;
         for (qsizetype i = 0; i < cells.size(); ++i)
             height = std::max(height, metrics.boundingRect(QRectF{0, 0, (shares[i] * width() - 2) * per_mm_, 1e6},
                                                            Qt::TextWordWrap, cells[i])
@@ -180,6 +222,7 @@ private:
     void make_room(double height) {
         if (left_over() >= height || at_ <= sheet_margin + 20)
             return;
+        beside_ = 0; // on the next page nothing stands beside it
         begin(heading_, tr("continued"));
     }
 
@@ -211,6 +254,9 @@ private:
     bool off_ = false; ///< of the paper
     int printed_ = 0;
     double at_ = sheet_margin;
+    double type_ = 1;
+    bool trial_ = false; ///< only to see how many pages it takes
+    double beside_ = 0;  ///< mm at the right that a drawing takes
     int number_ = 0;
     QString heading_;
 };

@@ -1,7 +1,7 @@
 #include "app/sheets/run_sheets.hpp"
 
 #include "app/bench/words.hpp"
-
+#include "app/sheets/through_wall.hpp"
 #include "core/sheets/run_layer.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/shelves/shelf_steps.hpp"
@@ -100,6 +100,7 @@ private:
         page_.table(
             {tr("Unit"), tr("From ref. end"), tr("Up"), tr("Inside, from left"), tr("Pack behind"), tr("Holds in")},
             rows, {0.24, 0.16, 0.13, 0.17, 0.13, 0.17});
+        write_drilling(page_, wall_, wall_plan_, plan_.holes, voice_);
     }
 
     void pieces() {

@@ -5,7 +5,7 @@
 #include "app/bench/words.hpp"
 #include "app/sheets/furniture_sheets.hpp"
 #include "app/sheets/run_sheets.hpp"
-#include "core/fixings/drilling.hpp"
+#include "app/sheets/through_wall.hpp"
 #include "core/sheets/elevation.hpp"
 #include "core/sheets/load_label.hpp"
 #include "core/sheets/summary.hpp"
@@ -13,14 +13,30 @@
 #include "core/shelves/shelf_steps.hpp"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
+#include <functional>
 #include <map>
 
 namespace yes_square::app {
 namespace {
 
+/// "25 mm under", "12 mm over", "on it".
+QString distance_from(Length over, const Voice& voice) {
+    const QString much = text(say(quantity(absolute(over)), voice));
+    return over < Length{} ? tr("%1 under").arg(much) : over > Length{} ? tr("%1 over").arg(much) : tr("on it");
+}
+
+/// How a shelf's page is set, so that it is one page if it can be read so.
+struct PageSet {
+    double elevation; ///< mm, height of the drawing
+    double type;      ///< share of the usual size
+};
+constexpr std::array page_sets{PageSet{105, 1}, PageSet{80, 1}, PageSet{66, 0.92}, PageSet{56, 0.86}, PageSet{50, 0.8}};
+
 void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& wall_plan, const Shelf& shelf,
-                 const ShelfPlan& plan, const std::optional<ShelfStudy>& study) {
+                 const ShelfPlan& plan, const std::optional<ShelfStudy>& study, const PageSet& set) {
+    page.set_type(set.type);
     const Capacity* capacity = study ? &study->capacity : nullptr;
     const Voice voice = app::voice(job.unit);
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
@@ -37,7 +53,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
             frame.selected_shelf = shelf.id;
             return draw_elevation(wall, wall_plan, frame, voice).drawing;
         },
-        105);
+        set.elevation);
     page.write(
         tr("Figures on the rods in %1. Studs: filled square proved, empty indicated, dotted assumed. Grey strips: "
            "hidden cables or pipes likely.")
@@ -101,44 +117,51 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
                          ? tr("Marks: %1, arm up against the board").arg(text(plan.bracket->name))
                          : tr("Marks"));
         std::vector<QStringList> rows;
+        const auto line = std::ranges::find(plan.lines, false, &PlannedLine::plumb);
         for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
             const BracketPlan& place = plan.brackets[i];
             QStringList heights;
+            QStringList from_line;
             for (const PlannedHole& hole : plan.holes)
-                if (hole.place == i)
+                if (hole.place == i) {
                     heights << shown(quantity(hole.z)).replace(' ', QChar::Nbsp); // a height is not broken in two
+                    if (line != plan.lines.end())
+                        from_line << distance_from(hole.z - line->z, voice).replace(' ', QChar::Nbsp);
+                }
             rows.push_back({QString::number(i + 1), shown(quantity(place.x)), heights.join(QStringLiteral(", ")),
-                            text(say(words(place.substrate), voice)), shown(quantity(place.carries)),
+                            from_line.join(QStringLiteral(", ")), text(say(words(place.substrate), voice)),
                             shown(ratio(place.fixing_utilisation))});
         }
-        page.table(
-            {tr("No."), tr("Middle, from ref. end"), tr("Holes, up"), tr("Holds in"), tr("Carries"), tr("Fixing used")},
-            rows, {0.10, 0.20, 0.32, 0.16, 0.11, 0.11});
+        page.table({tr("No."), tr("Middle, from ref. end"), tr("Holes, up"), tr("From the level line"), tr("Holds in"),
+                    tr("Fixing used")},
+                   rows, {0.07, 0.17, 0.24, 0.26, 0.15, 0.11});
 
         page.heading(tr("Drilling"));
         rows.clear();
         for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
-            const BracketPlan& place = plan.brackets[i];
-            if (place.fixing)
-                rows.push_back(
-                    {QString::number(i + 1), shown(stock(place.fixing->hole_diameter)),
-                     shown(stock(place.fixing->drill_depth)),
-                     tr("%1, %2 long").arg(text(place.fixing->name), shown(stock(place.fixing->screw_length))),
-                     shown(stock(place.fixing->penetration)), text(source_text(place.fixing->source, voice))});
+            const std::optional<Fixing>& fixing = plan.brackets[i].fixing;
+            QStringList row =
+                fixing ? QStringList{QString::number(i + 1),
+                                     shown(stock(fixing->hole_diameter)),
+                                     shown(stock(fixing->drill_depth)),
+                                     tr("%1, %2 long").arg(text(fixing->name), shown(stock(fixing->screw_length))),
+                                     shown(stock(fixing->penetration)),
+                                     text(source_text(fixing->source, voice))}
+                       : QStringList{QString::number(i + 1), tr("as packet"),
+                                     tr("as packet"),        tr("lining anchor, steadies only"),
+                                     QStringLiteral("0"),    tr("maker")};
+            // Places that are drilled alike are one row.
+            const auto alike =
+                std::ranges::find_if(rows, [&](const QStringList& other) { return other.mid(1) == row.mid(1); });
+            if (alike == rows.end())
+                rows.push_back(std::move(row));
             else
-                rows.push_back({QString::number(i + 1), tr("as packet"), tr("as packet"),
-                                tr("lining anchor, steadies only"), QStringLiteral("0"), tr("maker")});
+                alike->front() += QStringLiteral(", ") + row.front();
         }
         page.table(
             {tr("No."), tr("Drill"), tr("Tape on bit at"), tr("Fixing"), tr("In stud or masonry"), tr("Capacity from")},
-            rows, {0.10, 0.10, 0.13, 0.27, 0.13, 0.27});
-        rows.clear();
-        for (const DrillRow& row : drilling_of(plan.holes))
-            rows.push_back({text(say(row.pass.bit, voice)), shown(stock(row.pass.diameter)),
-                            shown(stock(row.pass.depth)), row.pass.hammer ? tr("on") : tr("off"),
-                            QString::number(row.places.size()), text(say(row.pass.how, voice))});
-        page.table({tr("Bit, in this order"), tr("Wide"), tr("Tape at"), tr("Hammer"), tr("Places"), tr("Mind")}, rows,
-                   {0.22, 0.10, 0.10, 0.09, 0.09, 0.40});
+            rows, {0.12, 0.10, 0.13, 0.26, 0.13, 0.26});
+        write_drilling(page, wall, wall_plan, plan.holes, voice);
     }
 
     for (const Check& check : plan.checks)
@@ -152,6 +175,14 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
     int number = 1;
     for (const Step& step : plan.steps)
         page.item(QString::number(number++), (step.hold_point ? tr("HOLD. ") : QString{}) + said(step.words), true);
+}
+
+/// As large as one page takes it; what takes two at any size is written at its usual one.
+void on_one_page(Page& page, const std::function<void(Page&, const PageSet&)>& write) {
+    const auto fits = std::ranges::find_if(
+        page_sets, [&](const PageSet& set) { return page.pages_of([&](Page& trial) { write(trial, set); }) == 1; });
+    write(page, fits == page_sets.end() ? page_sets.front() : *fits);
+    page.set_type(1);
 }
 
 /// Noggings of a wall in open framing: what to cut and where each goes.
@@ -224,8 +255,10 @@ bool write_things(Page& page, const Job& job, const Plan& plan) {
         for (std::size_t s = 0; s < plan.walls[w]->shelves.size(); ++s) {
             any = true;
             const Shelf& shelf = job.walls[w].shelves[s];
-            write_shelf(page, job, job.walls[w], *plan.walls[w], shelf, plan.walls[w]->shelves[s],
-                        study(job, plan, shelf.id));
+            const auto looked_at = study(job, plan, shelf.id);
+            on_one_page(page, [&](Page& on, const PageSet& set) {
+                write_shelf(on, job, job.walls[w], *plan.walls[w], shelf, plan.walls[w]->shelves[s], looked_at, set);
+            });
         }
         if (!plan.walls[w]->noggings.empty())
             write_noggings(page, job, *plan.walls[w]);

@@ -1,7 +1,9 @@
 #include "app/shell/main_window.hpp"
 
+#include "app/bench/grown.hpp"
 #include "app/bench/manners.hpp"
 
+#include "app/board/board_access.hpp"
 #include "app/board/board_view.hpp"
 #include "app/board/drawing_view.hpp"
 #include "app/cut/cut_panel.hpp"
@@ -12,6 +14,7 @@
 #include "app/notes/checks_panel.hpp"
 #include "app/notes/chit.hpp"
 #include "app/shell/next_line.hpp"
+#include "app/shell/wall_key.hpp"
 #include "app/start/start_page.hpp"
 #include "app/survey/survey_panel.hpp"
 #include "core/sheets/room_drawing.hpp"
@@ -22,8 +25,11 @@
 #include <QHBoxLayout>
 #include <QInputDialog>
 #include <QLabel>
+#include <QLineEdit>
 #include <QMenuBar>
 #include <QMessageBox>
+#include <QPrintDialog>
+#include <QPrinter>
 #include <QPushButton>
 #include <QScrollArea>
 #include <QSettings>
@@ -36,25 +42,13 @@ namespace yes_square::app {
 namespace {
 
 constexpr int autosave_ms = 3000;
-constexpr int panel_width = 336;
+constexpr int panel_in_type = 22;
+constexpr int least_panel_in_type = 20;
 /// Less than this, in type sizes, and wall and figures take turns.
 constexpr int least_width_in_type = 64;
 constexpr int least_height_in_type = 40;
 constexpr int narrow_in_type = 76;
 constexpr int picker_in_type = 13;
-
-/// A stage's panel: whatever it holds, it has the one scroll bar.
-QScrollArea* scrolled(QWidget* inside) {
-    auto* area = new QScrollArea;
-    auto* margin = new QWidget;
-    auto* column = new QVBoxLayout{margin};
-    column->setContentsMargins(6, 0, 6, 0);
-    column->addWidget(inside);
-    area->setWidget(margin);
-    area->setWidgetResizable(true);
-    area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    return area;
-}
 
 QToolButton* tool(const QString& words, const QString& tip, QWidget* parent) {
     auto* button = new QToolButton{parent};
@@ -93,7 +87,17 @@ MainWindow::MainWindow(QWidget* parent)
         return QFileDialog::getSaveFileName(this, what, name,
                                             name.endsWith(QStringLiteral(".pdf")) ? tr("PDF (*.pdf)") : QString{});
     };
+    ask_text = [this](const QString& question, const QString& first) {
+        return QInputDialog::getText(this, tr("Yes Square"), question, QLineEdit::Normal, first);
+    };
+    ask_printer = [this](const QString& what, QPrinter& printer) {
+        QPrintDialog dialog{&printer, this};
+        dialog.setWindowTitle(what);
+        dialog.setOption(QAbstractPrintDialog::PrintPageRange);
+        return dialog.exec() == QDialog::Accepted;
+    };
     Manners::install();
+    let_boards_be_heard();
     const ThemeName chosen = QSettings{}.value(QStringLiteral("theme")).toString() == QStringLiteral("dark")
                                  ? ThemeName::dark
                                  : ThemeName::light;
@@ -116,8 +120,9 @@ MainWindow::MainWindow(QWidget* parent)
     refresh_pickers();
     refresh_title();
     stages_->set_stage(Stage::layout);
-    share_room();
-    board_->setFocus();
+    fit_panes();
+    if (views_->currentWidget() != start_)
+        board_->setFocus();
 }
 
 /// A figure still being typed is committed when it loses the focus: that must be while there is a bench to commit it
@@ -142,7 +147,6 @@ void MainWindow::build_body() {
     across_->addWidget(build_side());
     across_->setStretchFactor(0, 1);
     across_->setStretchFactor(1, 0);
-    across_->setSizes({1280 - panel_width, panel_width});
     across_->setChildrenCollapsible(false);
     column->addWidget(across_, 1);
     setCentralWidget(body);
@@ -156,8 +160,7 @@ QWidget* MainWindow::build_pickers() {
     auto* pickers = new QHBoxLayout{row};
     pickers->setContentsMargins(0, 3, 8, 3);
     pickers->setSpacing(4);
-    const auto picker = [&](const char* name, const QString& what) {
-        auto* box = new QComboBox{row};
+    const auto picker = [&](const char* name, const QString& what, QComboBox* box) {
         box->setObjectName(QString::fromLatin1(name));
         box->setAccessibleName(what);
         box->setToolTip(what);
@@ -165,8 +168,9 @@ QWidget* MainWindow::build_pickers() {
         pickers->addWidget(box);
         return box;
     };
-    walls_ = picker("wall-picker", tr("Wall"));
-    items_ = picker("item-picker", tr("Shelf, cabinet or piece"));
+    walls_ = new WallKey{bench_, row};
+    picker("wall-picker", tr("Wall"), walls_);
+    items_ = picker("item-picker", tr("Shelf, cabinet or piece"), new QComboBox{row});
     const auto add_tool = [&](const QString& words, const QString& tip, const char* name) {
         QToolButton* made = tool(words, tip, row);
         made->setObjectName(QString::fromLatin1(name));
@@ -178,7 +182,7 @@ QWidget* MainWindow::build_pickers() {
     QToolButton* whole = add_tool(tr("Whole wall"), tr("Show the whole wall"), "fit-wall");
     QToolButton* above = add_tool(tr("From above"), tr("The room from above; click a wall to go to it"), "from-above");
     above->setCheckable(true);
-    units_ = picker("unit-picker", tr("Unit"));
+    units_ = picker("unit-picker", tr("Unit"), new QComboBox{row});
     units_->addItems({tr("mm"), tr("mm, tenths"), tr("cm"), tr("in, eighths"), tr("in, 16ths"), tr("in, 32nds"),
                       tr("in, 64ths"), tr("ft in, eighths"), tr("ft in, 16ths"), tr("ft in, 32nds"),
                       tr("ft in, 64ths")});
@@ -233,7 +237,6 @@ QWidget* MainWindow::build_side() {
     side_ = new QStackedWidget;
     side_->addWidget(panels_);
     side_->addWidget(checks_);
-    side_->setMinimumWidth(300);
     return side_;
 }
 
@@ -247,9 +250,16 @@ void MainWindow::join_parts() {
     connect(&layout_->runs(), &RunPanel::unit_dropped, board_, &BoardView::drop);
     connect(&bench_, &Workbench::changed, room_, &DrawingView::redraw);
     connect(&bench_, &Workbench::selection_changed, room_, &DrawingView::redraw);
+    connect(&bench_, &Workbench::pointed_out, this, [this] {
+        if (from_above_) // what is pointed at is seen on its wall
+            findChild<QToolButton*>(QStringLiteral("from-above"))->setChecked(false);
+    });
+    connect(cut_, &CutPanel::wall_wanted, this, &MainWindow::show_survey);
     connect(room_, &DrawingView::picked, this, [this](const Reference& reference) {
         if (reference.part == Reference::Part::wall)
             bench_.select_wall(reference.index);
+        else if (!reference.item.empty())
+            bench_.select(reference.item);
     });
     next_->printed = [this] { return sheets_printed(); };
     next_->step_in_sight = [this](const std::string& key) {
@@ -289,9 +299,30 @@ void MainWindow::resizeEvent(QResizeEvent* event) {
     const bool narrow = width() < narrow_in_type * type;
     for (const char* name : {"farther", "nearer", "fit-wall"})
         findChild<QToolButton*>(QLatin1String(name))->setVisible(!narrow);
-    for (QComboBox* box : {walls_, items_})
+    for (QComboBox* box : {static_cast<QComboBox*>(walls_), items_})
         box->setMaximumWidth(narrow ? picker_in_type * type : QWIDGETSIZE_MAX);
     share_room();
+}
+
+void MainWindow::changeEvent(QEvent* event) {
+    QMainWindow::changeEvent(event);
+    if (event->type() == QEvent::FontChange && next_)
+        fit_panes();
+}
+
+/// The panel is as broad as its type wants it; the wall has the rest.
+void MainWindow::fit_panes() {
+    const int type = font().pixelSize();
+    side_->setMinimumWidth(least_panel_in_type * type);
+    across_->setSizes({std::max(type, width() - panel_in_type * type), panel_in_type * type});
+    share_room();
+}
+
+/// By so many pixels, or 0: back to the desktop's own size.
+void MainWindow::change_type(int by) {
+    const int size = by == 0 ? desktop_type() : std::clamp(font().pixelSize() + by, usual_type - 2, largest_type);
+    QSettings{}.setValue(QStringLiteral("type"), by == 0 ? 0 : size);
+    set_type(size);
 }
 
 void MainWindow::set_theme(ThemeName name) {
@@ -301,6 +332,7 @@ void MainWindow::set_theme(ThemeName name) {
     stages_->set_theme(chosen);
     survey_->set_theme(chosen);
     room_->set_theme(chosen);
+    walls_->set_theme(chosen);
     start_->set_theme(chosen);
     board_->set_theme(chosen);
     layout_->set_theme(chosen);
@@ -329,7 +361,7 @@ void MainWindow::show_survey() {
     };
     if (bench_.job().walls.empty() && !surveying)
         return see(start_);
-    if (stages_->stage() == Stage::cut)
+    if (stages_->stage() == Stage::cut && !cut_->on_wall())
         return see(cut_->view());
     const bool above = from_above_ || (surveying && survey_->page() == SurveyPage::room);
     see(above ? static_cast<QWidget*>(room_) : static_cast<QWidget*>(board_));
@@ -343,7 +375,10 @@ Drawing MainWindow::draw_room_here(double width, double height, double size) con
     if (room == job.rooms.end())
         return {};
     const RoomSurvey& survey = bench_.plan().rooms[static_cast<std::size_t>(room - job.rooms.begin())];
-    return draw_room(job, survey, {width, height, size, bench_.wall()->id}, bench_.voice());
+    std::vector<std::string> selected = bench_.selected_ids();
+    if (bench_.unit())
+        selected.push_back(bench_.unit()->id);
+    return draw_room(job, bench_.plan(), survey, {width, height, size, bench_.wall()->id, selected}, bench_.voice());
 }
 
 void MainWindow::refresh_pickers() {
@@ -389,6 +424,10 @@ void MainWindow::closeEvent(QCloseEvent* event) {
     settings.setValue(QStringLiteral("window/place"), saveGeometry());
     settings.setValue(QStringLiteral("window/panes"), across_->saveState());
     settings.setValue(QStringLiteral("window/stage"), static_cast<int>(stages_->stage()));
+    settings.setValue(QStringLiteral("look/job"), store_.path());
+    settings.setValue(QStringLiteral("look/wall"), static_cast<int>(bench_.wall_index()));
+    settings.setValue(QStringLiteral("look/zoom"), board_->look().zoom);
+    settings.setValue(QStringLiteral("look/pan"), board_->look().pan);
     event->accept();
 }
 
@@ -396,9 +435,20 @@ void MainWindow::restore_room() {
     const QSettings settings;
     restoreGeometry(settings.value(QStringLiteral("window/place")).toByteArray());
     across_->restoreState(settings.value(QStringLiteral("window/panes")).toByteArray());
+    const int type = settings.value(QStringLiteral("type"), 0).toInt();
+    set_type(type > 0 ? std::clamp(type, usual_type - 2, largest_type) : desktop_type());
     const int last = static_cast<int>(Stage::record);
     if (const int stage = settings.value(QStringLiteral("window/stage"), -1).toInt(); stage >= 0 && stage <= last)
         set_stage(static_cast<Stage>(stage));
+}
+
+void MainWindow::restore_look() {
+    const QSettings settings;
+    if (store_.path().isEmpty() || settings.value(QStringLiteral("look/job")).toString() != store_.path())
+        return;
+    bench_.select_wall(static_cast<std::size_t>(settings.value(QStringLiteral("look/wall")).toInt()));
+    board_->look_again({settings.value(QStringLiteral("look/zoom"), 1.0).toDouble(),
+                        settings.value(QStringLiteral("look/pan")).toPointF()});
 }
 
 } // namespace yes_square::app

@@ -24,12 +24,15 @@ class Chits;
 class CutPanel;
 class DrawingView;
 class FitPanel;
+struct Findable;
 class FixingsPanel;
+class Hands;
 class LayoutPanel;
 class NextLine;
 class RecordPanel;
 class StartPage;
 class SurveyPanel;
+class WallKey;
 class WallSide;
 
 /// The window: stages and what is next along the top, under them the wall, and the stage's figures at its side. Where
@@ -58,10 +61,15 @@ public:
     FitPanel& fit() { return *fit_; }
     RecordPanel& record() { return *record_; }
     NextLine& next_line() { return *next_; }
+    Hands& hands() { return *hands_; }
+    /// All that the box finds: walls, things, sums, what the menus do.
+    std::vector<Findable> findables();
     Chits& chits() { return *chits_; }
 
-    /// Size, place, panes and stage as they were when the window was last closed.
+    /// Size, place, panes, stage and type as they were when the window was last closed.
     void restore_room();
+    /// And, of the job that was open then, how near its wall was seen.
+    void restore_look();
 
     /// Opens the wall-side mode for the selected wall; whoever shows it says how large.
     WallSide* wall_side();
@@ -97,17 +105,31 @@ public:
     /// Takes up an older version, or work that was put aside, as an edit.
     void restore();
     std::function<void(const QString& message)> tell;
+    /// A line to be typed, with what stands there first; empty: nothing.
+    std::function<QString(const QString& question, const QString& first)> ask_text;
+    /// Sets up a printer; false: nothing is to be printed.
+    std::function<bool(const QString& what, QPrinter& printer)> ask_printer;
     /// Where a file is to be written; empty: nowhere.
     std::function<QString(const QString& what, const QString& name)> ask_where;
 
 protected:
     void closeEvent(QCloseEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
+    void changeEvent(QEvent* event) override;
 
 private:
     void build_menus();
     void build_file_menu();
     void build_edit_menu();
+    void build_hands(QMenu& edit);
+    void fill_menu(QMenu& menu, const Reference& reference);
+    void menu_of_line(QMenu& menu, const std::string& line);
+    void menu_of_bracket(QMenu& menu, std::size_t number);
+    void ask_for_pin(Length from);
+    void menu_of_thing(QMenu& menu);
+    void menu_of_wall(QMenu& menu);
+    void show_find_box();
+    void show_history();
     void build_survey_menu();
     void build_view_menu();
     void build_body();
@@ -119,6 +141,8 @@ private:
     void open_demo();
     void show_help();
     void share_room();
+    void fit_panes();
+    void change_type(int by);
     void take_next(const NextStep& next);
     void find_stud(const NextStep& next);
     void type_in(std::string_view name);
@@ -160,6 +184,7 @@ private:
     NextLine* next_ = nullptr;
     StartPage* start_ = nullptr;
     Chits* chits_ = nullptr;
+    Hands* hands_ = nullptr;
     QWidget* wall_side_ = nullptr;
     QStackedWidget* side_ = nullptr; ///< the stage's figures, or what is to be put right
     QWidget* checks_ = nullptr;
@@ -173,7 +198,7 @@ private:
     FitPanel* fit_ = nullptr;
     RecordPanel* record_ = nullptr;
     QStackedWidget* panels_ = nullptr;
-    QComboBox* walls_ = nullptr;
+    WallKey* walls_ = nullptr;
     QComboBox* items_ = nullptr; ///< shelves, then the units of each run
     QComboBox* units_ = nullptr;
     QMenu* recent_ = nullptr;

@@ -1,15 +1,17 @@
 #include "app/shell/main_window.hpp"
 
+#include "app/bench/grown.hpp"
+
 #include "app/board/board_view.hpp"
 #include "app/cut/cut_panel.hpp"
 #include "app/cut/delivery_page.hpp"
 #include "app/fit/fit_panel.hpp"
-#include "app/fit/item_box.hpp"
 #include "app/record/book_dialog.hpp"
 #include "app/record/photos.hpp"
 #include "app/record/record_panel.hpp"
 #include "app/record/sign_dialog.hpp"
 #include "app/wallside/wall_side.hpp"
+#include "core/hands/arrange.hpp"
 #include "files/dxf_in.hpp"
 #include "files/export_job.hpp"
 
@@ -17,6 +19,7 @@
 #include <QFileInfo>
 #include <QInputDialog>
 #include <QMenuBar>
+#include <QScrollArea>
 #include <fmt/ranges.h>
 
 /// The day in the window: cut and kit, fit, record.
@@ -27,7 +30,7 @@ void MainWindow::build_day() {
     fit_ = new FitPanel{bench_, day_};
     record_ = new RecordPanel{bench_, day_};
     for (QWidget* panel : {static_cast<QWidget*>(cut_), static_cast<QWidget*>(fit_), static_cast<QWidget*>(record_)})
-        panels_->addWidget(panel);
+        panels_->addWidget(scrolled(panel));
     views_->addWidget(cut_->view());
     connect(cut_, &CutPanel::packing_list_wanted, this, [this] {
         const QString path =
@@ -39,7 +42,7 @@ void MainWindow::build_day() {
     connect(fit_, &FitPanel::wall_side_wanted, this, [this] { wall_side()->showFullScreen(); });
     connect(fit_, &FitPanel::look_wanted, this, [this](const std::string& item) {
         if (bench_.wall())
-            if (const auto box = box_of_item(*bench_.wall_plan(), item))
+            if (const auto box = whole_room(*bench_.wall_plan(), item))
                 board_->look_at(*box);
     });
     connect(record_, &RecordPanel::photo_wanted, this, [this] {

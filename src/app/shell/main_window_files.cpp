@@ -12,7 +12,6 @@
 #include <QLocale>
 #include <QMenu>
 #include <QMessageBox>
-#include <QPrintDialog>
 #include <QPrintPreviewDialog>
 #include <QPrinter>
 #include <QSaveFile>
@@ -38,6 +37,7 @@ bool MainWindow::open(const QString& path) {
         tell(tr("Work that was never saved cannot be read. It is kept as %1").arg(opened->broken));
     remember(store_.path());
     take(std::move(opened->job), std::move(opened->recovered));
+    restore_look();
     return true;
 }
 
@@ -239,17 +239,13 @@ bool MainWindow::print_on(QPrinter& printer, const SheetSet& set) {
 
 void MainWindow::print(const SheetSet& set) {
     QPrinter printer{QPrinter::HighResolution};
-    QPrintDialog dialog{&printer, this};
-    dialog.setOption(QAbstractPrintDialog::PrintPageRange);
-    if (dialog.exec() == QDialog::Accepted && print_on(printer, set))
+    if (ask_printer(tr("Print"), printer) && print_on(printer, set))
         note_printed(set);
 }
 
 void MainWindow::print_sum(QTextDocument* sum) {
     QPrinter printer{QPrinter::HighResolution};
-    QPrintDialog dialog{&printer, this};
-    dialog.setWindowTitle(tr("Print this sum"));
-    if (dialog.exec() == QDialog::Accepted)
+    if (ask_printer(tr("Print this sum"), printer))
         sum->print(&printer);
 }
 

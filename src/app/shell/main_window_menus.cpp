@@ -60,7 +60,7 @@ void MainWindow::build_edit_menu() {
     QAction* redo = bench_.undo_stack().createRedoAction(this, tr("Redo"));
     redo->setShortcuts({QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_Z}, QKeySequence{Qt::CTRL | Qt::Key_Y}});
     edit->addActions({undo, redo});
-    edit->addSeparator();
+    build_hands(*edit);
     edit->addAction(tr("Add a wall"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_W}, this, [this] {
         set_stage(Stage::survey);
         survey_->add_wall();
@@ -127,6 +127,16 @@ void MainWindow::build_view_menu() {
     view->addAction(tr("Nearer"), QKeySequence::ZoomIn, this, [this] { board_->zoom_by(1.4); });
     view->addAction(tr("Farther"), QKeySequence::ZoomOut, this, [this] { board_->zoom_by(1 / 1.4); });
     view->addAction(tr("Whole wall"), QKeySequence{Qt::CTRL | Qt::Key_0}, board_, &BoardView::fit);
+    QAction* tape = view->addAction(tr("Tape in hand"), QKeySequence{Qt::CTRL | Qt::Key_T}, board_,
+                                    [this](bool out) { board_->take_tape(out); });
+    tape->setCheckable(true);
+    connect(board_, &BoardView::tape_taken, tape, &QAction::setChecked);
+    view->addSeparator();
+    view->addAction(tr("Larger type"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_Period}, this,
+                    [this] { change_type(1); });
+    view->addAction(tr("Smaller type"), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_Comma}, this,
+                    [this] { change_type(-1); });
+    view->addAction(tr("Type as large as the desktop's"), this, [this] { change_type(0); });
     view->addSeparator();
     view->addAction(tr("Light"), this, [this] {
         QSettings{}.setValue(QStringLiteral("theme"), QStringLiteral("light"));

@@ -4,13 +4,13 @@
 #include "app/bench/manners.hpp"
 #include "app/board/board_view.hpp"
 #include "app/fit/fit_panel.hpp"
-#include "app/fit/item_box.hpp"
 #include "app/layout/layout_panel.hpp"
 #include "app/record/record_panel.hpp"
 #include "app/sheets/revision.hpp"
 #include "app/shell/next_line.hpp"
 #include "app/start/start_page.hpp"
 #include "app/survey/survey_panel.hpp"
+#include "core/hands/arrange.hpp"
 
 #include <QDialog>
 #include <QFile>
@@ -107,7 +107,7 @@ void MainWindow::take_next(const NextStep& next) {
         }
         set_stage(next.item.empty() && !next.wall.empty() ? Stage::survey : Stage::layout);
         next_->checks().setChecked(true);
-        if (const auto box = box_of_item(*bench_.wall_plan(), next.item))
+        if (const auto box = whole_room(*bench_.wall_plan(), next.item))
             board_->look_at(*box);
         break;
     case NextStep::Kind::print:

@@ -1,6 +1,7 @@
 #include "app/shell/next_line.hpp"
 
 #include <QHBoxLayout>
+#include <QTextDocumentFragment>
 #include <algorithm>
 
 namespace yes_square::app {
@@ -68,14 +69,14 @@ void NextLine::say_next() {
     words += shown(next_.words) + QLatin1Char('.');
     if (next_.how)
         words += QLatin1Char(' ') + shown(*next_.how) + QLatin1Char('.');
-    words_->setText(words);
-    words_->setAccessibleName(words_->text());
     const bool in_sight = next_.kind == NextStep::Kind::task && step_in_sight(next_.task);
     const QString act = text(say(next_.button, voice));
     // What is too long for a button is said in the sentence.
     const bool long_words = act.size() > most_on_button;
     if (long_words)
-        words_->setText(words + QLatin1Char(' ') + act.toHtmlEscaped() + QLatin1Char('.'));
+        words += QLatin1Char(' ') + act.toHtmlEscaped() + QLatin1Char('.');
+    words_->setText(words);
+    words_->setAccessibleName(QTextDocumentFragment::fromHtml(words).toPlainText());
     act_->setText(in_sight ? tr("Done") : long_words ? tr("Do that") : act);
     const std::size_t wrong = count_checks(plan, Severity::error);
     const std::size_t warned = count_checks(plan, Severity::warning);

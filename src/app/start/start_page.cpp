@@ -153,6 +153,8 @@ void StartPage::build_kinds() {
         button->setObjectName(QStringLiteral("begin-") + QLatin1String(beginning.name));
         connect(button, &QAbstractButton::clicked, this, [this, i] { choose(i); });
         grid->addWidget(button, static_cast<int>(i) / columns, static_cast<int>(i) % columns);
+        if (i == 0)
+            setFocusProxy(button); // the keys begin where the question is
     }
 }
 
@@ -196,6 +198,8 @@ void StartPage::showEvent(QShowEvent* event) {
     show_recent(QSettings{}.value(QStringLiteral("recent")).toStringList());
     figures_->hide();
     kinds_->show();
+    if (!isAncestorOf(window()->focusWidget()))
+        setFocus(Qt::OtherFocusReason);
 }
 
 void StartPage::begin() {

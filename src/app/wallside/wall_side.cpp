@@ -3,6 +3,7 @@
 #include "app/board/painter.hpp"
 #include "app/board/picking.hpp"
 #include "core/sheets/elevation.hpp"
+#include "core/sheets/hole_section.hpp"
 #include "core/sheets/summary.hpp"
 
 #include <QCloseEvent>
@@ -425,6 +426,17 @@ void WallSide::paint_small_wall(QPainter& painter, const QRectF& area) {
     painter.restore();
 }
 
+void WallSide::paint_section(QPainter& painter, const QRectF& area) {
+    constexpr double type = 0.022; // of the window's height
+    painter.save();
+    painter.translate(area.topLeft());
+    paint(painter,
+          draw_hole_section(*bench_.wall(), *bench_.wall_plan(), *mark(), area.width() / pixels_per_mm,
+                            area.height() / pixels_per_mm, type * height() / pixels_per_mm, bench_.voice()),
+          theme_, pixels_per_mm);
+    painter.restore();
+}
+
 void WallSide::paint_mark(QPainter& painter) {
     const WallMark& at = *mark();
     const Voice voice = bench_.voice();
@@ -473,7 +485,11 @@ void WallSide::paint_mark(QPainter& painter) {
                   : told_,
              0.04, false, theme_.faint, wide);
 
-    paint_small_wall(painter, {margin + 0.65 * wide, 0.1 * h, 0.35 * wide, 0.5 * h});
+    // With a drill in the hand: how deep it goes and what it meets, under the wall.
+    const bool drilled = pass()->drill && at.kind == MarkKind::hole;
+    paint_small_wall(painter, {margin + 0.65 * wide, 0.1 * h, 0.35 * wide, (drilled ? 0.24 : 0.5) * h});
+    if (drilled)
+        paint_section(painter, {margin + 0.65 * wide, 0.35 * h, 0.35 * wide, 0.27 * h});
     paint_foot(painter, tr("Space, Enter or click: done, next. Backspace: back. N: could not. J: go to. R: say again. "
                            "A: by itself%1. Page keys: other walk. Esc: leave")
                             .arg(auto_.isActive() ? tr(" (on)") : QString{}));

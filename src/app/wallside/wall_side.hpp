@@ -61,6 +61,7 @@ private:
     void key_at_gate(const QKeyEvent& event, int number);
     void key_at_mark(const QKeyEvent& event);
     void paint_small_wall(QPainter& painter, const QRectF& area);
+    void paint_section(QPainter& painter, const QRectF& area);
     void paint_mark(QPainter& painter);
     void paint_list(QPainter& painter, const QString& title, const QStringList& rows);
     void paint_foot(QPainter& painter, const QString& words);

@@ -48,13 +48,6 @@ public:
     }
 
 private:
-    template <class Alter>
-    void advise_changed(Check& check, Sentence words, Alter alter) {
-        WallBox changed = box_;
-        alter(changed);
-        advise(check, std::move(words), Change<WallBox>{std::move(changed)});
-    }
-
     bool cannot_be_made() {
         const auto refuse = [&](Sentence why, Sentence cure) {
             advise(add(checks::box_cannot_be_made, Severity::error, std::move(why)), std::move(cure));
@@ -128,22 +121,22 @@ private:
         if (!box_.back_screwed) {
             Check& pinned = add(checks::box_back_pinned,
                                 {"The back of {0} is only pinned: the box would come off it", {box_.name}});
-            advise_changed(pinned, {"Screw it all round, {0} screws", {count(plan_.back_screws)}},
-                           [](WallBox& b) { b.back_screwed = true; });
+            advise(pinned, {"Screw it all round, {0} screws", {count(plan_.back_screws)}},
+                   changed(box_, [](WallBox& b) { b.back_screwed = true; }));
         }
         if (through() <= site_.rules.runs.thin_back) {
             Check& thin = add(checks::box_back_thin,
                               {"A back of {0} holds nothing: screws pull through it", {quantity(through())}});
-            advise_changed(thin, {"Strips of {0} before it, under top and bottom", {quantity(18_mm)}},
-                           [](WallBox& b) { b.rail_thickness = 18_mm; });
+            advise(thin, {"Strips of {0} before it, under top and bottom", {quantity(18_mm)}},
+                   changed(box_, [](WallBox& b) { b.rail_thickness = 18_mm; }));
         }
         if (box_.back == BoxBack::rebated && box_.rebate < box_.back_thickness) {
             Check& proud =
                 add(checks::box_cannot_be_made, Severity::warning,
                     {"The back stands {0} proud of its rebate", {quantity(box_.back_thickness - box_.rebate)}},
                     quantity(box_.back_thickness - box_.rebate));
-            advise_changed(proud, {"A rebate as deep as the back is thick"},
-                           [](WallBox& b) { b.rebate = b.back_thickness; });
+            advise(proud, {"A rebate as deep as the back is thick"},
+                   changed(box_, [](WallBox& b) { b.rebate = b.back_thickness; }));
         }
         if (plan_.sag.share() > 1) {
             Check& sags = add(checks::sag_over_limit,

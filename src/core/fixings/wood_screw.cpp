@@ -35,7 +35,7 @@ Reduction reduction(const ScrewProperties& screw, Wood wood) {
 } // namespace
 
 double thread_in_wood_in(const ScrewProperties& screw, double length_in, double penetration_in) {
-    const double thread = 2.0 / 3.0 * length_in;
+    const double thread = threaded_share * length_in;
     return std::max(0.0, std::min(penetration_in, thread) - screw.tip_in);
 }
 

@@ -21,8 +21,10 @@ struct Wood {
     bool end_grain = false; ///< the screw runs along its grain
 };
 
+/// Of a screw's length, unless its maker says otherwise.
+inline constexpr double threaded_share = 2.0 / 3.0;
+
 /// The thread that grips: the least of penetration and thread length, less the point. Never negative.
-/// Thread length is 2/3 of the screw unless the maker says otherwise.
 double thread_in_wood_in(const ScrewProperties& screw, double length_in, double penetration_in);
 
 /// Withdrawal per inch of thread in wood, lb/in: wood screws 2850 G^2 D (NDS 12.2.2), coach screws

@@ -14,6 +14,8 @@ struct Applier {
         shelf.height = move.height;
     }
     void operator()(const ResizeShelf& resize) const {
+        for (Length& pin : shelf.pins)
+            pin += shelf.left - resize.left; // it stays on its stud
         shelf.left = resize.left;
         shelf.length = resize.length;
     }
@@ -21,6 +23,13 @@ struct Applier {
     void operator()(const ChooseLayout& choice) const {
         shelf.school = choice.school;
         shelf.extra_brackets = choice.extra_brackets;
+    }
+    void operator()(const PinPlace& pin) const {
+        if (pin.from)
+            std::erase(shelf.pins, *pin.from);
+        if (pin.to && std::ranges::find(shelf.pins, *pin.to) == shelf.pins.end())
+            shelf.pins.push_back(*pin.to);
+        std::ranges::sort(shelf.pins);
     }
     void operator()(const ChooseBoard& choice) const {
         shelf.material = choice.material;
@@ -75,25 +84,46 @@ void apply_to_job(const Change<Part>& edit, Job& job) {
     if (Part* part = find_part<Part>(job, edit.to.id).part)
         *part = edit.to;
 }
+/// Along the wall, and what hangs up or down too.
+void shift(auto& thing, Length dx, Length dz) {
+    thing.move(dx, dz);
+}
+void shift(Shelf& shelf, Length dx, Length dz) {
+    shelf.left += dx;
+    shelf.height += dz;
+}
+/// Its height is its line's, and its place its own only where it is set by hand.
+void shift(Run& run, Length dx, Length) {
+    if (run.slack == Slack::by_hand)
+        run.left += dx;
+}
+void shift(StorageSystem& system, Length dx, Length dz) {
+    system.left += dx;
+    if (system.hung)
+        system.top += dz;
+}
+void shift(Piece& piece, Length dx, Length) {
+    piece.left += dx;
+}
+void shift(WallBox& box, Length dx, Length dz) {
+    box.left += dx;
+    box.top += dz;
+}
+void shift(HungCabinet& hung, Length dx, Length dz) {
+    hung.left += dx;
+    hung.top += dz;
+}
+void shift(LightFeed& feed, Length dx, Length dz) {
+    if (!feed.item.empty())
+        return; // it goes with what it is along
+    feed.left += dx;
+    feed.right += dx;
+    feed.height += dz;
+}
 void apply_to_job(const MoveThing& edit, Job& job) {
-    if (StorageSystem* system = find_part<StorageSystem>(job, edit.id).part) {
-        system->left += edit.dx;
-        if (system->hung)
-            system->top += edit.dz;
-    }
-    if (Piece* piece = find_part<Piece>(job, edit.id).part)
-        piece->left += edit.dx;
-    if (WallBox* box = find_part<WallBox>(job, edit.id).part) {
-        box->left += edit.dx;
-        box->top += edit.dz;
-    }
-    if (HungCabinet* hung = find_part<HungCabinet>(job, edit.id).part) {
-        hung->left += edit.dx;
-        hung->top += edit.dz;
-    }
-    for_each_kind(ListedKinds{}, [&]<class Kind>() {
+    for_each_kind(Things{}, [&]<class Kind>() {
         if (Kind* thing = find_part<Kind>(job, edit.id).part)
-            thing->move(edit.dx, edit.dz);
+            shift(*thing, edit.dx, edit.dz);
     });
 }
 void apply_to_job(const RemoveThing& edit, Job& job) {

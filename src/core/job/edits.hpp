@@ -31,6 +31,13 @@ struct ChooseLayout {
     int extra_brackets = 0;
     bool operator==(const ChooseLayout&) const = default;
 };
+/// Pins a bracket to a place, or lets go of it: from the shelf's left end.
+struct PinPlace {
+    std::string shelf;
+    std::optional<Length> from; ///< a pin that is there goes
+    std::optional<Length> to;   ///< and one comes here
+    bool operator==(const PinPlace&) const = default;
+};
 struct ChooseBoard {
     std::string shelf;
     BoardMaterial material = BoardMaterial::mdf;
@@ -131,8 +138,8 @@ struct RemoveUnit {
     bool operator==(const RemoveUnit&) const = default;
 };
 
-/// Pushes a wardrobe, a piece of furniture, a box or a cabinet that hangs already along its wall, and what hangs up or
-/// down too.
+/// Pushes a thing along its wall, and what hangs up or down too. A run goes only where its place is set by hand, a
+/// light only where it is along nothing.
 struct MoveThing {
     std::string id;
     Length dx;
@@ -154,10 +161,10 @@ struct ForgetHole {
 };
 
 using Edit =
-    std::variant<MoveShelf, ResizeShelf, ChooseBracket, ChooseLayout, ChooseBoard, ChangeShelf, SetSkill, SetWallHeight,
-                 TakeBuildUp, DropReadingsOffWall, SetLine, TakeLines, SetRelation, PlaceRun, SetSlack, SetHanging,
-                 ResizeUnit, ReorderUnit, SetHinge, RemoveUnit, Change<StorageSystem>, Change<Piece>, Change<WallBox>,
-                 Change<HungCabinet>, Change<LightFeed>, MoveThing, RemoveThing, ForgetHole>;
+    std::variant<MoveShelf, ResizeShelf, ChooseBracket, ChooseLayout, PinPlace, ChooseBoard, ChangeShelf, SetSkill,
+                 SetWallHeight, TakeBuildUp, DropReadingsOffWall, SetLine, TakeLines, SetRelation, PlaceRun, SetSlack,
+                 SetHanging, ResizeUnit, ReorderUnit, SetHinge, RemoveUnit, Change<StorageSystem>, Change<Piece>,
+                 Change<WallBox>, Change<HungCabinet>, Change<LightFeed>, MoveThing, RemoveThing, ForgetHole>;
 
 /// The part of a kind with this id, and its wall; nullptr: none.
 template <class Part, class SomeJob>

@@ -5,7 +5,7 @@
 
 namespace yes_square {
 
-std::string fresh_name(const Job& job, std::string_view pattern) {
+std::string fresh_name(const Job& job, std::string_view pattern, int first) {
     std::set<std::string> taken;
     for (const Wall& wall : job.walls) {
         taken.insert(wall.name);
@@ -17,7 +17,7 @@ std::string fresh_name(const Job& job, std::string_view pattern) {
         });
     }
     const std::size_t place = std::min(pattern.find("%1"), pattern.size());
-    for (int number = 1;; ++number) {
+    for (int number = first;; ++number) {
         std::string name{pattern};
         name.replace(place, place < pattern.size() ? 2 : 0, std::to_string(number));
         if (!taken.contains(name))

@@ -191,6 +191,7 @@ struct Shelf {
     Holding holding = OnBrackets{};
     std::vector<Length> joints = {};  ///< where one board ends and the next begins, from the left end
     std::vector<Length> hangers = {}; ///< where it hangs from a ceiling joist, from the left end: over a door
+    std::vector<Length> pins = {};    ///< where a bracket stands because the fitter says so, from the left end
     int tiers = 1;                    ///< alike shelves one under another, the highest at `height`
     Length rise = {};                 ///< from one tier's top to the next's
     std::optional<Lip> lip = {};

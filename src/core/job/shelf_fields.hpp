@@ -176,6 +176,10 @@ void fields(auto& visit, Is<Shelf> auto& shelf) {
     visit.lengths("hangers", shelf.hangers,
                   Meaning{"a distance from the left end", Range::more_than_zero}.told(
                       "A hanger from the ceiling, from the left end"));
+    visit.lengths(
+        "pins", shelf.pins,
+        Meaning{"a distance from the left end", Range::not_negative}.told(
+            "A bracket, rod or upright stands right here, from the left end; the others are placed round it"));
     visit.optional("tiers", shelf.tiers,
                    Meaning{"a number of shelves", Range::more_than_zero}.asked("Shelves, one under another"));
     visit.optional(

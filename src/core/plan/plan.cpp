@@ -117,13 +117,13 @@ std::vector<WallThing> things_on(const WallPlan& wall) {
 
 std::vector<OwnedCheck> checks_of(const WallPlan& wall) {
     std::vector<OwnedCheck> checks;
-    const auto add = [&](std::string_view owner, const std::vector<Check>& of) {
+    const auto add = [&](std::string_view owner, const std::vector<Check>& of, std::string_view thing = {}) {
         for (const Check& check : of)
-            checks.push_back({wall.wall_name, owner, &check});
+            checks.push_back({wall.wall_name, owner, &check, wall.wall_id, thing});
     };
     add(wall.wall_name, wall.survey.checks);
     add(wall.wall_name, wall.checks);
-    for_each_thing(wall, [&](const ThingPlan& thing) { add(thing.name, thing.checks); });
+    for_each_thing(wall, [&](const ThingPlan& thing) { add(thing.name, thing.checks, thing.id); });
     return checks;
 }
 

@@ -40,6 +40,7 @@ struct BracketPlan {
     Utilisation fixing_utilisation;  ///< unknown: nothing to hold it, or nothing known
     Utilisation bracket_utilisation; ///< unknown without the maker's rating
     bool hanger = false;             ///< from the ceiling
+    bool pinned = false;             ///< here because the fitter says so
     double rod_sink = 0;             ///< m, of the shelf's front by the bending of a hidden rod
 };
 
@@ -239,6 +240,8 @@ struct OwnedCheck {
     std::string_view place; ///< name of the wall, or empty for a room's
     std::string_view owner; ///< name of the shelf, the wall or the room
     const Check* check = nullptr;
+    std::string_view wall = {};  ///< its id; empty: a room's
+    std::string_view thing = {}; ///< its id; empty: the wall's or the room's
 };
 
 /// Every check of a wall, its own first.

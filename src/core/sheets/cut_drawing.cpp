@@ -1,5 +1,7 @@
 #include "core/sheets/cut_drawing.hpp"
 
+#include "core/sheets/lettering.hpp"
+
 #include <algorithm>
 #include <fmt/format.h>
 
@@ -30,13 +32,15 @@ private:
                bool bold = false) {
         add(Text{{x, y}, std::move(said), size, align, ink, bold});
     }
+    bool has_room(const std::string& said, double size, bool bold, double room) const {
+        return text_width(said, size, bold) + 0.4 * text_ < room;
+    }
     /// What can be read in a room: label and length, the label, or nothing.
     void label(double x, double y, double room, const CutPiece& piece, const std::string& size) {
         const std::string both = fmt::format("{}: {}", piece.label, size);
-        const double letter = 0.56 * text_;
-        if (static_cast<double>(both.size()) * letter < room)
+        if (has_room(both, text_, false, room))
             words(x, y, both, text_, Ink::figure, Align::centre);
-        else if (static_cast<double>(piece.label.size()) * letter < room)
+        else if (has_room(piece.label, text_, false, room))
             words(x, y, piece.label, text_, Ink::figure, Align::centre);
     }
     static Reference of(const CutPiece& piece) { return {Reference::Part::thing, piece.item, 0, {}, {}}; }
@@ -73,7 +77,7 @@ private:
                 const std::string said = format_bare(bar.offcut, voice_.unit);
                 const double wide = bar.offcut.in_metres() * scale;
                 add(Rectangle{{x, y}, wide, high, Ink::faint, Fill::hatched, 0.15, Stroke::dashed});
-                if (static_cast<double>(said.size()) * 0.56 * text_ < wide)
+                if (has_room(said, text_, false, wide))
                     words(x + wide / 2, y + 0.68 * high, said, text_, Ink::faint, Align::centre);
             }
             y += high + 0.7 * text_;
@@ -127,9 +131,9 @@ private:
             const std::string size = fmt::format("{} x {}", format_bare(placed.length, voice_.unit),
                                                  format_bare(placed.breadth, voice_.unit));
             if (deep > 2.6 * text_) {
-                if (static_cast<double>(piece.label.size()) * 0.6 * text_ < wide)
+                if (has_room(piece.label, text_, true, wide))
                     words(at.x + wide / 2, at.y + deep / 2, piece.label, text_, Ink::figure, Align::centre, true);
-                if (static_cast<double>(size.size()) * 0.5 * text_ < wide)
+                if (has_room(size, 0.9 * text_, false, wide))
                     words(at.x + wide / 2, at.y + deep / 2 + 1.2 * text_, size, 0.9 * text_, Ink::figure,
                           Align::centre);
             } else if (deep > 1.1 * text_) {

@@ -145,7 +145,7 @@ private:
             pen_.rectangle({std::max(Length{}, strip.left), std::min(wall_.length, strip.right),
                             std::max(Length{}, strip.bottom), std::min(wall_.height, strip.top)},
                            inferred ? Ink::strip : Ink::detected, inferred ? Fill::light : Fill::hatched,
-                           inferred ? 0 : 0.35);
+                           inferred ? 0.15 : 0.35, {}, inferred ? Stroke::dotted : Stroke::solid);
         }
     }
 

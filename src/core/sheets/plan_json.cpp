@@ -165,6 +165,7 @@ private:
                   {"x_m", plan.x.in_metres()},
                   {"x", format(plan.x, voice_.unit)},
                   {"hold", std::string{substrate_name(plan.substrate)}},
+                  {"pinned", plan.pinned},
                   {"reaction_n",
                    {{"greatest", plan.reaction.greatest},
                     {"sustained", plan.reaction.sustained},

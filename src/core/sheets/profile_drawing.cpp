@@ -74,6 +74,7 @@ Drawing draw_floor_profile(const Wall& wall, const FloorProfile& floor, double w
         ribbon.drawing.shapes.push_back({Circle{{at, y(point.z)}, 0.22 * text, Ink::probe, Fill::plain}});
         ribbon.figure(at, y(point.z) + 1.3 * text, point.z, Ink::figure);
     }
+    settle_lettering(ribbon.drawing, {0, 0, width, height});
     return std::move(ribbon.drawing);
 }
 
@@ -103,6 +104,7 @@ Drawing draw_face_profile(const Wall& wall, const FaceProfile& face, std::size_t
         ribbon.drawing.shapes.push_back({Circle{{at, y(shim)}, 0.22 * text, Ink::probe, Fill::plain}});
         ribbon.figure(at, y(shim) - 0.5 * text, shim, Ink::figure);
     }
+    settle_lettering(ribbon.drawing, {0, 0, width, height});
     return std::move(ribbon.drawing);
 }
 

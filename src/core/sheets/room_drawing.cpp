@@ -1,16 +1,21 @@
 #include "core/sheets/room_drawing.hpp"
 
+#include "core/sheets/lettering.hpp"
+#include "core/sheets/open_leaves.hpp"
+
 #include <algorithm>
 #include <cmath>
 #include <numbers>
+#include <set>
 
 namespace yes_square {
 namespace {
 
 class RoomDrawer {
 public:
-    RoomDrawer(const Job& job, const RoomSurvey& room, const RoomFrame& frame, const Voice& voice)
+    RoomDrawer(const Job& job, const Plan& plan, const RoomSurvey& room, const RoomFrame& frame, const Voice& voice)
         : job_{job}
+        , all_{plan}
         , plan_{room.plan}
         , frame_{frame}
         , voice_{voice} {
@@ -21,14 +26,17 @@ public:
     Drawing draw() {
         if (plan_.walls.empty())
             return std::move(drawing_);
-        fit();
         for (const PlanWall& placed : plan_.walls)
-            things(placed);
+            find_footprints(placed);
+        fit();
+        find_clashes();
+        things();
         for (const PlanWall& placed : plan_.walls)
             wall(placed);
         for (const PlanWall& placed : plan_.walls)
             corner(placed);
         closing();
+        settle_lettering(drawing_, {0, 0, drawing_.width, drawing_.height});
         return std::move(drawing_);
     }
 
@@ -46,6 +54,9 @@ private:
             take(placed.from);
             take(placed.to);
         }
+        for (const Footprint& each : footprints_)
+            for (const PlanPoint& corner : each.corners)
+                take(corner);
         // A single wall has no depth; leave room for what hangs on it.
         least.y = std::min(least.y, most.y - 1.0);
         const double margin_x = 9 * text();
@@ -79,17 +90,124 @@ private:
 
     const Wall& of(const PlanWall& placed) const { return job_.walls[placed.wall]; }
 
-    void things(const PlanWall& placed) {
-        for (const Shelf& shelf : of(placed).shelves) {
-            const double depth = shelf.depth.in_metres();
-            const PlanPoint a = off(placed, shelf.left, 0);
-            const PlanPoint b = off(placed, shelf.right(), 0);
-            const PlanPoint c = off(placed, shelf.right(), depth);
-            const PlanPoint d = off(placed, shelf.left, depth);
-            segment(a, d, Ink::board, 0.3);
-            segment(d, c, Ink::board, 0.3);
-            segment(c, b, Ink::board, 0.3);
+    /// What stands out of a wall, seen from above, and the heights between which it does.
+    struct Footprint {
+        std::string item;
+        std::size_t wall = 0;
+        std::vector<PlanPoint> corners; ///< convex, in order
+        Length bottom;
+        Length top;
+        bool leaf = false; ///< a door or a drawer, open
+        bool clashes = false;
+    };
+
+    void find_footprints(const PlanWall& placed) {
+        const WallPlan& plan = *all_.walls[placed.wall];
+        const auto stands = [&](const WallThing& thing) {
+            const Outline& box = thing.box;
+            const double depth = thing.depth.in_metres();
+            footprints_.push_back({thing.id,
+                                   placed.wall,
+                                   {off(placed, box.left, 0), off(placed, box.right, 0), off(placed, box.right, depth),
+                                    off(placed, box.left, depth)},
+                                   box.bottom,
+                                   box.top});
+        };
+        for (const WallThing& thing : things_on(plan)) {
+            stands(thing);
+            names_.push_back({thing.name,
+                              off(placed, (thing.box.left + thing.box.right) / 2, thing.depth.in_metres() / 2),
+                              thing.id, placed.wall});
         }
+        for (const WallThing& arm : corner_arms(of(placed), plan))
+            stands(arm);
+        for (const OpenLeaf& leaf : open_leaves(of(placed), plan))
+            footprints_.push_back({leaf.item, placed.wall, swept(placed, leaf), leaf.bottom, leaf.top, true});
+    }
+
+    /// All the floor over which it passes.
+    static std::vector<PlanPoint> swept(const PlanWall& placed, const OpenLeaf& leaf) {
+        const double front = leaf.front.in_metres();
+        const double out = leaf.out.in_metres();
+        if (leaf.drawer || leaf.either_hinge)
+            return {off(placed, leaf.hinge, front), off(placed, leaf.free_end, front),
+                    off(placed, leaf.free_end, front + out), off(placed, leaf.hinge, front + out)};
+        std::vector<PlanPoint> sector{off(placed, leaf.hinge, front)};
+        constexpr int steps = 8;
+        const double broad = (leaf.free_end - leaf.hinge).in_metres();
+        for (int i = 0; i <= steps; ++i) {
+            const double open = i * std::numbers::pi / 2 / steps;
+            sector.push_back(off(placed, leaf.hinge + Length::nearest_to_metres(broad * std::cos(open)),
+                                 front + out * std::sin(open)));
+        }
+        return sector;
+    }
+
+    /// Things of one wall against those of another, at the same height: what only touches does not clash, and two open
+    /// leaves need not be open at once.
+    void find_clashes() {
+        for (Footprint& one : footprints_)
+            for (Footprint& other : footprints_)
+                if (&one < &other && one.wall != other.wall && !(one.leaf && other.leaf) && one.bottom < other.top &&
+                    other.bottom < one.top && overlap(one.corners, other.corners))
+                    one.clashes = other.clashes = true;
+    }
+
+    /// Convex shapes overlap where no side of either parts them.
+    static bool overlap(const std::vector<PlanPoint>& a, const std::vector<PlanPoint>& b) {
+        constexpr double touch = 0.001; // m
+        const auto parted_by_a_side_of = [&](const std::vector<PlanPoint>& sides) {
+            for (std::size_t i = 0; i < sides.size(); ++i) {
+                const PlanPoint& from = sides[i];
+                const PlanPoint& to = sides[(i + 1) % sides.size()];
+                const double long_ = std::hypot(to.x - from.x, to.y - from.y);
+                if (long_ < touch)
+                    continue;
+                const double across_x = (to.y - from.y) / long_;
+                const double across_y = (from.x - to.x) / long_;
+                const auto reach = [&](const std::vector<PlanPoint>& shape) {
+                    double least = 1e9;
+                    double most = -1e9;
+                    for (const PlanPoint& corner : shape) {
+                        const double away = corner.x * across_x + corner.y * across_y;
+                        least = std::min(least, away);
+                        most = std::max(most, away);
+                    }
+                    return std::pair{least, most};
+                };
+                const auto [least_a, most_a] = reach(a);
+                const auto [least_b, most_b] = reach(b);
+                if (most_a - touch < least_b || most_b - touch < least_a)
+                    return true;
+            }
+            return false;
+        };
+        return !parted_by_a_side_of(a) && !parted_by_a_side_of(b);
+    }
+
+    void things() {
+        for (const bool leaf : {true, false})
+            for (const Footprint& each : footprints_) {
+                if (each.leaf != leaf)
+                    continue;
+                const Reference reference{Reference::Part::thing, each.item, each.wall, {}, {}};
+                const bool chosen = std::ranges::find(frame_.selected, each.item) != frame_.selected.end();
+                const Ink ink = each.clashes ? Ink::alarm
+                                : leaf       ? Ink::faint
+                                : chosen     ? Ink::board_selected
+                                             : Ink::board;
+                for (std::size_t i = 0; i < each.corners.size(); ++i)
+                    segment(each.corners[i], each.corners[(i + 1) % each.corners.size()], ink,
+                            each.clashes || chosen ? 0.6 : 0.3, leaf ? Stroke::dotted : Stroke::solid, reference);
+            }
+        // Tiers of one shelf have one name.
+        std::set<std::string> named;
+        for (const Name& name : names_)
+            if (named.insert(name.item).second) {
+                const Point p = place(name.at);
+                drawing_.shapes.push_back({Text{{p.x, p.y + 0.35 * text()}, name.words, 0.85 * text(), Align::centre},
+                                           Reference{Reference::Part::thing, name.item, name.wall, {}, {}}});
+            }
     }
 
     void wall(const PlanWall& placed) {
@@ -149,7 +267,15 @@ private:
                                         bad}});
     }
 
+    struct Name {
+        std::string words;
+        PlanPoint at;
+        std::string item;
+        std::size_t wall = 0;
+    };
+
     const Job& job_;
+    const Plan& all_;
     const RoomPlan& plan_;
     const RoomFrame& frame_;
     const Voice& voice_;
@@ -157,12 +283,15 @@ private:
     double per_metre_ = 1;
     Point origin_;
     PlanPoint middle_;
+    std::vector<Footprint> footprints_;
+    std::vector<Name> names_;
 };
 
 } // namespace
 
-Drawing draw_room(const Job& job, const RoomSurvey& room, const RoomFrame& frame, const Voice& voice) {
-    return RoomDrawer{job, room, frame, voice}.draw();
+Drawing draw_room(const Job& job, const Plan& plan, const RoomSurvey& room, const RoomFrame& frame,
+                  const Voice& voice) {
+    return RoomDrawer{job, plan, room, frame, voice}.draw();
 }
 
 } // namespace yes_square

@@ -5,6 +5,7 @@
 #include "core/sheets/rods.hpp"
 
 #include <algorithm>
+#include <array>
 #include <set>
 
 namespace yes_square {
@@ -203,7 +204,14 @@ Drawing draw_back_card(const CabinetUnit& unit, const UnitPlan& plan, double wid
     const auto add = [&](auto form) { drawing.shapes.push_back({std::move(form), {}}); };
     const double w = unit.width.in_metres();
     const double h = unit.height.in_metres();
-    const double side_room = 7.2 * text;
+    // Beside the board stand what its rows of figures are, and half of the figure at its edge.
+    constexpr std::array captions{std::string_view{"from right edge"}, std::string_view{"from left edge"},
+                                  std::string_view{"inside, from left"}};
+    double widest = 0;
+    for (const std::string_view caption : captions)
+        widest = std::max(widest, text_width(say(caption, voice), 0.9 * text, false));
+    const double side_room =
+        std::max(7.2 * text, widest + text + text_width(format_bare(unit.width, voice.unit), text, true) / 2);
     const double below = 5.2 * text;
     const double above = 2 * text;
     std::set<Length> columns; // from the unit's left edge
@@ -247,34 +255,46 @@ Drawing draw_back_card(const CabinetUnit& unit, const UnitPlan& plan, double wid
     for (const PlannedHole& hole : plan.holes)
         add(Circle{{x(plan.from_left(hole)), y(hole.z)}, 0.35 * text, Ink::hole, Fill::plain});
     const double bottom = top + h * up;
+    // Figures of columns that stand close together are smaller, so that none lies on its neighbour.
+    double widest_figure = 0;
+    for (const Length from_left : columns)
+        for (const Length figure : {unit.width - from_left, from_left, from_left - unit.side})
+            widest_figure = std::max(widest_figure, text_width(format_bare(figure, voice.unit), text, true));
+    double closest = width;
+    for (auto column = columns.begin(); column != columns.end() && std::next(column) != columns.end(); ++column)
+        closest = std::min(closest, x(*column) - x(*std::next(column)));
+    const double figure_text = text * std::min(1.0, closest / (widest_figure + 0.4 * text));
     for (const Length from_left : columns) {
         add(Line{{x(from_left), top}, {x(from_left), bottom + 0.6 * text}, Ink::tick, 0.2, Stroke::dashed});
         add(Text{{x(from_left), bottom + 1.6 * text},
                  format_bare(unit.width - from_left, voice.unit),
-                 text,
+                 figure_text,
                  Align::centre,
                  Ink::figure,
                  true});
         add(Text{{x(from_left), bottom + 2.8 * text},
                  format_bare(from_left, voice.unit),
-                 text,
+                 figure_text,
                  Align::centre,
                  Ink::figure,
                  true});
         add(Text{{x(from_left), bottom + 4.0 * text},
                  format_bare(from_left - unit.side, voice.unit),
-                 text,
+                 figure_text,
                  Align::centre,
                  Ink::level,
                  false});
     }
+    // Left of the board, and of the figure of the column at its edge.
+    const double figures_from =
+        columns.empty() ? left : std::min(left, x(*columns.rbegin()) - widest_figure * figure_text / text / 2);
     const auto caption = [&](double row, std::string_view words, Ink ink) {
-        add(Text{{left - 0.6 * text, bottom + row * text}, say(words, voice), 0.9 * text, Align::right, ink});
+        add(Text{{figures_from - 0.6 * text, bottom + row * text}, say(words, voice), 0.9 * text, Align::right, ink});
     };
     if (!columns.empty()) {
-        caption(1.6, "from right edge", Ink::faint);
-        caption(2.8, "from left edge", Ink::faint);
-        caption(4.0, "inside, from left", Ink::level);
+        caption(1.6, captions[0], Ink::faint);
+        caption(2.8, captions[1], Ink::faint);
+        caption(4.0, captions[2], Ink::level);
     }
     double last = top + text; // under the word there
     for (const Length down : rows) {

@@ -143,6 +143,13 @@ private:
                 return;
             }
         }
+        if (place.pinned) { // a pin's head on its leg
+            const double head = 0.22 * text_;
+            add(
+                Circle{
+                    {scale.x(place.x), scale.y(shelf_.lowest_underside()) + 2 * head}, head, Ink::level, Fill::plain},
+                reference);
+        }
         add(Text{{scale.x(place.x), scale.y(label) + 1.1 * text_},
                  std::to_string(i + 1),
                  text_,

@@ -34,7 +34,8 @@ struct BracketQuestion {
     std::vector<StudUnder> studs;
     std::vector<Interval> keep_outs; ///< no bracket centre strictly inside
     std::vector<Length> musts = {};  ///< a bracket stands right here, under a joint, and further ones on both sides
-    std::vector<Length> made = {}; ///< a bracket stands right here, its holes are in the wall: keep-outs come too late
+    std::vector<Length> made = {}; ///< a bracket stands right here, its holes are in the wall or the fitter pinned it:
+                                   ///< keep-outs come too late
     std::vector<StudUnder> hangers = {}; ///< musts that hang from the ceiling: keep-outs do not touch them
     Length spacing_least;
     Length spacing_good; ///< the even school divides by this

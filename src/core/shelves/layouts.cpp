@@ -111,6 +111,9 @@ BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const
     for (const MadeHole& hole : site.wall.made)
         if (hole.item == shelf.id && hole.x > shelf.left && hole.x < shelf.right())
             question.made.push_back(hole.x - shelf.left);
+    for (const Length pin : shelf.pins)
+        if (pin > Length{} && pin < shelf.length)
+            question.made.push_back(pin);
     std::ranges::sort(question.made);
     question.made.erase(std::ranges::unique(question.made).begin(), question.made.end());
 
@@ -149,6 +152,7 @@ Weighed weigh_board(const Shelf& shelf, const WallSite& site, const BracketQuest
         plan.x = shelf.left + place;
         plan.substrate = hold_at(question, place);
         plan.hanger = std::ranges::find(question.hangers, place, &StudUnder::place) != question.hangers.end();
+        plan.pinned = std::ranges::find(shelf.pins, place) != shelf.pins.end();
         const auto& studs = site.survey.studs;
         if (site.timber() && !plan.hanger && carries(plan.substrate) && plan.substrate != Substrate::nogging)
             for (std::size_t i = 0; i < studs.size(); ++i)

@@ -42,6 +42,8 @@ inline constexpr CheckCode goods_off_shelf{"goods_off_shelf", Severity::warning}
 inline constexpr CheckCode nogging_needed{"nogging_needed", Severity::note};
 inline constexpr CheckCode hanger_misses_joist{"hanger_misses_joist", Severity::error};
 inline constexpr CheckCode desk_height{"desk_height", Severity::note};
+inline constexpr CheckCode pin_off_board{"pin_off_board", Severity::error};
+inline constexpr CheckCode pins_too_close{"pins_too_close", Severity::error};
 inline constexpr CheckCode hole_outside{"hole_outside", Severity::error};
 } // namespace checks
 

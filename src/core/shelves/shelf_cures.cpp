@@ -132,6 +132,8 @@ private:
                  self.hangers_to_joists(check);
                  say(check, {"Find the joists over it and enter them with the ceiling"});
              }},
+            {{checks::pin_off_board, checks::pins_too_close},
+             [](const Curer& self, Check& check) { self.let_go_of_pin(check); }},
             {{checks::desk_height},
              [](const Curer& self, Check& check) { self.raise(check, 730_mm - self.shelf_.height); }},
             {{checks::bracket_unrated, checks::pulls_up},
@@ -170,6 +172,11 @@ private:
                 return;
         if (!shelf_.joints.empty())
             change(check, {"One board without a joint"}, [](Shelf& shelf) { shelf.joints.clear(); });
+    }
+
+    void let_go_of_pin(Check& check) const {
+        change(check, {"Let go of the bracket pinned there"},
+               [&](Shelf& shelf) { std::erase(shelf.pins, *check.x - shelf.left); });
     }
 
     void spread_tiers(Check& check, Length rise) const {

@@ -19,6 +19,7 @@ public:
         tiers();
         goods();
         hangers();
+        pins();
         if (site_.open_framing())
             noggings();
         way_of(shelf_).check(*this);
@@ -80,6 +81,28 @@ private:
                 add(checks::goods_off_shelf,
                     {"{0} stands beyond the shelf's end: it is reckoned at the end", {goods.name}}, std::nullopt,
                     shelf_.right(), shelf_.height);
+    }
+
+    /// Places that the fitter chose: where a bracket stands the search works round it, so they must be places at all.
+    void pins() {
+        if (!plan_.bracket)
+            return;
+        std::vector<Length> pins = shelf_.pins;
+        std::ranges::sort(pins);
+        for (const Length pin : pins)
+            if (pin <= Length{} || pin >= shelf_.length)
+                add(checks::pin_off_board,
+                    {"A bracket is pinned at {0}, and the board runs from {1} to {2}",
+                     {quantity(shelf_.left + pin), quantity(shelf_.left), quantity(shelf_.right())}},
+                    std::nullopt, shelf_.left + pin, shelf_.underside());
+        for (std::size_t i = 1; i < pins.size(); ++i)
+            if (pins[i] - pins[i - 1] < plan_.bracket->width)
+                add(checks::pins_too_close,
+                    {"Two brackets are pinned {0} apart, at {1}: each is {2} broad",
+                     {quantity(pins[i] - pins[i - 1]), quantity(shelf_.left + pins[i]),
+                      quantity(plan_.bracket->width)}},
+                    quantity(plan_.bracket->width - (pins[i] - pins[i - 1])), shelf_.left + pins[i],
+                    shelf_.underside());
     }
 
     void hangers() {

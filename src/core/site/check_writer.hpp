@@ -43,6 +43,12 @@ protected:
     static void advise(Check& check, Sentence words, std::optional<Edit> edit = std::nullopt) {
         check.cures.push_back({std::move(words), std::move(edit)});
     }
+    /// The edit that takes a thing as `alter` makes it.
+    template <class Thing>
+    static Edit changed(Thing thing, const auto& alter) {
+        alter(thing);
+        return Change<Thing>{std::move(thing)};
+    }
 
 private:
     std::vector<Check>& checks_;

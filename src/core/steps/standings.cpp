@@ -6,6 +6,7 @@
 #include "core/runs/unit_library.hpp"
 
 #include <algorithm>
+#include <set>
 
 namespace yes_square {
 namespace {
@@ -19,21 +20,51 @@ std::size_t errors_in(const std::vector<Check>& checks) {
     return static_cast<std::size_t>(std::ranges::count(checks, Severity::error, &Check::severity));
 }
 
+std::size_t doubts_in(const std::vector<Check>& checks) {
+    return static_cast<std::size_t>(
+        std::ranges::count_if(checks, [](const Check& check) { return check.severity != Severity::note; }));
+}
+
 } // namespace
 
+/// Done when what hangs has what it needs: every stud that a screw goes into is proved, and no reading is in doubt. A
+/// stud that nothing hangs on may stay as it was found.
 Standing survey_standing(const Job& job, const Plan& plan) {
     if (job.walls.empty())
         return {Progress::missing, {{"no wall yet"}}};
     std::size_t studs = 0;
     std::size_t proved = 0;
+    std::size_t wanted = 0; // and not proved
+    std::size_t doubts = 0;
+    bool anything = false;
+    for (const RoomSurvey& room : plan.rooms)
+        doubts += doubts_in(room.checks);
     for (const auto& wall : plan.walls) {
-        studs += wall->survey.studs.size();
-        proved += static_cast<std::size_t>(std::ranges::count(wall->survey.studs, StudState::proved, &Stud::state));
+        const std::vector<Stud>& found = wall->survey.studs;
+        studs += found.size();
+        proved += static_cast<std::size_t>(std::ranges::count(found, StudState::proved, &Stud::state));
+        doubts += doubts_in(wall->survey.checks);
+        std::set<std::size_t> used;
+        for_each_thing(*wall, [&](const ThingPlan& thing) {
+            anything = true;
+            for (const PlannedHole& hole : thing.holes)
+                if (hole.stud && found[*hole.stud].state != StudState::proved)
+                    used.insert(*hole.stud);
+        });
+        wanted += used.size();
     }
-    Standing standing{proved == studs ? Progress::done : Progress::missing,
+    Standing standing{anything ? Progress::done : Progress::missing,
                       {counted(job.walls.size(), "1 wall", "{0} walls")}};
     if (studs > 0)
         standing.words.push_back({"{0} of {1} studs proved", {count(proved), count(studs)}});
+    if (wanted > 0) {
+        standing.progress = Progress::missing;
+        standing.words.push_back(counted(wanted, "1 stud to prove", "{0} studs to prove"));
+    }
+    if (doubts > 0) {
+        standing.progress = Progress::missing;
+        standing.words.push_back(counted(doubts, "1 reading in doubt", "{0} readings in doubt"));
+    }
     return standing;
 }
 

@@ -30,12 +30,6 @@ public:
     }
 
 private:
-    template <class Alter>
-    void advise_changed(Check& check, Sentence words, Alter alter) {
-        StorageSystem changed = system_;
-        alter(changed);
-        advise(check, std::move(words), Change<StorageSystem>{std::move(changed)});
-    }
     static Quantity number_of(const BayPlan& bay) { return count(bay.number); }
 
     void widths() {
@@ -44,7 +38,8 @@ private:
                               {"The bays of {0} with their panels come to {1} more than its width",
                                {system_.name, quantity(-plan_.left_over)}},
                               quantity(-plan_.left_over), system_.right(), plan_.head);
-            advise_changed(over, {"Share the width evenly"}, [](StorageSystem& s) { s.widths = BayWidths::equal; });
+            advise(over, {"Share the width evenly"},
+                   changed(system_, [](StorageSystem& s) { s.widths = BayWidths::equal; }));
             advise(over, {"Make one bay {0} narrower, or leave one out", {quantity(-plan_.left_over)}});
         } else if (plan_.left_over > Length{} && !plan_.bays.empty()) {
             advise(add(checks::gap_beside,
@@ -108,8 +103,8 @@ private:
         for (const Length thickness : {22_mm, 25_mm, 30_mm, 38_mm})
             if (thickness > system_.panel &&
                 worst->sag.share() * std::pow(system_.panel.in_metres() / thickness.in_metres(), 3) < 0.95) {
-                advise_changed(sags, {"Boards {0} thick", {stock(thickness)}},
-                               [&](StorageSystem& s) { s.panel = thickness; });
+                advise(sags, {"Boards {0} thick", {stock(thickness)}},
+                       changed(system_, [&](StorageSystem& s) { s.panel = thickness; }));
                 break;
             }
         advise(sags, {"Or a narrower bay; or less on it"});
@@ -119,14 +114,14 @@ private:
         for (const BayRod& rod : bay.rods) {
             const auto stronger = [&](Check& check) {
                 if (system_.rod_stuff == PoleStuff::steel && system_.rod_diameter < 32_mm)
-                    advise_changed(check, {"A steel tube of {0}", {stock(32_mm)}},
-                                   [](StorageSystem& s) { s.rod_diameter = 32_mm; });
+                    advise(check, {"A steel tube of {0}", {stock(32_mm)}},
+                           changed(system_, [](StorageSystem& s) { s.rod_diameter = 32_mm; }));
                 else if (system_.rod_stuff != PoleStuff::steel)
-                    advise_changed(check, {"A steel tube of {0}", {stock(25_mm)}}, [](StorageSystem& s) {
-                        s.rod_stuff = PoleStuff::steel;
-                        s.rod_diameter = 25_mm;
-                        s.rod_wall = Length::micrometres(1200);
-                    });
+                    advise(check, {"A steel tube of {0}", {stock(25_mm)}}, changed(system_, [](StorageSystem& s) {
+                               s.rod_stuff = PoleStuff::steel;
+                               s.rod_diameter = 25_mm;
+                               s.rod_wall = Length::micrometres(1200);
+                           }));
                 advise(check, {"Or a hanger from the shelf over it, at its middle"});
             };
             if (rod.sag.share() > 1)
@@ -146,10 +141,10 @@ private:
                                   {rod.label, quantity(rod.under), words(chosen.garment), quantity(wanted)}},
                                  quantity(wanted - rod.under), bay.left + bay.width / 2, rod.z);
                 if (chosen.kind == BayKind::double_hanging)
-                    advise_changed(low, {"Make it a bay for long hanging"}, [&](StorageSystem& s) {
-                        s.bays[bay.number - 1].kind = BayKind::long_hanging;
-                        s.bays[bay.number - 1].rod = s.bays[bay.number - 1].low_rod = {};
-                    });
+                    advise(low, {"Make it a bay for long hanging"}, changed(system_, [&](StorageSystem& s) {
+                               s.bays[bay.number - 1].kind = BayKind::long_hanging;
+                               s.bays[bay.number - 1].rod = s.bays[bay.number - 1].low_rod = {};
+                           }));
                 advise(low, {"A rod {0} higher, or shorter things on it", {quantity(wanted - rod.under)}});
             }
         }
@@ -164,8 +159,8 @@ private:
                       count(static_cast<std::size_t>(chosen.garments))}},
                     count(static_cast<std::size_t>(chosen.garments) - holds), bay.left + bay.width / 2, plan_.head);
             if (system_.widths != BayWidths::by_garments)
-                advise_changed(tight, {"Share the width by what hangs in each bay"},
-                               [](StorageSystem& s) { s.widths = BayWidths::by_garments; });
+                advise(tight, {"Share the width by what hangs in each bay"},
+                       changed(system_, [](StorageSystem& s) { s.widths = BayWidths::by_garments; }));
             advise(tight, {"A wider bay"});
         }
     }
@@ -192,8 +187,8 @@ private:
                                    {cleat.shelf, ratio(cleat.utilisation)}},
                                   ratio(cleat.utilisation), bay.left + bay.width / 2, cleat.z);
                 if (system_.hung)
-                    advise_changed(over, {"Let the system stand on the floor"},
-                                   [](StorageSystem& s) { s.hung = false; });
+                    advise(over, {"Let the system stand on the floor"},
+                           changed(system_, [](StorageSystem& s) { s.hung = false; }));
                 advise(over, {"Narrower bays, or a nogging behind the lining for another screw"});
             }
         }
@@ -211,11 +206,11 @@ private:
                      {number_of(bay), quantity(bay.hidden)}},
                     quantity(bay.hidden), bay.left, plan_.head);
             if (drawers)
-                advise_changed(hidden, {"Make it a bay for shelves"},
-                               [&](StorageSystem& s) { s.bays[bay.number - 1].kind = BayKind::shelves; });
+                advise(hidden, {"Make it a bay for shelves"},
+                       changed(system_, [&](StorageSystem& s) { s.bays[bay.number - 1].kind = BayKind::shelves; }));
             if (chosen.kind != BayKind::open && !drawers)
-                advise_changed(hidden, {"Leave it open: things are reached from its free side"},
-                               [&](StorageSystem& s) { s.bays[bay.number - 1].kind = BayKind::open; });
+                advise(hidden, {"Leave it open: things are reached from its free side"},
+                       changed(system_, [&](StorageSystem& s) { s.bays[bay.number - 1].kind = BayKind::open; }));
         }
         const bool drawers = chosen.kind == BayKind::drawers;
         if (chosen.door == DoorHinge::none && !drawers)
@@ -270,9 +265,9 @@ private:
                                 {"Bay {0}: proved studs behind its cleats: {1}", {number_of(bay), count(here)}},
                                 count(here), bay.left, plan_.head);
             if (plan_.slide_moves != Length{})
-                advise_changed(
-                    misses, {"Slide the system {0}: every bay has its studs", {quantity(absolute(plan_.slide_moves))}},
-                    [&](StorageSystem& s) { s.left += plan_.slide_moves; });
+                advise(misses,
+                       {"Slide the system {0}: every bay has its studs", {quantity(absolute(plan_.slide_moves))}},
+                       changed(system_, [&](StorageSystem& s) { s.left += plan_.slide_moves; }));
             else
                 advise(misses, {"No place along the wall gives every bay its studs: other widths may"});
             advise(misses, {"Prove the studs behind it with a probe, or set noggings"});
@@ -288,7 +283,7 @@ private:
                                {"A panel weighs {0}; one person lifts {1}",
                                 {quantity(plan_.panels.front().mass), quantity(site_.rules.runs.lift_floor_alone)}},
                                quantity(plan_.panels.front().mass - site_.rules.runs.lift_floor_alone));
-            advise_changed(heavy, {"Two persons"}, [](StorageSystem& s) { s.crew = 2; });
+            advise(heavy, {"Two persons"}, changed(system_, [](StorageSystem& s) { s.crew = 2; }));
         }
         // Stood up from the floor a panel turns about its lower back edge: its diagonal must clear the ceiling.
         const double swing = std::hypot(system_.panel_height.in_metres(), system_.panel.in_metres());
