@@ -40,6 +40,26 @@ void edit_to_painted_frame(benchmark::State& state) {
 }
 BENCHMARK(edit_to_painted_frame)->Arg(0)->Arg(1)->ArgName("mix")->Unit(benchmark::kMillisecond)->UseRealTime();
 
+/// The same as far as every panel has been told of it: what a drag does for each move of the hand before it paints.
+void edit_told_to_all(benchmark::State& state) {
+    MainWindow window;
+    show(window, large(static_cast<Mix>(state.range(0))));
+    window.set_stage(Stage::layout);
+    const Shelf shelf = window.bench().job().walls[20].shelves[7];
+    window.bench().select(shelf.id);
+    QApplication::processEvents();
+    Length step = 1_mm;
+    for (auto _ : state) {
+        window.bench().preview([&](Job& job) {
+            job = apply(MoveShelf{shelf.id, shelf.left + step, shelf.height}, std::move(job));
+        });
+        step = 1_mm - step;
+    }
+    window.bench().withdraw();
+    window.bench().undo_stack().setClean();
+}
+BENCHMARK(edit_told_to_all)->Arg(0)->Arg(1)->ArgName("mix")->Unit(benchmark::kMillisecond)->UseRealTime();
+
 /// The wall alone, as it is painted after every edit.
 void paint_the_wall(benchmark::State& state) {
     MainWindow window;
@@ -52,16 +72,6 @@ void paint_the_wall(benchmark::State& state) {
     window.bench().undo_stack().setClean();
 }
 BENCHMARK(paint_the_wall)->Unit(benchmark::kMillisecond)->UseRealTime();
-
-/// The window of the demo made, shown and painted for the first time.
-void window_to_first_frame(benchmark::State& state) {
-    for (auto _ : state) {
-        MainWindow window;
-        show(window, demo());
-        window.bench().undo_stack().setClean();
-    }
-}
-BENCHMARK(window_to_first_frame)->Unit(benchmark::kMillisecond)->UseRealTime();
 
 } // namespace
 

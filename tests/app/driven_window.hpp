@@ -4,6 +4,7 @@
 #include "app/bench/length_field.hpp"
 #include "app/board/board_view.hpp"
 #include "app/shell/main_window.hpp"
+#include "app/shell/next_line.hpp"
 #include "app/survey/survey_panel.hpp"
 
 #include <QComboBox>
@@ -53,6 +54,12 @@ struct DrivenWindow {
         INFO(name);
         REQUIRE(widget);
         return widget;
+    }
+
+    /// Opens the list of what is to be put right, with its cures.
+    void open_checks() {
+        window.next_line().checks().setChecked(true);
+        QTest::qWait(5);
     }
 
     /// Opens every fold, as somebody does who looks for a figure.

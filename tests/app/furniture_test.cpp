@@ -216,6 +216,7 @@ TEST_CASE("a chest of drawers goes from unsafe to held by its cure, and into the
     driven.press("alternative-6");
     CHECK(driven.find<QTextBrowser>("scrap")->toPlainText().contains("somebody on its front edge"));
 
+    driven.open_checks();
     driven.press("cure-piece_tips-1");
     CHECK(driven.piece_plan().verdict == PieceVerdict::held);
     CHECK(driven.words("piece-verdict").contains("held"));
@@ -232,6 +233,7 @@ TEST_CASE("a chest of drawers goes from unsafe to held by its cure, and into the
     REQUIRE(driven.bench().selected<Piece>()->restraint.gauge);
     CHECK(std::ranges::find(driven.piece_plan().checks, checks::thread_short, &Check::code) !=
           driven.piece_plan().checks.end());
+    driven.open_checks();
     driven.press("cure-thread_short-1");
     CHECK(driven.piece_plan().verdict == PieceVerdict::held);
 
@@ -262,6 +264,7 @@ TEST_CASE("a box's parts follow from what is typed, and its back is made good by
     CHECK(shelf[2] == "680 mm"); // 700 - 2 x 19 + 2 x 10 - 2 x 1
     CHECK(shelf[3] == "227 mm");
     driven.choose("box-back_screwed", 0);
+    driven.open_checks();
     driven.press("cure-box_back_pinned-1");
     CHECK(driven.bench().selected<WallBox>()->back_screwed);
     driven.type("box-diagonal_rising", "1146");

@@ -172,8 +172,11 @@ TEST_CASE("a bracket is pulled to its place and pinned there; typed, and let go 
     TwoWalls driven;
     REQUIRE(driven.bench().shelf_plan()->brackets.size() >= 2);
     const Length at = driven.bench().shelf_plan()->brackets.front().x;
-    const Length under = driven.shelf(0).underside() - 30_mm; // on its leg, off its holes
-    driven.drag(at, under, at + 60_mm, under);
+    const PlannedHole hole = driven.bench().shelf_plan()->holes.front();
+    const Length under = hole.z - 50_mm; // on its leg, between its holes
+    driven.drag(at, hole.z, at + 30_mm, hole.z);
+    CHECK(driven.shelf(0).pins.size() == 1); // by a hole
+    driven.drag(driven.shelf(0).left + driven.shelf(0).pins.front(), under, at + 60_mm, under);
     REQUIRE(driven.shelf(0).pins.size() == 1);
     const Length pinned = driven.shelf(0).left + driven.shelf(0).pins.front();
     CHECK(absolute(pinned - (at + 60_mm)) <= 5_mm); // to the pixel

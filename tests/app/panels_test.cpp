@@ -235,6 +235,7 @@ TEST_CASE("the scrap leads from figure to figure", "[app][scrap]") {
 
 TEST_CASE("checks stand errors first, each with its words and cures", "[app][checks]") {
     DemoWindow driven;
+    driven.open_checks();
     auto* checks = driven.find<QScrollArea>("checks");
     QStringList words;
     for (const QLabel* label : checks->findChildren<QLabel*>())
@@ -244,7 +245,7 @@ TEST_CASE("checks stand errors first, each with its words and cures", "[app][che
     CHECK(words.first().contains("Low shelf"));
     CHECK(words.join(' ').contains("Probe both edges of the stud at 2719 mm"));
     driven.bench().select_wall(1);
-    CHECK(checks->findChildren<QLabel*>().last()->text().contains("Nothing to put right"));
+    CHECK(checks->widget()->findChildren<QLabel*>().first()->text().contains("Nothing to put right"));
 }
 
 TEST_CASE("the wheel and the buttons bring the wall nearer, Whole wall takes it back", "[app][board]") {

@@ -172,6 +172,7 @@ TEST_CASE("a run broken by one unit too many is cured by the check's button", "[
     CHECK(kitchen.plan().layout.right() == 1800_mm); // 300 too long
     REQUIRE(std::ranges::find(kitchen.plan().checks, checks::run_overruns, &Check::code) !=
             kitchen.plan().checks.end());
+    kitchen.open_checks();
     QTest::mouseClick(kitchen.find<QPushButton>("cure-run_overruns-1"), Qt::LeftButton);
     QTest::qWait(1);
     CHECK(std::ranges::find(kitchen.plan().checks, checks::run_overruns, &Check::code) == kitchen.plan().checks.end());
@@ -377,6 +378,7 @@ TEST_CASE("heights that fight are made peace between by a check's button", "[app
     };
     REQUIRE(fights()); // 2070 is wanted
     const auto undone = kitchen.bench().undo_stack().count();
+    kitchen.open_checks();
     QTest::mouseClick(kitchen.find<QPushButton>("cure-lines_conflict-1"), Qt::LeftButton);
     QTest::qWait(1);
     CHECK_FALSE(fights());

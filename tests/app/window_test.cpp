@@ -129,6 +129,7 @@ TEST_CASE("a cure's button clears its check", "[app]") {
     DrivenWindow driven;
     REQUIRE(driven.window.open(copy_of_demo(folder)));
     const std::size_t before = count_checks(driven.bench().plan(), Severity::error);
+    driven.open_checks();
     QTest::mouseClick(driven.find<QPushButton>("cure-stud_assumed-1"), Qt::LeftButton);
     CHECK(count_checks(driven.bench().plan(), Severity::error) == before - 1);
     driven.bench().undo_stack().undo();

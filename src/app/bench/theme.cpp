@@ -39,7 +39,7 @@ const Theme dark_theme{
     .faint = "#a9aeb5",
     .chalk = "#8fc0f5",
     .timber = "#6f5836",
-    .board = "#c08f50",
+    .board = "#96703c",
     .steel = "#b9c0c8",
     .line = "#454c54",
     .edge = "#7f8891",

@@ -27,11 +27,16 @@ void BoardView::grip_at(const Reference& reference, bool on_wall) {
                 : right - pressed_.x() < end_grip_px ? Grip::right_end
                                                      : Grip::whole;
     }
-    if (reference.part == Part::bracket && shelf && shelf->id == reference.item && !survey_ && !line_names_ &&
-        reference.index < bench_.shelf_plan()->brackets.size()) {
-        grabbed_ = *shelf;
-        grabbed_place_ = bench_.shelf_plan()->brackets[reference.index].x - shelf->left;
-        grip_ = Grip::bracket;
+    // A bracket by its leg or by one of its holes, where it is the search that places it.
+    if (const bool by_hole = reference.part == Part::hole; by_hole || reference.part == Part::bracket) {
+        const std::size_t number = by_hole ? reference.index / 100 : reference.index;
+        const ShelfPlan* plan = bench_.shelf_plan();
+        if (shelf && shelf->id == reference.item && !survey_ && !line_names_ && plan->bracket &&
+            number < plan->brackets.size()) {
+            grabbed_ = *shelf;
+            grabbed_place_ = plan->brackets[number].x - shelf->left;
+            grip_ = Grip::bracket;
+        }
     }
     if (reference.part == Part::unit && bench_.run() && !reference.x && !line_names_ && !survey_) {
         grabbed_run_ = *bench_.run();

@@ -18,6 +18,9 @@ void DrawingView::set_theme(const Theme& theme) {
 }
 
 void DrawingView::redraw() {
+    stale_ = !isVisible(); // what nobody looks at is drawn when it is shown
+    if (stale_)
+        return;
     drawing_ = draw_(width() / pixels_per_mm, height() / pixels_per_mm, font().pixelSize() * 0.9 / pixels_per_mm);
     update();
 }
@@ -26,6 +29,12 @@ void DrawingView::paintEvent(QPaintEvent*) {
     QPainter painter{this};
     painter.fillRect(rect(), theme_->paper);
     paint(painter, drawing_, *theme_, pixels_per_mm);
+}
+
+void DrawingView::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    if (stale_)
+        redraw();
 }
 
 void DrawingView::changeEvent(QEvent* event) {

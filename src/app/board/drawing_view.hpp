@@ -26,12 +26,14 @@ signals:
 protected:
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
+    void showEvent(QShowEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void changeEvent(QEvent* event) override;
 
 private:
     Draw draw_;
     Drawing drawing_;
+    bool stale_ = true;
     const Theme* theme_;
 };
 

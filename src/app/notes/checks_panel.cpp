@@ -49,8 +49,10 @@ void ChecksPanel::showEvent(QShowEvent* event) {
     refresh();
 }
 
-/// This wall's and its room's; while it is looked at, what is wrong elsewhere too.
+/// This wall's and its room's, then what is wrong elsewhere; while it is looked at.
 void ChecksPanel::refresh() {
+    if (!isVisible())
+        return; // dozens of cards for nobody would be most of what an edit costs
     auto* inside = new QWidget;
     auto* column = new QVBoxLayout{inside};
     column->setContentsMargins(0, 0, 4, 0);
@@ -62,7 +64,7 @@ void ChecksPanel::refresh() {
     for (const OwnedCheck& row : all_checks(bench_.plan(), bench_.job()))
         if (row.place.empty() ? row.owner == room : row.place == wall)
             here.push_back(row);
-        else if (isVisible() && row.check->severity != Severity::note)
+        else if (row.check->severity != Severity::note)
             elsewhere.push_back(row);
     const auto list = [&](std::vector<OwnedCheck>& rows) {
         std::ranges::stable_sort(rows, std::greater{}, [](const OwnedCheck& row) { return row.check->severity; });

@@ -2,6 +2,7 @@
 
 #include "app/bench/words.hpp"
 #include "app/board/painter.hpp"
+#include "core/measure/conversions.hpp"
 
 #include <QBuffer>
 #include <QDate>
@@ -147,7 +148,7 @@ public:
         QBuffer nowhere;
         nowhere.open(QIODevice::WriteOnly);
         QPdfWriter paper{&nowhere};
-        paper.setResolution(qRound(per_mm_ * 25.4));
+        paper.setResolution(qRound(per_mm_ * mm_per_inch));
         QPainter painter{&paper};
         painter.setFont(painter_.font());
         Page trial{painter, paper, width_, height_, per_mm_, revision_};

@@ -108,7 +108,7 @@ void MainWindow::menu_of_line(QMenu& menu, const std::string& line) {
 
 void MainWindow::menu_of_bracket(QMenu& menu, std::size_t number) {
     const Shelf* shelf = bench_.shelf();
-    if (!shelf || number >= bench_.shelf_plan()->brackets.size())
+    if (!shelf || !bench_.shelf_plan()->bracket || number >= bench_.shelf_plan()->brackets.size())
         return;
     const BracketPlan& place = bench_.shelf_plan()->brackets[number];
     const Length at = place.x - shelf->left;

@@ -12,6 +12,7 @@
 #include <QPainter>
 #include <QScrollArea>
 #include <QSettings>
+#include <QTimer>
 #include <algorithm>
 
 namespace yes_square::app {
@@ -198,8 +199,11 @@ void StartPage::showEvent(QShowEvent* event) {
     show_recent(QSettings{}.value(QStringLiteral("recent")).toStringList());
     figures_->hide();
     kinds_->show();
-    if (!isAncestorOf(window()->focusWidget()))
-        setFocus(Qt::OtherFocusReason);
+    // Once it is there to be seen: until then the window gives the keys to its first button.
+    QTimer::singleShot(0, this, [this] {
+        if (isVisible() && !isAncestorOf(window()->focusWidget()))
+            setFocus(Qt::OtherFocusReason);
+    });
 }
 
 void StartPage::begin() {
