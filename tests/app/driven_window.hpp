@@ -62,6 +62,8 @@ struct DrivenWindow {
         QTest::qWait(5);
     }
 
+    void close_checks() { window.next_line().checks().setChecked(false); }
+
     /// Opens every fold, as somebody does who looks for a figure.
     void open_folds() {
         for (Fold* fold : window.findChildren<Fold*>())

@@ -218,6 +218,7 @@ TEST_CASE("a chest of drawers goes from unsafe to held by its cure, and into the
 
     driven.open_checks();
     driven.press("cure-piece_tips-1");
+    driven.close_checks();
     CHECK(driven.piece_plan().verdict == PieceVerdict::held);
     CHECK(driven.words("piece-verdict").contains("held"));
     CHECK(driven.piece_plan().holes.size() == 2);
@@ -235,6 +236,7 @@ TEST_CASE("a chest of drawers goes from unsafe to held by its cure, and into the
           driven.piece_plan().checks.end());
     driven.open_checks();
     driven.press("cure-thread_short-1");
+    driven.close_checks();
     CHECK(driven.piece_plan().verdict == PieceVerdict::held);
 
     QTemporaryDir folder;
@@ -266,6 +268,7 @@ TEST_CASE("a box's parts follow from what is typed, and its back is made good by
     driven.choose("box-back_screwed", 0);
     driven.open_checks();
     driven.press("cure-box_back_pinned-1");
+    driven.close_checks();
     CHECK(driven.bench().selected<WallBox>()->back_screwed);
     driven.type("box-diagonal_rising", "1146");
     driven.type("box-diagonal_falling", "1136");

@@ -76,15 +76,15 @@ public:
         make_room(height);
         painter_.setFont(font);
         painter_.setPen(colour);
-        painter_.drawText(QRectF{(sheet_margin + indent) * per_mm_, at_ * per_mm_, (width() - indent) * per_mm_,
-                                 (height + 1) * per_mm_},
-                          Qt::TextWordWrap, words);
+        put(QRectF{(sheet_margin + indent) * per_mm_, at_ * per_mm_, (width() - indent) * per_mm_,
+                   (height + 1) * per_mm_},
+            Qt::TextWordWrap, words);
         at_ += height;
     }
 
     void heading(const QString& words) {
         make_room(12);
-        at_ += 2.5;
+        at_ += 2.5 * type_;
         write(words, body_type * 1.15, true);
         rule();
         at_ += 0.8;
@@ -100,11 +100,10 @@ public:
         const double from = at_ < before ? at_ : before;
         painter_.setFont(font_of(body_type, bold_mark));
         painter_.setPen(Qt::black);
-        painter_.drawText(QRectF{sheet_margin * per_mm_, from * per_mm_, 7 * per_mm_, 2 * body_type * per_mm_},
-                          Qt::AlignLeft, mark);
+        put(QRectF{sheet_margin * per_mm_, from * per_mm_, 7 * per_mm_, 2 * body_type * per_mm_}, Qt::AlignLeft, mark);
         at_ = from;
         write(words, body_type, false, 8);
-        at_ += 0.6;
+        at_ += 0.6 * type_;
     }
 
     void table(const QStringList& headings, const std::vector<QStringList>& rows, const std::vector<double>& shares) {
@@ -174,6 +173,11 @@ public:
     }
 
 private:
+    /// Words where they stand; of a trial only the room they take counts.
+    void put(const QRectF& where, int flags, const QString& words) {
+        if (!trial_)
+            painter_.drawText(where, flags, words);
+    }
     void paint_at(double x, const std::function<Drawing(double width, double height)>& draw, double width,
                   double height) {
         if (trial_)
@@ -213,8 +217,8 @@ private:
         painter_.setPen(Qt::black);
         double x = sheet_margin;
         for (qsizetype i = 0; i < cells.size(); ++i) {
-            painter_.drawText(QRectF{x * per_mm_, at_ * per_mm_, (shares[i] * width() - 2) * per_mm_, 1e6},
-                              Qt::TextWordWrap, cells[i]);
+            put(QRectF{x * per_mm_, at_ * per_mm_, (shares[i] * width() - 2) * per_mm_, 1e6}, Qt::TextWordWrap,
+                cells[i]);
             x += shares[i] * width();
         }
         at_ += height + 0.6;
@@ -231,9 +235,9 @@ private:
         painter_.setFont(font_of(small_type, false));
         painter_.setPen(Qt::black);
         const auto line = [&](double under, Qt::Alignment side, const QString& words) {
-            painter_.drawText(QRectF{sheet_margin * per_mm_, (height_ - sheet_margin - 3 + under) * per_mm_,
-                                     width() * per_mm_, 5 * per_mm_},
-                              side, words);
+            put(QRectF{sheet_margin * per_mm_, (height_ - sheet_margin - 3 + under) * per_mm_, width() * per_mm_,
+                       5 * per_mm_},
+                side, words);
         };
         line(0, Qt::AlignLeft,
              tr("x from the reference end (left end of the wall), up from the datum (finished floor at its highest)."));

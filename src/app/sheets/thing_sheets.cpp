@@ -27,12 +27,69 @@ QString distance_from(Length over, const Voice& voice) {
     return over < Length{} ? tr("%1 under").arg(much) : over > Length{} ? tr("%1 over").arg(much) : tr("on it");
 }
 
+/// The heights of a place's holes, each with how far it is from the level line.
+QString heights_at(const ShelfPlan& plan, std::size_t place, const Voice& voice) {
+    const auto line = std::ranges::find(plan.lines, false, &PlannedLine::plumb);
+    QStringList heights;
+    for (const PlannedHole& hole : plan.holes) {
+        if (hole.place != place)
+            continue;
+        QString height = text(say(quantity(hole.z), voice));
+        if (line != plan.lines.end())
+            height = tr("%1 (%2)").arg(height, distance_from(hole.z - line->z, voice));
+        heights << height.replace(' ', QChar::Nbsp); // a height is not broken in two
+    }
+    return heights.join(QStringLiteral(", "));
+}
+
+/// Where each place is and what it holds in; what is alike of all is said once.
+void write_marks(Page& page, const ShelfPlan& plan, const Voice& voice) {
+    const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
+    QStringList heights;
+    std::vector<std::pair<QString, QStringList>> fixings; // and the places that take them
+    for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
+        heights << heights_at(plan, i, voice);
+        const std::optional<Fixing>& fixing = plan.brackets[i].fixing;
+        const QString words =
+            fixing ? tr("%1, %2 long: pilot %3, tape on the bit at %4, %5 of it in stud or masonry; %6")
+                         .arg(text(fixing->name), shown(stock(fixing->screw_length)),
+                              shown(stock(fixing->hole_diameter)), shown(stock(fixing->drill_depth)),
+                              shown(stock(fixing->penetration)), text(source_text(fixing->source, voice)))
+                   : tr("lining anchor as its packet says, steadies only");
+        const auto known = std::ranges::find(fixings, words, &std::pair<QString, QStringList>::first);
+        (known == fixings.end() ? fixings.emplace_back(words, QStringList{}) : *known).second << QString::number(i + 1);
+    }
+    const bool alike = std::ranges::all_of(heights, [&](const QString& each) { return each == heights.front(); });
+    std::vector<QStringList> rows;
+    for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
+        const BracketPlan& place = plan.brackets[i];
+        QStringList row{QString::number(i + 1), shown(quantity(place.x)), text(say(words(place.substrate), voice)),
+                        shown(ratio(place.fixing_utilisation))};
+        if (!alike)
+            row << heights[static_cast<qsizetype>(i)];
+        rows.push_back(std::move(row));
+    }
+    if (alike) {
+        page.table({tr("No."), tr("Middle, from ref. end"), tr("Holds in"), tr("Fixing used")}, rows,
+                   {0.11, 0.35, 0.34, 0.20});
+        page.write(tr("Holes, up (from the level line): %1").arg(heights.front()), body_type, false);
+    } else {
+        page.table(
+            {tr("No."), tr("Middle, from ref. end"), tr("Holds in"), tr("Used"), tr("Holes, up (from the level line)")},
+            rows, {0.09, 0.21, 0.20, 0.14, 0.36});
+    }
+    for (const auto& [words, places] : fixings)
+        page.write(fixings.size() == 1 ? words : tr("%1: %2").arg(places.join(QStringLiteral(", ")), words), body_type,
+                   false);
+}
+
 /// How a shelf's page is set, so that it is one page if it can be read so.
 struct PageSet {
     double elevation; ///< mm, height of the drawing
     double type;      ///< share of the usual size
 };
-constexpr std::array page_sets{PageSet{105, 1}, PageSet{80, 1}, PageSet{66, 0.92}, PageSet{56, 0.86}, PageSet{50, 0.8}};
+constexpr std::array page_sets{PageSet{105, 1}, PageSet{75, 0.88}, PageSet{66, 0.8}, PageSet{56, 0.8},
+                               PageSet{46, 0.8}};
 
 void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& wall_plan, const Shelf& shelf,
                  const ShelfPlan& plan, const std::optional<ShelfStudy>& study, const PageSet& set) {
@@ -49,7 +106,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
             ElevationFrame frame;
             frame.width = width;
             frame.height = height;
-            frame.text = 2.7;
+            frame.text = 2.7 * set.type;
             frame.selected_shelf = shelf.id;
             return draw_elevation(wall, wall_plan, frame, voice).drawing;
         },
@@ -114,54 +171,9 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
                   false);
     if (!plan.brackets.empty()) {
         page.heading(plan.bracket && way_of(shelf).chooses_bracket()
-                         ? tr("Marks: %1, arm up against the board").arg(text(plan.bracket->name))
-                         : tr("Marks"));
-        std::vector<QStringList> rows;
-        const auto line = std::ranges::find(plan.lines, false, &PlannedLine::plumb);
-        for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
-            const BracketPlan& place = plan.brackets[i];
-            QStringList heights;
-            QStringList from_line;
-            for (const PlannedHole& hole : plan.holes)
-                if (hole.place == i) {
-                    heights << shown(quantity(hole.z)).replace(' ', QChar::Nbsp); // a height is not broken in two
-                    if (line != plan.lines.end())
-                        from_line << distance_from(hole.z - line->z, voice).replace(' ', QChar::Nbsp);
-                }
-            rows.push_back({QString::number(i + 1), shown(quantity(place.x)), heights.join(QStringLiteral(", ")),
-                            from_line.join(QStringLiteral(", ")), text(say(words(place.substrate), voice)),
-                            shown(ratio(place.fixing_utilisation))});
-        }
-        page.table({tr("No."), tr("Middle, from ref. end"), tr("Holes, up"), tr("From the level line"), tr("Holds in"),
-                    tr("Fixing used")},
-                   rows, {0.07, 0.17, 0.24, 0.26, 0.15, 0.11});
-
-        page.heading(tr("Drilling"));
-        rows.clear();
-        for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
-            const std::optional<Fixing>& fixing = plan.brackets[i].fixing;
-            QStringList row =
-                fixing ? QStringList{QString::number(i + 1),
-                                     shown(stock(fixing->hole_diameter)),
-                                     shown(stock(fixing->drill_depth)),
-                                     tr("%1, %2 long").arg(text(fixing->name), shown(stock(fixing->screw_length))),
-                                     shown(stock(fixing->penetration)),
-                                     text(source_text(fixing->source, voice))}
-                       : QStringList{QString::number(i + 1), tr("as packet"),
-                                     tr("as packet"),        tr("lining anchor, steadies only"),
-                                     QStringLiteral("0"),    tr("maker")};
-            // Places that are drilled alike are one row.
-            const auto alike =
-                std::ranges::find_if(rows, [&](const QStringList& other) { return other.mid(1) == row.mid(1); });
-            if (alike == rows.end())
-                rows.push_back(std::move(row));
-            else
-                alike->front() += QStringLiteral(", ") + row.front();
-        }
-        page.table(
-            {tr("No."), tr("Drill"), tr("Tape on bit at"), tr("Fixing"), tr("In stud or masonry"), tr("Capacity from")},
-            rows, {0.12, 0.10, 0.13, 0.26, 0.13, 0.26});
-        write_drilling(page, wall, wall_plan, plan.holes, voice);
+                         ? tr("Marks and drilling: %1, arm up against the board").arg(text(plan.bracket->name))
+                         : tr("Marks and drilling"));
+        write_drilling(page, wall, wall_plan, plan.holes, voice, [&] { write_marks(page, plan, voice); });
     }
 
     for (const Check& check : plan.checks)
@@ -170,7 +182,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
 
     page.heading(tr("Before you drill"));
     for (const Sentence& caution : general_cautions())
-        page.item(QStringLiteral("-"), said(caution), false);
+        page.write(said(caution), small_type, false);
     page.heading(tr("Steps"));
     int number = 1;
     for (const Step& step : plan.steps)

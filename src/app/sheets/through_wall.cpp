@@ -12,7 +12,7 @@ constexpr double section_height = 56;  ///< mm
 } // namespace
 
 void write_drilling(Page& page, const Wall& wall, const WallPlan& plan, const std::vector<PlannedHole>& holes,
-                    const Voice& voice) {
+                    const Voice& voice, const std::function<void()>& before) {
     const PlannedHole* most = most_telling(holes);
     if (!most)
         return;
@@ -23,6 +23,8 @@ void write_drilling(Page& page, const Wall& wall, const WallPlan& plan, const st
             return draw_hole_section(wall, plan, *most, width, height, small_type * page.type(), voice);
         },
         [&] {
+            if (before)
+                before();
             page.write(tr("Right: level cut through the wall at %1, seen from above.").arg(said(most->what)),
                        small_type, false);
             std::vector<QStringList> rows;
