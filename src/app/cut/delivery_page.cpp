@@ -64,8 +64,8 @@ DeliveryPage::DeliveryPage(Workbench& bench, Day& day, QWidget* parent)
     column->setContentsMargins(0, 6, 0, 0);
     column->addWidget(take_in);
     column->addLayout(grid);
-    column->addWidget(findings_);
     column->addWidget(table_);
+    column->addWidget(findings_);
     column->addStretch(1);
     refresh();
 }

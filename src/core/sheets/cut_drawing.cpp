@@ -77,8 +77,8 @@ private:
                 const std::string said = format_bare(bar.offcut, voice_.unit);
                 const double wide = bar.offcut.in_metres() * scale;
                 add(Rectangle{{x, y}, wide, high, Ink::faint, Fill::hatched, 0.15, Stroke::dashed});
-                if (has_room(said, text_, false, wide))
-                    words(x + wide / 2, y + 0.68 * high, said, text_, Ink::faint, Align::centre);
+                if (has_room(said, text_, false, wide)) // on a bit of blank paper: hatching would strike it through
+                    add(Text{{x + wide / 2, y + 0.68 * high}, said, text_, Align::centre, Ink::faint, false, true});
             }
             y += high + 0.7 * text_;
         }
