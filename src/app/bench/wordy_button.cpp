@@ -6,10 +6,10 @@
 namespace yes_square::app {
 namespace {
 
-constexpr int beside = 12; ///< px, between its edge and its words
-constexpr int above = 6;
+constexpr int inset = 12; ///< px, between its edge and its words
+constexpr int over_words = 6;
 constexpr int usual_width = 220;
-constexpr int flags = Qt::AlignLeft | Qt::AlignVCenter | Qt::TextWordWrap;
+constexpr int words_flags = Qt::AlignLeft | Qt::AlignVCenter | Qt::TextWordWrap;
 
 } // namespace
 
@@ -21,8 +21,8 @@ WordyButton::WordyButton(const QString& words, QWidget* parent)
 }
 
 int WordyButton::heightForWidth(int width) const {
-    const QRect room{0, 0, width - 2 * beside, 10'000};
-    return fontMetrics().boundingRect(room, flags, text()).height() + 2 * above;
+    const QRect room{0, 0, width - 2 * inset, 10'000};
+    return fontMetrics().boundingRect(room, words_flags, text()).height() + 2 * over_words;
 }
 
 QSize WordyButton::sizeHint() const {
@@ -34,7 +34,7 @@ QSize WordyButton::minimumSizeHint() const {
     int longest = 0;
     for (const QString& word : text().split(QLatin1Char(' ')))
         longest = std::max(longest, fontMetrics().horizontalAdvance(word));
-    return {longest + 2 * beside, fontMetrics().height() + 2 * above};
+    return {longest + 2 * inset, fontMetrics().height() + 2 * over_words};
 }
 
 void WordyButton::paintEvent(QPaintEvent*) {
@@ -44,7 +44,7 @@ void WordyButton::paintEvent(QPaintEvent*) {
     option.text.clear();
     painter.drawControl(QStyle::CE_PushButton, option);
     painter.setPen(palette().color(isEnabled() ? QPalette::Active : QPalette::Disabled, QPalette::ButtonText));
-    painter.drawText(rect().adjusted(beside, above, -beside, -above), flags, text());
+    painter.drawText(rect().adjusted(inset, over_words, -inset, -over_words), words_flags, text());
 }
 
 } // namespace yes_square::app
