@@ -75,8 +75,15 @@ bool no_errors(const ShelfPlan& plan) {
 
 TEST_CASE("a shelf without errors hangs on what holds it", "[reckon][safety][property]") {
     int sound = 0;
-    const auto holds_up = [&] {
-        const Job job = random_job();
+    // Most random shelves have an error: of some at a time the first that has none, so that some are sound.
+    const auto likely_sound = [] {
+        Job job = random_job();
+        for (int more = 0; more < 9 && !no_errors(reckon(job).walls[0]->shelves[0]); ++more)
+            job = random_job();
+        return job;
+    };
+    rc::prop("no assumed stud, no overloaded or unknown fixing, no hole where a service is likely", [&] {
+        const Job job = likely_sound();
         const Wall& wall = job.walls[0];
         const Shelf& shelf = wall.shelves[0];
         const Plan whole = reckon(job);
@@ -119,13 +126,7 @@ TEST_CASE("a shelf without errors hangs on what holds it", "[reckon][safety][pro
         for (std::size_t i = 1; i < plan.brackets.size(); ++i)
             RC_ASSERT(plan.brackets[i].x - plan.brackets[i - 1].x <= 36_in + Length::nanometres(1));
         RC_ASSERT(shelf.left >= Length{} && shelf.right() <= wall.length);
-    };
-    // A hundred random shelves may all have an error: then a hundred more.
-    bool kept = true;
-    for (int round = 0; round < 20 && kept && sound == 0; ++round)
-        kept =
-            rc::check("no assumed stud, no overloaded or unknown fixing, no hole where a service is likely", holds_up);
-    CHECK(kept);
+    });
     CHECK(sound > 0); // or nothing was tried
 }
 
