@@ -14,64 +14,60 @@ using namespace yes_square::app;
 /// What a hand waits for: the window, and the wall after an edit.
 namespace {
 
-void show(MainWindow& window, const Job& job) {
-    window.bench().start(job);
-    window.resize(1280, 800);
-    window.show();
-    QApplication::processEvents();
-}
+/// The window with the large job and one of its shelves in hand.
+struct Scene {
+    MainWindow window;
+    Shelf shelf;
+
+    explicit Scene(benchmark::State& state) {
+        window.bench().start(large(static_cast<Mix>(state.range(0))));
+        window.resize(1280, 800);
+        window.show();
+        window.set_stage(Stage::layout);
+        shelf = window.bench().job().walls[20].shelves[7];
+        window.bench().select(shelf.id);
+        QApplication::processEvents();
+    }
+    ~Scene() { window.bench().undo_stack().setClean(); }
+    /// There by 1 mm and back.
+    MoveShelf next() {
+        step_ = 1_mm - step_;
+        return {shelf.id, shelf.left + step_, shelf.height};
+    }
+
+private:
+    Length step_;
+};
 
 /// One shelf of the large job moved by 1 mm, until the window is painted again and at rest.
 void edit_to_painted_frame(benchmark::State& state) {
-    MainWindow window;
-    show(window, large(static_cast<Mix>(state.range(0))));
-    window.set_stage(Stage::layout);
-    const Shelf shelf = window.bench().job().walls[20].shelves[7];
-    window.bench().select(shelf.id);
-    QApplication::processEvents();
-    Length step = 1_mm;
+    Scene scene{state};
     for (auto _ : state) {
-        window.bench().apply(QStringLiteral("move"), MoveShelf{shelf.id, shelf.left + step, shelf.height});
+        scene.window.bench().apply(QStringLiteral("move"), scene.next());
         QApplication::processEvents();
-        window.board().repaint();
-        step = 1_mm - step;
+        scene.window.board().repaint();
     }
-    window.bench().undo_stack().setClean();
 }
 BENCHMARK(edit_to_painted_frame)->Arg(0)->Arg(1)->ArgName("mix")->Unit(benchmark::kMillisecond)->UseRealTime();
 
 /// The same as far as every panel has been told of it: what a drag does for each move of the hand before it paints.
 void edit_told_to_all(benchmark::State& state) {
-    MainWindow window;
-    show(window, large(static_cast<Mix>(state.range(0))));
-    window.set_stage(Stage::layout);
-    const Shelf shelf = window.bench().job().walls[20].shelves[7];
-    window.bench().select(shelf.id);
-    QApplication::processEvents();
-    Length step = 1_mm;
-    for (auto _ : state) {
-        window.bench().preview([&](Job& job) {
-            job = apply(MoveShelf{shelf.id, shelf.left + step, shelf.height}, std::move(job));
-        });
-        step = 1_mm - step;
-    }
-    window.bench().withdraw();
-    window.bench().undo_stack().setClean();
+    Scene scene{state};
+    for (auto _ : state)
+        scene.window.bench().preview([&](Job& job) { job = apply(scene.next(), std::move(job)); });
+    scene.window.bench().withdraw();
 }
 BENCHMARK(edit_told_to_all)->Arg(0)->Arg(1)->ArgName("mix")->Unit(benchmark::kMillisecond)->UseRealTime();
 
 /// The wall alone, as it is painted after every edit.
 void paint_the_wall(benchmark::State& state) {
-    MainWindow window;
-    show(window, large(Mix::usual));
-    window.bench().select_wall(20);
+    Scene scene{state};
     for (auto _ : state) {
-        window.board().fit(); // laid out anew
-        window.board().repaint();
+        scene.window.board().fit(); // laid out anew
+        scene.window.board().repaint();
     }
-    window.bench().undo_stack().setClean();
 }
-BENCHMARK(paint_the_wall)->Unit(benchmark::kMillisecond)->UseRealTime();
+BENCHMARK(paint_the_wall)->Arg(0)->Unit(benchmark::kMillisecond)->UseRealTime();
 
 } // namespace
 

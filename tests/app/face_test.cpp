@@ -25,50 +25,6 @@ Job one_shelf() {
     return hall_with_shelf(900_mm);
 }
 
-/// A window whose hands are counted: a click, a key that does something, a figure typed is one action each.
-struct CountedHands : DrivenWindow {
-    using DrivenWindow::DrivenWindow;
-    QTemporaryDir folder;
-    QStringList written;
-    int actions = 0;
-
-    CountedHands() {
-        window.ask_where = [this](const QString&, const QString& name) {
-            ++actions; // the file's name
-            written << folder.filePath(name);
-            return written.back();
-        };
-    }
-    void press(const char* name) {
-        auto* button = find<QAbstractButton>(name);
-        INFO(name);
-        REQUIRE(button->isVisible());
-        REQUIRE(button->isEnabled());
-        ++actions;
-        button->click();
-        QTest::qWait(5);
-    }
-    /// Does what is next, as long as that is not to print; then prints.
-    void go_on_until_printed() {
-        for (int turn = 0; turn < 20 && window.next_line().next().kind != NextStep::Kind::print; ++turn) {
-            UNSCOPED_INFO(find<QLabel>("next-words")->text().toStdString());
-            press("next-act");
-        }
-        REQUIRE(window.next_line().next().kind == NextStep::Kind::print);
-        press("next-act");
-        REQUIRE(written.size() == 1);
-        CHECK(QFileInfo{written.front()}.size() > 10'000);
-        CHECK(told.isEmpty());
-    }
-    void figure(const char* name, const char* keys) {
-        auto* field = find<QLineEdit>(name);
-        INFO(name);
-        REQUIRE(field->isVisible());
-        ++actions;
-        type(name, keys);
-    }
-};
-
 double share_of_wall(DrivenWindow& driven) {
     const Wall& wall = *driven.bench().wall();
     const BoardView& board = driven.window.board();
@@ -160,127 +116,6 @@ TEST_CASE("a sum lies beside its figure, is walked from, pinned and put away", "
     CHECK_FALSE(chit->isVisible());
 }
 
-TEST_CASE("from an empty job to the printed sheet of a shelf on two found studs in fifteen actions",
-          "[app][face][actions]") {
-    CountedHands hands;
-    hands.window.set_stage(Stage::layout);
-    QTest::qWait(20);
-    hands.press("begin-shelf");
-    hands.figure("begin-wall-length", "3600");
-    hands.figure("begin-wall-height", "2400");
-    hands.figure("begin-studs", "400 800");
-    hands.figure("begin-left", "350");
-    hands.figure("begin-height", "1500");
-    hands.figure("begin-width", "500");
-    hands.figure("begin-depth", "200");
-    hands.press("begin-set-out");
-    REQUIRE(hands.job().walls.size() == 1);
-    const Wall& wall = hands.job().walls.front();
-    CHECK(wall.length == 3600_mm);
-    REQUIRE(wall.shelves.size() == 1);
-    CHECK(wall.shelves.front().left == 350_mm);
-    CHECK(wall.shelves.front().length == 500_mm);
-    CHECK(wall.shelves.front().height == 1500_mm);
-    CHECK(wall.studs.size() == 2);
-    // The bracket's packet is asked for, at its field.
-    REQUIRE(hands.window.next_line().next().field == "bracket-rating");
-    hands.press("next-act");
-    hands.figure("bracket-rating", "40");
-    INFO(hands.find<QLabel>("next-words")->text().toStdString());
-    REQUIRE(hands.window.next_line().next().kind == NextStep::Kind::print);
-    hands.press("next-act");
-    REQUIRE(hands.written.size() == 1);
-    CHECK(QFileInfo{hands.written.front()}.size() > 10'000);
-    CHECK(hands.told.isEmpty());
-    CHECK(hands.actions == 13); // as docs/interface.md says; it was 27
-}
-
-TEST_CASE("a chest is made safe in fifteen actions", "[app][face][actions]") {
-    CountedHands hands;
-    hands.window.set_stage(Stage::layout);
-    QTest::qWait(20);
-    hands.press("begin-furniture");
-    hands.figure("begin-studs", "400 800 1200 1600 2000 2400");
-    hands.press("begin-set-out");
-    for (int turn = 0; turn < 6 && hands.window.next_line().next().kind == NextStep::Kind::cure; ++turn)
-        hands.press("next-act");
-    INFO(hands.find<QLabel>("next-words")->text().toStdString());
-    REQUIRE(hands.window.next_line().next().kind == NextStep::Kind::print);
-    hands.press("next-act");
-    CHECK(hands.written.size() == 1);
-    CHECK(hands.actions == 6); // as docs/interface.md says
-}
-
-TEST_CASE("a wardrobe from an empty job to its printed sheet in twenty-five actions", "[app][face][actions]") {
-    CountedHands hands;
-    hands.window.set_stage(Stage::layout);
-    QTest::qWait(20);
-    hands.press("begin-wardrobe");
-    hands.figure("begin-wall-length", "3600");
-    hands.figure("begin-wall-height", "2500");
-    hands.figure("begin-studs", "400 800 1200 1600 2000 2400 2800 3200");
-    hands.figure("begin-left", "200");
-    hands.figure("begin-width", "2400");
-    hands.figure("begin-height", "2200");
-    hands.figure("begin-depth", "580");
-    hands.press("begin-set-out");
-    hands.go_on_until_printed();
-    CHECK(hands.actions == 12); // as docs/interface.md says
-}
-
-TEST_CASE("six wall cabinets caught on studs, from an empty job to the printed sheet in thirty actions",
-          "[app][face][actions]") {
-    CountedHands hands;
-    hands.window.set_stage(Stage::layout);
-    QTest::qWait(20);
-    hands.press("begin-cabinets");
-    hands.figure("begin-wall-length", "4200");
-    hands.figure("begin-wall-height", "2500");
-    hands.figure("begin-studs", "400 800 1200 1600 2000 2400 2800 3200 3600 4000");
-    hands.figure("begin-units", "600 600 500 800 600 450");
-    hands.press("begin-set-out");
-    REQUIRE(hands.job().walls.front().runs.front().units.size() == 6);
-    hands.go_on_until_printed();
-    for (const UnitPlan& unit : hands.bench().plan().walls.front()->runs.front().units)
-        for (const PlannedHole& hole : unit.holes)
-            CHECK(hole.substrate == Substrate::proved_stud);
-    CHECK(hands.actions == 8); // as docs/interface.md says
-}
-
-TEST_CASE("a job is walked from bare wall to hand-over by what is next", "[app][face][next]") {
-    CountedHands hands;
-    hands.window.set_stage(Stage::layout);
-    QTest::qWait(20);
-    CHECK(hands.window.next_line().next().kind == NextStep::Kind::begin);
-    hands.press("begin-shelf");
-    hands.figure("begin-studs", "400 800 1200");
-    hands.figure("begin-left", "350");
-    hands.figure("begin-width", "900");
-    hands.press("begin-set-out");
-    int turns = 0;
-    for (; turns < 200; ++turns) {
-        const NextStep next = hands.window.next_line().next();
-        const QString words = hands.find<QLabel>("next-words")->text();
-        INFO(words.toStdString());
-        REQUIRE_FALSE(words.isEmpty());
-        REQUIRE_FALSE(hands.find<QPushButton>("next-act")->text().isEmpty());
-        if (next.kind == NextStep::Kind::sign)
-            break;
-        // What it asks: a gate's questions are answered.
-        for (QCheckBox* box : hands.window.findChildren<QCheckBox*>())
-            if (box->isVisible() && box->objectName().startsWith(QStringLiteral("gate-")))
-                box->setChecked(true);
-        hands.press("next-act");
-        if (next.field == "bracket-rating")
-            hands.figure("bracket-rating", "40");
-    }
-    CHECK(turns > 3);
-    REQUIRE(turns < 200);
-    hands.window.record().sign(QStringLiteral("A. Fitter"), QStringLiteral("taken over"), {});
-    QTest::qWait(5);
-    CHECK(hands.window.next_line().next().kind == NextStep::Kind::over);
-}
-
 TEST_CASE("no panel is broader than its place and no button's words are cut off, whatever stage and thing",
           "[app][face][look]") {
     for (const QSize size : {QSize{1024, 700}, QSize{1280, 800}}) {
@@ -343,56 +178,27 @@ TEST_CASE("letters are as broad on the screen as the core places them by", "[app
     }
 }
 
-TEST_CASE("a figure that cannot be read stops the beginning, and nothing is lost", "[app][face]") {
-    CountedHands hands;
-    hands.window.set_stage(Stage::layout);
-    QTest::qWait(20);
-    hands.press("begin-cabinets");
-    hands.figure("begin-wall-length", "4 hands");
-    hands.press("begin-set-out");
-    CHECK(hands.job().walls.empty());
-    CHECK(hands.find<QLabel>("begin-problem")->text().contains("Length of the wall"));
-    hands.figure("begin-wall-length", "3000");
-    hands.press("begin-set-out");
-    CHECK(hands.find<QLabel>("begin-problem")->text().contains("Widths"));
-    hands.figure("begin-units", "600, 600 wide");
-    hands.press("begin-set-out");
-    CHECK(hands.job().walls.empty());
-    hands.figure("begin-units", "600 600");
-    hands.figure("begin-studs", "400 3400");
-    hands.press("begin-set-out");
-    CHECK(hands.find<QLabel>("begin-problem")->text().contains("beyond the wall"));
-    hands.figure("begin-studs", "400 800 1200 1600");
-    hands.press("begin-set-out");
-    REQUIRE(hands.job().walls.size() == 1);
-    const Wall& wall = hands.job().walls.front();
-    REQUIRE(wall.runs.size() == 1);
-    CHECK(wall.runs.front().units.size() == 2);
-    CHECK(hands.bench().wall_plan()->runs.front().units.front().bottom > 1000_mm); // they hang by the usual lines
-    hands.bench().undo_stack().undo();
-    CHECK(hands.job().walls.empty()); // one edit
-}
-
 TEST_CASE("a preview prints nothing, and another set is not the sheets", "[app][face][next]") {
-    CountedHands hands;
-    hands.bench().start(one_shelf());
-    hands.bench().edit("rating", [](Job& job) {
+    DrivenWindow driven;
+    QTemporaryDir folder;
+    driven.bench().start(one_shelf());
+    driven.bench().edit("rating", [](Job& job) {
         for (Bracket& bracket : job.catalogue.brackets)
             bracket.rating = Force::newtons(400);
     });
-    REQUIRE(hands.window.next_line().next().kind == NextStep::Kind::print);
+    REQUIRE(driven.window.next_line().next().kind == NextStep::Kind::print);
     QPrinter paper;
     paper.setOutputFormat(QPrinter::PdfFormat);
-    paper.setOutputFileName(hands.folder.filePath("seen.pdf"));
-    CHECK(hands.window.print_on(paper, sheet_sets().front())); // as a preview does
-    hands.window.next_line().refresh();
-    CHECK(hands.window.next_line().next().kind == NextStep::Kind::print);
-    CHECK(hands.window.write_sheets(hands.folder.filePath("hand-over.pdf"), sheet_set(u"hand-over")));
-    CHECK(hands.window.next_line().next().kind == NextStep::Kind::print);
-    CHECK(hands.window.write_sheets(hands.folder.filePath("sheets.pdf"), sheet_sets().front()));
-    CHECK(hands.window.next_line().next().kind == NextStep::Kind::task);
-    hands.bench().apply("longer", MoveShelf{"shelf", 360_mm, 1500_mm});
-    CHECK(hands.window.next_line().next().kind != NextStep::Kind::task); // those sheets are of another state
+    paper.setOutputFileName(folder.filePath("seen.pdf"));
+    CHECK(driven.window.print_on(paper, sheet_sets().front())); // as a preview does
+    driven.window.next_line().refresh();
+    CHECK(driven.window.next_line().next().kind == NextStep::Kind::print);
+    CHECK(driven.window.write_sheets(folder.filePath("hand-over.pdf"), sheet_set(u"hand-over")));
+    CHECK(driven.window.next_line().next().kind == NextStep::Kind::print);
+    CHECK(driven.window.write_sheets(folder.filePath("sheets.pdf"), sheet_sets().front()));
+    CHECK(driven.window.next_line().next().kind == NextStep::Kind::task);
+    driven.bench().apply("longer", MoveShelf{"shelf", 360_mm, 1500_mm});
+    CHECK(driven.window.next_line().next().kind != NextStep::Kind::task); // those sheets are of another state
 }
 
 TEST_CASE("what the button counts is listed, this wall's first", "[app][face][checks]") {

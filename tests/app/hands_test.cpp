@@ -7,7 +7,6 @@
 #include "app/hands/find_box.hpp"
 #include "app/hands/hands.hpp"
 #include "app/shell/next_line.hpp"
-#include "core/hands/arrange.hpp"
 #include "driven_window.hpp"
 
 #include <QAbstractButton>

@@ -1,3 +1,4 @@
+#include "../hall.hpp"
 #include "app/sheets/revision.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "core/reckon/reckon.hpp"
@@ -6,6 +7,7 @@
 #include <QDate>
 #include <QPrinter>
 #include <QProcess>
+#include <QRegularExpression>
 #include <set>
 
 using namespace yes_square;
@@ -198,4 +200,41 @@ TEST_CASE("every sheet says of which state of the job it is", "[app][sheets][not
     }
     job.walls.front().length += 1_mm;
     CHECK(revision_of(job) != first);
+}
+
+TEST_CASE("one shelf fits one page, its section beside the drilling, heights told from the level line too",
+          "[app][sheets]") {
+    QTemporaryDir folder;
+    const QString path = folder.filePath("sheet.pdf");
+    for (const char* kind : {"brackets", "keyholes", "hidden_rods", "fixture"}) {
+        Job job = hall_with_shelf(900_mm);
+        for (Bracket& bracket : job.catalogue.brackets)
+            bracket.rating = Force::newtons(400);
+        Shelf& shelf = job.walls.front().shelves.front();
+        Shelf other = new_shelf(shelf_preset(kind), job.walls.front());
+        other.id = shelf.id;
+        other.name = shelf.name;
+        other.left = 350_mm;
+        shelf = other;
+        const Plan plan = reckon(job);
+        REQUIRE_FALSE(plan.walls.front()->shelves.front().holes.empty());
+        REQUIRE(write_sheets_pdf(path, job, plan).isEmpty());
+        int code = 0;
+        const QStringList pages = run("pdftotext", {"-layout", path, "-"}, code)
+                                      .normalized(QString::NormalizationForm_KC)
+                                      .split(QChar::FormFeed);
+        INFO(kind);
+        CHECK(pages.filter("Hall wall, Shelf 1").filter("Steps").size() == 1);
+        CHECK(pages.filter("continued").isEmpty());
+        CHECK(pages.front().contains("level cut through the wall at"));
+        // Every row by how far it is from the line that is struck.
+        const ShelfPlan& of = plan.walls.front()->shelves.front();
+        const Length line = of.lines.front().z;
+        for (const PlannedHole& hole : of.holes) {
+            const Length off = hole.z - line;
+            const QString words = text(format(absolute(off), job.unit)) + (off < Length{} ? " under" : " over");
+            CHECK((off == Length{} || pages.front().simplified().contains(words.simplified())));
+        }
+        CHECK_FALSE(pages.front().contains(QRegularExpression{"[0-9] N\\b"})); // newtons are for the working annex
+    }
 }

@@ -76,6 +76,16 @@ TEST_CASE("wall-side mode walks a wall by keyboard, stops at the gate, and recor
     CHECK(is_done(at.job(), "wall-1/gate"));
     REQUIRE(at.mode->mark());
     REQUIRE(at.mode->pass()->drill);
+    // While the drill is in hand the wall is seen cut through: wood under the small wall, where none was before.
+    const QImage seen = at.mode->grab().toImage();
+    const QColor wood = theme(ThemeName::light).fill_of(Ink::stud_proved);
+    int of_wood = 0;
+    for (int x = seen.width() * 2 / 3; x < seen.width(); x += 2)
+        for (int y = seen.height() * 36 / 100; y < seen.height() * 62 / 100; y += 2) {
+            const QColor here = seen.pixelColor(x, y);
+            of_wood += here.red() > here.blue() + 15 && wood.red() > wood.blue();
+        }
+    CHECK(of_wood > 50);
     at.finish_pass(); // through the lining; the hole is not made yet
     CHECK(at.job().walls.front().made.empty());
     REQUIRE(at.mode->mark());

@@ -93,6 +93,18 @@ TEST_CASE("furniture stays on its floor and a run on its line when others are le
     CHECK(arranged(job, {"shelf-1"}, Arrangement::tops_level) == job); // nothing to come to it
 }
 
+TEST_CASE("pushed together: a run slides by its own rules, what stands on the floor stays on it", "[hands]") {
+    Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 600_mm), wall_unit("b", 400_mm)})});
+    job.walls.front().shelves = {plain_shelf("shelf-1", "Shelf 1", 2200_mm, 1200_mm, 600_mm)};
+    const Plan plan = reckon(job);
+    const Length before = plan.walls.front()->runs.front().layout.left();
+    for (const Edit& edit : moved_by(job.walls.front(), *plan.walls.front(), {"wall-run", "shelf-1"}, 100_mm, 50_mm))
+        job = apply(edit, std::move(job));
+    CHECK(plan_of(job).layout.left() == before + 100_mm);
+    CHECK(job.walls.front().shelves.front().left == 2300_mm);
+    CHECK(job.walls.front().shelves.front().height == 1250_mm);
+}
+
 TEST_CASE("a copy hangs beside what it is of, with an id and a name of its own", "[hands]") {
     Job job = three_shelves();
     const Plan plan = reckon(job);

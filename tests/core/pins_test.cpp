@@ -2,6 +2,7 @@
 #include "../random_jobs.hpp"
 #include "core/job/file.hpp"
 #include "core/shelves/shelf_checks.hpp"
+#include "core/site/site_checks.hpp"
 #include "shelf_walls.hpp"
 
 using namespace yes_square;
@@ -63,6 +64,27 @@ TEST_CASE("a pin beyond the board, and two in one place, say so and are let go o
     };
     heals(pinned_at({1900_mm}), checks::pin_off_board);
     heals(pinned_at({400_mm, 410_mm}), checks::pins_too_close);
+}
+
+TEST_CASE("a hole in a window, a door or beyond the wall holds nothing, whatever stud is listed there",
+          "[pins][checks]") {
+    Wall wall = stud_wall();
+    wall.openings = {{OpeningKind::window, 1100_mm, 900_mm, 300_mm, 450_mm, {}, {}}}; // over the stud at 1200
+    const auto pinned = [&](Length pin) {
+        const Job job = pinned_at({pin}, wall);
+        const Plan plan = reckon(job);
+        const ShelfPlan& shelf = plan.walls.front()->shelves.front();
+        return std::pair{find_check(shelf, checks::hole_without_wall) != nullptr, holds(shelf)};
+    };
+    CHECK(pinned(900_mm) == std::pair{true, Holds::no});   // 1200
+    CHECK(pinned(500_mm) == std::pair{false, Holds::yes}); // 800
+    wall.openings.front().kind = OpeningKind::door;
+    CHECK(pinned(900_mm).second == Holds::no);
+    wall.openings.clear();
+    CHECK(pinned(900_mm) == std::pair{false, Holds::yes});
+    wall.length = 2000_mm; // its right end hangs beyond, with a bracket
+    wall.studs.push_back({2050_mm, StudState::proved, {}, {}});
+    CHECK(pinned(1750_mm).second == Holds::no);
 }
 
 TEST_CASE("pinned and let go of, and a board made longer at its left end leaves a pin on its stud", "[pins]") {

@@ -1,6 +1,5 @@
 #include "app/bench/workbench.hpp"
 
-#include "core/hands/arrange.hpp"
 #include "core/job/job_problem.hpp"
 #include "core/sheets/hole_section.hpp"
 #include "core/site/guarded.hpp"

@@ -1,6 +1,5 @@
 #include "app/board/board_access.hpp"
 
-#include "core/hands/arrange.hpp"
 #include "core/sheets/summary.hpp"
 
 #include <QPointer>

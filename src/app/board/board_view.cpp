@@ -3,7 +3,6 @@
 #include "app/board/painter.hpp"
 #include "app/board/picking.hpp"
 #include "core/hands/arrange.hpp"
-#include "core/runs/slide.hpp"
 
 #include <QAccessible>
 #include <QApplication>
@@ -409,67 +408,42 @@ void BoardView::wheelEvent(QWheelEvent* event) {
 }
 
 void BoardView::keyPressEvent(QKeyEvent* event) {
-    const Shelf* shelf = bench_.shelf();
+    const int across = event->key() == Qt::Key_Left ? -1 : (event->key() == Qt::Key_Right ? 1 : 0);
+    const int up = event->key() == Qt::Key_Down ? -1 : (event->key() == Qt::Key_Up ? 1 : 0);
     const Length step = display_step(bench_.job().unit) * (event->modifiers() & Qt::ShiftModifier ? 10 : 1);
-    const auto nudge = [&](Length dx, Length dz) {
-        bench_.apply(tr("Move shelf"), MoveShelf{shelf->id, shelf->left + dx, shelf->height + dz});
-    };
-    if (tape_.out()) {
-        const int across = event->key() == Qt::Key_Left ? -1 : (event->key() == Qt::Key_Right ? 1 : 0);
-        const int up = event->key() == Qt::Key_Down ? -1 : (event->key() == Qt::Key_Up ? 1 : 0);
-        if (event->key() == Qt::Key_Escape)
-            return take_tape(false);
-        if (across != 0 || up != 0) {
-            tape_.pull_by(step * across, step * up);
-            return update();
-        }
-    }
-    if (const auto ids = bench_.selected_ids(); ids.size() > 1) {
-        const int across = event->key() == Qt::Key_Left ? -1 : (event->key() == Qt::Key_Right ? 1 : 0);
-        const int up = event->key() == Qt::Key_Down ? -1 : (event->key() == Qt::Key_Up ? 1 : 0);
-        if (across != 0 || up != 0)
-            return bench_.edit(tr("Move them"), [&](Job& job) {
-                for (const std::string& id : ids)
-                    job = apply(MoveThing{id, step * across, step * up}, std::move(job));
-            });
-    }
-    // A run is pushed along with the arrows; with Ctrl the selected unit changes places with its neighbour.
-    if (const Run* run = bench_.run(); run && !run->units.empty()) {
-        const int way = event->key() == Qt::Key_Left ? -1 : (event->key() == Qt::Key_Right ? 1 : 0);
-        if (way != 0 && (event->modifiers() & Qt::ControlModifier) && bench_.unit()) {
-            const auto to = bench_.unit() - run->units.data() + way;
-            if (to >= 0)
-                bench_.apply(tr("Reorder units"), ReorderUnit{bench_.unit()->id, static_cast<std::size_t>(to)});
-            return;
-        }
-        if (way != 0)
-            return bench_.apply(tr("Slide run"), push_run(*run, bench_.run_plan()->layout, step * way));
-    }
-    if (const std::string thing = bench_.thing(); !thing.empty()) {
-        const int across = event->key() == Qt::Key_Left ? -1 : (event->key() == Qt::Key_Right ? 1 : 0);
-        const int up = event->key() == Qt::Key_Down ? -1 : (event->key() == Qt::Key_Up ? 1 : 0);
-        if (across != 0 || up != 0)
-            return bench_.apply(tr("Move it"), MoveThing{thing, step * across, step * up});
-    }
-    switch (event->key()) {
-    case Qt::Key_Escape:
+    if (event->key() == Qt::Key_Escape) {
         pointed_out_.reset();
+        if (tape_.out())
+            return take_tape(false);
         bench_.withdraw();
-        update();
         grip_ = Grip::none;
         dragging_ = false;
-        return;
-    case Qt::Key_Left:
-        return shelf ? nudge(-step, {}) : void();
-    case Qt::Key_Right:
-        return shelf ? nudge(step, {}) : void();
-    case Qt::Key_Up:
-        return shelf ? nudge({}, step) : void();
-    case Qt::Key_Down:
-        return shelf ? nudge({}, -step) : void();
-    default:
-        QWidget::keyPressEvent(event);
+        return update();
     }
+    if (across == 0 && up == 0)
+        return QWidget::keyPressEvent(event);
+    if (tape_.out()) {
+        tape_.pull_by(step * across, step * up);
+        return update();
+    }
+    // With Ctrl the selected unit changes places with its neighbour.
+    if (across != 0 && (event->modifiers() & Qt::ControlModifier) && bench_.unit()) {
+        const auto to = bench_.unit() - bench_.run()->units.data() + across;
+        if (to >= 0)
+            bench_.apply(tr("Reorder units"), ReorderUnit{bench_.unit()->id, static_cast<std::size_t>(to)});
+        return;
+    }
+    const auto ids = bench_.selected_ids();
+    if (ids.empty())
+        return;
+    const QString what = ids.size() > 1   ? tr("Move them")
+                         : bench_.shelf() ? tr("Move shelf")
+                         : bench_.run()   ? tr("Slide run")
+                                          : tr("Move it");
+    bench_.edit(what, [&](Job& job) {
+        for (const Edit& edit : moved_by(*bench_.wall(), *bench_.wall_plan(), ids, step * across, step * up))
+            job = apply(edit, std::move(job));
+    });
 }
 
 void BoardView::leaveEvent(QEvent*) {

@@ -2,7 +2,6 @@
 
 #include "app/bench/heading.hpp"
 #include "app/bench/wordy_button.hpp"
-#include "core/hands/arrange.hpp"
 
 #include <QAbstractButton>
 #include <QFrame>

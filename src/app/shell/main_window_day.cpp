@@ -11,7 +11,6 @@
 #include "app/record/record_panel.hpp"
 #include "app/record/sign_dialog.hpp"
 #include "app/wallside/wall_side.hpp"
-#include "core/hands/arrange.hpp"
 #include "files/dxf_in.hpp"
 #include "files/export_job.hpp"
 

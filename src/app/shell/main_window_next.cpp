@@ -10,7 +10,6 @@
 #include "app/shell/next_line.hpp"
 #include "app/start/start_page.hpp"
 #include "app/survey/survey_panel.hpp"
-#include "core/hands/arrange.hpp"
 
 #include <QDialog>
 #include <QFile>

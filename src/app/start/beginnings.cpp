@@ -51,13 +51,6 @@ std::vector<Asked> asked_of_shelf() {
             figure(tr_here("Depth"), "begin-depth", &Shelf::depth)};
 }
 
-std::string& name_in(HungCabinet& hung) {
-    return hung.unit.name;
-}
-std::string& name_in(auto& part) {
-    return part.name;
-}
-
 template <class Part>
 void put(Job& job, Part part, std::string_view id, const QString& stem) {
     part.id = fresh_id(job, id);

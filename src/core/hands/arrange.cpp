@@ -53,21 +53,6 @@ std::vector<Length> evenly(std::vector<Placed>& things, Low low, High high) {
 
 } // namespace
 
-std::optional<Outline> whole_room(const WallPlan& plan, const std::string& id) {
-    std::optional<Outline> all;
-    for_each_thing(plan, [&](const ThingPlan& thing) {
-        for (const WallThing& part : thing.room) {
-            if (part.id != id && thing.id != id)
-                continue;
-            const Outline& box = part.box;
-            all = all ? Outline{std::min(all->left, box.left), std::max(all->right, box.right),
-                                std::min(all->bottom, box.bottom), std::max(all->top, box.top)}
-                      : box;
-        }
-    });
-    return all;
-}
-
 std::vector<Edit> arrange(const Wall& wall, const WallPlan& plan, const std::vector<std::string>& ids,
                           Arrangement arrangement) {
     std::vector<Placed> things = placed(plan, ids);
@@ -110,6 +95,15 @@ std::vector<Edit> arrange(const Wall& wall, const WallPlan& plan, const std::vec
         case Arrangement::spaced_evenly:
             break;
         }
+    return edits;
+}
+
+std::vector<Edit> moved_by(const Wall& wall, const WallPlan& plan, const std::vector<std::string>& ids, Length dx,
+                           Length dz) {
+    std::vector<Edit> edits;
+    for (const std::string& id : ids)
+        if (auto edit = moved(wall, plan, id, dx, dz))
+            edits.push_back(std::move(*edit));
     return edits;
 }
 

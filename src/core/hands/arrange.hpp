@@ -16,10 +16,11 @@ enum class Arrangement { tops_level, undersides_level, left_ends_in_line, right_
 std::vector<Edit> arrange(const Wall& wall, const WallPlan& plan, const std::vector<std::string>& ids,
                           Arrangement arrangement);
 
+/// What pushes them all by as much; a run goes along only, its fillers within their limits.
+std::vector<Edit> moved_by(const Wall& wall, const WallPlan& plan, const std::vector<std::string>& ids, Length dx,
+                           Length dz);
+
 /// What brings their tops to a height.
 std::vector<Edit> tops_to(const Wall& wall, const WallPlan& plan, const std::vector<std::string>& ids, Length z);
-
-/// All the room that a thing, or a unit of a run, takes of its wall; none: it takes none, or is not there.
-std::optional<Outline> whole_room(const WallPlan& plan, const std::string& id);
 
 } // namespace yes_square

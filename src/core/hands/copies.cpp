@@ -15,13 +15,6 @@ namespace {
 constexpr Length aside = 50_mm;    ///< where no place is free
 constexpr Length between = 300_mm; ///< over or under what is there
 
-std::string& name_in(auto& thing) {
-    return thing.name;
-}
-std::string& name_in(HungCabinet& hung) {
-    return hung.unit.name;
-}
-
 /// "Shelf 3" and "W3" go on as "Shelf 4" and "W4", "Map shelf" as "Map shelf 2".
 std::string next_name(const Job& job, const std::string& name) {
     std::string stem = name;
@@ -57,8 +50,7 @@ Shift free_place(const std::vector<Outline>& moved, const std::vector<Outline>& 
         return {};
     Outline all = moved.front();
     for (const Outline& box : moved)
-        all = {std::min(all.left, box.left), std::max(all.right, box.right), std::min(all.bottom, box.bottom),
-               std::max(all.top, box.top)};
+        all = all.joined(box);
     std::vector<Length> beside{{}, -all.left, wall.length - all.right};
     std::vector<Length> over{{}};
     for (const Outline& box : taken) {

@@ -67,6 +67,14 @@ const std::string& name_of(const Thing& thing) {
 inline const std::string& name_of(const HungCabinet& hung) {
     return hung.unit.name;
 }
+/// Where a thing keeps its name.
+template <class Thing>
+std::string& name_in(Thing& thing) {
+    return thing.name;
+}
+inline std::string& name_in(HungCabinet& hung) {
+    return hung.unit.name;
+}
 
 /// Calls `look(parts)` with the list of each kind that a wall has.
 void for_each_list(auto& wall, auto&& look) {

@@ -2,6 +2,8 @@
 
 #include "core/measure/length.hpp"
 
+#include <algorithm>
+
 namespace yes_square {
 
 /// A rectangle on the wall.
@@ -10,6 +12,11 @@ struct Outline {
     Length right;
     Length bottom;
     Length top;
+    /// The least that holds both.
+    Outline joined(const Outline& other) const {
+        return {std::min(left, other.left), std::max(right, other.right), std::min(bottom, other.bottom),
+                std::max(top, other.top)};
+    }
     bool overlaps(const Outline& other) const {
         return left < other.right && other.left < right && bottom < other.top && other.bottom < top;
     }

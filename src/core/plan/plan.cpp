@@ -115,6 +115,16 @@ std::vector<WallThing> things_on(const WallPlan& wall) {
     return things;
 }
 
+std::optional<Outline> whole_room(const WallPlan& wall, const std::string& id) {
+    std::optional<Outline> all;
+    for_each_thing(wall, [&](const ThingPlan& thing) {
+        for (const WallThing& part : thing.room)
+            if (part.id == id || thing.id == id)
+                all = all ? all->joined(part.box) : part.box;
+    });
+    return all;
+}
+
 std::vector<OwnedCheck> checks_of(const WallPlan& wall) {
     std::vector<OwnedCheck> checks;
     const auto add = [&](std::string_view owner, const std::vector<Check>& of, std::string_view thing = {}) {

@@ -199,6 +199,8 @@ void each_of(const Wall& wall, const WallPlan& plan, auto&& look) {
 
 /// All that takes room on a wall, kind after kind.
 std::vector<WallThing> things_on(const WallPlan& wall);
+/// All the room that a thing, or a unit of a run, takes of its wall; none: it takes none, or is not there.
+std::optional<Outline> whole_room(const WallPlan& wall, const std::string& id);
 
 /// One of a room's level lines, solved.
 struct LinePlan {

@@ -7,6 +7,7 @@
 #include <algorithm>
 #include <optional>
 #include <string>
+#include <string_view>
 #include <vector>
 
 namespace yes_square {
@@ -34,6 +35,7 @@ struct PlannedHole {
     // What the wall says.
     Length above_now = {};                ///< above the floor as it is now, at x
     Length radius = {};                   ///< of the widest pass
+    std::string_view no_wall = {};        ///< "in the window": there is no wall at all; empty: there is
     std::vector<std::size_t> strips = {}; ///< of WallSurvey::strips, in which any of its circle lies: found ones first
     std::vector<DrillPass> passes = {};   ///< in order; none: nothing holds there, so nobody drills
     bool made = false;                    ///< it is in the wall

@@ -148,9 +148,15 @@ void reckon_things(const WallSite& site, const RunSite& runs, WallPlan& plan) {
     });
 }
 
-/// What is in the way of what stands or hangs by itself. Shelves and runs find that themselves; what hangs already
-/// hangs where it is.
+/// Holes of any thing for which there is no wall; and what is in the way of what stands or hangs by itself. Shelves and
+/// runs find that themselves; what hangs already hangs where it is.
 void find_clashes(const WallSite& site, WallPlan& plan) {
+    for_each_kind(Things{}, [&]<class Kind>() {
+        for (ThingPlan& thing : plan.*plans_of<Kind>) {
+            const std::vector<Check> off_wall = holes_without_wall(thing);
+            thing.checks.insert(thing.checks.begin(), off_wall.begin(), off_wall.end());
+        }
+    });
     bool any = false;
     for_each_kind(Things{}, [&]<class Kind>() { any |= by_itself<Kind> && !(plan.*plans_of<Kind>).empty(); });
     if (!any)

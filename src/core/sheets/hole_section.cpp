@@ -3,6 +3,7 @@
 #include "core/fixings/wood_screw.hpp"
 #include "core/job/field_visits.hpp"
 #include "core/sheets/lettering.hpp"
+#include "core/sheets/rods.hpp"
 #include "core/sheets/summary.hpp"
 
 #include <algorithm>
@@ -16,12 +17,6 @@ constexpr double cable_room = 50;   ///< mm behind the lining in which one is dr
 
 double mm(Length length) {
     return length.in_metres() * 1000;
-}
-
-Ink stud_ink(StudState state) {
-    return state == StudState::proved      ? Ink::stud_proved
-           : state == StudState::indicated ? Ink::stud_indicated
-                                           : Ink::stud_assumed;
 }
 
 /// Depths are mm behind the face of the wall; what stands before it has depths less than 0.
@@ -199,7 +194,7 @@ private:
         for (const Stud& stud : plan_.survey.studs) {
             const double at = mm(stud.centre - hole_.x);
             const double half = mm(framing->stud_width) / 2;
-            stretch(at - half, at + half, lining_, deep, stud_ink(stud.state), Fill::light, 0.3,
+            stretch(at - half, at + half, lining_, deep, ink_of(stud.state), Fill::light, 0.3,
                     stud.state == StudState::proved ? Stroke::solid : Stroke::dashed);
         }
         line({left(), y(deep)}, {right(), y(deep)}, Ink::wall, 0.2, Stroke::dashed);

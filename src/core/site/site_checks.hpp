@@ -10,6 +10,7 @@ inline constexpr CheckCode stud_indicated{"stud_indicated", Severity::error};
 inline constexpr CheckCode no_stud{"no_stud", Severity::error};
 inline constexpr CheckCode one_stud{"one_stud", Severity::error};
 inline constexpr CheckCode in_service_strip{"in_service_strip", Severity::error};
+inline constexpr CheckCode hole_without_wall{"hole_without_wall", Severity::error};
 inline constexpr CheckCode spacing_over_limit{"spacing_over_limit", Severity::error};
 inline constexpr CheckCode sag_over_limit{"sag_over_limit", Severity::error, Bears::elsewhere};
 inline constexpr CheckCode board_not_for_damp{"board_not_for_damp", Severity::error, Bears::elsewhere};

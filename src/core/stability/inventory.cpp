@@ -30,7 +30,8 @@ InventoryRow row_of(const Wall& wall, const CabinetUnit& unit, const UnitPlan& p
             continue;
         last = hole.stud;
         ++row.places;
-        sure = sure && (hole.substrate == Substrate::proved_stud || hole.substrate == Substrate::masonry);
+        sure = sure && hole.no_wall.empty() &&
+               (hole.substrate == Substrate::proved_stud || hole.substrate == Substrate::masonry);
     }
     if (row.places > 0)
         row.each = plan.tension;

@@ -23,7 +23,8 @@ bool decides(const TipCase& tip, const Piece& piece) {
 /// Whether what holds it is all that it should be.
 bool holds(const Piece& piece, const PiecePlan& plan) {
     return !plan.holes.empty() &&
-           std::ranges::none_of(plan.holes, [](const PlannedHole& hole) { return hole.in_strip(); }) &&
+           std::ranges::none_of(plan.holes,
+                                [](const PlannedHole& hole) { return hole.in_strip() || !hole.no_wall.empty(); }) &&
            plan.fixing_utilisation.within() &&
            (!has_hardware(piece.restraint.kind) || plan.rating_utilisation.within()) &&
            (piece.restraint.kind != RestraintKind::cleat || plan.frame_screws > 0);

@@ -128,6 +128,9 @@ void hold_piece(const Piece& piece, const WallSite& site, PiecePlan& plan) {
     const bool refused = how.kind == RestraintKind::none || refusal(piece, site.rules);
     if (how.kind != RestraintKind::none && !how.in_lining)
         plan.holes = places_behind(piece, site, fixing_height(piece, site.rules.tipping));
+    std::erase_if(plan.holes, [&](const PlannedHole& place) {
+        return !no_wall_at(site.wall, place.x, place.z, usual_hole / 2).empty();
+    });
     const bool in_strips = std::ranges::any_of(plan.holes, [](const PlannedHole& hole) { return hole.in_strip(); });
     std::vector<PlannedHole> free;
     std::ranges::copy_if(plan.holes, std::back_inserter(free),
