@@ -16,7 +16,8 @@ namespace yes_square {
 class RandomJobs {
 public:
     explicit RandomJobs(std::uint64_t seed)
-        : draw_{seed} {}
+        : draw_{seed}
+        , aside_{~seed} {}
 
     /// One wall with one to three things on it.
     Job next() {
@@ -30,7 +31,24 @@ public:
         const int things = whole(1, 3);
         for (int i = 0; i < things; ++i)
             add_thing(job.walls.front(), i);
+        for_each_thing(job.walls.front(), [&](auto& thing) {
+            if constexpr (requires { thing.fixing->gauge; })
+                if (std::bernoulli_distribution{0.15}(aside_))
+                    thing.fixing = any_fixing(job.catalogue);
+        });
+        if (std::bernoulli_distribution{0.25}(aside_))
+            job.rules.timber = TimberSchool::en;
         return job;
+    }
+
+    /// A screw or an anchor that a fitter may have chosen, whether it will do or not.
+    ChosenFixing any_fixing(const Catalogue& catalogue) {
+        const auto below = [&](std::size_t number) {
+            return std::uniform_int_distribution<std::size_t>{0, number - 1}(aside_);
+        };
+        if (below(2) == 0)
+            return {catalogue.wood_screws[below(catalogue.wood_screws.size())].gauge};
+        return {std::nullopt, catalogue.plugs[below(catalogue.plugs.size())].id};
     }
 
     /// So many walls round one room, each with one to three things, so that things meet in its corners.
@@ -317,6 +335,7 @@ protected:
     }
 
     std::mt19937_64 draw_;
+    std::mt19937_64 aside_; ///< for what came later, so that a seed goes on giving the same things
 };
 
 } // namespace yes_square

@@ -1,11 +1,9 @@
-#include "app/catalogue/fixings_at_hand.hpp"
-#include "app/catalogue/own_catalogue.hpp"
 #include "app/fixings/fixings_panel.hpp"
 #include "app/layout/layout_panel.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "core/shelves/new_shelf.hpp"
 #include "core/shelves/shelf_checks.hpp"
-#include "driven_window.hpp"
+#include "shelf_window.hpp"
 
 #include <QComboBox>
 #include <QFile>
@@ -19,64 +17,6 @@
 
 using namespace yes_square;
 using namespace yes_square::app;
-
-namespace {
-
-/// An empty job with one wall of 4 m: brick, or studs every 400 mm.
-struct ShelfWindow : DrivenWindow {
-    explicit ShelfWindow(bool brick) {
-        bench().edit("a wall", [&](Job& made) {
-            Wall wall;
-            made.rooms.push_back({});
-            made.rooms.back().id = made.rooms.back().name = "first-room";
-            wall.room = "first-room";
-            wall.id = "wall-1";
-            wall.name = "Wall";
-            wall.length = 4000_mm;
-            wall.height = 2600_mm;
-            if (brick)
-                wall.structure = Masonry{};
-            else
-                for (int i = 1; i < 10; ++i)
-                    wall.studs.push_back({Length::mm(400 * i), StudState::proved, Length::micrometres(600), {}});
-            wall.lining = {{brick ? LiningMaterial::plaster : LiningMaterial::plasterboard, 12_mm, {}}};
-            made.walls = {wall};
-        });
-        window.set_stage(Stage::layout);
-        QTest::qWait(1);
-    }
-
-    /// Adds a shelf of a kind as the menu does.
-    void add(const ShelfPreset& kind) {
-        auto* menu = find<QMenu>("shelf-kinds");
-        menu->actions().at(std::ranges::find(shelf_presets(), kind) - shelf_presets().begin())->trigger();
-        QTest::qWait(1);
-    }
-    const Shelf& shelf() {
-        REQUIRE(bench().shelf());
-        return *bench().shelf();
-    }
-    const ShelfPlan& plan() {
-        REQUIRE(bench().shelf_plan());
-        return *bench().shelf_plan();
-    }
-    void choose(const char* name, int row) {
-        auto* box = find<QComboBox>(name);
-        if (!box->isVisible())
-            open_folds();
-        REQUIRE(box->isVisible());
-        box->setCurrentIndex(row);
-        emit box->activated(row);
-    }
-    bool finds(CheckCode code) { return std::ranges::find(plan().checks, code, &Check::code) != plan().checks.end(); }
-    void show_page(FixingsPage page) {
-        window.set_stage(Stage::fixings);
-        window.fixings().set_page(page);
-        QTest::qWait(1);
-    }
-};
-
-} // namespace
 
 TEST_CASE("every kind is hung from the menu, shown with its own figures and printed", "[app][kinds]") {
     for (const bool brick : {true, false}) {
@@ -209,86 +149,6 @@ TEST_CASE("how much will it hold is answered, and made more at a click", "[app][
     CHECK(driven.bench().shelf_study()->capacity.per_metre > held);
     QTest::qWait(1);
     CHECK(driven.find<QLabel>("greatest-load")->text() != before);
-}
-
-TEST_CASE("fixings are ranked with reasons, and the packet of the fitter's own comes first", "[app][kinds][choose]") {
-    ShelfWindow driven{true};
-    driven.add(shelf_preset("brackets"));
-    driven.show_page(FixingsPage::fix_with);
-    const QString ranks = driven.find<QTextBrowser>("rank-list")->toPlainText();
-    CHECK(ranks.indexOf("Nylon plug") < ranks.indexOf("Refused")); // will do
-    CHECK(ranks.indexOf("toggle") > ranks.indexOf("Refused"));
-    CHECK(ranks.contains("it may steady, never carry"));
-
-    FixingsAtHand dialog{driven.bench()};
-    dialog.show();
-    auto* anchors = dialog.findChild<QTableWidget*>("anchors-table");
-    CHECK_FALSE(dialog.findChild<QLineEdit*>("anchor-tension")->isVisible()); // a shipped one is not changed
-    anchors->selectRow(0);
-    QTest::mouseClick(dialog.findChild<QPushButton*>("copy-anchor"), Qt::LeftButton);
-    const auto& plugs = driven.job().catalogue.plugs;
-    REQUIRE(plugs.back().own);
-    const auto enter = [&](const char* name, const char* keys) {
-        auto* field = dialog.findChild<QLineEdit*>(name);
-        REQUIRE(field);
-        field->setFocus();
-        field->selectAll();
-        QTest::keyClicks(field, keys);
-        QTest::keyClick(field, Qt::Key_Return);
-        emit field->editingFinished();
-        QTest::qWait(1);
-    };
-    enter("anchor-name", "Long plug of the yellow box");
-    enter("anchor-tension", "6000");
-    enter("anchor-lengths", "60; eighty");
-    CHECK(dialog.findChild<QLineEdit*>("anchor-lengths")->property("refused").toBool());
-    enter("anchor-lengths", "70; 90");
-    CHECK(plugs.back().name == "Long plug of the yellow box");
-    CHECK(plugs.back().tension == 6000_n);
-    CHECK(plugs.back().screw_lengths == std::vector{70_mm, 90_mm});
-
-    QString problem;
-    CHECK(write_own_catalogue(driven.job().catalogue).isEmpty());
-    const Catalogue kept = read_own_catalogue(problem);
-    CHECK(problem.isEmpty());
-    REQUIRE(kept.plugs.size() == 1);
-    CHECK(kept.plugs[0].name == "Long plug of the yellow box");
-    QFile broken{own_catalogue_path()};
-    REQUIRE(broken.open(QIODevice::WriteOnly));
-    broken.write("{ \"plugs\": 7 }");
-    broken.close();
-    CHECK(read_own_catalogue(problem).plugs.empty());
-    CHECK(problem.contains("plugs"));
-    QFile::remove(own_catalogue_path());
-
-    QTest::mouseClick(dialog.findChild<QPushButton*>("remove-anchor"), Qt::LeftButton);
-    CHECK_FALSE(driven.job().catalogue.plugs.back().own);
-}
-
-TEST_CASE("the screws in the van are what the program chooses from", "[app][kinds][choose]") {
-    ShelfWindow driven{false};
-    driven.add(shelf_preset("brackets"));
-    const Length before = driven.plan().brackets.front().fixing->screw_length;
-    FixingsAtHand dialog{driven.bench()};
-    dialog.show();
-    dialog.findChild<QTabWidget*>("at-hand-tabs")->setCurrentIndex(1);
-    const auto enter = [&](const char* name, const char* keys) {
-        auto* field = dialog.findChild<QLineEdit*>(name);
-        REQUIRE(field);
-        field->setFocus();
-        field->selectAll();
-        QTest::keyClicks(field, keys);
-        emit field->editingFinished();
-        QTest::qWait(1);
-    };
-    enter("screw-1", "80; 90"); // #10
-    CHECK(driven.plan().brackets.front().fixing->screw_length == 80_mm);
-    CHECK(driven.plan().brackets.front().fixing->screw_length > before);
-    enter("screw-1", "long ones");
-    CHECK(dialog.findChild<QLineEdit*>("screw-1")->property("refused").toBool());
-    CHECK(driven.plan().brackets.front().fixing->screw_length == 80_mm);
-    enter("screw-shelf", "16");
-    CHECK(driven.job().catalogue.shelf_screws == std::vector{16_mm});
 }
 
 TEST_CASE("one shelf is hung round the room and taken back by one undo", "[app][kinds]") {

@@ -86,7 +86,7 @@ TEST_CASE("brackets further apart than is good, and an arm too short for its she
         },
         checks::spacing_over_good));
     CHECK_FALSE(shelf_raises(nothing, checks::arm_too_short));
-    CHECK(shelf_raises([](Shelf& shelf, Wall&) { shelf.depth = 700_mm; }, checks::arm_too_short));
+    CHECK(shelf_raises([](Shelf& shelf, Wall&) { shelf.depth = 900_mm; }, checks::arm_too_short));
 }
 
 TEST_CASE("sockets wherever a bracket's leg could stand, and a board too thin for any screw", "[checks][shelves]") {

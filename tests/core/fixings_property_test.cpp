@@ -120,10 +120,10 @@ TEST_CASE("what ranks first is what the program takes", "[fixings][choose][prope
                     const std::vector<HoleDemand> demands{
                         {Force::newtons(pull), Force::newtons(pull / 2), duration_stored}};
                     const Wall wall = masonry_wall(kind);
-                    const auto ranked =
-                        rank_fixings(shipped_catalogue(), rules, wall, Substrate::masonry, steel_plate(hole), demands);
-                    const auto chosen =
-                        choose_fixing(shipped_catalogue(), rules, wall, Substrate::masonry, steel_plate(hole), demands);
+                    const auto ranked = rank_fixings({shipped_catalogue(), rules, wall}, Substrate::masonry,
+                                                     steel_plate(hole), demands);
+                    const auto chosen = choose_fixing({shipped_catalogue(), rules, wall}, Substrate::masonry,
+                                                      steel_plate(hole), demands);
                     INFO(words(kind) << ", hole " << hole.in_mm() << ", pull " << pull);
                     if (ranked.front().refused.empty()) {
                         REQUIRE(chosen);
@@ -137,9 +137,9 @@ TEST_CASE("what ranks first is what the program takes", "[fixings][choose][prope
 
 TEST_CASE("nothing in the lining alone is ever chosen", "[fixings][choose][safety]") {
     for (const Wall& wall : {stud_wall(), masonry_wall()}) {
-        const auto ranked = rank_fixings(shipped_catalogue(), {}, wall, Substrate::lining, steel_plate(6_mm), light);
+        const auto ranked = rank_fixings({shipped_catalogue(), {}, wall}, Substrate::lining, steel_plate(6_mm), light);
         if (std::holds_alternative<Framing>(wall.structure)) {
-            CHECK_FALSE(choose_fixing(shipped_catalogue(), {}, wall, Substrate::lining, steel_plate(6_mm), light));
+            CHECK_FALSE(choose_fixing({shipped_catalogue(), {}, wall}, Substrate::lining, steel_plate(6_mm), light));
             for (const FixingOption& option : ranked)
                 CHECK_FALSE(option.refused.empty());
         }
@@ -149,17 +149,19 @@ TEST_CASE("nothing in the lining alone is ever chosen", "[fixings][choose][safet
     }
     Wall partition = stud_wall();
     partition.structure = LiningOnly{};
-    CHECK_FALSE(choose_fixing(shipped_catalogue(), {}, partition, Substrate::proved_stud, steel_plate(6_mm), light));
+    CHECK_FALSE(choose_fixing({shipped_catalogue(), {}, partition}, Substrate::proved_stud, steel_plate(6_mm), light));
     Wall steel = stud_wall();
     std::get<Framing>(steel.structure).material = StudMaterial::steel;
-    CHECK_FALSE(choose_fixing(shipped_catalogue(), {}, steel, Substrate::proved_stud, steel_plate(6_mm), light));
+    CHECK_FALSE(choose_fixing({shipped_catalogue(), {}, steel}, Substrate::proved_stud, steel_plate(6_mm), light));
 }
 
 TEST_CASE("a coach screw is taken through steel where the wood screw does not bear it", "[fixings][choose]") {
     const Wall wall = stud_wall();
     const std::vector<HoleDemand> heavy{{600_n, 350_n, duration_stored}};
-    const auto small = choose_fixing(shipped_catalogue(), {}, wall, Substrate::proved_stud, steel_plate(10_mm), light);
-    const auto large = choose_fixing(shipped_catalogue(), {}, wall, Substrate::proved_stud, steel_plate(10_mm), heavy);
+    const auto small =
+        choose_fixing({shipped_catalogue(), {}, wall}, Substrate::proved_stud, steel_plate(10_mm), light);
+    const auto large =
+        choose_fixing({shipped_catalogue(), {}, wall}, Substrate::proved_stud, steel_plate(10_mm), heavy);
     REQUIRE(small);
     REQUIRE(large);
     CHECK_FALSE(small->fixing.coach);
@@ -170,7 +172,7 @@ TEST_CASE("a coach screw is taken through steel where the wood screw does not be
     DrivenThrough rail{13_mm, wood_bearing(0.42)};
     rail.gravity = 0.42;
     rail.head = 13_mm;
-    const auto cabinet = choose_fixing(shipped_catalogue(), {}, wall, Substrate::proved_stud, rail, heavy);
+    const auto cabinet = choose_fixing({shipped_catalogue(), {}, wall}, Substrate::proved_stud, rail, heavy);
     REQUIRE(cabinet);
     CHECK_FALSE(cabinet->fixing.coach);
 }
@@ -178,9 +180,9 @@ TEST_CASE("a coach screw is taken through steel where the wood screw does not be
 TEST_CASE("a nogging holds a coach screw less in shear than a stud does", "[fixings][choose][safety]") {
     const std::vector<HoleDemand> sideways{{1_n, 900_n, duration_stored}};
     const auto in_stud =
-        choose_fixing(shipped_catalogue(), {}, stud_wall(), Substrate::proved_stud, steel_plate(10_mm), sideways);
+        choose_fixing({shipped_catalogue(), {}, stud_wall()}, Substrate::proved_stud, steel_plate(10_mm), sideways);
     const auto in_nogging =
-        choose_fixing(shipped_catalogue(), {}, stud_wall(), Substrate::nogging, steel_plate(10_mm), sideways);
+        choose_fixing({shipped_catalogue(), {}, stud_wall()}, Substrate::nogging, steel_plate(10_mm), sideways);
     REQUIRE(in_stud);
     REQUIRE(in_nogging);
     if (in_stud->fixing.name == in_nogging->fixing.name)
@@ -195,7 +197,7 @@ TEST_CASE("a choice weighed again under its own load comes to its own figure", "
         const HoleDemand demand{pull, shear, *rc::gen::element(duration_stored, duration_people)};
         for (const auto& [wall, hold] :
              {std::pair{stud_wall(), Substrate::proved_stud}, std::pair{masonry_wall(), Substrate::masonry}}) {
-            const auto choice = choose_fixing(shipped_catalogue(), {}, wall, hold, steel_plate(6_mm), {demand});
+            const auto choice = choose_fixing({shipped_catalogue(), {}, wall}, hold, steel_plate(6_mm), {demand});
             RC_ASSERT(choice.has_value());
             RC_ASSERT(std::abs(utilisation_of(choice->fixing, hold, demand).number() - choice->utilisation.number()) <
                       1e-9 * (1 + choice->utilisation.number()));
@@ -212,8 +214,8 @@ TEST_CASE("the hole is as deep as what goes into the wall, whatever the head sta
     proud.packing = 8_mm; // a keyhole's lip
     for (const auto& [wall, hold] :
          {std::pair{stud_wall(), Substrate::proved_stud}, std::pair{masonry_wall(), Substrate::masonry}}) {
-        const auto close = choose_fixing(shipped_catalogue(), {}, wall, hold, flush, light);
-        const auto off = choose_fixing(shipped_catalogue(), {}, wall, hold, proud, light);
+        const auto close = choose_fixing({shipped_catalogue(), {}, wall}, hold, flush, light);
+        const auto off = choose_fixing({shipped_catalogue(), {}, wall}, hold, proud, light);
         REQUIRE(close);
         REQUIRE(off);
         const Length room = hold == Substrate::masonry ? 6_mm : Length{};

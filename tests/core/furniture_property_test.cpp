@@ -158,7 +158,8 @@ TEST_CASE("a cabinet is never sound on nothing", "[audit][property]") {
         const auto screws = static_cast<double>(hung.top_screws + hung.bottom_screws);
         const DrivenThrough rail{hung.unit.rails.empty() ? hung.unit.back : hung.unit.rails.front().thickness,
                                  wood_bearing(0.36)};
-        const auto one = weigh_given(*hung.gauge, hung.screw_length, stud_wall(), rail, {{0_n, 1_n, duration_stored}});
+        const auto one = weigh_given(*hung.gauge, hung.screw_length, {shipped_catalogue(), {}, stud_wall()}, rail,
+                                     {{0_n, 1_n, duration_stored}});
         RC_ASSERT(one.has_value());
         RC_ASSERT(weight_of(plan.loaded_mass) / screws <= one->fixing.shear * 1.5);
     });
@@ -201,7 +202,7 @@ TEST_CASE("a given screw is weighed as it is, however little reaches the wood", 
     wall.lining = {{LiningMaterial::plasterboard, Length::inches(0, {1, 2}), {}}};
     DrivenThrough through{Length::inches(0, {1, 2}), wood_bearing(0.42)};
     const auto weighed = [&](Length length) {
-        return weigh_given(ScrewGauge::number_8, length, wall, through, {{1_n, 0_n, 1.0}});
+        return weigh_given(ScrewGauge::number_8, length, {shipped_catalogue(), {}, wall}, through, {{1_n, 0_n, 1.0}});
     };
     CHECK_FALSE(weighed(Length::inches(0, {3, 4}))); // it ends in the lining
     const auto two = weighed(2_in);

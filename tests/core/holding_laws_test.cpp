@@ -46,8 +46,23 @@ std::vector<HoleDemand> any_demand() {
 }
 
 ScrewGauge any_gauge() {
-    return static_cast<ScrewGauge>(*rc::gen::inRange(0, 6));
+    return static_cast<ScrewGauge>(*rc::gen::inRange(0, static_cast<int>(all_gauges().size())));
 }
+
+/// Weighs by one of the schools.
+struct Scales {
+    HouseRules rules;
+
+    static Scales any() {
+        Scales scales;
+        scales.rules.timber = *rc::gen::arbitrary<bool>() ? TimberSchool::en : TimberSchool::nds;
+        return scales;
+    }
+    std::optional<FixingChoice> weigh(ScrewGauge gauge, Length length, const Wall& wall, const DrivenThrough& through,
+                                      const std::vector<HoleDemand>& demands) const {
+        return weigh_given(gauge, length, {shipped_catalogue(), rules, wall}, through, demands);
+    }
+};
 
 /// Whether one screw is used no more than another. What cannot be given is no screw to compare.
 void no_worse(const std::optional<FixingChoice>& better, const std::optional<FixingChoice>& worse) {
@@ -63,10 +78,11 @@ TEST_CASE("a longer screw, a thicker rail, less packing never hold less", "[fixi
         const Wall wall = any_stud_wall();
         const DrivenThrough through = through_wood(drawn(6, 30), drawn(0, 10));
         const std::vector<HoleDemand> demands = any_demand();
+        const Scales scales = Scales::any();
         const ScrewGauge gauge = any_gauge();
         const Length length = drawn(40, 110);
-        no_worse(weigh_given(gauge, length + drawn(1, 40), wall, through, demands),
-                 weigh_given(gauge, length, wall, through, demands));
+        no_worse(scales.weigh(gauge, length + drawn(1, 40), wall, through, demands),
+                 scales.weigh(gauge, length, wall, through, demands));
     });
     rc::prop("a thicker rail, the screw as deep in the stud as before", [] {
         const Wall wall = any_stud_wall();
@@ -75,10 +91,11 @@ TEST_CASE("a longer screw, a thicker rail, less packing never hold less", "[fixi
         const Length more = drawn(1, 20);
         thick.thickness += more;
         const std::vector<HoleDemand> demands = any_demand();
+        const Scales scales = Scales::any();
         const ScrewGauge gauge = any_gauge();
         const Length length = drawn(40, 110);
-        no_worse(weigh_given(gauge, length + more, wall, thick, demands),
-                 weigh_given(gauge, length, wall, thin, demands));
+        no_worse(scales.weigh(gauge, length + more, wall, thick, demands),
+                 scales.weigh(gauge, length, wall, thin, demands));
     });
     rc::prop("less packing behind the same rail", [] {
         const Wall wall = any_stud_wall();
@@ -86,9 +103,10 @@ TEST_CASE("a longer screw, a thicker rail, less packing never hold less", "[fixi
         DrivenThrough bare = packed;
         bare.packing -= std::min(bare.packing, drawn(1, 15));
         const std::vector<HoleDemand> demands = any_demand();
+        const Scales scales = Scales::any();
         const ScrewGauge gauge = any_gauge();
         const Length length = drawn(40, 110);
-        no_worse(weigh_given(gauge, length, wall, bare, demands), weigh_given(gauge, length, wall, packed, demands));
+        no_worse(scales.weigh(gauge, length, wall, bare, demands), scales.weigh(gauge, length, wall, packed, demands));
     });
     rc::prop("less packing behind a rail on masonry", [] {
         Wall wall = any_stud_wall();
@@ -97,8 +115,8 @@ TEST_CASE("a longer screw, a thicker rail, less packing never hold less", "[fixi
         DrivenThrough bare = packed;
         bare.packing -= std::min(bare.packing, drawn(1, 15));
         const std::vector<HoleDemand> demands = any_demand();
-        const auto better = choose_fixing(new_job().catalogue, {}, wall, Substrate::masonry, bare, demands);
-        const auto worse = choose_fixing(new_job().catalogue, {}, wall, Substrate::masonry, packed, demands);
+        const auto better = choose_fixing({new_job().catalogue, {}, wall}, Substrate::masonry, bare, demands);
+        const auto worse = choose_fixing({new_job().catalogue, {}, wall}, Substrate::masonry, packed, demands);
         RC_PRE(better && worse);
         // Of those that will do the easiest to set is taken, which need not be the one used least.
         if (worse->utilisation.over())

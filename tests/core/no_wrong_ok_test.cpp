@@ -111,14 +111,14 @@ TEST_CASE("what is fixed in masonry pulls through and bears as in studs", "[fixi
     DrivenThrough thin{6_mm, wood_bearing(0.36)};
     thin.gravity = 0.36;
     thin.head = 8_mm;
-    const auto choice = choose_fixing(shipped_catalogue(), {}, wall, Substrate::masonry, thin, {{200_n, 100_n, 0.9}});
+    const auto choice = choose_fixing({shipped_catalogue(), {}, wall}, Substrate::masonry, thin, {{200_n, 100_n, 0.9}});
     REQUIRE(choice);
     const Force through = head_pull_through(0.36, (8_mm).in_inches(), (6_mm).in_inches()) * duration_stored;
     CHECK(choice->fixing.tension <= through * (1 + 1e-9));
     const double root = 0.64 * choice->fixing.clearance.in_inches();
     CHECK(choice->fixing.shear <= bearing_strength(root, {6 / 25.4, wood_bearing(0.36), 0}) * (1 + 1e-9));
     thin.packing = 30_mm;
-    const auto packed = choose_fixing(shipped_catalogue(), {}, wall, Substrate::masonry, thin, {{200_n, 100_n, 0.9}});
+    const auto packed = choose_fixing({shipped_catalogue(), {}, wall}, Substrate::masonry, thin, {{200_n, 100_n, 0.9}});
     REQUIRE(packed);
     CHECK(packed->fixing.shear < choice->fixing.shear);
 }
@@ -320,12 +320,12 @@ TEST_CASE("edge distance is judged for the screw that is chosen", "[fixings][saf
     const Wall wall = stud_wall();
     rail.to_edge = 12_mm; // 5/16 and 3/8 in coach screws want 1.5 D: 11.9 and 14.3 mm
     const auto choice =
-        choose_fixing(shipped_catalogue(), {}, wall, Substrate::proved_stud, rail, {{5000_n, 100_n, 0.9}});
+        choose_fixing({shipped_catalogue(), {}, wall}, Substrate::proved_stud, rail, {{5000_n, 100_n, 0.9}});
     if (choice) {
         CHECK(choice->fixing.clearance < 9_mm);
     }
     rail.to_edge = 5_mm;
-    CHECK_FALSE(choose_fixing(shipped_catalogue(), {}, wall, Substrate::proved_stud, rail, {{10_n, 10_n, 0.9}}));
+    CHECK_FALSE(choose_fixing({shipped_catalogue(), {}, wall}, Substrate::proved_stud, rail, {{10_n, 10_n, 0.9}}));
 }
 
 TEST_CASE("the shank's hole is the first through tile and lining, and looking comes before going deep",

@@ -4,6 +4,7 @@
 #include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_loads.hpp"
 #include "core/site/site_checks.hpp"
+#include "core/statics/back_held.hpp"
 #include "shelf_walls.hpp"
 
 using namespace yes_square;
@@ -164,8 +165,15 @@ TEST_CASE("an alcove shelf: half on each side strip, front cut shorter where the
     const double span = 1.0 - 0.025;
     const double w = (loads.self_load + loads.goods_load).in_si();
     CHECK(plan.sag->span == Approx(span));
+    // Its back lies on a strip all along: see back_held_plate_test.
+    const double held = back_held_share(shelf.length, shelf.depth, shear_share(shelf.material));
+    CHECK(plan.back_held == held);
     CHECK(plan.sag->instantaneous ==
-          Approx(5 * w * std::pow(span, 4) / (384 * way_of(shelf).section(shelf).stiffness.in_si())).epsilon(0.01));
+          Approx(held * 5 * w * std::pow(span, 4) / (384 * way_of(shelf).section(shelf).stiffness.in_si()))
+              .epsilon(0.01));
+    how.back = false;
+    CHECK(shelf_plan(job_with(wall, shelf)).sag->instantaneous == Approx(plan.sag->instantaneous / held));
+    how.back = true;
 
     SECTION("without a strip on one side it is refused, and the cure puts one there") {
         how.right = false;

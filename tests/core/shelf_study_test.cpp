@@ -261,12 +261,12 @@ TEST_CASE("where a cable may be the first pass stops behind the lining", "[fixin
 
 TEST_CASE("the fitter's own entries are kept apart and go to the next job once", "[fixings][catalogue]") {
     Catalogue catalogue = shipped_catalogue();
-    MasonryAnchor* own = copy_as_own(catalogue, "plug-brick-8");
+    MasonryAnchor* own = copy_as_own<MasonryAnchor>(catalogue, "plug-brick-8");
     REQUIRE(own);
     CHECK(own->own);
     CHECK(own->basis == FigureBasis::not_stated);
     own->name = "My plug";
-    CHECK(copy_as_own(catalogue, "nothing") == nullptr);
+    CHECK(copy_as_own<MasonryAnchor>(catalogue, "nothing") == nullptr);
     CHECK(catalogue.plugs.front() == shipped_catalogue().plugs.front());
     const Catalogue apart = own_entries(catalogue);
     REQUIRE(apart.plugs.size() == 1);
@@ -279,7 +279,7 @@ TEST_CASE("the fitter's own entries are kept apart and go to the next job once",
 
 TEST_CASE("a figure from the packet is said to be the maker's", "[fixings][catalogue]") {
     Job job = job_with(masonry_wall(), usual(masonry_wall()));
-    MasonryAnchor* own = copy_as_own(job.catalogue, "plug-brick-8");
+    MasonryAnchor* own = copy_as_own<MasonryAnchor>(job.catalogue, "plug-brick-8");
     own->tension = 9000_n; // ultimate, so that 1800 N are used
     own->shear = 9000_n;
     own->basis = FigureBasis::ultimate;

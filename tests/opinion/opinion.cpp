@@ -25,7 +25,8 @@ public:
         , found_{findings} {
         const Json& structure = wall_["structure"];
         if (structure.value("species", "") != "")
-            wood_ = specific_gravity.at(structure["species"]);
+            wood_ = specific_gravity.at(structure["species"]), rho_ = density.at(structure["species"]);
+        en_ = job_["rules"]["timber"] == "EN 1995-1-1";
         bool off = false;
         for (const Json& layer : wall_["lining"])
             off = off || (layer["material"] != "plaster" && layer["material"] != "tile");
@@ -146,7 +147,8 @@ private:
 
     std::optional<Strength> strength(const std::string& fixing, double length_m, const Json& hole, bool across) const {
         if (const auto screw = screws.find(fixing); screw != screws.end())
-            return in_wood(screw->second, wood_, across, hole, length_m / inch);
+            return en_ ? in_wood_en(screw->second, rho_, across, hole, length_m / inch)
+                       : in_wood(screw->second, wood_, across, hole, length_m / inch);
         for (const Json& anchor : job_["catalogue"]["plugs"])
             if (anchor["name"] == fixing && anchor["substrate"] == wall_["structure"].value("of", ""))
                 return in_masonry(anchor, hole, lining_share_);
@@ -357,7 +359,7 @@ private:
         double worst = 0;
         for (const Json& place : hold["places"]) {
             borne += place["down_n"].get<double>() * hold["screws_at_each"].get<double>();
-            const Strength own{place["holds_n"]["pull"], place["holds_n"]["shear"]};
+            const Strength own{place["holds_n"]["pull"], place["holds_n"]["shear"], en_};
             const Json demand{
                 {"pull_n", place["pull_n"]}, {"down_n", place["down_n"]}, {"across_n", 0}, {"duration", 0.9}};
             worst = std::max(worst, used(own, demand, wall_["structure"]["kind"] == "masonry"));
@@ -397,9 +399,10 @@ private:
             wrong(piece, fmt::format("each place must hold {:.0f} N, not {:.0f}", each, piece["each_n"].get<double>()));
         const auto own = strength(fixing["name"], fixing["screw_length_m"], fixing, false);
         ++found_.holes;
-        if (own && each > own->pull / (wall_["structure"]["kind"] == "masonry" ? 1 : 0.9) * (1 + within))
+        const double lasts = wall_["structure"]["kind"] == "masonry" || !own ? 1 : lasting(*own, 1);
+        if (own && each > own->pull * lasts * (1 + within))
             wrong(piece, fmt::format("held, and each place must hold {:.0f} N where its screw holds {:.0f}", each,
-                                     own->pull / 0.9));
+                                     own->pull * lasts));
     }
 
     /// Each cleat's screws together bear at least its load, and no screw more than it holds.
@@ -430,6 +433,8 @@ private:
     const Json& plan_;
     Findings& found_;
     double wood_ = 0.36;
+    double rho_ = 290;
+    bool en_ = false;
     double lining_share_ = 1;
 };
 

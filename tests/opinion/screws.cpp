@@ -11,22 +11,38 @@ double root_of(double a, double b, double c) {
     return (std::sqrt(b * b - 4 * a * c) - b) / 2 / a;
 }
 
+Screw metric(double d_mm, double root_mm, bool coach) {
+    return {d_mm / 25.4, root_mm / 25.4, coach ? 45e3 : 70e3, (coach ? 1 : 2) * d_mm / 25.4, coach};
+}
+
 } // namespace
 
-const std::map<std::string, double> specific_gravity{{"unknown", 0.36},
-                                                     {"spruce_pine_fir", 0.42},
-                                                     {"southern_pine", 0.55},
-                                                     {"douglas_fir_larch", 0.50},
-                                                     {"red_oak", 0.67},
-                                                     {"western_cedars", 0.36},
-                                                     {"c16", 0.36}};
+const std::map<std::string, double> specific_gravity{{"unknown", 0.36},       {"spruce_pine_fir", 0.42},
+                                                     {"southern_pine", 0.55}, {"douglas_fir_larch", 0.50},
+                                                     {"red_oak", 0.67},       {"western_cedars", 0.36},
+                                                     {"c16", 0.36},           {"c18", 0.36},
+                                                     {"c24", 0.36},           {"c30", 0.36}};
+
+const std::map<std::string, double> density{{"unknown", 290},       {"spruce_pine_fir", 310},
+                                            {"southern_pine", 350}, {"douglas_fir_larch", 350},
+                                            {"red_oak", 530},       {"western_cedars", 290},
+                                            {"c16", 310},           {"c18", 320},
+                                            {"c24", 350},           {"c30", 380}};
 
 const std::map<std::string, Screw> screws{{"#8 wood screw", {0.164, 0.131, 90e3, 0.328, false}},
                                           {"#10 wood screw", {0.190, 0.152, 80e3, 0.380, false}},
                                           {"#14 wood screw", {0.242, 0.196, 70e3, 0.484, false}},
                                           {"1/4 in coach screw", {0.25, 0.173, 70e3, 5.0 / 32, true}},
                                           {"5/16 in coach screw", {0.3125, 0.227, 60e3, 3.0 / 16, true}},
-                                          {"3/8 in coach screw", {0.375, 0.265, 45e3, 7.0 / 32, true}}};
+                                          {"3/8 in coach screw", {0.375, 0.265, 45e3, 7.0 / 32, true}},
+                                          {"3.5 mm wood screw", metric(3.5, 2.24, false)},
+                                          {"4 mm wood screw", metric(4, 2.6, false)},
+                                          {"4.5 mm wood screw", metric(4.5, 2.9, false)},
+                                          {"5 mm wood screw", metric(5, 3.2, false)},
+                                          {"6 mm wood screw", metric(6, 3.9, false)},
+                                          {"M6 coach screw", metric(6, 4.2, true)},
+                                          {"M8 coach screw", metric(8, 5.6, true)},
+                                          {"M10 coach screw", metric(10, 7, true)}};
 
 Strength in_wood(const Screw& s, double g, bool across, const Json& hole, double length_in) {
     const double p = hole["penetration_m"].get<double>() / inch;
@@ -65,6 +81,45 @@ Strength in_wood(const Screw& s, double g, bool across, const Json& hole, double
     return {0.9 * pull * newton, 0.9 * shear * newton};
 }
 
+/// EN 1995-1-1: characteristic figures, then k_mod / (1.3 gamma) for what stands there.
+Strength in_wood_en(const Screw& s, double rho, bool across, const Json& hole, double length_in) {
+    const double stored = 0.6 / 1.3 / 1.35;
+    const double d = s.d * 25.4, core = s.root * 25.4, eff = 1.1 * core;
+    const double p = hole["penetration_m"].get<double>() * 1000, side = hole["side_m"].get<double>() * 1000;
+    const double gap = hole["gap_m"].get<double>() * 1000;
+    const double thread = std::min(p, 2.0 / 3 * length_in * 25.4);
+    const double slim = core / d;
+    double pull = 0;
+    if (thread >= 6 * d - 1e-6)
+        pull = d > 6 - 1e-6 && d < 12 + 1e-6 && slim >= 0.6 && slim <= 0.75
+                   ? 0.52 * std::sqrt(d) * std::pow(thread, 0.9) * std::pow(rho, 0.8) * std::min(1.0, d / 8)
+                   : 9 * d * thread * std::pow(rho / 350, 0.8);
+    pull *= stored * std::pow(hole["together"].get<double>(), -0.1);
+    pull = std::min(pull, 0.9 * 24'000 * pi * s.root * s.root / 4 * newton);
+    const auto bears = [&](double density_k, bool turned) {
+        return eff <= 6 ? 0.082 * density_k * std::pow(eff, -0.3)
+                        : 0.082 * (1 - 0.01 * eff) * density_k / (turned ? 1.35 + 0.015 * eff : 1);
+    };
+    double passed = 600;
+    if (!hole["side_gravity"].is_null()) {
+        const double gs = hole["side_gravity"], head = hole["head_m"].get<double>() * 1000;
+        passed = bears(800 * gs, false);
+        pull = std::min({pull, stored * 9 * head * head * std::pow(800 * gs / 350, 0.8),
+                         0.9 * 690 * pi * head / 25.4 * gs * gs * std::min(side, 2.5 * head) / 25.4 * newton});
+    }
+    double shear = 0;
+    if (p >= 6 * d - 1e-6) {
+        const double qm = bears(rho, across) * eff, qs = passed * eff, m = 120 * std::pow(eff, 2.6);
+        shear =
+            std::min({qm * p, qs * side,
+                      root_of(0.25 / qs + 0.25 / qm, side / 2 + gap + p / 2, -qs * side * side / 4 - qm * p * p / 4),
+                      root_of(0.5 / qs + 0.25 / qm, gap + p / 2, -m - qm * p * p / 4),
+                      root_of(0.25 / qs + 0.5 / qm, side / 2 + gap, -qs * side * side / 4 - m),
+                      root_of(0.5 / qs + 0.5 / qm, gap, -2 * m)});
+    }
+    return {pull, stored * shear, true};
+}
+
 Strength in_masonry(const Json& anchor, const Json& hole, double lining_share) {
     const std::string basis = anchor.value("basis", "not_stated");
     const std::string kind = anchor.value("kind", "plug");
@@ -92,17 +147,23 @@ Strength in_masonry(const Json& anchor, const Json& hole, double lining_share) {
     return {pull, shear};
 }
 
+double lasting(const Strength& holds, double duration) {
+    return holds.en ? (duration > 0.95 ? (0.9 / 1.5) / (0.6 / 1.35) : 1) : duration / 0.9;
+}
+
 double used(const Strength& holds, const Json& demand, bool masonry) {
     const auto share = [](double asked, double held) { return asked == 0 ? 0.0 : held > 0 ? asked / held : INFINITY; };
     const double pull = demand["pull_n"].is_null() ? INFINITY : demand["pull_n"].get<double>();
     const double v = std::hypot(demand["down_n"].get<double>(), demand["across_n"].get<double>());
-    const double lasts = masonry ? 1 : demand["duration"].get<double>() / 0.9;
+    const double lasts = masonry ? 1 : lasting(holds, demand["duration"]);
     const double w = holds.pull * lasts, z = holds.shear * lasts;
     if (masonry)
         return share(pull, w) + share(v, z);
     const double alone = std::max(share(pull, w), share(v, z));
     if (pull == 0 || v == 0 || !std::isfinite(alone))
         return alone;
+    if (holds.en)
+        return std::hypot(share(pull, w), share(v, z));
     const double r = std::hypot(pull, v), sine = pull / r, cosine = v / r;
     return std::max(alone, r / (w * z / (w * cosine * cosine + z * sine * sine)));
 }

@@ -154,7 +154,7 @@ TEST_CASE("screw length is what it passes through and 1 1/2 in, up to a stock le
     bracket.thickness = Length::inches(0, {1, 2});
     bracket.hole_diameter = 5_mm;
     bracket.hole_drops = {20_mm, 120_mm};
-    const auto choice = choose_fixing(shipped_catalogue(), {}, wall, Substrate::proved_stud,
+    const auto choice = choose_fixing({shipped_catalogue(), {}, wall}, Substrate::proved_stud,
                                       DrivenThrough::leg_of(bracket), {{10_n, 10_n, 0.9}});
     REQUIRE(choice);
     CHECK(choice->fixing.screw_length == Length::inches(2, {1, 2}));
@@ -170,8 +170,8 @@ TEST_CASE("a plug's hole is 6 mm deeper than what goes into it", "[fixings][comm
     bracket.thickness = 4_mm;
     bracket.hole_diameter = 5_mm;
     bracket.hole_drops = {20_mm, 120_mm};
-    const auto choice = choose_fixing(shipped_catalogue(), {}, wall, Substrate::masonry, DrivenThrough::leg_of(bracket),
-                                      {{125_n, 100_n, 0.9}});
+    const auto choice = choose_fixing({shipped_catalogue(), {}, wall}, Substrate::masonry,
+                                      DrivenThrough::leg_of(bracket), {{125_n, 100_n, 0.9}});
     REQUIRE(choice);
     // 4 + 12 + 50 = 66 mm: 70 mm stock, whose point stands 66 mm behind the face of the wall.
     CHECK(choice->fixing.screw_length == 70_mm);
@@ -179,7 +179,7 @@ TEST_CASE("a plug's hole is 6 mm deeper than what goes into it", "[fixings][comm
     CHECK(choice->utilisation.number() == Approx(125.0 / 450 + 100.0 / 600));
 
     wall.lining[0].material = LiningMaterial::plasterboard;
-    const auto behind_board = choose_fixing(shipped_catalogue(), {}, wall, Substrate::masonry,
+    const auto behind_board = choose_fixing({shipped_catalogue(), {}, wall}, Substrate::masonry,
                                             DrivenThrough::leg_of(bracket), {{125_n, 100_n, 0.9}});
     REQUIRE(behind_board);
     // Its screw of 5 mm stands free over 12 mm: 0.64 of that at its root, yields at 70 ksi x d^3 / 6, over KD 2.2 for a

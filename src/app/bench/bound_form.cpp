@@ -1,5 +1,7 @@
 #include "app/bench/bound_form.hpp"
 
+#include "app/bench/wordy_button.hpp"
+
 #include "app/bench/theme.hpp"
 
 #include <QComboBox>
@@ -46,8 +48,12 @@ void BoundForm::refresh() {
 
 void BoundForm::add_row(const QString& label, const char* name, QWidget* field, std::function<bool()> show) {
     field->setObjectName(QString::fromLatin1(name));
-    field->setAccessibleName(label);
-    rows_->addRow(label, field);
+    if (!label.isEmpty())
+        field->setAccessibleName(label);
+    if (label.isEmpty())
+        rows_->addRow(field);
+    else
+        rows_->addRow(label, field);
     refreshers_.push_back([this, field, section = sections_.size() - 1, show = std::move(show)] {
         const bool there = show();
         sections_[section].any_row |= there;
@@ -210,6 +216,12 @@ void BoundForm::fold(const QString& words, const char* name) {
     rows_->addRow(fold);
     sections_.push_back({fold});
     connect(fold, &Fold::toggled, this, &BoundForm::refresh);
+}
+
+void BoundForm::button(const QString& words, const char* name, std::function<bool()> show, std::function<void()> does) {
+    auto* made = new WordyButton{words, this};
+    connect(made, &QPushButton::clicked, this, std::move(does));
+    add_row({}, name, made, std::move(show));
 }
 
 void BoundForm::widget(QWidget* widget) {

@@ -73,6 +73,8 @@ public:
                 set(job, value ? std::optional{Figure::si(*value * typed().si)} : std::nullopt);
             });
     }
+    /// A button that does something about what the rows before it ask.
+    void button(const QString& words, const char* name, std::function<bool()> show, std::function<void()> does);
     /// A line of words of the form's own, as a heading.
     void heading(const QString& words);
     /// A heading that what follows folds under, closed at first: what is rarely decided. It shows while it has a row.

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "app/bench/choices.hpp"
+#include "app/bench/length_list.hpp"
 #include "app/bench/part_form.hpp"
 #include "app/bench/words.hpp"
 #include "core/job/fields.hpp"
@@ -71,14 +72,62 @@ public:
     void maybe(std::string_view name, std::optional<T>& member, const Meaning& meaning) {
         required(name, member, meaning);
     }
+    /// Several lengths in one field, ; between: only where they are asked for by name.
+    void lengths(std::string_view name, std::vector<Length>&, const Meaning& meaning) {
+        if (asked_ != name)
+            return;
+        found_ = true;
+        const std::string object = kind_ + "-" + std::string{object_.empty() ? name : object_};
+        BoundForm& form = form_;
+        form_.checked_words(
+            label_.isEmpty() ? label_of(name, meaning) : label_, object.c_str(),
+            part_.template read<std::string>(
+                [&form, wanted = std::string{name}](const Part& part) {
+                    Part copy = part;
+                    return list_of(lengths_of(copy, wanted), form.bench().job().unit).toStdString();
+                },
+                when_),
+            [&form](const QString& typed) {
+                return read_list(typed, form.bench().job().unit)
+                           ? QString{}
+                           : tr("Lengths with ; between them, such as 60; 80; 100");
+            },
+            part_.template write<std::string>(
+                [&form, wanted = std::string{name}](Part& part, const std::string& typed) {
+                    if (auto read = read_list(text(typed), form.bench().job().unit))
+                        lengths_of(part, wanted) = std::move(*read);
+                }));
+    }
     void part(std::string_view, auto&) {}
     void maybe_part(std::string_view, auto&) {}
     void list(std::string_view, auto&) {}
-    void lengths(std::string_view, auto&, const Meaning&) {}
     void one_of(std::string_view, auto&) {}
     void maybe_one_of(std::string_view, auto&) {}
 
 private:
+    /// Another visitor: finds several lengths, by their name.
+    struct PickLengths {
+        std::string_view wanted;
+        std::vector<Length>* found = nullptr;
+        void required(auto&&...) {}
+        void optional(auto&&...) {}
+        void maybe(auto&&...) {}
+        void part(auto&&...) {}
+        void maybe_part(auto&&...) {}
+        void list(auto&&...) {}
+        void one_of(auto&&...) {}
+        void maybe_one_of(auto&&...) {}
+        void lengths(std::string_view name, std::vector<Length>& member, const Meaning&) {
+            if (name == wanted)
+                found = &member;
+        }
+    };
+    static std::vector<Length>& lengths_of(Part& part, std::string_view name) {
+        PickLengths look{name};
+        fields(look, part);
+        return *look.found;
+    }
+
     /// Another visitor: finds the member of a row, by its number.
     template <class T>
     struct Pick {

@@ -27,13 +27,13 @@ LengthField::~LengthField() {
 void LengthField::set_unit(Unit unit) {
     unit_ = unit;
     if (shown_ && !isModified())
-        setText(app::text(format(*shown_, unit_)));
+        setText(app::text(format(*shown_, unit_for(*shown_, unit_))));
 }
 
 void LengthField::set_length(Length length) {
     shown_ = length;
     if (!(hasFocus() && isModified()))
-        setText(app::text(format(length, unit_)));
+        setText(app::text(format(length, unit_for(length, unit_))));
 }
 
 void LengthField::set_least(Length least, const QString& refusal) {

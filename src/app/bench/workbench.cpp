@@ -124,6 +124,7 @@ void Workbench::put(Job job) {
         if (owned.check->code == checks::not_reckoned) // for a report
             qWarning("%s", say(owned.check->message, {}).c_str());
     study_.reset();
+    options_.reset();
     shown_working_.reset(); // its figures may be of the job that was
     const auto selected_before = std::pair{item_, part_};
     keep_selection();
@@ -217,6 +218,14 @@ const ShelfStudy* Workbench::shelf_study() const {
         studied_ = item_;
     }
     return study_ ? &*study_ : nullptr;
+}
+
+const std::vector<FixingOption>& Workbench::fixing_options() const {
+    if (!options_ || optioned_ != item_) {
+        options_ = yes_square::fixing_options(job_, *plan_, item_);
+        optioned_ = item_;
+    }
+    return *options_;
 }
 
 void Workbench::select_wall(std::size_t index) {

@@ -4,6 +4,7 @@
 #include "app/bench/grown.hpp"
 #include "app/bench/heading.hpp"
 #include "app/bench/read_only_table.hpp"
+#include "app/fixings/fix_with.hpp"
 #include "core/sheets/summary.hpp"
 
 #include <QHeaderView>
@@ -43,7 +44,7 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     page(shelf, tr("Marks"), 0);
     page(drill, tr("Drilling"), 1);
     page(holds_, tr("Holds"), 2);
-    page(new RankPanel{bench}, tr("Fix with"), 3);
+    page(new FixWith{bench}, tr("Fix with"), 3);
     page(noggings_, tr("Noggings"), 4);
     for (QTableWidget* table : {marks_, drilling_, bits_, noggings_})
         grow_to_rows(*table);
@@ -147,8 +148,8 @@ void FixingsPanel::refresh_places(const ShelfPlan& plan) {
             if (hole.place != i)
                 continue;
             add_row(drilling_,
-                    {QString::number(i + 1), QString::number(hole.row + 1), shown(quantity(hole.z)),
-                     shown(quantity(hole.above_now)),
+                    {QString::number(i + 1), QString::number(hole.row + 1),
+                     hole.through_it ? tr("through it") : shown(quantity(hole.z)), shown(quantity(hole.above_now)),
                      place.fixing ? shown(stock(place.fixing->hole_diameter)) : tr("packet"),
                      place.fixing ? shown(stock(place.fixing->drill_depth)) : tr("packet")},
                     QStringLiteral("hole/%1").arg(hole.row + 1));

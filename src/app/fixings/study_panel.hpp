@@ -3,7 +3,6 @@
 #include "app/bench/workbench.hpp"
 #include "app/board/drawing_view.hpp"
 
-#include "app/bench/manners.hpp"
 #include <QLabel>
 #include <QTableWidget>
 #include <QVBoxLayout>
@@ -31,22 +30,6 @@ private:
     QLabel* caution_;
     DrawingView* bending_;
     QVBoxLayout* stronger_;
-};
-
-/// All fixings at hand for the place that is loaded most: what will do, why, and what is refused and why.
-class RankPanel : public QWidget {
-    Q_OBJECT
-public:
-    explicit RankPanel(Workbench& bench, QWidget* parent = nullptr);
-
-protected:
-    void showEvent(QShowEvent* event) override;
-
-private:
-    void refresh();
-
-    Workbench& bench_;
-    Document* list_;
 };
 
 } // namespace yes_square::app

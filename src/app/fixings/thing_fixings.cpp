@@ -3,6 +3,7 @@
 #include "app/bench/grown.hpp"
 #include "app/bench/heading.hpp"
 #include "app/bench/read_only_table.hpp"
+#include "app/fixings/fix_with.hpp"
 #include "core/sheets/summary.hpp"
 
 #include <QVBoxLayout>
@@ -27,6 +28,7 @@ ThingFixings::ThingFixings(Workbench& bench, QWidget* parent)
     column->addWidget(marks_);
     column->addWidget(parts_heading_);
     column->addWidget(parts_);
+    column->addWidget(new FixWith{bench});
     column->addStretch(1);
     connect(&bench_, &Workbench::changed, this, &ThingFixings::refresh);
     connect(&bench_, &Workbench::selection_changed, this, &ThingFixings::refresh);

@@ -2,6 +2,7 @@
 
 #include "app/bench/grown.hpp"
 #include "app/bench/read_only_table.hpp"
+#include "app/fixings/fix_with.hpp"
 #include "core/sheets/run_layer.hpp"
 #include "core/sheets/summary.hpp"
 
@@ -33,6 +34,7 @@ UnitFixings::UnitFixings(Workbench& bench, QWidget* parent)
     column->addWidget(words_);
     column->addWidget(holes_);
     column->addWidget(card_, 5);
+    column->addWidget(new FixWith{bench});
     connect(&bench_, &Workbench::changed, this, &UnitFixings::refresh);
     connect(&bench_, &Workbench::selection_changed, this, &UnitFixings::refresh);
     refresh();

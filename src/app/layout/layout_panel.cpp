@@ -1,6 +1,7 @@
 #include "app/layout/layout_panel.hpp"
 
 #include "core/job/fresh_name.hpp"
+#include "core/job/trade_sizes.hpp"
 
 #include "app/bench/choices.hpp"
 
@@ -123,6 +124,8 @@ void LayoutPanel::add_shelf(const ShelfPreset& preset) {
     bench_.edit(tr("Add shelf"), [&](Job& job) {
         Wall& wall = job.walls[bench_.wall_index()];
         Shelf shelf = new_shelf(preset, wall);
+        if (Shelf traded = shelf; to_trade_sizes(traded, job.unit), traded.right() <= wall.length)
+            shelf = std::move(traded);
         shelf.id = id = fresh_id(job, "shelf");
         shelf.name = fresh_name(job, tr("Shelf %1").toStdString());
         wall.shelves.push_back(std::move(shelf));

@@ -1,6 +1,7 @@
 #include "app/layout/shelf_form.hpp"
 
 #include "app/bench/field_form.hpp"
+#include "app/catalogue/at_hand.hpp"
 #include "core/shelves/new_shelf.hpp"
 #include "core/shelves/plate.hpp"
 
@@ -120,29 +121,39 @@ void ShelfForm::build_brackets() {
                 row == 0 ? std::string{} : job.catalogue.brackets[static_cast<std::size_t>(row - 1)].id;
             change(job, [&](Shelf& shelf) { shelf.bracket = id; });
         });
-    const PartAccess<Bracket> used{[this]() -> const Bracket* {
-                                       const ShelfPlan* plan = bench().shelf_plan();
-                                       return plan && plan->bracket && way_of(*bench().shelf()).chooses_bracket()
-                                                  ? &*plan->bracket
-                                                  : nullptr;
-                                   },
-                                   [this](Job& job, const std::function<void(Bracket&)>& to) {
-                                       const ShelfPlan* plan = bench().shelf_plan();
-                                       for (Bracket& bracket : job.catalogue.brackets)
-                                           if (plan && plan->bracket && bracket.id == plan->bracket->id) {
-                                               to(bracket);
-                                               bracket.rated_per_pair = false;
-                                           }
-                                   }};
-    figure<Force>(
-        tr("Packet says, each"), "bracket-rating",
-        used.read<std::optional<Force>>([](const Bracket& bracket) { return bracket.rated_each(); }),
-        used.write<std::optional<Force>>([](Bracket& bracket, std::optional<Force> each) { bracket.rating = each; }),
-        Meaning{"a rating", Range::more_than_zero}.known_by_mass());
+    const auto used = [this]() -> const Bracket* {
+        const ShelfPlan* plan = bench().shelf_plan();
+        return plan && plan->bracket && way_of(*bench().shelf()).chooses_bracket() ? &*plan->bracket : nullptr;
+    };
+    button(
+        tr("Another, that I have in my hand..."), "shelf-other-bracket",
+        [this] { return bench().shelf() && way_of(*bench().shelf()).chooses_bracket(); },
+        [this, used] { enter_bracket(used() ? used()->id : std::string{}); });
+    const PartAccess<Bracket> bracket{used, [used](Job& job, const std::function<void(Bracket&)>& to) {
+                                          for (Bracket& each : job.catalogue.brackets)
+                                              if (used() && each.id == used()->id)
+                                                  to(each);
+                                      }};
+    FieldForm<Bracket>{*this, bracket, "bracket"}
+        .row("rating_n", {}, {}, "rating")
+        .row("rated_per_pair")
+        .row("basis")
+        .row("marks_through");
     choice(tr("Sag at most"), "sag-limit", words_of<SagLimit>(),
            read<int>([this](const Shelf&) { return row_for(bench().job().rules.sag_limit); },
                      [](const Shelf& shelf) { return !is_whole(shelf); }),
            [](Job& job, int row) { job.rules.sag_limit = at_row<SagLimit>(row); });
+}
+
+void ShelfForm::enter_bracket(const std::string& like) {
+    const auto& brackets = bench().job().catalogue.brackets;
+    if (!bench().shelf() || brackets.empty())
+        return;
+    auto* at_hand = new AtHand{bench(), window()};
+    at_hand->setAttribute(Qt::WA_DeleteOnClose);
+    const std::string own = at_hand->begin_bracket(like.empty() ? brackets.front().id : like);
+    bench().apply(tr("Use my own bracket"), ChooseBracket{bench().shelf()->id, own});
+    at_hand->open();
 }
 
 void ShelfForm::build_holding() {
@@ -167,7 +178,8 @@ void ShelfForm::build_holding() {
         .row("height", hidden)
         .row("thickness")
         .row("hole_diameter")
-        .row("rating_n");
+        .row("rating_n")
+        .row("marks_through");
 }
 
 } // namespace yes_square::app

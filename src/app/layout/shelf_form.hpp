@@ -15,6 +15,8 @@ private:
     void build_board();
     void build_holding();
     void build_brackets();
+    /// Begins a bracket of the fitter's own, like the one with this id, and asks for its figures.
+    void enter_bracket(const std::string& like);
 };
 
 } // namespace yes_square::app

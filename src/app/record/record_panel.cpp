@@ -47,7 +47,7 @@ RecordPanel::RecordPanel(Workbench& bench, Day& day, QWidget* parent)
     , table_{read_only_table({tr("When"), tr("What")}, "log", this)}
     , words_{new Document{this}}
     , note_{new QLineEdit{this}} {
-    search_->setPlaceholderText(tr("Search the log"));
+    search_->setPlaceholderText(tr("Search"));
     search_->setObjectName(QStringLiteral("log-search"));
     search_->setClearButtonEnabled(true);
     kind_->addItem(tr("everything"));

@@ -32,7 +32,7 @@ struct PageRange {
 class Page {
 public:
     /// @param width, height  of the paper, in mm
-    /// @param revision  of the job, at every foot
+    /// @param revision  of the job, at every foot, with what else every sheet says
     Page(QPainter& painter, QPagedPaintDevice& device, double width, double height, double per_mm, QString revision,
          PageRange range = {})
         : painter_{painter}
@@ -242,8 +242,7 @@ private:
         line(0, Qt::AlignLeft,
              tr("x from the reference end (left end of the wall), up from the datum (finished floor at its highest)."));
         line(small_type * type_line, Qt::AlignLeft,
-             tr("Revision %1, printed %2")
-                 .arg(revision_, QLocale{}.toString(QDate::currentDate(), QLocale::ShortFormat)));
+             tr("%1, printed %2").arg(revision_, QLocale{}.toString(QDate::currentDate(), QLocale::ShortFormat)));
         line(small_type * type_line, Qt::AlignRight,
              range_.total > 0 ? tr("Sheet %1 of %2").arg(number_).arg(range_.total) : tr("Sheet %1").arg(number_));
     }

@@ -1,5 +1,6 @@
 #include "app/sheets/sheet_writer.hpp"
 
+#include "core/job/field_visits.hpp"
 #include "core/measure/conversions.hpp"
 
 #include "app/bench/words.hpp"
@@ -26,7 +27,8 @@ void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, cons
               const SheetSet& set, PageRange range = {}) {
     const QPageSize paper = device.pageLayout().pageSize();
     const QSizeF size = paper.size(QPageSize::Millimeter);
-    const QString revision = revision_of(job);
+    const QString revision =
+        tr("Revision %1, timber joints by %2").arg(revision_of(job), text(enum_name(job.rules.timber)));
     {
         QBuffer nowhere;
         nowhere.open(QIODevice::WriteOnly);

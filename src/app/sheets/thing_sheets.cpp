@@ -34,6 +34,10 @@ QString heights_at(const ShelfPlan& plan, std::size_t place, const Voice& voice)
     for (const PlannedHole& hole : plan.holes) {
         if (hole.place != place)
             continue;
+        if (hole.through_it) {
+            heights = {tr("hold it to its mark, prick through its own holes")};
+            continue;
+        }
         QString height = text(say(quantity(hole.z), voice));
         if (line != plan.lines.end())
             height = tr("%1 (%2)").arg(height, distance_from(hole.z - line->z, voice));

@@ -9,6 +9,7 @@
 #include "core/steps/next_step.hpp"
 
 #include <QComboBox>
+#include <QLocale>
 #include <QMainWindow>
 #include <QSplitter>
 #include <QStackedWidget>
@@ -34,6 +35,10 @@ class StartPage;
 class SurveyPanel;
 class WallKey;
 class WallSide;
+
+/// A new job as the desktop's region has it; where that is not known, as the program was before it asked: in mm, joints
+/// by NDS-2018.
+Job job_of_region(const QLocale& locale);
 
 /// The window: stages and what is next along the top, under them the wall, and the stage's figures at its side. Where
 /// there is room for one of the two, wall and figures take turns.

@@ -41,9 +41,15 @@ bool MainWindow::open(const QString& path) {
     return true;
 }
 
+Job job_of_region(const QLocale& locale) {
+    if (locale.language() == QLocale::C)
+        return yes_square::new_job();
+    return yes_square::new_job(locale.measurementSystem() == QLocale::ImperialUSSystem ? Region::inch : Region::metric);
+}
+
 void MainWindow::start_untitled() {
     auto left_over = store_.start_untitled();
-    Job job = yes_square::new_job();
+    Job job = job_of_region(QLocale::system());
     QString problem;
     add_entries(job.catalogue, read_own_catalogue(problem));
     if (!problem.isEmpty())

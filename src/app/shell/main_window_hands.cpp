@@ -1,7 +1,7 @@
 #include "app/shell/main_window.hpp"
 
 #include "app/board/board_view.hpp"
-#include "app/catalogue/fixings_at_hand.hpp"
+#include "app/catalogue/at_hand.hpp"
 #include "app/cut/cut_panel.hpp"
 #include "app/fixings/fixings_panel.hpp"
 #include "app/hands/find_box.hpp"

@@ -1,7 +1,7 @@
 #include "app/shell/main_window.hpp"
 
 #include "app/board/board_view.hpp"
-#include "app/catalogue/fixings_at_hand.hpp"
+#include "app/catalogue/at_hand.hpp"
 #include "app/catalogue/own_catalogue.hpp"
 #include "app/layout/layout_panel.hpp"
 #include "app/practice/practice_dialog.hpp"
@@ -81,12 +81,12 @@ void MainWindow::build_edit_menu() {
         set_stage(Stage::layout);
         layout_->pieces().add_piece(PieceKind::dresser);
     });
-    edit->addAction(tr("Fixings at hand..."), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_F}, this, [this] {
-        FixingsAtHand dialog{bench_, this};
-        dialog.exec();
-        if (const QString problem = write_own_catalogue(bench_.job().catalogue); !problem.isEmpty())
-            tell(problem);
-    });
+    edit->addAction(tr("Brackets and fixings at hand..."), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_F}, this,
+                    [this] {
+                        auto* at_hand = new AtHand{bench_, this};
+                        at_hand->setAttribute(Qt::WA_DeleteOnClose);
+                        at_hand->open();
+                    });
     edit->addAction(tr("Slide the run for studs"), QKeySequence{Qt::CTRL | Qt::Key_L}, this,
                     [this] { layout_->runs().slide(); });
     edit->addAction(tr("Remove what is selected"), QKeySequence{Qt::CTRL | Qt::Key_Delete}, layout_,

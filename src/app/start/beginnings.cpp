@@ -2,6 +2,7 @@
 
 #include "core/boxes/new_box.hpp"
 #include "core/job/fresh_name.hpp"
+#include "core/job/trade_sizes.hpp"
 #include "core/lines/room_lines.hpp"
 #include "core/measure/entry.hpp"
 #include "core/runs/unit_library.hpp"
@@ -38,6 +39,7 @@ Asked figure(const QString& label, const char* name, Length Part::*member) {
 std::function<void(Job&)> shelf(std::string_view preset, const char* stem) {
     return [preset, stem](Job& job) {
         Shelf made = new_shelf(shelf_preset(preset), wall_of(job));
+        to_trade_sizes(made, job.unit);
         made.id = fresh_id(job, "shelf");
         made.name = fresh_name(job, tr_here(stem).toStdString());
         wall_of(job).shelves.push_back(std::move(made));
@@ -53,6 +55,7 @@ std::vector<Asked> asked_of_shelf() {
 
 template <class Part>
 void put(Job& job, Part part, std::string_view id, const QString& stem) {
+    to_trade_sizes(part, job.unit);
     part.id = fresh_id(job, id);
     name_in(part) = fresh_name(job, stem.toStdString());
     (wall_of(job).*parts_of<Part>).push_back(std::move(part));
@@ -103,14 +106,9 @@ Job bare_wall(Job job) {
     room.id = fresh_id(job, "room");
     room.name = tr_here("Room").toStdString();
     job.rooms.push_back(room);
-    Wall wall;
+    Wall wall = new_wall(room.id, job.unit);
     wall.id = fresh_id(job, "wall");
     wall.name = fresh_name(job, tr_here("Wall %1").toStdString());
-    wall.room = room.id;
-    wall.length = 3000_mm;
-    wall.height = 2400_mm;
-    wall.structure = Framing{};
-    wall.lining = {{LiningMaterial::plasterboard, Length::micrometres(12'500)}};
     job.walls.push_back(std::move(wall));
     return job;
 }

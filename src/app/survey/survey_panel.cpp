@@ -1,6 +1,7 @@
 #include "app/survey/survey_panel.hpp"
 
 #include "core/job/fresh_name.hpp"
+#include "core/job/trade_sizes.hpp"
 
 #include "app/devices/devices_bar.hpp"
 #include "app/survey/level_page.hpp"
@@ -185,13 +186,9 @@ void SurveyPanel::add_wall() {
             room.name = tr("Room").toStdString();
             job.rooms.push_back(std::move(room));
         }
-        Wall wall;
+        Wall wall = new_wall(bench_.wall() ? bench_.wall()->room : job.rooms.back().id, job.unit);
         wall.id = fresh_id(job, "wall");
         wall.name = fresh_name(job, tr("Wall %1").toStdString());
-        wall.room = bench_.wall() ? bench_.wall()->room : job.rooms.back().id;
-        wall.length = 3000_mm;
-        wall.height = 2400_mm;
-        wall.lining = {{LiningMaterial::plasterboard, Length::micrometres(12'500)}};
         job.walls.push_back(std::move(wall));
     });
     bench_.select_wall(bench_.job().walls.size() - 1);

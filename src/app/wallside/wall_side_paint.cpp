@@ -121,7 +121,8 @@ void WallSide::paint_mark(QPainter& painter) {
                                          : tr("from the left end"),
          0.05, false, theme_.faint, figures);
     line(up, 0.22, true, theme_.chalk, figures);
-    line(at.above_now != at.z
+    line(at.through_it ? tr("as it comes: held to its mark, through its own hole")
+         : at.above_now != at.z
              ? tr("up from the datum; %1 from the floor as it is").arg(text(format(at.above_now, voice.unit)))
              : tr("up from the floor"),
          0.05, false, theme_.faint, figures);

@@ -125,7 +125,7 @@ private:
                 part.through.to_edge = to_edge_of(*framing, site_.survey.studs[*hole.stud], hole.x, site_.rules);
         }
         const Substrate ground = site_.masonry() ? Substrate::masonry : Substrate::proved_stud;
-        const auto choice = choose_fixing(site_.catalogue, site_.rules, site_.wall, ground, parts);
+        const auto choice = choose_fixing(site_.fixings(), ground, parts);
         if (!choice)
             return;
         plan_.utilisation = choice->utilisation;

@@ -17,7 +17,7 @@ public:
         : CheckWriter{plan.checks, hung.left, hung.top}
         , hung_{hung}
         , sure_{proved_only(site.survey)}
-        , site_{site.rules, site.catalogue, site.wall, site.service_class, sure_}
+        , site_{site.rules, site.catalogue, site.wall, site.service_class, sure_, site.chosen}
         , rails_{rails_of(hung.unit, site.rules.runs)}
         , plan_{plan} {}
 
@@ -103,7 +103,7 @@ private:
                     {one.holes[i].tension, one.holes[i].down, one.load.duration, one.load.when, one.holes[i].across});
             parts.push_back(std::move(part));
         }
-        const auto choice = weigh_given(*hung_.gauge, hung_.screw_length, site_.wall, parts);
+        const auto choice = weigh_given(*hung_.gauge, hung_.screw_length, site_.fixings(), parts);
         return choice ? Used{choice->utilisation, choice->fixing.strength(), choice->governing} : Used{};
     }
 
@@ -168,7 +168,7 @@ private:
 
     /// Whether a screw is in the wall for this cabinet so near a place that another would split the stud.
     bool taken(const PlannedHole& hole) const {
-        const Length apart = Length::nearest_to_inches(10 * properties(ScrewGauge::number_10).diameter_in);
+        const Length apart = Length::nearest_to_inches(10 * usual_screw(site_.rules.timber).diameter_in);
         return std::ranges::any_of(site_.wall.made, [&](const MadeHole& made) {
             return made.item == hung_.id && absolute(made.x - hole.x) < apart && absolute(made.z - hole.z) < apart;
         });

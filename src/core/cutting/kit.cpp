@@ -69,9 +69,11 @@ private:
             for (const Supply& supply : thing.supplies)
                 take(supply, supply.of.empty() ? thing.id : supply.of);
         });
+        const ScrewProperties& nogging_screw =
+            properties(job_.rules.timber == TimberSchool::en ? ScrewGauge::metric_5 : ScrewGauge::number_10);
         count_in(KitGroup::fixings, "nogging screw",
                  {"Screw for a nogging's ends, two at each: {0}, {1} long",
-                  {std::string{properties(ScrewGauge::number_10).wood_screw_words}, stock(75_mm)}},
+                  {std::string{nogging_screw.wood_screw_words}, stock(75_mm)}},
                  4 * plan.noggings.size(), wall.id);
         if (std::ranges::find(wall.lining, LiningMaterial::tile, &LiningLayer::material) != wall.lining.end())
             tool("masking tape", {"Masking tape for marks on tile"}, wall.id, KitGroup::consumables);

@@ -17,7 +17,7 @@ Working used_working(std::string subject, Sentence title, const FixingStrength& 
             worst = demand;
         }
     const bool masonry = substrate == Substrate::masonry;
-    const double lasts = masonry ? 1 : worst.duration / duration_stored;
+    const double lasts = masonry ? 1 : lasting(strength, worst.duration);
     const Force pull_held = strength.tension * lasts;
     const Force shear_held = strength.shear * lasts;
     const Term pull{"pull on it", quantity(worst.tension), statics};
@@ -35,6 +35,10 @@ Working used_working(std::string subject, Sentence title, const FixingStrength& 
         working.terms = {shear, holds_shear};
     } else if (masonry) {
         working.sum = "{0} / {1} + {2} / {3}";
+        working.terms = {pull, holds_pull, shear, holds_shear};
+    } else if (strength.school == TimberSchool::en) {
+        // (F/R)^2 + (F/R)^2, as a share of the load.
+        working.sum = "sqrt({0} x {0} / ({1} x {1}) + {2} x {2} / ({3} x {3}))";
         working.terms = {pull, holds_pull, shear, holds_shear};
     } else {
         // Capacity along the load: W Z / (W cos^2 a + Z sin^2 a).

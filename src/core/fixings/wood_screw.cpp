@@ -1,5 +1,7 @@
 #include "core/fixings/wood_screw.hpp"
 
+#include "core/fixings/dowel.hpp"
+
 #include <algorithm>
 #include <cmath>
 #include <limits>
@@ -7,11 +9,6 @@
 
 namespace yes_square {
 namespace {
-
-/// Positive root of A P^2 + B P + C = 0, for the yield modes.
-double yield_root(double a, double b, double c) {
-    return (-b + std::sqrt(b * b - 4 * a * c)) / (2 * a);
-}
 
 constexpr double quarter_inch = 0.25;
 constexpr double end_grain_withdrawal = 0.75;
@@ -78,20 +75,13 @@ Force lateral_strength(const ScrewProperties& screw, Wood wood, SideMember side,
     if (lm <= 0)
         return 0;
     const double d = screw.root_in;
-    const double g = side.gap_in;
-    const double ls = side.thickness_in;
-    const double qm = wood_bearing(screw, wood).in_psi() * d; // lb/in
-    const double qs = side.bearing.in_psi() * d;
-    const double moment = screw.bending_yield.in_psi() * d * d * d / 6; // lb in
+    const double moment = screw.bending_yield.in_psi() * d * d * d / 6;                // lb in
+    const DowelModes modes = dowel_modes({wood_bearing(screw, wood).in_psi() * d, lm}, // lb/in
+                                         {side.bearing.in_psi() * d, side.thickness_in}, side.gap_in, moment);
     const Reduction by = reduction(screw, wood);
-    const double least = std::min({
-        qm * lm / by.one,
-        qs * ls / by.one,
-        yield_root(1 / (4 * qs) + 1 / (4 * qm), ls / 2 + g + lm / 2, -qs * ls * ls / 4 - qm * lm * lm / 4) / by.two,
-        yield_root(1 / (2 * qs) + 1 / (4 * qm), g + lm / 2, -moment - qm * lm * lm / 4) / by.rest,
-        yield_root(1 / (4 * qs) + 1 / (2 * qm), ls / 2 + g, -qs * ls * ls / 4 - moment) / by.rest,
-        yield_root(1 / (2 * qs) + 1 / (2 * qm), g, -2 * moment) / by.rest,
-    });
+    const double least =
+        std::min({modes.main_crushes / by.one, modes.side_crushes / by.one, modes.both_crush / by.two,
+                  modes.bends_in_side / by.rest, modes.bends_in_main / by.rest, modes.bends_in_both / by.rest});
     const double depth = screw.coach ? std::min(1.0, lm / (8 * screw.diameter_in)) : 1.0;
     return Force::pounds(least * depth * (wood.end_grain ? end_grain_lateral : 1.0));
 }

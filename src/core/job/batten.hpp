@@ -1,10 +1,12 @@
 #pragma once
 
+#include "core/job/chosen_fixing.hpp"
 #include "core/job/materials.hpp"
 #include "core/job/unknown_members.hpp"
 #include "core/measure/physical.hpp"
 
 #include <algorithm>
+#include <optional>
 #include <string>
 
 namespace yes_square {
@@ -30,6 +32,7 @@ struct Batten {
     LineMass per_metre = LineMass::kg_per_metre(15); ///< that hangs or lies on it
     Length out = 60_mm;                              ///< of pegs: how far off the wall that load hangs
     int pegs = 0;                                    ///< to be had with it
+    std::optional<ChosenFixing> fixing = {};         ///< by the fitter; none: the program chooses
     UnknownMembers unknown = {};
     bool operator==(const Batten&) const = default;
 

@@ -32,6 +32,7 @@ void fields(auto& visit, Is<Batten> auto& batten) {
                        "Of pegs: how far off the wall the load hangs"));
     visit.optional("pegs", batten.pegs,
                    Meaning{"a number of pegs", Range::not_negative, "Pegs"}.told("Pegs to be had with it"));
+    visit.maybe_part("fixing", batten.fixing);
 }
 
 } // namespace yes_square

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/job/chosen_fixing.hpp"
 #include "core/job/runs.hpp"
 #include "core/job/shelf.hpp"
 
@@ -40,6 +41,7 @@ struct WallBox {
     ShelfLoad load = {LoadKind::books, 0};
     std::optional<Length> diagonal_rising = {};  ///< as measured: bottom left to top right
     std::optional<Length> diagonal_falling = {}; ///< top left to bottom right
+    std::optional<ChosenFixing> fixing = {};     ///< by the fitter; none: the program chooses
     UnknownMembers unknown = {};
     bool operator==(const WallBox&) const = default;
 

@@ -126,6 +126,14 @@ void apply_to_job(const MoveThing& edit, Job& job) {
             shift(*thing, edit.dx, edit.dz);
     });
 }
+void apply_to_job(const ChooseFixing& edit, Job& job) {
+    for (Wall& wall : job.walls)
+        for_each_thing(wall, [&](auto& part) {
+            if constexpr (requires { part.fixing = edit.fixing; })
+                if (part.id == edit.id)
+                    part.fixing = edit.fixing;
+        });
+}
 void apply_to_job(const RemoveThing& edit, Job& job) {
     for (Wall& wall : job.walls) {
         const auto remove = [&](auto& parts) {
@@ -134,6 +142,13 @@ void apply_to_job(const RemoveThing& edit, Job& job) {
         for_each_list(wall, remove);
         remove(wall.work_readings);
     }
+}
+void apply_to_job(const SetTimberSchool& edit, Job& job) {
+    job.rules.timber = edit.school;
+    auto& at_hand = job.catalogue.wood_screws;
+    for (const WoodScrew& screw : shipped_catalogue().wood_screws)
+        if (std::ranges::find(at_hand, screw.gauge, &WoodScrew::gauge) == at_hand.end())
+            at_hand.push_back(screw);
 }
 void apply_to_job(const SetSkill& edit, Job& job) {
     job.rules.shelves.skill = edit.skill;

@@ -59,6 +59,11 @@ struct SetSkill {
     bool operator==(const SetSkill&) const = default;
 };
 
+/// By which standard joints in timber are reckoned. Screws of its shops that the job does not have yet come with it.
+struct SetTimberSchool {
+    TimberSchool school = TimberSchool::nds;
+    bool operator==(const SetTimberSchool&) const = default;
+};
 struct SetWallHeight {
     std::string wall;
     Length height;
@@ -146,6 +151,12 @@ struct MoveThing {
     Length dz;
     bool operator==(const MoveThing&) const = default;
 };
+/// With what a thing is fixed; none: what the program takes.
+struct ChooseFixing {
+    std::string id;
+    std::optional<ChosenFixing> fixing;
+    bool operator==(const ChooseFixing&) const = default;
+};
 /// Takes it off its wall.
 struct RemoveThing {
     std::string id;
@@ -160,11 +171,11 @@ struct ForgetHole {
     bool operator==(const ForgetHole&) const = default;
 };
 
-using Edit =
-    std::variant<MoveShelf, ResizeShelf, ChooseBracket, ChooseLayout, PinPlace, ChooseBoard, ChangeShelf, SetSkill,
-                 SetWallHeight, TakeBuildUp, DropReadingsOffWall, SetLine, TakeLines, SetRelation, PlaceRun, SetSlack,
-                 SetHanging, ResizeUnit, ReorderUnit, SetHinge, RemoveUnit, Change<StorageSystem>, Change<Piece>,
-                 Change<WallBox>, Change<HungCabinet>, Change<LightFeed>, MoveThing, RemoveThing, ForgetHole>;
+using Edit = std::variant<MoveShelf, ResizeShelf, ChooseBracket, ChooseLayout, PinPlace, ChooseBoard, ChangeShelf,
+                          SetSkill, SetTimberSchool, SetWallHeight, TakeBuildUp, DropReadingsOffWall, SetLine,
+                          TakeLines, SetRelation, PlaceRun, SetSlack, SetHanging, ResizeUnit, ReorderUnit, SetHinge,
+                          RemoveUnit, Change<StorageSystem>, Change<Piece>, Change<WallBox>, Change<HungCabinet>,
+                          Change<LightFeed>, MoveThing, ChooseFixing, RemoveThing, ForgetHole>;
 
 /// The part of a kind with this id, and its wall; nullptr: none.
 template <class Part, class SomeJob>

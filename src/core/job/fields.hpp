@@ -254,6 +254,7 @@ void fields(auto& visit, Is<Run> auto& run) {
     visit.optional("centre_unit", run.centre_unit);
     visit.optional("left", run.left, Meaning{"a distance from the reference end", Range::any}.told("left"));
     visit.list("units", run.units);
+    visit.maybe_part("fixing", run.fixing);
 }
 
 void fields(auto& visit, Is<Wall> auto& wall) {
@@ -305,28 +306,59 @@ void fields(auto& visit, Is<Room> auto& room) {
     visit.list("line_relations", room.line_relations);
 }
 
+void fields(auto& visit, Is<ChosenFixing> auto& chosen) {
+    visit.maybe("gauge", chosen.gauge, Meaning{}.told("Of a screw; absent: an anchor"));
+    visit.optional("anchor", chosen.anchor, Meaning{}.told("Id of an anchor of the catalogue"));
+    visit.optional("length", chosen.length,
+                   Meaning{"a length", Range::not_negative}.told("0: the shortest at hand that will do"));
+}
+
+/// Of what may not be in the van today: the program chooses among what is.
+inline constexpr Meaning in_the_van =
+    Meaning{}.told("In the van; else the program does not choose it").asked("In the van").either("no", "yes");
+
 void fields(auto& visit, Is<Bracket> auto& bracket) {
     visit.required("id", bracket.id);
-    visit.required("name", bracket.name);
-    visit.required("arm", bracket.arm, Meaning{"an arm length", Range::more_than_zero}.told("Arm, from the wall"));
+    visit.required("name", bracket.name, asked("Name"));
+    visit.required(
+        "arm", bracket.arm,
+        Meaning{"an arm length", Range::more_than_zero}.told("Arm, from the wall").asked("Arm, from the wall"));
     visit.required("leg", bracket.leg,
-                   Meaning{"a leg length", Range::more_than_zero}.told("Leg, from the arm's upper face down"));
-    visit.required("width", bracket.width, Meaning{"a width", Range::more_than_zero}.told("Width along the wall"));
-    visit.required("thickness", bracket.thickness, Meaning{"a thickness", Range::more_than_zero}.told("Leg thickness"));
-    visit.lengths(
-        "hole_drops", bracket.hole_drops,
-        Meaning{"a hole's distance from the top", Range::more_than_zero}.told("Hole below the arm's upper face"));
+                   Meaning{"a leg length", Range::more_than_zero}
+                       .told("Leg, from the arm's upper face down")
+                       .asked("Leg, from the arm's top"));
+    visit.required(
+        "width", bracket.width,
+        Meaning{"a width", Range::more_than_zero}.told("Width along the wall").asked("Wide, along the wall"));
+    visit.required(
+        "thickness", bracket.thickness,
+        Meaning{"a thickness", Range::more_than_zero}.told("Leg thickness").asked("Leg, thick at its holes"));
+    visit.lengths("hole_drops", bracket.hole_drops,
+                  Meaning{"a hole's distance from the top", Range::more_than_zero}
+                      .told("Hole below the arm's upper face")
+                      .asked("Holes, down from the top (; between)"));
     visit.required("hole_diameter", bracket.hole_diameter,
-                   Meaning{"a hole diameter", Range::more_than_zero}.told("Hole diameter"));
-    visit.optional("stiffened", bracket.stiffened);
-    visit.optional("mass_kg", bracket.mass, Meaning{"a mass", Range::not_negative}.told("Mass, kg"));
+                   Meaning{"a hole diameter", Range::more_than_zero}.told("Hole diameter").asked("Holes, across"));
+    visit.optional("stiffened", bracket.stiffened,
+                   Meaning{}
+                       .told("The leg is braced or ribbed below its lowest hole")
+                       .asked("Below its lowest hole")
+                       .either("a plain leg", "braced or ribbed"));
+    visit.optional("mass_kg", bracket.mass,
+                   Meaning{"a mass", Range::not_negative}.told("Mass, kg").asked("Weighs").or_none("not weighed"));
     visit.maybe("rating_n", bracket.rating,
                 Meaning{"a rating", Range::more_than_zero}
-                    .told("The maker's greatest load, N; absent: unknown")
-                    .asked("Packet says, each")
+                    .told("The maker's load, N; absent: unknown")
+                    .asked("Packet says")
+                    .or_none("it says nothing")
                     .known_by_mass());
-    visit.optional("rated_per_pair", bracket.rated_per_pair);
-    visit.optional("own", bracket.own);
+    visit.optional("rated_per_pair", bracket.rated_per_pair,
+                   Meaning{}.told("The rating is of a pair").asked("That is for").either("each", "a pair"));
+    visit.optional("basis", bracket.basis,
+                   Meaning{}.told("What the rating is by the packet").asked("The packet calls it"));
+    visit.optional("marks_through", bracket.marks_through, through_its_holes);
+    visit.optional("own", bracket.own, Meaning{}.told("The fitter's own entry"));
+    visit.optional("at_hand", bracket.at_hand, in_the_van);
 }
 
 void fields(auto& visit, Is<WoodScrew> auto& screw) {
@@ -337,32 +369,41 @@ void fields(auto& visit, Is<WoodScrew> auto& screw) {
 
 void fields(auto& visit, Is<MasonryAnchor> auto& plug) {
     visit.required("id", plug.id);
-    visit.required("name", plug.name);
-    visit.optional("kind", plug.kind);
-    visit.required("substrate", plug.substrate);
-    visit.required("hole_diameter", plug.hole_diameter, Meaning{"a hole diameter", Range::more_than_zero}.told("Hole"));
-    visit.required("embedment", plug.embedment, Meaning{"an embedment", Range::more_than_zero}.told("In the masonry"));
+    visit.required("name", plug.name, asked("Name"));
+    visit.optional("kind", plug.kind, asked("Kind"));
+    visit.required("substrate", plug.substrate, asked("Holds in"));
+    visit.required("hole_diameter", plug.hole_diameter,
+                   Meaning{"a hole diameter", Range::more_than_zero}.told("Hole").asked("Hole"));
+    visit.required("embedment", plug.embedment,
+                   Meaning{"an embedment", Range::more_than_zero}.told("In the masonry").asked("In the masonry"));
     visit.required("screw_diameter", plug.screw_diameter,
-                   Meaning{"a screw diameter", Range::more_than_zero}.told("Screw"));
+                   Meaning{"a screw diameter", Range::more_than_zero}.told("Screw").asked("Screw or bar, thick"));
     visit.lengths("screw_lengths", plug.screw_lengths,
-                  Meaning{"a screw length", Range::more_than_zero}.told("Screw length"));
+                  Meaning{"a screw length", Range::more_than_zero}.told("Screw length").asked("Lengths, ; between"));
     visit.required("tension_n", plug.tension,
-                   Meaning{"a tension capacity", Range::more_than_zero}.told("Recommended tension, N"));
-    visit.required("shear_n", plug.shear,
-                   Meaning{"a shear capacity", Range::more_than_zero}.told("Recommended shear, N"));
-    visit.optional("basis", plug.basis);
+                   Meaning{"a tension capacity", Range::more_than_zero}
+                       .told("The packet's tension, N")
+                       .asked("Packet says, pull"));
+    visit.required(
+        "shear_n", plug.shear,
+        Meaning{"a shear capacity", Range::more_than_zero}.told("The packet's shear, N").asked("Packet says, shear"));
+    visit.optional("basis", plug.basis, asked("The packet calls it"));
     visit.optional("own", plug.own);
+    visit.optional("at_hand", plug.at_hand, in_the_van);
 }
 
 void fields(auto& visit, Is<LiningAnchor> auto& anchor) {
     visit.required("id", anchor.id);
-    visit.required("name", anchor.name);
-    visit.optional("kind", anchor.kind);
+    visit.required("name", anchor.name, asked("Name"));
+    visit.optional("kind", anchor.kind, asked("Kind"));
     visit.required("hole_diameter", anchor.hole_diameter,
                    Meaning{"a hole diameter", Range::more_than_zero}.told("Hole"));
     visit.maybe("tension_n", anchor.tension,
-                Meaning{"a tension capacity", Range::more_than_zero}.told("The packet's figure, N"));
-    visit.optional("basis", anchor.basis);
+                Meaning{"a tension capacity", Range::more_than_zero}
+                    .told("The packet's figure, N")
+                    .asked("Packet says, pull")
+                    .or_none("it says nothing"));
+    visit.optional("basis", anchor.basis, asked("The packet calls it"));
     visit.optional("own", anchor.own);
 }
 

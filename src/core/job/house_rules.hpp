@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/job/materials.hpp"
 #include "core/measure/physical.hpp"
 
 #include <map>
@@ -262,14 +263,16 @@ struct FeedRules {
 /// Rules of thumb, each in one place. A job saves them, so that a change shows in its record.
 /// Marked [cp] common practice, [hr] a house rule of ours.
 struct HouseRules {
-    Length spacing_good = 32_in;   ///< [cp] 32 in or less between brackets is good
-    Length spacing_most = 36_in;   ///< [cp] 36 in is the most
-    Length spacing_least = 100_mm; ///< [hr] nearer than this two brackets are one
-    Length inset_usual = 2_in;     ///< [cp] end brackets 1 to 2 in from the ends
-    Length inset_least = 1_in;     ///< [cp]
-    Length overhang_most = 12_in;  ///< [hr] beyond the last bracket where studs decide
-    double arm_least_share = 0.70; ///< [cp] of the shelf depth
-    Length arm_set_back = 1_in;    ///< [cp] the arm is at least this much shorter than the depth
+    Length spacing_good = 32_in;             ///< [cp] 32 in or less between brackets is good
+    Length spacing_most = 36_in;             ///< [cp] 36 in is the most
+    Length spacing_least = 100_mm;           ///< [hr] nearer than this two brackets are one
+    Length inset_usual = 2_in;               ///< [cp] end brackets 1 to 2 in from the ends
+    Length inset_least = 1_in;               ///< [cp]
+    Length overhang_most = 12_in;            ///< [hr] beyond the last bracket where studs decide
+    double arm_least_share = 0.70;           ///< [cp] of the shelf depth
+    Length arm_set_back = 1_in;              ///< [cp] the arm is at least this much shorter than the depth
+    TimberSchool timber = TimberSchool::nds; ///< how joints of screws in timber are reckoned
+    double arm_back_share = 0.15;            ///< [hr] or by this share of it, where that is less: of a shallow shelf
     Length penetration_wanted = Length::inches(1, {1, 2}); ///< [cp] in the stud
     Length stud_wander = 1_mm;                             ///< [hr] a drill wanders
     Length shelf_screw_margin = 2_mm;                      ///< [hr] between a screw's point and the shelf's top

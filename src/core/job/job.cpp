@@ -43,4 +43,11 @@ Job new_job() {
     return job;
 }
 
+Job new_job(Region region) {
+    Job job = new_job();
+    job.unit = region == Region::inch ? Unit::inch_16 : Unit::mm;
+    job.rules.timber = region == Region::inch ? TimberSchool::nds : TimberSchool::en;
+    return job;
+}
+
 } // namespace yes_square

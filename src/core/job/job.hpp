@@ -169,6 +169,9 @@ struct Room {
     Length floor_build_up() const;
 };
 
+/// What a maker's figures are by the packet. See allowable() for what is taken of each.
+enum class FigureBasis { recommended, characteristic, ultimate, not_stated };
+
 /// A bracket that can be had. Geometry as it stands on the wall, arm on top.
 struct Bracket {
     std::string id;
@@ -181,11 +184,12 @@ struct Bracket {
     Length hole_diameter;
     bool stiffened = false; ///< the leg is braced or ribbed below its lowest hole
     Mass mass = 0;
-    std::optional<Force> rating; ///< the maker's greatest load on the arm; none: unknown
+    std::optional<Force> rating; ///< the maker's load on the arm; none: unknown. See allowed_on() for what is taken
     bool rated_per_pair = false;
-    /// Of one; none: unknown.
-    std::optional<Force> rated_each() const { return rating && rated_per_pair ? std::optional{*rating / 2} : rating; }
-    bool own = false; ///< the fitter's own entry
+    FigureBasis basis = FigureBasis::recommended; ///< of the rating
+    bool marks_through = false;                   ///< held to its mark, it is pricked through at its own holes
+    bool own = false;                             ///< the fitter's own entry
+    bool at_hand = true;                          ///< in the van; else the program does not choose it
     UnknownMembers unknown = {};
     bool operator==(const Bracket&) const = default;
 };
@@ -211,9 +215,6 @@ enum class AnchorKind {
     self_drilling,
 };
 
-/// What an anchor's figures are by their packet. See allowable() for what is taken of each.
-enum class FigureBasis { recommended, characteristic, ultimate, not_stated };
-
 /// An anchor and its screw or bar for one kind of masonry. Figures are for the pair, in N.
 struct MasonryAnchor {
     std::string id;
@@ -228,6 +229,7 @@ struct MasonryAnchor {
     Force shear = 0;
     FigureBasis basis = FigureBasis::recommended;
     bool own = false; ///< the fitter's own entry, from its packet; else the shipped figure, from memory
+    bool at_hand = true;
     UnknownMembers unknown = {};
     bool operator==(const MasonryAnchor&) const = default;
 };
@@ -294,5 +296,11 @@ const Catalogue& shipped_catalogue();
 
 /// A new job with the shipped catalogue and no walls.
 Job new_job();
+
+/// How a place measures and what its shops have.
+enum class Region { metric, inch };
+/// A new job as one begins it there: in mm with joints by EN 1995-1-1 and metric screws, or in sixteenths of an inch by
+/// NDS-2018.
+Job new_job(Region region);
 
 } // namespace yes_square

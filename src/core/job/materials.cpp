@@ -46,7 +46,27 @@ constexpr std::array<BoardProperties, 13> boards{{
 
 // NDS-2018 appendix L and table I1 (from memory); head diameters as screws are made, of coach screws across the flats.
 // A wood screw's point is taken as 2 D long (house rule), a coach screw's as appendix L has it.
-constexpr std::array<ScrewProperties, 6> gauges{{
+constexpr double gauge_in(std::int64_t micrometres) {
+    return Length::micrometres(micrometres).in_inches();
+}
+// Metric screws: nominal and root diameters as the handbooks of EN 14592 and DIN 571 have them (0.64 to 0.65 of the
+// nominal, 0.7 of coach screws), heads twice the nominal or across the flats, all from memory; points as above, of a
+// coach screw its diameter; the bending yield of NDS is the lowest of its list (house rules).
+constexpr ScrewProperties metric_screw(ScrewGauge gauge, std::string_view name, const char* words,
+                                       std::int64_t diameter, std::int64_t root, std::int64_t head,
+                                       bool coach = false) {
+    return {gauge,
+            name,
+            words,
+            gauge_in(diameter),
+            gauge_in(root),
+            gauge_in(head),
+            coach ? 45'000_psi : 70'000_psi,
+            (coach ? 1 : 2) * gauge_in(diameter),
+            coach,
+            TimberSchool::en};
+}
+constexpr std::array<ScrewProperties, 14> gauges{{
     {ScrewGauge::number_8, "#8", "#8 wood screw", 0.164, 0.131, 0.332, 90'000_psi, 2 * 0.164},
     {ScrewGauge::number_10, "#10", "#10 wood screw", 0.190, 0.152, 0.385, 80'000_psi, 2 * 0.190},
     {ScrewGauge::number_14, "#14", "#14 wood screw", 0.242, 0.196, 0.507, 70'000_psi, 2 * 0.242},
@@ -55,6 +75,14 @@ constexpr std::array<ScrewProperties, 6> gauges{{
      true},
     {ScrewGauge::coach_three_eighths, "coach 3/8", "3/8 in coach screw", 0.375, 0.265, 0.5625, 45'000_psi, 7.0 / 32,
      true},
+    metric_screw(ScrewGauge::metric_3_5, "3.5", "3.5 mm wood screw", 3500, 2240, 7000),
+    metric_screw(ScrewGauge::metric_4, "4", "4 mm wood screw", 4000, 2600, 8000),
+    metric_screw(ScrewGauge::metric_4_5, "4.5", "4.5 mm wood screw", 4500, 2900, 9000),
+    metric_screw(ScrewGauge::metric_5, "5", "5 mm wood screw", 5000, 3200, 10'000),
+    metric_screw(ScrewGauge::metric_6, "6", "6 mm wood screw", 6000, 3900, 12'000),
+    metric_screw(ScrewGauge::coach_m6, "coach M6", "M6 coach screw", 6000, 4200, 10'000, true),
+    metric_screw(ScrewGauge::coach_m8, "coach M8", "M8 coach screw", 8000, 5600, 13'000, true),
+    metric_screw(ScrewGauge::coach_m10, "coach M10", "M10 coach screw", 10'000, 7000, 17'000, true),
 }};
 
 } // namespace
@@ -64,6 +92,22 @@ namespace {
 constexpr double strength_factors = 1.3 * 1.5;
 
 } // namespace
+
+double shear_share(BoardMaterial material) {
+    switch (material) {
+    case BoardMaterial::mdf:
+    case BoardMaterial::mdf_moisture_resistant:
+    case BoardMaterial::particleboard_p2:
+    case BoardMaterial::particleboard_p5:
+        return 1 / 2.6;
+    case BoardMaterial::osb3:
+    case BoardMaterial::birch_plywood:
+    case BoardMaterial::plywood:
+        return 1.0 / 13;
+    default:
+        return 1.0 / 16;
+    }
+}
 
 Pressure bending_stored(const BoardProperties& board) {
     return board.bending * board.kmod_stored / strength_factors;
@@ -86,9 +130,38 @@ double specific_gravity(Species species) {
     case Species::unknown:
     case Species::western_cedars:
     case Species::c16:
+    case Species::c18:
+    case Species::c24:
+    case Species::c30:
         return 0.36;
     }
     std::abort();
+}
+
+Density characteristic_density(Species species) {
+    switch (species) {
+    case Species::spruce_pine_fir:
+    case Species::c16:
+        return 310_kg_m3;
+    case Species::c18:
+        return 320_kg_m3;
+    case Species::southern_pine:
+    case Species::douglas_fir_larch:
+    case Species::c24:
+        return 350_kg_m3;
+    case Species::c30:
+        return 380_kg_m3;
+    case Species::red_oak:
+        return 530_kg_m3;
+    case Species::unknown:
+    case Species::western_cedars:
+        return 290_kg_m3;
+    }
+    std::abort();
+}
+
+Density characteristic_density(double gravity) {
+    return gravity * 800_kg_m3;
 }
 
 const BoardProperties& properties(BoardMaterial material) {
@@ -103,7 +176,7 @@ const ScrewProperties& properties(ScrewGauge gauge) {
     return gauges[static_cast<std::size_t>(gauge)];
 }
 
-const std::array<ScrewProperties, 6>& all_gauges() {
+const std::array<ScrewProperties, 14>& all_gauges() {
     return gauges;
 }
 

@@ -39,6 +39,14 @@ std::span<const EnumName<LiningMaterial>> enum_names() {
 }
 
 template <>
+std::span<const EnumName<TimberSchool>> enum_names() {
+    static constexpr EnumName<TimberSchool> names[]{
+        {TimberSchool::nds, "NDS-2018", "NDS-2018, screws by number and inch"},
+        {TimberSchool::en, "EN 1995-1-1", "EN 1995-1-1, metric screws"}};
+    return names;
+}
+
+template <>
 std::span<const EnumName<Species>> enum_names() {
     static constexpr EnumName<Species> names[]{{Species::unknown, "unknown", "Not known"},
                                                {Species::spruce_pine_fir, "spruce_pine_fir", "Spruce-pine-fir"},
@@ -46,7 +54,10 @@ std::span<const EnumName<Species>> enum_names() {
                                                {Species::douglas_fir_larch, "douglas_fir_larch", "Douglas-fir-larch"},
                                                {Species::red_oak, "red_oak", "Red oak"},
                                                {Species::western_cedars, "western_cedars", "Western cedars"},
-                                               {Species::c16, "c16", "C16"}};
+                                               {Species::c16, "c16", "C16"},
+                                               {Species::c18, "c18", "C18"},
+                                               {Species::c24, "c24", "C24"},
+                                               {Species::c30, "c30", "C30"}};
     return names;
 }
 

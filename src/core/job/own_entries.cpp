@@ -1,56 +1,106 @@
 #include "core/job/own_entries.hpp"
 
+#include "core/job/things.hpp"
+
 #include <algorithm>
 
 namespace yes_square {
 namespace {
 
 template <class Entry>
-void keep_own(std::vector<Entry>& entries) {
-    std::erase_if(entries, [](const Entry& entry) { return !entry.own; });
+Entry* entry_in(Catalogue& catalogue, const std::string& id) {
+    auto& entries = catalogue.*entries_of<Entry>;
+    const auto found = std::ranges::find(entries, id, &Entry::id);
+    return found == entries.end() ? nullptr : &*found;
 }
 
 template <class Entry>
-void add_missing(std::vector<Entry>& entries, const std::vector<Entry>& more) {
-    for (const Entry& entry : more)
-        if (std::ranges::find(entries, entry.id, &Entry::id) == entries.end())
-            entries.push_back(entry);
+std::string fresh_own_id(Catalogue& catalogue) {
+    for (int number = 1;; ++number)
+        if (std::string id = "own-" + std::to_string(number); !entry_in<Entry>(catalogue, id))
+            return id;
+}
+
+void let_go_of(Shelf& shelf, const Bracket& bracket) {
+    if (shelf.bracket == bracket.id)
+        shelf.bracket.clear();
+}
+void let_go_of(auto&, const Bracket&) {}
+void let_go_of(auto& thing, const auto& anchor) {
+    if constexpr (requires { thing.fixing->anchor; })
+        if (thing.fixing && thing.fixing->anchor == anchor.id)
+            thing.fixing.reset();
 }
 
 } // namespace
 
 Catalogue own_entries(const Catalogue& catalogue) {
     Catalogue own;
-    own.brackets = catalogue.brackets;
-    own.plugs = catalogue.plugs;
-    own.lining_anchors = catalogue.lining_anchors;
-    keep_own(own.brackets);
-    keep_own(own.plugs);
-    keep_own(own.lining_anchors);
+    for_each_kind(OwnKinds{}, [&]<class Entry>() {
+        std::ranges::copy_if(catalogue.*entries_of<Entry>, std::back_inserter(own.*entries_of<Entry>), &Entry::own);
+    });
     return own;
 }
 
 void add_entries(Catalogue& catalogue, const Catalogue& more) {
-    add_missing(catalogue.brackets, more.brackets);
-    add_missing(catalogue.plugs, more.plugs);
-    add_missing(catalogue.lining_anchors, more.lining_anchors);
+    for_each_kind(OwnKinds{}, [&]<class Entry>() {
+        for (const Entry& entry : more.*entries_of<Entry>)
+            if (!entry_in<Entry>(catalogue, entry.id))
+                (catalogue.*entries_of<Entry>).push_back(entry);
+    });
 }
 
-MasonryAnchor* copy_as_own(Catalogue& catalogue, const std::string& id) {
-    const auto from = std::ranges::find(catalogue.plugs, id, &MasonryAnchor::id);
-    if (from == catalogue.plugs.end())
+template <class Entry>
+Entry* copy_as_own(Catalogue& catalogue, const std::string& id) {
+    const Entry* from = entry_in<Entry>(catalogue, id);
+    if (!from)
         return nullptr;
-    MasonryAnchor copy = *from;
+    Entry copy = *from;
+    copy.id = fresh_own_id<Entry>(catalogue);
+    copy.name += ", my own";
     copy.own = true;
     copy.unknown.clear();
-    for (int number = 1;; ++number) {
-        copy.id = "own-" + std::to_string(number);
-        if (std::ranges::find(catalogue.plugs, copy.id, &MasonryAnchor::id) == catalogue.plugs.end())
-            break;
-    }
-    copy.basis = FigureBasis::not_stated; // until the packet has been read
-    catalogue.plugs.push_back(std::move(copy));
-    return &catalogue.plugs.back();
+    copy.basis = FigureBasis::not_stated;
+    if constexpr (requires { copy.rating; })
+        copy.rating.reset();
+    auto& entries = catalogue.*entries_of<Entry>;
+    entries.push_back(std::move(copy));
+    return &entries.back();
 }
+
+template <class Entry>
+void remove_own(Job& job, const std::string& id) {
+    const Entry* entry = entry_in<Entry>(job.catalogue, id);
+    if (!entry || !entry->own)
+        return;
+    for (Wall& wall : job.walls)
+        for_each_thing(wall, [&](auto& thing) { let_go_of(thing, *entry); });
+    std::erase_if(job.catalogue.*entries_of<Entry>, [&](const Entry& each) { return each.id == id; });
+}
+
+template <class Entry>
+void take_in(Catalogue& catalogue, const std::vector<Entry>& entries) {
+    for (Entry entry : entries) {
+        entry.own = true;
+        Entry* there = entry_in<Entry>(catalogue, entry.id);
+        if (there && there->own) {
+            *there = std::move(entry);
+            continue;
+        }
+        if (there)
+            entry.id = fresh_own_id<Entry>(catalogue);
+        (catalogue.*entries_of<Entry>).push_back(std::move(entry));
+    }
+}
+
+template Bracket* copy_as_own<Bracket>(Catalogue&, const std::string&);
+template MasonryAnchor* copy_as_own<MasonryAnchor>(Catalogue&, const std::string&);
+template LiningAnchor* copy_as_own<LiningAnchor>(Catalogue&, const std::string&);
+template void remove_own<Bracket>(Job&, const std::string&);
+template void remove_own<MasonryAnchor>(Job&, const std::string&);
+template void remove_own<LiningAnchor>(Job&, const std::string&);
+template void take_in<Bracket>(Catalogue&, const std::vector<Bracket>&);
+template void take_in<MasonryAnchor>(Catalogue&, const std::vector<MasonryAnchor>&);
+template void take_in<LiningAnchor>(Catalogue&, const std::vector<LiningAnchor>&);
 
 } // namespace yes_square

@@ -2,7 +2,34 @@
 
 #include "core/job/job.hpp"
 
+#include <string>
+#include <string_view>
+#include <tl/expected.hpp>
+#include <vector>
+
+/// What the fitter enters besides what ships: brackets and anchors in the hand or of the packet.
 namespace yes_square {
+
+/// Where a catalogue keeps entries of a kind, and what a file calls that list.
+template <class Entry>
+inline constexpr std::vector<Entry> Catalogue::*entries_of = nullptr;
+template <>
+inline constexpr std::vector<Bracket> Catalogue::*entries_of<Bracket> = &Catalogue::brackets;
+template <>
+inline constexpr std::vector<MasonryAnchor> Catalogue::*entries_of<MasonryAnchor> = &Catalogue::plugs;
+template <>
+inline constexpr std::vector<LiningAnchor> Catalogue::*entries_of<LiningAnchor> = &Catalogue::lining_anchors;
+
+template <class Entry>
+inline constexpr std::string_view entries_name = {};
+template <>
+inline constexpr std::string_view entries_name<Bracket> = "brackets";
+template <>
+inline constexpr std::string_view entries_name<MasonryAnchor> = "plugs";
+template <>
+inline constexpr std::string_view entries_name<LiningAnchor> = "lining_anchors";
+
+using OwnKinds = KindList<Bracket, MasonryAnchor, LiningAnchor>;
 
 /// The fitter's own entries of a catalogue, apart from those that ship: they go from job to job.
 Catalogue own_entries(const Catalogue& catalogue);
@@ -10,8 +37,34 @@ Catalogue own_entries(const Catalogue& catalogue);
 /// Adds entries that a catalogue does not have yet, by id.
 void add_entries(Catalogue& catalogue, const Catalogue& more);
 
-/// A copy of a masonry anchor as the fitter's own, to be changed to what a packet says; nullptr: no such id.
+/// A copy of an entry as the fitter's own, to be changed to what a packet or a rule in the hand says. Until then
+/// nothing is said of what its figures are, and a bracket has no rating. Nullptr: no such id.
 /// @return the copy, in the catalogue
-MasonryAnchor* copy_as_own(Catalogue& catalogue, const std::string& id);
+template <class Entry>
+Entry* copy_as_own(Catalogue& catalogue, const std::string& id);
+
+/// Takes an entry of the fitter's own away, and with it the wish of shelves for that bracket, of things for that
+/// anchor. What ships stays.
+template <class Entry>
+void remove_own(Job& job, const std::string& id);
+
+/// Entries as a CSV table, a line each, under the names that a job file has for their members: lengths in mm, kg, N,
+/// several lengths with spaces between. As catalogue documents say the same: see file.hpp.
+///
+///     id,name,arm,leg,width,thickness,hole_drops,hole_diameter,...
+///     own-1,Oak bracket,180,220,35,20,30 190,5,...
+template <class Entry>
+std::string entries_csv(const std::vector<Entry>& entries);
+
+/// Reads such a table. Columns stand in any order; what an entry can do without may be left out; a length may be
+/// written in any way the program reads one, with ; between several. All are the fitter's own. On error the text names
+/// line, column and cure.
+template <class Entry>
+tl::expected<std::vector<Entry>, std::string> entries_from_csv(std::string_view table);
+
+/// Adds entries as the fitter's own. One whose id is there already as the fitter's own takes its place; where what
+/// ships has it, it gets an id of its own.
+template <class Entry>
+void take_in(Catalogue& catalogue, const std::vector<Entry>& entries);
 
 } // namespace yes_square

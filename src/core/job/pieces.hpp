@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/job/chosen_fixing.hpp"
 #include "core/job/materials.hpp"
 #include "core/job/unknown_members.hpp"
 #include "core/measure/physical.hpp"
@@ -73,6 +74,7 @@ struct Piece {
     Length gap;           ///< between its back and the wall; 0: a skirting keeps it off
     bool children = true; ///< about
     Restraint restraint = {};
+    std::optional<ChosenFixing> fixing = {}; ///< by the fitter; none: the program chooses
     UnknownMembers unknown = {};
     bool operator==(const Piece&) const = default;
 

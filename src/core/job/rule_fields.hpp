@@ -369,6 +369,10 @@ void fields(auto& visit, Is<HouseRules> auto& rules) {
                    Meaning{"a share", Range::fraction}.told("Of the shelf depth (common practice)"));
     visit.optional("arm_set_back", rules.arm_set_back,
                    margin.told("The arm is at least this much shorter than the depth (common practice)"));
+    visit.optional("timber", rules.timber,
+                   Meaning{}.told("How joints of screws in timber are reckoned").asked("Timber joints by"));
+    visit.optional("arm_back_share", rules.arm_back_share,
+                   Meaning{"a share", Range::fraction}.told("Or by this share of it, where that is less (house rule)"));
     visit.optional("penetration_wanted", rules.penetration_wanted, length.told("In the stud (common practice)"));
     visit.optional("stud_wander", rules.stud_wander, margin.told("A drill wanders (house rule)"));
     visit.optional("shelf_screw_margin", rules.shelf_screw_margin,

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/job/chosen_fixing.hpp"
 #include "core/job/lines.hpp"
 #include "core/job/materials.hpp"
 #include "core/measure/physical.hpp"
@@ -121,6 +122,7 @@ struct Run {
     std::string centre_unit = {}; ///< id of the unit that is centred; empty: the whole run
     Length left = {};             ///< of Slack::by_hand
     std::vector<CabinetUnit> units = {};
+    std::optional<ChosenFixing> fixing = {}; ///< by the fitter; none: the program chooses
     UnknownMembers unknown = {};
     bool operator==(const Run&) const = default;
 };

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/job/chosen_fixing.hpp"
 #include "core/job/materials.hpp"
 #include "core/job/unknown_members.hpp"
 #include "core/measure/physical.hpp"
@@ -60,6 +61,7 @@ struct Plate {
     Length hole_diameter = 5_mm;
     std::vector<PlateHole> holes;
     std::optional<Force> rating = {}; ///< the maker's greatest load on all of it; none: unknown
+    bool marks_through = false;       ///< held to its place, it is pricked through at its own holes
     UnknownMembers unknown = {};
     bool operator==(const Plate&) const = default;
 };
@@ -195,7 +197,8 @@ struct Shelf {
     int tiers = 1;                    ///< alike shelves one under another, the highest at `height`
     Length rise = {};                 ///< from one tier's top to the next's
     std::optional<Lip> lip = {};
-    std::vector<Goods> goods = {}; ///< besides the even load
+    std::vector<Goods> goods = {};           ///< besides the even load
+    std::optional<ChosenFixing> fixing = {}; ///< by the fitter; none: the program chooses
     UnknownMembers unknown = {};
     bool operator==(const Shelf&) const = default;
 

@@ -13,6 +13,12 @@ void fields(auto& visit, Is<PlateHole> auto& hole) {
     visit.optional("must", hole.must);
 }
 
+/// How the holes of what is screwed on come on the wall.
+inline constexpr Meaning through_its_holes = Meaning{}
+                                                 .told("Held to its mark, it is pricked through at its own holes")
+                                                 .asked("Its holes are marked")
+                                                 .either("by their figures", "through it, held to its mark");
+
 void fields(auto& visit, Is<Plate> auto& plate) {
     constexpr Meaning size{"a size", Range::more_than_zero};
     visit.required("width", plate.width, size.told("Width").asked("Bracket, long"));
@@ -26,6 +32,7 @@ void fields(auto& visit, Is<Plate> auto& plate) {
                     .told("The maker's greatest load, N")
                     .asked("Sheet says, all of it")
                     .known_by_mass());
+    visit.optional("marks_through", plate.marks_through, through_its_holes);
 }
 
 void fields(auto& visit, Is<Lip> auto& lip) {
@@ -187,6 +194,7 @@ void fields(auto& visit, Is<Shelf> auto& shelf) {
         Meaning{"a height", Range::not_negative}.told("From one tier's top to the next's").asked("From top to top"));
     visit.maybe_part("lip", shelf.lip);
     visit.list("goods", shelf.goods);
+    visit.maybe_part("fixing", shelf.fixing);
 }
 
 } // namespace yes_square

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/job/chosen_fixing.hpp"
 #include "core/job/runs.hpp"
 #include "core/job/shelf.hpp"
 
@@ -69,6 +70,7 @@ struct StorageSystem {
     bool children = true;                        ///< about
     std::vector<Bay> bays = {};
     std::vector<PanelReading> readings = {};
+    std::optional<ChosenFixing> fixing = {}; ///< by the fitter; none: the program chooses
     UnknownMembers unknown = {};
     bool operator==(const StorageSystem&) const = default;
 

@@ -91,6 +91,7 @@ void fields(auto& visit, Is<StorageSystem> auto& system) {
     visit.optional("children", system.children, asked("Children about"));
     visit.list("bays", system.bays);
     visit.list("readings", system.readings);
+    visit.maybe_part("fixing", system.fixing);
 }
 
 void fields(auto& visit, Is<Drawer> auto& drawer) {
@@ -180,6 +181,7 @@ void fields(auto& visit, Is<Piece> auto& piece) {
                        .or_none("as the skirting"));
     visit.optional("children", piece.children, asked("Children about"));
     visit.part("restraint", piece.restraint);
+    visit.maybe_part("fixing", piece.fixing);
 }
 
 void fields(auto& visit, Is<WallBox> auto& box) {
@@ -226,6 +228,7 @@ void fields(auto& visit, Is<WallBox> auto& box) {
                     .told("Top left to bottom right")
                     .asked("Diagonal, falling")
                     .or_none("not measured"));
+    visit.maybe_part("fixing", box.fixing);
 }
 
 void fields(auto& visit, Is<HungCabinet> auto& hung) {

@@ -1,6 +1,7 @@
 #include "core/measure/csv_table.hpp"
 
 #include <algorithm>
+#include <charconv>
 #include <csv.h>
 #include <fmt/format.h>
 #include <memory>
@@ -40,6 +41,24 @@ std::optional<std::size_t> line_not_utf8(const std::string& text) {
     return std::nullopt;
 }
 
+/// A spreadsheet takes a cell that begins like a formula for one; a mark before it makes it text. Figures stay figures.
+std::string harmless(const std::string& text) {
+    if (text.empty() || std::string_view{"=+-@\t\r"}.find(text.front()) == std::string_view::npos)
+        return text;
+    double figure = 0;
+    const auto [end, error] = std::from_chars(text.data() + (text.front() == '+'), text.data() + text.size(), figure);
+    return error == std::errc{} && end == text.data() + text.size() ? text : "'" + text;
+}
+
+std::string cell(const std::string& raw) {
+    const std::string text = harmless(raw);
+    if (text.find_first_of(",\"\r\n") == std::string::npos)
+        return text;
+    std::string quoted(2 * text.size() + 2, '\0');
+    quoted.resize(csv_write(quoted.data(), quoted.size(), text.data(), text.size()));
+    return quoted;
+}
+
 } // namespace
 
 tl::expected<std::vector<CsvLine>, std::string> read_csv(std::string_view table) {
@@ -66,6 +85,13 @@ tl::expected<std::vector<CsvLine>, std::string> read_csv(std::string_view table)
     if (read != text.size() || csv_fini(&parser, on_cell, on_row, &found) != 0)
         return tl::unexpected{fmt::format("the table cannot be read: {}", csv_strerror(csv_error(&parser)))};
     return std::move(found.lines);
+}
+
+std::string csv_line(const std::vector<std::string>& cells) {
+    std::string line;
+    for (std::size_t i = 0; i < cells.size(); ++i)
+        line += (i > 0 ? "," : "") + cell(cells[i]);
+    return line + "\r\n";
 }
 
 } // namespace yes_square

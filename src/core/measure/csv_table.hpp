@@ -17,4 +17,8 @@ struct CsvLine {
 /// Empty lines are left out. The error says what stopped it.
 tl::expected<std::vector<CsvLine>, std::string> read_csv(std::string_view table);
 
+/// A line of a table, RFC 4180: commas, quotes where they are needed, CR LF at its end. What a spreadsheet would take
+/// for a formula is marked as text.
+std::string csv_line(const std::vector<std::string>& cells);
+
 } // namespace yes_square

@@ -115,6 +115,8 @@ struct FixingStrength {
     std::optional<double> side_gravity = {}; ///< of wood; none: steel
     Length head = {};                        ///< of the screw or its washer, where that is wood
     Length gap = {};                         ///< lining and packing between, which bear nothing
+    TimberSchool school = TimberSchool::nds; ///< by which a screw in wood was reckoned
+    std::size_t together = 1;                ///< screws pulled as one group, by EN
     bool operator==(const FixingStrength&) const = default;
 };
 
@@ -139,6 +141,13 @@ struct SagVerdict {
     double limit = 0;
     bool overhang = false;
     double share() const { return limit > 0 ? long_term / limit : 0; }
+    /// The same, sagging so many times as much.
+    SagVerdict times(double more) const {
+        SagVerdict sag = *this;
+        sag.instantaneous *= more;
+        sag.long_term *= more;
+        return sag;
+    }
 };
 
 /// What a step is part of, in the order that work goes.

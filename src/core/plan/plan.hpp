@@ -102,6 +102,7 @@ struct ShelfPlan : ThingPlan {
     std::size_t chosen = 0;
     std::vector<BracketPlan> brackets;
     std::optional<SagVerdict> sag;
+    std::optional<double> back_held = {}; ///< its back lies on a strip: it sags so many times what it would without
     LineLoad self_weight = 0;
     LineLoad goods_load = 0;
     Mass mass = 0;                                       ///< board alone; of a fixture all of it, empty

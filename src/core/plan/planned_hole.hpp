@@ -28,9 +28,10 @@ struct PlannedHole {
     std::optional<Fixing> fixing = {};    ///< none: nothing known holds there
     FixingStrength strength = {};         ///< of that fixing, here
     Utilisation utilisation = {};
-    std::size_t screws = 1; ///< at this place
-    Length through = {};    ///< of what is screwed on, where it is wood and is drilled on the wall
-    Length drilled = {};    ///< how wide a hole is in what is screwed on
+    std::size_t screws = 1;  ///< at this place
+    Length through = {};     ///< of what is screwed on, where it is wood and is drilled on the wall
+    Length drilled = {};     ///< how wide a hole is in what is screwed on
+    bool through_it = false; ///< pricked through the thing's own hole, held to its mark: its height is not measured
 
     // What the wall says.
     Length above_now = {};                ///< above the floor as it is now, at x

@@ -7,6 +7,7 @@
 #include "core/fitting/judge_reading.hpp"
 #include "core/fitting/wall_marks.hpp"
 #include "core/lines/room_lines.hpp"
+#include "core/reckon/chosen.hpp"
 #include "core/reckon/clashes.hpp"
 #include "core/reckon/reckon_survey.hpp"
 #include "core/runs/reckon_run.hpp"
@@ -129,6 +130,14 @@ auto reckon_kind(const Kind& thing, const With& on) {
     return reckon_thing(thing, on.site);
 }
 
+/// A thing on its wall, fixed with what the fitter chose; nullptr: with what the program takes.
+auto reckon_fixed(const auto& part, const ChosenFixing* chosen, const With& on) {
+    WallSite site = on.site;
+    site.chosen = chosen;
+    return reckon_kind(part,
+                       {site, {site, on.runs.lines, on.runs.layouts, on.runs.left_lean, on.runs.right_lean}, on.plan});
+}
+
 /// Everything on a wall, kind after kind, whatever happens to one of it.
 void reckon_things(const WallSite& site, const RunSite& runs, WallPlan& plan) {
     const Wall& wall = site.wall;
@@ -141,8 +150,12 @@ void reckon_things(const WallSite& site, const RunSite& runs, WallPlan& plan) {
             auto unknown = named(part);
             if constexpr (std::is_same_v<Kind, Run>)
                 unknown = named(part, runs.layouts[plans.size()]);
-            plans.push_back(guarded(std::move(unknown), name_of(part),
-                                    [&](auto& reckoned) { reckoned = reckon_kind(part, ground); }));
+            plans.push_back(guarded(std::move(unknown), name_of(part), [&](auto& reckoned) {
+                const ChosenFixing* chosen = chosen_for(part);
+                reckoned = reckon_fixed(part, chosen, ground);
+                if (chosen)
+                    say_chosen(reckoned, *chosen, site.catalogue, [&] { return reckon_fixed(part, nullptr, ground); });
+            }));
             take_room(part, plans.back());
         }
     });
@@ -216,11 +229,11 @@ auto look_at(const Job& job, const Plan& plan, const std::string& id, auto&& loo
     for (std::size_t w = 0; w < job.walls.size() && w < plan.walls.size(); ++w) {
         const Wall& wall = job.walls[w];
         const Room* room = room_of(job, wall);
-        const WallSite site{job.rules, job.catalogue, wall, room ? room->service_class : ServiceClass::dry,
-                            plan.walls[w]->survey};
         const std::vector<Part>& parts = wall.*parts_of<Part>;
         for (std::size_t i = 0; i < parts.size(); ++i)
-            if (parts[i].id == id)
+            if (const WallSite site{job.rules, job.catalogue, wall, room ? room->service_class : ServiceClass::dry,
+                                    plan.walls[w]->survey, chosen_for(parts[i])};
+                parts[i].id == id)
                 return look(parts[i], site, ((*plan.walls[w]).*plans_of<Part>)[i]);
     }
     return std::nullopt;

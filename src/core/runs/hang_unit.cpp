@@ -205,7 +205,7 @@ private:
                 part.through.to_edge = to_edge_of(*framing, site_.survey.studs[*hole->stud], hole->x, site_.rules);
             parts.push_back(std::move(part));
         }
-        const auto choice = choose_fixing(site_.catalogue, site_.rules, site_.wall, substrate, parts);
+        const auto choice = choose_fixing(site_.fixings(), substrate, parts);
         if (!choice)
             return;
         plan_.fixing = choice->fixing;

@@ -309,8 +309,7 @@ RailHold hold_of_rail(const RunPiece& rail, const std::vector<StandingUnit>& uni
             part.demands = {{out[i] / each, down[i] / each, duration_stored, "units full, or any of them"}};
             parts.push_back(std::move(part));
         }
-        const auto choice =
-            turns ? std::nullopt : choose_fixing(site.wall.catalogue, site.wall.rules, site.wall.wall, ground, parts);
+        const auto choice = turns ? std::nullopt : choose_fixing(site.wall.fixings(), ground, parts);
         if (!choice)
             break;
         hold.fixing = choice->fixing;

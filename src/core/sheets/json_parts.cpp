@@ -40,6 +40,7 @@ Json JsonParts::fixing(const Fixing& fixing) const {
             {"side_gravity", finite(fixing.side_gravity)},
             {"head_m", fixing.head.in_metres()},
             {"gap_m", fixing.gap.in_metres()},
+            {"together", fixing.together},
             {"hole_diameter_m", fixing.hole_diameter.in_metres()},
             {"drill_depth_m", fixing.drill_depth.in_metres()},
             {"tension_capacity_n", fixing.tension},
@@ -135,6 +136,7 @@ Json JsonParts::group(const std::string& name, Length edge, const std::vector<Lo
                                  {"side_gravity", finite(strength.side_gravity)},
                                  {"head_m", strength.head.in_metres()},
                                  {"gap_m", strength.gap.in_metres()},
+                                 {"together", strength.together},
                                  {"utilisation", used(hole.utilisation)}});
     }
     return json;

@@ -1,6 +1,6 @@
 #include "core/sheets/plan_json.hpp"
-#include "core/fixings/drilling.hpp"
 
+#include "core/fixings/drilling.hpp"
 #include "core/job/fields.hpp"
 #include "core/sheets/day_json.hpp"
 #include "core/sheets/json_parts.hpp"
@@ -284,6 +284,7 @@ std::string plan_json(const Job& job, const Plan& plan, const Voice& voice) {
     Json document{{"format", "yes-square plan"},
                   {"version", 1},
                   {"job", job.title},
+                  {"timber_joints_by", std::string{enum_name(job.rules.timber)}},
                   {"units", "SI: m, N, N m, kg, N/m; x from the reference end, z above the datum"}};
     document["walls"] = Json::array();
     for (std::size_t i = 0; i < plan.walls.size(); ++i) {

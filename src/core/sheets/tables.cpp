@@ -6,13 +6,12 @@
 #include "core/feeds/lead.hpp"
 #include "core/fitting/as_found.hpp"
 #include "core/job/fields.hpp"
+#include "core/measure/csv_table.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/stability/inventory.hpp"
 #include "core/steps/job_order.hpp"
 
 #include <algorithm>
-#include <charconv>
-#include <csv.h>
 #include <fmt/format.h>
 
 namespace yes_square {
@@ -253,24 +252,6 @@ private:
     const Voice voice_{Unit::mm_tenths, {}};
 };
 
-/// A spreadsheet takes a cell that begins like a formula for one; a mark before it makes it text. Figures stay figures.
-std::string harmless(const std::string& text) {
-    if (text.empty() || std::string_view{"=+-@\t\r"}.find(text.front()) == std::string_view::npos)
-        return text;
-    double figure = 0;
-    const auto [end, error] = std::from_chars(text.data() + (text.front() == '+'), text.data() + text.size(), figure);
-    return error == std::errc{} && end == text.data() + text.size() ? text : "'" + text;
-}
-
-std::string cell(const std::string& raw) {
-    const std::string text = harmless(raw);
-    if (text.find_first_of(",\"\r\n") == std::string::npos)
-        return text;
-    std::string quoted(2 * text.size() + 2, '\0');
-    quoted.resize(csv_write(quoted.data(), quoted.size(), text.data(), text.size()));
-    return quoted;
-}
-
 } // namespace
 
 std::vector<Table> tables_of(const Job& job, const Plan& plan) {
@@ -278,15 +259,9 @@ std::vector<Table> tables_of(const Job& job, const Plan& plan) {
 }
 
 std::string csv(const Table& table) {
-    std::string text;
-    const auto line = [&](const std::vector<std::string>& cells) {
-        for (std::size_t i = 0; i < cells.size(); ++i)
-            text += (i > 0 ? "," : "") + cell(cells[i]);
-        text += "\r\n";
-    };
-    line(table.headings);
+    std::string text = csv_line(table.headings);
     for (const auto& row : table.rows)
-        line(row);
+        text += csv_line(row);
     return text;
 }
 

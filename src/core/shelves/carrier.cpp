@@ -5,7 +5,8 @@
 namespace yes_square {
 
 ArmRange arm_range(Length depth, const HouseRules& rules) {
-    return {Length::nearest_to_metres(depth.in_metres() * rules.arm_least_share), depth - rules.arm_set_back};
+    return {Length::nearest_to_metres(depth.in_metres() * rules.arm_least_share),
+            depth - std::min(rules.arm_set_back, Length::nearest_to_metres(depth.in_metres() * rules.arm_back_share))};
 }
 
 Carrier even_carrier(const Bracket& bracket, const Shelf& shelf, const WallSite& site) {

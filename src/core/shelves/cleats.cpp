@@ -7,6 +7,7 @@
 #include "core/shelves/shelf_loads.hpp"
 #include "core/shelves/verdicts.hpp"
 #include "core/shelves/way.hpp"
+#include "core/statics/back_held.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -68,6 +69,10 @@ private:
         const BeamResult beam = analyse(beam_of(shelf_, {inset, shelf_.length - inset}), loads_.on_beam(),
                                         creep_factor(shelf_, site_.service_class));
         plan_.sag = worst_sag(beam, divisor(site_.rules.sag_limit));
+        if (plan_.sag && how_.back) {
+            plan_.back_held = back_held_share(shelf_.length, shelf_.depth, shear_share(shelf_.material));
+            plan_.sag = plan_.sag->times(*plan_.back_held);
+        }
         plan_.board_utilisation = board_utilisation(shelf_, beam, loads_.accidental, site_.rules);
         sides_ = {beam.reactions.front(), beam.reactions.back()};
     }
@@ -77,7 +82,9 @@ private:
              std::optional<Length> to_edge = {}) {
         DrivenThrough through = driven_through_cleat(how_.thickness, how_.wood);
         through.to_edge = to_edge;
-        const auto choice = choose_fixing(site_.catalogue, site_.rules, wall, substrate, through, demands);
+        through.together = cleat.screws;
+        const auto choice =
+            choose_fixing({site_.catalogue, site_.rules, wall, site_.chosen}, substrate, through, demands);
         cleat.loads = demands;
         if (!choice)
             return;

@@ -15,7 +15,7 @@ void fix(BracketPlan& place, const WallSite& site, DrivenThrough through) {
     std::vector<HoleDemand> demands;
     for (const auto& row : place.row_demands)
         demands.insert(demands.end(), row.begin(), row.end());
-    const auto choice = choose_fixing(site.catalogue, site.rules, site.wall, place.substrate, through, demands);
+    const auto choice = choose_fixing(site.fixings(), place.substrate, through, demands);
     if (!choice)
         return;
     place.fixing = choice->fixing;
@@ -41,7 +41,7 @@ void fix_hanger(BracketPlan& place, const WallSite& site) {
     ceiling.lining = {{LiningMaterial::plasterboard, ceiling_lining, {}}};
     const DrivenThrough through{hanger_plate, steel_sheet_bearing, hanger_hole};
     const auto choice =
-        choose_fixing(site.catalogue, site.rules, ceiling, Substrate::proved_stud, through,
+        choose_fixing({site.catalogue, site.rules, ceiling}, Substrate::proved_stud, through,
                       {{place.reaction.sustained, 0, duration_stored}, {place.reaction.greatest, 0, duration_people}});
     if (!choice)
         return;

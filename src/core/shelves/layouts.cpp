@@ -69,9 +69,9 @@ std::vector<StudUnder> studs_under(const Shelf& shelf, const WallSite& site, con
     const HouseRules& rules = site.rules;
     const Bracket& bracket = carrier.bracket;
     std::vector<StudUnder> studs;
-    const WoodScrew* screw = carrier.rod ? nullptr : screw_for(site.catalogue, bracket.hole_diameter);
+    const WoodScrew* screw = carrier.rod ? nullptr : screw_for(site.catalogue, rules.timber, bracket.hole_diameter);
     const double diameter = carrier.rod ? bracket.leg.in_inches() : screw ? properties(screw->gauge).diameter_in : 0.25;
-    const double edge = carrier.rod ? edge_piloted : edge_driven;
+    const Driven driven = carrier.rod ? Driven::rod : Driven::screw;
     for (const Stud& stud : site.survey.studs) {
         // One just beyond an end still leaves no room for a nogging beside it.
         const Length blocked = blocked_half_width(*framing, rules);
@@ -81,7 +81,7 @@ std::vector<StudUnder> studs_under(const Shelf& shelf, const WallSite& site, con
                                     : stud.state == StudState::indicated ? Substrate::indicated_stud
                                                                          : Substrate::assumed_stud;
         studs.push_back({stud.centre - shelf.left,
-                         std::max(Length{}, usable_half_width(*framing, stud.uncertainty, diameter, rules, edge)),
+                         std::max(Length{}, usable_half_width(*framing, stud.uncertainty, diameter, rules, driven)),
                          substrate, blocked});
     }
     return studs;
@@ -226,7 +226,7 @@ void weigh_fixings(Weighed& weighed, const Shelf& shelf, const WallSite& site, c
         fix_place(place, shelf, site, carrier);
         weighed.bracket_turns |= place.turns;
         if (bracket.rating && !place.hanger)
-            place.bracket_utilisation = Utilisation::of(reaction.greatest, *bracket.rated_each());
+            place.bracket_utilisation = Utilisation::of(reaction.greatest, allowed_on(bracket));
         if (carries(place.substrate)) {
             // An unrated bracket is said so; it does not choose between layouts.
             const bool held = place.fixing_utilisation.known();

@@ -35,7 +35,7 @@ std::vector<Nogging> noggings_of(const Wall& wall, const WallSurvey& survey, con
 
     const Length half = framing->stud_width / 2;
     // All its fixings at least the edge distance from its lower and upper edge.
-    const Length reach = 2 * usable_half_width(*framing, {}, properties(ScrewGauge::number_10).diameter_in, rules);
+    const Length reach = 2 * usable_half_width(*framing, {}, usual_screw(rules.timber).diameter_in, rules);
     std::vector<Nogging> noggings;
     std::size_t bay = 0;
     for (const Wanted& one : wanted) {

@@ -19,7 +19,7 @@ std::optional<Bracket> choose_bracket(const Shelf& shelf, const WallSite& site) 
     const ArmRange range = arm_range(shelf.depth, site.rules);
     const Bracket* best = nullptr;
     for (const Bracket& bracket : brackets)
-        if (bracket.arm <= range.most && (!best || bracket.arm > best->arm))
+        if (bracket.at_hand && bracket.arm <= range.most && (!best || bracket.arm > best->arm))
             best = &bracket;
     return best ? std::optional{*best} : std::nullopt;
 }

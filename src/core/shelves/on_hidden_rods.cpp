@@ -29,6 +29,7 @@ Pressure masonry(MasonryKind kind, const ShelfRules& rules) {
 
 /// Wood around a steel rod bears this share of its dowel bearing strength in use: Rd of mode I (NDS table 12.3.1B).
 constexpr double rod_reduction = 4;
+constexpr double rod_edge = 1.5; ///< diameters
 constexpr Length rod_dust_room = 6_mm;
 constexpr Length front_cover = 20_mm; ///< of the shelf, before a rod's end
 
@@ -39,7 +40,7 @@ void fix_rod(BracketPlan& place, const Shelf& shelf, const WallSite& site, const
     const Framing* framing = site.timber();
     if (!carries(place.substrate) || (framing && how.in_wall > framing->stud_depth))
         return;
-    const Length edge = std::max(10_mm, Length::nearest_to_metres(edge_piloted * how.diameter.in_metres()));
+    const Length edge = std::max(10_mm, Length::nearest_to_metres(rod_edge * how.diameter.in_metres()));
     if (framing && place.stud && to_edge_of(*framing, site.survey.studs[*place.stud], place.x, site.rules) < edge)
         return;
     const HiddenRod rod{how.diameter.in_metres(), how.in_wall.in_metres(), lining.in_metres(),

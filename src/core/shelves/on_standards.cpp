@@ -48,8 +48,12 @@ public:
             upright.hole_drops.push_back(at);
         }
         if (const auto named = std::ranges::find(site.catalogue.brackets, shelf.bracket, &Bracket::id);
-            named != site.catalogue.brackets.end())
+            named != site.catalogue.brackets.end()) {
+            // Of the clips it takes, as their packet has it.
             upright.rating = named->rating;
+            upright.rated_per_pair = named->rated_per_pair;
+            upright.basis = named->basis;
+        }
         Carrier carrier = even_carrier(upright, shelf, site);
         carrier.over = how.top_over;
         carrier.boards = shelf.tiers;

@@ -33,6 +33,8 @@ Body body_of(const Shelf& shelf, const HouseRules& rules) {
     return {empty, loads.total(shelf.length) - empty, loads.accidental, depth / 2, depth};
 }
 
+/// In a stud as far as the widest screw that passes it keeps off the stud's edge, or by EN the usual one, where the
+/// widest has no room.
 Substrate hold_of_hole(Length x, const WallSite& site, double diameter_in, std::optional<std::size_t>& stud) {
     if (site.masonry())
         return Substrate::masonry;
@@ -94,8 +96,11 @@ public:
 private:
     /// Every hole, and what is behind it.
     void meet_the_wall() {
-        const WoodScrew* screw = screw_for(site_.catalogue, plate_.hole_diameter);
-        const double diameter = screw ? properties(screw->gauge).diameter_in : plate_.hole_diameter.in_inches();
+        const TimberSchool school = site_.rules.timber;
+        const WoodScrew* screw = screw_for(site_.catalogue, school, plate_.hole_diameter);
+        double diameter = screw ? properties(screw->gauge).diameter_in : plate_.hole_diameter.in_inches();
+        if (school == TimberSchool::en)
+            diameter = std::min(diameter, usual_screw(school).diameter_in);
         const Length top_row =
             plate_.holes.empty() ? Length{} : std::ranges::min(plate_.holes, {}, &PlateHole::down).down;
         for (std::size_t i = 0; i < plate_.holes.size(); ++i) {
@@ -160,7 +165,7 @@ private:
         std::vector<HeldPart> parts;
         for (const std::size_t i : carrying_)
             parts.push_back(part_at(i));
-        const auto choice = choose_fixing(site_.catalogue, site_.rules, site_.wall, weakest(), parts);
+        const auto choice = choose_fixing(site_.fixings(), weakest(), parts);
         for (std::size_t n = 0; n < carrying_.size(); ++n) {
             BracketPlan& place = plan_.brackets[carrying_[n]];
             PlannedHole& hole = plan_.holes[carrying_[n]];

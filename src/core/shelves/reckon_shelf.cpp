@@ -72,6 +72,7 @@ void plan_holes(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
         hole.stud = place.stud;
         hole.fixing = place.fixing;
         hole.through = way_of(shelf).drilled(shelf);
+        hole.through_it = plan.bracket ? plan.bracket->marks_through : hung.plate && hung.plate->marks_through;
         hole.drilled = plan.bracket ? plan.bracket->hole_diameter : hung.plate ? hung.plate->hole_diameter : Length{};
         plan_hole(site, hole);
     }

@@ -174,9 +174,10 @@ void check_stud(const Shelf& shelf, const WallSite& site, std::size_t i, ShelfPl
     const Framing* framing = site.timber();
     const Stud& stud = site.survey.studs[*place.stud];
     // Judged for the screw that is chosen; where none is, the edge may be why.
-    const bool loose =
-        framing && !place.fixing && !place.turns &&
-        to_edge_of(*framing, stud, place.x, site.rules) < edge_distance(properties(ScrewGauge::number_8));
+    const TimberSchool school = site.rules.timber;
+    const ScrewProperties& thin = school == TimberSchool::en ? usual_screw(school) : properties(ScrewGauge::number_8);
+    const bool loose = framing && !place.fixing && !place.turns &&
+                       to_edge_of(*framing, stud, place.x, site.rules) < edge_distance(thin, school);
     if (stud.state == StudState::assumed)
         add_check(plan.checks, checks::stud_assumed,
                   {of(shelf, "Bracket {0} hangs on an assumed stud at {1}: nobody has found it yet",

@@ -29,7 +29,7 @@ void ShelfCurer::other_bracket(Check& check) const {
     if (!shelf_.bracket.empty() && offer(check, {"Let the program choose the bracket"}, ChooseBracket{shelf_.id, {}}))
         return;
     for (const Bracket& bracket : site_.catalogue.brackets)
-        if (bracket.id != shelf_.bracket &&
+        if (bracket.at_hand && bracket.id != shelf_.bracket &&
             offer(check, {"Use {0}", {bracket.name}}, ChooseBracket{shelf_.id, bracket.id}))
             return;
 }

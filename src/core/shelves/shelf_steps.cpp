@@ -90,9 +90,24 @@ private:
                      {way_of(shelf_).one_of_them(), count(i + 1), quantity(place.x)}});
         }
         hold({"Check the marks once more from the reference end, each by itself"});
+        if (plan_.bracket && plan_.bracket->marks_through)
+            say({"Hold each bracket to its mark, the upper face of its arm on the line and its leg plumb, and prick "
+                 "the "
+                 "wall through its own holes: its hole heights need no measuring"});
     }
 
     void mark_holes() {
+        if (const HungPlate hung = plate_of(shelf_); hung.plate && hung.plate->marks_through) {
+            say({"Hold it with its left end at {0} from the reference end and its top edge {1} above the datum, level "
+                 "it, "
+                 "and prick the wall through its own holes",
+                 {quantity(hung.left), quantity(hung.top)}});
+            for (std::size_t i = 0; i < plan_.holes.size(); ++i)
+                if (!carries(plan_.brackets[plan_.holes[i].place].substrate))
+                    say({"Hole {0} has only the lining behind it: leave it, or a lining anchor to steady it",
+                         {count(i + 1)}});
+            return;
+        }
         for (std::size_t i = 0; i < plan_.holes.size(); ++i) {
             const PlannedHole& hole = plan_.holes[i];
             if (carries(plan_.brackets[hole.place].substrate))

@@ -228,6 +228,8 @@ private:
         const ArmRange range = arm_range(shelf_.depth, site_.rules);
         const auto now = carrier_of(shelf_, site_);
         for (const Bracket& bracket : site_.catalogue.brackets) {
+            if (!bracket.at_hand)
+                continue;
             if (!range.holds(bracket.arm) || (now && now->bracket.id == bracket.id))
                 continue;
             Shelf other = shelf_;
@@ -242,7 +244,7 @@ private:
             return;
         HouseRules rules = site_.rules;
         rules.shelves.skill = Skill::practised;
-        const WallSite site{rules, site_.catalogue, site_.wall, site_.service_class, site_.survey};
+        const WallSite site{rules, site_.catalogue, site_.wall, site_.service_class, site_.survey, site_.chosen};
         const ShelfPlan plan = draft_shelf(shelf_, site);
         const Capacity capacity = capacity_of(shelf_, site, plan);
         if (capacity.per_metre > now_ * worth_showing)
@@ -292,7 +294,7 @@ std::vector<FixingOption> ranked(const Shelf& shelf, const WallSite& site, const
     } else {
         return {};
     }
-    return rank_fixings(site.catalogue, site.rules, site.wall, worst->substrate, through, demands);
+    return rank_fixings(site.fixings(), worst->substrate, through, demands);
 }
 
 } // namespace

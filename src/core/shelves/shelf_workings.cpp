@@ -122,7 +122,7 @@ private:
                         quantity(plan_.arm_least),
                         practice};
         working.facts = {
-            {"At most {0}: set back by {1}", {quantity(plan_.arm_most), quantity(site_.rules.arm_set_back)}},
+            {"At most {0}: set back by {1}", {quantity(plan_.arm_most), quantity(shelf_.depth - plan_.arm_most)}},
             {"This one: {0}", {quantity(plan_.bracket->arm)}}};
         add(std::move(working));
     }
@@ -236,13 +236,19 @@ private:
         if (!place.bracket_utilisation.known() || !plan_.bracket)
             return;
         const Bracket& bracket = *plan_.bracket;
-        add({numbered("rating", i),
-             {"Bracket {0} itself: share of its rating", {count(i + 1)}},
-             bracket.rated_per_pair ? "{0} / ({1} / 2)" : "{0} / {1}",
-             {{"carries", quantity(place.reaction.greatest), beam_source},
-              {bracket.rated_per_pair ? "rating of a pair" : "rating", quantity(*bracket.rating), {Provenance::maker}}},
-             ratio(place.bracket_utilisation),
-             derived});
+        Working working{
+            numbered("rating", i),
+            {"Bracket {0} itself: share of its rating", {count(i + 1)}},
+            bracket.rated_per_pair ? "{0} / ({1} / 2)" : "{0} / {1}",
+            {{"carries", quantity(place.reaction.greatest), beam_source},
+             {bracket.rated_per_pair ? "rating of a pair" : "rating", quantity(*bracket.rating), {Provenance::maker}}},
+            ratio(place.bracket_utilisation),
+            derived};
+        if (const double divisor = basis_divisor(bracket.basis, false); divisor > 1) {
+            working.sum = bracket.rated_per_pair ? "{0} / ({1} / 2 / {2})" : "{0} / ({1} / {2})";
+            working.terms.push_back({"for what the packet calls it", ratio(divisor), {Provenance::house_rule}});
+        }
+        add(std::move(working));
     }
 
     /// Of the holes at one place: those at the others are as high.
@@ -330,18 +336,23 @@ private:
         if (!plan_.sag)
             return;
         const BoardProperties& board = properties(shelf_.material);
-        add({"sag",
-             {"Sag in time; the limit is {0}", {fine(plan_.sag->limit)}},
-             "{0} x (1 + {1})",
-             {{"at once", fine(plan_.sag->instantaneous), beam_source},
-              {"creep", ratio(creep_factor(shelf_, site_.service_class)), board.kdef_source},
-              {"modulus", quantity(board.modulus), board.modulus_source},
-              {"stiffness EI", quantity(way_of(shelf_).section(shelf_).stiffness), derived},
-              {plan_.sag->overhang ? "twice the overhang" : "span",
-               quantity(Length::nearest_to_metres(plan_.sag->span)), derived},
-              {"limit: span divided by", count(static_cast<std::size_t>(divisor(site_.rules.sag_limit))), practice}},
-             fine(plan_.sag->long_term),
-             {Provenance::from_memory, "EN 1995-1-1 2.2.3"}});
+        Working working{
+            "sag",
+            {"Sag in time; the limit is {0}", {fine(plan_.sag->limit)}},
+            "{0} x (1 + {1})",
+            {{"at once", fine(plan_.sag->instantaneous), beam_source},
+             {"creep", ratio(creep_factor(shelf_, site_.service_class)), board.kdef_source},
+             {"modulus", quantity(board.modulus), board.modulus_source},
+             {"stiffness EI", quantity(way_of(shelf_).section(shelf_).stiffness), derived},
+             {plan_.sag->overhang ? "twice the overhang" : "span", quantity(Length::nearest_to_metres(plan_.sag->span)),
+              derived},
+             {"limit: span divided by", count(static_cast<std::size_t>(divisor(site_.rules.sag_limit))), practice}},
+            fine(plan_.sag->long_term),
+            {Provenance::from_memory, "EN 1995-1-1 2.2.3"}};
+        if (plan_.back_held)
+            working.facts.push_back({"its back lies on its strip, so that it sags {0} times what it would without",
+                                     {ratio(*plan_.back_held)}});
+        add(std::move(working));
     }
 
     void shelf_screw() {

@@ -10,8 +10,7 @@ Length WallSite::screw_place(const std::string& item, const Stud& stud) const {
     const Framing* framing = timber();
     if (!framing || wall.made.empty())
         return stud.centre;
-    const Length reach =
-        usable_half_width(*framing, stud.uncertainty, properties(ScrewGauge::number_10).diameter_in, rules);
+    const Length reach = usable_half_width(*framing, stud.uncertainty, usual_screw(rules.timber).diameter_in, rules);
     const auto made = std::ranges::find_if(
         wall.made, [&](const MadeHole& hole) { return hole.item == item && absolute(hole.x - stud.centre) <= reach; });
     return made == wall.made.end() ? stud.centre : made->x;

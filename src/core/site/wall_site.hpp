@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/fixings/choose_fixing.hpp"
 #include "core/job/job.hpp"
 #include "core/plan/plan.hpp"
 
@@ -13,7 +14,9 @@ struct WallSite {
     const Wall& wall;
     ServiceClass service_class = ServiceClass::dry;
     const WallSurvey& survey;
+    const ChosenFixing* chosen = nullptr; ///< what the fitter fixes the thing with that is reckoned
 
+    FixingGround fixings() const { return {catalogue, rules, wall, chosen}; }
     bool masonry() const { return std::holds_alternative<Masonry>(wall.structure); }
     /// Timber studs, in which wood screws hold; nullptr on any other wall. Steel studs hold nothing by our sums.
     const Framing* timber() const {

@@ -161,8 +161,8 @@ void hold_piece(const Piece& piece, const WallSite& site, PiecePlan& plan) {
     const std::vector<HoleDemand> demands{{plan.each, 0, duration_people, "it begins to tip"}};
     const std::optional<FixingChoice> choice =
         how.gauge && how.screw_length > Length{} && site.timber()
-            ? weigh_given(*how.gauge, how.screw_length, site.wall, through, demands)
-            : choose_fixing(site.catalogue, site.rules, site.wall, plan.holes.front().substrate, through, demands);
+            ? weigh_given(*how.gauge, how.screw_length, site.fixings(), through, demands)
+            : choose_fixing(site.fixings(), plan.holes.front().substrate, through, demands);
     if (!choice)
         return;
     plan.fixing = choice->fixing;

@@ -174,6 +174,7 @@ private:
         for (const BayPlan& bay : plan_.bays)
             for (const BayCleat& cleat : bay.cleats) {
                 part.demands.insert(part.demands.end(), cleat.demands.begin(), cleat.demands.end());
+                part.through.together = std::max(part.through.together, cleat.screws.size());
                 for (const PlannedHole& screw : cleat.screws)
                     if (const Framing* framing = site_.timber(); framing && screw.stud) {
                         const Length sure = to_edge_of(*framing, site_.survey.studs[*screw.stud], screw.x, site_.rules);
@@ -182,7 +183,7 @@ private:
             }
         if (part.demands.empty())
             return;
-        const auto choice = choose_fixing(site_.catalogue, site_.rules, site_.wall, substrate, {part});
+        const auto choice = choose_fixing(site_.fixings(), substrate, {part});
         if (!choice)
             return;
         plan_.fixing = choice->fixing;

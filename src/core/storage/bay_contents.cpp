@@ -1,6 +1,7 @@
 #include "core/storage/bay_contents.hpp"
 
 #include "core/shelves/verdicts.hpp"
+#include "core/statics/back_held.hpp"
 #include "core/storage/bay_widths.hpp"
 
 #include <algorithm>
@@ -126,7 +127,10 @@ private:
 
     void shelf(Length top, ShelfOfBay what, std::optional<std::size_t> pin_hole) {
         const Shelf board_here = board(top);
-        const SimpleSpan bent = bend(board_here);
+        SimpleSpan bent = bend(board_here);
+        if (what == ShelfOfBay::cleated)
+            bent.sag =
+                bent.sag.times(back_held_share(board_here.length, board_here.depth, shear_share(board_here.material)));
         plan_.shelves.push_back({{},
                                  what,
                                  board_here.height,

@@ -2,6 +2,7 @@
 
 #include "core/fixings/used_working.hpp"
 #include "core/job/field_visits.hpp"
+#include "core/statics/back_held.hpp"
 #include "core/storage/bay_cleats.hpp"
 #include "core/storage/bay_widths.hpp"
 
@@ -98,6 +99,9 @@ private:
         sag.result = ratio(worst->sag.share());
         sag.source = derived;
         sag.facts.push_back({"goods on it {0}; it spans from panel to panel", {quantity(worst->load)}});
+        if (worst->what == ShelfOfBay::cleated)
+            sag.facts.push_back({"its back lies on its cleat, so that it sags {0} times what it would without",
+                                 {ratio(back_held_share(bay.width, system_.depth, shear_share(system_.material)))}});
     }
 
     void cleat(const BayPlan& bay) {

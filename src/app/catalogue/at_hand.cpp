@@ -1,0 +1,204 @@
+#include "app/catalogue/at_hand.hpp"
+
+#include "app/bench/length_list.hpp"
+#include "app/catalogue/entries_page.hpp"
+#include "app/catalogue/own_catalogue.hpp"
+#include "core/fixings/choose_fixing.hpp"
+#include "core/sheets/bracket_drawing.hpp"
+
+#include <QTabWidget>
+
+namespace yes_square::app {
+namespace {
+
+/// Where a figure comes from, and whether the thing is there today.
+QString origin(bool own, bool at_hand) {
+    if (!at_hand)
+        return AtHand::tr("not in the van");
+    return own ? AtHand::tr("my own") : AtHand::tr("shipped");
+}
+
+EntriesSpec<Bracket> brackets() {
+    EntriesSpec<Bracket> spec;
+    spec.name = "bracket";
+    spec.words =
+        AtHand::tr("Have one in your hand that is not here? Copy one that is like it, hold the rule to it, and type "
+                   "what it says; the drawing shows what is asked. The packet's figure comes first.");
+    spec.headings = {AtHand::tr("Bracket"),        AtHand::tr("Arm"), AtHand::tr("Leg"), AtHand::tr("Holes"),
+                     AtHand::tr("May bear, each"), AtHand::tr("From")};
+    spec.cells = [](const Bracket& bracket, const Voice& voice) {
+        const auto allowed = allowed_on(bracket);
+        const auto shown = [&](const Quantity& figure) { return text(say(figure, voice)); };
+        return QStringList{text(bracket.name),
+                           shown(stock(bracket.arm)),
+                           shown(stock(bracket.leg)),
+                           QString::number(bracket.hole_drops.size()),
+                           allowed ? shown(quantity(mass_of(*allowed))) : AtHand::tr("not known"),
+                           origin(bracket.own, bracket.at_hand)};
+    };
+    spec.own_rows = {{"name", {}},       {"arm", {}},           {"leg", {}},       {"width", {}},  {"thickness", {}},
+                     {"hole_drops", {}}, {"hole_diameter", {}}, {"stiffened", {}}, {"mass_kg", {}}};
+    spec.rows = {{"rating_n", "rating"}, {"rated_per_pair", {}}, {"basis", {}}, {"marks_through", {}}, {"at_hand", {}}};
+    spec.draw = [](const Bracket& bracket, std::string_view asked, double width, double height, double size,
+                   const Voice& voice) { return draw_bracket(bracket, asked, width, height, size, voice); };
+    return spec;
+}
+
+EntriesSpec<MasonryAnchor> anchors() {
+    EntriesSpec<MasonryAnchor> spec;
+    spec.name = "anchor";
+    spec.words =
+        AtHand::tr("Shipped figures are cautious and from memory; they are not changed. Copy one as your own and set "
+                   "it to what the packet in your hand says: the packet comes first.");
+    spec.headings = {AtHand::tr("Anchor"),    AtHand::tr("In"),         AtHand::tr("Hole"), AtHand::tr("Deep"),
+                     AtHand::tr("Pull used"), AtHand::tr("Shear used"), AtHand::tr("From")};
+    spec.cells = [](const MasonryAnchor& anchor, const Voice& voice) {
+        const auto shown = [&](const Quantity& figure) { return text(say(figure, voice)); };
+        return QStringList{text(anchor.name),
+                           text(words(anchor.substrate)),
+                           shown(stock(anchor.hole_diameter)),
+                           shown(stock(anchor.embedment)),
+                           shown(quantity(allowable(anchor.tension, anchor.basis, anchor.kind))),
+                           shown(quantity(allowable(anchor.shear, anchor.basis, anchor.kind))),
+                           origin(anchor.own, anchor.at_hand)};
+    };
+    spec.own_rows = {{"name", {}},
+                     {"kind", {}},
+                     {"substrate", {}},
+                     {"hole_diameter", "hole"},
+                     {"embedment", {}},
+                     {"screw_diameter", "screw"},
+                     {"screw_lengths", "lengths"},
+                     {"tension_n", "tension"},
+                     {"shear_n", "shear"},
+                     {"basis", {}}};
+    spec.rows = {{"at_hand", {}}};
+    return spec;
+}
+
+EntriesSpec<LiningAnchor> lining_anchors() {
+    EntriesSpec<LiningAnchor> spec;
+    spec.name = "lining-anchor";
+    spec.words =
+        AtHand::tr("What grips the lining alone steadies and never carries a shelf, a cabinet or anything that could "
+                   "tip. Its packet's figure is for light things.");
+    spec.headings = {AtHand::tr("Anchor"), AtHand::tr("Hole"), AtHand::tr("Pull used"), AtHand::tr("From")};
+    spec.cells = [](const LiningAnchor& anchor, const Voice& voice) {
+        const auto shown = [&](const Quantity& figure) { return text(say(figure, voice)); };
+        return QStringList{text(anchor.name), shown(stock(anchor.hole_diameter)),
+                           anchor.tension ? shown(quantity(allowable(*anchor.tension, anchor.basis, anchor.kind)))
+                                          : AtHand::tr("not known"),
+                           origin(anchor.own, true)};
+    };
+    spec.own_rows = {{"name", {}}, {"kind", {}}, {"hole_diameter", {}}, {"tension_n", {}}, {"basis", {}}};
+    return spec;
+}
+
+} // namespace
+
+AtHand::AtHand(Workbench& bench, QWidget* parent)
+    : QDialog{parent}
+    , bench_{bench}
+    , tabs_{new QTabWidget{this}}
+    , said_{new QLabel{this}} {
+    setWindowTitle(tr("Brackets and fixings at hand"));
+    resize(1020, 640);
+    tabs_->setObjectName(QStringLiteral("at-hand-tabs"));
+    tabs_->addTab(new EntriesPage<Bracket>{bench, brackets()}, tr("Brackets"));
+    tabs_->addTab(new EntriesPage<MasonryAnchor>{bench, anchors()}, tr("Anchors for masonry"));
+    tabs_->addTab(new EntriesPage<LiningAnchor>{bench, lining_anchors()}, tr("Anchors for a lining"));
+    tabs_->addTab(screws_page(), tr("Screws"));
+    auto* close = new QPushButton{tr("Close"), this};
+    close->setAutoDefault(false); // Enter in a field goes on to the next
+    connect(close, &QPushButton::clicked, this, &QDialog::accept);
+    said_->setObjectName(QStringLiteral("at-hand-said"));
+    said_->setWordWrap(true);
+    auto* foot = new QHBoxLayout;
+    foot->addWidget(said_, 1);
+    foot->addWidget(close);
+    auto* column = new QVBoxLayout{this};
+    column->addWidget(tabs_, 1);
+    column->addLayout(foot);
+}
+
+void AtHand::done(int result) {
+    const QString problem = write_own_catalogue(bench_.job().catalogue);
+    const bool told = problem.isEmpty() || said_->text() == problem;
+    said_->setText(problem);
+    if (told)
+        QDialog::done(result);
+}
+
+std::string AtHand::begin_bracket(const std::string& like) {
+    auto* page = static_cast<EntriesPage<Bracket>*>(tabs_->widget(0));
+    page->select(like);
+    if (!page->selected())
+        return {};
+    page->copy_selected();
+    return page->selected()->id;
+}
+
+/// Lengths at hand of every gauge: what the program chooses from, so that it never asks for a screw nobody has.
+QWidget* AtHand::screws_page() {
+    auto* page = new QWidget;
+    auto* column = new QVBoxLayout{page};
+    auto* words =
+        new QLabel{tr("Lengths at hand, ; between; none where you have none. The program chooses among these."), page};
+    words->setWordWrap(true);
+    column->addWidget(words);
+    auto* form = new BoundForm{bench_, page};
+    const auto readable = [this](const QString& typed) {
+        return typed.trimmed().isEmpty() || read_list(typed, bench_.job().unit)
+                   ? QString{}
+                   : tr("Lengths with ; between them, such as 50; 63.5; 75, or nothing");
+    };
+    using Lengths = std::vector<Length>;
+    const auto row = [&](const QString& label, const QString& name, std::function<Lengths(const Job&)> get,
+                         std::function<void(Job&, Lengths)> set) {
+        form->checked_words(
+            label, name.toLatin1().constData(),
+            [this, get]() -> std::optional<std::string> {
+                return list_of(get(bench_.job()), bench_.job().unit).toStdString();
+            },
+            readable,
+            [set](Job& job, const std::string& typed) {
+                set(job, read_list(text(typed), job.unit).value_or(Lengths{}));
+            });
+    };
+    form->choice(
+        tr("Timber joints by"), "timber-school", words_of<TimberSchool>(),
+        [this]() -> std::optional<int> { return row_for(bench_.job().rules.timber); },
+        [](Job& job, int chosen) {
+            job = yes_square::apply(SetTimberSchool{at_row<TimberSchool>(chosen)}, std::move(job));
+        });
+    for (const ScrewProperties& screw : all_gauges()) {
+        const auto of_gauge = [gauge = screw.gauge](auto& job) {
+            return std::ranges::find(job.catalogue.wood_screws, gauge, &WoodScrew::gauge);
+        };
+        row(
+            QString::fromUtf8(screw.wood_screw_words), QStringLiteral("screw-%1").arg(static_cast<int>(screw.gauge)),
+            [of_gauge](const Job& job) {
+                const auto stock = of_gauge(job);
+                return stock == job.catalogue.wood_screws.end() ? Lengths{} : stock->lengths;
+            },
+            [of_gauge, gauge = screw.gauge](Job& job, Lengths lengths) {
+                auto& stocks = job.catalogue.wood_screws;
+                const auto stock = of_gauge(job);
+                (stock == stocks.end() ? stocks.emplace_back(WoodScrew{gauge, {}, {}}) : *stock).lengths =
+                    std::move(lengths);
+            });
+    }
+    row(
+        tr("Up into a shelf"), QStringLiteral("screw-shelf"), [](const Job& job) { return job.catalogue.shelf_screws; },
+        [](Job& job, Lengths lengths) { job.catalogue.shelf_screws = std::move(lengths); });
+    form->choice(
+        tr("Hands at work"), "skill", words_of<Skill>(),
+        [this]() -> std::optional<int> { return row_for(bench_.job().rules.shelves.skill); },
+        [](Job& job, int chosen) { job.rules.shelves.skill = at_row<Skill>(chosen); });
+    column->addWidget(form);
+    column->addStretch(1);
+    form->refresh();
+    return page;
+}
+
+} // namespace yes_square::app
