@@ -49,9 +49,10 @@ EntriesSpec<MasonryAnchor> anchors() {
     spec.name = "anchor";
     spec.words =
         AtHand::tr("Shipped figures are cautious and from memory; they are not changed. Copy one as your own and set "
-                   "it to what the packet in your hand says: the packet comes first.");
-    spec.headings = {AtHand::tr("Anchor"),    AtHand::tr("In"),         AtHand::tr("Hole"), AtHand::tr("Deep"),
-                     AtHand::tr("Pull used"), AtHand::tr("Shear used"), AtHand::tr("From")};
+                   "it to what the packet in your hand says: the packet comes first. Pull and shear are what may be "
+                   "used of them.");
+    spec.headings = {AtHand::tr("Anchor"), AtHand::tr("In"),    AtHand::tr("Hole"), AtHand::tr("Deep"),
+                     AtHand::tr("Pull"),   AtHand::tr("Shear"), AtHand::tr("From")};
     spec.cells = [](const MasonryAnchor& anchor, const Voice& voice) {
         const auto shown = [&](const Quantity& figure) { return text(say(figure, voice)); };
         return QStringList{text(anchor.name),
@@ -82,7 +83,7 @@ EntriesSpec<LiningAnchor> lining_anchors() {
     spec.words =
         AtHand::tr("What grips the lining alone steadies and never carries a shelf, a cabinet or anything that could "
                    "tip. Its packet's figure is for light things.");
-    spec.headings = {AtHand::tr("Anchor"), AtHand::tr("Hole"), AtHand::tr("Pull used"), AtHand::tr("From")};
+    spec.headings = {AtHand::tr("Anchor"), AtHand::tr("Hole"), AtHand::tr("Pull"), AtHand::tr("From")};
     spec.cells = [](const LiningAnchor& anchor, const Voice& voice) {
         const auto shown = [&](const Quantity& figure) { return text(say(figure, voice)); };
         return QStringList{text(anchor.name), shown(stock(anchor.hole_diameter)),

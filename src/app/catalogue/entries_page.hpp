@@ -153,7 +153,7 @@ private:
             for (const auto& [member, object] : own_alone ? spec_.own_rows : spec_.rows)
                 rows.row(member, {}, {}, object);
         }
-        table_->setMinimumWidth(440);
+        table_->setMinimumWidth(spec_.draw ? 440 : 560);
         auto* left = new QVBoxLayout;
         left->addWidget(table_, 3);
         left->addLayout(buttons);
@@ -161,7 +161,7 @@ private:
         if (spec_.draw)
             left->addWidget(drawing(), 2);
         auto* right = scrolled(form_);
-        right->setMinimumWidth(430);
+        right->setMinimumWidth(spec_.draw ? 430 : 380);
         auto* both = new QHBoxLayout;
         both->addLayout(left, 5);
         both->addWidget(right, 4);

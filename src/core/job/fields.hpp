@@ -314,8 +314,9 @@ void fields(auto& visit, Is<ChosenFixing> auto& chosen) {
 }
 
 /// Of what may not be in the van today: the program chooses among what is.
-inline constexpr Meaning in_the_van =
-    Meaning{}.told("In the van; else the program does not choose it").asked("In the van").either("no", "yes");
+inline Meaning in_the_van() {
+    return Meaning{}.told("In the van; else the program does not choose it").asked("In the van").either("no", "yes");
+}
 
 void fields(auto& visit, Is<Bracket> auto& bracket) {
     visit.required("id", bracket.id);
@@ -356,9 +357,9 @@ void fields(auto& visit, Is<Bracket> auto& bracket) {
                    Meaning{}.told("The rating is of a pair").asked("That is for").either("each", "a pair"));
     visit.optional("basis", bracket.basis,
                    Meaning{}.told("What the rating is by the packet").asked("The packet calls it"));
-    visit.optional("marks_through", bracket.marks_through, through_its_holes);
+    visit.optional("marks_through", bracket.marks_through, through_its_holes());
     visit.optional("own", bracket.own, Meaning{}.told("The fitter's own entry"));
-    visit.optional("at_hand", bracket.at_hand, in_the_van);
+    visit.optional("at_hand", bracket.at_hand, in_the_van());
 }
 
 void fields(auto& visit, Is<WoodScrew> auto& screw) {
@@ -389,7 +390,7 @@ void fields(auto& visit, Is<MasonryAnchor> auto& plug) {
         Meaning{"a shear capacity", Range::more_than_zero}.told("The packet's shear, N").asked("Packet says, shear"));
     visit.optional("basis", plug.basis, asked("The packet calls it"));
     visit.optional("own", plug.own);
-    visit.optional("at_hand", plug.at_hand, in_the_van);
+    visit.optional("at_hand", plug.at_hand, in_the_van());
 }
 
 void fields(auto& visit, Is<LiningAnchor> auto& anchor) {

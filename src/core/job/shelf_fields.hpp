@@ -14,10 +14,12 @@ void fields(auto& visit, Is<PlateHole> auto& hole) {
 }
 
 /// How the holes of what is screwed on come on the wall.
-inline constexpr Meaning through_its_holes = Meaning{}
-                                                 .told("Held to its mark, it is pricked through at its own holes")
-                                                 .asked("Its holes are marked")
-                                                 .either("by their figures", "through it, held to its mark");
+inline Meaning through_its_holes() {
+    return Meaning{}
+        .told("Held to its mark, it is pricked through at its own holes")
+        .asked("Its holes are marked")
+        .either("by their figures", "through it, held to its mark");
+}
 
 void fields(auto& visit, Is<Plate> auto& plate) {
     constexpr Meaning size{"a size", Range::more_than_zero};
@@ -32,7 +34,7 @@ void fields(auto& visit, Is<Plate> auto& plate) {
                     .told("The maker's greatest load, N")
                     .asked("Sheet says, all of it")
                     .known_by_mass());
-    visit.optional("marks_through", plate.marks_through, through_its_holes);
+    visit.optional("marks_through", plate.marks_through, through_its_holes());
 }
 
 void fields(auto& visit, Is<Lip> auto& lip) {
