@@ -1,9 +1,11 @@
 // Beams, places of brackets against a general mixed-integer program, and one shelf looked at closely.
 #include "../tests/reference/placement_mip.hpp"
+#include "core/reckon/fixing_options.hpp"
 #include "core/reckon/reckon.hpp"
 #include "core/shelves/bracket_search.hpp"
 #include "core/shelves/new_shelf.hpp"
 #include "core/statics/beam.hpp"
+#include "large_job.hpp"
 
 #include <benchmark/benchmark.h>
 
@@ -96,5 +98,19 @@ BENCHMARK(one_shelf_reckoned)
     ->Unit(benchmark::kMicrosecond);
 
 } // namespace
+
+/// Every fixing at hand tried on one thing: of the demo, and of a wall of 25 shelves, as *Fix with* does.
+void fixings_tried(benchmark::State& state) {
+    Job job = demo();
+    if (state.range(0) > 0) {
+        job = large_job(Mix::usual);
+        job.walls.resize(1);
+    }
+    const Plan plan = reckon(job);
+    const std::string thing = job.walls.front().shelves.front().id;
+    for (auto _ : state)
+        benchmark::DoNotOptimize(fixing_options(job, plan, thing));
+}
+BENCHMARK(fixings_tried)->Arg(0)->Arg(25)->Unit(benchmark::kMillisecond);
 
 BENCHMARK_MAIN();

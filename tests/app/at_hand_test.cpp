@@ -209,21 +209,11 @@ TEST_CASE("fixings are ranked with reasons, and the packet of the fitter's own c
     QTest::mouseClick(dialog.findChild<QPushButton*>("copy-anchor"), Qt::LeftButton);
     const auto& plugs = driven.job().catalogue.plugs;
     REQUIRE(plugs.back().own);
-    const auto enter = [&](const char* name, const char* keys) {
-        auto* field = dialog.findChild<QLineEdit*>(name);
-        REQUIRE(field);
-        field->setFocus();
-        field->selectAll();
-        QTest::keyClicks(field, keys);
-        QTest::keyClick(field, Qt::Key_Return);
-        emit field->editingFinished();
-        QTest::qWait(1);
-    };
-    enter("anchor-name", "Long plug of the yellow box");
-    enter("anchor-tension", "6000");
-    enter("anchor-lengths", "60; eighty");
+    enter(dialog, "anchor-name", "Long plug of the yellow box");
+    enter(dialog, "anchor-tension", "6000");
+    enter(dialog, "anchor-lengths", "60; eighty");
     CHECK(dialog.findChild<QLineEdit*>("anchor-lengths")->property("refused").toBool());
-    enter("anchor-lengths", "70; 90");
+    enter(dialog, "anchor-lengths", "70; 90");
     CHECK(plugs.back().name == "Long plug of the yellow box");
     CHECK(plugs.back().tension == 6000_n);
     CHECK(plugs.back().screw_lengths == std::vector{70_mm, 90_mm});
@@ -253,21 +243,12 @@ TEST_CASE("the screws in the van are what the program chooses from", "[app][kind
     AtHand dialog{driven.bench()};
     dialog.show();
     dialog.findChild<QTabWidget*>("at-hand-tabs")->setCurrentIndex(3);
-    const auto enter = [&](const char* name, const char* keys) {
-        auto* field = dialog.findChild<QLineEdit*>(name);
-        REQUIRE(field);
-        field->setFocus();
-        field->selectAll();
-        QTest::keyClicks(field, keys);
-        emit field->editingFinished();
-        QTest::qWait(1);
-    };
-    enter("screw-1", "80; 90"); // #10
+    enter(dialog, "screw-1", "80; 90"); // #10
     CHECK(driven.plan().brackets.front().fixing->screw_length == 80_mm);
     CHECK(driven.plan().brackets.front().fixing->screw_length > before);
-    enter("screw-1", "long ones");
+    enter(dialog, "screw-1", "long ones");
     CHECK(dialog.findChild<QLineEdit*>("screw-1")->property("refused").toBool());
     CHECK(driven.plan().brackets.front().fixing->screw_length == 80_mm);
-    enter("screw-shelf", "16");
+    enter(dialog, "screw-shelf", "16");
     CHECK(driven.job().catalogue.shelf_screws == std::vector{16_mm});
 }

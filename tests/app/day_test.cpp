@@ -41,9 +41,8 @@ int row_of(QTableWidget* table, const QString& key) {
 } // namespace
 
 TEST_CASE("the cutting plan is drawn where the wall was, and a part's length shows its sum", "[day]") {
-    const QTemporaryDir copy;
     DrivenWindow driven;
-    REQUIRE(driven.window.open(copy_of_demo(copy)));
+    driven.open_demo();
     driven.window.set_stage(Stage::cut);
     QTest::qWait(10);
     auto* drawing = driven.find<QWidget>("cutting-plan");
@@ -75,9 +74,8 @@ TEST_CASE("the cutting plan is drawn where the wall was, and a part's length sho
 }
 
 TEST_CASE("an offcut that is entered is used before anything is bought", "[day]") {
-    const QTemporaryDir copy;
     DrivenWindow driven;
-    REQUIRE(driven.window.open(copy_of_demo(copy)));
+    driven.open_demo();
     driven.window.set_stage(Stage::cut);
     driven.window.cutting().show_page(QStringLiteral("stock"));
     QTest::qWait(1);
@@ -100,9 +98,8 @@ TEST_CASE("an offcut that is entered is used before anything is bought", "[day]"
 }
 
 TEST_CASE("a delivery is ticked line by line, and what is short says what it stops", "[day]") {
-    const QTemporaryDir copy;
     DrivenWindow driven;
-    REQUIRE(driven.window.open(copy_of_demo(copy)));
+    driven.open_demo();
     driven.window.set_stage(Stage::cut);
     driven.window.cutting().show_page(QStringLiteral("delivery"));
     QTest::qWait(1);
@@ -130,9 +127,8 @@ TEST_CASE("a delivery is ticked line by line, and what is short says what it sto
 }
 
 TEST_CASE("steps are ticked in their order, a gate by its questions", "[day]") {
-    const QTemporaryDir copy;
     DrivenWindow driven;
-    REQUIRE(driven.window.open(copy_of_demo(copy)));
+    driven.open_demo();
     driven.window.set_stage(Stage::fit);
     QTest::qWait(1);
     QTableWidget* steps = table(driven, "job-steps");
@@ -164,9 +160,8 @@ TEST_CASE("steps are ticked in their order, a gate by its questions", "[day]") {
 }
 
 TEST_CASE("a wait counts down and is not done before its time", "[day]") {
-    const QTemporaryDir copy;
     DrivenWindow driven;
-    REQUIRE(driven.window.open(copy_of_demo(copy)));
+    driven.open_demo();
     driven.bench().edit(QStringLiteral("test"), [](Job& job) {
         for (Wall& wall : job.walls)
             for (Shelf& shelf : wall.shelves)
@@ -194,9 +189,8 @@ TEST_CASE("a wait counts down and is not done before its time", "[day]") {
 }
 
 TEST_CASE("a level's reading gives its correction on the spot", "[day]") {
-    const QTemporaryDir copy;
     DrivenWindow driven;
-    REQUIRE(driven.window.open(copy_of_demo(copy)));
+    driven.open_demo();
     driven.window.set_stage(Stage::fit);
     driven.window.fit().show_page(QStringLiteral("readings"));
     driven.bench().select("unit-16"); // a base unit on legs
@@ -220,9 +214,8 @@ TEST_CASE("a level's reading gives its correction on the spot", "[day]") {
 }
 
 TEST_CASE("the log is added to, searched and signed", "[day]") {
-    const QTemporaryDir copy;
     DrivenWindow driven;
-    REQUIRE(driven.window.open(copy_of_demo(copy)));
+    driven.open_demo();
     driven.window.set_stage(Stage::record);
     QTest::qWait(1);
     QTableWidget* log = table(driven, "log");
@@ -255,10 +248,9 @@ TEST_CASE("the log is added to, searched and signed", "[day]") {
 }
 
 TEST_CASE("photos are copied beside the job and known by their hash", "[day]") {
-    QTemporaryDir folder;
     DrivenWindow driven;
-    REQUIRE(driven.window.open(copy_of_demo(folder)));
-    const QString photo = folder.filePath(QStringLiteral("wall.png"));
+    driven.open_demo();
+    const QString photo = driven.folder.filePath(QStringLiteral("wall.png"));
     QImage image{8, 8, QImage::Format_RGB32};
     image.fill(Qt::red);
     REQUIRE(image.save(photo));
@@ -266,7 +258,7 @@ TEST_CASE("photos are copied beside the job and known by their hash", "[day]") {
     const LogEntry first = driven.job().log.back();
     CHECK(first.file == "wall.png");
     CHECK(first.sha256.size() == 64);
-    const QString kept = folder.filePath(QStringLiteral("demo photos/wall.png"));
+    const QString kept = driven.folder.filePath(QStringLiteral("demo photos/wall.png"));
     CHECK(QFile::exists(kept));
     CHECK(driven.window.check_photos());
     // Another picture of the same name gets a number; the same picture again no second copy.
@@ -311,9 +303,8 @@ TEST_CASE("photos are looked for under the job's folder alone", "[day][nothing-e
 }
 
 TEST_CASE("a saved job is in the job book and is found there", "[day]") {
-    QTemporaryDir folder;
     DrivenWindow driven;
-    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    driven.open_demo();
     driven.bench().edit(QStringLiteral("note"), [](Job& job) {
         write_log(job, LogKind::note, {}, "A halyard block under the third tread", {"2026-03-06T08:00:00Z", "A"});
     });
@@ -333,9 +324,8 @@ TEST_CASE("a saved job is in the job book and is found there", "[day]") {
 }
 
 TEST_CASE("a light along a run says its lead, and one too thin is cured", "[day]") {
-    const QTemporaryDir copy;
     DrivenWindow driven;
-    REQUIRE(driven.window.open(copy_of_demo(copy)));
+    driven.open_demo();
     driven.window.set_stage(Stage::layout);
     driven.bench().select("feed-1");
     QTest::qWait(1);
@@ -354,9 +344,8 @@ TEST_CASE("a light along a run says its lead, and one too thin is cured", "[day]
 }
 
 TEST_CASE("a part that no stock gives is said, and nothing is called proved", "[day]") {
-    const QTemporaryDir copy;
     DrivenWindow driven;
-    REQUIRE(driven.window.open(copy_of_demo(copy)));
+    driven.open_demo();
     driven.bench().edit(QStringLiteral("short stock only"), [](Job& job) {
         for (Stock& stock : job.catalogue.stock)
             if (stock.kind == StuffKind::worktop)

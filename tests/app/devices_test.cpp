@@ -59,8 +59,7 @@ TEST_CASE("a laser's readings go where the cursor is", "[app][devices]") {
     qputenv("YES_SQUARE_LASER", laser.socket.toUtf8());
     DrivenWindow driven;
     qunsetenv("YES_SQUARE_LASER");
-    QTemporaryDir folder;
-    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    driven.open_demo();
     driven.bench().select_wall(4);
     driven.window.set_stage(Stage::survey);
     driven.window.survey().set_page(SurveyPage::level);
@@ -180,8 +179,7 @@ TEST_CASE("a wall scanner fills the evidence of the wall looked at", "[app][devi
     qputenv("YES_SQUARE_SCANNER", scanner.socket.toUtf8());
     DrivenWindow driven;
     qunsetenv("YES_SQUARE_SCANNER");
-    QTemporaryDir folder;
-    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    driven.open_demo();
     driven.bench().select_wall(4);
     driven.window.set_stage(Stage::survey);
     DeviceLink& link = driven.window.survey().devices().scanner();

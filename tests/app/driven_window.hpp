@@ -17,8 +17,22 @@
 
 namespace yes_square::app {
 
+/// The demo job, from the repository: to be read. A window would lock it, and tests run side by side.
+inline QString demo_path() {
+    return QStringLiteral(YES_SQUARE_SOURCE_DIR "/assets/demo/harbour-lane.yesq");
+}
+
+/// A copy of the demo job that a test may open, lock and overwrite.
+inline QString copy_of_demo(const QTemporaryDir& folder) {
+    const QString path = folder.filePath(QStringLiteral("demo.yesq"));
+    QFile::copy(demo_path(), path);
+    QFile::setPermissions(path, QFile::ReadOwner | QFile::WriteOwner);
+    return path;
+}
+
 /// The real window, shown, with its questions answered by the test.
 struct DrivenWindow {
+    QTemporaryDir folder; ///< of this test alone
     MainWindow window;
     QStringList told;
     QStringList asked;
@@ -44,6 +58,8 @@ struct DrivenWindow {
         QTest::qWait(10);
     }
     ~DrivenWindow() { bench().undo_stack().setClean(); }
+
+    void open_demo() { REQUIRE(window.open(copy_of_demo(folder))); }
 
     Workbench& bench() { return window.bench(); }
     const Job& job() { return window.bench().job(); }
@@ -111,18 +127,5 @@ struct DrivenWindow {
         QTest::mouseClick(&board, Qt::LeftButton, {}, board.place(x, z).toPoint());
     }
 };
-
-/// The demo job, from the repository.
-inline QString demo_path() {
-    return QStringLiteral(YES_SQUARE_SOURCE_DIR "/assets/demo/harbour-lane.yesq");
-}
-
-/// A copy of the demo job that a test may open, lock and overwrite.
-inline QString copy_of_demo(const QTemporaryDir& folder) {
-    const QString path = folder.filePath(QStringLiteral("demo.yesq"));
-    QFile::copy(demo_path(), path);
-    QFile::setPermissions(path, QFile::ReadOwner | QFile::WriteOwner);
-    return path;
-}
 
 } // namespace yes_square::app

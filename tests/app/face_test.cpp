@@ -119,9 +119,8 @@ TEST_CASE("a sum lies beside its figure, is walked from, pinned and put away", "
 TEST_CASE("no panel is broader than its place and no button's words are cut off, whatever stage and thing",
           "[app][face][look]") {
     for (const QSize size : {QSize{1024, 700}, QSize{1280, 800}}) {
-        QTemporaryDir folder;
         DrivenWindow driven{size};
-        REQUIRE(driven.window.open(copy_of_demo(folder)));
+        driven.open_demo();
         const auto look = [&](const std::string& where) {
             QTest::qWait(5);
             INFO(where << ", " << size.width());
@@ -202,9 +201,8 @@ TEST_CASE("a preview prints nothing, and another set is not the sheets", "[app][
 }
 
 TEST_CASE("what the button counts is listed, this wall's first", "[app][face][checks]") {
-    QTemporaryDir folder;
     DrivenWindow driven;
-    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    driven.open_demo();
     driven.bench().select_wall(1); // nothing is wrong here
     QTest::qWait(5);
     auto* button = driven.find<QPushButton>("show-checks");
@@ -222,9 +220,8 @@ TEST_CASE("what the button counts is listed, this wall's first", "[app][face][ch
 }
 
 TEST_CASE("arrow keys walk the wall's own sums too", "[app][face][chit]") {
-    QTemporaryDir folder;
     DrivenWindow driven;
-    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    driven.open_demo();
     driven.bench().select_wall(2); // its studs follow from readings
     driven.bench().ask("stud/2");
     const std::string first = driven.bench().subject();
@@ -303,7 +300,7 @@ TEST_CASE("larger type reaches the whole window, and nothing is broader than its
 
 TEST_CASE("the keys are not lost when the list under them is made anew", "[app][face][keys]") {
     DrivenWindow driven;
-    driven.window.open(demo_path());
+    driven.open_demo();
     driven.window.next_line().checks().setChecked(true);
     QTest::qWait(5);
     QAbstractButton* cure = nullptr;

@@ -70,8 +70,7 @@ TEST_CASE("part labels and inventory come alone when they are asked for, in the 
 
 TEST_CASE("the fit stage tells the steps of whatever is selected, tipping cautions before them", "[app][furniture]") {
     DrivenWindow driven;
-    QTemporaryDir folder;
-    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    driven.open_demo();
     driven.window.set_stage(Stage::fit);
     const auto steps = [&] { return driven.steps_of_selected(); };
     driven.bench().select("piece-2");
@@ -87,8 +86,7 @@ TEST_CASE("the fit stage tells the steps of whatever is selected, tipping cautio
 
 TEST_CASE("furniture stays readable small, in inches and in the dark", "[app][look][furniture]") {
     DrivenWindow driven{QSize{1024, 700}};
-    QTemporaryDir folder;
-    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    driven.open_demo();
     driven.window.set_theme(ThemeName::dark);
     driven.window.set_stage(Stage::layout);
     driven.bench().edit("inches", [](Job& job) { job.unit = Unit::inch_16; });

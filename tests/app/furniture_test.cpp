@@ -1,7 +1,7 @@
 #include "app/layout/layout_panel.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "core/site/site_checks.hpp"
-#include "driven_window.hpp"
+#include "one_wall_window.hpp"
 
 #include <QAbstractButton>
 #include <QComboBox>
@@ -19,26 +19,10 @@ using namespace yes_square::app;
 
 namespace {
 
-/// A room with one framed wall of 4 m, studs proved every 400 mm.
-struct FurnitureWindow : DrivenWindow {
-    FurnitureWindow() {
-        bench().edit("a wall", [&](Job& made) {
-            Wall wall;
-            made.rooms.push_back({});
-            made.rooms.back().id = made.rooms.back().name = "first-room";
-            wall.room = "first-room";
-            wall.id = "wall-1";
-            wall.name = "Wall";
-            wall.length = 4000_mm;
-            wall.height = 2600_mm;
-            for (int i = 1; i < 10; ++i)
-                wall.studs.push_back({Length::mm(400 * i), StudState::proved, Length::micrometres(600), {}});
-            wall.lining = {{LiningMaterial::plasterboard, 12_mm, {}}};
-            made.walls = {wall};
-        });
-        window.set_stage(Stage::layout);
-        QTest::qWait(1);
-    }
+/// What stands along a framed wall.
+struct FurnitureWindow : OneWallWindow {
+    FurnitureWindow()
+        : OneWallWindow{false} {}
     const Wall& wall() { return job().walls.front(); }
     const StorageSystem& system() {
         REQUIRE(bench().selected<StorageSystem>());
@@ -48,15 +32,6 @@ struct FurnitureWindow : DrivenWindow {
     const PiecePlan& piece_plan() {
         REQUIRE(bench().selected_plan<Piece>());
         return *bench().selected_plan<Piece>();
-    }
-    void choose(const char* name, int row) {
-        auto* box = find<QComboBox>(name);
-        if (!box->isVisible())
-            open_folds();
-        REQUIRE(box->isVisible());
-        box->setCurrentIndex(row);
-        emit box->activated(row);
-        QTest::qWait(1);
     }
     void press(const char* name) {
         auto* button = find<QAbstractButton>(name);

@@ -251,7 +251,7 @@ TEST_CASE("what was done is a list to go back in", "[app][hands]") {
 
 TEST_CASE("the board points at what is in hand: a check, a step, a part, a hole", "[app][hands][board]") {
     DrivenWindow driven;
-    driven.window.open(demo_path());
+    driven.open_demo();
     BoardView& board = driven.window.board();
     driven.bench().select_wall(0);
 
@@ -348,7 +348,7 @@ TEST_CASE("the board is heard: wall, things, their marks and figures, and a pres
 
 TEST_CASE("from wall to wall by the room from above", "[app][hands][room]") {
     DrivenWindow driven;
-    driven.window.open(demo_path());
+    driven.open_demo();
     auto* key = driven.find<QComboBox>("wall-picker");
     CHECK(key->count() == 14);
     key->showPopup();

@@ -20,8 +20,7 @@ namespace {
 
 /// The window with a copy of the demo job open.
 struct DemoWindow : DrivenWindow {
-    QTemporaryDir folder;
-    DemoWindow() { REQUIRE(window.open(copy_of_demo(folder))); }
+    DemoWindow() { open_demo(); }
     ~DemoWindow() { bench().undo_stack().setClean(); }
 
     void choose(const char* name, int row) {

@@ -282,8 +282,7 @@ TEST_CASE("a list of units is taken in; a bad one is refused by line and column"
 
 TEST_CASE("the demo kitchen's fixings, card, steps and sheets say what the plan says", "[app][runs][sheets]") {
     DrivenWindow driven;
-    QTemporaryDir folder;
-    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    driven.open_demo();
     driven.bench().select("unit-11");
     REQUIRE(driven.bench().unit());
     const UnitPlan& unit = *driven.bench().unit_plan();
@@ -305,12 +304,13 @@ TEST_CASE("the demo kitchen's fixings, card, steps and sheets say what the plan 
     CHECK(driven.steps_of_selected().contains(QStringLiteral("keep hold until it is in")));
 
     QProcess writer;
-    writer.start(QStringLiteral(YES_SQUARE_APP), {QStringLiteral("--sheets"), folder.path(), demo_path()});
+    writer.start(QStringLiteral(YES_SQUARE_APP), {QStringLiteral("--sheets"), driven.folder.path(), demo_path()});
     REQUIRE(writer.waitForFinished(60'000));
     REQUIRE(writer.exitCode() == 0);
     QProcess reader;
-    reader.start(QStringLiteral("pdftotext"),
-                 {QStringLiteral("-layout"), folder.filePath(QStringLiteral("harbour-lane.pdf")), QStringLiteral("-")});
+    reader.start(
+        QStringLiteral("pdftotext"),
+        {QStringLiteral("-layout"), driven.folder.filePath(QStringLiteral("harbour-lane.pdf")), QStringLiteral("-")});
     REQUIRE(reader.waitForFinished());
     const QString words = QString::fromUtf8(reader.readAllStandardOutput()).normalized(QString::NormalizationForm_KC);
     CHECK(words.contains(QStringLiteral("Cards for the backs: Window side, wall")));

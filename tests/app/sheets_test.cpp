@@ -156,13 +156,12 @@ TEST_CASE("the real window opens on a virtual display", "[app][program][xvfb]") 
 }
 
 TEST_CASE("printing keeps the page range, and every page says which it is of how many", "[app][sheets][nothing-lost]") {
-    QTemporaryDir folder;
     DrivenWindow driven;
-    REQUIRE(driven.window.open(copy_of_demo(folder)));
+    driven.open_demo();
     const auto printed_pages = [&](int first, int last) {
         QPrinter printer{QPrinter::ScreenResolution};
         printer.setOutputFormat(QPrinter::PdfFormat);
-        const QString path = folder.filePath("range.pdf");
+        const QString path = driven.folder.filePath("range.pdf");
         printer.setOutputFileName(path);
         if (first > 0) {
             printer.setPrintRange(QPrinter::PageRange);

@@ -16,10 +16,8 @@ namespace {
 
 /// The demo's job in its window, in Survey.
 struct SurveyWindow : DrivenWindow {
-    QTemporaryDir folder;
-
     explicit SurveyWindow(SurveyPage page, std::size_t wall = 4) {
-        REQUIRE(window.open(copy_of_demo(folder)));
+        open_demo();
         bench().select_wall(wall);
         window.set_stage(Stage::survey);
         window.survey().set_page(page);
@@ -320,9 +318,8 @@ TEST_CASE("readings come in from a table and go out to one", "[app][survey]") {
 TEST_CASE("the survey's pages hold their figures inside the window, small or large, light or dark",
           "[app][survey][look]") {
     for (const QSize size : {QSize{1024, 700}, QSize{1280, 800}, QSize{1920, 1080}}) {
-        QTemporaryDir folder;
         DrivenWindow driven{size};
-        REQUIRE(driven.window.open(copy_of_demo(folder)));
+        driven.open_demo();
         driven.bench().select_wall(2);
         driven.window.set_stage(Stage::survey);
         for (const ThemeName theme : {ThemeName::light, ThemeName::dark}) {

@@ -9,13 +9,12 @@ namespace {
 
 /// The wall-side mode over a wall of the demo, by keyboard, with what it would have said.
 struct AtTheWall {
-    QTemporaryDir folder;
     DrivenWindow driven;
     std::unique_ptr<WallSide> mode;
     QStringList spoken;
 
     explicit AtTheWall(std::size_t wall) {
-        REQUIRE(driven.window.open(copy_of_demo(folder)));
+        driven.open_demo();
         driven.bench().select_wall(wall);
         mode.reset(driven.window.wall_side());
         mode->setAttribute(Qt::WA_DeleteOnClose, false);

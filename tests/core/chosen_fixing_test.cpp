@@ -155,14 +155,28 @@ TEST_CASE("what is offered as doing does, for whatever thing it is chosen", "[ch
                     continue;
                 const Plan taken = reckon(apply(ChooseFixing{thing.id, option.as}, job));
                 for_each_thing(*taken.walls.front(), [&](const ThingPlan& after) {
-                    if (after.id == thing.id)
-                        CHECK_FALSE(fixing_fails(after));
+                    if (after.id != thing.id)
+                        return;
+                    CHECK_FALSE(fixing_fails(after));
+                    for (const PlannedHole& hole : after.holes)
+                        CHECK((!hole.fixing || hole.substrate == Substrate::joist || !hole.utilisation.over()));
                 });
             }
         });
     }
     CHECK(offered > 50);
     CHECK(refused > 50);
+}
+
+TEST_CASE("what is not used though it was chosen is not said to hold anything", "[chosen]") {
+    Shelf rods = new_shelf(shelf_preset("hidden_rods"), stud_wall());
+    rods.fixing = ChosenFixing{ScrewGauge::number_8};
+    const ShelfPlan plan = shelf_plan(job_with(stud_wall(), rods));
+    const Check* said = find_check(plan, checks::fixing_by_hand);
+    REQUIRE(said);
+    CHECK(say(said->message, {}).find("is not used") != std::string::npos);
+    const Job job = job_with(stud_wall(), rods);
+    CHECK(fixing_options(job, reckon(job), "shelf").empty());
 }
 
 TEST_CASE("a chest held by its own screws has nothing to choose; without them it has", "[chosen]") {
@@ -173,4 +187,9 @@ TEST_CASE("a chest held by its own screws has nothing to choose; without them it
     REQUIRE_FALSE(options.empty());
     CHECK(options.front().refused.empty());
     CHECK(fixing_options(job, reckon(job), "nothing").empty());
+    chest.restraint.gauge = ScrewGauge::number_10;
+    chest.restraint.screw_length = 70_mm;
+    const Job own = piece_job(chest);
+    CHECK(std::ranges::all_of(fixing_options(own, reckon(own), chest.id),
+                              [](const FixingOption& option) { return option.as.gauge == ScrewGauge::number_10; }));
 }

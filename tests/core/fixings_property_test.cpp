@@ -1,6 +1,7 @@
 #include "core/fixings/choose_fixing.hpp"
 #include "core/fixings/hidden_rod.hpp"
 #include "core/fixings/hole_group.hpp"
+#include "core/fixings/rank_fixings.hpp"
 #include "core/shelves/shelf_loads.hpp"
 #include "shelf_walls.hpp"
 

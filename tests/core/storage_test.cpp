@@ -214,6 +214,14 @@ TEST_CASE("shelves sag as simple spans from panel to panel, those on a cleat by 
     const double held = back_held_share(800_mm, 400_mm, 1 / 2.6);
     CHECK(bay.shelves.front().sag.instantaneous == Approx(held * at_once));
     CHECK(bay.shelves.front().sag.long_term == Approx(held * at_once * (1 + board.kdef_dry)));
+    // A deep board that twists easily bends more along its front than as a plain span, and that is no strength.
+    system.material = BoardMaterial::plywood;
+    system.depth = 600_mm;
+    const BayPlan deep = first_bay(system);
+    const auto plain = std::ranges::find(deep.shelves, ShelfOfBay::plain, &BayShelf::what);
+    REQUIRE(plain != deep.shelves.end());
+    CHECK(deep.shelves.front().board_utilisation > plain->board_utilisation);
+    CHECK(deep.shelves.front().sag.long_term > plain->sag.long_term);
     const auto loose = std::ranges::find(bay.shelves, ShelfOfBay::loose, &BayShelf::what);
     if (loose != bay.shelves.end())
         CHECK(loose->sag.instantaneous == Approx(at_once));

@@ -130,6 +130,27 @@ TEST_CASE("a new job is as its region measures and what its shops have", "[schoo
     CHECK(new_job(Region::inch).unit == Unit::inch_16);
 }
 
+TEST_CASE("where EN has no figure of its own, a thin back and a screw's steel, it allows no more than NDS",
+          "[school][safety]") {
+    Wall wall = stud_wall();
+    std::get<Framing>(wall.structure).species = Species::red_oak; // holds more than the back's 4 mm
+    HouseRules rules;
+    const auto pull = [&](TimberSchool school, const DrivenThrough& through, double duration) {
+        rules.timber = school;
+        const auto weighed = weigh_given(ScrewGauge::metric_4, 60_mm, {shipped_catalogue(), rules, wall}, through,
+                                         {{1_n, 0_n, duration}});
+        REQUIRE(weighed);
+        return 1 / weighed->utilisation.number();
+    };
+    DrivenThrough back{4_mm, wood_bearing(0.36)};
+    back.gravity = 0.36;
+    back.head = 8_mm;
+    const DrivenThrough steel{2_mm};
+    for (const DrivenThrough& through : {back, steel})
+        for (const double duration : {duration_stored, duration_people})
+            CHECK(pull(TimberSchool::en, through, duration) <= pull(TimberSchool::nds, through, duration) * 1.0000001);
+}
+
 TEST_CASE("usual sizes are those of the place: 16 in, 8 ft, 48 x 10 x 3/4 in", "[school][inches]") {
     const Wall wall = new_wall("room", Unit::inch_16);
     CHECK(wall.height == 96_in);

@@ -84,6 +84,7 @@ Strength in_wood(const Screw& s, double g, bool across, const Json& hole, double
 /// EN 1995-1-1: characteristic figures, then k_mod / (1.3 gamma) for what stands there.
 Strength in_wood_en(const Screw& s, double rho, bool across, const Json& hole, double length_in) {
     const double stored = 0.6 / 1.3 / 1.35;
+    const double nds = stored / (0.9 / 1.3 / 1.5); // what NDS allows for people, as EN's figure for goods
     const double d = s.d * 25.4, core = s.root * 25.4, eff = 1.1 * core;
     const double p = hole["penetration_m"].get<double>() * 1000, side = hole["side_m"].get<double>() * 1000;
     const double gap = hole["gap_m"].get<double>() * 1000;
@@ -95,7 +96,7 @@ Strength in_wood_en(const Screw& s, double rho, bool across, const Json& hole, d
                    ? 0.52 * std::sqrt(d) * std::pow(thread, 0.9) * std::pow(rho, 0.8) * std::min(1.0, d / 8)
                    : 9 * d * thread * std::pow(rho / 350, 0.8);
     pull *= stored * std::pow(hole["together"].get<double>(), -0.1);
-    pull = std::min(pull, 0.9 * 24'000 * pi * s.root * s.root / 4 * newton);
+    pull = std::min(pull, nds * 24'000 * pi * s.root * s.root / 4 * newton);
     const auto bears = [&](double density_k, bool turned) {
         return eff <= 6 ? 0.082 * density_k * std::pow(eff, -0.3)
                         : 0.082 * (1 - 0.01 * eff) * density_k / (turned ? 1.35 + 0.015 * eff : 1);
@@ -105,7 +106,7 @@ Strength in_wood_en(const Screw& s, double rho, bool across, const Json& hole, d
         const double gs = hole["side_gravity"], head = hole["head_m"].get<double>() * 1000;
         passed = bears(800 * gs, false);
         pull = std::min({pull, stored * 9 * head * head * std::pow(800 * gs / 350, 0.8),
-                         0.9 * 690 * pi * head / 25.4 * gs * gs * std::min(side, 2.5 * head) / 25.4 * newton});
+                         nds * 690 * pi * head / 25.4 * gs * gs * std::min(side, 2.5 * head) / 25.4 * newton});
     }
     double shear = 0;
     if (p >= 6 * d - 1e-6) {

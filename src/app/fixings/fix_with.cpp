@@ -9,19 +9,6 @@
 namespace yes_square::app {
 namespace {
 
-bool same(const ChosenFixing& a, const ChosenFixing& b) {
-    return a.gauge == b.gauge && a.anchor == b.anchor;
-}
-
-/// Whether it goes into walls like this one at all: a screw into studs, an anchor into its kind of masonry.
-bool suits(const FixingOption& option, const Wall& wall, const Catalogue& catalogue) {
-    if (option.as.gauge)
-        return std::holds_alternative<Framing>(wall.structure);
-    const auto* masonry = std::get_if<Masonry>(&wall.structure);
-    const auto anchor = std::ranges::find(catalogue.plugs, option.as.anchor, &MasonryAnchor::id);
-    return masonry && anchor != catalogue.plugs.end() && anchor->substrate == masonry->kind;
-}
-
 QString paragraph(const QString& name, const QString& why) {
     return QStringLiteral("<p style=\"margin-left:8px\"><b>%1</b><br>%2</p>")
         .arg(name.toHtmlEscaped(), why.toHtmlEscaped());
@@ -87,11 +74,11 @@ void FixWith::refresh() {
     const auto& options = bench_.fixing_options();
     for (std::size_t i = 0; i < options.size(); ++i) {
         const FixingOption& option = options[i];
-        if (!suits(option, *bench_.wall(), bench_.job().catalogue))
+        if (!goes_into(option.as, *bench_.wall(), bench_.job().catalogue))
             continue;
         choice_->addItem(option.refused.empty() ? name_of(option) : tr("%1 (refused)").arg(name_of(option)),
                          static_cast<int>(i));
-        if (now && *now && same(**now, option.as))
+        if (now && *now && (**now).like(option.as))
             choice_->setCurrentIndex(choice_->count() - 1);
     }
     const bool any = now && choice_->count() > 1;

@@ -17,7 +17,7 @@ public:
         : CheckWriter{plan.checks, hung.left, hung.top}
         , hung_{hung}
         , sure_{proved_only(site.survey)}
-        , site_{site.rules, site.catalogue, site.wall, site.service_class, sure_, site.chosen}
+        , site_{site.with(sure_)}
         , rails_{rails_of(hung.unit, site.rules.runs)}
         , plan_{plan} {}
 

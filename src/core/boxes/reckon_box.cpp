@@ -23,7 +23,7 @@ public:
         : CheckWriter{plan.checks, box.left, box.top}
         , box_{box}
         , sure_{proved_only(site.survey)}
-        , site_{site.rules, site.catalogue, site.wall, site.service_class, sure_, site.chosen}
+        , site_{site.with(sure_)}
         , plan_{plan} {}
 
     void reckon() {

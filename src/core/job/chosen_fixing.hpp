@@ -16,6 +16,9 @@ struct ChosenFixing {
     Length length = {};                   ///< 0: the shortest at hand that will do
     UnknownMembers unknown = {};
     bool operator==(const ChosenFixing&) const = default;
+
+    /// The same kind, whatever its length.
+    bool like(const ChosenFixing& other) const { return gauge == other.gauge && anchor == other.anchor; }
 };
 
 } // namespace yes_square

@@ -89,7 +89,7 @@ struct EnumName {
 };
 
 /// The names a file uses for the values of E, and what a fitter calls them, in the order that forms offer them. Defined
-/// for each enumeration of the job in names.cpp.
+/// for each enumeration of the job in names.cpp and names_of_things.cpp.
 template <class E>
 std::span<const EnumName<E>> enum_names();
 

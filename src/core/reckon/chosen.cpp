@@ -14,10 +14,20 @@ bool fixing_fails(const ThingPlan& thing) {
     });
 }
 
+bool fixed_with(const ThingPlan& thing, const ChosenFixing& chosen, const Catalogue& catalogue) {
+    const std::string name = name_of(chosen, catalogue);
+    return std::ranges::any_of(thing.holes,
+                               [&](const PlannedHole& hole) { return hole.fixing && hole.fixing->name == name; });
+}
+
 void add_chosen(ThingPlan& thing, const ChosenFixing& chosen, const Catalogue& catalogue, bool fails, bool other_does) {
     const std::string name = name_of(chosen, catalogue);
     std::vector<Check> said;
-    if (!fails) {
+    if (!fails && !fixed_with(thing, chosen, catalogue)) {
+        add_check(
+            said, checks::fixing_by_hand,
+            {"{0}: {1}, chosen by hand, is not used: it is fixed with its own, or with nothing", {thing.name, name}});
+    } else if (!fails) {
         add_check(said, checks::fixing_by_hand, {"{0}: {1}, chosen by hand", {thing.name, name}});
     } else {
         Check& check = add_check(said, checks::fixing_by_hand_fails,

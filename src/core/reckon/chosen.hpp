@@ -25,6 +25,9 @@ const ChosenFixing* chosen_for(const Thing& thing) {
 /// Whether a check of a thing says that what fixes it will not do.
 bool fixing_fails(const ThingPlan& thing);
 
+/// Whether any hole of a thing is fixed with what was chosen: what comes with its own screws, or rods, is not.
+bool fixed_with(const ThingPlan& thing, const ChosenFixing& chosen, const Catalogue& catalogue);
+
 /// Says that its fixing was chosen by hand, `fails` where that will not do; with the cure of letting the program
 /// choose, where that helps.
 void add_chosen(ThingPlan& thing, const ChosenFixing& chosen, const Catalogue& catalogue, bool fails, bool other_does);

@@ -25,14 +25,12 @@ const Wall* wall_with(const Job& job, const std::string& thing) {
 
 std::vector<ChosenFixing> candidates(const Catalogue& catalogue, const Wall& wall) {
     std::vector<ChosenFixing> all;
-    if (std::holds_alternative<Framing>(wall.structure))
-        for (const WoodScrew& screw : catalogue.wood_screws)
-            if (!screw.lengths.empty())
-                all.push_back({screw.gauge});
-    if (const auto* masonry = std::get_if<Masonry>(&wall.structure))
-        for (const MasonryAnchor& anchor : catalogue.plugs)
-            if (anchor.substrate == masonry->kind)
-                all.push_back({std::nullopt, anchor.id});
+    for (const WoodScrew& screw : catalogue.wood_screws)
+        if (!screw.lengths.empty())
+            all.push_back({screw.gauge});
+    for (const MasonryAnchor& anchor : catalogue.plugs)
+        all.push_back({std::nullopt, anchor.id});
+    std::erase_if(all, [&](const ChosenFixing& each) { return !goes_into(each, wall, catalogue); });
     return all;
 }
 
@@ -54,18 +52,9 @@ FixingOption judge(const ThingPlan& thing, const ChosenFixing& chosen, const Cat
                 option.refused.push_back(check.message);
                 break;
             }
+    if (option.refused.empty() && option.choice.utilisation.over())
+        option.refused.push_back({"Loaded to {0} of what it bears here", {ratio(option.choice.utilisation)}});
     return option;
-}
-
-bool same(const ChosenFixing& a, const ChosenFixing& b) {
-    return a.gauge == b.gauge && a.anchor == b.anchor;
-}
-
-/// Whether a thing takes what was chosen for it: one that comes with its own screws does not.
-bool takes(const ThingPlan& thing, const std::string& name) {
-    return fixing_fails(thing) || std::ranges::any_of(thing.holes, [&](const PlannedHole& hole) {
-               return hole.fixing && hole.fixing->name == name;
-           });
 }
 
 /// A thing tried whole with each that its wall takes.
@@ -78,7 +67,7 @@ std::vector<FixingOption> tried(const Job& job, const Wall& wall, const std::str
         const Plan plan = reckon(apply(ChooseFixing{thing, chosen}, room));
         for (const auto& planned_wall : plan.walls)
             for_each_thing(*planned_wall, [&](const ThingPlan& planned) {
-                if (planned.id == thing && takes(planned, name_of(chosen, job.catalogue)))
+                if (planned.id == thing && (fixing_fails(planned) || fixed_with(planned, chosen, job.catalogue)))
                     options.push_back(judge(planned, chosen, job.catalogue));
             });
     }
@@ -90,7 +79,7 @@ std::vector<FixingOption> tried(const Job& job, const Wall& wall, const std::str
 void add_reasons(std::vector<FixingOption>& options, std::vector<FixingOption> at_worst) {
     for (FixingOption& here : at_worst) {
         const auto whole =
-            std::ranges::find_if(options, [&](const FixingOption& each) { return same(each.as, here.as); });
+            std::ranges::find_if(options, [&](const FixingOption& each) { return each.as.like(here.as); });
         const bool steadies = !here.as.gauge && here.as.anchor.empty();
         if (steadies || whole == options.end()) {
             if (!here.refused.empty())
@@ -104,6 +93,14 @@ void add_reasons(std::vector<FixingOption>& options, std::vector<FixingOption> a
 }
 
 } // namespace
+
+bool goes_into(const ChosenFixing& fixing, const Wall& wall, const Catalogue& catalogue) {
+    if (fixing.gauge)
+        return std::holds_alternative<Framing>(wall.structure);
+    const auto* masonry = std::get_if<Masonry>(&wall.structure);
+    const auto anchor = std::ranges::find(catalogue.plugs, fixing.anchor, &MasonryAnchor::id);
+    return masonry && anchor != catalogue.plugs.end() && anchor->substrate == masonry->kind;
+}
 
 std::vector<FixingOption> fixing_options(const Job& job, const Plan& plan, const std::string& thing) {
     const Wall* wall = wall_with(job, thing);

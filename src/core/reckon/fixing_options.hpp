@@ -1,9 +1,12 @@
 #pragma once
 
-#include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/rank_fixings.hpp"
 #include "core/plan/plan.hpp"
 
 namespace yes_square {
+
+/// Whether it is for walls like this one at all: a screw for studs, an anchor for its kind of masonry.
+bool goes_into(const ChosenFixing& fixing, const Wall& wall, const Catalogue& catalogue);
 
 /// What a thing could be fixed with: each screw, or each anchor for its wall's kind of masonry, tried on it whole;
 /// those that will do first, of the job's own school before the other, least used first, then those that will not, with

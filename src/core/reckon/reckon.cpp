@@ -132,8 +132,7 @@ auto reckon_kind(const Kind& thing, const With& on) {
 
 /// A thing on its wall, fixed with what the fitter chose; nullptr: with what the program takes.
 auto reckon_fixed(const auto& part, const ChosenFixing* chosen, const With& on) {
-    WallSite site = on.site;
-    site.chosen = chosen;
+    const WallSite site = on.site.with(chosen);
     return reckon_kind(part,
                        {site, {site, on.runs.lines, on.runs.layouts, on.runs.left_lean, on.runs.right_lean}, on.plan});
 }

@@ -155,6 +155,7 @@ Json JsonParts::thing(const ThingPlan& plan) const {
                   {"screws", hole.screws},
                   {"in_service_strip", hole.in_strip()},
                   {"made", hole.made},
+                  {"marked_through", hole.through_it},
                   {"demands", worst(hole.demands)},
                   {"utilisation", used(hole.utilisation)}};
         if (hole.fixing)

@@ -73,7 +73,7 @@ private:
             plan_.back_held = back_held_share(shelf_.length, shelf_.depth, shear_share(shelf_.material));
             plan_.sag = plan_.sag->times(*plan_.back_held);
         }
-        plan_.board_utilisation = board_utilisation(shelf_, beam, loads_.accidental, site_.rules);
+        plan_.board_utilisation = board_utilisation(shelf_, beam, loads_.accidental, site_.rules, plan_.back_held);
         sides_ = {beam.reactions.front(), beam.reactions.back()};
     }
 

@@ -33,8 +33,6 @@ Body body_of(const Shelf& shelf, const HouseRules& rules) {
     return {empty, loads.total(shelf.length) - empty, loads.accidental, depth / 2, depth};
 }
 
-/// In a stud as far as the widest screw that passes it keeps off the stud's edge, or by EN the usual one, where the
-/// widest has no room.
 Substrate hold_of_hole(Length x, const WallSite& site, double diameter_in, std::optional<std::size_t>& stud) {
     if (site.masonry())
         return Substrate::masonry;
@@ -99,8 +97,9 @@ private:
         const TimberSchool school = site_.rules.timber;
         const WoodScrew* screw = screw_for(site_.catalogue, school, plate_.hole_diameter);
         double diameter = screw ? properties(screw->gauge).diameter_in : plate_.hole_diameter.in_inches();
+        // By EN the widest may have no room in a stud at all; then a thinner one is taken.
         if (school == TimberSchool::en)
-            diameter = std::min(diameter, usual_screw(school).diameter_in);
+            diameter = std::min(diameter, thinnest_screw(school).diameter_in);
         const Length top_row =
             plate_.holes.empty() ? Length{} : std::ranges::min(plate_.holes, {}, &PlateHole::down).down;
         for (std::size_t i = 0; i < plate_.holes.size(); ++i) {

@@ -3,6 +3,7 @@
 #include "core/fixings/bracket_forces.hpp"
 #include "core/fixings/choose_fixing.hpp"
 #include "core/shelves/carrier.hpp"
+#include "core/shelves/place_words.hpp"
 #include "core/shelves/plate.hpp"
 #include "core/shelves/way.hpp"
 #include "core/site/check_writer.hpp"
@@ -12,126 +13,6 @@
 #include <cmath>
 
 namespace yes_square {
-namespace {
-
-Quantity number(std::size_t index) {
-    return count(index + 1);
-}
-
-/// Brackets are called so; what else stands at a place goes by its number.
-std::string_view of(const Shelf& shelf, std::string_view bracket, std::string_view other) {
-    return way_of(shelf).chooses_bracket() ? bracket : other;
-}
-
-std::string_view word(OpeningKind kind) {
-    return kind == OpeningKind::window ? "the window" : "the door";
-}
-std::string_view word(ServiceKind kind) {
-    switch (kind) {
-    case ServiceKind::socket:
-        return "the socket";
-    case ServiceKind::switch_:
-        return "the switch";
-    case ServiceKind::pipe:
-        return "the pipe";
-    case ServiceKind::fixed_appliance:
-        return "the fixed appliance";
-    }
-    return {};
-}
-
-/// How far one box reaches into another along the wall.
-Length overlap(const Outline& a, const Outline& b) {
-    return std::min(a.right, b.right) - std::max(a.left, b.left);
-}
-
-} // namespace
-
-namespace {
-
-/// What else is there: things of the next wall in the corner, sockets behind it, other shelves.
-void check_neighbours(const Shelf& shelf, const WallSite& site, const Outline& board, ShelfPlan& plan) {
-    const Wall& wall = site.wall;
-    for (const CornerThing& thing : site.survey.corner_things)
-        if (const Outline box = box_of(thing, wall); board.overlaps(box) && thing.off < shelf.depth)
-            add_check(
-                plan.checks, checks::meets_neighbour,
-                {"In the corner the shelf meets {0} of the next wall: they overlap {1} along this wall and {2} in "
-                 "depth",
-                 {thing.name, quantity(overlap(board, box)), quantity(shelf.depth - thing.off)}},
-                quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
-    for (const ServicePoint& service : wall.services)
-        if (const Outline box = box_of(service); board.overlaps(box) && !service.far_side)
-            add_check(plan.checks, checks::over_service, Severity::error,
-                      {"The shelf's back edge covers {0} at {1}", {word(service.kind), quantity(service.centre)}},
-                      std::nullopt, service.centre, service.height);
-    for (const Shelf& other : wall.shelves)
-        for (const Outline& box : board_boxes(other))
-            if (other.id != shelf.id && board.overlaps(box))
-                add_check(plan.checks, checks::over_thing,
-                          {"The shelf runs into {0} over {1}", {other.name, quantity(overlap(board, box))}},
-                          quantity(overlap(board, box)), std::max(board.left, other.left), shelf.height);
-}
-
-/// One of a shelf's boards, as a shelf by itself.
-void check_board(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
-    const Wall& wall = site.wall;
-    const Outline board = board_box(shelf);
-    const auto leaves = [&](Length by, std::string_view where) {
-        if (by > Length{})
-            add_check(plan.checks, checks::leaves_wall, {"The shelf passes {0} by {1}", {where, quantity(by)}},
-                      quantity(by), shelf.left, shelf.height);
-    };
-    leaves(-board.left, "the reference end");
-    leaves(board.right - wall.length, "the far end of the wall");
-    leaves(board.top - wall.height, "the top of the wall");
-    leaves(-board.bottom, "the floor");
-    for (const Opening& opening : wall.openings)
-        if (const Outline box = box_of(opening); board.overlaps(box))
-            add_check(plan.checks, checks::over_opening,
-                      {"The shelf crosses {0} by {1}", {word(opening.kind), quantity(overlap(board, box))}},
-                      quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
-    if (const auto& widths = site.survey.widths; widths && shelf.length > widths->least && board.right <= wall.length)
-        add_check(plan.checks, checks::leaves_wall,
-                  {"The shelf is {0} longer than the least width read between the ends, {1} at {2} up",
-                   {quantity(shelf.length - widths->least), quantity(widths->least), quantity(widths->least_z)}},
-                  quantity(shelf.length - widths->least), shelf.left, shelf.height);
-    const auto into_edge = [&](Length by, std::string_view edge) {
-        if (by > Length{})
-            add_check(plan.checks, checks::over_obstacle, {"The shelf reaches {0} into {1}", {quantity(by), edge}},
-                      quantity(by), shelf.left, shelf.height);
-    };
-    if (wall.skirting_height > Length{})
-        into_edge(wall.skirting_height - board.bottom, "the skirting");
-    if (wall.cornice_height > Length{} && board.top <= wall.height)
-        into_edge(board.top - (wall.height - wall.cornice_height), "the cornice");
-    for (const Obstacle& obstacle : wall.obstacles)
-        if (const Outline box = box_of(obstacle); board.overlaps(box))
-            add_check(plan.checks, checks::over_obstacle,
-                      {"The shelf reaches {0} into {1} at {2}, its clearance included",
-                       {quantity(overlap(board, box)), words(obstacle.kind), quantity(obstacle.left)}},
-                      quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
-    if (const auto ceiling = lowest_between(site.survey.floor.ceiling, shelf.left, shelf.right());
-        ceiling && shelf.height > *ceiling && shelf.height <= wall.height)
-        add_check(plan.checks, checks::over_ceiling,
-                  {"The shelf stands {0} above the ceiling as read over it", {quantity(shelf.height - *ceiling)}},
-                  quantity(shelf.height - *ceiling), shelf.left, shelf.height);
-    check_neighbours(shelf, site, board, plan);
-}
-
-} // namespace
-
-void check_place(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
-    Shelf board = shelf;
-    board.tiers = 1;
-    for (int tier = 0; tier < shelf.tiers; ++tier) {
-        board.height = shelf.top_of(tier);
-        check_board(board, site, plan);
-    }
-    if (site.service_class == ServiceClass::damp && properties(shelf.material).kdef_damp == 0)
-        add_check(plan.checks, checks::board_not_for_damp,
-                  {"{0} is not made for a damp room", {properties(shelf.material).words}});
-}
 
 void check_bracket_choice(const Shelf& shelf, const WallSite&, ShelfPlan& plan) {
     if (!plan.bracket) {
@@ -175,26 +56,26 @@ void check_stud(const Shelf& shelf, const WallSite& site, std::size_t i, ShelfPl
     const Stud& stud = site.survey.studs[*place.stud];
     // Judged for the screw that is chosen; where none is, the edge may be why.
     const TimberSchool school = site.rules.timber;
-    const ScrewProperties& thin = school == TimberSchool::en ? usual_screw(school) : properties(ScrewGauge::number_8);
     const bool loose = framing && !place.fixing && !place.turns &&
-                       to_edge_of(*framing, stud, place.x, site.rules) < edge_distance(thin, school);
+                       to_edge_of(*framing, stud, place.x, site.rules) < edge_distance(thinnest_screw(school), school);
     if (stud.state == StudState::assumed)
         add_check(plan.checks, checks::stud_assumed,
-                  {of(shelf, "Bracket {0} hangs on an assumed stud at {1}: nobody has found it yet",
-                      "No. {0} hangs on an assumed stud at {1}: nobody has found it yet"),
-                   {number(i), quantity(stud.centre)}},
+                  {of_place(shelf, "Bracket {0} hangs on an assumed stud at {1}: nobody has found it yet",
+                            "No. {0} hangs on an assumed stud at {1}: nobody has found it yet"),
+                   {place_number(i), quantity(stud.centre)}},
                   std::nullopt, place.x, shelf.underside());
     else if (loose)
-        add_check(plan.checks, checks::stud_indicated, Severity::error,
-                  {of(shelf, "Bracket {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw",
+        add_check(
+            plan.checks, checks::stud_indicated, Severity::error,
+            {of_place(shelf, "Bracket {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw",
                       "No. {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw"),
-                   {number(i), quantity(stud.centre), fine(stud.uncertainty.in_metres())}},
-                  fine(stud.uncertainty.in_metres()), place.x, shelf.underside());
+             {place_number(i), quantity(stud.centre), fine(stud.uncertainty.in_metres())}},
+            fine(stud.uncertainty.in_metres()), place.x, shelf.underside());
     else if (stud.state == StudState::indicated)
         add_check(plan.checks, checks::stud_indicated, Severity::warning,
-                  {of(shelf, "Bracket {0}: the stud at {1} is indicated, not proved",
-                      "No. {0}: the stud at {1} is indicated, not proved"),
-                   {number(i), quantity(stud.centre)}},
+                  {of_place(shelf, "Bracket {0}: the stud at {1} is indicated, not proved",
+                            "No. {0}: the stud at {1} is indicated, not proved"),
+                   {place_number(i), quantity(stud.centre)}},
                   std::nullopt, place.x, shelf.underside());
 }
 
@@ -262,8 +143,6 @@ void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
         check_lining(shelf, site, carrying, plan);
 }
 
-namespace {
-
 /// Along the grain of a stud 10 screw diameters, in masonry 10 hole diameters between fixings and to a free edge
 /// (common practice): nearer, the wood splits and the brick breaks out.
 void check_hole_spacing(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
@@ -314,15 +193,13 @@ void check_hole_spacing(const Shelf& shelf, const WallSite& site, ShelfPlan& pla
     for (const PlannedHole& hole : plan.holes)
         if (near_edge(hole)) {
             add_check(plan.checks, checks::holes_close,
-                      {of(shelf, "Bracket {0} drills within {1} (10 diameters) of a free edge of the masonry",
-                          "No. {0} drills within {1} (10 diameters) of a free edge of the masonry"),
+                      {of_place(shelf, "Bracket {0} drills within {1} (10 diameters) of a free edge of the masonry",
+                                "No. {0} drills within {1} (10 diameters) of a free edge of the masonry"),
                        {count(hole.place + 1), quantity(apart)}},
                       quantity(apart), hole.x, hole.z);
             return;
         }
 }
-
-} // namespace
 
 void check_board_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     if (plan.sag && plan.sag->share() > 1)
@@ -361,19 +238,20 @@ void check_uplift(const Shelf& shelf, const WallSite& site, std::size_t i, Shelf
     if (plan.shelf_screw && up > held_down(plan, site.rules.shelves))
         add_check(
             plan.checks, checks::pulls_up, Severity::error,
-            {of(shelf,
-                "With the other end loaded or leaned on, the shelf pulls up on bracket {0} with {1}, and its two "
-                "screws hold {2}",
-                "With the other end loaded or leaned on, the shelf pulls up on no. {0} with {1}, and its two screws "
-                "hold {2}"),
-             {number(i), quantity(up), quantity(held_down(plan, site.rules.shelves))}},
+            {of_place(
+                 shelf,
+                 "With the other end loaded or leaned on, the shelf pulls up on bracket {0} with {1}, and its two "
+                 "screws hold {2}",
+                 "With the other end loaded or leaned on, the shelf pulls up on no. {0} with {1}, and its two screws "
+                 "hold {2}"),
+             {place_number(i), quantity(up), quantity(held_down(plan, site.rules.shelves))}},
             quantity(up - held_down(plan, site.rules.shelves)), place.x, shelf.underside());
     else
         add_check(
             plan.checks, checks::pulls_up, plan.shelf_screw ? Severity::note : Severity::warning,
             {"With the other end loaded or leaned on, the shelf pulls up on bracket {0} with {1}: screw it down to the "
              "arm",
-             {number(i), quantity(up)}},
+             {place_number(i), quantity(up)}},
             quantity(up), place.x, shelf.underside());
 }
 
@@ -409,9 +287,9 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
         const BracketPlan& place = plan.brackets[i];
         if (place.bracket_utilisation.over())
             add_check(plan.checks, checks::bracket_overloaded,
-                      {of(shelf, "Bracket {0} carries {1}, {2} times its rating",
-                          "No. {0} carries {1}, {2} times its rating"),
-                       {number(i), quantity(place.reaction.greatest), ratio(place.bracket_utilisation)}},
+                      {of_place(shelf, "Bracket {0} carries {1}, {2} times its rating",
+                                "No. {0} carries {1}, {2} times its rating"),
+                       {place_number(i), quantity(place.reaction.greatest), ratio(place.bracket_utilisation)}},
                       ratio(place.bracket_utilisation), place.x, shelf.underside());
         if (!carries(place.substrate))
             continue;
@@ -420,83 +298,21 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
             continue; // said already
         if (!place.fixing)
             add_check(plan.checks, checks::no_fixing,
-                      {of(shelf, "Bracket {0}: no screw or plug at hand suits its holes and this wall",
-                          "No. {0}: no screw or plug at hand suits its holes and this wall"),
-                       {number(i)}},
+                      {of_place(shelf, "Bracket {0}: no screw or plug at hand suits its holes and this wall",
+                                "No. {0}: no screw or plug at hand suits its holes and this wall"),
+                       {place_number(i)}},
                       std::nullopt, place.x, shelf.underside());
         else if (place.fixing_utilisation.over())
             add_check(
                 plan.checks, checks::fixing_overloaded,
-                {of(shelf, "Bracket {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)",
-                    "No. {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)"),
-                 {number(i), ratio(place.fixing_utilisation), quantity(place.tension), quantity(place.shear)}},
+                {of_place(shelf,
+                          "Bracket {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)",
+                          "No. {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)"),
+                 {place_number(i), ratio(place.fixing_utilisation), quantity(place.tension), quantity(place.shear)}},
                 ratio(place.fixing_utilisation), place.x, shelf.underside());
         if (place.reaction.least < 0 && way_of(shelf).boards_on_arms())
             check_uplift(shelf, site, i, plan);
     }
-}
-
-namespace {
-
-void check_leg(const Outline& leg, std::size_t i, const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
-    for (const Shelf& other : site.wall.shelves)
-        for (const Outline& board : board_boxes(other))
-            if (other.id != shelf.id && leg.overlaps(board))
-                add_check(plan.checks, checks::leg_fouls_shelf,
-                          {leg.top > board.top ? std::string_view{"The leg of bracket {0} reaches {1} into {2} below"}
-                                               : "The leg of bracket {0} reaches {1} into {2} above",
-                           {number(i), quantity(std::min(board.top - leg.bottom, leg.top - board.bottom)), other.name}},
-                          quantity(std::min(board.top - leg.bottom, leg.top - board.bottom)), plan.brackets[i].x,
-                          board.top);
-    for (const Obstacle& obstacle : site.wall.obstacles)
-        if (leg.overlaps(box_of(obstacle)))
-            add_check(plan.checks, checks::over_obstacle,
-                      {"The leg of bracket {0} stands in {1} at {2}, its clearance included",
-                       {number(i), words(obstacle.kind), quantity(obstacle.left)}},
-                      std::nullopt, plan.brackets[i].x, leg.bottom);
-    for (const ServicePoint& service : site.wall.services)
-        if (leg.overlaps(box_of(service)) && !service.far_side)
-            add_check(
-                plan.checks, checks::leg_fouls_service,
-                {"The leg of bracket {0} covers {1} at {2}", {number(i), word(service.kind), quantity(service.centre)}},
-                std::nullopt, service.centre, service.height);
-    for (const Opening& opening : site.wall.openings)
-        if (leg.overlaps(box_of(opening)))
-            add_check(plan.checks, checks::over_opening,
-                      {"The leg of bracket {0} stands in {1}", {number(i), word(opening.kind)}}, std::nullopt,
-                      plan.brackets[i].x, leg.bottom);
-    if (leg.bottom < site.wall.skirting_height && leg.bottom >= Length{})
-        add_check(plan.checks, checks::over_obstacle,
-                  {"The leg of bracket {0} reaches {1} down onto the skirting",
-                   {number(i), quantity(site.wall.skirting_height - leg.bottom)}},
-                  quantity(site.wall.skirting_height - leg.bottom), plan.brackets[i].x, leg.bottom);
-    if (leg.bottom < Length{})
-        add_check(plan.checks, checks::leaves_wall,
-                  {"The leg of bracket {0} reaches {1} below the floor", {number(i), quantity(-leg.bottom)}},
-                  quantity(-leg.bottom), plan.brackets[i].x, Length{});
-}
-
-} // namespace
-
-void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
-    for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
-        for (std::size_t s = 0; s < site.survey.strips.size(); ++s) {
-            const Strip& strip = site.survey.strips[s];
-            const auto inside = std::ranges::find_if(
-                plan.holes, [&](const PlannedHole& hole) { return hole.place == i && hole.in_strip(s); });
-            if (inside != plan.holes.end())
-                add_check(plan.checks, checks::in_service_strip,
-                          {strip.basis == Strip::Basis::inferred
-                               ? of(shelf, "Bracket {0} drills at {1}, where {2} is likely",
-                                    "Hole {0} is drilled at {1}, where {2} is likely")
-                               : of(shelf, "Bracket {0} drills at {1}, in {2}", "Hole {0} is drilled at {1}, in {2}"),
-                           {number(i), quantity(inside->x), strip.what}},
-                          std::nullopt, inside->x, inside->z);
-        }
-        for (const Outline& leg : leg_boxes(shelf, plan, plan.brackets[i].x))
-            check_leg(leg, i, shelf, site, plan);
-    }
-    check_hole_spacing(shelf, site, plan);
 }
 
 void check_looks(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {

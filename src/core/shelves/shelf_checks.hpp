@@ -59,6 +59,8 @@ void check_board_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& p
 void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, const Weighed& weighed);
 /// Holes in service strips, legs against what is below.
 void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
+/// Holes of one place, and of places beside one another, too near for their fixing.
+void check_hole_spacing(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
 /// Joints, tiers, lengths to be had, goods, and what each way of hanging asks besides.
 void check_kind(const Shelf& shelf, const WallSite& site, ShelfPlan& plan);
 /// Equal overhangs, the school asked for.

@@ -244,7 +244,7 @@ private:
             return;
         HouseRules rules = site_.rules;
         rules.shelves.skill = Skill::practised;
-        const WallSite site{rules, site_.catalogue, site_.wall, site_.service_class, site_.survey, site_.chosen};
+        const WallSite site = site_.with(rules);
         const ShelfPlan plan = draft_shelf(shelf_, site);
         const Capacity capacity = capacity_of(shelf_, site, plan);
         if (capacity.per_metre > now_ * worth_showing)

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/rank_fixings.hpp"
 #include "core/measure/physical.hpp"
 #include "core/site/wall_site.hpp"
 

@@ -16,6 +16,11 @@ struct WallSite {
     const WallSurvey& survey;
     const ChosenFixing* chosen = nullptr; ///< what the fitter fixes the thing with that is reckoned
 
+    // The same to one who looks at it another way; what is given must outlive it.
+    WallSite with(const WallSurvey& other) const { return {rules, catalogue, wall, service_class, other, chosen}; }
+    WallSite with(const HouseRules& other) const { return {other, catalogue, wall, service_class, survey, chosen}; }
+    WallSite with(const ChosenFixing* other) const { return {rules, catalogue, wall, service_class, survey, other}; }
+
     FixingGround fixings() const { return {catalogue, rules, wall, chosen}; }
     bool masonry() const { return std::holds_alternative<Masonry>(wall.structure); }
     /// Timber studs, in which wood screws hold; nullptr on any other wall. Steel studs hold nothing by our sums.

@@ -123,14 +123,16 @@ private:
         return shelf;
     }
 
-    SimpleSpan bend(const Shelf& shelf) const { return simple_span(shelf, site_.rules, site_.service_class); }
+    SimpleSpan bend(const Shelf& shelf, std::optional<double> back_held = {}) const {
+        return simple_span(shelf, site_.rules, site_.service_class, back_held);
+    }
 
     void shelf(Length top, ShelfOfBay what, std::optional<std::size_t> pin_hole) {
         const Shelf board_here = board(top);
-        SimpleSpan bent = bend(board_here);
+        std::optional<double> held;
         if (what == ShelfOfBay::cleated)
-            bent.sag =
-                bent.sag.times(back_held_share(board_here.length, board_here.depth, shear_share(board_here.material)));
+            held = back_held_share(board_here.length, board_here.depth, shear_share(board_here.material));
+        const SimpleSpan bent = bend(board_here, held);
         plan_.shelves.push_back({{},
                                  what,
                                  board_here.height,

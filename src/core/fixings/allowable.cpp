@@ -1,0 +1,33 @@
+#include "core/fixings/allowable.hpp"
+
+namespace yes_square {
+
+bool grips_lining(AnchorKind kind) {
+    return kind == AnchorKind::cavity_anchor || kind == AnchorKind::toggle || kind == AnchorKind::self_drilling;
+}
+
+double basis_divisor(FigureBasis basis, bool soft) {
+    switch (basis) {
+    case FigureBasis::recommended:
+        return 1;
+    case FigureBasis::characteristic:
+        return 3.5;
+    case FigureBasis::ultimate:
+    case FigureBasis::not_stated:
+        break;
+    }
+    return soft ? 5 : 4;
+}
+
+Force allowable(Force figure, FigureBasis basis, AnchorKind kind) {
+    const bool soft = kind == AnchorKind::plug || kind == AnchorKind::frame_plug || grips_lining(kind);
+    return figure / basis_divisor(basis, soft);
+}
+
+std::optional<Force> allowed_on(const Bracket& bracket) {
+    if (!bracket.rating)
+        return std::nullopt;
+    return *bracket.rating / (bracket.rated_per_pair ? 2 : 1) / basis_divisor(bracket.basis, false);
+}
+
+} // namespace yes_square
