@@ -34,9 +34,9 @@ struct StudLayer {
     std::string_view layer;
     StudState state;
 };
-inline constexpr std::array stud_layers{StudLayer{"STUD_PROVED", StudState::proved},
-                                        StudLayer{"STUD_INDICATED", StudState::indicated},
-                                        StudLayer{"STUD_ASSUMED", StudState::assumed}};
+inline constexpr std::array stud_layers{
+    StudLayer{"STUD_PROVED", StudState::proved}, StudLayer{"STUD_DETECTED", StudState::detected},
+    StudLayer{"STUD_INDICATED", StudState::indicated}, StudLayer{"STUD_ASSUMED", StudState::assumed}};
 /// Of any drawing: assumed, however broad it is drawn.
 inline constexpr std::string_view plain_stud_layer = "STUD";
 

@@ -198,7 +198,7 @@ TEST_CASE("fixings are ranked with reasons, and the packet of the fitter's own c
     const QString ranks = seen<QTextBrowser>(driven, "rank-list")->toPlainText();
     CHECK(ranks.indexOf("Nylon plug") < ranks.indexOf("Refused")); // will do
     CHECK(ranks.indexOf("toggle") > ranks.indexOf("Refused"));
-    CHECK(ranks.contains("it may steady, never carry"));
+    CHECK(ranks.contains("it may steady"));
 
     AtHand dialog{driven.bench()};
     dialog.show();

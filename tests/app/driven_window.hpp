@@ -98,6 +98,19 @@ struct DrivenWindow {
         QTest::qWait(1);
     }
 
+    void choose(const char* name, int row) {
+        auto* box = find<QComboBox>(name);
+        box->setCurrentIndex(row);
+        emit box->activated(row);
+    }
+    /// The same by what it says.
+    void pick(const char* name, const char* words) {
+        const int row = find<QComboBox>(name)->findText(QString::fromUtf8(words));
+        INFO(words);
+        REQUIRE(row >= 0);
+        choose(name, row);
+    }
+
     /// The steps of the selected thing in the fit stage, each with what is read before and beside it.
     QString steps_of_selected() {
         auto* shown = find<QComboBox>("steps-shown");

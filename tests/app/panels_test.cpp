@@ -23,11 +23,6 @@ struct DemoWindow : DrivenWindow {
     DemoWindow() { open_demo(); }
     ~DemoWindow() { bench().undo_stack().setClean(); }
 
-    void choose(const char* name, int row) {
-        auto* box = find<QComboBox>(name);
-        box->setCurrentIndex(row);
-        emit box->activated(row);
-    }
     const Wall& wall() { return job().walls[bench().wall_index()]; }
 };
 
@@ -87,7 +82,7 @@ TEST_CASE("every kind of finding is entered on the walk, with the figures it nee
     auto* found = driven.find<QListWidget>("walk-found");
     const int before = found->count();
 
-    driven.choose("walk-what", 6); // window
+    driven.pick("walk-what", "Window");
     driven.type("walk-distance", "400");
     driven.type("walk-height", "90cm");
     driven.type("walk-width", "60cm");
@@ -96,14 +91,14 @@ TEST_CASE("every kind of finding is entered on the walk, with the figures it nee
     REQUIRE(driven.wall().openings.size() == 1);
     CHECK(driven.wall().openings[0] == Opening{OpeningKind::window, 400_mm, 900_mm, 600_mm, 1000_mm, {}});
 
-    driven.choose("walk-what", 7); // door
+    driven.pick("walk-what", "Door");
     driven.type("walk-distance", "1800");
     driven.type("walk-width", "760");
     driven.type("walk-tall", "2030");
     REQUIRE(driven.wall().openings.size() == 2);
     CHECK(driven.wall().openings[1].bottom == Length{});
 
-    driven.choose("walk-what", 5); // pipe
+    driven.pick("walk-what", "Pipe or tap");
     driven.type("walk-distance", "1500");
     CHECK(driven.wall().services.back().kind == ServiceKind::pipe);
     CHECK(found->count() == before + 3);

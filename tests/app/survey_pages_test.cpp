@@ -26,11 +26,6 @@ struct SurveyWindow : DrivenWindow {
     const Wall& wall() { return *bench().wall(); }
     const WallSurvey& survey() { return bench().wall_plan()->survey; }
     void click(const char* button) { QTest::mouseClick(find<QPushButton>(button), Qt::LeftButton); }
-    void choose(const char* name, int row) {
-        auto* box = find<QComboBox>(name);
-        box->setCurrentIndex(row);
-        emit box->activated(row);
-    }
     QString label(const char* name) { return find<QLabel>(name)->text(); }
 };
 
@@ -210,7 +205,7 @@ TEST_CASE("strings, widths and the corner are read, and packing is told at any p
 
 TEST_CASE("obstacles, far sides, trim and joists are met on the walk", "[app][survey]") {
     SurveyWindow driven{SurveyPage::walk};
-    driven.choose("walk-what", 11); // radiator
+    driven.pick("walk-what", "Radiator");
     driven.type("walk-free", "80");
     driven.type("walk-distance", "600");
     driven.type("walk-height", "120");
@@ -218,17 +213,17 @@ TEST_CASE("obstacles, far sides, trim and joists are met on the walk", "[app][su
     driven.type("walk-tall", "600");
     REQUIRE(driven.wall().obstacles.size() == 1);
     CHECK(driven.wall().obstacles[0] == Obstacle{ObstacleKind::radiator, 600_mm, 120_mm, 900_mm, 600_mm, 80_mm});
-    driven.choose("walk-what", 9); // socket on the far side
+    driven.pick("walk-what", "Socket on the far side");
     driven.type("walk-distance", "2000");
     driven.type("walk-height", "300");
     CHECK(driven.wall().services.back().far_side);
-    driven.choose("walk-what", 7); // door
+    driven.pick("walk-what", "Door");
     driven.type("walk-free", "55");
     driven.type("walk-distance", "1900");
     driven.type("walk-width", "840");
     driven.type("walk-tall", "2040");
     CHECK(driven.wall().openings.back().trim == 55_mm);
-    driven.choose("walk-what", 18); // joist
+    driven.pick("walk-what", "Ceiling joist");
     driven.type("walk-distance", "410");
     CHECK(driven.wall().joists.size() == 1);
     CHECK(driven.find<QListWidget>("walk-found")->count() == 4);

@@ -50,7 +50,7 @@ TEST_CASE("a wall is typed, a shelf put on it, dragged, undone, saved and reopen
         CHECK(driven.job().walls[0].studs[4].centre == 2012_mm);
         CHECK(driven.job().walls[0].studs[0].state == StudState::proved);
         CHECK(driven.find<QListWidget>("walk-found")->count() == 5);
-        driven.find<QComboBox>("walk-what")->setCurrentIndex(3);
+        driven.pick("walk-what", "Socket");
         driven.type("walk-distance", "2300");
         CHECK(driven.job().walls[0].services.empty()); // its height is still wanted
         driven.type("walk-height", "30cm");

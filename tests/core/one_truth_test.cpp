@@ -17,6 +17,7 @@
 #include <cstdlib>
 #include <map>
 #include <nlohmann/json.hpp>
+#include <random>
 #include <set>
 
 using namespace yes_square;
@@ -310,6 +311,60 @@ TEST_CASE("random edits: a plan kept up edit by edit is the plan reckoned afresh
                 continue;
             differ += plan_text(before, reckoner.reckon(before)) != plan_text(before, reckon(before));
             differ += plan_text(job, reckoner.reckon(job)) != fresh;
+        }
+    }
+    CHECK(differ == 0);
+}
+
+TEST_CASE("on a crowded wall shelves that nothing near them changed keep their plan, and it is the plan made afresh",
+          "[one-truth]") {
+    std::mt19937_64 draw{17};
+    const auto below = [&](std::size_t number) {
+        return std::uniform_int_distribution<std::size_t>{0, number - 1}(draw);
+    };
+    const auto by = [&](int most) { return Length::mm(std::uniform_int_distribution<int>{-most, most}(draw)); };
+    std::size_t differ = 0;
+    for (std::uint64_t seed = 0; seed < 12; ++seed) {
+        Job job = RandomJobs{seed}.next();
+        std::vector<Shelf>& shelves = job.walls.front().shelves;
+        for (std::uint64_t more = 0; more < 60 && shelves.size() < 14; ++more) {
+            const Job other = RandomJobs{1000 + 100 * seed + more}.next();
+            for (const Shelf& shelf : other.walls.front().shelves) {
+                shelves.push_back(shelf);
+                shelves.back().id += "-" + std::to_string(more);
+            }
+        }
+        REQUIRE(shelves.size() >= 14);
+        Reckoner reckoner;
+        reckoner.reckon(job);
+        for (int edit = 0; edit < 12; ++edit) {
+            Shelf& shelf = shelves[below(shelves.size())];
+            switch (below(7)) {
+            case 0:
+                shelf.left += by(400);
+                break;
+            case 1:
+                shelf.height += by(300);
+                break;
+            case 2:
+                shelf.length = std::max(200_mm, shelf.length + by(300));
+                break;
+            case 3:
+                shelf.name += " again";
+                break;
+            case 4:
+                shelves.push_back(shelf);
+                shelves.back().id += "-copy" + std::to_string(edit);
+                shelves.back().height += by(300);
+                break;
+            case 5:
+                shelves.erase(shelves.begin() + static_cast<std::ptrdiff_t>(below(shelves.size())));
+                break;
+            case 6:
+                std::swap(shelf, shelves[below(shelves.size())]);
+                break;
+            }
+            differ += plan_text(job, reckoner.reckon(job)) != plan_text(job, reckon(job));
         }
     }
     CHECK(differ == 0);

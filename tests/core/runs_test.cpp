@@ -5,6 +5,7 @@
 #include "core/runs/run_pieces.hpp"
 #include "core/runs/unit_loads.hpp"
 #include "core/site/site_checks.hpp"
+#include "core/site/strip_checks.hpp"
 
 #include <rapidcheck.h>
 #include <rapidcheck/catch.h>
@@ -161,7 +162,7 @@ TEST_CASE("what a unit must not do is told with an amount and a cure", "[runs][c
     }
     SECTION("a screw in a service strip") {
         job.walls.front().services.push_back({ServiceKind::socket, 800_mm, 1100_mm, 86_mm, false, {}});
-        CHECK(has(job, checks::in_service_strip));
+        CHECK(has(job, checks::detect_first));
     }
     SECTION("over an opening") {
         job.walls.front().openings.push_back({OpeningKind::window, 700_mm, 900_mm, 900_mm, 1000_mm, {}, {}});

@@ -6,6 +6,7 @@
 #include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_loads.hpp"
 #include "core/site/site_checks.hpp"
+#include "core/site/strip_checks.hpp"
 #include "shelf_walls.hpp"
 
 #include <cmath>
@@ -250,7 +251,7 @@ TEST_CASE("where a cable may be the first pass stops behind the lining", "[fixin
     Shelf shelf = usual(wall);
     wall.services.push_back({ServiceKind::socket, 2000_mm, shelf.underside() - 100_mm, 86_mm, false, {}});
     const ShelfPlan plan = shelf_plan(job_with(wall, shelf)); // its legs cross the socket's level strip
-    REQUIRE(find_check(plan, checks::in_service_strip));
+    REQUIRE(find_check(plan, checks::detect_first));
     REQUIRE_FALSE(plan.holes.empty());
     CHECK(drilling_of(plan.holes).front().pass.depth == wall.lining_thickness());
     CHECK_FALSE(drilling_of(plan.holes).front().pass.hammer);

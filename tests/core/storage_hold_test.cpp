@@ -339,3 +339,74 @@ TEST_CASE("a bay of drawers is held as its drawers stand open, their own mass ou
     // Nor would it stand without: open and climbed it turns over.
     CHECK(over > right);
 }
+
+TEST_CASE("an untouched new wardrobe of 18 mm board has no error, in bays of 600 to 850 mm, by either school",
+          "[storage]") {
+    for (const Region region : {Region::metric, Region::inch})
+        for (const Length bay : {600_mm, 700_mm, 780_mm, 850_mm}) {
+            Job job = new_job(region);
+            job.rooms.push_back({});
+            job.rooms.back().id = job.rooms.back().name = "room";
+            job.walls = {stud_wall()};
+            StorageSystem system = new_system(job, job.walls.front());
+            system.id = "wardrobe";
+            system.name = "Wardrobe";
+            CHECK(system.panel == 18_mm);
+            system.width = 3 * bay + 4 * system.panel;
+            job.walls.front().systems = {system};
+            const SystemPlan plan = reckon(job).walls.front()->systems.front();
+            REQUIRE(plan.bays.front().width == bay);
+            INFO((region == Region::metric ? "metric " : "inch ") << bay.in_mm());
+            for (const Check& check : plan.checks) {
+                INFO(say(check.message, {}));
+                CHECK(check.severity != Severity::error);
+            }
+            CHECK(holds(plan) == Holds::yes);
+        }
+}
+
+TEST_CASE("where one screw in a stud is too little a cleat has two, which share it; the upper pulls more",
+          "[storage]") {
+    Job job = system_job(system_of({BayKind::shelves, BayKind::shelves, BayKind::shelves}));
+    const BayCleat light = system_plan(job).bays.front().cleats.front();
+    REQUIRE(light.screws.size() == light.places());
+    job.rules.timber = TimberSchool::en;
+    const SystemPlan plan = system_plan(job);
+    const BayCleat& cleat = plan.bays.front().cleats.front();
+    REQUIRE(cleat.places() == light.places());
+    REQUIRE(cleat.screws.size() == 2 * cleat.places());
+    // 60 mm broad: 30 mm apart, about the middle.
+    for (const PlannedHole& screw : cleat.screws)
+        CHECK(screw.z - cleat.z == (screw.row == 0 ? 15_mm : -15_mm));
+    CHECK(plan.fixing->clearance * 5 <= 30_mm);
+    CHECK(cleat.demands.front().down == approx(light.demands.front().down / 2));
+    // By hand: M = F x 9 mm about the pressed edge; the pivot is the house's, 30 mm less that the middle's lever.
+    const double lever = 0.03 - job.rules.strips.pivot.in_metres();
+    const double upper = lever + 0.015;
+    const double lower = std::max(0.0, lever - 0.015);
+    const Force expected = light.demands.front().down * (0.009 * upper / (upper * upper + lower * lower));
+    CHECK(cleat.demands.front().tension == approx(expected));
+    CHECK(cleat.demands.front().tension > light.demands.front().tension / 2);
+    // What keeps the bay from tipping is shared by the two of a stud as well.
+    CHECK(cleat.demands.back().tension < light.demands.back().tension);
+    for (const BayPlan& bay : plan.bays)
+        for (const BayCleat& each : bay.cleats)
+            CHECK(each.utilisation.within());
+    SECTION("a narrow cleat has no room for two") {
+        StorageSystem& narrow = job.walls.front().systems.front();
+        narrow.cleat_breadth = 40_mm;
+        const BayCleat one = system_plan(job).bays.front().cleats.front();
+        CHECK(one.screws.size() == one.places());
+    }
+}
+
+TEST_CASE("the lowest shelf of a system that stands lies on the floor and bends nowhere", "[storage]") {
+    StorageSystem system = system_of({BayKind::shelves});
+    const auto lowest = [&] { return system_plan(system_job(system)).bays.front().shelves.back(); };
+    CHECK(lowest().board_utilisation == Utilisation::none());
+    CHECK(lowest().sag.long_term == 0);
+    system.hung = true;
+    system.top = 2300_mm;
+    CHECK(lowest().board_utilisation.number() > 0);
+    CHECK(lowest().sag.long_term > 0);
+}

@@ -2,6 +2,7 @@
 #include "core/reckon/reckon.hpp"
 #include "core/reckon/reckon_survey.hpp"
 #include "core/site/site_checks.hpp"
+#include "core/site/strip_checks.hpp"
 #include "core/survey/readings_csv.hpp"
 
 #include <algorithm>

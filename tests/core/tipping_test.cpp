@@ -1,4 +1,5 @@
 #include "core/site/site_checks.hpp"
+#include "core/site/strip_checks.hpp"
 #include "core/stability/inventory.hpp"
 #include "core/stability/reckon_piece.hpp"
 #include "core/stability/restraint.hpp"
@@ -287,7 +288,7 @@ TEST_CASE("anchors in the lining, a thin back and studs that nobody proved are r
         for (const Length x : {1600_mm, 2000_mm, 2400_mm})
             job.walls.front().services.push_back({ServiceKind::socket, x, 300_mm, 86_mm, {}});
         const PiecePlan plan = reckon(job).walls.front()->pieces.front();
-        CHECK(find_check(plan.checks, checks::in_service_strip));
+        CHECK(find_check(plan.checks, checks::detect_first));
         CHECK(plan.verdict != PieceVerdict::held);
     }
 }

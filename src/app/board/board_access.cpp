@@ -22,6 +22,7 @@ std::vector<const ThingPlan*> things_of(const WallPlan* wall) {
 
 QString words_of(Holds holds) {
     return holds == Holds::yes       ? BoardView::tr("it holds")
+           : holds == Holds::light   ? BoardView::tr("it holds light use")
            : holds == Holds::unknown ? BoardView::tr("not known whether it holds")
                                      : BoardView::tr("it does not hold");
 }

@@ -80,18 +80,29 @@ EntriesSpec<MasonryAnchor> anchors() {
 EntriesSpec<LiningAnchor> lining_anchors() {
     EntriesSpec<LiningAnchor> spec;
     spec.name = "lining-anchor";
-    spec.words =
-        AtHand::tr("What grips the lining alone steadies and never carries a shelf, a cabinet or anything that could "
-                   "tip. Its packet's figure is for light things.");
-    spec.headings = {AtHand::tr("Anchor"), AtHand::tr("Hole"), AtHand::tr("Pull"), AtHand::tr("From")};
+    spec.words = AtHand::tr(
+        "What grips the lining alone carries no cabinet, no desk and nothing that could tip. A light shelf, ledge "
+        "or pole may hang on it where its packet rates it, pull and shear, for this lining and thickness.");
+    spec.headings = {AtHand::tr("Anchor"), AtHand::tr("Hole"),      AtHand::tr("Pull"),
+                     AtHand::tr("Shear"),  AtHand::tr("In lining"), AtHand::tr("From")};
     spec.cells = [](const LiningAnchor& anchor, const Voice& voice) {
         const auto shown = [&](const Quantity& figure) { return text(say(figure, voice)); };
-        return QStringList{text(anchor.name), shown(stock(anchor.hole_diameter)),
-                           anchor.tension ? shown(quantity(allowable(*anchor.tension, anchor.basis, anchor.kind)))
-                                          : AtHand::tr("not known"),
-                           origin(anchor.own, true)};
+        const auto figure = [&](const std::optional<Force>& force) {
+            return force ? shown(quantity(allowable(*force, anchor.basis, anchor.kind))) : AtHand::tr("not known");
+        };
+        return QStringList{
+            text(anchor.name),
+            shown(stock(anchor.hole_diameter)),
+            figure(anchor.tension),
+            figure(anchor.shear),
+            anchor.lining_most > Length{}
+                ? AtHand::tr("%1 to %2").arg(shown(stock(anchor.lining_least)), shown(stock(anchor.lining_most)))
+                : AtHand::tr("not said"),
+            origin(anchor.own, true)};
     };
-    spec.own_rows = {{"name", {}}, {"kind", {}}, {"hole_diameter", {}}, {"tension_n", {}}, {"basis", {}}};
+    spec.own_rows = {{"name", {}},         {"kind", {}},       {"hole_diameter", {}}, {"screw_diameter", {}},
+                     {"tension_n", {}},    {"shear_n", {}},    {"basis", {}},         {"lining", {}},
+                     {"lining_least", {}}, {"lining_most", {}}};
     return spec;
 }
 

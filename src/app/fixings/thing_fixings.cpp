@@ -77,7 +77,7 @@ void ThingFixings::system(const SystemPlan& plan) {
         for (const BayCleat& cleat : bay.cleats)
             for (const PlannedHole& screw : cleat.screws)
                 add_row(marks_,
-                        {text(cleat.shelf), bare(screw.x), bare(cleat.z),
+                        {text(cleat.shelf), bare(screw.x), bare(screw.z),
                          text(say(yes_square::words(screw.substrate), bench_.voice())), used(cleat.utilisation)},
                         QStringLiteral("bay/%1/cleat").arg(bay.number));
     for (const CutPart& part : plan.parts)

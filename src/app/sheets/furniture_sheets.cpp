@@ -111,9 +111,14 @@ private:
         for (const BayPlan& bay : plan.bays)
             for (const BayCleat& cleat : bay.cleats) {
                 QStringList places;
-                for (const PlannedHole& screw : cleat.screws)
-                    places << shown(screw.x).replace(' ', QChar::Nbsp);
-                rows.push_back({text(cleat.shelf), shown(cleat.length), shown(cleat.z),
+                QStringList heights;
+                for (const PlannedHole& screw : cleat.screws) {
+                    if (screw.row == 0)
+                        places << shown(screw.x).replace(' ', QChar::Nbsp);
+                    if (screw.place == 0)
+                        heights << shown(screw.z).replace(' ', QChar::Nbsp);
+                }
+                rows.push_back({text(cleat.shelf), shown(cleat.length), heights.join(QStringLiteral(", ")),
                                 places.join(QStringLiteral(", ")), used(cleat.utilisation)});
             }
         page_.table({tr("Under"), tr("Cut to"), tr("Screws, up"), tr("At, from ref. end"), tr("Used")}, rows,

@@ -115,11 +115,11 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
             return draw_elevation(wall, wall_plan, frame, voice).drawing;
         },
         set.elevation);
-    page.write(
-        tr("Figures on the rods in %1. Studs: filled square proved, empty indicated, dotted assumed. Grey strips: "
-           "hidden cables or pipes likely.")
-            .arg(text(heading(job.unit))),
-        small_type, false);
+    page.write(tr("Figures on the rods in %1. Studs: filled square proved, grey detected, empty indicated, dotted "
+                  "assumed. Grey strips: "
+                  "hidden cables or pipes likely.")
+                   .arg(text(heading(job.unit))),
+               small_type, false);
 
     const auto errors = std::ranges::count(plan.checks, Severity::error, &Check::severity);
     if (errors > 0) {

@@ -24,7 +24,7 @@ constexpr int wall_high = 112;
 constexpr std::size_t most_recent_shown = 3;
 
 enum MadeOf { timber_studs, steel_studs, masonry };
-enum Proof { both_edges, found_somehow };
+enum Proof { both_edges, by_detector, found_somehow };
 
 /// A button with a small wall on it and its words under that.
 class WallButton : public QAbstractButton {
@@ -283,7 +283,8 @@ void StartPage::choose(std::size_t kind) {
     rows->addRow(tr("Studs found at"), studs_);
     proof_ = new QComboBox;
     proof_->setObjectName(QStringLiteral("begin-proof"));
-    proof_->addItems({tr("by both edges, with a probe"), tr("otherwise: detector, magnet, nails")});
+    proof_->addItems({tr("by both edges, with a probe"), tr("by both edges, with a detector"),
+                      tr("otherwise: its middle, a magnet, nails")});
     proof_->setAccessibleName(tr("Found"));
     rows->addRow(tr("Found"), proof_);
     for (QWidget* each : {static_cast<QWidget*>(studs_), static_cast<QWidget*>(proof_)})
@@ -327,8 +328,9 @@ void StartPage::set_out() {
                     tr("A stud at %1 lies beyond the wall, which is %2 long")
                         .arg(text(format(centre, draft_.unit)), text(format(wall.length, draft_.unit))));
         for (const Length centre : found)
-            wall.studs.push_back(
-                {centre, proof_->currentIndex() == both_edges ? StudState::proved : StudState::indicated});
+            wall.studs.push_back({centre, proof_->currentIndex() == both_edges    ? StudState::proved
+                                          : proof_->currentIndex() == by_detector ? StudState::detected
+                                                                                  : StudState::indicated});
         std::ranges::sort(wall.studs, {}, &Stud::centre);
     }
     if (units_) {

@@ -20,12 +20,14 @@ QString read(Length length, const Voice& voice, const Reader& reader) {
         .arg(shown(length, voice), text(say(fine(limit_of_error(length, reader).in_metres()), voice)));
 }
 
-/// Standard uncertainties of a stud's centre by how it is known: both edges probed; a detector or a screw line; the
-/// spacing alone (house rules).
+/// Standard uncertainties of a stud's centre by how it is known: both edges probed; both by a detector good to 3 mm;
+/// its middle or a screw line; the spacing alone (house rules).
 Length uncertainty(StudState state) {
     switch (state) {
     case StudState::proved:
         return Length::micrometres(600);
+    case StudState::detected:
+        return 1_mm;
     case StudState::indicated:
         return 5_mm;
     case StudState::assumed:
@@ -37,6 +39,7 @@ Length uncertainty(StudState state) {
 /// The kinds of the walk, in the order of its menu.
 enum class Finding {
     stud_proved,
+    stud_detected,
     stud_indicated,
     stud_assumed,
     socket,
@@ -59,6 +62,7 @@ enum class Finding {
 
 QStringList finding_words() {
     return {tr("Stud, proved"),
+            tr("Stud, detected by both edges"),
             tr("Stud, indicated"),
             tr("Stud, assumed"),
             tr("Socket"),
@@ -186,6 +190,7 @@ std::vector<ReadingRow> walk_rows(const Wall& wall, const Voice& voice, const Re
         const Stud& stud = wall.studs[i];
         row(stud.centre,
             stud.state == StudState::proved      ? tr("stud, proved")
+            : stud.state == StudState::detected  ? tr("stud, detected")
             : stud.state == StudState::indicated ? tr("stud, indicated")
                                                  : tr("stud, assumed"),
             studs, i);

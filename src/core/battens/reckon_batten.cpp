@@ -84,11 +84,7 @@ private:
                 const Stud& stud = site_.survey.studs[i];
                 if (stud.centre < from || stud.centre > to || !holds_usual_screw(*framing, stud, site_.rules))
                     continue;
-                add(site_.screw_place(batten_.id, stud),
-                    stud.state == StudState::proved      ? Substrate::proved_stud
-                    : stud.state == StudState::indicated ? Substrate::indicated_stud
-                                                         : Substrate::assumed_stud,
-                    i);
+                add(site_.screw_place(batten_.id, stud), substrate_of(stud.state), i);
             }
         }
         std::ranges::sort(plan_.holes, {}, &PlannedHole::x);
@@ -178,21 +174,16 @@ private:
             advise(add(checks::stud_assumed, {"{0}: the stud at {1} is only assumed", {batten_.name, quantity(hole.x)}},
                        std::nullopt, hole.x, hole.z),
                    {"Probe both its edges and enter it as proved"});
+        if (hole.substrate == Substrate::detected_stud)
+            add(checks::stud_detected,
+                {"{0}: a detector found the stud at {1}; its first pilot hole is the proof",
+                 {batten_.name, quantity(hole.x)}},
+                std::nullopt, hole.x, hole.z);
         if (hole.substrate == Substrate::indicated_stud)
             advise(add(checks::stud_indicated, Severity::warning,
                        {"{0}: the stud at {1} is indicated, not proved", {batten_.name, quantity(hole.x)}},
                        std::nullopt, hole.x, hole.z),
                    {"Probe both its edges and enter it as proved"});
-        for (const std::size_t s : hole.strips) {
-            const Strip& strip = site_.survey.strips[s];
-            advise(add(checks::in_service_strip,
-                       {strip.basis == Strip::Basis::inferred
-                            ? std::string_view{"{0}: a screw at {1} lies where {2} is likely"}
-                            : "{0}: a screw at {1} lies in {2}",
-                        {batten_.name, quantity(hole.x), strip.what}},
-                       std::nullopt, hole.x, hole.z),
-                   {"Find the service with a detector, and isolate it before drilling; or leave that stud out"});
-        }
     }
 
     void work() {

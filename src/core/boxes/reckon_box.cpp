@@ -170,26 +170,27 @@ private:
                    hole.substrate == Substrate::nogging;
         };
         const auto sure = std::ranges::count_if(hang.holes, carries_here);
+        const auto found = std::ranges::count(hang.holes, Substrate::detected_stud, &PlannedHole::substrate) + sure;
+        const auto detected = std::ranges::find(hang.holes, Substrate::detected_stud, &PlannedHole::substrate);
         const bool backed = through() > site_.rules.runs.thin_back && box_.back_screwed;
         if (!backed)
             return;
-        if (sure == 0) {
+        if (sure == 0 && detected != hang.holes.end()) {
+            advise(add(checks::pilot_first,
+                       {"{0}: only a detector found the studs behind it. Drill one pilot hole, at {1}, before the rest",
+                        {box_.name, quantity(detected->x)}},
+                       std::nullopt, detected->x, detected->z),
+                   {"Drill it and enter what it met as a probe: wood proves the stud"});
+        } else if (sure == 0) {
             advise(
                 add(checks::few_studs, Severity::error, {"No proved stud or masonry stands behind {0}", {box_.name}}),
                 {"Prove the studs behind it with a probe, or move it to where two are"});
             return;
         }
-        if (!site_.masonry() && sure < 4)
+        if (!site_.masonry() && found < 4)
             advise(add(checks::few_studs, Severity::warning,
                        {"{0} hangs on one stud: it must not turn on the wall", {box_.name}}),
                    {"Move it to where two studs are behind it"});
-        for (const PlannedHole& hole : hang.holes)
-            if (hole.in_strip()) {
-                advise(add(checks::in_service_strip,
-                           {"{0}: a screw lies in {1}", {box_.name, site_.survey.strips[hole.strips.front()].what}}),
-                       {"Find the service with a detector, and isolate it before drilling"});
-                break;
-            }
         if (hang.turns) {
             advise(add(checks::bracket_turns, {"{0} would turn off the wall about its screws", {box_.name}}),
                    {"Screws at its top and at its bottom, or a wider stud"});

@@ -49,6 +49,18 @@ std::vector<DrillPass> drill_passes(const Wall& wall, const Fixing& fixing, Leng
     return passes;
 }
 
+std::vector<DrillPass> lining_passes(const Fixing& fixing, Length through, bool service_near) {
+    std::vector<DrillPass> passes;
+    if (through > Length{} && fixing.clearance > Length{})
+        passes.push_back({DrillStage::part, "wood bit", fixing.clearance, through, false, false,
+                          "right through the part, so that it draws tight"});
+    passes.push_back({DrillStage::lining, "wood bit", fixing.hole_diameter, fixing.drill_depth, false, service_near,
+                      service_near
+                          ? "stop behind the lining and look: a cable or pipe is likely here; have it isolated or move"
+                          : "through the lining alone, no further; the anchor goes in as its packet says"});
+    return passes;
+}
+
 std::vector<DrillRow> drilling_of(const std::vector<PlannedHole>& holes) {
     std::vector<DrillRow> rows;
     for (const PlannedHole& hole : holes)

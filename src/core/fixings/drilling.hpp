@@ -21,6 +21,8 @@ bool drilled_before(const DrillPass& a, const DrillPass& b);
 /// @param service_near  the hole lies where a cable or a pipe is likely or was found
 std::vector<DrillPass> drill_passes(const Wall& wall, const Fixing& fixing, Length through = {},
                                     bool service_near = false);
+/// The same of an anchor that grips the lining alone.
+std::vector<DrillPass> lining_passes(const Fixing& fixing, Length through, bool service_near);
 
 /// A pass of the drill and the places of a thing that want it.
 struct DrillRow {

@@ -136,7 +136,8 @@ std::vector<FixingOption> rank_fixings(const FixingGround& ground, Substrate sub
         next.option.choice.fixing.name = anchor.name;
         next.option.choice.fixing.hole_diameter = anchor.hole_diameter;
         next.option.why.push_back(good_for(anchor.kind));
-        next.option.refused.push_back({"In the lining alone: it may steady, never carry"});
+        next.option.refused.push_back(
+            {"In the lining alone: it may steady; what its packet rates it for is taken by itself, for light use"});
     }
     std::ranges::stable_sort(ranked, {}, [](const Ranked& next) {
         return std::tuple{!next.option.refused.empty(), next.foreign, next.practice, next.size, next.used};

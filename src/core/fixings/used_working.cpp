@@ -16,8 +16,8 @@ Working used_working(std::string subject, Sentence title, const FixingStrength& 
             used = here;
             worst = demand;
         }
-    const bool masonry = substrate == Substrate::masonry;
-    const double lasts = masonry ? 1 : lasting(strength, worst.duration);
+    const bool plain_sum = substrate == Substrate::masonry || substrate == Substrate::lining;
+    const double lasts = plain_sum ? 1 : lasting(strength, worst.duration);
     const Force pull_held = strength.tension * lasts;
     const Force shear_held = strength.shear * lasts;
     const Term pull{"pull on it", quantity(worst.tension), statics};
@@ -27,13 +27,13 @@ Working used_working(std::string subject, Sentence title, const FixingStrength& 
     Working working{std::move(subject), std::move(title), {}, {}, ratio(used), source};
     const Utilisation pulled = Utilisation::of(worst.tension, pull_held);
     const Utilisation sheared = Utilisation::of(worst.shear(), shear_held);
-    if (worst.shear() == 0 || (!masonry && used == pulled)) {
+    if (worst.shear() == 0 || (!plain_sum && used == pulled)) {
         working.sum = "{0} / {1}";
         working.terms = {pull, holds_pull};
-    } else if (worst.tension == 0 || (!masonry && used == sheared)) {
+    } else if (worst.tension == 0 || (!plain_sum && used == sheared)) {
         working.sum = "{0} / {1}";
         working.terms = {shear, holds_shear};
-    } else if (masonry) {
+    } else if (plain_sum) {
         working.sum = "{0} / {1} + {2} / {3}";
         working.terms = {pull, holds_pull, shear, holds_shear};
     } else if (strength.school == TimberSchool::en) {

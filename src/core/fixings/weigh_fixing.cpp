@@ -208,7 +208,7 @@ double lasting(const FixingStrength& strength, double duration) {
 }
 
 Utilisation utilisation_of(const FixingStrength& strength, Substrate substrate, const HoleDemand& demand) {
-    if (substrate == Substrate::masonry) {
+    if (substrate == Substrate::masonry || substrate == Substrate::lining) {
         const Utilisation pulled = Utilisation::of(demand.tension, strength.tension);
         const Utilisation sheared = Utilisation::of(demand.shear(), strength.shear);
         return Utilisation{pulled.number() + sheared.number()};

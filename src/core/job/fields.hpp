@@ -399,12 +399,28 @@ void fields(auto& visit, Is<LiningAnchor> auto& anchor) {
     visit.optional("kind", anchor.kind, asked("Kind"));
     visit.required("hole_diameter", anchor.hole_diameter,
                    Meaning{"a hole diameter", Range::more_than_zero}.told("Hole"));
+    visit.optional("screw_diameter", anchor.screw_diameter,
+                   Meaning{"a screw diameter", Range::more_than_zero}.told("Its screw").asked("Screw"));
     visit.maybe("tension_n", anchor.tension,
                 Meaning{"a tension capacity", Range::more_than_zero}
                     .told("The packet's figure, N")
                     .asked("Packet says, pull")
                     .or_none("it says nothing"));
+    visit.maybe("shear_n", anchor.shear,
+                Meaning{"a shear capacity", Range::more_than_zero}
+                    .told("The packet's figure, N")
+                    .asked("Packet says, shear")
+                    .or_none("it says nothing"));
     visit.optional("basis", anchor.basis, asked("The packet calls it"));
+    visit.optional("lining", anchor.lining, asked("Rated for"));
+    visit.optional("lining_least", anchor.lining_least,
+                   Meaning{"a thickness", Range::not_negative}
+                       .told("Of the lining that the packet rates it for, all layers")
+                       .asked("Lining, from"));
+    visit.optional("lining_most", anchor.lining_most,
+                   Meaning{"a thickness", Range::not_negative}
+                       .told("0: the packet does not say, and it holds nothing by our sums")
+                       .asked("Lining, up to"));
     visit.optional("own", anchor.own);
 }
 

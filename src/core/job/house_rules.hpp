@@ -280,6 +280,7 @@ struct HouseRules {
     Mass lining_mass_most = 10_kg;     ///< [hr] an item wholly on lining
     Length lining_reach_most = 200_mm; ///< [hr]
     Force lining_tension_most = 50_n;  ///< [hr] sustained, per anchor
+    Length behind_lining = 15_mm;      ///< [cp] a lining anchor's screw reaches; its packet's own comes first
     double screw_root_share =
         0.64; ///< [hr] of a screw's diameter where its packet says no more; EN 1995-1-1: 0.6 to 0.75
     double lining_shear_share = 0.5;   ///< [hr] of a plug's shear, where a lining other than plaster lets it bend
@@ -292,6 +293,7 @@ struct HouseRules {
     Length pipe_strip = 100_mm;      ///< [hr] upright strip at each end of a radiator
     Length strip_thin_wall = 100_mm; ///< BS 7671 522.6 (from memory): services of the far side count up to this
     Length scan_margin = 50_mm;      ///< [hr] on either side of a detected cable or pipe
+    Length detector_sweep = 50_mm;   ///< [cp] a detector is led so far past a hole on every side
     Length laser_limit = 2_mm;       ///< [hr] limit of error of a laser measure, unless its sheet says otherwise
     StudRules studs;
     RunRules runs;

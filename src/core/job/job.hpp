@@ -27,7 +27,9 @@
 /// floor at its highest point. All lengths are exact; masses are kg, forces N.
 namespace yes_square {
 
-enum class StudState { proved, indicated, assumed };
+/// How a stud is known, best first. `detected`: a detector gave both its edges, a stud's width apart; nobody has met
+/// its wood.
+enum class StudState { proved, detected, indicated, assumed };
 
 struct Stud {
     Length centre;
@@ -234,14 +236,20 @@ struct MasonryAnchor {
     bool operator==(const MasonryAnchor&) const = default;
 };
 
-/// An anchor that grips the lining alone.
+/// An anchor that grips the lining alone. Its figures are its packet's, for one lining of so much thickness; an anchor
+/// with both, and with that said, may hold light things.
 struct LiningAnchor {
     std::string id;
     std::string name;
     AnchorKind kind = AnchorKind::cavity_anchor;
     Length hole_diameter;
-    std::optional<Force> tension = {}; ///< the packet's; never more than the house limit is taken
+    Length screw_diameter = 5_mm;
+    std::optional<Force> tension = {};
+    std::optional<Force> shear = {};
     FigureBasis basis = FigureBasis::not_stated;
+    LiningMaterial lining = LiningMaterial::plasterboard; ///< that the packet rates it for
+    Length lining_least = {};                             ///< thickness of that, all layers
+    Length lining_most = {};                              ///< 0: the packet does not say
     bool own = false;
     UnknownMembers unknown = {};
     bool operator==(const LiningAnchor&) const = default;

@@ -3,8 +3,10 @@
 namespace yes_square {
 template <>
 std::span<const EnumName<StudState>> enum_names() {
-    static constexpr EnumName<StudState> names[]{
-        {StudState::proved, "proved"}, {StudState::indicated, "indicated"}, {StudState::assumed, "assumed"}};
+    static constexpr EnumName<StudState> names[]{{StudState::proved, "proved"},
+                                                 {StudState::detected, "detected"},
+                                                 {StudState::indicated, "indicated"},
+                                                 {StudState::assumed, "assumed"}};
     return names;
 }
 
@@ -128,6 +130,8 @@ std::span<const EnumName<EvidenceKind>> enum_names() {
         {EvidenceKind::left_edge, "left_edge", "Wood begins (left edge)"},
         {EvidenceKind::right_edge, "right_edge", "Wood ends (right edge)"},
         {EvidenceKind::detector, "detector", "Detector, middle"},
+        {EvidenceKind::detector_left_edge, "detector_left_edge", "Detector, left edge"},
+        {EvidenceKind::detector_right_edge, "detector_right_edge", "Detector, right edge"},
         {EvidenceKind::screw_line, "screw_line", "Line of screws"},
         {EvidenceKind::nail_pop, "nail_pop", "Nail pop"},
         {EvidenceKind::box_stud_left, "box_stud_left", "Box side, wood left of it"},

@@ -384,6 +384,9 @@ void fields(auto& visit, Is<HouseRules> auto& rules) {
     visit.optional("lining_reach_most", rules.lining_reach_most, length.told("House rule"));
     visit.optional("lining_tension_most_n", rules.lining_tension_most,
                    force.told("Sustained, per anchor (house rule)"));
+    visit.optional(
+        "behind_lining", rules.behind_lining,
+        margin.told("A lining anchor's screw reaches so far; its packet's own comes first (common practice)"));
     visit.optional("screw_root_share", rules.screw_root_share,
                    Meaning{"a share", Range::fraction}.told(
                        "Of a screw's diameter where its packet says no more; EN 1995-1-1: 0.6 to 0.75 (house rule)"));
@@ -405,6 +408,8 @@ void fields(auto& visit, Is<HouseRules> auto& rules) {
                    margin.told("BS 7671 522.6 (from memory): services of the far side count up to this"));
     visit.optional("scan_margin", rules.scan_margin,
                    margin.told("On either side of a detected cable or pipe (house rule)"));
+    visit.optional("detector_sweep", rules.detector_sweep,
+                   margin.told("A detector is led so far past a hole on every side (common practice)"));
     visit.optional("laser_limit", rules.laser_limit,
                    length.told("Limit of error of a laser measure, unless its sheet says otherwise (house rule)"));
     visit.optional(

@@ -14,18 +14,20 @@ namespace yes_square {
 
 /// A trace of framing behind the lining, from a thin probe to a knock.
 enum class EvidenceKind {
-    probe_hit,      ///< the probe stops in wood
-    probe_miss,     ///< it goes through into the void
-    left_edge,      ///< probed: wood begins here, going right; `error` is the gap between miss and hit
-    right_edge,     ///< probed: wood ends here
-    detector,       ///< the middle an electronic detector shows; `error` is its stated limit of error
-    screw_line,     ///< a line of lining screws, found by magnet or eye
-    nail_pop,       ///< a nail pop or dimple under a flat light
-    box_stud_left,  ///< an outlet box's left side, with wood against it
-    box_stud_right, ///< an outlet box's right side, with wood against it
-    knock_solid,    ///< it sounds solid here
-    knock_hollow,   ///< it sounds hollow here
-    skirting_nails, ///< a pair of nails in the skirting
+    probe_hit,           ///< the probe stops in wood
+    probe_miss,          ///< it goes through into the void
+    left_edge,           ///< probed: wood begins here, going right; `error` is the gap between miss and hit
+    right_edge,          ///< probed: wood ends here
+    detector,            ///< the middle an electronic detector shows; `error` is its stated limit of error
+    detector_left_edge,  ///< where it says that wood begins, going right; `error` likewise
+    detector_right_edge, ///< where it says that wood ends
+    screw_line,          ///< a line of lining screws, found by magnet or eye
+    nail_pop,            ///< a nail pop or dimple under a flat light
+    box_stud_left,       ///< an outlet box's left side, with wood against it
+    box_stud_right,      ///< an outlet box's right side, with wood against it
+    knock_solid,         ///< it sounds solid here
+    knock_hollow,        ///< it sounds hollow here
+    skirting_nails,      ///< a pair of nails in the skirting
 };
 
 struct Observation {

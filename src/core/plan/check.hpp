@@ -44,8 +44,9 @@ struct Cure {
     std::optional<Edit> edit;
 };
 
-/// Whether a thing with such an error may come down or tip; or whether nobody knows, as long as it stands.
-enum class Bears { on_hold, elsewhere, on_what_is_known };
+/// Whether a thing with such an error may come down or tip; whether nobody knows, as long as it stands; or that it
+/// holds light use and no more.
+enum class Bears { on_hold, elsewhere, on_what_is_known, on_light_use };
 
 /// A stable name for something that may be wrong, and how grave it usually is. Each is declared beside the code that
 /// finds it, and is that name everywhere:

@@ -20,6 +20,10 @@ struct Outline {
     bool overlaps(const Outline& other) const {
         return left < other.right && other.left < right && bottom < other.top && other.bottom < top;
     }
+    /// The same, or with an edge in common.
+    bool touches(const Outline& other) const {
+        return left <= other.right && other.left <= right && bottom <= other.top && other.bottom <= top;
+    }
 };
 
 } // namespace yes_square

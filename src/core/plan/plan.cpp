@@ -66,6 +66,8 @@ std::string_view name(Holds holds) {
     switch (holds) {
     case Holds::yes:
         return "yes";
+    case Holds::light:
+        return "light";
     case Holds::unknown:
         return "unknown";
     case Holds::no:
@@ -85,15 +87,17 @@ Holds holds(const ThingPlan& plan) {
                             [&](const PlannedHole& hole) { return counts(hole) && hole.utilisation.over(); });
     if (wrong)
         return Holds::no;
-    // What hangs in the lining alone may bear a light thing; by how much nobody knows.
-    const bool nothing_carries = !plan.holes.empty() && std::ranges::none_of(plan.holes, counts);
-    const bool doubtful =
-        nothing_carries ||
-        std::ranges::any_of(plan.checks,
-                            [](const Check& check) { return check.code.bears() == Bears::on_what_is_known; }) ||
-        std::ranges::any_of(plan.holes,
-                            [&](const PlannedHole& hole) { return counts(hole) && !hole.utilisation.known(); });
-    return doubtful ? Holds::unknown : Holds::yes;
+    // What hangs in the lining alone may bear a light thing; by how much nobody knows but a packet.
+    const auto any = [&](Bears what) {
+        return std::ranges::any_of(plan.checks, [&](const Check& check) { return check.code.bears() == what; });
+    };
+    const bool light = any(Bears::on_light_use);
+    const bool nothing_carries = !light && !plan.holes.empty() && std::ranges::none_of(plan.holes, counts);
+    const bool doubtful = nothing_carries || any(Bears::on_what_is_known) ||
+                          std::ranges::any_of(plan.holes, [&](const PlannedHole& hole) {
+                              return counts(hole) && !hole.utilisation.known();
+                          });
+    return doubtful ? Holds::unknown : light ? Holds::light : Holds::yes;
 }
 
 std::string_view name(Severity severity) {

@@ -41,6 +41,9 @@ struct PlannedHole {
     std::vector<DrillPass> passes = {};   ///< in order; none: nothing holds there, so nobody drills
     bool made = false;                    ///< it is in the wall
 
+    /// In the lining alone, by what a packet says of it.
+    bool held_by_lining() const { return substrate == Substrate::lining && fixing.has_value(); }
+
     /// A hidden service is likely there, or was found.
     bool in_strip() const { return !strips.empty(); }
     bool in_strip(std::size_t number) const { return std::ranges::find(strips, number) != strips.end(); }

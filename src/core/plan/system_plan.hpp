@@ -44,13 +44,14 @@ struct BayCleat {
     std::string shelf; ///< its label
     Length left;
     Length length;
-    Length z; ///< of its screws above the datum
+    Length z; ///< of its screws above the datum; the middle of two above one another
     Force load = 0;
-    std::vector<PlannedHole> screws;
+    std::vector<PlannedHole> screws; ///< from the left; the upper of two before the lower
     std::vector<HoleDemand> demands;
     Utilisation utilisation; ///< of its worst screw; unknown: nothing holds it
-    bool in_strip() const {
-        return std::ranges::any_of(screws, [](const PlannedHole& hole) { return hole.in_strip(); });
+    /// Along it, with a screw or two each.
+    std::size_t places() const {
+        return static_cast<std::size_t>(std::ranges::count(screws, std::size_t{0}, &PlannedHole::row));
     }
 };
 

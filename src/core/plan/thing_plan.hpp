@@ -35,12 +35,16 @@ struct ThingPlan {
 };
 
 /// Whether a thing stays up, by its holes and its checks: what label, inventory, screen and JSON promise of it.
-enum class Holds { yes, unknown, no };
+enum class Holds { yes, light, unknown, no };
 std::string_view name(Holds holds);
+/// As it is meant: fully, or for light use.
+constexpr bool stays_up(Holds holds) {
+    return holds == Holds::yes || holds == Holds::light;
+}
 
 /// No: an error that bears on it stands, or a hole that carries is used beyond what it bears. Unknown: what a hole
-/// bears is not known, none of its holes carries, or a check says that something is not known. A thing without holes
-/// and without such checks stands by itself: yes.
+/// bears is not known, none of its holes carries, or a check says that something is not known. Light: it hangs on the
+/// lining, by figures of a packet. A thing without holes and without such checks stands by itself: yes.
 Holds holds(const ThingPlan& plan);
 
 /// Adds the holes of a part of a thing; their places are counted on from those it has.

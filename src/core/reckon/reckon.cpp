@@ -14,6 +14,7 @@
 #include "core/shelves/noggings.hpp"
 #include "core/shelves/reckon_shelf.hpp"
 #include "core/site/guarded.hpp"
+#include "core/site/strip_checks.hpp"
 #include "core/stability/reckon_piece.hpp"
 #include "core/storage/reckon_system.hpp"
 
@@ -47,10 +48,47 @@ void each_in_parallel(const std::vector<std::size_t>& indices, const std::functi
 
 /// What a wall's last plan may still serve for.
 struct Earlier {
+    const Wall* wall = nullptr;
     std::shared_ptr<const WallPlan> plan;
-    bool whole = false;  ///< nothing changed
-    bool survey = false; ///< nothing but what hangs on the wall changed
+    std::shared_ptr<const LookedAt> looked_at;
+    bool whole = false;                ///< nothing changed
+    bool survey = false;               ///< nothing but what hangs on the wall changed
+    bool ground = false;               ///< nor the holes that are in it, nor what stands in its corners
+    std::vector<Outline> changed = {}; ///< with ground: boards of shelves that are no more what they were, old and new
+
+    /// Which of the wall's shelves it was, if all that it was reckoned from is as it was.
+    std::optional<std::size_t> kept(const Shelf& shelf) const {
+        if (!ground)
+            return std::nullopt;
+        const auto before = std::ranges::find(wall->shelves, shelf.id, &Shelf::id);
+        if (before == wall->shelves.end() || *before != shelf)
+            return std::nullopt;
+        const auto index = static_cast<std::size_t>(before - wall->shelves.begin());
+        const bool seen = std::ranges::any_of((*looked_at)[index], [&](const Outline& zone) {
+            return std::ranges::any_of(changed, [&](const Outline& board) { return board.touches(zone); });
+        });
+        return seen ? std::nullopt : std::optional{index};
+    }
 };
+
+/// The boards of the shelves that one wall has and the other has not, or not so.
+void add_changed(const Wall& wall, const Wall& other, std::vector<Outline>& changed) {
+    for (const Shelf& shelf : wall.shelves)
+        if (std::ranges::find(other.shelves, shelf) == other.shelves.end())
+            std::ranges::copy(board_boxes(shelf), std::back_inserter(changed));
+}
+
+/// Whether the shelves that both have come in the same order, which is that of what is said of them.
+bool same_order(const Wall& wall, const Wall& other) {
+    const auto shared = [](const Wall& of, const Wall& with) {
+        std::vector<std::string_view> ids;
+        for (const Shelf& shelf : of.shelves)
+            if (std::ranges::find(with.shelves, shelf.id, &Shelf::id) != with.shelves.end())
+                ids.push_back(shelf.id);
+        return ids;
+    };
+    return shared(wall, other) == shared(other, wall);
+}
 
 /// A thing's plan with nothing known of it but its name.
 template <class Part>
@@ -137,8 +175,14 @@ auto reckon_fixed(const auto& part, const ChosenFixing* chosen, const With& on) 
                        {site, {site, on.runs.lines, on.runs.layouts, on.runs.left_lean, on.runs.right_lean}, on.plan});
 }
 
+/// Whether a kind says itself that its holes lie in strips: a shelf, whose drafts must know, and a run, unit by unit.
+template <class Kind>
+constexpr bool finds_strips = std::is_same_v<Kind, Shelf> || std::is_same_v<Kind, Run>;
+
 /// Everything on a wall, kind after kind, whatever happens to one of it.
-void reckon_things(const WallSite& site, const RunSite& runs, WallPlan& plan) {
+void reckon_things(const WallSite& wall_site, const RunSite& runs, const Earlier& earlier, WallPlan& plan,
+                   LookedAt& looked_at) {
+    WallSite site = wall_site;
     const Wall& wall = site.wall;
     const With ground{site, runs, plan};
     for_each_kind(Things{}, [&]<class Kind>() {
@@ -146,6 +190,14 @@ void reckon_things(const WallSite& site, const RunSite& runs, WallPlan& plan) {
         const auto& parts = wall.*parts_of<Kind>;
         plans.reserve(parts.size());
         for (const Kind& part : parts) {
+            if constexpr (std::is_same_v<Kind, Shelf>) {
+                if (const auto kept = earlier.kept(part)) {
+                    plans.push_back(earlier.plan->shelves[*kept]);
+                    looked_at.push_back((*earlier.looked_at)[*kept]);
+                    continue;
+                }
+                site.looked_at = &looked_at.emplace_back();
+            }
             auto unknown = named(part);
             if constexpr (std::is_same_v<Kind, Run>)
                 unknown = named(part, runs.layouts[plans.size()]);
@@ -155,20 +207,23 @@ void reckon_things(const WallSite& site, const RunSite& runs, WallPlan& plan) {
                 if (chosen)
                     say_chosen(reckoned, *chosen, site.catalogue, [&] { return reckon_fixed(part, nullptr, ground); });
             }));
+            ThingPlan& thing = plans.back();
             take_room(part, plans.back());
+            const std::vector<Check> off_wall = holes_without_wall(thing);
+            thing.checks.insert(thing.checks.begin(), off_wall.begin(), off_wall.end());
+            if constexpr (!finds_strips<Kind>)
+                std::ranges::move(strip_checks(thing.name, thing.holes, site.survey.strips, site.rules.detector_sweep),
+                                  std::back_inserter(thing.checks));
+            say_detect_first(thing, site.survey.strips, site.rules.detector_sweep);
+            say_pilot_first(thing);
         }
+        site.looked_at = nullptr;
     });
 }
 
-/// Holes of any thing for which there is no wall; and what is in the way of what stands or hangs by itself. Shelves and
-/// runs find that themselves; what hangs already hangs where it is.
+/// What is in the way of what stands or hangs by itself. Shelves and runs find that themselves; what hangs already
+/// hangs where it is.
 void find_clashes(const WallSite& site, WallPlan& plan) {
-    for_each_kind(Things{}, [&]<class Kind>() {
-        for (ThingPlan& thing : plan.*plans_of<Kind>) {
-            const std::vector<Check> off_wall = holes_without_wall(thing);
-            thing.checks.insert(thing.checks.begin(), off_wall.begin(), off_wall.end());
-        }
-    });
     bool any = false;
     for_each_kind(Things{}, [&]<class Kind>() { any |= by_itself<Kind> && !(plan.*plans_of<Kind>).empty(); });
     if (!any)
@@ -185,7 +240,7 @@ void find_clashes(const WallSite& site, WallPlan& plan) {
 }
 
 std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, const WallSurroundings& around,
-                                            const Earlier& earlier) {
+                                            const Earlier& earlier, LookedAt& looked_at) {
     auto plan = std::make_shared<WallPlan>();
     plan->wall_id = wall.id;
     plan->wall_name = wall.name;
@@ -195,7 +250,7 @@ std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, co
     plan->survey.corner_things = around.corner_things;
     const WallSite site{job.rules, job.catalogue, wall, around.service_class, plan->survey};
     const RunSite runs{site, around.lines, around.runs, around.left_lean, around.right_lean};
-    reckon_things(site, runs, *plan);
+    reckon_things(site, runs, earlier, *plan, looked_at);
     find_clashes(site, *plan);
     plan->noggings = noggings_of(wall, plan->survey, plan->shelves, job.rules);
     // What follows from all of it together.
@@ -275,6 +330,7 @@ const Plan& Reckoner::reckon(const Job& job) {
     Plan plan;
     plan.walls.resize(job.walls.size());
     std::vector<Earlier> earlier(job.walls.size());
+    std::vector<std::shared_ptr<const LookedAt>> looked_at(job.walls.size());
     std::vector<std::size_t> changed;
     for (std::size_t i = 0; i < job.walls.size(); ++i) {
         const Wall& wall = job.walls[i];
@@ -282,18 +338,31 @@ const Plan& Reckoner::reckon(const Job& job) {
         if (before != last_.walls.end()) {
             const auto index = static_cast<std::size_t>(before - last_.walls.begin());
             const WallSurroundings& around_before = last_around_[index];
+            earlier[i].wall = &*before;
             earlier[i].plan = plan_.walls[index];
+            earlier[i].looked_at = looked_at_[index];
             earlier[i].whole = same_rules && around[i] == around_before && *before == wall;
             earlier[i].survey =
                 same_rules && !earlier[i].whole && around[i].same_ground(around_before) && same_survey(*before, wall);
+            earlier[i].ground = earlier[i].survey && before->made == wall.made && same_order(*before, wall) &&
+                                around[i].corner_things == around_before.corner_things;
+            if (earlier[i].ground) {
+                add_changed(*before, wall, earlier[i].changed);
+                add_changed(wall, *before, earlier[i].changed);
+            }
         }
-        if (earlier[i].whole)
+        if (earlier[i].whole) {
             plan.walls[i] = earlier[i].plan;
-        else
+            looked_at[i] = earlier[i].looked_at;
+        } else {
             changed.push_back(i);
+        }
     }
-    each_in_parallel(changed,
-                     [&](std::size_t i) { plan.walls[i] = reckon_wall(job, job.walls[i], around[i], earlier[i]); });
+    each_in_parallel(changed, [&](std::size_t i) {
+        auto seen = std::make_shared<LookedAt>();
+        plan.walls[i] = reckon_wall(job, job.walls[i], around[i], earlier[i], *seen);
+        looked_at[i] = std::move(seen);
+    });
     for (std::size_t i = 0; i < job.rooms.size(); ++i) {
         plan.rooms.push_back(
             guarded(RoomSurvey{}, job.rooms[i].name, [&](RoomSurvey& room) { room = reckon_room(job, job.rooms[i]); }));
@@ -301,6 +370,7 @@ const Plan& Reckoner::reckon(const Job& job) {
     }
     last_ = job;
     last_around_ = std::move(around);
+    looked_at_ = std::move(looked_at);
     plan_ = std::move(plan);
     return plan_;
 }

@@ -18,7 +18,11 @@ std::optional<Capacity> capacity(const Job& job, const Plan& plan, const std::st
 /// What a wardrobe comes to by each policy of sharing its width, in their order; empty: there is no such wardrobe.
 std::vector<SystemPlan> width_choices(const Job& job, const Plan& plan, const std::string& system);
 
-/// Reckons the same job again and again, as it is edited: walls that did not change keep their plan.
+/// Where on its wall each shelf looked for others as it was reckoned, in their order.
+using LookedAt = std::vector<std::vector<Outline>>;
+
+/// Reckons the same job again and again, as it is edited: walls that did not change keep their plan, and on a wall that
+/// did those shelves that looked at nothing that changed.
 ///
 ///     Reckoner reckoner;
 ///     const Plan& plan = reckoner.reckon(job);
@@ -29,6 +33,7 @@ public:
 private:
     Job last_;
     std::vector<WallSurroundings> last_around_;
+    std::vector<std::shared_ptr<const LookedAt>> looked_at_; ///< of every wall
     Plan plan_;
 };
 

@@ -1,5 +1,6 @@
 #include "core/reckon/reckon_survey.hpp"
 
+#include "core/job/field_visits.hpp"
 #include "core/site/check_writer.hpp"
 #include "core/site/packing.hpp"
 #include "core/site/wall_thing.hpp"
@@ -136,15 +137,13 @@ private:
     }
 
     void stud_working(std::size_t index, const FoundStud& stud) {
-        static constexpr std::array states{std::string_view{"proved"}, std::string_view{"indicated"},
-                                           std::string_view{"assumed"}};
-        Working working{"stud/" + std::to_string(index + 1),
-                        {"Stud {0}, {1}: its middle from the reference end",
-                         {count(index + 1), states[static_cast<std::size_t>(stud.stud.state)]}},
-                        {},
-                        {},
-                        quantity(stud.stud.centre),
-                        stud.proof ? measured : evidence};
+        Working working{
+            "stud/" + std::to_string(index + 1),
+            {"Stud {0}, {1}: its middle from the reference end", {count(index + 1), enum_name(stud.stud.state)}},
+            {},
+            {},
+            quantity(stud.stud.centre),
+            stud.proof ? measured : evidence};
         if (stud.proof) {
             working.sum = "({0} + {1}) / 2";
             working.terms = {{"left edge, between its miss and its hit", quantity(stud.proof->left), measured},

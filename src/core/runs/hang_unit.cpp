@@ -75,9 +75,8 @@ private:
             if (stud.centre < standing_.place.left + inset || stud.centre > standing_.place.right() - inset)
                 continue;
             // A stud known too loosely for a screw is as good as none.
-            const Substrate substrate = !holds_usual_screw(*site_.timber(), stud, site_.rules) ? Substrate::assumed_stud
-                                        : stud.state == StudState::proved                      ? Substrate::proved_stud
-                                                                          : Substrate::indicated_stud;
+            const Substrate substrate = holds_usual_screw(*site_.timber(), stud, site_.rules) ? substrate_of(stud.state)
+                                                                                              : Substrate::assumed_stud;
             columns.push_back({site_.screw_place(unit_.id, stud), substrate, i});
         }
         return columns;

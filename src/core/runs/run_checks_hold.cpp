@@ -2,6 +2,7 @@
 
 #include "core/runs/slide.hpp"
 #include "core/site/site_checks.hpp"
+#include "core/site/strip_checks.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -79,27 +80,45 @@ private:
         if (site_.wall.masonry() || rails_of(standing.unit, site_.rules()).empty())
             return;
         std::size_t proved = 0;
-        std::size_t indicated = 0;
+        std::size_t found = 0; // by a detector or by some other trace
         std::size_t assumed = 0;
+        const PlannedHole* pilot = nullptr;
         std::optional<std::size_t> last;
         for (const PlannedHole& hole : plan_.units[i].holes) {
             if (hole.row > 0 || hole.stud == last)
                 continue;
             last = hole.stud;
             proved += hole.substrate == Substrate::proved_stud;
-            indicated += hole.substrate == Substrate::indicated_stud;
+            if (hole.substrate == Substrate::detected_stud || hole.substrate == Substrate::indicated_stud) {
+                ++found;
+                pilot = pilot ? pilot : &hole;
+            }
             assumed += hole.substrate == Substrate::assumed_stud;
         }
         if (standing.level == RunLevel::floor) {
-            if (proved + indicated == 0)
+            if (proved + found == 0)
                 few(i, standing.tall() ? Severity::error : Severity::note, proved, assumed);
-            else if (standing.tall() && proved == 0)
+            else if (standing.tall() && proved == 0) {
                 few(i, Severity::warning, proved, assumed);
+                pilot_first(i, pilot);
+            }
             return;
         }
         const bool misses = !site_.wall.timber() || std::ranges::find(plan_.slide.lost, i) != plan_.slide.lost.end();
         if (misses)
-            few(i, proved + indicated == 0 ? Severity::error : Severity::warning, proved, assumed);
+            few(i, proved + found == 0 ? Severity::error : Severity::warning, proved, assumed);
+        if (proved == 0)
+            pilot_first(i, pilot);
+    }
+
+    void pilot_first(std::size_t i, const PlannedHole* pilot) {
+        if (pilot)
+            advise(
+                add(checks::pilot_first,
+                    {"{0}: nobody has met the wood of a stud behind it. Drill one pilot hole, at {1}, before the rest",
+                     {name(i), quantity(pilot->x)}},
+                    std::nullopt, pilot->x, pilot->z),
+                {"Drill it and enter what it met as a probe: wood proves the stud"});
     }
 
     void few(std::size_t i, Severity severity, std::size_t proved, std::size_t assumed) {
@@ -136,21 +155,11 @@ private:
     }
 
     void strips(std::size_t i) {
-        for (std::size_t s = 0; s < site_.wall.survey.strips.size(); ++s) {
-            const Strip& strip = site_.wall.survey.strips[s];
-            const auto inside =
-                std::ranges::find_if(plan_.units[i].holes, [&](const PlannedHole& hole) { return hole.in_strip(s); });
-            if (inside == plan_.units[i].holes.end())
-                continue;
-            Check& in = add(checks::in_service_strip,
-                            {strip.basis == Strip::Basis::inferred
-                                 ? std::string_view{"{0}: a screw at {1} lies where {2} is likely"}
-                                 : "{0}: a screw at {1} lies in {2}",
-                             {name(i), quantity(inside->x), strip.what}},
-                            std::nullopt, inside->x, inside->z);
-            advise(in, {"Find the service with a detector, and isolate it before drilling"});
-            advise(in, {"Or leave that stud out: a suspension rail can be screwed beside it"},
+        for (Check& check :
+             strip_checks(name(i), plan_.units[i].holes, site_.wall.survey.strips, site_.wall.rules.detector_sweep)) {
+            advise(check, {"Or leave that stud out: a suspension rail can be screwed beside it"},
                    SetHanging{draft_.run.id, Hanging::suspension_rail});
+            plan_.checks.push_back(std::move(check));
         }
     }
 
@@ -205,6 +214,9 @@ private:
         for (const RunPiece& piece : plan_.pieces) {
             if (piece.what != RunPiece::What::suspension_rail)
                 continue;
+            for (Check& check :
+                 strip_checks("The rail", piece.hold.places, site_.wall.survey.strips, site_.wall.rules.detector_sweep))
+                plan_.checks.push_back(std::move(check));
             if (piece.fixings.size() < 2) {
                 Check& few = add(checks::few_studs, Severity::error,
                                  {"Proved studs behind the rail from {0} to {1}: {2}. It needs two at least",
@@ -247,17 +259,6 @@ private:
                         {ratio(hold.utilisation), count(hold.screws)}},
                        ratio(hold.utilisation), rail.from, rail.z),
                    {"Screws through the units' rails besides, or a cleat under them"});
-        for (const PlannedHole& place : hold.places)
-            for (const std::size_t s : place.strips) {
-                const Strip& strip = site_.wall.survey.strips[s];
-                advise(add(checks::in_service_strip,
-                           {strip.basis == Strip::Basis::inferred
-                                ? std::string_view{"The rail: a screw at {0} lies where {1} is likely"}
-                                : "The rail: a screw at {0} lies in {1}",
-                            {quantity(place.x), strip.what}},
-                           std::nullopt, place.x, rail.z),
-                       {"Find the service with a detector, and isolate it before drilling"});
-            }
     }
 
     void lift(std::size_t i) {

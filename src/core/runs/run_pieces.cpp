@@ -241,9 +241,7 @@ std::vector<PlannedHole> places_of_rail(const RunPiece& rail, const WallSite& si
         if (!site.timber() || nearest == studs.end() || absolute(nearest->centre - x) > site.rules.fitting.same_hole)
             continue;
         hole.stud = static_cast<std::size_t>(nearest - studs.begin());
-        hole.substrate = nearest->state == StudState::proved      ? Substrate::proved_stud
-                         : nearest->state == StudState::indicated ? Substrate::indicated_stud
-                                                                  : Substrate::assumed_stud;
+        hole.substrate = substrate_of(nearest->state);
     }
     return places;
 }

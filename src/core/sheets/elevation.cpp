@@ -102,13 +102,13 @@ private:
             const Length half = framing->stud_width / 2;
             const Reference reference{Part::stud, {}, i, stud.centre, {}};
             const Ink ink = ink_of(stud.state);
-            // Proved: a solid band. Indicated: dashed edges. Assumed: a dotted centre line and no more.
+            // Proved: a solid band. Detected: its edges. Indicated: dashed. Assumed: a dotted centre line and no more.
             if (stud.state == StudState::proved)
                 pen_.rectangle({stud.centre - half, stud.centre + half, {}, wall_.height}, ink, Fill::plain, 0.15,
                                reference);
-            else if (stud.state == StudState::indicated)
+            else if (stud.state != StudState::assumed)
                 pen_.rectangle({stud.centre - half, stud.centre + half, {}, wall_.height}, ink, Fill::light, 0.25,
-                               reference, Stroke::dashed);
+                               reference, stroke_of(stud.state));
             else
                 pen_.add(Line{{x(stud.centre), y({})}, {x(stud.centre), y(wall_.height)}, ink, 0.35, Stroke::dotted},
                          reference);
@@ -248,14 +248,11 @@ Drawing draw_alternative(const std::vector<Stud>& studs, const Shelf& shelf, con
         const Length at = stud.centre - shelf.left;
         if (at < Length{} || at > shelf.length)
             continue;
-        const bool proved = stud.state == StudState::proved;
         drawing.shapes.push_back({Line{{x(at), 1},
                                        {x(at), height - 1},
                                        ink_of(stud.state),
-                                       proved ? 1.0 : 0.5,
-                                       proved                               ? Stroke::solid
-                                       : stud.state == StudState::indicated ? Stroke::dashed
-                                                                            : Stroke::dotted}});
+                                       stud.state == StudState::proved ? 1.0 : 0.5,
+                                       stroke_of(stud.state)}});
     }
     const double leg = height * 0.42;
     const double half = std::max(0.8, bracket ? bracket->width.in_metres() * per_metre / 2 : 0.8);

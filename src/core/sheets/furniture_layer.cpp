@@ -34,7 +34,7 @@ public:
             for (const BayPlan& each : plan.bays)
                 for (const BayCleat& cleat : each.cleats)
                     for (const PlannedHole& screw : cleat.screws)
-                        fixing(screw.x, cleat.z, !cleat.in_strip() && cleat.utilisation.within(), whole);
+                        fixing(screw.x, screw.z, !screw.in_strip() && cleat.utilisation.within(), whole);
         const double middle = scale.x(system.left + system.width / 2);
         label(system.name, middle, scale.y(plan.head) - 1.7 * text(), 1e9, 1, chosen);
     }
@@ -243,9 +243,7 @@ Drawing draw_bays_sketch(const std::vector<Stud>& studs, const SystemPlan& plan,
                      {x(stud.centre), height - 1},
                      ink_of(stud.state),
                      stud.state == StudState::proved ? 1.0 : 0.5,
-                     stud.state == StudState::proved      ? Stroke::solid
-                     : stud.state == StudState::indicated ? Stroke::dashed
-                                                          : Stroke::dotted});
+                     stroke_of(stud.state)});
     const double top = height * 0.15;
     for (std::size_t i = 0; i < plan.bays.size(); ++i) {
         const bool lost = std::ranges::find(plan.slide.lost, i) != plan.slide.lost.end();

@@ -14,6 +14,8 @@ std::string_view substrate_name(Substrate substrate) {
         return "joist";
     case Substrate::nogging:
         return "nogging";
+    case Substrate::detected_stud:
+        return "detected_stud";
     case Substrate::indicated_stud:
         return "indicated_stud";
     case Substrate::assumed_stud:

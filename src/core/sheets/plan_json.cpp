@@ -75,7 +75,7 @@ public:
             const Stud& stud = survey.studs[i];
             json["studs"].push_back({{"x_m", stud.centre.in_metres()},
                                      {"uncertainty_m", stud.uncertainty.in_metres()},
-                                     {"state", std::string{state_name(stud.state)}}});
+                                     {"state", std::string{enum_name(stud.state)}}});
             if (survey.findings)
                 json["studs"].back()["probability"] = survey.findings->studs[i].probability;
         }
@@ -98,10 +98,6 @@ public:
     }
 
 private:
-    static std::string_view state_name(StudState state) {
-        return state == StudState::proved ? "proved" : (state == StudState::indicated ? "indicated" : "assumed");
-    }
-
     static Json profile(const std::vector<ProfilePoint>& points) {
         Json json = Json::array();
         for (const ProfilePoint& point : points)

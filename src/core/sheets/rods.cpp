@@ -22,9 +22,15 @@ void clear(Drawing& drawing, double left, double top, double width, double heigh
 } // namespace
 
 Ink ink_of(StudState state) {
-    return state == StudState::proved      ? Ink::stud_proved
-           : state == StudState::indicated ? Ink::stud_indicated
-                                           : Ink::stud_assumed;
+    return state == StudState::proved    ? Ink::stud_proved
+           : state == StudState::assumed ? Ink::stud_assumed
+                                         : Ink::stud_indicated;
+}
+
+Stroke stroke_of(StudState state) {
+    return state == StudState::assumed     ? Stroke::dotted
+           : state == StudState::indicated ? Stroke::dashed
+                                           : Stroke::solid;
 }
 
 Rods::Rods(const Wall& wall, const WallPlan& plan, const ElevationFrame& frame, const Voice& voice)
@@ -127,7 +133,9 @@ void Rods::draw_tick(const Lane& lane, std::size_t i, double at, double top, Dra
                       0.56 * text(),
                       0.56 * text(),
                       ink_of(*tick.stud),
-                      tick.stud == StudState::proved ? Fill::plain : Fill::none,
+                      tick.stud == StudState::proved     ? Fill::plain
+                      : tick.stud == StudState::detected ? Fill::light
+                                                         : Fill::none,
                       0.3,
                       tick.stud == StudState::assumed ? Stroke::dotted : Stroke::solid});
     if (!lane.places[i])

@@ -7,6 +7,7 @@ namespace yes_square {
 
 /// A stud's ink by how sure it is.
 Ink ink_of(StudState state);
+Stroke stroke_of(StudState state);
 
 /// Refers to what it is given, which must outlive it.
 class Rods {

@@ -322,7 +322,7 @@ Drawing draw_run_sketch(const std::vector<Stud>& studs, const RunPlan& plan, Len
                                            {x(stud.centre), height - 1},
                                            ink_of(stud.state),
                                            stud.state == StudState::proved ? 1.0 : 0.5,
-                                           stud.state == StudState::proved ? Stroke::solid : Stroke::dotted}});
+                                           stroke_of(stud.state)}});
     for (std::size_t i = 0; i < plan.units.size(); ++i) {
         const bool missing = std::ranges::find(lost, i) != lost.end();
         drawing.shapes.push_back({Rectangle{{x(plan.units[i].place.left + moved), height * 0.22},

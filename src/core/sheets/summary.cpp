@@ -82,6 +82,8 @@ std::string_view words(Substrate substrate) {
         return "ceiling joist";
     case Substrate::nogging:
         return "nogging";
+    case Substrate::detected_stud:
+        return "detected stud";
     case Substrate::indicated_stud:
         return "indicated stud";
     case Substrate::assumed_stud:

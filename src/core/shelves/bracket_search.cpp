@@ -38,19 +38,21 @@ struct Cost {
     int on_lining = 0;
     int in_assumed = 0;
     int in_indicated = 0;
+    int in_detected = 0;
     int in_noggings = 0;
     double squares = 0; ///< of the spaces, mm2
 
     auto operator<=>(const Cost&) const = default;
     Cost operator+(const Cost& other) const {
-        return {on_lining + other.on_lining, in_assumed + other.in_assumed, in_indicated + other.in_indicated,
-                in_noggings + other.in_noggings, squares + other.squares};
+        return {on_lining + other.on_lining,     in_assumed + other.in_assumed,   in_indicated + other.in_indicated,
+                in_detected + other.in_detected, in_noggings + other.in_noggings, squares + other.squares};
     }
 };
 
 Cost cost_of(Substrate substrate) {
-    return {substrate == Substrate::lining, substrate == Substrate::assumed_stud,
-            substrate == Substrate::indicated_stud, substrate == Substrate::nogging, 0};
+    return {substrate == Substrate::lining,         substrate == Substrate::assumed_stud,
+            substrate == Substrate::indicated_stud, substrate == Substrate::detected_stud,
+            substrate == Substrate::nogging,        0};
 }
 
 /// Layouts are sought among stations: places where a bracket has a reason to stand (a stud, a usual inset, the edge of

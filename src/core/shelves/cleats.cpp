@@ -188,7 +188,7 @@ private:
         if (!site_.masonry() && !site_.open_framing()) {
             const auto stud = std::ranges::find(site_.survey.studs, x, &Stud::centre);
             place.stud = static_cast<std::size_t>(stud - site_.survey.studs.begin());
-            place.substrate = stud->state == StudState::proved ? Substrate::proved_stud : Substrate::indicated_stud;
+            place.substrate = substrate_of(stud->state);
         }
         place.reaction.sustained = load;
         place.reaction.greatest = place.carries = load + loads_.accidental;

@@ -1,6 +1,7 @@
 #include "core/shelves/fix_place.hpp"
 
 #include "core/fixings/bracket_forces.hpp"
+#include "core/fixings/lining_anchor.hpp"
 #include "core/shelves/way.hpp"
 
 #include <algorithm>
@@ -8,14 +9,22 @@
 namespace yes_square {
 namespace {
 
-/// One bracket's fixing: screws into a stud, plugs into masonry, or nothing.
-void fix(BracketPlan& place, const WallSite& site, DrivenThrough through) {
+/// What a lining may carry at all: one board or pole, nothing that people sit or work at, no cabinet.
+bool is_light(const Shelf& shelf) {
+    return shelf.tiers == 1 && shelf.load.kind != LoadKind::desk && !way_of(shelf).whole(shelf);
+}
+
+/// One bracket's fixing: screws into a stud, plugs into masonry, an anchor that its packet rates for the lining, or
+/// nothing.
+void fix(BracketPlan& place, const Shelf& shelf, const WallSite& site, DrivenThrough through) {
     if (const Framing* framing = site.timber(); framing && place.stud)
         through.to_edge = to_edge_of(*framing, site.survey.studs[*place.stud], place.x, site.rules);
     std::vector<HoleDemand> demands;
     for (const auto& row : place.row_demands)
         demands.insert(demands.end(), row.begin(), row.end());
-    const auto choice = choose_fixing(site.fixings(), place.substrate, through, demands);
+    const auto choice = place.substrate == Substrate::lining && is_light(shelf)
+                            ? choose_lining_anchor(site.fixings(), through, demands)
+                            : choose_fixing(site.fixings(), place.substrate, through, demands);
     if (!choice)
         return;
     place.fixing = choice->fixing;
@@ -107,7 +116,7 @@ void fix_place(BracketPlan& place, const Shelf& shelf, const WallSite& site, con
             place.shear = std::max(place.shear, demand.shear());
         }
     if (!place.turns)
-        fix(place, site, carrier.through);
+        fix(place, shelf, site, carrier.through);
 }
 
 } // namespace yes_square

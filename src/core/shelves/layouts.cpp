@@ -26,13 +26,13 @@ constexpr std::array all_schools{School::studs_first, School::even, School::mirr
 std::vector<Interval> keep_outs(const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
     const Bracket& bracket = carrier.bracket;
     std::vector<Interval> intervals;
+    std::vector<Outline> legs; // wherever along the shelf
+    for (int tier = 0; tier < shelf.tiers; ++tier) {
+        const Length under = shelf.top_of(tier) - shelf.thickness;
+        legs.push_back({shelf.left, shelf.right(), under + carrier.bottom(), under + carrier.over});
+    }
     const auto in_the_way = [&](const Outline& box) {
-        for (int tier = 0; tier < shelf.tiers; ++tier) {
-            const Length under = shelf.top_of(tier) - shelf.thickness;
-            if (box.overlaps({shelf.left, shelf.right(), under + carrier.bottom(), under + carrier.over}))
-                return true;
-        }
-        return false;
+        return std::ranges::any_of(legs, [&](const Outline& leg) { return box.overlaps(leg); });
     };
     const auto keep_out = [&](const Outline& box, Length margin) {
         if (!in_the_way(box) || (box.left <= shelf.left && box.right >= shelf.right()))
@@ -48,10 +48,9 @@ std::vector<Interval> keep_outs(const Shelf& shelf, const WallSite& site, const 
     for (const ServicePoint& service : site.wall.services)
         if (!service.far_side)
             keep_out(box_of(service), bracket.width / 2);
-    for (const Shelf& other : site.wall.shelves)
-        if (other.id != shelf.id)
-            for (const Outline& board : board_boxes(other))
-                keep_out(board, bracket.width / 2);
+    if (!legs.empty())
+        each_other_board(site, shelf, legs.front().joined(legs.back()),
+                         [&](const Shelf&, const Outline& board) { keep_out(board, bracket.width / 2); });
     return intervals;
 }
 
@@ -77,12 +76,9 @@ std::vector<StudUnder> studs_under(const Shelf& shelf, const WallSite& site, con
         const Length blocked = blocked_half_width(*framing, rules);
         if (stud.centre < shelf.left - blocked || stud.centre > shelf.right() + blocked)
             continue;
-        const Substrate substrate = stud.state == StudState::proved      ? Substrate::proved_stud
-                                    : stud.state == StudState::indicated ? Substrate::indicated_stud
-                                                                         : Substrate::assumed_stud;
         studs.push_back({stud.centre - shelf.left,
                          std::max(Length{}, usable_half_width(*framing, stud.uncertainty, diameter, rules, driven)),
-                         substrate, blocked});
+                         substrate_of(stud.state), blocked});
     }
     return studs;
 }
@@ -212,6 +208,16 @@ Weighed weigh_board(const Shelf& shelf, const WallSite& site, const BracketQuest
     return weighed;
 }
 
+} // namespace
+
+bool hangs_on_lining(const std::vector<BracketPlan>& places) {
+    return std::ranges::all_of(places, [](const BracketPlan& place) {
+        return carries(place.substrate) || (place.fixing && place.fixing_utilisation.within());
+    });
+}
+
+namespace {
+
 /// What holds each place of a board that has been weighed.
 void weigh_fixings(Weighed& weighed, const Shelf& shelf, const WallSite& site, const Carrier& carrier,
                    const BracketQuestion& question) {
@@ -238,8 +244,13 @@ void weigh_fixings(Weighed& weighed, const Shelf& shelf, const WallSite& site, c
     for (const Length joint : question.musts)
         if (std::ranges::none_of(carrying, [&](Length place) { return under_joint(place, joint); }))
             weighed.utilisation = Utilisation::refused();
-    if (carrying.size() < 2)
+    if (carrying.size() >= 2)
+        return;
+    if (!hangs_on_lining(weighed.brackets))
         weighed.utilisation = Utilisation::refused();
+    else
+        for (const BracketPlan& place : weighed.brackets)
+            weighed.utilisation = std::max(weighed.utilisation, place.fixing_utilisation);
 }
 
 } // namespace

@@ -25,6 +25,10 @@ struct Weighed {
     bool bracket_turns = false;
     bool keeps_limits() const { return sag.share() <= 1 && !utilisation.over() && !bracket_turns; }
 };
+/// Whether packets say that the lining bears what no two studs do: where a place is in the lining, its anchor is rated
+/// for it and for what it carries.
+bool hangs_on_lining(const std::vector<BracketPlan>& places);
+
 /// A joint needs a bracket that carries under it.
 Weighed weigh(const Shelf& shelf, const WallSite& site, const Carrier& carrier, const BracketQuestion& question,
               const std::vector<Length>& places);

@@ -43,14 +43,15 @@ public:
                     quantity(-places[i].reaction.least), places[i].x, shelf.height);
         const Length room = how.slot + checker.rules().lift_off_room;
         const Wall& wall = checker.site().wall;
-        for (const Shelf& other : wall.shelves)
-            for (const Outline& box : board_boxes(other))
-                if (other.id != shelf.id && box.left < shelf.right() && box.right > shelf.left &&
-                    box.bottom >= shelf.height && box.bottom - shelf.height < room)
-                    checker.add(checks::keyhole_no_room,
-                                {"{0} above leaves {1}: the shelf must rise {2} to go on and come off",
-                                 {other.name, quantity(box.bottom - shelf.height), quantity(room)}},
-                                quantity(room - (box.bottom - shelf.height)), shelf.left, shelf.height);
+        const Outline above{shelf.left, shelf.right(), shelf.height, shelf.height + room};
+        each_other_board(checker.site(), shelf, above, [&](const Shelf& other, const Outline& box) {
+            if (box.left < shelf.right() && box.right > shelf.left && box.bottom >= shelf.height &&
+                box.bottom - shelf.height < room)
+                checker.add(checks::keyhole_no_room,
+                            {"{0} above leaves {1}: the shelf must rise {2} to go on and come off",
+                             {other.name, quantity(box.bottom - shelf.height), quantity(room)}},
+                            quantity(room - (box.bottom - shelf.height)), shelf.left, shelf.height);
+        });
         if (wall.height - shelf.height < room)
             checker.add(checks::keyhole_no_room,
                         {"The ceiling leaves {0}: the shelf must rise {1} to go on and come off",

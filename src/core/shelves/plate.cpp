@@ -48,9 +48,7 @@ Substrate hold_of_hole(Length x, const WallSite& site, double diameter_in, std::
         if (off > usable_half_width(*framing, at.uncertainty, diameter_in, site.rules))
             continue;
         stud = i;
-        best = std::min(best, at.state == StudState::proved      ? Substrate::proved_stud
-                              : at.state == StudState::indicated ? Substrate::indicated_stud
-                                                                 : Substrate::assumed_stud);
+        best = std::min(best, substrate_of(at.state));
     }
     return best == Substrate::lining && site.open_framing() && !beside_a_stud ? Substrate::nogging : best;
 }

@@ -71,6 +71,12 @@ void check_stud(const Shelf& shelf, const WallSite& site, std::size_t i, ShelfPl
                       "No. {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw"),
              {place_number(i), quantity(stud.centre), fine(stud.uncertainty.in_metres())}},
             fine(stud.uncertainty.in_metres()), place.x, shelf.underside());
+    else if (stud.state == StudState::detected)
+        add_check(plan.checks, checks::stud_detected,
+                  {of_place(shelf, "Bracket {0}: a detector found the stud at {1}; its first pilot hole is the proof",
+                            "No. {0}: a detector found the stud at {1}; its first pilot hole is the proof"),
+                   {place_number(i), quantity(stud.centre)}},
+                  std::nullopt, place.x, shelf.underside());
     else if (stud.state == StudState::indicated)
         add_check(plan.checks, checks::stud_indicated, Severity::warning,
                   {of_place(shelf, "Bracket {0}: the stud at {1} is indicated, not proved",
@@ -102,7 +108,16 @@ void check_lining(const Shelf& shelf, const WallSite& site, std::size_t carrying
                                      quantity(shelf.depth), quantity(site.rules.lining_reach_most),
                                      quantity(tension),     quantity(site.rules.lining_tension_most)};
     const auto first = std::ranges::find(plan.brackets, Substrate::lining, &BracketPlan::substrate);
-    if (carrying == 0)
+    if (carrying < 2 && !turns && hangs_on_lining(plan.brackets))
+        add_check(plan.checks, checks::light_use,
+                  {carrying == 0
+                       ? std::string_view{"It hangs on the lining alone, by {0}: for light use, no more than "
+                                          "its label says"}
+                       : "Only one place is in a stud, the rest hangs on the lining by {0}: for light use, no "
+                         "more than its label says",
+                   {first->fixing->name}},
+                  quantity(mass), first->x, shelf.underside());
+    else if (carrying == 0)
         add_check(
             plan.checks, checks::no_stud, severity,
             {within ? std::string_view{"No bracket is in a stud: {0} hangs on the lining alone"}

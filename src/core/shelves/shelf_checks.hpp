@@ -16,6 +16,8 @@ inline constexpr CheckCode bracket_unrated{"bracket_unrated", Severity::warning,
 inline constexpr CheckCode bracket_overloaded{"bracket_overloaded", Severity::error};
 inline constexpr CheckCode holes_close{"holes_close", Severity::warning};
 inline constexpr CheckCode leg_fouls_shelf{"leg_fouls_shelf", Severity::error};
+/// Anchors in the lining hold it, by what their packets say.
+inline constexpr CheckCode light_use{"light_use", Severity::warning, Bears::on_light_use};
 inline constexpr CheckCode leg_fouls_service{"leg_fouls_service", Severity::error};
 inline constexpr CheckCode pulls_up{"pulls_up", Severity::error};
 inline constexpr CheckCode overhang_unequal{"overhang_unequal", Severity::note};

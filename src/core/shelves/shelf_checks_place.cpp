@@ -2,6 +2,7 @@
 #include "core/shelves/shelf_checks.hpp"
 #include "core/site/check_writer.hpp"
 #include "core/site/site_checks.hpp"
+#include "core/site/strip_checks.hpp"
 
 #include <algorithm>
 
@@ -47,12 +48,12 @@ void check_neighbours(const Shelf& shelf, const WallSite& site, const Outline& b
             add_check(plan.checks, checks::over_service, Severity::error,
                       {"The shelf's back edge covers {0} at {1}", {word(service.kind), quantity(service.centre)}},
                       std::nullopt, service.centre, service.height);
-    for (const Shelf& other : wall.shelves)
-        for (const Outline& box : board_boxes(other))
-            if (other.id != shelf.id && board.overlaps(box))
-                add_check(plan.checks, checks::over_thing,
-                          {"The shelf runs into {0} over {1}", {other.name, quantity(overlap(board, box))}},
-                          quantity(overlap(board, box)), std::max(board.left, other.left), shelf.height);
+    each_other_board(site, shelf, board, [&](const Shelf& other, const Outline& box) {
+        if (board.overlaps(box))
+            add_check(plan.checks, checks::over_thing,
+                      {"The shelf runs into {0} over {1}", {other.name, quantity(overlap(board, box))}},
+                      quantity(overlap(board, box)), std::max(board.left, other.left), shelf.height);
+    });
 }
 
 /// One of a shelf's boards, as a shelf by itself.
@@ -118,15 +119,16 @@ void check_place(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
 namespace {
 
 void check_leg(const Outline& leg, std::size_t i, const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
-    for (const Shelf& other : site.wall.shelves)
-        for (const Outline& board : board_boxes(other))
-            if (other.id != shelf.id && leg.overlaps(board))
-                add_check(
-                    plan.checks, checks::leg_fouls_shelf,
-                    {leg.top > board.top ? std::string_view{"The leg of bracket {0} reaches {1} into {2} below"}
-                                         : "The leg of bracket {0} reaches {1} into {2} above",
-                     {place_number(i), quantity(std::min(board.top - leg.bottom, leg.top - board.bottom)), other.name}},
-                    quantity(std::min(board.top - leg.bottom, leg.top - board.bottom)), plan.brackets[i].x, board.top);
+    each_other_board(site, shelf, leg, [&](const Shelf& other, const Outline& board) {
+        if (!leg.overlaps(board))
+            return;
+        const Length into = std::min(board.top - leg.bottom, leg.top - board.bottom);
+        add_check(plan.checks, checks::leg_fouls_shelf,
+                  {leg.top > board.top ? std::string_view{"The leg of bracket {0} reaches {1} into {2} below"}
+                                       : "The leg of bracket {0} reaches {1} into {2} above",
+                   {place_number(i), quantity(into), other.name}},
+                  quantity(into), plan.brackets[i].x, board.top);
+    });
     for (const Obstacle& obstacle : site.wall.obstacles)
         if (leg.overlaps(box_of(obstacle)))
             add_check(plan.checks, checks::over_obstacle,
@@ -158,24 +160,11 @@ void check_leg(const Outline& leg, std::size_t i, const Shelf& shelf, const Wall
 } // namespace
 
 void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
-    for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
-        for (std::size_t s = 0; s < site.survey.strips.size(); ++s) {
-            const Strip& strip = site.survey.strips[s];
-            const auto inside = std::ranges::find_if(
-                plan.holes, [&](const PlannedHole& hole) { return hole.place == i && hole.in_strip(s); });
-            if (inside != plan.holes.end())
-                add_check(
-                    plan.checks, checks::in_service_strip,
-                    {strip.basis == Strip::Basis::inferred
-                         ? of_place(shelf, "Bracket {0} drills at {1}, where {2} is likely",
-                                    "Hole {0} is drilled at {1}, where {2} is likely")
-                         : of_place(shelf, "Bracket {0} drills at {1}, in {2}", "Hole {0} is drilled at {1}, in {2}"),
-                     {place_number(i), quantity(inside->x), strip.what}},
-                    std::nullopt, inside->x, inside->z);
-        }
+    for (Check& check : strip_checks(shelf.name, plan.holes, site.survey.strips, site.rules.detector_sweep))
+        plan.checks.push_back(std::move(check));
+    for (std::size_t i = 0; i < plan.brackets.size(); ++i)
         for (const Outline& leg : leg_boxes(shelf, plan, plan.brackets[i].x))
             check_leg(leg, i, shelf, site, plan);
-    }
     check_hole_spacing(shelf, site, plan);
 }
 

@@ -4,6 +4,7 @@
 #include "core/shelves/shelf_curer.hpp"
 #include "core/shelves/way.hpp"
 #include "core/site/site_checks.hpp"
+#include "core/site/strip_checks.hpp"
 
 #include <algorithm>
 #include <array>
@@ -55,11 +56,10 @@ private:
                      say(check, {"Find and enter more studs, or put a nogging or cleat behind the brackets"});
              }},
             {{checks::on_lining}, [](const Curer& self, Check& check) { self.other_layouts(check); }},
-            {{checks::in_service_strip},
+            {{checks::in_service_strip, checks::detect_first},
              [](const Curer& self, Check& check) {
                  self.other_layouts(check);
                  self.slide_out_of_strip(check);
-                 say(check, {"Find the run with a detector; where one is there, move the bracket or have it isolated"});
              }},
             {{checks::sag_over_limit, checks::spacing_over_limit, checks::bracket_overloaded,
               checks::fixing_overloaded},

@@ -183,6 +183,11 @@ void KindChecker::plate() {
                 {"Hole {0} counts on an assumed stud at {1}: nobody has found it yet",
                  {count(i + 1), quantity(hole.x)}},
                 std::nullopt, hole.x, hole.z);
+        if (place.substrate == Substrate::detected_stud)
+            add(checks::stud_detected,
+                {"Hole {0}: a detector found the stud at {1}; its first pilot hole is the proof",
+                 {count(i + 1), quantity(hole.x)}},
+                std::nullopt, hole.x, hole.z);
         if (place.substrate == Substrate::indicated_stud)
             add(checks::stud_indicated, Severity::warning,
                 {"Hole {0}: the stud at {1} is indicated, not proved", {count(i + 1), quantity(hole.x)}}, std::nullopt,

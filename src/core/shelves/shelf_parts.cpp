@@ -68,8 +68,8 @@ std::vector<Supply> bought_for(const Shelf& shelf, const WallSite& site, const S
             add_fixing(*place.fixing, 1);
     }
     // A plate's hole with nothing behind it is left empty.
-    const auto steadied = static_cast<std::size_t>(
-        std::ranges::count_if(plan.holes, [](const PlannedHole& hole) { return !carries(hole.substrate); }));
+    const auto steadied = static_cast<std::size_t>(std::ranges::count_if(
+        plan.holes, [](const PlannedHole& hole) { return !carries(hole.substrate) && !hole.held_by_lining(); }));
     if (steadied > 0 && plan.bracket)
         supplies.push_back(steadying_anchors(site, steadied));
     return supplies;

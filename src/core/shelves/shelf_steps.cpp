@@ -128,6 +128,12 @@ private:
             if (!place.fixing || place.hanger || !told.insert(place.fixing->name).second)
                 continue;
             const Fixing& fixing = *place.fixing;
+            if (!carries(place.substrate)) {
+                say({"Lining anchors: drill {0} through the lining and no further, set {1} as its packet says",
+                     {stock(fixing.hole_diameter), fixing.name}});
+                hold({"Wood or metal behind the lining, or a hole that tears: stop, that anchor does not hold there"});
+                continue;
+            }
             if (!site_.masonry() && fixing.penetration > cable_cover)
                 say({"These screws go {0} into the stud, and a cable bored through it may lie {1} behind its "
                      "face: isolate where one is likely",
@@ -150,8 +156,9 @@ private:
             say({"The top row takes the pull: the soundest hole and the best screw go there. A hole that came out "
                  "ragged is "
                  "moved or set in resin, never left at the top"});
-        if (plan_.bracket &&
-            std::ranges::any_of(plan_.brackets, [](const BracketPlan& p) { return !carries(p.substrate); }))
+        if (plan_.bracket && std::ranges::any_of(plan_.brackets, [](const BracketPlan& p) {
+                return !carries(p.substrate) && !p.fixing;
+            }))
             say({"Brackets off the studs: lining anchors as their packet says. They steady the shelf only"});
     }
 

@@ -7,6 +7,7 @@
 #include "core/shelves/layouts.hpp"
 #include "core/shelves/plate.hpp"
 #include "core/shelves/reckon_shelf.hpp"
+#include "core/shelves/shelf_checks.hpp"
 
 #include <algorithm>
 #include <array>
@@ -51,7 +52,8 @@ public:
         : shelf_{shelf}
         , site_{site}
         , plan_{plan}
-        , carrier_{carrier_of(shelf, site)} {
+        , carrier_{carrier_of(shelf, site)}
+        , light_{holds(plan) == Holds::light} {
         if (!carrier_)
             return;
         question_ = bracket_question(shelf, site, *carrier_);
@@ -72,7 +74,7 @@ private:
             const BracketPlan& before = plan_.brackets[i];
             const BracketPlan& now = weighed.brackets[i];
             strain.hanger = std::max(strain.hanger, known_or(now.bracket_utilisation, 0));
-            if (!carries(before.substrate))
+            if (!carries(before.substrate) && !light_)
                 continue;
             if (!before.fixing) {
                 strain.fixing = infinite;
@@ -92,7 +94,8 @@ private:
                                              utilisation_of(before.fixing->strength(), before.substrate, row).number());
             }
         }
-        if (std::ranges::count_if(plan_.brackets, [](const BracketPlan& p) { return carries(p.substrate); }) < 2)
+        if (!light_ &&
+            std::ranges::count_if(plan_.brackets, [](const BracketPlan& p) { return carries(p.substrate); }) < 2)
             strain.fixing = infinite;
         return strain;
     }
@@ -122,6 +125,7 @@ private:
     const WallSite& site_;
     const ShelfPlan& plan_;
     std::optional<Carrier> carrier_;
+    const bool light_; ///< its places in the lining carry too
     BracketQuestion question_;
     std::vector<Length> places_;
 };
@@ -343,17 +347,26 @@ Capacity capacity_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& 
 Promise promise_of(const Shelf& shelf, const ShelfPlan& plan, const Capacity& capacity) {
     const bool errors =
         std::ranges::any_of(plan.checks, [](const Check& check) { return check.severity == Severity::error; });
-    const bool unknown = capacity.hanger_unknown || holds(plan) == Holds::unknown;
+    const Holds held = holds(plan);
+    const bool unknown = capacity.hanger_unknown || held == Holds::unknown;
     if (errors)
         return {false, {"Do not load"}, {"Its sheet has errors that are not cleared"}};
     if (capacity.stud_assumed)
         return {false, {"Do not load"}, {"A stud it counts on was never found"}};
+    // What has to be found out first is no figure of a packet.
+    const auto first = std::ranges::find_if(plan.checks, [](const Check& check) {
+        return check.code.bears() == Bears::on_what_is_known && check.code != checks::bracket_unrated;
+    });
+    if (!capacity.hanger_unknown && first != plan.checks.end())
+        return {false, {"Not known yet"}, first->message};
     if (unknown)
         return {
             false, {"Not known: enter the packet's figure"}, {"What holds it is not known until its packet says so"}};
     if (capacity.mass < 1_kg)
         return {false, {"Do not load"}, {"Nothing holds it"}};
     const Quantity whole = quantity(floor(capacity.mass));
+    if (held == Holds::light)
+        return {true, {"Light use: at most {0}, evenly; nobody leans on it", {whole}}, {}};
     if (way_of(shelf).whole(shelf))
         return {true, {"At most {0} in it", {whole}}, {}};
     if (shelf.tiers > 1)

@@ -32,6 +32,8 @@ std::string_view word(Substrate substrate) {
         return "from a ceiling joist";
     case Substrate::nogging:
         return "in a nogging";
+    case Substrate::detected_stud:
+        return "in a detected stud";
     case Substrate::indicated_stud:
         return "in an indicated stud";
     case Substrate::assumed_stud:

@@ -7,9 +7,12 @@ namespace yes_square::checks {
 
 inline constexpr CheckCode stud_assumed{"stud_assumed", Severity::error};
 inline constexpr CheckCode stud_indicated{"stud_indicated", Severity::error};
+/// Its first pilot hole is the proof.
+inline constexpr CheckCode stud_detected{"stud_detected", Severity::note, Bears::elsewhere};
+/// What may bring somebody down hangs on no stud that nobody has met.
+inline constexpr CheckCode pilot_first{"pilot_first", Severity::warning, Bears::on_what_is_known};
 inline constexpr CheckCode no_stud{"no_stud", Severity::error};
 inline constexpr CheckCode one_stud{"one_stud", Severity::error};
-inline constexpr CheckCode in_service_strip{"in_service_strip", Severity::error};
 inline constexpr CheckCode hole_without_wall{"hole_without_wall", Severity::error};
 inline constexpr CheckCode spacing_over_limit{"spacing_over_limit", Severity::error};
 inline constexpr CheckCode sag_over_limit{"sag_over_limit", Severity::error, Bears::elsewhere};

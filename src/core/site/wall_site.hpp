@@ -4,6 +4,8 @@
 #include "core/job/job.hpp"
 #include "core/plan/plan.hpp"
 
+#include <vector>
+
 namespace yes_square {
 
 /// What a shelf or a run is reckoned against: its wall and the rules of the job. Refers to the job, which must outlive
@@ -15,11 +17,19 @@ struct WallSite {
     ServiceClass service_class = ServiceClass::dry;
     const WallSurvey& survey;
     const ChosenFixing* chosen = nullptr; ///< what the fitter fixes the thing with that is reckoned
+    /// Where on the wall other things were looked for, if somebody wants to know: see each_other_board().
+    std::vector<Outline>* looked_at = nullptr;
 
     // The same to one who looks at it another way; what is given must outlive it.
-    WallSite with(const WallSurvey& other) const { return {rules, catalogue, wall, service_class, other, chosen}; }
-    WallSite with(const HouseRules& other) const { return {other, catalogue, wall, service_class, survey, chosen}; }
-    WallSite with(const ChosenFixing* other) const { return {rules, catalogue, wall, service_class, survey, other}; }
+    WallSite with(const WallSurvey& other) const {
+        return {rules, catalogue, wall, service_class, other, chosen, looked_at};
+    }
+    WallSite with(const HouseRules& other) const {
+        return {other, catalogue, wall, service_class, survey, chosen, looked_at};
+    }
+    WallSite with(const ChosenFixing* other) const {
+        return {rules, catalogue, wall, service_class, survey, other, looked_at};
+    }
 
     FixingGround fixings() const { return {catalogue, rules, wall, chosen}; }
     bool masonry() const { return std::holds_alternative<Masonry>(wall.structure); }
@@ -41,6 +51,18 @@ Length highest_top(const Wall& wall);
 Outline board_box(const Shelf& shelf);
 /// One a tier, from the highest down.
 std::vector<Outline> board_boxes(const Shelf& shelf);
+
+/// Calls `look(other, board)` for the boards of other shelves that lie in a part of the wall or touch it. The only way
+/// by which a shelf learns of others: what it did not look at may change, and its plan stays.
+void each_other_board(const WallSite& site, const Shelf& shelf, const Outline& zone, auto&& look) {
+    if (site.looked_at)
+        site.looked_at->push_back(zone);
+    for (const Shelf& other : site.wall.shelves)
+        if (other.id != shelf.id)
+            for (const Outline& board : board_boxes(other))
+                if (board.touches(zone))
+                    look(other, board);
+}
 /// What stands on the wall at a place along a shelf: one a tier, or one for all.
 std::vector<Outline> leg_boxes(const Shelf& shelf, const ShelfPlan& plan, Length centre);
 Outline box_of(const Opening& opening);

@@ -153,10 +153,6 @@ private:
         }
         if (plan_.holes.empty())
             return none_counts();
-        if (plan_.holes.front().in_strip())
-            advise(add(checks::in_service_strip, {"{0}: its only place at {1} lies where a hidden service is likely",
-                                                  {piece_.name, quantity(plan_.holes.front().x)}}),
-                   {"Find the service with a detector, and isolate it; or hold it at another height"});
         if (plan_.holes.size() < static_cast<std::size_t>(std::max(1, how_.number)))
             advise(add(checks::restraint_few, {"{0}: proved studs behind it: {1}; one place bears all of it",
                                                {piece_.name, count(plan_.holes.size())}}),
@@ -171,21 +167,22 @@ private:
 
     void none_counts() {
         std::size_t assumed = 0;
-        std::size_t indicated = 0;
+        std::size_t indicated = 0; // or found by a detector
         for (const Stud& stud : site_.survey.studs)
             if (stud.centre > piece_.left && stud.centre < piece_.right()) {
                 assumed += stud.state == StudState::assumed;
-                indicated += stud.state == StudState::indicated;
+                indicated += stud.state == StudState::indicated || stud.state == StudState::detected;
             }
-        Check& none = add(checks::restraint_refused,
-                          assumed + indicated > 0
-                              ? Sentence{"No stud behind {0} is proved: assumed only {1}, indicated {2}. Neither holds "
-                                         "it back",
-                                         {piece_.name, count(assumed), count(indicated)}}
-                              : Sentence{"Nothing behind {0} that a fixing could hold in: no proved stud, no masonry",
-                                         {piece_.name}});
+        Check& none = add(
+            checks::restraint_refused,
+            assumed + indicated > 0
+                ? Sentence{"No stud behind {0} is proved: assumed only {1}, indicated or detected {2}. Neither holds "
+                           "it back",
+                           {piece_.name, count(assumed), count(indicated)}}
+                : Sentence{"Nothing behind {0} that a fixing could hold in: no proved stud, no masonry",
+                           {piece_.name}});
         if (assumed + indicated > 0)
-            advise(none, {"Prove them with a probe where the piece hides the holes"});
+            advise(none, {"Prove them with a probe, or one pilot hole, where the piece hides the holes"});
         advise(none, {"Move it to where studs are, or set a nogging behind the lining"});
     }
 

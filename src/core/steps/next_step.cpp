@@ -54,7 +54,7 @@ const Check* error_in(const std::vector<Check>& checks) {
 const Check* worst_of(const ThingPlan& thing) {
     if (const Check* error = error_in(thing.checks))
         return error;
-    if (holds(thing) == Holds::yes)
+    if (stays_up(holds(thing)))
         return nullptr;
     const auto unknown = std::ranges::find_if(thing.checks, [](const Check& check) {
         return check.severity == Severity::warning && check.code.bears() == Bears::on_what_is_known;
@@ -73,7 +73,7 @@ std::optional<NextStep> wrong_on(const Wall& wall, const WallPlan& plan) {
             return;
         if (const Check* worst = worst_of(thing))
             next = about(*worst, thing.name, thing.id, &plan, wall.id);
-        else if (holds(thing) != Holds::yes)
+        else if (!stays_up(holds(thing)))
             next = NextStep{NextStep::Kind::put_right,
                             thing.name,
                             {"It is not known whether this holds"},

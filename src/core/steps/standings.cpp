@@ -117,10 +117,12 @@ Standing fixings_standing(const Plan& plan) {
     std::size_t held = 0;
     std::size_t unknown = 0;
     std::size_t wrong = 0;
+    std::size_t light = 0;
     for (const auto& wall : plan.walls)
         for_each_thing(*wall, [&](const ThingPlan& thing) {
             if (thing.holes.empty())
                 return;
+            light += holds(thing) == Holds::light;
             ++held;
             unknown += holds(thing) == Holds::unknown;
             wrong += holds(thing) == Holds::no;
@@ -131,7 +133,10 @@ Standing fixings_standing(const Plan& plan) {
         return {Progress::wrong, {{"{0} of {1} do not hold", {count(wrong), count(held)}}}};
     if (unknown > 0)
         return {Progress::missing, {{"{0} of {1} not known to hold", {count(unknown), count(held)}}}};
-    return {Progress::done, {counted(held, "1 thing holds", "{0} things hold")}};
+    Standing standing{Progress::done, {counted(held, "1 thing holds", "{0} things hold")}};
+    if (light > 0)
+        standing.words.push_back(counted(light, "1 for light use alone", "{0} for light use alone"));
+    return standing;
 }
 
 Standing cut_standing(const Job& job, const Plan& plan) {

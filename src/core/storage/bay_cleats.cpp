@@ -15,13 +15,28 @@ namespace yes_square {
 namespace {
 
 constexpr Length boundless = 1'000'000_mm;
+/// Between two screws above one another, in diameters: EN 1995-1-1 table 8.2, along the grain in drilled holes, from
+/// memory; NDS-2018 table 12.5.1B wants 4.
+constexpr double apart_diameters = 5;
 
 class CleatSetter {
 public:
-    CleatSetter(const StorageSystem& system, const WallSite& site, SystemPlan& plan)
+    /// @param rows  of screws in each cleat, one above another
+    CleatSetter(const StorageSystem& system, const WallSite& site, std::size_t rows, SystemPlan& plan)
         : system_{system}
         , site_{site}
+        , rows_{rows}
         , plan_{plan} {}
+
+    /// Whether a second row would help and has room.
+    bool wants_another_row() const {
+        return rows_ == 1 && site_.timber() && plan_.fixing &&
+               apart() >= Length::nearest_to_metres(apart_diameters * plan_.fixing->clearance.in_metres()) &&
+               std::ranges::any_of(plan_.bays, [](const BayPlan& bay) {
+                   return std::ranges::any_of(bay.cleats,
+                                              [](const BayCleat& cleat) { return cleat.utilisation.over(); });
+               });
+    }
 
     void set() {
         for (std::size_t i = 0; i < plan_.bays.size(); ++i) {
@@ -33,11 +48,18 @@ public:
                 stand(bay, system_.bays[i].door);
         }
         choose();
+    }
+
+    void plan_holes() {
         for (BayPlan& bay : plan_.bays)
             for (BayCleat& cleat : bay.cleats) {
                 for (PlannedHole& screw : cleat.screws) {
                     screw.z = cleat.z;
-                    screw.what = {"{0}: cleat of shelf {1}, screw {2}",
+                    if (rows_ > 1)
+                        screw.z += screw.row == 0 ? apart() / 2 : -apart() / 2;
+                    screw.what = {rows_ == 1       ? std::string_view{"{0}: cleat of shelf {1}, screw {2}"}
+                                  : screw.row == 0 ? "{0}: cleat of shelf {1}, upper screw {2}"
+                                                   : "{0}: cleat of shelf {1}, lower screw {2}",
                                   {system_.name, cleat.shelf, count(screw.place + 1)}};
                     screw.demands = cleat.demands;
                     screw.fixing = plan_.fixing;
@@ -51,17 +73,23 @@ public:
     }
 
 private:
+    Length apart() const { return system_.cleat_breadth / 2; }
+
     /// Screws behind a bay, alike for all its cleats.
     std::vector<PlannedHole> columns(const BayPlan& bay) const {
         std::vector<PlannedHole> columns;
         const auto add = [&](Length x, Substrate substrate, std::optional<std::size_t> stud) {
-            PlannedHole& screw = columns.emplace_back();
-            screw.item = system_.id;
-            screw.place = columns.size() - 1;
-            screw.x = x;
-            screw.substrate = substrate;
-            screw.stud = stud;
-            screw.drilled = usual_hole;
+            const std::size_t place = columns.size() / rows_;
+            for (std::size_t row = 0; row < rows_; ++row) {
+                PlannedHole& screw = columns.emplace_back();
+                screw.item = system_.id;
+                screw.place = place;
+                screw.row = row;
+                screw.x = x;
+                screw.substrate = substrate;
+                screw.stud = stud;
+                screw.drilled = usual_hole;
+            }
         };
         const Length inset = site_.rules.runs.driver_room;
         if (site_.masonry()) {
@@ -100,9 +128,20 @@ private:
                          greatest_share(places, width * 3 / 4) / 2});
     }
 
+    /// @param load  on one screw
     HoleDemand demand(Force load, double duration) const {
-        return cleat_screw_demand(load, system_.cleat_breadth, system_.cleat_thickness, site_.rules.strips.pivot,
-                                  duration);
+        const auto single = cleat_screw_demand(load, system_.cleat_breadth, system_.cleat_thickness,
+                                               site_.rules.strips.pivot, duration);
+        const double lever = (system_.cleat_breadth / 2 - site_.rules.strips.pivot).in_metres();
+        if (rows_ == 1 || lever <= 0)
+            return single;
+        // The cleat turns about its pressed lower edge; of two above one another the upper pulls more.
+        const double half = apart().in_metres() / 2;
+        const double upper = lever + half;
+        const double lower = std::max(0.0, lever - half);
+        HoleDemand pair = single;
+        pair.tension = single.tension * (2 * lever * upper / (upper * upper + lower * lower));
+        return pair;
     }
 
     void stand(BayPlan& bay, DoorHinge door) const {
@@ -118,13 +157,16 @@ private:
         for (std::size_t i = 0; i < bay.cleats.size(); ++i) {
             BayCleat& cleat = bay.cleats[i];
             // Somebody leans on its front edge, which the panels carry; half of that is taken for the cleat.
-            const Force leaned = cleat.z < site_.rules.accidental_below ? site_.rules.accidental / 2 : Force{};
+            const Force leaned = cleat.z < site_.rules.accidental_below
+                                     ? site_.rules.accidental / (2 * static_cast<double>(rows_))
+                                     : Force{};
             cleat.demands = {demand(cleat.load * share, duration_stored),
                              demand(cleat.load * share + leaned, duration_people)};
             cleat.demands.front().when = "goods";
             cleat.demands.back().when = "somebody leans on it, it begins to tip";
             if (i == 0)
-                cleat.demands.back().tension += each_restraint(bay.needs, cleat.screws.size(), 1, site_.rules.tipping);
+                cleat.demands.back().tension +=
+                    each_restraint(bay.needs, cleat.places(), 1, site_.rules.tipping) / static_cast<double>(rows_);
         }
     }
 
@@ -138,9 +180,15 @@ private:
         std::vector<double> columns;
         std::vector<double> rows;
         for (const PlannedHole& screw : bay.cleats.front().screws)
-            columns.push_back((screw.x - bay.left).in_metres());
+            if (screw.row == 0)
+                columns.push_back((screw.x - bay.left).in_metres());
         for (const BayCleat& cleat : bay.cleats)
-            rows.push_back((cleat.z - plan_.foot).in_metres());
+            for (std::size_t row = 0; row < rows_; ++row)
+                rows.push_back((cleat.z - plan_.foot +
+                                (rows_ == 1 ? Length{}
+                                 : row == 0 ? apart() / 2
+                                            : -apart() / 2))
+                                   .in_metres());
         const UnitForces forces =
             unit_forces(unit, bay.mass, bay.loaded_mass, screw_grid(columns, rows), site_.rules.lining_pressure);
         bay.turns = forces.refused;
@@ -162,8 +210,9 @@ private:
             leaned.when = "somebody leans on it";
             // Somebody leaning on its front pulls at the top with the whole depth as lever.
             const double lever = (cleat.z - plan_.foot).in_metres();
-            leaned.tension += lever > 0 ? site_.rules.accidental * system_.depth.in_metres() / lever : 0;
-            leaned.down += site_.rules.accidental;
+            const Force somebody = site_.rules.accidental / static_cast<double>(rows_);
+            leaned.tension += lever > 0 ? somebody * system_.depth.in_metres() / lever : 0;
+            leaned.down += somebody;
             cleat.demands = {stored, leaned};
         }
     }
@@ -195,6 +244,7 @@ private:
 
     const StorageSystem& system_;
     const WallSite& site_;
+    const std::size_t rows_;
     SystemPlan& plan_;
 };
 
@@ -227,7 +277,16 @@ Piece piece_of(const StorageSystem& system, const BayPlan& bay, DoorHinge door) 
 }
 
 void hold_bays(const StorageSystem& system, const WallSite& site, SystemPlan& plan) {
-    CleatSetter{system, site, plan}.set();
+    SystemPlan one = plan;
+    CleatSetter with_one{system, site, 1, one};
+    with_one.set();
+    const bool another = with_one.wants_another_row();
+    if (!another)
+        plan = std::move(one);
+    CleatSetter setter{system, site, another ? std::size_t{2} : 1, plan};
+    if (another)
+        setter.set();
+    setter.plan_holes();
 }
 
 SlideQuestion slide_question(const StorageSystem& system, const SystemPlan& plan, const WallSite& site) {

@@ -11,7 +11,7 @@ namespace yes_square {
 Piece piece_of(const StorageSystem& system, const BayPlan& bay, DoorHinge door);
 
 /// Cleats of every bay, a screw in each proved stud behind it (in masonry at either end), what each bears, and the one
-/// screw that does for all.
+/// screw that does for all. Where one in a stud is too little, two, one above another.
 ///
 /// A cleat takes half of what lies on its shelf, the panels' front the rest. Of a system that stands, the top cleat
 /// also keeps its bay from tipping. One that hangs has all its weight and its moment on its cleats, as a cabinet on its

@@ -132,7 +132,12 @@ private:
         std::optional<double> held;
         if (what == ShelfOfBay::cleated)
             held = back_held_share(board_here.length, board_here.depth, shear_share(board_here.material));
-        const SimpleSpan bent = bend(board_here, held);
+        SimpleSpan bent = bend(board_here, held);
+        if (!system_.hung && top <= system_.panel) {
+            // It lies on the floor.
+            bent.sag = {};
+            bent.utilisation = Utilisation::none();
+        }
         plan_.shelves.push_back({{},
                                  what,
                                  board_here.height,

@@ -7,7 +7,6 @@
 #include <algorithm>
 
 namespace yes_square {
-namespace {} // namespace
 
 Bay new_bay(const Job& job, BayKind kind) {
     Bay bay;
@@ -39,6 +38,8 @@ StorageSystem filling(StorageSystem system, const Wall& wall, const WallSurvey& 
 
 StorageSystem new_system(const Job& job, const Wall& wall) {
     StorageSystem system;
+    // Particleboard of 18 mm sags over its limit in usual bays, on pins or along a cleat.
+    system.material = BoardMaterial::plywood;
     system.left = 20_mm;
     system.width = std::min(2400_mm, wall.length - 40_mm);
     system.panel_height = std::min(system.panel_height, highest_top(wall));

@@ -167,11 +167,6 @@ private:
 
     void cleats(const BayPlan& bay) {
         for (const BayCleat& cleat : bay.cleats) {
-            if (cleat.in_strip())
-                advise(add(checks::in_service_strip,
-                           {"The cleat of shelf {0} is screwed where a hidden service is likely", {cleat.shelf}},
-                           std::nullopt, cleat.screws.front().x, cleat.z),
-                       {"Find the service with a detector, and isolate it before drilling; or leave that stud out"});
             if (!cleat.screws.empty() && !cleat.utilisation.known()) {
                 advise(add(checks::no_fixing,
                            {system_.hung && bay.cleats.size() == 1
@@ -260,7 +255,7 @@ private:
         }
         for (const std::size_t i : plan_.slide.lost) {
             const BayPlan& bay = plan_.bays[i];
-            const std::size_t here = bay.cleats.empty() ? 0 : bay.cleats.front().screws.size();
+            const std::size_t here = bay.cleats.empty() ? 0 : bay.cleats.front().places();
             Check& misses = add(checks::cleat_misses_studs, here == 0 ? Severity::error : Severity::warning,
                                 {"Bay {0}: proved studs behind its cleats: {1}", {number_of(bay), count(here)}},
                                 count(here), bay.left, plan_.head);

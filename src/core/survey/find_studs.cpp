@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <span>
 
 namespace yes_square {
 namespace {
@@ -12,6 +13,8 @@ constexpr double likely = 0.5;
 constexpr double own_evidence_least = 3;
 /// A reading that the rest makes this unlikely does not fit.
 constexpr double misfit = 0.1;
+/// No detector tells a stud's middle better.
+constexpr Length detected_best = 1_mm;
 /// Plates run along floor and ceiling: a probe meets wood there whatever the studs do.
 constexpr Length plate = 45_mm;
 
@@ -20,6 +23,10 @@ void add_told(const Stud& stud, Length width, std::vector<Observation>& observat
     if (stud.state == StudState::proved) {
         observations.push_back({EvidenceKind::left_edge, stud.centre - width / 2});
         observations.push_back({EvidenceKind::right_edge, stud.centre + width / 2});
+    } else if (stud.state == StudState::detected) {
+        const Length error = stud.uncertainty * 3; // 2 sqrt 2 of it, rounded up
+        observations.push_back({EvidenceKind::detector_left_edge, stud.centre - width / 2, std::nullopt, error});
+        observations.push_back({EvidenceKind::detector_right_edge, stud.centre + width / 2, std::nullopt, error});
     } else if (stud.state == StudState::indicated) {
         observations.push_back({EvidenceKind::detector, stud.centre, std::nullopt, stud.uncertainty * 2});
     }
@@ -32,6 +39,9 @@ std::string_view trace_words(EvidenceKind kind) {
     case EvidenceKind::left_edge:
     case EvidenceKind::right_edge:
         return "probed edge {0} from its middle";
+    case EvidenceKind::detector_left_edge:
+    case EvidenceKind::detector_right_edge:
+        return "detector's edge {0} from its middle";
     case EvidenceKind::detector:
         return "detector's middle {0} away";
     case EvidenceKind::screw_line:
@@ -65,6 +75,7 @@ public:
         found_.places = probed_places(probes_, rules_);
         found_.proved = proved_wood(found_.places, framing_.stud_width, rules_);
         add_proved();
+        add_detected();
         add_told_studs();
         add_likely();
         std::ranges::sort(found_.studs, {}, [](const FoundStud& found) { return found.stud.centre; });
@@ -99,6 +110,7 @@ private:
             usable_.push_back(seen);
             probes_.push_back(seen);
         }
+        read_ = usable_.size();
         for (const Stud& stud : wall_.studs)
             add_told(stud, width(), usable_);
     }
@@ -129,11 +141,55 @@ private:
         }
     }
 
+    /// A stud that a detector found is as good as its first pilot hole: wood there proves it, a miss says it is none.
+    void after_pilot(Stud& stud) const {
+        if (stud.state != StudState::detected)
+            return;
+        for (const ProbedPlace& place : found_.places)
+            if (place.settled() && absolute(place.x - stud.centre) <= width() / 2 - stud.uncertainty * 2)
+                stud.state = place.wood() ? StudState::proved : StudState::assumed;
+        if (found_.posterior.stud_within(stud.centre, width() / 2) < likely)
+            stud.state = StudState::assumed;
+    }
+
+    /// Both edges by a detector, a stud's width apart as near as their errors let one say.
+    void add_detected() {
+        const auto error = [&](const Observation& edge) { return edge.error.value_or(rules_.detector_error); };
+        const std::span readings{usable_.data(), read_};
+        for (const Observation& left : readings) {
+            if (left.kind != EvidenceKind::detector_left_edge)
+                continue;
+            const Observation* right = nullptr;
+            for (const Observation& other : readings)
+                if (other.kind == EvidenceKind::detector_right_edge && other.x > left.x &&
+                    (!right || other.x < right->x))
+                    right = &other;
+            if (!right || right->x - left.x > width() * 3)
+                continue;
+            const Length centre = (left.x + right->x) / 2;
+            const double together = std::hypot(error(left).in_metres(), error(*right).in_metres());
+            if (std::abs((right->x - left.x - width()).in_metres()) > together) {
+                found_.doubts.push_back({centre,
+                                         {"The detector's edges at {0} and {1} are {2} apart: not one plain stud",
+                                          {quantity(left.x), quantity(right->x), quantity(right->x - left.x)}}});
+                continue;
+            }
+            // Of limits of error that hold 95 times in 100 the half is a standard deviation; the middle has half of
+            // both.
+            Stud stud{
+                centre, StudState::detected, std::max(detected_best, Length::nearest_to_metres(together / 4)), {}};
+            after_pilot(stud);
+            if (!taken(centre))
+                found_.studs.push_back({stud, found_.posterior.stud_within(centre, width() / 2)});
+        }
+    }
+
     /// What was told stands as told, unless the readings speak against it: then nothing is to hang there.
     void add_told_studs() {
         for (Stud stud : wall_.studs) {
             if (taken(stud.centre))
                 continue;
+            after_pilot(stud);
             const double probability = found_.posterior.stud_within(stud.centre, width() / 2);
             if (probability < likely)
                 stud.state = StudState::assumed;
@@ -265,7 +321,8 @@ private:
     const Framing& framing_;
     const StudRules& rules_;
     StudFindings found_;
-    std::vector<Observation> usable_;
+    std::vector<Observation> usable_; ///< what was read, then what was told
+    std::size_t read_ = 0;
     std::vector<Observation> probes_;
 };
 

@@ -25,8 +25,13 @@ double trace(double off, double sigma, double true_share) {
     return std::log(1 - true_share + true_share * one_stud_in_mm * density) - std::log(1 - true_share);
 }
 
+bool by_detector(EvidenceKind kind) {
+    return kind == EvidenceKind::detector || kind == EvidenceKind::detector_left_edge ||
+           kind == EvidenceKind::detector_right_edge;
+}
+
 double sigma_of(const Observation& seen, const StudRules& rules) {
-    if (seen.kind == EvidenceKind::detector)
+    if (by_detector(seen.kind))
         return std::max(1.0, seen.error.value_or(rules.detector_error).in_mm() / 2);
     if (seen.kind == EvidenceKind::box_stud_left || seen.kind == EvidenceKind::box_stud_right)
         return box_scatter_mm;
@@ -62,6 +67,9 @@ double reach_of(const Observation& seen, double stud_width, const StudRules& rul
     case EvidenceKind::box_stud_left:
     case EvidenceKind::box_stud_right:
         return stud_width / 2 + 4 * box_scatter_mm;
+    case EvidenceKind::detector_left_edge:
+    case EvidenceKind::detector_right_edge:
+        return stud_width / 2 + 4 * sigma_of(seen, rules);
     default:
         return 4 * sigma_of(seen, rules);
     }
@@ -94,6 +102,10 @@ double log_evidence(const Observation& seen, double centre, double stud_width, c
         return trace(x - stud_width / 2 - centre, sigma_of(seen, rules), share(rules.box_side_right));
     case EvidenceKind::box_stud_right:
         return trace(x + stud_width / 2 - centre, sigma_of(seen, rules), share(rules.box_side_right));
+    case EvidenceKind::detector_left_edge:
+        return trace(x + stud_width / 2 - centre, sigma_of(seen, rules), share(rules.detector_true));
+    case EvidenceKind::detector_right_edge:
+        return trace(x - stud_width / 2 - centre, sigma_of(seen, rules), share(rules.detector_true));
     case EvidenceKind::detector:
         return trace(x - centre, sigma_of(seen, rules), share(rules.detector_true));
     case EvidenceKind::screw_line:

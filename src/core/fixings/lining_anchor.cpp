@@ -1,0 +1,61 @@
+#include "core/fixings/lining_anchor.hpp"
+
+#include "core/fixings/allowable.hpp"
+
+#include <algorithm>
+
+namespace yes_square {
+namespace {
+
+constexpr Length screw_step = 5_mm;
+
+} // namespace
+
+std::optional<FixingStrength> by_packet(const LiningAnchor& anchor, const Wall& wall) {
+    const bool this_lining = !wall.lining.empty() && std::ranges::all_of(wall.lining, [&](const LiningLayer& layer) {
+        return layer.material == anchor.lining;
+    });
+    const Length thick = wall.lining_thickness();
+    if (!anchor.tension || !anchor.shear || !this_lining || thick < anchor.lining_least || thick > anchor.lining_most)
+        return std::nullopt;
+    FixingStrength strength;
+    strength.tension = allowable(*anchor.tension, anchor.basis, anchor.kind);
+    strength.shear = allowable(*anchor.shear, anchor.basis, anchor.kind);
+    strength.penetration = thick;
+    return strength;
+}
+
+std::optional<FixingChoice> choose_lining_anchor(const FixingGround& ground, const DrivenThrough& through,
+                                                 const std::vector<HoleDemand>& demands) {
+    std::optional<FixingChoice> best;
+    for (const LiningAnchor& anchor : ground.catalogue.lining_anchors) {
+        const auto strength = by_packet(anchor, ground.wall);
+        if (!strength || demands.empty() || (through.hole && anchor.screw_diameter > *through.hole) ||
+            through.packing > Length{})
+            continue;
+        FixingChoice choice;
+        static_cast<FixingStrength&>(choice.fixing) = *strength;
+        choice.fixing.side = through.thickness;
+        choice.fixing.name = anchor.name;
+        choice.fixing.screw_length = screw_step * (through.thickness + ground.wall.lining_thickness() +
+                                                   ground.rules.behind_lining + screw_step / 2)
+                                                      .in_steps_of(screw_step);
+        choice.fixing.hole_diameter = anchor.hole_diameter;
+        choice.fixing.drill_depth = ground.wall.lining_thickness();
+        choice.fixing.clearance = anchor.screw_diameter;
+        choice.fixing.source = {Provenance::maker, "the packet"};
+        choice.utilisation = Utilisation::none();
+        for (const HoleDemand& demand : demands)
+            if (const Utilisation used = utilisation_of(*strength, Substrate::lining, demand);
+                used >= choice.utilisation) {
+                choice.utilisation = used;
+                choice.governing = demand;
+            }
+        choice.at = {choice.fixing};
+        if (!best || choice.utilisation < best->utilisation)
+            best = std::move(choice);
+    }
+    return best;
+}
+
+} // namespace yes_square
