@@ -244,12 +244,20 @@ int take_picture(const Arguments& arguments, Job job) {
     if (const QString problem = set_up(window, arguments); !problem.isEmpty())
         return fail(problem);
     window.show();
-    // Layouts settle over a few rounds of events.
-    constexpr int settle_ms = 300;
-    const auto settle = [] {
-        QEventLoop loop;
-        QTimer::singleShot(settle_ms, &loop, &QEventLoop::quit);
-        loop.exec();
+    // Layouts settle over a few rounds of events, on a busy machine over more: until two looks are alike.
+    const auto settle = [&window] {
+        constexpr int look_ms = 150;
+        constexpr int most_looks = 60;
+        QImage seen;
+        for (int look = 0; look < most_looks; ++look) {
+            QEventLoop loop;
+            QTimer::singleShot(look_ms, &loop, &QEventLoop::quit);
+            loop.exec();
+            const QImage now = window.grab().toImage();
+            if (now == seen)
+                return;
+            seen = now;
+        }
     };
     settle();
     if (!arguments.ask.isEmpty()) {

@@ -7,6 +7,7 @@
 
 #include "../hall.hpp"
 #include "../random_jobs.hpp"
+#include "shelf_walls.hpp"
 
 #include <catch2/catch.hpp>
 
@@ -146,4 +147,21 @@ TEST_CASE("names are numbered on through the whole job", "[names]") {
         for (const CabinetUnit& unit : each.units)
             names.push_back(unit.name);
     CHECK(names == std::vector<std::string>{"W1", "W2", "B1"});
+}
+
+TEST_CASE("where a service is likely behind a hole, next is the detector, then the sheets", "[next][strips]") {
+    Wall brick = masonry_wall();
+    const Shelf shelf = new_shelf(shelf_preset("brackets"), brick);
+    brick.services.push_back({ServiceKind::socket, 2000_mm, shelf.underside() - 100_mm, 86_mm, false, {}});
+    Job job = job_with(brick, shelf);
+    const NextStep next = next_of(job);
+    CHECK(next.kind == NextStep::Kind::detect);
+    REQUIRE(next.how);
+    CHECK(say(*next.how, {}).find("detector") != std::string::npos);
+    ScannedArea clear;
+    clear.width = brick.length;
+    clear.height = brick.height;
+    clear.result = ScanResult::clear;
+    job.walls.front().scans.push_back(clear);
+    CHECK(next_of(job).kind == NextStep::Kind::print);
 }

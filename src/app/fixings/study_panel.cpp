@@ -32,6 +32,7 @@ StudyPanel::StudyPanel(Workbench& bench, QWidget* parent)
     , stronger_{new QVBoxLayout} {
     greatest_->setObjectName(QStringLiteral("greatest-load"));
     greatest_->setProperty("role", "figure");
+    greatest_->setWordWrap(true);
     governs_->setObjectName(QStringLiteral("governs"));
     caution_->setObjectName(QStringLiteral("capacity-caution"));
     for (QLabel* label : {governs_, caution_})

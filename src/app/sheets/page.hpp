@@ -83,7 +83,7 @@ public:
     }
 
     void heading(const QString& words) {
-        make_room(12);
+        make_room(18); // itself and two lines under it
         at_ += 2.5 * type_;
         write(words, body_type * 1.15, true);
         rule();

@@ -96,6 +96,10 @@ void MainWindow::take_next(const NextStep& next) {
     case NextStep::Kind::find_stud:
         find_stud(next);
         break;
+    case NextStep::Kind::detect:
+        set_stage(Stage::survey);
+        survey_->set_page(SurveyPage::services);
+        break;
     case NextStep::Kind::cure:
         bench_.apply(text(say(next.button, bench_.voice())), *next.edit);
         break;

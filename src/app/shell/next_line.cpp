@@ -10,8 +10,8 @@ namespace {
 constexpr int most_on_button = 30;
 
 bool is_about_a_fault(const NextStep& next) {
-    return next.kind == NextStep::Kind::find_stud || next.kind == NextStep::Kind::cure ||
-           next.kind == NextStep::Kind::put_right;
+    return next.kind == NextStep::Kind::find_stud || next.kind == NextStep::Kind::detect ||
+           next.kind == NextStep::Kind::cure || next.kind == NextStep::Kind::put_right;
 }
 
 } // namespace

@@ -212,7 +212,7 @@ void reckon_things(const WallSite& wall_site, const RunSite& runs, const Earlier
             const std::vector<Check> off_wall = holes_without_wall(thing);
             thing.checks.insert(thing.checks.begin(), off_wall.begin(), off_wall.end());
             if constexpr (!finds_strips<Kind>)
-                std::ranges::move(strip_checks(thing.name, thing.holes, site.survey.strips, site.rules.detector_sweep),
+                std::ranges::move(strip_checks({}, thing.holes, site.survey.strips, site.rules.detector_sweep),
                                   std::back_inserter(thing.checks));
             say_detect_first(thing, site.survey.strips, site.rules.detector_sweep);
             say_pilot_first(thing);

@@ -160,7 +160,7 @@ void check_leg(const Outline& leg, std::size_t i, const Shelf& shelf, const Wall
 } // namespace
 
 void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
-    for (Check& check : strip_checks(shelf.name, plan.holes, site.survey.strips, site.rules.detector_sweep))
+    for (Check& check : strip_checks({}, plan.holes, site.survey.strips, site.rules.detector_sweep))
         plan.checks.push_back(std::move(check));
     for (std::size_t i = 0; i < plan.brackets.size(); ++i)
         for (const Outline& leg : leg_boxes(shelf, plan, plan.brackets[i].x))

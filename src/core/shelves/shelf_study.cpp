@@ -366,7 +366,7 @@ Promise promise_of(const Shelf& shelf, const ShelfPlan& plan, const Capacity& ca
         return {false, {"Do not load"}, {"Nothing holds it"}};
     const Quantity whole = quantity(floor(capacity.mass));
     if (held == Holds::light)
-        return {true, {"Light use: at most {0}, evenly; nobody leans on it", {whole}}, {}};
+        return {true, {"Light use: at most {0}, evenly", {whole}}, {}};
     if (way_of(shelf).whole(shelf))
         return {true, {"At most {0} in it", {whole}}, {}};
     if (shelf.tiers > 1)

@@ -39,26 +39,32 @@ std::vector<InStrip> in_strips(const std::vector<PlannedHole>& holes, const std:
     return met;
 }
 
-Sentence words_of(const std::string& name, const InStrip& in) {
-    if (in.holes == 1)
-        return {in.inferred() ? std::string_view{"{0}: the hole at {1} lies where {2} is likely; detect before you "
-                                                 "drill"}
-                              : "{0}: the hole at {1} lies in {2}",
-                {name, quantity(in.first.x), in.strip.what}};
+/// @param of  whose they are, where the thing has several: a unit, its rail
+Sentence words_of(const std::string& of, const InStrip& in) {
+    const bool one = in.holes == 1;
+    if (of.empty())
+        return {in.inferred()
+                    ? one ? std::string_view{"The hole at {1} lies where {2} is likely; detect before you drill"}
+                          : "{0} holes, the first at {1}, lie where {2} is likely; detect before you drill"
+                : one ? "The hole at {1} lies in {2}"
+                      : "{0} holes, the first at {1}, lie in {2}",
+                {count(in.holes), quantity(in.first.x), in.strip.what}};
     return {in.inferred()
-                ? std::string_view{"{0}: {1} holes, the first at {2}, lie where {3} is likely; detect before you drill"}
-                : "{0}: {1} holes, the first at {2}, lie in {3}",
-            {name, count(in.holes), quantity(in.first.x), in.strip.what}};
+                ? one ? std::string_view{"{3}: the hole at {1} lies where {2} is likely; detect before you drill"}
+                      : "{3}: {0} holes, the first at {1}, lie where {2} is likely; detect before you drill"
+            : one ? "{3}: the hole at {1} lies in {2}"
+                  : "{3}: {0} holes, the first at {1}, lie in {2}",
+            {count(in.holes), quantity(in.first.x), in.strip.what, of}};
 }
 
 } // namespace
 
-std::vector<Check> strip_checks(const std::string& name, const std::vector<PlannedHole>& holes,
+std::vector<Check> strip_checks(const std::string& of, const std::vector<PlannedHole>& holes,
                                 const std::vector<Strip>& strips, Length sweep) {
     std::vector<Check> found;
     for (const InStrip& in : in_strips(holes, strips, sweep)) {
         Check& check = add_check(found, in.inferred() ? checks::detect_first : checks::in_service_strip,
-                                 words_of(name, in), std::nullopt, in.first.x, in.first.z);
+                                 words_of(of, in), std::nullopt, in.first.x, in.first.z);
         const Outline& swept = in.swept;
         if (in.inferred())
             check.cures.push_back(

@@ -16,10 +16,10 @@ inline constexpr CheckCode detect_first{"detect_first", Severity::warning, Bears
 } // namespace checks
 
 /// One check for each strip that any of some holes lies in, with what to do about it.
-/// @param name   whose holes they are, as the fitter knows it
+/// @param of     whose holes they are, where a thing has several: a unit of a run, its rail; else empty
 /// @param strips WallSurvey::strips, by which PlannedHole::strips counts
 /// @param sweep  how far past a hole a detector is led
-std::vector<Check> strip_checks(const std::string& name, const std::vector<PlannedHole>& holes,
+std::vector<Check> strip_checks(const std::string& of, const std::vector<PlannedHole>& holes,
                                 const std::vector<Strip>& strips, Length sweep);
 
 /// The pilot hole that is the only proof of a stud, as long as nobody but a detector found it: before any other hole

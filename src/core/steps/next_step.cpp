@@ -2,6 +2,7 @@
 
 #include "core/fitting/as_found.hpp"
 #include "core/shelves/shelf_checks.hpp"
+#include "core/site/strip_checks.hpp"
 
 #include <algorithm>
 
@@ -28,6 +29,11 @@ NextStep about(const Check& check, const std::string& owner, const std::string& 
         next.field = "bracket-rating";
         next.button = {"Type it in"};
         next.how.reset();
+        return next;
+    }
+    if (check.code == checks::detect_first) {
+        next.kind = NextStep::Kind::detect;
+        next.button = {"Enter what it reads"};
         return next;
     }
     if (wall && about_unproved_stud(check, wall->survey)) {

@@ -12,6 +12,7 @@ struct NextStep {
         begin,     ///< there is no wall
         hang,      ///< the wall in hand has nothing on it, nor any other
         find_stud, ///< something hangs on a stud that nobody found: at `x`
+        detect,    ///< a hole lies where a service is likely: what a detector reads there is to be entered
         cure,      ///< something is wrong, and `edit` puts it right
         put_right, ///< something is wrong that the fitter must put right
         print,     ///< the sheets of the job as it is now
