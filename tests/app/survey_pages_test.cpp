@@ -130,7 +130,7 @@ TEST_CASE("the studs page says where to probe, takes the answer and moves on", "
 
     // Evidence of every kind, by its own words.
     auto* kinds = driven.find<QComboBox>("evidence-what");
-    REQUIRE(kinds->count() == 12);
+    REQUIRE(kinds->count() == 14);
     for (int kind = 0; kind < kinds->count(); ++kind) {
         driven.choose("evidence-what", kind);
         if (driven.find<LengthField>("evidence-error")->isVisible())

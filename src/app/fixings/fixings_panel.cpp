@@ -23,7 +23,6 @@ constexpr std::array page_names{"marks", "drilling", "holds", "fix-with", "noggi
 FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
-    , pages_{new QStackedWidget{this}}
     , tabs_{new Pages}
     , unit_{new UnitFixings{bench}}
     , holds_{new StudyPanel{bench}}
@@ -48,12 +47,11 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     page(noggings_, tr("Noggings"), 4);
     for (QTableWidget* table : {marks_, drilling_, bits_, noggings_})
         grow_to_rows(*table);
-    pages_->addWidget(tabs_);
-    pages_->addWidget(unit_);
-    pages_->addWidget(new ThingFixings{bench});
+    kinds_ = {tabs_, unit_, new ThingFixings{bench}};
     auto* whole = new QVBoxLayout{this};
     whole->setContentsMargins(0, 0, 0, 0);
-    whole->addWidget(pages_);
+    for (QWidget* kind : kinds_)
+        whole->addWidget(kind);
     whole->addWidget(through_);
     whole->addStretch(1);
     auto* column = new QVBoxLayout{shelf};
@@ -107,7 +105,11 @@ void FixingsPanel::refresh_noggings() {
 
 void FixingsPanel::refresh() {
     refresh_noggings();
-    pages_->setCurrentIndex(bench_.unit() ? 1 : (bench_.thing().empty() ? 0 : 2));
+    const std::size_t now = bench_.unit() ? 1 : bench_.thing().empty() ? 0 : 2;
+    for (std::size_t i = 0; i < kinds_.size(); ++i) // what goes is hidden before what comes is shown
+        if (i != now)
+            kinds_[i]->hide();
+    kinds_[now]->show();
     marks_->setRowCount(0);
     drilling_->setRowCount(0);
     bits_->setRowCount(0);

@@ -8,9 +8,9 @@
 #include "app/fixings/unit_fixings.hpp"
 
 #include <QLabel>
-#include <QStackedWidget>
 #include <QTableWidget>
 #include <QWidget>
+#include <array>
 #include <optional>
 
 namespace yes_square::app {
@@ -40,7 +40,8 @@ private:
     QStringList fixing_lines(const ShelfPlan& plan) const;
 
     Workbench& bench_;
-    QStackedWidget* pages_;
+    /// Pages of a shelf, of a unit, of any other thing: one is shown, and the others take no height.
+    std::array<QWidget*, 3> kinds_ = {};
     Pages* tabs_;
     UnitFixings* unit_;
     StudyPanel* holds_;

@@ -258,7 +258,8 @@ ReadingsSpec stud_evidence() {
                 std::vector<ReadingField> fields{{QStringLiteral("x"), tr("At")},
                                                  {QStringLiteral("z"), tr("Height"), true, true}};
                 const auto what = at_row<EvidenceKind>(kind);
-                if (what == EvidenceKind::detector)
+                if (what == EvidenceKind::detector || what == EvidenceKind::detector_left_edge ||
+                    what == EvidenceKind::detector_right_edge)
                     fields.push_back({QStringLiteral("error"), tr("Its limit, ±"), true, true, true});
                 else if (what == EvidenceKind::left_edge || what == EvidenceKind::right_edge)
                     fields.push_back({QStringLiteral("error"), tr("Miss to hit"), true, true, true});
