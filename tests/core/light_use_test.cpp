@@ -4,6 +4,7 @@
 #include "core/cutting/kit.hpp"
 #include "core/fixings/allowable.hpp"
 #include "core/fixings/lining_anchor.hpp"
+#include "core/sheets/load_label.hpp"
 #include "core/sheets/plan_json.hpp"
 #include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_study.hpp"
@@ -105,6 +106,14 @@ TEST_CASE("a ledge on rated anchors is for light use, and says so wherever its v
     const Promise promise = promise_of(job.walls.front().shelves.front(), plan, *capacity);
     CHECK(promise.made);
     CHECK(say(promise.words, {}).find("Light use") == 0);
+    const LoadLabel label = load_label(job.walls.front(), job.walls.front().shelves.front(), plan, *capacity);
+    CHECK(label.fit);
+    CHECK(label.greatest == promise.words);
+    std::string assumed;
+    for (const Sentence& line : label.assumes)
+        assumed += say(line, {}) + "\n";
+    CHECK(assumed.find("hangs on the lining") != std::string::npos);
+    CHECK(assumed.find("Rated anchor") != std::string::npos);
     // Loaded with what its anchors hold it holds; with a tenth more it wants another place, with ten times as much
     // nothing helps.
     const auto under = [&](double share) {

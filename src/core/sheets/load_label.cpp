@@ -21,13 +21,16 @@ LoadLabel load_label(const Wall& wall, const Shelf& shelf, const ShelfPlan& plan
     const Quantity per_metre = quantity(floor(capacity.per_metre));
     if (!way_of(shelf).whole(shelf))
         label.assumes.push_back({"{0}, limited by {1}", {per_metre, words(capacity.governs)}});
+    const bool light = holds(plan) == Holds::light;
+    if (light)
+        label.assumes.push_back({"It hangs on the lining: nobody leans on it"});
     std::set<std::string> told;
     const auto tell = [&](const Fixing& fixing) {
         if (told.insert(fixing.name).second)
             label.assumes.push_back({"Fixed with {0}, {1}", {fixing.name, stock(fixing.screw_length)}});
     };
     for (const BracketPlan& place : plan.brackets)
-        if (place.fixing && carries(place.substrate))
+        if (place.fixing && (carries(place.substrate) || light))
             tell(*place.fixing);
     for (const CleatPlan& cleat : plan.cleats)
         if (cleat.fixing)
