@@ -81,6 +81,16 @@ TEST_CASE("the first pilot hole proves a detected stud, or says that there is no
     const StudFindings missed = find(wall);
     const Stud* stud = at(missed, 800_mm);
     CHECK((!stud || stud->state == StudState::assumed));
+    SECTION("holes that contradict one another prove nothing, whichever comes first") {
+        for (const auto& [hit, miss] : {std::pair{805_mm, 796_mm}, std::pair{796_mm, 805_mm}}) {
+            Wall both = scanned_wall();
+            both.observations.push_back({EvidenceKind::probe_hit, hit});
+            both.observations.push_back({EvidenceKind::probe_miss, miss});
+            const StudFindings unsure = find(both);
+            const Stud* disputed = at(unsure, 800_mm);
+            CHECK((!disputed || disputed->state == StudState::assumed));
+        }
+    }
     SECTION("told as detected likewise") {
         Wall told = stud_wall();
         for (Stud& each : told.studs)

@@ -72,6 +72,11 @@ TEST_CASE("a packet counts for its lining and thickness alone, both its figures 
     Wall tiled = wall;
     tiled.lining.insert(tiled.lining.begin(), {LiningMaterial::tile, 8_mm, {}});
     CHECK_FALSE(by_packet(rated(), tiled));
+    anchor = rated();
+    anchor.lining = LiningMaterial::tile;
+    Wall all_tile = wall;
+    all_tile.lining.front().material = LiningMaterial::tile;
+    CHECK_FALSE(by_packet(anchor, all_tile));
     Wall twice = wall;
     twice.lining.push_back(twice.lining.front());
     CHECK_FALSE(by_packet(rated(), twice)); // 25 mm

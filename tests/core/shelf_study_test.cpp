@@ -406,3 +406,9 @@ TEST_CASE("no shelf is too strange to be reckoned, drawn in words and asked what
                 RC_ASSERT(looked->capacity.per_metre <= mass_of(planned.goods_load) * (1 + 1e-6));
     });
 }
+
+TEST_CASE("what a shelf is made for is its load by the metre over all its length", "[shelves][label]") {
+    const Wall wall = stud_wall();
+    const Job job = job_with(wall, usual(wall)); // books, 37 kg/m (common practice), 1.2 m
+    CHECK(made_for(job.walls.front().shelves.front(), shelf_plan(job)).in_kg() == Approx(44.4));
+}

@@ -148,7 +148,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
     if (plan.sag)
         page.write(tr("Sag in time %1, limit %2. Made for %3 on it, evenly.")
                        .arg(shown(fine(plan.sag->long_term)), shown(fine(plan.sag->limit)),
-                            shown(quantity(mass_of(plan.goods_load * shelf.length.in_metres())))),
+                            shown(quantity(made_for(shelf, plan)))),
                    body_type, false);
 
     const Promise promise = promise_of(shelf, plan, capacity ? *capacity : Capacity{});

@@ -5,6 +5,20 @@
 #include <tuple>
 
 namespace yes_square {
+namespace {
+
+constexpr std::string_view look_behind_lining =
+    "stop behind the lining and look: a cable or pipe is likely here; have it isolated or move";
+
+/// Through what is screwed on, where that is wood.
+std::vector<DrillPass> part_passes(const Fixing& fixing, Length through) {
+    if (through <= Length{} || fixing.clearance <= Length{})
+        return {};
+    return {{DrillStage::part, "wood bit", fixing.clearance, through, false, false,
+             "right through the part, so that it draws tight"}};
+}
+
+} // namespace
 
 bool drilled_before(const DrillPass& a, const DrillPass& b) {
     const auto order = [](const DrillPass& pass) { return std::tuple{pass.stage, !pass.look}; };
@@ -12,16 +26,13 @@ bool drilled_before(const DrillPass& a, const DrillPass& b) {
 }
 
 std::vector<DrillPass> drill_passes(const Wall& wall, const Fixing& fixing, Length through, bool service_near) {
-    std::vector<DrillPass> passes;
+    std::vector<DrillPass> passes = part_passes(fixing, through);
     const auto tile = std::ranges::find(wall.lining, LiningMaterial::tile, &LiningLayer::material);
     const bool tiled = tile != wall.lining.end();
     const auto* masonry = std::get_if<Masonry>(&wall.structure);
     const Length lining = wall.lining_thickness();
     const Length behind_tile = tiled ? lining - tile->thickness : lining;
     const Length first_hole = masonry ? fixing.hole_diameter : std::max(fixing.hole_diameter, fixing.clearance);
-    if (through > Length{} && fixing.clearance > Length{})
-        passes.push_back({DrillStage::part, "wood bit", fixing.clearance, through, false, false,
-                          "right through the part, so that it draws tight"});
     if (tiled) {
         const bool look = service_near && behind_tile <= Length{};
         passes.push_back(
@@ -31,10 +42,9 @@ std::vector<DrillPass> drill_passes(const Wall& wall, const Fixing& fixing, Leng
                   : "masking tape on the tile, slow, cool the bit every few seconds"});
     }
     if (behind_tile > Length{} && (service_near || (!masonry && first_hole > fixing.hole_diameter)))
-        passes.push_back(
-            {DrillStage::lining, masonry ? "masonry bit" : "wood bit", first_hole, lining, false, service_near,
-             service_near ? "stop behind the lining and look: a cable or pipe is likely here; have it isolated or move"
-                          : "through the lining alone: clearance for the shank"});
+        passes.push_back({DrillStage::lining, masonry ? "masonry bit" : "wood bit", first_hole, lining, false,
+                          service_near,
+                          service_near ? look_behind_lining : "through the lining alone: clearance for the shank"});
     if (masonry) {
         const bool soft = masonry->kind == MasonryKind::aerated_block;
         passes.push_back({DrillStage::full, "masonry bit", fixing.hole_diameter, fixing.drill_depth, !soft && !tiled,
@@ -50,14 +60,10 @@ std::vector<DrillPass> drill_passes(const Wall& wall, const Fixing& fixing, Leng
 }
 
 std::vector<DrillPass> lining_passes(const Fixing& fixing, Length through, bool service_near) {
-    std::vector<DrillPass> passes;
-    if (through > Length{} && fixing.clearance > Length{})
-        passes.push_back({DrillStage::part, "wood bit", fixing.clearance, through, false, false,
-                          "right through the part, so that it draws tight"});
+    std::vector<DrillPass> passes = part_passes(fixing, through);
     passes.push_back({DrillStage::lining, "wood bit", fixing.hole_diameter, fixing.drill_depth, false, service_near,
-                      service_near
-                          ? "stop behind the lining and look: a cable or pipe is likely here; have it isolated or move"
-                          : "through the lining alone, no further; the anchor goes in as its packet says"});
+                      service_near ? look_behind_lining
+                                   : "through the lining alone, no further; the anchor goes in as its packet says"});
     return passes;
 }
 

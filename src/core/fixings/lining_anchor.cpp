@@ -15,8 +15,11 @@ std::optional<FixingStrength> by_packet(const LiningAnchor& anchor, const Wall& 
     const bool this_lining = !wall.lining.empty() && std::ranges::all_of(wall.lining, [&](const LiningLayer& layer) {
         return layer.material == anchor.lining;
     });
+    // Nothing is set through tile, or in a void, by the figures of a board.
+    const bool board = anchor.lining != LiningMaterial::tile && anchor.lining != LiningMaterial::hollow;
     const Length thick = wall.lining_thickness();
-    if (!anchor.tension || !anchor.shear || !this_lining || thick < anchor.lining_least || thick > anchor.lining_most)
+    if (!anchor.tension || !anchor.shear || !board || !this_lining || thick < anchor.lining_least ||
+        thick > anchor.lining_most)
         return std::nullopt;
     FixingStrength strength;
     strength.tension = allowable(*anchor.tension, anchor.basis, anchor.kind);

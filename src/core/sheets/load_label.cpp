@@ -7,6 +7,10 @@
 
 namespace yes_square {
 
+Mass made_for(const Shelf& shelf, const ShelfPlan& plan) {
+    return mass_of(plan.goods_load * shelf.length);
+}
+
 LoadLabel load_label(const Wall& wall, const Shelf& shelf, const ShelfPlan& plan, const Capacity& capacity) {
     LoadLabel label;
     label.name = shelf.name;

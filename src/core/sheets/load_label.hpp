@@ -19,4 +19,7 @@ struct LoadLabel {
 /// @param shelf  one of the job's; its plan and what it would hold
 LoadLabel load_label(const Wall& wall, const Shelf& shelf, const ShelfPlan& plan, const Capacity& capacity);
 
+/// What a shelf is reckoned with all along it, besides itself and heavy things at places of their own.
+Mass made_for(const Shelf& shelf, const ShelfPlan& plan);
+
 } // namespace yes_square

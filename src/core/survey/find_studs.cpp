@@ -2,7 +2,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <span>
 
 namespace yes_square {
 namespace {
@@ -72,7 +71,7 @@ public:
     StudFindings find() {
         take_observations();
         found_.posterior = weigh_studs(StudQuestion::of(wall_, framing_, rules_), usable_);
-        found_.places = probed_places(probes_, rules_);
+        found_.places = probed_places(readings_, rules_);
         found_.proved = proved_wood(found_.places, framing_.stud_width, rules_);
         add_proved();
         add_detected();
@@ -107,10 +106,9 @@ private:
                                           {quantity(seen.x), quantity(*seen.z)}}});
                 continue;
             }
-            usable_.push_back(seen);
-            probes_.push_back(seen);
+            readings_.push_back(seen);
         }
-        read_ = usable_.size();
+        usable_ = readings_;
         for (const Stud& stud : wall_.studs)
             add_told(stud, width(), usable_);
     }
@@ -141,13 +139,22 @@ private:
         }
     }
 
-    /// A stud that a detector found is as good as its first pilot hole: wood there proves it, a miss says it is none.
+    /// A stud that a detector found is as good as its first pilot hole: wood there proves it, a miss says it is none,
+    /// and so do holes that contradict one another.
     void after_pilot(Stud& stud) const {
         if (stud.state != StudState::detected)
             return;
+        bool met = false;
+        bool missed = false;
         for (const ProbedPlace& place : found_.places)
-            if (place.settled() && absolute(place.x - stud.centre) <= width() / 2 - stud.uncertainty * 2)
-                stud.state = place.wood() ? StudState::proved : StudState::assumed;
+            if (absolute(place.x - stud.centre) <= width() / 2 - stud.uncertainty * 2) {
+                met |= place.settled() && place.wood();
+                missed |= !place.settled() || !place.wood();
+            }
+        if (missed)
+            stud.state = StudState::assumed;
+        else if (met)
+            stud.state = StudState::proved;
         if (found_.posterior.stud_within(stud.centre, width() / 2) < likely)
             stud.state = StudState::assumed;
     }
@@ -155,12 +162,11 @@ private:
     /// Both edges by a detector, a stud's width apart as near as their errors let one say.
     void add_detected() {
         const auto error = [&](const Observation& edge) { return edge.error.value_or(rules_.detector_error); };
-        const std::span readings{usable_.data(), read_};
-        for (const Observation& left : readings) {
+        for (const Observation& left : readings_) {
             if (left.kind != EvidenceKind::detector_left_edge)
                 continue;
             const Observation* right = nullptr;
-            for (const Observation& other : readings)
+            for (const Observation& other : readings_)
                 if (other.kind == EvidenceKind::detector_right_edge && other.x > left.x &&
                     (!right || other.x < right->x))
                     right = &other;
@@ -321,9 +327,8 @@ private:
     const Framing& framing_;
     const StudRules& rules_;
     StudFindings found_;
-    std::vector<Observation> usable_; ///< what was read, then what was told
-    std::size_t read_ = 0;
-    std::vector<Observation> probes_;
+    std::vector<Observation> readings_; ///< that are on the wall and tell of studs
+    std::vector<Observation> usable_;   ///< those, and what was told as the readings it must have come from
 };
 
 } // namespace
