@@ -105,6 +105,7 @@ TEST_CASE("a ledge on rated anchors is for light use, and says so wherever its v
         REQUIRE_FALSE(hole.passes.empty());
         CHECK(hole.passes.back().depth == job.walls.front().lining_thickness());
         CHECK(hole.passes.back().diameter == 10_mm);
+        CHECK(hole.strength.side_gravity); // a wooden strip, not steel
     }
     const auto capacity = yes_square::capacity(job, whole, "shelf");
     REQUIRE(capacity);

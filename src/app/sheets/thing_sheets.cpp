@@ -55,11 +55,15 @@ void write_marks(Page& page, const ShelfPlan& plan, const Voice& voice) {
         heights << heights_at(plan, i, voice);
         const std::optional<Fixing>& fixing = plan.brackets[i].fixing;
         const QString words =
-            fixing ? tr("%1, %2 long: pilot %3, tape on the bit at %4, %5 of it in stud or masonry; %6")
-                         .arg(text(fixing->name), shown(stock(fixing->screw_length)),
-                              shown(stock(fixing->hole_diameter)), shown(stock(fixing->drill_depth)),
-                              shown(stock(fixing->penetration)), text(source_text(fixing->source, voice)))
-                   : tr("lining anchor as its packet says, steadies only");
+            fixing && !carries(plan.brackets[i].substrate)
+                ? tr("%1: hole %2, through the lining and no further; %3")
+                      .arg(text(fixing->name), shown(stock(fixing->hole_diameter)),
+                           text(source_text(fixing->source, voice)))
+            : fixing ? tr("%1, %2 long: pilot %3, tape on the bit at %4, %5 of it in stud or masonry; %6")
+                           .arg(text(fixing->name), shown(stock(fixing->screw_length)),
+                                shown(stock(fixing->hole_diameter)), shown(stock(fixing->drill_depth)),
+                                shown(stock(fixing->penetration)), text(source_text(fixing->source, voice)))
+                     : tr("lining anchor as its packet says, steadies only");
         const auto known = std::ranges::find(fixings, words, &std::pair<QString, QStringList>::first);
         (known == fixings.end() ? fixings.emplace_back(words, QStringList{}) : *known).second << QString::number(i + 1);
     }

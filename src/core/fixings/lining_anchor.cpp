@@ -39,6 +39,8 @@ std::optional<FixingChoice> choose_lining_anchor(const FixingGround& ground, con
         FixingChoice choice;
         static_cast<FixingStrength&>(choice.fixing) = *strength;
         choice.fixing.side = through.thickness;
+        choice.fixing.side_gravity = through.gravity;
+        choice.fixing.head = through.head;
         choice.fixing.name = anchor.name;
         choice.fixing.screw_length = screw_step * (through.thickness + ground.wall.lining_thickness() +
                                                    ground.rules.behind_lining + screw_step / 2)

@@ -120,8 +120,9 @@ private:
         if (hole_.fixing) {
             const bool wood = hole_.strength.thread > Length{};
             label(tip_ - 2, 0,
-                  wood ? Sentence{"Thread in wood, {0}", {stock(hole_.strength.thread)}}
-                       : Sentence{"So deep in it: {0}", {stock(hole_.strength.penetration)}});
+                  wood                     ? Sentence{"Thread in wood, {0}", {stock(hole_.strength.thread)}}
+                  : hole_.held_by_lining() ? Sentence{"Its screw opens it behind the lining"}
+                                           : Sentence{"So deep in it: {0}", {stock(hole_.strength.penetration)}});
             label(-packed_ - side_, 0, {"{0}, {1} long", {hole_.fixing->name, stock(hole_.fixing->screw_length)}});
         }
         for (const std::size_t strip : hole_.strips)
@@ -139,7 +140,8 @@ private:
             return {"In {0}, at its middle", {words(hole_.substrate)}};
         }
         if (!carries(hole_.substrate))
-            return {"Nothing to hold in behind it"};
+            return {hole_.held_by_lining() ? std::string_view{"The lining alone holds it"}
+                                           : "Nothing to hold in behind it"};
         return {"In {0}", {words(hole_.substrate)}};
     }
 
