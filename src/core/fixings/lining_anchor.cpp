@@ -32,10 +32,14 @@ std::optional<FixingChoice> choose_lining_anchor(const FixingGround& ground, con
                                                  const std::vector<HoleDemand>& demands) {
     std::optional<FixingChoice> best;
     for (const LiningAnchor& anchor : ground.catalogue.lining_anchors) {
-        const auto strength = by_packet(anchor, ground.wall);
+        auto strength = by_packet(anchor, ground.wall);
         if (!strength || demands.empty() || (through.hole && anchor.screw_diameter > *through.hole) ||
             through.packing > Length{})
             continue;
+        if (through.gravity) // its head may pull through a thin part before the lining gives
+            strength->tension = std::min(strength->tension,
+                                         duration_stored * head_pull_through(*through.gravity, through.head.in_inches(),
+                                                                             through.thickness.in_inches()));
         FixingChoice choice;
         static_cast<FixingStrength&>(choice.fixing) = *strength;
         choice.fixing.side = through.thickness;
