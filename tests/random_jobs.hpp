@@ -212,7 +212,35 @@ protected:
         }
         if (auto* uprights = std::get_if<OnStandards>(&shelf.holding); uprights && chance(0.3))
             uprights->standard = mm(20, 1500);
+        if (way_of(shelf).is_board())
+            cut_and_make_up(shelf);
+        if (way_of(shelf).chooses_bracket() && chance(0.2)) {
+            for (int more = whole(1, 3); more > 0; --more)
+                shelf.others.push_back({one_of<OtherKind>(4), mm(-20, 2500), mm(0, 600), {}});
+            shelf.other_sizes.leg = mm(10, 90);
+            if (chance(0.3))
+                shelf.stretcher = Lip{BoardMaterial::eastern_white_pine, mm(10, 40), mm(20, 100), {}};
+        }
+        shelf.out_of_reach = chance(0.1);
         wall.shelves.push_back(std::move(shelf));
+    }
+
+    void cut_and_make_up(Shelf& shelf) {
+        if (chance(0.12)) {
+            HollowBoard board;
+            board.skin = mm(2, 12);
+            board.front = mm(0, 60);
+            board.back = chance(0.7) ? mm(0, 60) : Length{};
+            board.ribs = whole(0, 8);
+            board.frame = one_of<BoardMaterial>(13);
+            shelf.hollow = board;
+        }
+        for (int more = whole(0, 5); more > 3; --more)
+            shelf.cut_outs.push_back({"outlet", mm(0, 2500), mm(0, 500), mm(20, 600), mm(20, 400), {}});
+        if (chance(0.08))
+            shelf.board_mass = Mass::kg(number(0.5, 30));
+        if (auto* rods = std::get_if<OnHiddenRods>(&shelf.holding); rods && chance(0.3))
+            rods->tight = mm(0, 3);
     }
 
     CabinetUnit unit(const std::string& id, bool hung) {

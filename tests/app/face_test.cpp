@@ -15,6 +15,7 @@
 #include <QPushButton>
 #include <QScrollArea>
 #include <QTextDocument>
+#include <map>
 
 using namespace yes_square;
 using namespace yes_square::app;
@@ -356,4 +357,51 @@ TEST_CASE("jobs of late are on the first page, each with its wall, and open from
     recent->click();
     CHECK(driven.job().walls.size() == 14);
     CHECK(driven.told.isEmpty());
+}
+
+namespace {
+
+/// Whose forms and buttons are walked through together: the scrolled content it stands in, else its window.
+QWidget* page_of(QWidget* widget) {
+    for (QWidget* up = widget->parentWidget(); up; up = up->parentWidget())
+        if (auto* area = qobject_cast<QScrollArea*>(up->parentWidget() ? up->parentWidget()->parentWidget() : nullptr);
+            area && area->widget() == up)
+            return up;
+    return nullptr;
+}
+
+/// What Tab comes to in a page of this window, in its order.
+std::map<QWidget*, std::vector<QWidget*>> tab_orders(QWidget& window) {
+    std::map<QWidget*, std::vector<QWidget*>> pages;
+    QWidget* first = &window;
+    for (QWidget* next = first->nextInFocusChain(); next != first; next = next->nextInFocusChain())
+        if ((next->focusPolicy() & Qt::TabFocus) && next->isVisibleTo(&window) && next->isEnabled())
+            if (QWidget* page = page_of(next))
+                pages[page].push_back(next);
+    return pages;
+}
+
+} // namespace
+
+TEST_CASE("Tab goes as one reads on every page: down, and along a row", "[app][face][keys]") {
+    DrivenWindow driven{{1280, 800}};
+    driven.open_demo();
+    for (const Stage stage : {Stage::survey, Stage::lines, Stage::layout, Stage::fixings, Stage::cut, Stage::fit,
+                              Stage::record}) {
+        driven.window.set_stage(stage);
+        QTest::qWait(20);
+        driven.open_folds();
+        QTest::qWait(20);
+        for (const auto& [page, order] : tab_orders(driven.window))
+            for (std::size_t i = 1; i < order.size(); ++i) {
+                const QRect before{order[i - 1]->mapTo(page, QPoint{}), order[i - 1]->size()};
+                const QRect here{order[i]->mapTo(page, QPoint{}), order[i]->size()};
+                INFO(static_cast<int>(stage) << ": " << order[i - 1]->objectName().toStdString() << " then "
+                                             << order[i]->objectName().toStdString());
+                // Never up; on one line never back.
+                CHECK(here.bottom() > before.top());
+                if (here.top() < before.bottom() && before.top() < here.bottom())
+                    CHECK(here.left() >= before.left());
+            }
+    }
 }

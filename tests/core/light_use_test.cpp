@@ -4,9 +4,11 @@
 #include "core/cutting/kit.hpp"
 #include "core/fixings/allowable.hpp"
 #include "core/fixings/lining_anchor.hpp"
+#include "core/reckon/fixing_options.hpp"
 #include "core/sheets/load_label.hpp"
 #include "core/sheets/plan_json.hpp"
 #include "core/shelves/shelf_checks.hpp"
+#include "core/shelves/shelf_loads.hpp"
 #include "core/shelves/shelf_study.hpp"
 #include "core/site/site_checks.hpp"
 #include "core/steps/next_step.hpp"
@@ -242,4 +244,73 @@ TEST_CASE("rated anchors change nothing but single boards and poles, whatever ha
         }
     }
     CHECK(light > 0);
+}
+
+TEST_CASE("a lining anchor is chosen by hand among those whose packet speaks of this lining", "[lining][chosen]") {
+    Job job = ledge_job();
+    LiningAnchor stronger = rated();
+    stronger.id = "stronger";
+    stronger.name = "Stronger anchor";
+    stronger.tension = 400_n;
+    LiningAnchor unrated = rated();
+    unrated.id = "unrated";
+    unrated.tension.reset();
+    job.catalogue.lining_anchors = {rated(), stronger, unrated};
+    const std::string id = job.walls.front().shelves.front().id;
+    CHECK(shelf_plan(job).brackets.front().fixing->name == "Stronger anchor"); // used least
+    const auto options = fixing_options(job, reckon(job), id);
+    const auto offered = [&](const std::string& anchor) {
+        return std::ranges::any_of(
+            options, [&](const FixingOption& option) { return option.as.anchor == anchor && option.refused.empty(); });
+    };
+    CHECK(offered("rated"));
+    CHECK(offered("stronger"));
+    CHECK_FALSE(offered("unrated"));
+    job = apply(ChooseFixing{id, ChosenFixing{std::nullopt, "rated"}}, job);
+    const ShelfPlan plan = shelf_plan(job);
+    CHECK(plan.brackets.front().fixing->name == "Rated anchor");
+    CHECK(holds(plan) == Holds::light);
+    CHECK(goes_into(ChosenFixing{std::nullopt, "rated"}, job.walls.front(), job.catalogue));
+    CHECK_FALSE(goes_into(ChosenFixing{std::nullopt, "unrated"}, job.walls.front(), job.catalogue));
+}
+
+TEST_CASE("a pole's brackets bear what their sheet says, by its basis, and no more", "[lining][pole]") {
+    Job job = job_with(stud_wall(), new_shelf(shelf_preset("pole"), stud_wall()));
+    Shelf& shelf = job.walls.front().shelves.front();
+    CHECK(find_check(shelf_plan(job), checks::bracket_unrated));
+    CHECK(holds(shelf_plan(job)) != Holds::yes);
+    std::get<Pole>(shelf.holding).rating = 400_n;
+    const ShelfPlan rated_pole = shelf_plan(job);
+    CHECK_FALSE(find_check(rated_pole, checks::bracket_unrated));
+    CHECK(holds(rated_pole) == Holds::yes);
+    std::get<Pole>(shelf.holding).basis = FigureBasis::ultimate;
+    CHECK(shelf_plan(job).brackets.front().bracket_utilisation.number() ==
+          Approx(4 * rated_pole.brackets.front().bracket_utilisation.number()));
+    std::get<Pole>(shelf.holding).rating = 4_n;
+    CHECK(holds(shelf_plan(job)) == Holds::no);
+}
+
+TEST_CASE("out of reach is the fitter's word: leaning is left out, said on the label, never sitting or a desk's edge",
+          "[lining][reach]") {
+    Shelf shelf = new_shelf(shelf_preset("brackets"), stud_wall());
+    shelf.height = 1100_mm;
+    const HouseRules rules;
+    CHECK(loads_of(shelf, rules).accidental == rules.accidental);
+    shelf.out_of_reach = true;
+    CHECK(loads_of(shelf, rules).accidental == 0_n);
+    shelf.height = 400_mm; // low enough to sit down on
+    shelf.depth = 300_mm;
+    CHECK(loads_of(shelf, rules).accidental == rules.shelves.sat_on);
+    shelf.load.kind = LoadKind::desk;
+    CHECK(loads_of(shelf, rules).accidental >= rules.shelves.desk_edge);
+    Shelf high = new_shelf(shelf_preset("brackets"), stud_wall());
+    high.height = 1100_mm;
+    high.out_of_reach = true;
+    const Job job = job_with(stud_wall(), high);
+    const Plan plan = reckon(job);
+    const auto capacity = study(job, plan, "shelf")->capacity;
+    const LoadLabel label =
+        load_label(job.walls.front(), job.walls.front().shelves.front(), plan.walls.front()->shelves.front(), capacity);
+    CHECK(std::ranges::any_of(label.assumes,
+                              [](const Sentence& line) { return say(line, {}).starts_with("Nobody can lean on it"); }));
 }

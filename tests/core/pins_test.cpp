@@ -2,8 +2,11 @@
 #include "../random_jobs.hpp"
 #include "core/job/file.hpp"
 #include "core/shelves/shelf_checks.hpp"
+#include "core/shelves/slide_whole.hpp"
 #include "core/site/site_checks.hpp"
 #include "shelf_walls.hpp"
+
+#include <random>
 
 using namespace yes_square;
 
@@ -125,4 +128,60 @@ TEST_CASE("whatever is pinned on a random job stands there or is said to be wron
         }
     }
     CHECK(pinned > 20);
+}
+
+TEST_CASE("the slide of a thing with its own holes is the best there is, against every millimetre", "[pins][slide]") {
+    std::mt19937 draw{4};
+    const auto mm = [&](int least, int most) {
+        return Length::mm(std::uniform_int_distribution<int>{least, most}(draw));
+    };
+    for (int round = 0; round < 500; ++round) {
+        std::vector<Length> holes;
+        std::vector<WoodStretch> wood;
+        for (int i = 0; i < 6; ++i)
+            holes.push_back(mm(0, 1500));
+        for (int i = 0; i < 5; ++i) {
+            const Length from = mm(-200, 1700);
+            wood.push_back({from, from + mm(0, 20)});
+        }
+        const WholeSlide found = slide_whole(holes, wood, -400_mm, 400_mm);
+        const auto meet = [&](Length by) {
+            return static_cast<std::size_t>(std::ranges::count_if(holes, [&](Length hole) {
+                return std::ranges::any_of(wood, [&](const WoodStretch& stretch) {
+                    return hole + by >= stretch.from && hole + by <= stretch.to;
+                });
+            }));
+        };
+        CHECK(found.meet == meet(found.by));
+        CHECK(found.meet_now == meet(Length{}));
+        std::size_t most = 0;
+        Length least = 1000_mm;
+        for (int by = -400; by <= 400; ++by)
+            if (const std::size_t here = meet(Length::mm(by));
+                here > most || (here == most && absolute(Length::mm(by)) < least)) {
+                most = here;
+                least = absolute(Length::mm(by));
+            }
+        CHECK(found.meet == most);
+        CHECK(absolute(found.by) == least);
+    }
+}
+
+TEST_CASE("a thing whose holes miss the studs is told how far to move as a whole", "[pins][slide]") {
+    // Studs at 400, 800, 1200: holes at 430, 830 and 1000.
+    Shelf shelf = new_shelf(shelf_preset("brackets"), stud_wall());
+    shelf.left = 330_mm;
+    shelf.length = 1000_mm;
+    shelf.pins = {100_mm, 500_mm, 670_mm};
+    const ShelfPlan plan = shelf_plan(job_with(stud_wall(), shelf));
+    bool told = false;
+    for (const Check& check : plan.checks)
+        for (const Cure& cure : check.cures)
+            told = told || (say(cure.words, {}).starts_with("Move it 2") &&
+                            say(cure.words, {}).ends_with("left: 2 of its 3 places are in studs then"));
+    CHECK(told);
+    shelf.left = 300_mm; // two of three already
+    for (const Check& check : shelf_plan(job_with(stud_wall(), shelf)).checks)
+        for (const Cure& cure : check.cures)
+            CHECK_FALSE(say(cure.words, {}).starts_with("Move it"));
 }

@@ -406,3 +406,56 @@ TEST_CASE("a hidden wall is the same for the same seed, and practice is judged a
     CHECK(result.proved <= result.studs);
     CHECK(result.advice_holes > 0);
 }
+
+TEST_CASE("a spacing that was told is believed as far as told ones are right, and readings overrule it",
+          "[survey][told]") {
+    Wall wall = framed_wall(3600_mm);
+    Framing framing;
+    framing.spacing = 600_mm;
+    const auto share = [&](Length spacing) {
+        const StudPosterior posterior = weigh_studs(StudQuestion::of(wall, framing, StudRules{}), wall.observations);
+        double probability = 0;
+        for (const SpacingShare& each : posterior.spacings())
+            if (absolute(each.spacing - spacing) < 1_mm)
+                probability += each.probability;
+        return probability;
+    };
+    const double untold = share(600_mm);
+    framing.told = true;
+    // Right in seven of ten, and else as usual as anywhere.
+    CHECK(share(600_mm) == Approx(0.7 + 0.3 * untold).margin(0.01));
+    double sum = 0;
+    for (const LayoutPrior& prior : layout_priors(StudQuestion::of(wall, framing, StudRules{})))
+        sum += prior.probability;
+    CHECK(sum == Approx(1));
+    for (const int x : {400, 800, 1200, 1600})
+        for (const EvidenceKind kind : {EvidenceKind::left_edge, EvidenceKind::right_edge})
+            wall.observations.push_back({kind, Length::mm(x + (kind == EvidenceKind::left_edge ? -19 : 19))});
+    CHECK(share(400_mm) > 0.9);
+}
+
+TEST_CASE("a stud that was told raises what is likely there and at every spacing from it, and no more than that",
+          "[survey][told]") {
+    Wall wall = framed_wall(3600_mm);
+    Framing framing;
+    framing.spacing = 400_mm;
+    framing.told = true;
+    const auto likely = [&](Length x) {
+        return weigh_studs(StudQuestion::of(wall, framing, StudRules{}), wall.observations).stud_within(x, 19_mm);
+    };
+    const double before = likely(250_mm);
+    const double further = likely(1450_mm);
+    framing.told_stud = 250_mm;
+    CHECK(likely(250_mm) > std::max(0.5, 2 * before));
+    CHECK(likely(250_mm) < 0.9); // nobody has met its wood
+    CHECK(likely(1450_mm) > 2 * further);
+    wall.observations.push_back({EvidenceKind::probe_miss, 250_mm});
+    wall.observations.push_back({EvidenceKind::probe_miss, 240_mm});
+    wall.observations.push_back({EvidenceKind::probe_miss, 260_mm});
+    CHECK(likely(250_mm) < 0.2);
+    StudRules sure;
+    sure.told_right = 1;
+    const StudPosterior posterior = weigh_studs(StudQuestion::of(wall, framing, sure), wall.observations);
+    for (const double density : posterior.centres())
+        CHECK(std::isfinite(density));
+}

@@ -240,32 +240,57 @@ private:
         return of.dry;
     }
 
+    /// What is left of a board's depth where most is cut out of it, m: half a millimetre by half a millimetre.
+    static double uncut(const Json& shelf) {
+        const double depth = shelf["depth"].get<double>();
+        double least = depth;
+        for (const Json& begins : shelf.value("cut_outs", Json::array())) {
+            double left = 0;
+            for (double y = 0.25; y < depth; y += 0.5) {
+                bool gone = false;
+                for (const Json& cut : shelf["cut_outs"])
+                    gone = gone ||
+                           (cut["across"] <= begins["across"] &&
+                            cut["across"].get<double>() + cut["width"].get<double>() > begins["across"].get<double>() &&
+                            y > cut["back"] && y < cut["back"].get<double>() + cut["depth"].get<double>());
+                left += gone ? 0 : 0.5;
+            }
+            least = std::min(least, left);
+        }
+        return least / 1000;
+    }
+
     /// A plain board on brackets or uprights: its sag where it sags most, and its bending strength.
     void board(const Json& shelf, const Json& plan) {
         const std::string kind = shelf["held_by"]["kind"];
         const Json& supports = plan["supports"];
         if ((kind != "brackets" && kind != "standards") || !plan.contains("sag") || !shelf["joints"].empty() ||
             !shelf["hangers"].empty() || !shelf["goods"].empty() || !shelf.value("lip", Json{}).is_null() ||
+            !shelf.value("hollow", Json{}).is_null() || !shelf.value("stretcher", Json{}).is_null() ||
             supports.size() < 2)
             return;
         ++found_.boards;
         const Board& of = boards.at(shelf["material"]);
         const double length = shelf["length"].get<double>() / 1000, b = shelf["depth"].get<double>() / 1000,
                      t = shelf["thickness"].get<double>() / 1000;
-        const double stiffness = of.e * b * t * t * t / 12, modulus = b * t * t / 6;
+        const double left = uncut(shelf);
+        const double stiffness = of.e * left * t * t * t / 12, modulus = left * t * t / 6;
         const double dead = plan["self_weight_n_per_m"], live = plan["goods_n_per_m"];
-        if (!agree(dead, of.density * b * t * gravity, found_.worst_balance))
-            wrong(plan, fmt::format("its board weighs {:.2f} N/m, not {:.2f}", of.density * b * t * gravity, dead));
+        const double scales = shelf.value("board_kg", 0.0);
+        const double heavy = scales > 0 ? scales / length * gravity : of.density * b * t * gravity;
+        if (!agree(dead, heavy, found_.worst_balance))
+            wrong(plan, fmt::format("its board weighs {:.2f} N/m, not {:.2f}", heavy, dead));
         const Json& sag = plan["sag"];
         const double said_used =
             plan["board_utilisation"].is_number() ? plan["board_utilisation"].get<double>() : INFINITY;
         // What stands in the lining alone steadies and carries nothing: with it and without it.
         bool any_sag = false;
         double worst_share = 0, most = 0;
-        for (const bool all : {true, false}) {
+        for (const int without : {0, 1, 2}) { // nothing, what is in the lining alone, rods besides
+            const bool all = without == 0;
             std::vector<double> places;
             for (const Json& support : supports)
-                if (all || support["hold"] != "lining")
+                if (all || (support["hold"] != "lining" && (without == 1 || support["stands"] != "rod")))
                     places.push_back(support["x_m"].get<double>() - shelf["left"].get<double>() / 1000);
             if (places.size() < 2 || (!all && places.size() == supports.size()))
                 continue;

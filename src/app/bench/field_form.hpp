@@ -87,15 +87,15 @@ public:
                     return list_of(lengths_of(copy, wanted), form.bench().job().unit).toStdString();
                 },
                 when_),
-            [&form](const QString& typed) {
-                return read_list(typed, form.bench().job().unit)
+            [&form, may_be_none = !meaning.none.empty()](const QString& typed) {
+                return (may_be_none && typed.trimmed().isEmpty()) || read_list(typed, form.bench().job().unit)
                            ? QString{}
                            : tr("Lengths with ; between them, such as 60; 80; 100");
             },
             part_.template write<std::string>(
                 [&form, wanted = std::string{name}](Part& part, const std::string& typed) {
-                    if (auto read = read_list(text(typed), form.bench().job().unit))
-                        lengths_of(part, wanted) = std::move(*read);
+                    lengths_of(part, wanted) =
+                        read_list(text(typed), form.bench().job().unit).value_or(std::vector<Length>{});
                 }));
     }
     void part(std::string_view, auto&) {}

@@ -42,6 +42,7 @@ public:
         return [change = change_, to](Job& job, T value) { change(job, [&](Part& part) { to(part, value); }); };
     }
 
+    const Part* shown() const { return look_(); }
     void change(Job& job, const std::function<void(Part&)>& to) const { change_(job, to); }
 
     /// A part of it: the cabinet that was found, what holds a piece to the wall.

@@ -32,7 +32,7 @@ void BoardView::grip_at(const Reference& reference, bool on_wall) {
         const std::size_t number = by_hole ? reference.index / 100 : reference.index;
         const ShelfPlan* plan = bench_.shelf_plan();
         if (shelf && shelf->id == reference.item && !survey_ && !line_names_ && plan->bracket &&
-            number < plan->brackets.size()) {
+            number < plan->brackets.size() && plan->brackets[number].is_bracket()) {
             grabbed_ = *shelf;
             grabbed_place_ = plan->brackets[number].x - shelf->left;
             grip_ = Grip::bracket;

@@ -5,7 +5,9 @@
 #include "app/catalogue/own_catalogue.hpp"
 #include "core/fixings/choose_fixing.hpp"
 #include "core/sheets/bracket_drawing.hpp"
+#include "core/shelves/way.hpp"
 
+#include <QComboBox>
 #include <QTabWidget>
 
 namespace yes_square::app {
@@ -106,6 +108,46 @@ EntriesSpec<LiningAnchor> lining_anchors() {
     return spec;
 }
 
+std::string_view words_of_holding(const Holding& holding) {
+    return std::visit([](const auto& how) { return way(how).presets().front().words; }, holding);
+}
+
+/// What holds a shelf otherwise than a bracket: kept from a shelf that was typed, or taken in.
+EntriesSpec<Support> supports() {
+    EntriesSpec<Support> spec;
+    spec.name = "support";
+    spec.words = AtHand::tr(
+        "Uprights, rods, hidden brackets, keyhole plates, pole brackets, strips as you have them: typed on a "
+        "shelf under \"How it is held\" and kept there, or taken in. A shelf held the same way offers them.");
+    spec.headings = {AtHand::tr("Support"), AtHand::tr("Holds by"), AtHand::tr("From")};
+    spec.cells = [](const Support& support, const Voice& voice) {
+        return QStringList{text(support.name), text(say(words_of_holding(support.holding), voice)),
+                           origin(support.own, support.at_hand)};
+    };
+    spec.own_rows = {{"name", {}}};
+    spec.rows = {{"at_hand", {}}};
+    spec.more = [](BoundForm& form, const PartAccess<Support>& support) {
+        const auto rows_for = [&]<class How>(std::string_view kind) {
+            const PartAccess<How> access{[support]() -> const How* {
+                                             const Support* chosen = support.shown();
+                                             return chosen ? std::get_if<How>(&chosen->holding) : nullptr;
+                                         },
+                                         [support](Job& job, const std::function<void(How&)>& to) {
+                                             support.change(job, [&](Support& changed) {
+                                                 if (How* how = std::get_if<How>(&changed.holding))
+                                                     to(*how);
+                                             });
+                                         }};
+            FieldForm<How>{form, access, "support-" + std::string{kind}}.all();
+        };
+        [&]<std::size_t... Is>(std::index_sequence<Is...>) {
+            (rows_for.template operator()<std::variant_alternative_t<Is, Holding>>(kind_names<Holding>[Is]), ...);
+        }
+        (std::make_index_sequence<std::variant_size_v<Holding>>{});
+    };
+    return spec;
+}
+
 } // namespace
 
 AtHand::AtHand(Workbench& bench, QWidget* parent)
@@ -119,6 +161,7 @@ AtHand::AtHand(Workbench& bench, QWidget* parent)
     tabs_->addTab(new EntriesPage<Bracket>{bench, brackets()}, tr("Brackets"));
     tabs_->addTab(new EntriesPage<MasonryAnchor>{bench, anchors()}, tr("Anchors for masonry"));
     tabs_->addTab(new EntriesPage<LiningAnchor>{bench, lining_anchors()}, tr("Anchors for a lining"));
+    tabs_->addTab(new EntriesPage<Support>{bench, supports()}, tr("Other supports"));
     tabs_->addTab(screws_page(), tr("Screws"));
     auto* close = new QPushButton{tr("Close"), this};
     close->setAutoDefault(false); // Enter in a field goes on to the next
@@ -196,7 +239,7 @@ QWidget* AtHand::screws_page() {
             [of_gauge, gauge = screw.gauge](Job& job, Lengths lengths) {
                 auto& stocks = job.catalogue.wood_screws;
                 const auto stock = of_gauge(job);
-                (stock == stocks.end() ? stocks.emplace_back(WoodScrew{gauge, {}, {}}) : *stock).lengths =
+                (stock == stocks.end() ? stocks.emplace_back(WoodScrew{gauge, {}}) : *stock).lengths =
                     std::move(lengths);
             });
     }
@@ -207,10 +250,59 @@ QWidget* AtHand::screws_page() {
         tr("Hands at work"), "skill", words_of<Skill>(),
         [this]() -> std::optional<int> { return row_for(bench_.job().rules.shelves.skill); },
         [](Job& job, int chosen) { job.rules.shelves.skill = at_row<Skill>(chosen); });
-    column->addWidget(form);
+    auto* both = new QHBoxLayout;
+    auto* lengths = new QVBoxLayout;
+    lengths->addWidget(form);
+    lengths->addStretch(1);
+    both->addLayout(lengths, 1);
+    both->addLayout(packet_form(page), 1);
+    column->addLayout(both);
     column->addStretch(1);
     form->refresh();
     return page;
+}
+
+/// What the packet of one kind of screw says of it, where that is not what such screws usually are.
+QLayout* AtHand::packet_form(QWidget* page) {
+    auto* column = new QVBoxLayout;
+    auto* words =
+        new QLabel{tr("What a packet says of its screws comes before what such screws usually are. f ax, f head "
+                      "and f tens stand in its declaration of performance; EN 1995 uses them, NDS the last."),
+                   page};
+    words->setWordWrap(true);
+    auto* screws = new QComboBox{page};
+    screws->setObjectName(QStringLiteral("packet-screw"));
+    screws->setAccessibleName(tr("Screw whose packet is meant"));
+    screws->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    for (const ScrewProperties& screw : all_gauges())
+        screws->addItem(QString::fromUtf8(screw.wood_screw_words));
+    const auto gauge = [screws] { return all_gauges()[static_cast<std::size_t>(screws->currentIndex())].gauge; };
+    auto* form = new BoundForm{bench_, page};
+    const PartAccess<ScrewPacket> packet{[this, gauge]() -> const ScrewPacket* {
+                                             static const ScrewPacket says_nothing;
+                                             const auto& stocks = bench_.job().catalogue.wood_screws;
+                                             const auto stock = std::ranges::find(stocks, gauge(), &WoodScrew::gauge);
+                                             if (stock == stocks.end())
+                                                 return nullptr;
+                                             return stock->packet ? &*stock->packet : &says_nothing;
+                                         },
+                                         [gauge](Job& job, const std::function<void(ScrewPacket&)>& to) {
+                                             for (WoodScrew& stock : job.catalogue.wood_screws)
+                                                 if (stock.gauge == gauge()) {
+                                                     ScrewPacket said = stock.packet.value_or(ScrewPacket{});
+                                                     to(said);
+                                                     stock.packet =
+                                                         said == ScrewPacket{} ? std::nullopt : std::optional{said};
+                                                 }
+                                         }};
+    FieldForm<ScrewPacket>{*form, packet, "packet"}.all();
+    connect(screws, &QComboBox::currentIndexChanged, form, [form] { form->refresh(); });
+    column->addWidget(words);
+    column->addWidget(screws);
+    column->addWidget(form);
+    column->addStretch(1);
+    form->refresh();
+    return column;
 }
 
 } // namespace yes_square::app

@@ -6,6 +6,7 @@
 #include <QDialog>
 
 class QLabel;
+class QLayout;
 class QTabWidget;
 
 namespace yes_square::app {
@@ -27,6 +28,7 @@ public:
 
 private:
     QWidget* screws_page();
+    QLayout* packet_form(QWidget* page);
 
     Workbench& bench_;
     QTabWidget* tabs_;

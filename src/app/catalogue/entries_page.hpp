@@ -27,6 +27,8 @@ struct EntriesSpec {
     std::vector<std::pair<std::string_view, std::string_view>> own_rows;
     /// And of any entry.
     std::vector<std::pair<std::string_view, std::string_view>> rows = {};
+    /// Rows of a form besides, for what lies within an entry.
+    std::function<void(BoundForm&, const PartAccess<Entry>&)> more = {};
     /// Nothing: there is none. `asked` is the member that is being typed.
     std::function<Drawing(const Entry&, std::string_view asked, double width, double height, double text, const Voice&)>
         draw = {};
@@ -153,6 +155,8 @@ private:
             for (const auto& [member, object] : own_alone ? spec_.own_rows : spec_.rows)
                 rows.row(member, {}, {}, object);
         }
+        if (spec_.more)
+            spec_.more(*form_, access(true));
         table_->setMinimumWidth(spec_.draw ? 440 : 560);
         auto* left = new QVBoxLayout;
         left->addWidget(table_, 3);

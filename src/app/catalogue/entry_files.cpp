@@ -71,8 +71,10 @@ QString ask_entries_to_write(QWidget* parent) {
 template std::vector<Bracket> read_entries<Bracket>(const QString&, QString&);
 template std::vector<MasonryAnchor> read_entries<MasonryAnchor>(const QString&, QString&);
 template std::vector<LiningAnchor> read_entries<LiningAnchor>(const QString&, QString&);
+template std::vector<Support> read_entries<Support>(const QString&, QString&);
 template QString write_entries<Bracket>(const QString&, const std::vector<Bracket>&);
 template QString write_entries<MasonryAnchor>(const QString&, const std::vector<MasonryAnchor>&);
 template QString write_entries<LiningAnchor>(const QString&, const std::vector<LiningAnchor>&);
+template QString write_entries<Support>(const QString&, const std::vector<Support>&);
 
 } // namespace yes_square::app

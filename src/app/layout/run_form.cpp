@@ -103,6 +103,10 @@ void RunForm::build_place() {
 }
 
 void RunForm::build_order() {
+    FieldForm<Run>{*this, "run"}.row("rail_pins", [](const Run& run) {
+        return std::ranges::any_of(
+            run.units, [](const CabinetUnit& unit) { return is_cabinet(unit) && unit.hanging != Hanging::screws; });
+    });
     choice(
         tr("Centred"), "run-centre",
         [this] {

@@ -2,6 +2,7 @@
 
 #include "app/bench/fold.hpp"
 #include "app/bench/grown.hpp"
+#include "app/layout/cut_outs_editor.hpp"
 #include "core/job/fresh_name.hpp"
 #include "core/runs/slide.hpp"
 #include "core/runs/unit_library.hpp"
@@ -37,6 +38,27 @@ void UnitList::mouseReleaseEvent(QMouseEvent* event) {
         emit dropped(currentRow(), event->globalPosition().toPoint());
     QListWidget::mouseReleaseEvent(event);
 }
+
+namespace {
+
+CutOutsOf run_cut_outs(Workbench& bench) {
+    return {QStringLiteral("run-cut"), [&bench] { return bench.run() ? &bench.run()->cut_outs : nullptr; },
+            [&bench](Wall& wall) -> std::vector<CutOut>* {
+                for (Run& run : wall.runs)
+                    if (bench.run() && run.id == bench.run()->id)
+                        return &run.cut_outs;
+                return nullptr;
+            },
+            [&bench]() -> std::optional<BoardFromAbove> {
+                if (const RunPlan* plan = bench.run_plan())
+                    for (const RunPiece& piece : plan->pieces)
+                        if (auto board = from_above(piece))
+                            return board;
+                return std::nullopt;
+            }};
+}
+
+} // namespace
 
 RunPanel::RunPanel(Workbench& bench, QWidget* parent)
     : QWidget{parent}
@@ -99,6 +121,13 @@ RunPanel::RunPanel(Workbench& bench, QWidget* parent)
     column->addLayout(unit_row);
     column->addWidget(slide_);
     column->addWidget(run_form_);
+    auto* cut_outs_fold = new Fold{tr("Cut-outs in its worktop"), this};
+    cut_outs_fold->setObjectName(QStringLiteral("run-fold-cut-outs"));
+    auto* cut_outs = new CutOutsEditor{bench_, run_cut_outs(bench_), this};
+    cut_outs_fold->over(cut_outs);
+    cut_outs_ = cut_outs_fold;
+    column->addWidget(cut_outs_fold);
+    column->addWidget(cut_outs);
     column->addStretch(1);
     connect(&bench_, &Workbench::changed, this, &RunPanel::refresh);
     connect(&bench_, &Workbench::selection_changed, this, &RunPanel::refresh);
@@ -109,6 +138,9 @@ RunPanel::RunPanel(Workbench& bench, QWidget* parent)
 
 void RunPanel::refresh() {
     refresh_list();
+    cut_outs_->setVisible(bench_.run() && bench_.run()->level == RunLevel::floor);
+    if (!cut_outs_->isVisible())
+        cut_outs_->setChecked(false);
     const RunPlan* plan = bench_.run_plan();
     const bool can = plan && plan->slide.possible && !plan->slide.holds_now();
     slide_->setVisible(plan && plan->slide.needed);

@@ -8,6 +8,8 @@
 
 namespace yes_square::app {
 
+class Fold;
+
 /// Units to choose from, in a list: carried to the wall with the mouse, or added with Enter.
 class UnitList : public QListWidget {
     Q_OBJECT
@@ -58,6 +60,7 @@ private:
     std::vector<CabinetUnit> at_hand_; ///< as the rows of the list
     QPushButton* slide_;
     std::vector<QPushButton*> unit_buttons_;
+    Fold* cut_outs_ = nullptr;
 };
 
 } // namespace yes_square::app

@@ -2,6 +2,7 @@
 
 #include "app/bench/field_form.hpp"
 #include "app/catalogue/at_hand.hpp"
+#include "core/job/own_entries.hpp"
 #include "core/shelves/new_shelf.hpp"
 #include "core/shelves/plate.hpp"
 
@@ -13,6 +14,7 @@ namespace {
 constexpr Length usual_rise = 350_mm;
 constexpr Length lip_breadth = 20_mm;
 constexpr Length lip_height = 40_mm;
+constexpr Length stretcher_height = 60_mm;
 
 using When = PartAccess<Shelf>::When;
 
@@ -38,7 +40,9 @@ ShelfForm::ShelfForm(Workbench& bench, QWidget* parent)
     : PartForm{bench, parent} {
     build_place();
     build_board();
+    build_make_up();
     build_brackets();
+    build_others();
     build_holding();
     refresh();
 }
@@ -96,6 +100,32 @@ void ShelfForm::build_board() {
         }));
 }
 
+void ShelfForm::build_make_up() {
+    fold(tr("Solid or hollow"), "shelf-fold-hollow");
+    const When board = [](const Shelf& shelf) { return way_of(shelf).is_board(); };
+    choice(tr("The board is"), "shelf-hollow",
+           QStringList{tr("solid, of one stuff"), tr("hollow, two skins on a frame")},
+           read<int>([](const Shelf& shelf) { return shelf.hollow ? 1 : 0; }, board),
+           write<int>([](Shelf& shelf, int row) {
+               if (row == 0)
+                   shelf.hollow.reset();
+               else if (!shelf.hollow)
+                   shelf.hollow = way_of(shelf).make_up().value_or(HollowBoard{});
+           }));
+    const PartAccess<HollowBoard> hollow{[this, board] {
+                                             const Shelf* shelf = bench().shelf();
+                                             return shelf && shelf->hollow && board(*shelf) ? &*shelf->hollow : nullptr;
+                                         },
+                                         [this](Job& job, const std::function<void(HollowBoard&)>& to) {
+                                             change(job, [&](Shelf& shelf) {
+                                                 if (shelf.hollow)
+                                                     to(*shelf.hollow);
+                                             });
+                                         }};
+    FieldForm<HollowBoard>{*this, hollow, "hollow"}.all();
+    FieldForm<Shelf>{*this, "shelf"}.row("board_kg", board);
+}
+
 void ShelfForm::build_brackets() {
     fold(tr("Brackets and sag"), "shelf-fold-brackets");
     const When chooses = [](const Shelf& shelf) { return way_of(shelf).chooses_bracket(); };
@@ -143,6 +173,66 @@ void ShelfForm::build_brackets() {
            read<int>([this](const Shelf&) { return row_for(bench().job().rules.sag_limit); },
                      [](const Shelf& shelf) { return !is_whole(shelf); }),
            [](Job& job, int row) { job.rules.sag_limit = at_row<SagLimit>(row); });
+    FieldForm<Shelf>{*this, "shelf"}.row("out_of_reach");
+}
+
+namespace {
+
+bool has_strip(const Shelf& shelf, OtherKind kind) {
+    return std::ranges::find(shelf.others, kind, &OtherSupport::kind) != shelf.others.end();
+}
+
+} // namespace
+
+/// What carries the boards besides brackets; where legs and rods stand is typed among what is along the shelf.
+void ShelfForm::build_others() {
+    fold(tr("End strips, legs, rods, stretcher"), "shelf-fold-others");
+    const When brackets = [](const Shelf& shelf) { return way_of(shelf).chooses_bracket(); };
+    choice(tr("Strips on the side walls"), "shelf-end-strips",
+           QStringList{tr("none"), tr("left"), tr("right"), tr("left and right")},
+           read<int>(
+               [](const Shelf& shelf) {
+                   return (has_strip(shelf, OtherKind::left_strip) ? 1 : 0) +
+                          (has_strip(shelf, OtherKind::right_strip) ? 2 : 0);
+               },
+               brackets),
+           write<int>([](Shelf& shelf, int row) {
+               std::erase_if(shelf.others, [](const OtherSupport& other) {
+                   return other.kind == OtherKind::left_strip || other.kind == OtherKind::right_strip;
+               });
+               if (row & 1)
+                   shelf.others.push_back({OtherKind::left_strip, {}, {}, {}});
+               if (row & 2)
+                   shelf.others.push_back({OtherKind::right_strip, {}, {}, {}});
+           }));
+    const PartAccess<OtherSizes> sizes{[this, brackets] {
+                                           const Shelf* shelf = bench().shelf();
+                                           return shelf && brackets(*shelf) && !shelf->others.empty()
+                                                      ? &shelf->other_sizes
+                                                      : nullptr;
+                                       },
+                                       [this](Job& job, const std::function<void(OtherSizes&)>& to) {
+                                           change(job, [&](Shelf& shelf) { to(shelf.other_sizes); });
+                                       }};
+    FieldForm<OtherSizes>{*this, sizes, "other"}.all();
+    choice(
+        tr("Stretcher under it"), "shelf-stretcher",
+        [this] {
+            const auto shown = [this](Length length) { return text(format_bare(length, bench().job().unit)); };
+            return QStringList{tr("none"), tr("as the board, %1 x %2").arg(shown(lip_breadth), shown(stretcher_height)),
+                               tr("pine, %1 x %2").arg(shown(lip_breadth), shown(stretcher_height))};
+        },
+        read<int>(
+            [](const Shelf& shelf) {
+                return !shelf.stretcher ? 0 : shelf.stretcher->material == BoardMaterial::eastern_white_pine ? 2 : 1;
+            },
+            brackets),
+        write<int>([](Shelf& shelf, int row) {
+            shelf.stretcher.reset();
+            if (row > 0)
+                shelf.stretcher = Lip{
+                    row == 2 ? BoardMaterial::eastern_white_pine : shelf.material, lip_breadth, stretcher_height, {}};
+        }));
 }
 
 void ShelfForm::enter_bracket(const std::string& like) {
@@ -158,6 +248,28 @@ void ShelfForm::enter_bracket(const std::string& like) {
 
 void ShelfForm::build_holding() {
     fold(tr("How it is held"), "shelf-fold-held");
+    const When own_kind = [](const Shelf& shelf) { return !way_of(shelf).chooses_bracket(); };
+    choice(
+        tr("Take one of mine"), "shelf-support",
+        [this] {
+            QStringList words{tr("as it is typed here")};
+            for (const Support* support : supports_offered())
+                words << text(support->name);
+            return words;
+        },
+        read<int>(
+            [this](const Shelf& shelf) {
+                const auto offered = supports_offered();
+                const auto same = std::ranges::find(offered, shelf.holding, &Support::holding);
+                return same == offered.end() ? 0 : 1 + static_cast<int>(same - offered.begin());
+            },
+            [this, own_kind](const Shelf& shelf) { return own_kind(shelf) && !supports_offered().empty(); }),
+        [this](Job& job, int row) {
+            if (row == 0)
+                return;
+            const Holding holding = supports_offered()[static_cast<std::size_t>(row - 1)]->holding;
+            change(job, [&](Shelf& shelf) { shelf.holding = holding; });
+        });
     [this]<std::size_t... Is>(std::index_sequence<Is...>) {
         const auto rows = [this]<class How>(std::string_view kind) {
             FieldForm<How>{*this, way_access<How>(bench(), *this), kind}.all();
@@ -180,6 +292,28 @@ void ShelfForm::build_holding() {
         .row("hole_diameter")
         .row("rating_n")
         .row("marks_through");
+    button(
+        tr("Keep it as one of mine"), "keep-support",
+        [this, own_kind] { return bench().shelf() && own_kind(*bench().shelf()); },
+        [this] {
+            const Shelf& shelf = *bench().shelf();
+            const auto& kept = bench().job().catalogue.supports;
+            const QString name =
+                tr("%1, mine %2").arg(text(say(preset_of(shelf).words, bench().voice()))).arg(kept.size() + 1);
+            bench().edit(tr("Keep it as one of mine"), [&, holding = shelf.holding](Job& job) {
+                keep_support(job.catalogue, holding, name.toStdString());
+            });
+        });
+}
+
+/// Those of the fitter's own that hold as the selected shelf is held.
+std::vector<const Support*> ShelfForm::supports_offered() const {
+    std::vector<const Support*> offered;
+    if (bench().shelf())
+        for (const Support& support : bench().job().catalogue.supports)
+            if (support.at_hand && support.holding.index() == bench().shelf()->holding.index())
+                offered.push_back(&support);
+    return offered;
 }
 
 } // namespace yes_square::app

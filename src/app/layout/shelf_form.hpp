@@ -13,8 +13,11 @@ public:
 private:
     void build_place();
     void build_board();
+    void build_make_up();
     void build_holding();
     void build_brackets();
+    void build_others();
+    std::vector<const Support*> supports_offered() const;
     /// Begins a bracket of the fitter's own, like the one with this id, and asks for its figures.
     void enter_bracket(const std::string& like);
 };

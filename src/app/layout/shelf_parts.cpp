@@ -4,6 +4,7 @@
 #include "app/bench/grown.hpp"
 #include "app/bench/theme.hpp"
 #include "app/bench/words.hpp"
+#include "app/layout/cut_outs_editor.hpp"
 #include "core/shelves/carrier.hpp"
 #include "core/shelves/plate.hpp"
 #include "core/shelves/way.hpp"
@@ -69,18 +70,29 @@ ReadingsSpec hole_editor(Workbench& bench) {
 }
 
 /// What stands along a shelf at places of its own, from its left end.
+constexpr int leg_kind = 3; ///< rods come after
 constexpr std::array along{&Shelf::joints, &Shelf::hangers, &Shelf::pins};
 
 ReadingsSpec along_editor(Workbench& bench) {
     ReadingsSpec spec;
     spec.name = QStringLiteral("along");
     spec.kind_label = tr_here("Along it");
-    spec.kinds = {tr_here("Joint between boards"), tr_here("Hanger from the ceiling"), tr_here("Bracket pinned here")};
-    spec.fields = [](int) {
-        return std::vector<ReadingField>{{QStringLiteral("at"), tr_here("From the left end"), false, false, true}};
+    spec.kinds = {tr_here("Joint between boards"), tr_here("Hanger from the ceiling"),
+                  tr_here("Place pinned: a bracket, rod or upright"), tr_here("Leg"),
+                  tr_here("Rod among the brackets")};
+    spec.fields = [](int kind) {
+        std::vector<ReadingField> fields{{QStringLiteral("at"), tr_here("From the left end"), false, false, true}};
+        if (kind == leg_kind)
+            fields.push_back({QStringLiteral("out"), tr_here("Out of the wall, to its middle"), false, true, true});
+        return fields;
     };
     spec.add = [&bench](Wall& wall, int kind, const std::vector<std::optional<Length>>& figures) {
         if (Shelf* shelf = on_wall(bench, wall)) {
+            if (kind >= leg_kind) {
+                shelf->others.push_back({kind == leg_kind ? OtherKind::leg : OtherKind::rod, *figures[0],
+                                         kind == leg_kind ? *figures[1] : Length{}});
+                return;
+            }
             auto& places = shelf->*along[static_cast<std::size_t>(kind)];
             places.push_back(*figures[0]);
             std::ranges::sort(places);
@@ -89,23 +101,50 @@ ReadingsSpec along_editor(Workbench& bench) {
     spec.rows = [&bench](const Wall&, const Voice& voice, const Reader&) {
         std::vector<ReadingRow> rows;
         if (const Shelf* shelf = bench.shelf()) {
-            const std::array words{tr_here("Joint at %1"), tr_here("Hanger at %1"), tr_here("Bracket pinned at %1")};
+            const std::array words{tr_here("Joint at %1"), tr_here("Hanger at %1"), tr_here("Pinned at %1")};
             for (std::size_t list = 0; list < along.size(); ++list) {
                 const std::vector<Length>& places = shelf->*along[list];
                 for (std::size_t i = 0; i < places.size(); ++i)
                     rows.push_back(
                         {places[i], words[list].arg(text(format(places[i], voice.unit))), static_cast<int>(list), i});
             }
+            for (std::size_t i = 0; i < shelf->others.size(); ++i) {
+                const OtherSupport& other = shelf->others[i];
+                const QString at = text(format(shelf->place_of(other), voice.unit));
+                rows.push_back({shelf->place_of(other),
+                                other.kind == OtherKind::leg
+                                    ? tr_here("Leg at %1, %2 out").arg(at, text(format(other.out, voice.unit)))
+                                : other.kind == OtherKind::rod ? tr_here("Rod at %1").arg(at)
+                                                               : tr_here("End strip at %1").arg(at),
+                                static_cast<int>(along.size()), i});
+            }
         }
         return rows;
     };
     spec.erase = [&bench](Wall& wall, const ReadingRow& row) {
         if (Shelf* shelf = on_wall(bench, wall)) {
+            if (static_cast<std::size_t>(row.list) == along.size()) {
+                shelf->others.erase(shelf->others.begin() + static_cast<std::ptrdiff_t>(row.index));
+                return;
+            }
             auto& places = shelf->*along[static_cast<std::size_t>(row.list)];
             places.erase(places.begin() + static_cast<std::ptrdiff_t>(row.index));
         }
     };
     return spec;
+}
+
+CutOutsOf shelf_cut_outs(Workbench& bench) {
+    return {QStringLiteral("shelf-cut"), [&bench] { return bench.shelf() ? &bench.shelf()->cut_outs : nullptr; },
+            [&bench](Wall& wall) {
+                Shelf* shelf = on_wall(bench, wall);
+                return shelf ? &shelf->cut_outs : nullptr;
+            },
+            [&bench]() -> std::optional<BoardFromAbove> {
+                if (!bench.shelf() || !bench.shelf_plan())
+                    return std::nullopt;
+                return from_above(*bench.shelf(), *bench.shelf_plan());
+            }};
 }
 
 QWidget* folded(const QString& title, const QString& name, QWidget* editor) {
@@ -125,9 +164,11 @@ QWidget* folded(const QString& title, const QString& name, QWidget* editor) {
 ShelfParts::ShelfParts(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
-    , along_{folded(tr("Joints, hangers, pins"), QStringLiteral("shelf-fold-along"),
+    , along_{folded(tr("Joints, hangers, pins, legs, rods"), QStringLiteral("shelf-fold-along"),
                     new ReadingsEditor{bench, along_editor(bench)})}
     , holes_{folded(tr("Its holes"), QStringLiteral("shelf-fold-holes"), new ReadingsEditor{bench, hole_editor(bench)})}
+    , cut_outs_{folded(tr("Cut-outs and notches"), QStringLiteral("shelf-fold-cut-outs"),
+                       new CutOutsEditor{bench, shelf_cut_outs(bench)})}
     , goods_figures_{new QWidget}
     , goods_{folded(tr("Heavy things on a part of it"), QStringLiteral("shelf-fold-goods"), goods_figures_)}
     , goods_name_{new QLineEdit}
@@ -139,6 +180,7 @@ ShelfParts::ShelfParts(Workbench& bench, QWidget* parent)
     column->setContentsMargins(0, 0, 0, 0);
     column->addWidget(holes_);
     column->addWidget(along_);
+    column->addWidget(cut_outs_);
     column->addWidget(goods_);
 
     auto* goods = new QVBoxLayout{goods_figures_};
@@ -213,6 +255,7 @@ void ShelfParts::refresh() {
     const Shelf* shelf = bench_.shelf();
     const bool boards = shelf && way_of(*shelf).boards_on_arms();
     along_->setVisible(boards);
+    cut_outs_->setVisible(shelf && way_of(*shelf).is_board());
     holes_->setVisible(shelf && plate_of(*shelf).plate);
     goods_->setVisible(shelf && way_of(*shelf).carries_goods());
     goods_list_->clear();

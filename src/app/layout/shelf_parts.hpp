@@ -9,8 +9,8 @@
 
 namespace yes_square::app {
 
-/// What a shelf has several of: holes of its plate, joints between its boards, hangers, and goods that stand on a part
-/// of it. Figures from its left end.
+/// What a shelf has several of: holes of its plate, joints between its boards, hangers, cut-outs, and goods that stand
+/// on a part of it. Figures from its left end.
 class ShelfParts : public QWidget {
     Q_OBJECT
 public:
@@ -25,6 +25,7 @@ private:
     Workbench& bench_;
     QWidget* along_;
     QWidget* holes_;
+    QWidget* cut_outs_;
     QWidget* goods_figures_;
     QWidget* goods_;
     QLineEdit* goods_name_;

@@ -34,6 +34,7 @@ void UnitForm::build_size() {
         .row("mass_kg", is_cabinet)
         .row("hanging")
         .row("hook_rating_n", on_hooks)
+        .row("pins", [](const CabinetUnit& unit) { return is_cabinet(unit) && unit.hanging == Hanging::screws; })
         .row("least", filler)
         .row("most", filler)
         .row("scribe", filler);

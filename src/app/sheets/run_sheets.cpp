@@ -2,12 +2,16 @@
 
 #include "app/bench/words.hpp"
 #include "app/sheets/through_wall.hpp"
+#include "core/sheets/board_drawing.hpp"
 #include "core/sheets/run_layer.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/shelves/shelf_steps.hpp"
+#include "core/site/cut_outs.hpp"
 
 namespace yes_square::app {
 namespace {
+
+constexpr double worktop_height = 52; ///< mm, of a worktop seen from above
 
 constexpr double card_height = 92;   ///< mm of paper
 constexpr double strip_height = 220; ///< of a scribe at full size, on one page
@@ -124,6 +128,14 @@ private:
         }
         page_.table({tr("Piece"), tr("Lengths"), tr("Broad"), tr("From"), tr("Up"), tr("Screwed at")}, rows,
                     {0.18, 0.24, 0.11, 0.11, 0.11, 0.25});
+        for (const RunPiece& piece : plan_.pieces)
+            if (const auto board = from_above(piece)) {
+                page_.drawing(
+                    [&](double width, double height) { return draw_from_above(*board, width, height, 2.7, voice_); },
+                    worktop_height);
+                for (const CutOut& cut : piece.cut_outs)
+                    page_.item(QStringLiteral("-"), text(say(words_of(cut), voice_)), false);
+            }
     }
 
     void feet() {

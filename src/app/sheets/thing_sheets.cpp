@@ -6,11 +6,13 @@
 #include "app/sheets/furniture_sheets.hpp"
 #include "app/sheets/run_sheets.hpp"
 #include "app/sheets/through_wall.hpp"
+#include "core/sheets/board_drawing.hpp"
 #include "core/sheets/elevation.hpp"
 #include "core/sheets/load_label.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/shelves/new_shelf.hpp"
 #include "core/shelves/shelf_steps.hpp"
+#include "core/site/cut_outs.hpp"
 
 #include <algorithm>
 #include <array>
@@ -54,8 +56,12 @@ void write_marks(Page& page, const ShelfPlan& plan, const Voice& voice) {
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
         heights << heights_at(plan, i, voice);
         const std::optional<Fixing>& fixing = plan.brackets[i].fixing;
+        const std::optional<OtherSupport>& other = plan.brackets[i].other;
         const QString words =
-            fixing && !carries(plan.brackets[i].substrate)
+            other && other->kind == OtherKind::leg
+                ? tr("a leg of wood, %1 out of the wall: no hole").arg(shown(quantity(other->out)))
+            : other && !plan.brackets[i].rod ? tr("a strip on the side wall, its screws as said above")
+            : fixing && !carries(plan.brackets[i].substrate)
                 ? tr("%1: hole %2, through the lining and no further; %3")
                       .arg(text(fixing->name), shown(stock(fixing->hole_diameter)),
                            text(source_text(fixing->source, voice)))
@@ -90,6 +96,8 @@ void write_marks(Page& page, const ShelfPlan& plan, const Voice& voice) {
         page.write(fixings.size() == 1 ? words : tr("%1: %2").arg(places.join(QStringLiteral(", ")), words), body_type,
                    false);
 }
+
+constexpr double above_height = 48; ///< mm, of a board seen from above
 
 /// How a shelf's page is set, so that it is one page if it can be read so.
 struct PageSet {
@@ -136,10 +144,21 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
     page.heading(text(say(preset_of(shelf).words, voice)));
     page.write(tr("%1 x %2 x %3, %4, %5. Left end at %6, right end at %7. Top %8 up, level line under it %9 up.")
                    .arg(shown(quantity(shelf.length)), shown(quantity(shelf.depth)), shown(stock(shelf.thickness)),
-                        way_of(shelf).whole(shelf) ? tr("as it comes") : text(properties(shelf.material).words),
+                        way_of(shelf).whole(shelf) ? tr("as it comes")
+                        : shelf.hollow && way_of(shelf).is_board()
+                            ? tr("hollow, skins of %1, %2")
+                                  .arg(shown(stock(shelf.hollow->skin)), text(properties(shelf.material).words))
+                            : text(properties(shelf.material).words),
                         shown(quantity(plan.mass)), shown(quantity(shelf.left)), shown(quantity(shelf.right())),
                         shown(quantity(shelf.height)), shown(quantity(shelf.underside()))),
                body_type, false);
+    if (const auto board = from_above(shelf, plan); board && !shelf.cut_outs.empty())
+        page.drawing(
+            [&](double width, double height) { return draw_from_above(*board, width, height, 2.7 * set.type, voice); },
+            above_height * set.type);
+    for (const CutOut& cut : shelf.cut_outs)
+        if (way_of(shelf).is_board())
+            page.item(QStringLiteral("-"), said(words_of(cut)), false);
     for (const BoardPiece& piece : plan.pieces)
         if (plan.pieces.size() > 1 || piece.front != piece.back)
             page.item(

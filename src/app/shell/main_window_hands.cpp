@@ -108,7 +108,8 @@ void MainWindow::menu_of_line(QMenu& menu, const std::string& line) {
 
 void MainWindow::menu_of_bracket(QMenu& menu, std::size_t number) {
     const Shelf* shelf = bench_.shelf();
-    if (!shelf || !bench_.shelf_plan()->bracket || number >= bench_.shelf_plan()->brackets.size())
+    if (!shelf || !bench_.shelf_plan()->bracket || number >= bench_.shelf_plan()->brackets.size() ||
+        !bench_.shelf_plan()->brackets[number].is_bracket())
         return;
     const BracketPlan& place = bench_.shelf_plan()->brackets[number];
     const Length at = place.x - shelf->left;
@@ -121,8 +122,8 @@ void MainWindow::menu_of_bracket(QMenu& menu, std::size_t number) {
         pin(tr("Pin it here"), {shelf->id, std::nullopt, at});
     menu.addAction(tr("Pin it at..."), this, [this, at] { ask_for_pin(at); });
     if (!shelf->pins.empty())
-        menu.addAction(tr("Let go of all pinned brackets"), this, [this, id = shelf->id] {
-            bench_.edit(tr("Let go of all pinned brackets"), [&](Job& job) {
+        menu.addAction(tr("Let go of all pins"), this, [this, id = shelf->id] {
+            bench_.edit(tr("Let go of all pins"), [&](Job& job) {
                 if (Shelf* found = find_shelf(job, id))
                     found->pins.clear();
             });

@@ -1,6 +1,7 @@
 #include "app/survey/wall_form.hpp"
 
 #include "app/bench/choices.hpp"
+#include "app/bench/field_form.hpp"
 
 namespace yes_square::app {
 namespace {
@@ -97,6 +98,13 @@ void WallForm::structure_rows() {
     length(
         tr("Stud spacing"), "stud-spacing", framing(&Framing::spacing),
         [frame_of](Job& job, Length length) { frame_of(job).spacing = length; }, least, tr("It must be more than 0"));
+    const PartAccess<Framing> framed{
+        [this] {
+            const auto* of = bench().wall() ? std::get_if<Framing>(&bench().wall()->structure) : nullptr;
+            return of && !of->open ? of : nullptr;
+        },
+        [frame_of](Job& job, const std::function<void(Framing&)>& to) { to(frame_of(job)); }};
+    FieldForm<Framing>{*this, framed, "stud"}.row("told").row("told_stud");
     length(
         tr("Stud width"), "stud-width", framing(&Framing::stud_width),
         [frame_of](Job& job, Length length) { frame_of(job).stud_width = length; }, least,

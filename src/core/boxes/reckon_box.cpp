@@ -268,7 +268,7 @@ private:
                                                         piece.what == "back" ? box_.back_material : box_.material,
                                                         piece.length, piece.breadth, piece.thickness));
                 part.what = piece.what;
-                part.mind = piece.mind;
+                part.mind = {piece.mind};
                 if (piece.mind == "its ends enter housings")
                     part.working = plan_.workings.front(); // how long top, bottom and shelves are
             }

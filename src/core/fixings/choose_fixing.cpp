@@ -12,7 +12,7 @@ namespace {
 const WoodScrew* widest(const Catalogue& catalogue, TimberSchool school, Length hole, auto&& takes) {
     const WoodScrew* best = nullptr;
     for (const WoodScrew& stock : catalogue.wood_screws) {
-        const ScrewProperties& screw = properties(stock.gauge);
+        const ScrewProperties screw = properties(stock);
         if (!screw.coach && screw.school == school && passes_hole(screw, hole) && takes(screw) &&
             (!best || screw.diameter_in > properties(best->gauge).diameter_in))
             best = &stock;
@@ -50,25 +50,28 @@ std::optional<FixingChoice> chosen_screw(const Catalogue& catalogue, const Chose
                                          const WoodPlace& place) {
     if (!chosen.gauge)
         return std::nullopt;
-    const ScrewProperties& screw = properties(*chosen.gauge);
+    const auto at_hand = std::ranges::find(catalogue.wood_screws, *chosen.gauge, &WoodScrew::gauge);
+    WoodScrew stock = at_hand == catalogue.wood_screws.end() ? WoodScrew{*chosen.gauge, {}} : *at_hand;
+    const ScrewProperties screw = properties(stock);
     if (!passes_hole(screw, place.hole()) || !keeps_edge(screw, place))
         return std::nullopt;
-    WoodScrew stock{*chosen.gauge, {}, {}};
     if (chosen.length > Length{})
         stock.lengths = {chosen.length};
-    else if (const auto at_hand = std::ranges::find(catalogue.wood_screws, *chosen.gauge, &WoodScrew::gauge);
-             at_hand != catalogue.wood_screws.end())
-        stock.lengths = at_hand->lengths;
     return best_length(stock, place);
 }
 
 } // namespace
 
 std::string name_of(const ChosenFixing& chosen, const Catalogue& catalogue) {
-    if (chosen.gauge)
-        return properties(*chosen.gauge).wood_screw_words;
+    if (chosen.gauge) {
+        const auto at_hand = std::ranges::find(catalogue.wood_screws, *chosen.gauge, &WoodScrew::gauge);
+        return at_hand == catalogue.wood_screws.end() ? properties(*chosen.gauge).wood_screw_words : name_of(*at_hand);
+    }
     const auto anchor = std::ranges::find(catalogue.plugs, chosen.anchor, &MasonryAnchor::id);
-    return anchor == catalogue.plugs.end() ? chosen.anchor : anchor->name;
+    if (anchor != catalogue.plugs.end())
+        return anchor->name;
+    const auto lining = std::ranges::find(catalogue.lining_anchors, chosen.anchor, &LiningAnchor::id);
+    return lining == catalogue.lining_anchors.end() ? chosen.anchor : lining->name;
 }
 
 const WoodScrew* screw_for(const Catalogue& catalogue, TimberSchool school, Length hole) {
@@ -105,7 +108,7 @@ std::optional<FixingChoice> choose_fixing(const FixingGround& ground, Substrate 
     // Through a metal part where its wood screw does not bear them: coach screws that pass its hole.
     std::vector<const WoodScrew*> stocks;
     for (const WoodScrew& stock : catalogue.wood_screws) {
-        const ScrewProperties& screw = properties(stock.gauge);
+        const ScrewProperties screw = properties(stock);
         const bool suits =
             through.hole ? screw.coach && passes_hole(screw, through.hole) : screw.coach == through.coach;
         if (suits && screw.school == rules.timber && keeps_edge(screw, place))
@@ -132,7 +135,7 @@ std::optional<FixingChoice> weigh_given(ScrewGauge gauge, Length length, const F
     const auto* framing = std::get_if<Framing>(&ground.wall.structure);
     if (!framing || framing->material != StudMaterial::timber || parts.empty())
         return std::nullopt;
-    return best_length({gauge, {length}, {}},
+    return best_length({gauge, {length}},
                        {ground.wall, *framing, ground.rules.timber, Substrate::proved_stud, parts, Length{}});
 }
 

@@ -19,6 +19,11 @@ double kg_per_m3(Density density) {
     return density / 1_kg_m3;
 }
 
+/// N/mm2.
+double declared_or_cautious(Pressure declared) {
+    return declared > 0 ? declared.in_megapascals() : cautious_axial;
+}
+
 double diameter_mm(const ScrewProperties& screw) {
     return Length::nearest_to_inches(screw.diameter_in).in_mm();
 }
@@ -42,15 +47,20 @@ Force en_withdrawal(const ScrewProperties& screw, Density wood, Length thread) {
     if (l < least_thread * d)
         return 0;
     const double slim = root_mm(screw) / d;
-    if (d >= stout.in_mm() && d <= 12 && slim >= 0.6 && slim <= 0.75)
+    if (!(screw.withdrawal > 0) && d >= stout.in_mm() && d <= 12 && slim >= 0.6 && slim <= 0.75)
         return Force::newtons(0.52 * std::pow(d, -0.5) * std::pow(l, -0.1) * std::pow(kg_per_m3(wood), 0.8) * d * l *
                               std::min(d / 8, 1.0));
-    return Force::newtons(cautious_axial * d * l * std::pow(kg_per_m3(wood) / axial_density, 0.8));
+    return Force::newtons(declared_or_cautious(screw.withdrawal) * d * l *
+                          std::pow(kg_per_m3(wood) / axial_density, 0.8));
 }
 
-Force en_pull_through(Density side, Length head) {
-    return Force::newtons(cautious_axial * head.in_mm() * head.in_mm() *
+Force en_pull_through(Density side, Length head, Pressure declared) {
+    return Force::newtons(declared_or_cautious(declared) * head.in_mm() * head.in_mm() *
                           std::pow(kg_per_m3(side) / axial_density, 0.8));
+}
+
+Force en_tension(const ScrewProperties& screw) {
+    return screw.tensile / (1.25 * 1.5);
 }
 
 Force en_lateral(const ScrewProperties& screw, Density wood, bool across, const EnSide& side, Length penetration) {

@@ -22,12 +22,17 @@ inline constexpr double en_edge = 3;
 inline constexpr double en_middle = 4;
 
 /// Withdrawal of the thread that grips: 0.52 d^-0.5 l^-0.1 rho^0.8 d l min(d/8, 1) for 6 mm <= d <= 12 mm and a root of
-/// 0.6 to 0.75 d (8.38, 8.40), else 9 N/mm2 d l (rho/350)^0.8, a cautious f_ax where no packet says more (8.39). 0: the
-/// thread is shorter than 6 d.
+/// 0.6 to 0.75 d (8.38, 8.40), else f_ax d l (rho/350)^0.8, f_ax what the packet declares or a cautious 9 N/mm2 (8.39);
+/// what is declared goes before what is reckoned. 0: the thread is shorter than 6 d.
 Force en_withdrawal(const ScrewProperties& screw, Density wood, Length thread);
 
-/// Pull-through of a round head or washer: 9 N/mm2 d_head^2 (rho/350)^0.8, a cautious f_head (8.40b).
-Force en_pull_through(Density side, Length head);
+/// Pull-through of a round head or washer: f_head d_head^2 (rho/350)^0.8 (8.40b).
+/// @param declared  f_head by the packet; 0: a cautious 9 N/mm2
+Force en_pull_through(Density side, Length head, Pressure declared = 0);
+
+/// What a screw's steel bears in tension, in use: f_tens / (1.25 x 1.5), gamma_M2 of EN 1993-1-1 and the load factor of
+/// EN 1990. 0: no packet declares it.
+Force en_tension(const ScrewProperties& screw);
 
 /// What a part that a screw passes is, across the screw.
 struct EnSide {

@@ -31,7 +31,12 @@ std::optional<FixingStrength> by_packet(const LiningAnchor& anchor, const Wall& 
 std::optional<FixingChoice> choose_lining_anchor(const FixingGround& ground, const DrivenThrough& through,
                                                  const std::vector<HoleDemand>& demands) {
     std::optional<FixingChoice> best;
-    for (const LiningAnchor& anchor : ground.catalogue.lining_anchors) {
+    const auto& anchors = ground.catalogue.lining_anchors;
+    const bool by_hand = ground.chosen && std::ranges::find(anchors, ground.chosen->anchor, &LiningAnchor::id) !=
+                                              anchors.end(); // nothing else is weighed then
+    for (const LiningAnchor& anchor : anchors) {
+        if (by_hand && anchor.id != ground.chosen->anchor)
+            continue;
         auto strength = by_packet(anchor, ground.wall);
         if (!strength || demands.empty() || (through.hole && anchor.screw_diameter > *through.hole) ||
             through.packing > Length{})

@@ -34,9 +34,9 @@ Sentence good_for(AnchorKind kind) {
 FixingOption option_of(const WoodScrew& screws, const WoodPlace& place) {
     FixingOption option;
     option.as.gauge = screws.gauge;
-    const ScrewProperties& screw = properties(screws.gauge);
+    const ScrewProperties screw = properties(screws);
     const DrivenThrough& through = place.parts.front().through;
-    option.choice.fixing.name = screw.wood_screw_words;
+    option.choice.fixing.name = name_of(screws);
     if (!passes_hole(screw, place.hole()))
         option.refused.push_back({"Its shank of {0} does not pass the hole of {1}",
                                   {stock(Length::nearest_to_inches(screw.diameter_in)), stock(*place.hole())}});
@@ -106,7 +106,7 @@ std::vector<FixingOption> rank_fixings(const FixingGround& ground, Substrate sub
     const bool wood = framing && framing->material == StudMaterial::timber && carries(substrate);
     const std::vector<HeldPart> parts{{through, demands}};
     for (const WoodScrew& stock : catalogue.wood_screws) {
-        const ScrewProperties& screw = properties(stock.gauge);
+        const ScrewProperties screw = properties(stock);
         Ranked& next = ranked.emplace_back(Ranked{{},
                                                   screw.coach ? 1 : 0,
                                                   Utilisation::none(),
@@ -116,7 +116,7 @@ std::vector<FixingOption> rank_fixings(const FixingGround& ground, Substrate sub
             next.option = option_of(stock, {wall, *framing, rules.timber, substrate, parts, rules.penetration_wanted});
         } else {
             next.option.as.gauge = stock.gauge;
-            next.option.choice.fixing.name = screw.wood_screw_words;
+            next.option.choice.fixing.name = name_of(stock);
             next.option.refused.push_back({"There is no wood behind this place for its thread"});
         }
     }
@@ -133,11 +133,12 @@ std::vector<FixingOption> rank_fixings(const FixingGround& ground, Substrate sub
     }
     for (const LiningAnchor& anchor : catalogue.lining_anchors) {
         Ranked& next = ranked.emplace_back(Ranked{{}, practice_for(anchor.kind), Utilisation::none(), 1});
+        next.option.as.anchor = anchor.id;
         next.option.choice.fixing.name = anchor.name;
         next.option.choice.fixing.hole_diameter = anchor.hole_diameter;
         next.option.why.push_back(good_for(anchor.kind));
         next.option.refused.push_back(
-            {"In the lining alone: it may steady; what its packet rates it for is taken by itself, for light use"});
+            {"In the lining alone: it steadies, and holds light things where its packet says so of this lining"});
     }
     std::ranges::stable_sort(ranked, {}, [](const Ranked& next) {
         return std::tuple{!next.option.refused.empty(), next.foreign, next.practice, next.size, next.used};

@@ -15,6 +15,8 @@ constexpr Length back_cover = 6_mm; ///< a point stays this far inside the stud'
 
 constexpr Source nds{Provenance::from_memory, "NDS-2018 12.2 to 12.4, AWC TR12"};
 constexpr Source en5{Provenance::from_memory, "EN 1995-1-1 8.2, 8.3, 8.7, EN 338"};
+constexpr Source nds_packet{Provenance::from_memory, "NDS-2018 12.2 to 12.4, AWC TR12; the screw by its packet"};
+constexpr Source en5_packet{Provenance::from_memory, "EN 1995-1-1 8.2, 8.3, 8.7, EN 338; the screw by its packet"};
 constexpr Source packet_source{Provenance::maker, "the packet"};
 constexpr Source plug_source{Provenance::from_memory, "cautious figures of the catalogue; the packet's own come first"};
 
@@ -54,6 +56,8 @@ ScrewHolds by_nds(const ScrewProperties& screw, Length length, const HeldPart& p
     const DrivenThrough& through = part.through;
     const double p = penetration.in_inches();
     Force tension = std::min(withdrawal_strength(screw, place.wood(), length.in_inches(), p), steel_tension(screw));
+    if (screw.tensile > 0)
+        tension = std::min(tension, en_tension(screw));
     if (through.gravity)
         tension = std::min(
             tension, head_pull_through(*through.gravity, through.head.in_inches(), through.thickness.in_inches()));
@@ -72,14 +76,14 @@ ScrewHolds by_en(const ScrewProperties& screw, Length length, const HeldPart& pa
                  Length penetration) {
     const DrivenThrough& through = part.through;
     const Density wood = characteristic_density(place.framing.species);
-    const Length thread = std::min(penetration, Length::nearest_to_metres(threaded_share * length.in_metres()));
+    const Length thread = std::min(penetration, Length::nearest_to_inches(thread_of_in(screw, length.in_inches())));
     Force tension = en_stored * en_together(place.together(part)) * en_withdrawal(screw, wood, thread);
-    tension = std::min(tension, nds_in_en * steel_tension(screw));
+    tension = std::min(tension, screw.tensile > 0 ? nds_in_en * en_tension(screw) : nds_in_en * steel_tension(screw));
     EnSide side{through.thickness, {}, place.gap(part)};
     if (through.gravity) {
         side.wood = characteristic_density(*through.gravity);
         tension = std::min(
-            {tension, en_stored * en_pull_through(*side.wood, through.head),
+            {tension, en_stored * en_pull_through(*side.wood, through.head, screw.pull_through),
              nds_in_en * head_pull_through(*through.gravity, through.head.in_inches(), through.thickness.in_inches())});
     }
     return {tension, en_stored * en_lateral(screw, wood, place.across(), side, penetration), thread};
@@ -97,6 +101,12 @@ std::optional<FixingStrength> strength_of(const ScrewProperties& screw, Length l
         (place.school == TimberSchool::en ? by_en : by_nds)(screw, length, part, place, penetration);
     return FixingStrength{held.tension,    held.shear,   penetration, held.thread,  through.thickness,
                           through.gravity, through.head, gap,         place.school, place.together(part)};
+}
+
+const Source& source_of(const WoodScrew& screws, TimberSchool school) {
+    if (school == TimberSchool::en)
+        return screws.packet ? en5_packet : en5;
+    return screws.packet ? nds_packet : nds;
 }
 
 bool lining_stands_off(const Wall& wall) {
@@ -144,7 +154,7 @@ bool keeps_edge(const ScrewProperties& screw, const WoodPlace& place) {
 }
 
 std::optional<FixingChoice> best_length(const WoodScrew& screws, const WoodPlace& place) {
-    const ScrewProperties& screw = properties(screws.gauge);
+    const ScrewProperties screw = properties(screws);
     std::optional<FixingChoice> best;
     for (const Length length : sorted(screws.lengths)) {
         std::vector<FixingStrength> at;
@@ -160,8 +170,8 @@ std::optional<FixingChoice> best_length(const WoodScrew& screws, const WoodPlace
         Length deepest;
         for (const FixingStrength& strength : at)
             deepest = std::max(deepest, strength.penetration);
-        best = FixingChoice{{there, screw.wood_screw_words, length, pilot_diameter(screw, place.wood().gravity),
-                             place.wall.lining_thickness() + deepest, place.school == TimberSchool::en ? en5 : nds,
+        best = FixingChoice{{there, name_of(screws), length, pilot_diameter(screw, place.wood().gravity),
+                             place.wall.lining_thickness() + deepest, source_of(screws, place.school),
                              Length::nearest_to_inches(screw.diameter_in), screw.coach},
                             governing.utilisation,
                             governing.demand,

@@ -31,9 +31,12 @@ Reduction reduction(const ScrewProperties& screw, Wood wood) {
 
 } // namespace
 
+double thread_of_in(const ScrewProperties& screw, double length_in) {
+    return screw.thread_in > 0 ? std::min(screw.thread_in, length_in) : threaded_share * length_in;
+}
+
 double thread_in_wood_in(const ScrewProperties& screw, double length_in, double penetration_in) {
-    const double thread = threaded_share * length_in;
-    return std::max(0.0, std::min(penetration_in, thread) - screw.tip_in);
+    return std::max(0.0, std::min(penetration_in, thread_of_in(screw, length_in)) - screw.tip_in);
 }
 
 double withdrawal_lb_per_in(const ScrewProperties& screw, Wood wood) {

@@ -24,6 +24,9 @@ struct Wood {
 /// Of a screw's length, unless its maker says otherwise.
 inline constexpr double threaded_share = 2.0 / 3.0;
 
+/// How much of a screw's length is threaded, its point included: by its packet, else the usual share.
+double thread_of_in(const ScrewProperties& screw, double length_in);
+
 /// The thread that grips: the least of penetration and thread length, less the point. Never negative.
 double thread_in_wood_in(const ScrewProperties& screw, double length_in, double penetration_in);
 

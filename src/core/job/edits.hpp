@@ -175,7 +175,7 @@ using Edit = std::variant<MoveShelf, ResizeShelf, ChooseBracket, ChooseLayout, P
                           SetSkill, SetTimberSchool, SetWallHeight, TakeBuildUp, DropReadingsOffWall, SetLine,
                           TakeLines, SetRelation, PlaceRun, SetSlack, SetHanging, ResizeUnit, ReorderUnit, SetHinge,
                           RemoveUnit, Change<StorageSystem>, Change<Piece>, Change<WallBox>, Change<HungCabinet>,
-                          Change<LightFeed>, MoveThing, ChooseFixing, RemoveThing, ForgetHole>;
+                          Change<LightFeed>, Change<Run>, MoveThing, ChooseFixing, RemoveThing, ForgetHole>;
 
 /// The part of a kind with this id, and its wall; nullptr: none.
 template <class Part, class SomeJob>

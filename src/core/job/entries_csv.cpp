@@ -141,7 +141,85 @@ std::string in_table(const FileProblem& problem, const std::vector<CsvLine>& lin
     return fmt::format("line {}, {}: {}", lines[index + 1].number, problem.place.substr(close + 2), problem.message);
 }
 
+/// A support's members lie one in another: a column is the way to one, as JSON pointers have it.
+OrderedJson document_of(const std::vector<Support>& entries) {
+    Catalogue catalogue;
+    catalogue.supports = entries;
+    return OrderedJson::parse(write_catalogue(catalogue))[std::string{entries_name<Support>}];
+}
+
+OrderedJson anything_in(const std::string& cell) {
+    double figure = 0;
+    const auto [end, error] = std::from_chars(cell.data(), cell.data() + cell.size(), figure);
+    if (error == std::errc{} && end == cell.data() + cell.size()) {
+        const auto whole = static_cast<std::int64_t>(figure);
+        return static_cast<double>(whole) == figure ? OrderedJson(whole) : OrderedJson(figure); // counts are whole
+    }
+    if (cell == "true" || cell == "false")
+        return cell == "true";
+    if (const auto length = parse_length(cell, Unit::mm))
+        return length->in_mm();
+    return cell;
+}
+
 } // namespace
+
+template <>
+std::string entries_csv<Support>(const std::vector<Support>& entries) {
+    std::vector<std::string> columns;
+    std::vector<OrderedJson> rows;
+    for (const OrderedJson& entry : document_of(entries)) {
+        rows.push_back(entry.flatten());
+        for (const auto& [way, value] : rows.back().items())
+            if (std::ranges::find(columns, way.substr(1)) == columns.end())
+                columns.push_back(way.substr(1));
+    }
+    std::string table = csv_line(columns);
+    for (const OrderedJson& row : rows) {
+        std::vector<std::string> cells;
+        for (const std::string& column : columns)
+            cells.push_back(row.contains("/" + column) && !row["/" + column].is_structured()
+                                ? cell_of(row["/" + column])
+                                : std::string{});
+        table += csv_line(cells);
+    }
+    return table;
+}
+
+template <>
+tl::expected<std::vector<Support>, std::string> entries_from_csv<Support>(std::string_view table) {
+    const auto lines = read_csv(table);
+    if (!lines)
+        return tl::unexpected{lines.error()};
+    if (lines->size() < 2)
+        return tl::unexpected{std::string{"the table holds nothing; its first line names the columns, each other line "
+                                          "is a support"}};
+    const std::vector<std::string>& columns = lines->front().cells;
+    OrderedJson entries = OrderedJson::array();
+    for (std::size_t i = 1; i < lines->size(); ++i) {
+        const CsvLine& line = (*lines)[i];
+        nlohmann::json flat = nlohmann::json::object();
+        for (std::size_t column = 0; column < std::min(columns.size(), line.cells.size()); ++column)
+            if (!line.cells[column].empty()) {
+                const bool words = columns[column] == "id" || columns[column] == "name";
+                flat["/" + columns[column]] =
+                    words ? nlohmann::json(line.cells[column]) : nlohmann::json(anything_in(line.cells[column]));
+            }
+        try {
+            nlohmann::json entry = flat.empty() ? flat : flat.unflatten();
+            if (!entry.contains("id"))
+                entry["id"] = fmt::format("own-{}", i);
+            entries.push_back(OrderedJson::parse(entry.dump()));
+        } catch (const nlohmann::json::exception&) {
+            return tl::unexpected{
+                fmt::format("line {}: its columns do not name one way each, such as held_by/diameter", line.number)};
+        }
+    }
+    const auto read = read_catalogue(OrderedJson{{std::string{entries_name<Support>}, std::move(entries)}}.dump());
+    if (!read)
+        return tl::unexpected{in_table(read.error(), *lines)};
+    return read->supports;
+}
 
 template <class Entry>
 std::string entries_csv(const std::vector<Entry>& entries) {

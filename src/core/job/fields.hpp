@@ -41,6 +41,16 @@ void fields(auto& visit, Is<Framing> auto& framing) {
     visit.required("spacing", framing.spacing, Meaning{"a spacing", Range::more_than_zero}.told("On-centre spacing"));
     visit.optional("species", framing.species);
     visit.optional("open", framing.open);
+    visit.optional("told", framing.told,
+                   Meaning{}
+                       .told("Somebody who should know said the spacing")
+                       .asked("That spacing is")
+                       .either("what is usual here", "told, by plans or builder"));
+    visit.maybe("told_stud", framing.told_stud,
+                Meaning{"a distance from the reference end", Range::not_negative}
+                    .told("Where a stud's centre was said to be")
+                    .asked("A stud told at")
+                    .or_none("nobody said"));
 }
 
 void fields(auto& visit, Is<Masonry> auto& masonry) {
@@ -229,6 +239,11 @@ void fields(auto& visit, Is<CabinetUnit> auto& unit) {
     visit.optional("most", unit.most, Meaning{"a width", Range::not_negative}.asked("Width at most"));
     visit.optional("scribe", unit.scribe, Meaning{"a width", Range::not_negative}.asked("Stock to scribe"));
     visit.optional("line", unit.line);
+    visit.lengths("pins", unit.pins,
+                  Meaning{"a distance from the left side", Range::not_negative}
+                      .told("A screw goes right here, from the unit's left side; others are found round it")
+                      .asked("Screws pinned at (; between)")
+                      .or_none("as the program finds"));
     visit.maybe("gap_front", unit.gap_front,
                 Meaning{"a width", Range::more_than_zero}.asked("As found, front").or_none("not measured"));
     visit.maybe("gap_back", unit.gap_back,
@@ -254,6 +269,12 @@ void fields(auto& visit, Is<Run> auto& run) {
     visit.optional("centre_unit", run.centre_unit);
     visit.optional("left", run.left, Meaning{"a distance from the reference end", Range::any}.told("left"));
     visit.list("units", run.units);
+    visit.list("cut_outs", run.cut_outs);
+    visit.lengths("rail_pins", run.rail_pins,
+                  Meaning{"a distance from the left end", Range::not_negative}
+                      .told("The rail is fixed right here, from the run's left end; other places are found round it")
+                      .asked("Rail fixed at (; between)")
+                      .or_none("as the program finds"));
     visit.maybe_part("fixing", run.fixing);
 }
 
@@ -362,10 +383,38 @@ void fields(auto& visit, Is<Bracket> auto& bracket) {
     visit.optional("at_hand", bracket.at_hand, in_the_van());
 }
 
+void fields(auto& visit, Is<Support> auto& support) {
+    visit.required("id", support.id);
+    visit.required("name", support.name, asked("Name"));
+    visit.one_of("held_by", support.holding);
+    visit.optional("own", support.own);
+    visit.optional("at_hand", support.at_hand, in_the_van());
+}
+
+void fields(auto& visit, Is<ScrewPacket> auto& packet) {
+    const auto size = [](std::string_view label, std::string_view says) {
+        return Meaning{"a size", Range::not_negative}.asked(label).told(says).or_none("it does not say");
+    };
+    const auto strength = [](std::string_view label, std::string_view says) {
+        return Meaning{"a strength", Range::not_negative}.asked(label).told(says).or_none("it does not say");
+    };
+    visit.optional("name", packet.name, asked("Packet"));
+    visit.optional("thread", packet.thread, size("Thread, long", "Along the screw, point included"));
+    visit.optional("root", packet.root, size("Core, thick", "Diameter under the thread"));
+    visit.optional("tip", packet.tip, size("Point, long", "Of the point, which holds nothing"));
+    visit.optional("head", packet.head, size("Head, across", "Diameter of the head"));
+    visit.optional("withdrawal_mpa", packet.withdrawal,
+                   strength("Pulled out, f ax", "f_ax, characteristic, in timber of 350 kg/m3"));
+    visit.optional("pull_through_mpa", packet.pull_through,
+                   strength("Head pulled in, f head", "f_head, characteristic, in timber of 350 kg/m3"));
+    visit.optional("tensile_n", packet.tensile, strength("Torn, f tens", "f_tens, N, characteristic"));
+}
+
 void fields(auto& visit, Is<WoodScrew> auto& screw) {
     visit.required("gauge", screw.gauge);
     visit.lengths("lengths", screw.lengths,
                   Meaning{"a screw length", Range::more_than_zero}.told("Head seat to point"));
+    visit.maybe_part("packet", screw.packet);
 }
 
 void fields(auto& visit, Is<MasonryAnchor> auto& plug) {
@@ -436,6 +485,7 @@ void fields(auto& visit, Is<Catalogue> auto& catalogue) {
                   Meaning{"a screw length", Range::more_than_zero}.told("Screw up into a shelf"));
     visit.list("plugs", catalogue.plugs);
     visit.list("lining_anchors", catalogue.lining_anchors);
+    visit.list("supports", catalogue.supports);
     visit.list("units", catalogue.units);
     visit.list("stock", catalogue.stock);
     visit.list("supplies", catalogue.supplies);

@@ -27,6 +27,8 @@ struct StudRules {
     Length screw_scatter = 8_mm;   ///< screws and nails about the stud's middle, standard deviation
     Length scatter = 4_mm;         ///< of a stud about its nominal place, standard deviation
     double missing = 0.03;         ///< a stud that is not at its place
+    double told_right = 0.70;      ///< a spacing, or a stud's place, that somebody said
+    Length told_scatter = 10_mm;   ///< of such a place about where the stud stands, standard deviation
     double extra_per_m = 0.08;     ///< studs that no setting-out explains
     Length edge_gap = 3_mm;        ///< miss to hit, for an edge to be closed
     Length width_tolerance = 3_mm; ///< [hr] of a proved stud's width: 38 +- 3 mm
@@ -122,8 +124,12 @@ struct ShelfRules {
     Length helper_from = 1800_mm;                  ///< [hr] a board this long wants two pairs of hands
     int screws_in_arm = 2;                         ///< [hr] up through a bracket's arm into the board
     Length resin_room = 2_mm;                      ///< [cp] a hole for resin is this much wider than its bar
-    Length leg_room = 350_mm;   ///< [hr] wall that brackets want under a board: the usual longest leg
-    Length near_corner = 10_mm; ///< [hr] a shelf's end this near the wall's is in the corner
+    Length leg_back_within = 300_mm; ///< [hr] of a leg in front of a board's middle: something holds the back there
+    double resin_over = 1.5;         ///< [hr] resin to buy over what a hole takes: nozzle, waste, crumbled walls
+    Length tight_most = 2_mm; ///< [hr] a hole in soft block no thinner than this under its rod: more splits the block
+    Length cut_out_margin = 50_mm; ///< [cp] board left before and behind a sink or a hob
+    Length leg_room = 350_mm;      ///< [hr] wall that brackets want under a board: the usual longest leg
+    Length near_corner = 10_mm;    ///< [hr] a shelf's end this near the wall's is in the corner
     Skill skill = Skill::everyday;
     std::map<std::string, std::string> unknown = {};
 

@@ -11,6 +11,29 @@ Length Wall::lining_thickness() const {
     return total;
 }
 
+ScrewProperties properties(const WoodScrew& screw) {
+    ScrewProperties known = properties(screw.gauge);
+    if (!screw.packet)
+        return known;
+    const ScrewPacket& packet = *screw.packet;
+    const auto said = [](double& usual, Length length) {
+        if (length > Length{})
+            usual = length.in_inches();
+    };
+    said(known.thread_in, packet.thread);
+    said(known.root_in, packet.root);
+    said(known.tip_in, packet.tip);
+    said(known.head_in, packet.head);
+    known.withdrawal = packet.withdrawal;
+    known.pull_through = packet.pull_through;
+    known.tensile = packet.tensile;
+    return known;
+}
+
+std::string name_of(const WoodScrew& screw) {
+    return screw.packet && !screw.packet->name.empty() ? screw.packet->name : properties(screw.gauge).wood_screw_words;
+}
+
 Length Room::floor_build_up() const {
     Length total;
     for (const FloorLayer& layer : floor_layers)

@@ -59,7 +59,9 @@ struct Framing {
     Length spacing = 400_mm;
     Species species = Species::unknown;
     StudMaterial material = StudMaterial::timber;
-    bool open = false; ///< nothing on it yet: noggings can be set wherever they are wanted
+    bool open = false;                    ///< nothing on it yet: noggings can be set wherever they are wanted
+    bool told = false;                    ///< somebody who should know said the spacing; else it is what is usual here
+    std::optional<Length> told_stud = {}; ///< and where a stud's centre is, in so many words: first or any other
     bool operator==(const Framing&) const = default;
 };
 
@@ -171,9 +173,6 @@ struct Room {
     Length floor_build_up() const;
 };
 
-/// What a maker's figures are by the packet. See allowable() for what is taken of each.
-enum class FigureBasis { recommended, characteristic, ultimate, not_stated };
-
 /// A bracket that can be had. Geometry as it stands on the wall, arm on top.
 struct Bracket {
     std::string id;
@@ -196,13 +195,45 @@ struct Bracket {
     bool operator==(const Bracket&) const = default;
 };
 
+/// What the packet of a screw says of it, where that is not what such screws usually are. 0: the packet does not say.
+struct ScrewPacket {
+    std::string name;
+    Length thread;             ///< along it, point included
+    Length root;               ///< diameter under the thread
+    Length tip;                ///< of the point, which holds nothing
+    Length head;               ///< diameter
+    Pressure withdrawal = 0;   ///< f_ax, characteristic, in timber of 350 kg/m3 (EN 14592)
+    Pressure pull_through = 0; ///< f_head
+    Force tensile = 0;         ///< f_tens
+    UnknownMembers unknown = {};
+    bool operator==(const ScrewPacket&) const = default;
+};
+
+/// What holds a shelf otherwise than a bracket, as the fitter has it in the hand: uprights with their clips, rods, a
+/// hidden bracket, a keyhole plate, the brackets of a pole, strips. A shelf that is hung like it takes these figures.
+struct Support {
+    std::string id;
+    std::string name;
+    Holding holding = OnStandards{};
+    bool own = true;
+    bool at_hand = true; ///< in the van; else it is not offered
+    UnknownMembers unknown = {};
+    bool operator==(const Support&) const = default;
+};
+
 /// A wood screw or coach screw at hand, in its stock lengths (head seat to point).
 struct WoodScrew {
     ScrewGauge gauge = ScrewGauge::number_8;
     std::vector<Length> lengths;
+    std::optional<ScrewPacket> packet = {};
     UnknownMembers unknown = {};
     bool operator==(const WoodScrew&) const = default;
 };
+
+/// As its packet says, else as its gauge usually is.
+ScrewProperties properties(const WoodScrew& screw);
+/// What it is called: by its packet, else by its gauge.
+std::string name_of(const WoodScrew& screw);
 
 /// What an anchor is; each kind is drilled and set in its own way.
 enum class AnchorKind {
@@ -270,6 +301,7 @@ struct Catalogue {
     std::vector<Length> shelf_screws; ///< lengths of the screws up into a shelf
     std::vector<MasonryAnchor> plugs;
     std::vector<LiningAnchor> lining_anchors;
+    std::vector<Support> supports = {};
     std::vector<ListedUnit> units = {};
     std::vector<Stock> stock = {};
     std::vector<KitSupply> supplies = {};

@@ -86,6 +86,9 @@ Pressure bending_leaned(const BoardProperties& board);
 const BoardProperties& properties(BoardMaterial material);
 const std::array<BoardProperties, 13>& all_boards();
 
+/// What a maker's figures are by the packet. See allowable() for what is taken of each.
+enum class FigureBasis { recommended, characteristic, ultimate, not_stated };
+
 /// Wood screws by number or diameter, coach screws (lag screws) by diameter. Diameters in inches, bending yield in psi.
 enum class ScrewGauge {
     number_8,
@@ -115,6 +118,10 @@ struct ScrewProperties {
     double tip_in;                           ///< of the point, which holds nothing
     bool coach = false;                      ///< driven with a socket, hexagon head
     TimberSchool school = TimberSchool::nds; ///< whose shops have it
+    double thread_in = 0;                    ///< by its packet; 0: two thirds of its length
+    Pressure withdrawal = 0;   ///< f_ax by its packet, characteristic, in timber of 350 kg/m3; 0: not said
+    Pressure pull_through = 0; ///< f_head, likewise
+    Force tensile = 0;         ///< f_tens, likewise
 };
 
 const ScrewProperties& properties(ScrewGauge gauge);

@@ -221,6 +221,16 @@ std::span<const EnumName<BoardMaterial>> enum_names() {
 }
 
 template <>
+std::span<const EnumName<OtherKind>> enum_names() {
+    static constexpr std::array names{
+        EnumName<OtherKind>{OtherKind::leg, "leg", "leg"},
+        EnumName<OtherKind>{OtherKind::left_strip, "left_strip", "strip on the left wall"},
+        EnumName<OtherKind>{OtherKind::right_strip, "right_strip", "strip on the right wall"},
+        EnumName<OtherKind>{OtherKind::rod, "rod", "rod"}};
+    return names;
+}
+
+template <>
 std::span<const EnumName<ScrewGauge>> enum_names() {
     static const auto names = names_from<ScrewGauge>(all_gauges());
     return names;

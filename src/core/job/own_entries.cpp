@@ -39,6 +39,8 @@ Catalogue own_entries(const Catalogue& catalogue) {
     for_each_kind(OwnKinds{}, [&]<class Entry>() {
         std::ranges::copy_if(catalogue.*entries_of<Entry>, std::back_inserter(own.*entries_of<Entry>), &Entry::own);
     });
+    std::ranges::copy_if(catalogue.wood_screws, std::back_inserter(own.wood_screws),
+                         [](const WoodScrew& screw) { return screw.packet.has_value(); });
     return own;
 }
 
@@ -48,6 +50,13 @@ void add_entries(Catalogue& catalogue, const Catalogue& more) {
             if (!entry_in<Entry>(catalogue, entry.id))
                 (catalogue.*entries_of<Entry>).push_back(entry);
     });
+    for (const WoodScrew& screw : more.wood_screws) {
+        const auto same = std::ranges::find(catalogue.wood_screws, screw.gauge, &WoodScrew::gauge);
+        if (same == catalogue.wood_screws.end())
+            catalogue.wood_screws.push_back(screw);
+        else if (!same->packet)
+            same->packet = screw.packet;
+    }
 }
 
 template <class Entry>
@@ -60,12 +69,18 @@ Entry* copy_as_own(Catalogue& catalogue, const std::string& id) {
     copy.name += ", my own";
     copy.own = true;
     copy.unknown.clear();
-    copy.basis = FigureBasis::not_stated;
+    if constexpr (requires { copy.basis; })
+        copy.basis = FigureBasis::not_stated;
     if constexpr (requires { copy.rating; })
         copy.rating.reset();
     auto& entries = catalogue.*entries_of<Entry>;
     entries.push_back(std::move(copy));
     return &entries.back();
+}
+
+std::string keep_support(Catalogue& catalogue, const Holding& holding, std::string name) {
+    catalogue.supports.push_back({fresh_own_id<Support>(catalogue), std::move(name), holding});
+    return catalogue.supports.back().id;
 }
 
 template <class Entry>
@@ -96,11 +111,14 @@ void take_in(Catalogue& catalogue, const std::vector<Entry>& entries) {
 template Bracket* copy_as_own<Bracket>(Catalogue&, const std::string&);
 template MasonryAnchor* copy_as_own<MasonryAnchor>(Catalogue&, const std::string&);
 template LiningAnchor* copy_as_own<LiningAnchor>(Catalogue&, const std::string&);
+template Support* copy_as_own<Support>(Catalogue&, const std::string&);
 template void remove_own<Bracket>(Job&, const std::string&);
 template void remove_own<MasonryAnchor>(Job&, const std::string&);
 template void remove_own<LiningAnchor>(Job&, const std::string&);
+template void remove_own<Support>(Job&, const std::string&);
 template void take_in<Bracket>(Catalogue&, const std::vector<Bracket>&);
 template void take_in<MasonryAnchor>(Catalogue&, const std::vector<MasonryAnchor>&);
 template void take_in<LiningAnchor>(Catalogue&, const std::vector<LiningAnchor>&);
+template void take_in<Support>(Catalogue&, const std::vector<Support>&);
 
 } // namespace yes_square

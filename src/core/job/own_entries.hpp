@@ -20,6 +20,9 @@ inline constexpr std::vector<MasonryAnchor> Catalogue::*entries_of<MasonryAnchor
 template <>
 inline constexpr std::vector<LiningAnchor> Catalogue::*entries_of<LiningAnchor> = &Catalogue::lining_anchors;
 
+template <>
+inline constexpr std::vector<Support> Catalogue::*entries_of<Support> = &Catalogue::supports;
+
 template <class Entry>
 inline constexpr std::string_view entries_name = {};
 template <>
@@ -28,10 +31,13 @@ template <>
 inline constexpr std::string_view entries_name<MasonryAnchor> = "plugs";
 template <>
 inline constexpr std::string_view entries_name<LiningAnchor> = "lining_anchors";
+template <>
+inline constexpr std::string_view entries_name<Support> = "supports";
 
-using OwnKinds = KindList<Bracket, MasonryAnchor, LiningAnchor>;
+using OwnKinds = KindList<Bracket, MasonryAnchor, LiningAnchor, Support>;
 
-/// The fitter's own entries of a catalogue, apart from those that ship: they go from job to job.
+/// The fitter's own entries of a catalogue, apart from those that ship, and screws with their packets: they go from job
+/// to job.
 Catalogue own_entries(const Catalogue& catalogue);
 
 /// Adds entries that a catalogue does not have yet, by id.
@@ -43,6 +49,9 @@ void add_entries(Catalogue& catalogue, const Catalogue& more);
 template <class Entry>
 Entry* copy_as_own(Catalogue& catalogue, const std::string& id);
 
+/// Keeps how a shelf is held as a support of the fitter's own, by a name. @return its id
+std::string keep_support(Catalogue& catalogue, const Holding& holding, std::string name);
+
 /// Takes an entry of the fitter's own away, and with it the wish of shelves for that bracket, of things for that
 /// anchor. What ships stays.
 template <class Entry>
@@ -53,6 +62,10 @@ void remove_own(Job& job, const std::string& id);
 ///
 ///     id,name,arm,leg,width,thickness,hole_drops,hole_diameter,...
 ///     own-1,Oak bracket,180,220,35,20,30 190,5,...
+///
+/// Of a support, whose members lie one in another, a column is named by the way to it:
+///
+///     id,name,held_by/kind,held_by/diameter,held_by/in_wall,...
 template <class Entry>
 std::string entries_csv(const std::vector<Entry>& entries);
 

@@ -19,16 +19,17 @@ struct MostOf {
 
 /// Entries of a list, by the list's name.
 inline constexpr std::array most_entries{
-    MostOf{"walls", 500},    MostOf{"rooms", 200},          MostOf{"shelves", 500},
-    MostOf{"runs", 50},      MostOf{"units", 200},          MostOf{"systems", 50},
-    MostOf{"bays", 50},      MostOf{"pieces", 100},         MostOf{"drawers", 30},
-    MostOf{"boxes", 100},    MostOf{"hung", 100},           MostOf{"feeds", 100},
-    MostOf{"studs", 500},    MostOf{"openings", 50},        MostOf{"obstacles", 200},
-    MostOf{"services", 300}, MostOf{"observations", 20000}, MostOf{"scans", 500},
-    MostOf{"joints", 50},    MostOf{"hangers", 50},         MostOf{"pins", 50},
-    MostOf{"goods", 100},    MostOf{"holes", 64},           MostOf{"rails", 10},
-    MostOf{"lining", 10},    MostOf{"hole_drops", 20},      MostOf{"made", 20000},
-    MostOf{"ticks", 50000},  MostOf{"log", 50000},
+    MostOf{"walls", 500},     MostOf{"rooms", 200},          MostOf{"shelves", 500},
+    MostOf{"runs", 50},       MostOf{"units", 200},          MostOf{"systems", 50},
+    MostOf{"bays", 50},       MostOf{"pieces", 100},         MostOf{"drawers", 30},
+    MostOf{"boxes", 100},     MostOf{"hung", 100},           MostOf{"feeds", 100},
+    MostOf{"studs", 500},     MostOf{"openings", 50},        MostOf{"obstacles", 200},
+    MostOf{"services", 300},  MostOf{"observations", 20000}, MostOf{"scans", 500},
+    MostOf{"joints", 50},     MostOf{"hangers", 50},         MostOf{"pins", 50},
+    MostOf{"goods", 100},     MostOf{"cut_outs", 30},        MostOf{"others", 20},
+    MostOf{"holes", 64},      MostOf{"rails", 10},           MostOf{"lining", 10},
+    MostOf{"hole_drops", 20}, MostOf{"made", 20000},         MostOf{"ticks", 50000},
+    MostOf{"log", 50000},
 };
 inline constexpr std::size_t most_other_entries = 5000;
 inline constexpr std::size_t longest_id = 64;

@@ -21,6 +21,9 @@ void fields(auto& visit, Is<StudRules> auto& rules) {
     visit.optional("screw_scatter", rules.screw_scatter,
                    length.told("Screws and nails about the stud's middle, standard deviation"));
     visit.optional("scatter", rules.scatter, length.told("Of a stud about its nominal place, standard deviation"));
+    visit.optional("told_right", rules.told_right,
+                   probability.told("A spacing, or a stud's place, that somebody said"));
+    visit.optional("told_scatter", rules.told_scatter, length.told("Of such a place, standard deviation"));
     visit.optional("missing", rules.missing,
                    Meaning{"a probability below one half", Range::minority}.told("A stud that is not at its place"));
     visit.optional("extra_per_m", rules.extra_per_m,
@@ -166,6 +169,16 @@ void fields(auto& visit, Is<ShelfRules> auto& rules) {
                        "Up through a bracket's arm into the board (house rule)"));
     visit.optional("resin_room", rules.resin_room,
                    margin.told("A hole for resin is this much wider than its bar (common practice)"));
+    visit.optional("leg_back_within", rules.leg_back_within,
+                   length.told("Of a leg in front of a board's middle: something holds the back there (house rule)"));
+    visit.optional("resin_over", rules.resin_over,
+                   Meaning{"a factor", Range::more_than_zero}.told(
+                       "Resin to buy over what a hole takes: nozzle, waste, crumbled walls (house rule)"));
+    visit.optional("tight_most", rules.tight_most,
+                   margin.told("A hole in soft block no thinner than this under its rod: more splits the block (house "
+                               "rule)"));
+    visit.optional("cut_out_margin", rules.cut_out_margin,
+                   margin.told("Board left before and behind a sink or a hob (common practice)"));
     visit.optional("leg_room", rules.leg_room,
                    length.told("Wall that brackets want under a board: the usual longest leg (house rule)"));
     visit.optional("near_corner", rules.near_corner,

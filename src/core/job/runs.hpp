@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/job/boards.hpp"
 #include "core/job/chosen_fixing.hpp"
 #include "core/job/lines.hpp"
 #include "core/job/materials.hpp"
@@ -81,6 +82,7 @@ struct CabinetUnit {
     std::string line = {};                ///< id of the line its bottom stands on, where that is not its run's own
     std::optional<Length> gap_front = {}; ///< as found: the opening's width at its front and at its back
     std::optional<Length> gap_back = {};
+    std::vector<Length> pins = {}; ///< where its screws go because the fitter says so, from its left side
     UnknownMembers unknown = {};
     bool operator==(const CabinetUnit&) const = default;
 };
@@ -122,6 +124,8 @@ struct Run {
     std::string centre_unit = {}; ///< id of the unit that is centred; empty: the whole run
     Length left = {};             ///< of Slack::by_hand
     std::vector<CabinetUnit> units = {};
+    std::vector<CutOut> cut_outs = {};       ///< in its worktops, from the run's left end
+    std::vector<Length> rail_pins = {};      ///< where its rail is fixed because the fitter says so, from its left end
     std::optional<ChosenFixing> fixing = {}; ///< by the fitter; none: the program chooses
     UnknownMembers unknown = {};
     bool operator==(const Run&) const = default;

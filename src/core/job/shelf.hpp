@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/job/boards.hpp"
 #include "core/job/chosen_fixing.hpp"
 #include "core/job/materials.hpp"
 #include "core/job/unknown_members.hpp"
@@ -104,6 +105,8 @@ struct OnHiddenRods {
     Length in_wall = 80_mm;   ///< beyond the lining
     Length in_shelf = 150_mm; ///< out of the wall's face
     bool resin = false;       ///< set in resin
+    Length tight;             ///< its hole is drilled this much thinner than it: driven into soft block
+    Length off_centre;        ///< its bar in the shelf stands this far off the one in the wall: turned, it lifts an end
     UnknownMembers unknown = {};
     bool operator==(const OnHiddenRods&) const = default;
 };
@@ -149,6 +152,8 @@ struct Pole {
     Length wall;          ///< of a tube; 0: solid
     Length plate = 70_mm; ///< height of a bracket's plate
     Length hole_diameter = 5_mm;
+    std::optional<Force> rating = {};             ///< the maker's greatest load on one bracket; none: unknown
+    FigureBasis basis = FigureBasis::recommended; ///< of that
     UnknownMembers unknown = {};
     bool operator==(const Pole&) const = default;
 };
@@ -174,6 +179,30 @@ struct PictureLedge {
     bool operator==(const PictureLedge&) const = default;
 };
 
+/// What carries boards on brackets besides these, in one beam with them.
+enum class OtherKind { leg, left_strip, right_strip, rod };
+struct OtherSupport {
+    OtherKind kind = OtherKind::leg;
+    Length at;  ///< its middle from the shelf's left end; a strip's is its end's
+    Length out; ///< of a leg: its middle out of the wall
+    UnknownMembers unknown = {};
+    bool operator==(const OtherSupport&) const = default;
+};
+
+/// How large those are, alike for all of a shelf.
+struct OtherSizes {
+    Length leg = 60_mm;           ///< square, of wood
+    Length strip_breadth = 38_mm; ///< up the side wall
+    Length strip = 25_mm;         ///< out of it
+    Species strip_wood = Species::unknown;
+    int strip_screws = 3;
+    Length rod = 12_mm; ///< diameter
+    Length rod_in_wall = 80_mm;
+    Length rod_in_shelf = 150_mm;
+    UnknownMembers unknown = {};
+    bool operator==(const OtherSizes&) const = default;
+};
+
 using Holding = std::variant<OnBrackets, OnStandards, OnHiddenBracket, OnHiddenRods, OnKeyholes, OnCleats, HookRail,
                              Pole, Fixture, PictureLedge>;
 
@@ -191,18 +220,32 @@ struct Shelf {
     School school = School::studs_first;
     int extra_brackets = 0; ///< more than the fewest that will do
     Holding holding = OnBrackets{};
-    std::vector<Length> joints = {};  ///< where one board ends and the next begins, from the left end
-    std::vector<Length> hangers = {}; ///< where it hangs from a ceiling joist, from the left end: over a door
-    std::vector<Length> pins = {};    ///< where a bracket stands because the fitter says so, from the left end
-    int tiers = 1;                    ///< alike shelves one under another, the highest at `height`
-    Length rise = {};                 ///< from one tier's top to the next's
+    std::vector<Length> joints = {};       ///< where one board ends and the next begins, from the left end
+    std::vector<Length> hangers = {};      ///< where it hangs from a ceiling joist, from the left end: over a door
+    std::vector<Length> pins = {};         ///< where a bracket stands because the fitter says so, from the left end
+    std::vector<OtherSupport> others = {}; ///< of boards on brackets: legs, strips on side walls, rods
+    OtherSizes other_sizes = {};
+    std::optional<Lip> stretcher = {}; ///< a bar on edge under the board all along, that bends with it and is not glued
+    int tiers = 1;                     ///< alike shelves one under another, the highest at `height`
+    Length rise = {};                  ///< from one tier's top to the next's
     std::optional<Lip> lip = {};
-    std::vector<Goods> goods = {};           ///< besides the even load
+    std::optional<HollowBoard> hollow = {}; ///< none: of one stuff all through
+    std::vector<CutOut> cut_outs = {};
+    Mass board_mass = 0;           ///< of one board as weighed, with its lip; 0: reckoned from what it is made of
+    std::vector<Goods> goods = {}; ///< besides the even load
+    bool out_of_reach =
+        false; ///< the fitter says that nobody can lean on it: furniture stands before it, or it hangs high
     std::optional<ChosenFixing> fixing = {}; ///< by the fitter; none: the program chooses
     UnknownMembers unknown = {};
     bool operator==(const Shelf&) const = default;
 
     Length right() const { return left + length; }
+    /// Where one of `others` stands, from the left end.
+    Length place_of(const OtherSupport& other) const {
+        if (other.kind == OtherKind::left_strip)
+            return other_sizes.strip / 2;
+        return other.kind == OtherKind::right_strip ? length - other_sizes.strip / 2 : other.at;
+    }
     Length underside() const { return height - thickness; }
     /// Top of a tier, counted from the highest as 0.
     Length top_of(int tier) const { return height - tier * rise; }

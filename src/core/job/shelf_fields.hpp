@@ -43,6 +43,42 @@ void fields(auto& visit, Is<Lip> auto& lip) {
     visit.required("height", lip.height, Meaning{"a height", Range::more_than_zero}.told("Height"));
 }
 
+void fields(auto& visit, Is<HollowBoard> auto& board) {
+    constexpr Meaning size{"a size", Range::more_than_zero};
+    constexpr Meaning strip{"a size", Range::not_negative};
+    visit.optional("skin", board.skin, size.told("Each skin, thick").asked("Skins, each"));
+    visit.optional("frame", board.frame, asked("Frame of"));
+    visit.optional("front", board.front,
+                   strip.told("Strip along the front, front to back").asked("Strip at the front").or_none("none"));
+    visit.optional("back", board.back,
+                   strip.told("Strip along the back, front to back").asked("Strip at the back").or_none("none"));
+    visit.optional("ribs", board.ribs,
+                   Meaning{"a number of ribs", Range::not_negative}
+                       .told("Ribs from strip to strip, both ends' among them")
+                       .asked("Ribs, with the ends'"));
+    visit.optional("rib", board.rib, size.told("Each rib, along the board").asked("Ribs, wide"));
+    visit.optional("core_kg_per_m3", board.core,
+                   Meaning{"a density", Range::not_negative, {}, "kg/m3"}
+                       .told("Of what fills the rest, kg/m3")
+                       .asked("Filled with")
+                       .or_none("air"));
+}
+
+void fields(auto& visit, Is<CutOut> auto& cut) {
+    constexpr Meaning size{"a size", Range::more_than_zero};
+    visit.optional("name", cut.name, asked("What for"));
+    visit.required("across", cut.across,
+                   Meaning{"a distance from the left end", Range::not_negative}
+                       .told("Its left edge from the board's left end")
+                       .asked("From the left end"));
+    visit.required("back", cut.back,
+                   Meaning{"a distance from the back", Range::not_negative}
+                       .told("Its back edge from the board's back edge")
+                       .asked("From the back edge"));
+    visit.required("width", cut.width, size.told("Along the board").asked("Along the board"));
+    visit.required("depth", cut.depth, size.told("Front to back").asked("Front to back"));
+}
+
 void fields(auto& visit, Is<Goods> auto& goods) {
     visit.optional("name", goods.name);
     visit.required("from", goods.from,
@@ -91,6 +127,14 @@ void fields(auto& visit, Is<OnHiddenRods> auto& how) {
     visit.optional("in_shelf", how.in_shelf,
                    Meaning{"a size", Range::more_than_zero, "In the shelf"}.told("Out of the wall's face"));
     visit.optional("resin", how.resin, Meaning{"yes or no", Range::any, "Set in resin"});
+    visit.optional("tight", how.tight,
+                   Meaning{"a size", Range::not_negative, "Hole thinner than the rod by"}
+                       .told("The hole in soft block is this much thinner than the rod")
+                       .or_none("as thick"));
+    visit.optional("off_centre", how.off_centre,
+                   Meaning{"a distance", Range::not_negative, "Rod set off its middle by"}
+                       .told("The bar in the shelf stands this far off the bar in the wall")
+                       .or_none("straight"));
 }
 
 void fields(auto& visit, Is<OnKeyholes> auto& how) {
@@ -134,6 +178,13 @@ void fields(auto& visit, Is<Pole> auto& how) {
         Meaning{"a height", Range::more_than_zero, "Bracket plate, high"}.told("Height of a bracket's plate"));
     visit.optional("hole_diameter", how.hole_diameter,
                    Meaning{"a hole diameter", Range::more_than_zero, "Its holes, wide"}.told("Hole"));
+    visit.maybe("rating_n", how.rating,
+                Meaning{"a rating", Range::more_than_zero}
+                    .told("The maker's greatest load on one bracket, N")
+                    .asked("Sheet says, each bracket")
+                    .or_none("it says nothing")
+                    .known_by_mass());
+    visit.optional("basis", how.basis, asked("The sheet calls it"));
 }
 
 void fields(auto& visit, Is<Fixture> auto& how) {
@@ -157,6 +208,31 @@ template <>
 inline constexpr std::array<std::string_view, std::variant_size_v<Holding>> kind_names<Holding>{
     "brackets", "standards", "hidden_bracket", "hidden_rods", "keyholes",
     "cleats",   "hook_rail", "pole",           "fixture",     "picture_ledge"};
+
+void fields(auto& visit, Is<OtherSupport> auto& other) {
+    visit.required("kind", other.kind, asked("What"));
+    visit.optional("at", other.at,
+                   Meaning{"a distance from the left end", Range::not_negative}
+                       .told("Its middle, from the shelf's left end; a strip's is its end's")
+                       .asked("From the left end"));
+    visit.optional("out", other.out,
+                   Meaning{"a distance", Range::not_negative}
+                       .told("Of a leg: its middle out of the wall")
+                       .asked("Out of the wall"));
+}
+
+void fields(auto& visit, Is<OtherSizes> auto& sizes) {
+    constexpr Meaning size{"a size", Range::more_than_zero};
+    visit.optional("leg", sizes.leg, size.told("A leg, square, of wood").asked("Legs, thick"));
+    visit.optional("strip_breadth", sizes.strip_breadth, size.told("Up the side wall").asked("End strips, up"));
+    visit.optional("strip", sizes.strip, size.told("Out of it").asked("End strips, thick"));
+    visit.optional("strip_wood", sizes.strip_wood, asked("End strips of"));
+    visit.optional("strip_screws", sizes.strip_screws,
+                   Meaning{"a number of screws", Range::more_than_zero}.asked("Screws in an end strip"));
+    visit.optional("rod", sizes.rod, size.told("Diameter").asked("Rods, thick"));
+    visit.optional("rod_in_wall", sizes.rod_in_wall, size.told("Beyond the lining").asked("Rods, in the wall"));
+    visit.optional("rod_in_shelf", sizes.rod_in_shelf, size.told("Out of the wall's face").asked("Rods, in the board"));
+}
 
 void fields(auto& visit, Is<Shelf> auto& shelf) {
     visit.required("id", shelf.id);
@@ -189,13 +265,28 @@ void fields(auto& visit, Is<Shelf> auto& shelf) {
         "pins", shelf.pins,
         Meaning{"a distance from the left end", Range::not_negative}.told(
             "A bracket, rod or upright stands right here, from the left end; the others are placed round it"));
+    visit.list("others", shelf.others);
+    visit.part("other_sizes", shelf.other_sizes);
+    visit.maybe_part("stretcher", shelf.stretcher);
     visit.optional("tiers", shelf.tiers,
                    Meaning{"a number of shelves", Range::more_than_zero}.asked("Shelves, one under another"));
     visit.optional(
         "rise", shelf.rise,
         Meaning{"a height", Range::not_negative}.told("From one tier's top to the next's").asked("From top to top"));
     visit.maybe_part("lip", shelf.lip);
+    visit.maybe_part("hollow", shelf.hollow);
+    visit.list("cut_outs", shelf.cut_outs);
+    visit.optional("board_kg", shelf.board_mass,
+                   Meaning{"a mass", Range::not_negative}
+                       .told("One board as weighed, with its lip, kg; 0: reckoned from what it is made of")
+                       .asked("One board weighs")
+                       .or_none("reckoned"));
     visit.list("goods", shelf.goods);
+    visit.optional("out_of_reach", shelf.out_of_reach,
+                   Meaning{}
+                       .told("The fitter says that nobody can lean on it")
+                       .asked("Somebody may lean on it")
+                       .either("as its height says", "no: out of reach, or furniture before it"));
     visit.maybe_part("fixing", shelf.fixing);
 }
 

@@ -75,6 +75,9 @@ std::string say(const Quantity& quantity, const Voice& voice) {
     case Kind::area:
         return imperial ? fmt::format("{:.1f} sq ft", si / metres_per_foot / metres_per_foot)
                         : fmt::format("{:.2f} m\u00b2", si);
+    case Kind::volume:
+        // Cartridges are sold by the millilitre in inch shops too.
+        return fmt::format("{:.0f} ml", si * 1e6);
     }
     std::abort();
 }
@@ -143,6 +146,8 @@ std::string_view si_unit(Kind kind) {
         return "s";
     case Kind::area:
         return "m2";
+    case Kind::volume:
+        return "m3";
     case Kind::ratio:
     case Kind::share:
     case Kind::count:

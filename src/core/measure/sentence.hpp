@@ -35,6 +35,7 @@ enum class Kind {
     resistance_per_m, ///< ohm/m, of one conductor
     time,             ///< s, shown in minutes or hours
     area,             ///< m2
+    volume,           ///< m3, of what is squeezed out of a cartridge
 };
 
 struct Quantity {
@@ -88,6 +89,9 @@ inline Quantity volts(double value) {
 inline Quantity amps(double value) {
     return {Kind::current, value};
 }
+inline Quantity volume(double cubic_metres) {
+    return {Kind::volume, cubic_metres};
+}
 inline Quantity count(std::size_t number) {
     return {Kind::count, static_cast<double>(number)};
 }
@@ -103,6 +107,7 @@ struct Sentence {
     std::string_view pattern;
     std::vector<Value> values = {};
     bool operator==(const Sentence&) const = default;
+    bool empty() const { return pattern.empty(); }
 };
 
 /// How to say it.

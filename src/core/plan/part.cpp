@@ -49,7 +49,9 @@ void leave_long(CutPart& part, Length on) {
         return;
     part.working = longer({"Left long to be cut to the wall"}, part.length, on);
     part.length += on;
-    part.mind = "left long: measure between the walls at its height, then cut";
+    // What is cut out of it is said first: its places are measured when it has its length.
+    if (part.mind.empty())
+        part.mind = {"left long: measure between the walls at its height, then cut"};
 }
 
 void leave_broad(CutPart& part, Length on) {
@@ -57,7 +59,7 @@ void leave_broad(CutPart& part, Length on) {
         return;
     part.working = longer({"Left broad to be scribed"}, part.breadth, on);
     part.breadth += on;
-    part.mind = "left broad, then scribed by its cutting table";
+    part.mind = {"left broad, then scribed by its cutting table"};
 }
 
 std::string_view words(StuffKind kind) {

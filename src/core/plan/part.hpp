@@ -27,7 +27,7 @@ struct CutPart {
     Length length; ///< to be cut, allowances in it; along the grain
     Length breadth;
     bool may_turn = false;               ///< no grain
-    std::string_view mind = {};          ///< how it is let in, what is left on it; empty: nothing to mind
+    Sentence mind = {};                  ///< how it is let in, what is left on it; empty: nothing to mind
     std::optional<Working> working = {}; ///< of a length that is more than what was asked for
     std::string label = {};     ///< "P1": written on it, where its thing numbers its parts; empty: the job does
     std::string_view what = {}; ///< "side panel"

@@ -37,11 +37,15 @@ struct BracketPlan {
     Force tension = 0;  ///< on the worst hole, governing case
     Force shear = 0;    ///< per hole, governing case
     std::optional<Fixing> fixing;
-    Utilisation fixing_utilisation;  ///< unknown: nothing to hold it, or nothing known
-    Utilisation bracket_utilisation; ///< unknown without the maker's rating
-    bool hanger = false;             ///< from the ceiling
-    bool pinned = false;             ///< here because the fitter says so
-    double rod_sink = 0;             ///< m, of the shelf's front by the bending of a hidden rod
+    Utilisation fixing_utilisation;         ///< unknown: nothing to hold it, or nothing known
+    Utilisation bracket_utilisation;        ///< unknown without the maker's rating
+    bool hanger = false;                    ///< from the ceiling
+    std::optional<OtherSupport> other = {}; ///< a leg, a strip or a rod stands there
+    std::optional<Bracket> rod = {};        ///< that rod, as what is let into the wall
+    Length rod_over = {};                   ///< its top above the board's underside
+    bool is_bracket() const { return !hanger && !other; }
+    bool pinned = false; ///< here because the fitter says so
+    double rod_sink = 0; ///< m, of the shelf's front by the bending of a hidden rod
 };
 
 /// A layout by one school, with what it comes to.

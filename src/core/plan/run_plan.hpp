@@ -120,12 +120,13 @@ struct RunPiece {
     What what = What::plinth;
     Length from; ///< along the wall
     Length to;
-    Length z;                    ///< of the edge it is set by: a rail's and a ledger's lower, a worktop's top
-    Length breadth;              ///< worktop: front to back; plinth: height
-    std::vector<Length> cuts;    ///< its lengths, left to right
-    std::vector<Length> fixings; ///< places of its screws along the wall
-    RailHold hold = {};          ///< of a suspension rail
-    std::size_t screws = 0;      ///< up into a worktop, out of the units under it
+    Length z;                          ///< of the edge it is set by: a rail's and a ledger's lower, a worktop's top
+    Length breadth;                    ///< worktop: front to back; plinth: height
+    std::vector<Length> cuts;          ///< its lengths, left to right
+    std::vector<Length> fixings;       ///< places of its screws along the wall
+    RailHold hold = {};                ///< of a suspension rail
+    std::size_t screws = 0;            ///< up into a worktop, out of the units under it
+    std::vector<CutOut> cut_outs = {}; ///< of a worktop, from its own left end
 };
 
 /// A board's edge shaped to the wall, as a table of widths.

@@ -5,7 +5,18 @@
 namespace yes_square {
 
 /// What a fixing holds in, best first.
-enum class Substrate { masonry, proved_stud, joist, nogging, detected_stud, indicated_stud, assumed_stud, lining };
+enum class Substrate {
+    masonry,
+    proved_stud,
+    joist,
+    floor,
+    side_wall,
+    nogging,
+    detected_stud,
+    indicated_stud,
+    assumed_stud,
+    lining
+};
 
 /// What a stud is to a fixing.
 inline Substrate substrate_of(StudState state) {

@@ -1,5 +1,6 @@
 #include "core/reckon/fixing_options.hpp"
 
+#include "core/fixings/lining_anchor.hpp"
 #include "core/reckon/chosen.hpp"
 #include "core/reckon/reckon.hpp"
 
@@ -29,6 +30,8 @@ std::vector<ChosenFixing> candidates(const Catalogue& catalogue, const Wall& wal
         if (!screw.lengths.empty())
             all.push_back({screw.gauge});
     for (const MasonryAnchor& anchor : catalogue.plugs)
+        all.push_back({std::nullopt, anchor.id});
+    for (const LiningAnchor& anchor : catalogue.lining_anchors)
         all.push_back({std::nullopt, anchor.id});
     std::erase_if(all, [&](const ChosenFixing& each) { return !goes_into(each, wall, catalogue); });
     return all;
@@ -80,8 +83,7 @@ void add_reasons(std::vector<FixingOption>& options, std::vector<FixingOption> a
     for (FixingOption& here : at_worst) {
         const auto whole =
             std::ranges::find_if(options, [&](const FixingOption& each) { return each.as.like(here.as); });
-        const bool steadies = !here.as.gauge && here.as.anchor.empty();
-        if (steadies || whole == options.end()) {
+        if (whole == options.end()) {
             if (!here.refused.empty())
                 options.push_back(std::move(here));
             continue;
@@ -97,6 +99,9 @@ void add_reasons(std::vector<FixingOption>& options, std::vector<FixingOption> a
 bool goes_into(const ChosenFixing& fixing, const Wall& wall, const Catalogue& catalogue) {
     if (fixing.gauge)
         return std::holds_alternative<Framing>(wall.structure);
+    const auto lining = std::ranges::find(catalogue.lining_anchors, fixing.anchor, &LiningAnchor::id);
+    if (lining != catalogue.lining_anchors.end())
+        return by_packet(*lining, wall).has_value();
     const auto* masonry = std::get_if<Masonry>(&wall.structure);
     const auto anchor = std::ranges::find(catalogue.plugs, fixing.anchor, &MasonryAnchor::id);
     return masonry && anchor != catalogue.plugs.end() && anchor->substrate == masonry->kind;

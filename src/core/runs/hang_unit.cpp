@@ -55,7 +55,35 @@ private:
         plan_.hook_utilisation = Utilisation::of(*plan_.hook_load, unit_.hook_rating);
     }
 
+    /// A screw that the fitter has pinned: in the stud that is sure to be round it, else in nothing that holds.
+    Column pinned(Length at) const {
+        const Length x = standing_.place.left + at;
+        if (site_.masonry())
+            return {x, Substrate::masonry, {}};
+        const auto stud = site_.stud_round(x);
+        if (!stud)
+            return {x, Substrate::lining, {}};
+        return {x, substrate_of(site_.survey.studs[*stud].state), stud};
+    }
+
+    /// Where its screws go: where the fitter has pinned them, and round those where the program finds wood.
     std::vector<Column> columns() const {
+        std::vector<Column> columns;
+        for (const Length pin : unit_.pins)
+            columns.push_back(pinned(pin));
+        const auto by_a_pin = [&](const Column& found) {
+            const Length near = site_.timber() ? site_.timber()->stud_width : site_.rules.runs.side_grip;
+            return std::ranges::any_of(
+                unit_.pins, [&](Length pin) { return absolute(standing_.place.left + pin - found.x) <= near; });
+        };
+        for (const Column& found : found_columns())
+            if (!by_a_pin(found))
+                columns.push_back(found);
+        std::ranges::sort(columns, {}, &Column::x);
+        return columns;
+    }
+
+    std::vector<Column> found_columns() const {
         const RunRules& rules = site_.rules.runs;
         std::vector<Column> columns;
         if (site_.masonry()) {
@@ -94,7 +122,11 @@ private:
             drill(rails, places, true); // one in each stud does not bear it: two, one above the other
     }
 
-    static bool carries(const Column& column) { return column.substrate != Substrate::assumed_stud; }
+    static bool carries(const Column& column) { return counts(column.substrate); }
+    /// Nothing hangs on a stud that nobody found, or on the lining.
+    static bool counts(Substrate substrate) {
+        return substrate != Substrate::assumed_stud && substrate != Substrate::lining;
+    }
 
     /// Between two screws above one another.
     Length stacked() const { return Length::nearest_to_inches(site_.rules.runs.stack_diameters * usual_screw_in); }
@@ -130,7 +162,7 @@ private:
     std::vector<PlannedHole*> carrying_holes() {
         std::vector<PlannedHole*> holes;
         for (PlannedHole& hole : plan_.holes)
-            if (hole.substrate != Substrate::assumed_stud)
+            if (counts(hole.substrate))
                 holes.push_back(&hole);
         return holes;
     }

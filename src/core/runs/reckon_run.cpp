@@ -78,7 +78,7 @@ RunPlan reckon_run(std::size_t number, const RunSite& site) {
         plan.units.back().feet = feet_of(standing, site.wall);
     }
     plan.joins = joins_of(units, site);
-    plan.pieces = pieces_of(units, site);
+    plan.pieces = pieces_of(run, units, site);
     plan.scribes = scribes_of(run, units, site);
     for (RunPiece& piece : plan.pieces)
         if (piece.what == RunPiece::What::suspension_rail)

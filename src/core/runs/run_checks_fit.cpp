@@ -1,5 +1,6 @@
 #include "core/runs/level_units.hpp"
 #include "core/runs/run_checks.hpp"
+#include "core/site/cut_outs.hpp"
 #include "core/site/site_checks.hpp"
 
 #include <algorithm>
@@ -22,6 +23,7 @@ public:
             tilt(i);
             hob(i);
         }
+        worktops();
         scribes();
         doors(true);
         doors(false);
@@ -153,6 +155,23 @@ private:
                 advise(near, hood ? Sentence{"Raise the hood's line by {0}", {quantity(wanted - gap)}}
                                   : Sentence{"Leave it out over the hob, or move the hob"});
             }
+    }
+
+    /// What is cut out of its worktops, and what would be where there is none.
+    void worktops() {
+        std::size_t cut = 0;
+        for (const RunPiece& piece : plan_.pieces) {
+            if (piece.what != RunPiece::What::worktop)
+                continue;
+            cut += piece.cut_outs.size();
+            check_cut_outs(piece.cut_outs, piece.to - piece.from, piece.breadth, site_.wall.rules, piece.from, piece.z,
+                           plan_.checks);
+        }
+        if (cut < draft_.run.cut_outs.size())
+            add(checks::cut_out_off_board,
+                {"{0} of {1} cut-outs lie over no worktop of this run: they are told from its left end",
+                 {count(draft_.run.cut_outs.size() - cut), count(draft_.run.cut_outs.size())}},
+                std::nullopt, std::nullopt, std::nullopt);
     }
 
     void scribes() {

@@ -24,6 +24,7 @@ public:
             if (standing.unit.hanging == Hanging::screws || !hung) {
                 backs(i);
                 studs(i);
+                pins(i);
                 strips(i);
             } else {
                 hardware(i);
@@ -33,6 +34,7 @@ public:
                 lift(i);
         }
         rail();
+        rail_pins();
         for (const JoinScrew& join : plan_.joins)
             if (!join.length)
                 advise(add(checks::joint_screw_none,
@@ -153,6 +155,52 @@ private:
             advise(check,
                    {"Anchors in the lining do not hang a cabinet; where masonry lies behind, plugs by their packet"});
     }
+
+    /// Screws that the fitter pinned: within the unit's rails, and in something that holds.
+    void pins(std::size_t i) {
+        const StandingUnit& standing = draft_.units[i];
+        const CabinetUnit& unit = standing.unit;
+        const auto let_go = [&](Check& check, Length pin) {
+            advise(check, {"Let go of that pin"},
+                   changed(draft_.run, [&](Run& run) { std::erase(run.units[i].pins, pin); }));
+        };
+        for (const Length pin : unit.pins) {
+            const Length x = standing.place.left + pin;
+            if (pin <= unit.side || pin >= unit.width - unit.side)
+                let_go(add(checks::screw_pin_off,
+                           {"{0}: a screw is pinned {1} from its left side, and its rails run from {2} to {3}",
+                            {name(i), quantity(pin), quantity(unit.side), quantity(unit.width - unit.side)}},
+                           std::nullopt, x, standing.top()),
+                       pin);
+            else if (misses(x))
+                let_go(add(checks::screw_pin_misses,
+                           {"{0}: a screw is pinned at {1}, and no stud is sure to be there: it holds nothing",
+                            {name(i), quantity(x)}},
+                           std::nullopt, x, standing.top()),
+                       pin);
+        }
+    }
+
+    void rail_pins() {
+        for (const Length pin : draft_.run.rail_pins) {
+            const Length x = plan_.units.empty() ? pin : plan_.units.front().place.left + pin;
+            const bool on_rail = std::ranges::any_of(plan_.pieces, [&](const RunPiece& piece) {
+                return piece.what == RunPiece::What::suspension_rail && x >= piece.from && x <= piece.to;
+            });
+            if (on_rail && !misses(x))
+                continue;
+            advise(on_rail ? add(checks::screw_pin_misses,
+                                 {"The rail is pinned at {0}, and no stud is sure to be there: it is not fixed there",
+                                  {quantity(x)}},
+                                 std::nullopt, x, std::nullopt)
+                           : add(checks::screw_pin_off,
+                                 {"A rail is pinned at {0}, and no rail of this run is there", {quantity(x)}},
+                                 std::nullopt, x, std::nullopt),
+                   {"Let go of that pin"}, changed(draft_.run, [&](Run& run) { std::erase(run.rail_pins, pin); }));
+        }
+    }
+
+    bool misses(Length x) const { return !site_.wall.masonry() && !site_.wall.stud_round(x); }
 
     void strips(std::size_t i) {
         for (Check& check :

@@ -1,6 +1,7 @@
 #include "core/runs/run_parts.hpp"
 
 #include "core/fixings/fixing_supplies.hpp"
+#include "core/site/cut_outs.hpp"
 
 #include <algorithm>
 
@@ -59,7 +60,7 @@ private:
         for (const std::string_view what : {"front packer under {0}", "back packer under {0}"}) {
             CutPart& part = parts_.emplace_back(strip_part(unit.unit_id, {what, {unit.name}}, unit.place.width,
                                                            packer_breadth, packer, StuffKind::packer));
-            part.mind = "ripped to a wedge by the legs' table, its thickest given here";
+            part.mind = {"ripped to a wedge by the legs' table, its thickest given here"};
         }
     }
 
@@ -68,6 +69,7 @@ private:
         case RunPiece::What::worktop:
             parts_.push_back(strip_part(run_.id, {"worktop of {0}", {run_.name}}, length, piece.breadth,
                                         worktop_thickness, StuffKind::worktop, "worktop"));
+            parts_.back().mind = cut_outs_to_mind(piece.cut_outs);
             if (run_.start.at == EndKind::wall_end)
                 leave_long(parts_.back(), scribed_);
             break;

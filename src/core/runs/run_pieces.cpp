@@ -1,5 +1,6 @@
 #include "core/runs/run_pieces.hpp"
 
+#include "core/site/cut_outs.hpp"
 #include "core/site/plan_hole.hpp"
 
 #include "core/fixings/choose_fixing.hpp"
@@ -34,8 +35,9 @@ bool has_plinth(const StandingUnit& standing) {
 
 class Pieces {
 public:
-    Pieces(const std::vector<StandingUnit>& units, const RunSite& site)
-        : units_{units}
+    Pieces(const Run& run, const std::vector<StandingUnit>& units, const RunSite& site)
+        : run_{run}
+        , units_{units}
         , site_{site} {}
 
     std::vector<RunPiece> cut() {
@@ -90,6 +92,10 @@ private:
         worktop.breadth = deepest(first, last) + site_.rules().worktop_overhang;
         worktop.cuts = {right_of(last) - from};
         const auto units = std::count_if(first, last, [](const StandingUnit& s) { return is_cabinet(s.unit); });
+        const Length begins = units_.front().place.left;
+        worktop.cut_outs = cut_outs_between(run_.cut_outs, from - begins, worktop.to - begins);
+        for (CutOut& cut : worktop.cut_outs)
+            cut.across -= from - begins;
         worktop.screws = static_cast<std::size_t>(units * site_.rules().worktop_screws);
     }
 
@@ -140,7 +146,25 @@ private:
                            z,
                            {},
                            cut_from_stock(to - from, site_.rules().rail_stock, site_.rules().shortest_rail),
-                           fixings_between(from, to, site_.rules().rail_masonry)});
+                           round_pins(fixings_between(from, to, site_.rules().rail_masonry), from, to)});
+    }
+
+    /// The places that the fitter pinned on this rail, where something holds there, and those that the program found as
+    /// far as they are no other than these.
+    std::vector<Length> round_pins(std::vector<Length> found, Length from, Length to) const {
+        std::vector<Length> pinned;
+        for (const Length pin : run_.rail_pins) {
+            const Length x = units_.front().place.left + pin;
+            if (x >= from && x <= to && (site_.wall.masonry() || site_.wall.stud_round(x)))
+                pinned.push_back(x);
+        }
+        const Length near = site_.wall.timber() ? site_.wall.timber()->stud_width : site_.rules().rail_masonry / 2;
+        std::erase_if(found, [&](Length x) {
+            return std::ranges::any_of(pinned, [&](Length pin) { return absolute(pin - x) <= near; });
+        });
+        found.insert(found.end(), pinned.begin(), pinned.end());
+        std::ranges::sort(found);
+        return found;
     }
 
     void add_ledger(Place first, Place last) {
@@ -149,6 +173,7 @@ private:
         pieces_.push_back({What::ledger, from, to, first->bottom, {}, {to - from}, fixings_between(from, to, 600_mm)});
     }
 
+    const Run& run_;
     const std::vector<StandingUnit>& units_;
     const RunSite& site_;
     std::vector<RunPiece> pieces_;
@@ -167,8 +192,8 @@ std::vector<StandingUnit> standing_units(const Run& run, const RunLayout& layout
     return units;
 }
 
-std::vector<RunPiece> pieces_of(const std::vector<StandingUnit>& units, const RunSite& site) {
-    return Pieces{units, site}.cut();
+std::vector<RunPiece> pieces_of(const Run& run, const std::vector<StandingUnit>& units, const RunSite& site) {
+    return Pieces{run, units, site}.cut();
 }
 
 std::vector<Length> cut_from_stock(Length length, Length stock, Length shortest) {
@@ -235,13 +260,9 @@ std::vector<PlannedHole> places_of_rail(const RunPiece& rail, const WallSite& si
         hole.packing = site.survey.face.shim_at(x, rail.z).value_or(Length{});
         if (site.masonry())
             hole.substrate = Substrate::masonry;
-        const auto& studs = site.survey.studs;
-        const auto nearest =
-            std::ranges::min_element(studs, {}, [&](const Stud& stud) { return absolute(stud.centre - x); });
-        if (!site.timber() || nearest == studs.end() || absolute(nearest->centre - x) > site.rules.fitting.same_hole)
-            continue;
-        hole.stud = static_cast<std::size_t>(nearest - studs.begin());
-        hole.substrate = substrate_of(nearest->state);
+        hole.stud = site.stud_round(x);
+        if (hole.stud)
+            hole.substrate = substrate_of(site.survey.studs[*hole.stud].state);
     }
     return places;
 }

@@ -6,7 +6,7 @@ namespace yes_square {
 
 /// Worktop and plinth of a run on the floor; suspension rail and temporary ledger of one on the wall. Each section runs
 /// as far as units that share it stand side by side.
-std::vector<RunPiece> pieces_of(const std::vector<StandingUnit>& units, const RunSite& site);
+std::vector<RunPiece> pieces_of(const Run& run, const std::vector<StandingUnit>& units, const RunSite& site);
 
 /// Lengths of a rail cut from stock: whole lengths first; a last piece too short to fix at both ends takes from the one
 /// before it.

@@ -1,5 +1,7 @@
 #include "core/runs/run_words.hpp"
 
+#include "core/site/cut_outs.hpp"
+
 #include <algorithm>
 #include <numeric>
 
@@ -163,6 +165,8 @@ private:
         for (const RunPiece& piece : plan_.pieces)
             if (piece.what == RunPiece::What::worktop) {
                 any = true;
+                for (const CutOut& cut : piece.cut_outs)
+                    step(cut_out_step(cut));
                 const bool heavy = piece.to - piece.from > rules_.two_carry_from;
                 step({heavy ? std::string_view{"Two carry the worktop in, {0} by {1}: scribe it to the wall, screw it "
                                                "up from under, screws shorter than it and its rail together"}

@@ -12,6 +12,10 @@ std::string_view substrate_name(Substrate substrate) {
         return "proved_stud";
     case Substrate::joist:
         return "joist";
+    case Substrate::floor:
+        return "floor";
+    case Substrate::side_wall:
+        return "side_wall";
     case Substrate::nogging:
         return "nogging";
     case Substrate::detected_stud:

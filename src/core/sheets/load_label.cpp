@@ -28,6 +28,8 @@ LoadLabel load_label(const Wall& wall, const Shelf& shelf, const ShelfPlan& plan
     const bool light = holds(plan) == Holds::light;
     if (light)
         label.assumes.push_back({"It hangs on the lining: nobody leans on it"});
+    if (shelf.out_of_reach)
+        label.assumes.push_back({"Nobody can lean on it: out of reach, or furniture stands before it"});
     std::set<std::string> told;
     const auto tell = [&](const Fixing& fixing) {
         if (told.insert(fixing.name).second)

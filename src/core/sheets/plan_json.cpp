@@ -142,18 +142,29 @@ private:
             groups.push_back(group("plate", plan.plate_edge, plan.plate_loads, holes, fixing, plan.plate_turns));
             return groups;
         }
-        const std::size_t rows = plan.bracket ? plan.bracket->hole_drops.size() : 1;
-        for (std::size_t from = 0; from + rows <= plan.holes.size() && rows > 0; from += rows) {
+        const auto rows_at = [&](std::size_t hole) {
+            return plan.bracket && !plan.brackets[plan.holes[hole].place].rod ? plan.bracket->hole_drops.size()
+                                                                              : std::size_t{1};
+        };
+        for (std::size_t from = 0, rows = 0; from < plan.holes.size(); from += rows) {
+            rows = rows_at(from);
+            if (rows == 0 || from + rows > plan.holes.size())
+                break;
             std::vector<HeldHole> holes;
             for (std::size_t i = from; i < from + rows; ++i)
                 holes.push_back(held(plan.holes[i]));
             const PlannedHole& top = plan.holes[from];
             const BracketPlan& place = plan.brackets[top.place];
-            const Length edge = plan.bracket ? top.z + plan.bracket->hole_drops.front() - plan.bracket->leg
-                                             : top.z - plan.cleat_breadth / 2;
+            const Length edge = place.rod      ? top.z
+                                : plan.bracket ? top.z + plan.bracket->hole_drops.front() - plan.bracket->leg
+                                               : top.z - plan.cleat_breadth / 2;
             groups.push_back(group(std::to_string(top.place + 1), edge, place.loads, holes, place.fixing, place.turns));
         }
         return groups;
+    }
+
+    static std::string stands(const BracketPlan& plan) {
+        return plan.hanger ? "hanger" : plan.other ? std::string{enum_name(plan.other->kind)} : "bracket";
     }
 
     Json support(std::size_t index, const BracketPlan& plan) const {
@@ -161,6 +172,7 @@ private:
                   {"x_m", plan.x.in_metres()},
                   {"x", format(plan.x, voice_.unit)},
                   {"hold", std::string{substrate_name(plan.substrate)}},
+                  {"stands", stands(plan)},
                   {"pinned", plan.pinned},
                   {"reaction_n",
                    {{"greatest", plan.reaction.greatest},

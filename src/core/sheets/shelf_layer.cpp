@@ -125,7 +125,7 @@ private:
                      0.6},
                 reference);
         } else {
-            for (const Outline& leg : leg_boxes(shelf_, plan_, place.x)) {
+            for (const Outline& leg : leg_boxes(shelf_, plan_, place)) {
                 rectangle(leg, Ink::bracket, carries(place.substrate) ? Fill::plain : Fill::none, 0.3, reference);
                 label = std::min(label, leg.bottom);
             }

@@ -80,6 +80,10 @@ std::string_view words(Substrate substrate) {
         return "proved stud";
     case Substrate::joist:
         return "ceiling joist";
+    case Substrate::floor:
+        return "floor";
+    case Substrate::side_wall:
+        return "side wall";
     case Substrate::nogging:
         return "nogging";
     case Substrate::detected_stud:

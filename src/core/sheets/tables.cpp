@@ -111,7 +111,7 @@ private:
             "cut-list", {"label", "part", "stuff", "length_mm", "breadth_mm", "thickness_mm", "wall", "mind"}, {}};
         for (const CutPiece& piece : cut_list(job_, plan_))
             table.rows.push_back({piece.label, said(piece.name), piece.stuff.words, mm(piece.length), mm(piece.breadth),
-                                  mm(piece.stuff.thickness), piece.wall, std::string{piece.mind}});
+                                  mm(piece.stuff.thickness), piece.wall, said(piece.mind)});
         return table;
     }
 

@@ -23,11 +23,27 @@ Length lean_of(const std::optional<Neighbour>& neighbour, bool at_corner, Length
     return -Length::nearest_to_metres(depth.in_metres() * std::tan(neighbour->angle.off));
 }
 
-HoleDemand demand_of(Force load, Force leaning, const OnCleats& how, const WallSite& site, double duration) {
-    HoleDemand demand =
-        cleat_screw_demand(load + leaning, how.breadth, how.thickness, site.rules.strips.pivot, duration);
+HoleDemand demand_of(Force load, Force leaning, Length breadth, Length thickness, const WallSite& site,
+                     double duration) {
+    HoleDemand demand = cleat_screw_demand(load + leaning, breadth, thickness, site.rules.strips.pivot, duration);
     demand.when = leaning > 0 ? "somebody leans on it" : "goods";
     return demand;
+}
+
+/// The screws of a strip, on a wall like `wall`.
+void fix_strip(CleatPlan& cleat, Length thickness, Species wood, const Wall& wall, Substrate substrate,
+               const std::vector<HoleDemand>& demands, const WallSite& site, std::optional<Length> to_edge = {}) {
+    DrivenThrough through = driven_through_cleat(thickness, wood);
+    through.to_edge = to_edge;
+    through.together = cleat.screws;
+    const auto choice = choose_fixing({site.catalogue, site.rules, wall, site.chosen}, substrate, through, demands);
+    cleat.loads = demands;
+    if (!choice)
+        return;
+    cleat.substrate = substrate;
+    cleat.demand = choice->governing;
+    cleat.fixing = choice->fixing;
+    cleat.utilisation = choice->utilisation;
 }
 
 class Alcove {
@@ -44,9 +60,9 @@ public:
         cut();
         span();
         if (how_.left)
-            side("left", site_.survey.left, at_left(), 0);
+            side(true);
         if (how_.right)
-            side("right", site_.survey.right, at_right(), 1);
+            side(false);
         if (how_.back)
             back();
     }
@@ -77,63 +93,11 @@ private:
         sides_ = {beam.reactions.front(), beam.reactions.back()};
     }
 
-    /// The screws of a strip, on a wall like `wall`.
-    void fix(CleatPlan& cleat, const Wall& wall, Substrate substrate, const std::vector<HoleDemand>& demands,
-             std::optional<Length> to_edge = {}) {
-        DrivenThrough through = driven_through_cleat(how_.thickness, how_.wood);
-        through.to_edge = to_edge;
-        through.together = cleat.screws;
-        const auto choice =
-            choose_fixing({site_.catalogue, site_.rules, wall, site_.chosen}, substrate, through, demands);
-        cleat.loads = demands;
-        if (!choice)
-            return;
-        cleat.substrate = substrate;
-        cleat.demand = choice->governing;
-        cleat.fixing = choice->fixing;
-        cleat.utilisation = choice->utilisation;
-    }
-
-    void side(std::string_view name, const std::optional<Neighbour>& neighbour, bool at_corner, std::size_t end) {
-        CleatPlan cleat;
-        cleat.wall = name;
-        cleat.length = how_.back ? shelf_.depth - how_.thickness : shelf_.depth;
-        cleat.load = sides_.empty() ? loads_.total(shelf_.length) / 2 : sides_[end].sustained;
-        cleat.screws = static_cast<std::size_t>(how_.screws);
-        Wall wall;
-        wall.structure = neighbour && at_corner ? neighbour->structure : site_.wall.structure;
-        wall.lining = neighbour && at_corner ? neighbour->lining : site_.wall.lining;
-        cleat.wall_known = neighbour && at_corner;
-        const bool framed = !std::holds_alternative<Masonry>(wall.structure);
-        std::vector<double> places;
-        if (framed) {
-            // Screws go where studs of that wall are, and nobody has found any on a wall that was not surveyed.
-            for (const Length stud : cleat.wall_known ? neighbour->studs : std::vector<Length>{})
-                if (stud >= site_.rules.strips.end_inset / 2 && stud <= cleat.length - site_.rules.strips.end_inset / 2)
-                    places.push_back(stud.in_metres());
-            cleat.screws = places.size();
-            cleat.few_studs = places.size() < 2;
-        } else {
-            // Screws in one place hold no strip.
-            const double reach = std::max(0.0, (cleat.length - 2 * site_.rules.strips.end_inset).in_metres());
-            for (int i = 0; i < how_.screws && reach > site_.rules.strips.end_inset.in_metres(); ++i)
-                places.push_back(site_.rules.strips.end_inset.in_metres() +
-                                 reach * (how_.screws > 1 ? i / (how_.screws - 1.0) : 0.5));
-        }
-        cleat.screws = places.size();
-        if (places.empty() || cleat.few_studs) {
-            plan_.cleats.push_back(std::move(cleat));
-            return;
-        }
-        const double share = greatest_share(places, cleat.length.in_metres());
-        // Goods in the middle of the depth, somebody at the front edge.
-        const double even = greatest_share(places, cleat.length.in_metres() / 2);
-        const Substrate substrate = framed ? Substrate::proved_stud : Substrate::masonry;
-        std::vector<HoleDemand> demands{demand_of(cleat.load * even, 0, how_, site_, duration_stored)};
-        if (loads_.accidental > 0)
-            demands.push_back(demand_of(cleat.load * even, loads_.accidental * share, how_, site_, duration_people));
-        fix(cleat, wall, substrate, demands);
-        plan_.cleats.push_back(std::move(cleat));
+    void side(bool left) {
+        const Length length = how_.back ? shelf_.depth - how_.thickness : shelf_.depth;
+        const Force load = sides_.empty() ? loads_.total(shelf_.length) / 2 : sides_[left ? 0 : 1].sustained;
+        plan_.cleats.push_back(strip_on_side({left, length, how_.breadth, how_.thickness, how_.wood, how_.screws}, load,
+                                             loads_.accidental, shelf_, site_));
     }
 
     void back() {
@@ -178,9 +142,10 @@ private:
         hole.place = plan_.brackets.size();
         hole.x = x;
         hole.z = shelf_.underside() - how_.breadth / 2;
-        hole.demands = {demand_of(load, 0, how_, site_, duration_stored)};
+        hole.demands = {demand_of(load, 0, how_.breadth, how_.thickness, site_, duration_stored)};
         if (loads_.accidental > 0)
-            hole.demands.push_back(demand_of(load, loads_.accidental, how_, site_, duration_people));
+            hole.demands.push_back(
+                demand_of(load, loads_.accidental, how_.breadth, how_.thickness, site_, duration_people));
 
         BracketPlan place;
         place.x = x;
@@ -213,7 +178,8 @@ private:
             const Length sure = to_edge_of(*site_.timber(), site_.survey.studs[*place.stud], place.x, site_.rules);
             to_edge = to_edge ? std::min(*to_edge, sure) : sure;
         }
-        fix(cleat, site_.wall, plan_.brackets.front().substrate, demands, to_edge);
+        fix_strip(cleat, how_.thickness, how_.wood, site_.wall, plan_.brackets.front().substrate, demands, site_,
+                  to_edge);
         for (std::size_t i = 0; i < plan_.holes.size() && cleat.fixing; ++i) {
             BracketPlan& place = plan_.brackets[i];
             PlannedHole& hole = plan_.holes[i];
@@ -248,6 +214,48 @@ HoleDemand cleat_screw_demand(Force load, Length breadth, Length thickness, Leng
     // One too low to have a lever over its edge is held by nothing.
     return {lever > Length{} ? moment / lever : Force::newtons(std::numeric_limits<double>::infinity()), load,
             duration};
+}
+
+CleatPlan strip_on_side(const SideStrip& strip, Force load, Force leaning, const Shelf& shelf, const WallSite& site) {
+    const std::optional<Neighbour>& neighbour = strip.left ? site.survey.left : site.survey.right;
+    const bool at_corner = strip.left ? in_left_corner(shelf, site) : in_right_corner(shelf, site);
+    const Length inset = site.rules.strips.end_inset;
+    CleatPlan cleat;
+    cleat.wall = strip.left ? "left" : "right";
+    cleat.length = strip.length;
+    cleat.load = load;
+    Wall wall;
+    wall.structure = neighbour && at_corner ? neighbour->structure : site.wall.structure;
+    wall.lining = neighbour && at_corner ? neighbour->lining : site.wall.lining;
+    cleat.wall_known = neighbour && at_corner;
+    const bool framed = !std::holds_alternative<Masonry>(wall.structure);
+    std::vector<double> places;
+    if (framed) {
+        // Screws go where studs of that wall are, and nobody has found any on a wall that was not surveyed.
+        for (const Length stud : cleat.wall_known ? neighbour->studs : std::vector<Length>{})
+            if (stud >= inset / 2 && stud <= cleat.length - inset / 2)
+                places.push_back(stud.in_metres());
+        cleat.few_studs = places.size() < 2;
+    } else {
+        // Screws in one place hold no strip.
+        const double reach = std::max(0.0, (cleat.length - 2 * inset).in_metres());
+        for (int i = 0; i < strip.screws && reach > inset.in_metres(); ++i)
+            places.push_back(inset.in_metres() + reach * (strip.screws > 1 ? i / (strip.screws - 1.0) : 0.5));
+    }
+    cleat.screws = places.size();
+    if (places.empty() || cleat.few_studs)
+        return cleat;
+    const double share = greatest_share(places, cleat.length.in_metres());
+    // Goods in the middle of the depth, somebody at the front edge.
+    const double even = greatest_share(places, cleat.length.in_metres() / 2);
+    std::vector<HoleDemand> demands{
+        demand_of(cleat.load * even, 0, strip.breadth, strip.thickness, site, duration_stored)};
+    if (leaning > 0)
+        demands.push_back(
+            demand_of(cleat.load * even, leaning * share, strip.breadth, strip.thickness, site, duration_people));
+    fix_strip(cleat, strip.thickness, strip.wood, wall, framed ? Substrate::proved_stud : Substrate::masonry, demands,
+              site);
+    return cleat;
 }
 
 void hang_on_cleats(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {

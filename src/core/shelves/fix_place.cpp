@@ -2,9 +2,11 @@
 
 #include "core/fixings/bracket_forces.hpp"
 #include "core/fixings/lining_anchor.hpp"
+#include "core/shelves/cleats.hpp"
 #include "core/shelves/way.hpp"
 
 #include <algorithm>
+#include <numbers>
 
 namespace yes_square {
 namespace {
@@ -33,8 +35,11 @@ void fix(BracketPlan& place, const Shelf& shelf, const WallSite& site, DrivenThr
     place.shear = choice->governing.shear();
 }
 
-constexpr Length joist_width = 38_mm;  ///< nominal (PS 20)
-constexpr Length joist_depth = 140_mm; ///< the least usual one
+constexpr Pressure leg_modulus = 6_gpa; ///< of the softest wood sold for legs
+constexpr Pressure leg_pressed = 4_mpa; ///< along its grain, in use
+constexpr double leg_buckling = 3;      ///< of Euler's load
+constexpr Length joist_width = 38_mm;   ///< nominal (PS 20)
+constexpr Length joist_depth = 140_mm;  ///< the least usual one
 constexpr Length ceiling_lining = Length::micrometres(12'500);
 constexpr Length hanger_plate = 3_mm;
 constexpr Length hanger_hole = 6_mm;
@@ -62,7 +67,55 @@ void fix_hanger(BracketPlan& place, const WallSite& site) {
                           {place.reaction.greatest, 0, duration_people, leaned_case}}};
 }
 
+/// A leg of wood under what comes down on it: Euler's load of a strut held at neither end by a third, and pressed along
+/// its grain (house rules). Nothing is driven anywhere.
+void stand_on_leg(BracketPlan& place, const Shelf& shelf) {
+    const double side = shelf.other_sizes.leg.in_metres();
+    const double length = std::max(0.1, shelf.underside().in_metres());
+    const double inertia = side * side * side * side / 12;
+    const double buckles = std::numbers::pi * std::numbers::pi * leg_modulus.in_pascals() * inertia / (length * length);
+    const double crushes = leg_pressed.in_pascals() * side * side;
+    place.fixing_utilisation =
+        Utilisation::of(place.reaction.greatest, Force::newtons(std::min(buckles / leg_buckling, crushes)));
+    place.shear = place.reaction.greatest;
+}
+
+void lie_on_strip(BracketPlan& place, const Shelf& shelf, const WallSite& site) {
+    const CleatPlan strip = end_strip(place, shelf, site);
+    place.fixing = strip.fixing;
+    place.fixing_utilisation = strip.utilisation;
+    place.tension = strip.demand.tension;
+    place.shear = strip.demand.shear();
+    place.row_demands = {strip.loads};
+}
+
+/// The shelf as one on rods like those among its brackets.
+void hang_on_rod(BracketPlan& place, const Shelf& shelf, const WallSite& site) {
+    Shelf on_rods = shelf;
+    OnHiddenRods rods;
+    rods.diameter = shelf.other_sizes.rod;
+    rods.in_wall = shelf.other_sizes.rod_in_wall;
+    rods.in_shelf = shelf.other_sizes.rod_in_shelf;
+    on_rods.holding = rods;
+    const auto carrier = way_of(on_rods).carrier(on_rods, site);
+    place.rod = carrier->bracket;
+    place.rod_over = carrier->over;
+    way_of(on_rods).fix(place, on_rods, site, *carrier);
+}
+
 } // namespace
+
+CleatPlan end_strip(const BracketPlan& place, const Shelf& shelf, const WallSite& site) {
+    const OtherSizes& sizes = shelf.other_sizes;
+    const SideStrip strip{place.other->kind == OtherKind::left_strip,
+                          shelf.depth,
+                          sizes.strip_breadth,
+                          sizes.strip,
+                          sizes.strip_wood,
+                          sizes.strip_screws};
+    return strip_on_side(strip, place.reaction.sustained, place.reaction.greatest - place.reaction.sustained, shelf,
+                         site);
+}
 
 Substrate hold_of_hanger(Length x, const WallSite& site) {
     if (site.wall.joists.empty())
@@ -102,6 +155,17 @@ void fix_place(BracketPlan& place, const Shelf& shelf, const WallSite& site, con
     place.loads.clear();
     if (place.hanger)
         return fix_hanger(place, site);
+    if (place.other) {
+        switch (place.other->kind) {
+        case OtherKind::leg:
+            return stand_on_leg(place, shelf);
+        case OtherKind::left_strip:
+        case OtherKind::right_strip:
+            return lie_on_strip(place, shelf, site);
+        case OtherKind::rod:
+            return hang_on_rod(place, shelf, site);
+        }
+    }
     if (way_of(shelf).fix(place, shelf, site, carrier))
         return;
     PlaceDemands demands = demands_of(place.reaction, carrier, site.rules);

@@ -24,6 +24,9 @@ PlaceDemands demands_of(const Reaction& reaction, const Carrier& carrier, const 
 /// screw of a hanger in its joist. None where nothing suits, or where it turns off the wall.
 void fix_place(BracketPlan& place, const Shelf& shelf, const WallSite& site, const Carrier& carrier);
 
+/// The strip on a side wall at a place where one is, for what comes down there.
+CleatPlan end_strip(const BracketPlan& place, const Shelf& shelf, const WallSite& site);
+
 /// What a hanger at x would hang from: a joist that meets the wall within reach of a screw, the ceiling's lining, or an
 /// assumed joist where nobody knows any.
 Substrate hold_of_hanger(Length x, const WallSite& site);

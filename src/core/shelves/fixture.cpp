@@ -8,6 +8,7 @@ namespace {
 
 class FixtureWay final : public WayOf<Fixture> {
 public:
+    bool is_board() const override { return false; }
     std::vector<ShelfPreset> presets() const override {
         return {{"fixture", "Fixture's own holes", 600_mm, 1100_mm, 100_mm, 500_mm, BoardMaterial::birch_plywood,
                  LoadKind::display}};

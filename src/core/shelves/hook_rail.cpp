@@ -11,6 +11,7 @@ namespace {
 
 class HookRailWay final : public WayOf<HookRail> {
 public:
+    bool is_board() const override { return false; }
     std::vector<ShelfPreset> presets() const override {
         return {{"hook_rail", "Rail with hooks", 1000_mm, 1700_mm, 80_mm, 95_mm, BoardMaterial::red_oak,
                  LoadKind::clothes}};

@@ -21,8 +21,8 @@ constexpr double simple_span_sag = 5.0 / 384;
 constexpr double continuous_span_sag = 0.0100;
 constexpr std::array all_schools{School::studs_first, School::even, School::mirrored};
 
-/// Where no bracket centre may be, from the shelf's left end: strips that do not run along the whole shelf, and things
-/// a leg would foul.
+/// Where no bracket centre may be, from the shelf's left end: strips that do not run along the whole shelf, things a
+/// leg would foul, and what is cut out of the board over an arm.
 std::vector<Interval> keep_outs(const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
     const Bracket& bracket = carrier.bracket;
     std::vector<Interval> intervals;
@@ -48,6 +48,10 @@ std::vector<Interval> keep_outs(const Shelf& shelf, const WallSite& site, const 
     for (const ServicePoint& service : site.wall.services)
         if (!service.far_side)
             keep_out(box_of(service), bracket.width / 2);
+    if (way_of(shelf).is_board())
+        for (const CutOut& cut : shelf.cut_outs)
+            if (cut.back < bracket.arm)
+                intervals.push_back({cut.across - bracket.width / 2, cut.right() + bracket.width / 2});
     if (!legs.empty())
         each_other_board(site, shelf, legs.front().joined(legs.back()),
                          [&](const Shelf&, const Outline& board) { keep_out(board, bracket.width / 2); });
@@ -110,6 +114,16 @@ BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const
     for (const Length pin : shelf.pins)
         if (pin > Length{} && pin < shelf.length)
             question.made.push_back(pin);
+    if (way_of(shelf).chooses_bracket())
+        for (const OtherSupport& other : shelf.others) {
+            const Length at = shelf.place_of(other);
+            if (at <= Length{} || at >= shelf.length)
+                continue;
+            question.made.push_back(at);
+            if (other.kind != OtherKind::rod)
+                question.hangers.push_back(
+                    {at, {}, other.kind == OtherKind::leg ? Substrate::floor : Substrate::side_wall});
+        }
     std::ranges::sort(question.made);
     question.made.erase(std::ranges::unique(question.made).begin(), question.made.end());
 
@@ -133,6 +147,34 @@ BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const
 
 namespace {
 
+std::optional<OtherSupport> other_at(const Shelf& shelf, Length place) {
+    if (way_of(shelf).chooses_bracket())
+        for (const OtherSupport& other : shelf.others)
+            if (shelf.place_of(other) == place)
+                return other;
+    return std::nullopt;
+}
+
+/// What a leg in front of the middle does not take of what comes down there: it comes on the back, and what holds that
+/// nearest takes it besides its own. The leg itself is reckoned with all of it (safe side).
+void share_with_legs(const Shelf& shelf, std::vector<BracketPlan>& places) {
+    for (const BracketPlan& leg : places) {
+        if (!leg.other || leg.other->kind != OtherKind::leg || leg.other->out <= shelf.depth / 2)
+            continue;
+        const double in_front = (shelf.depth / 2).in_metres() / leg.other->out.in_metres();
+        BracketPlan* nearest = nullptr;
+        for (BracketPlan& place : places)
+            if (place.substrate != Substrate::floor && carries(place.substrate) &&
+                (!nearest || absolute(place.x - leg.x) < absolute(nearest->x - leg.x)))
+                nearest = &place;
+        if (!nearest)
+            continue;
+        const Force behind = leg.reaction.sustained * (1 - in_front);
+        nearest->reaction.sustained += behind;
+        nearest->reaction.greatest += behind;
+    }
+}
+
 /// The board on its places, and what comes down on each.
 Weighed weigh_board(const Shelf& shelf, const WallSite& site, const BracketQuestion& question,
                     const std::vector<Length>& places) {
@@ -147,10 +189,15 @@ Weighed weigh_board(const Shelf& shelf, const WallSite& site, const BracketQuest
         BracketPlan plan;
         plan.x = shelf.left + place;
         plan.substrate = hold_at(question, place);
-        plan.hanger = std::ranges::find(question.hangers, place, &StudUnder::place) != question.hangers.end();
+        if (const auto other = other_at(shelf, place); other)
+            plan.other = *other;
+        else
+            plan.hanger = std::ranges::find(question.hangers, place, &StudUnder::place) != question.hangers.end();
         plan.pinned = std::ranges::find(shelf.pins, place) != shelf.pins.end();
         const auto& studs = site.survey.studs;
-        if (site.timber() && !plan.hanger && carries(plan.substrate) && plan.substrate != Substrate::nogging)
+        const bool in_stud = !plan.hanger && plan.substrate != Substrate::nogging &&
+                             plan.substrate != Substrate::floor && plan.substrate != Substrate::side_wall;
+        if (site.timber() && in_stud && carries(plan.substrate))
             for (std::size_t i = 0; i < studs.size(); ++i)
                 if (!plan.stud || absolute(studs[i].centre - plan.x) < absolute(studs[*plan.stud].centre - plan.x))
                     plan.stud = i;
@@ -179,24 +226,25 @@ Weighed weigh_board(const Shelf& shelf, const WallSite& site, const BracketQuest
             at_least_its_share(weighed.brackets[i].reaction, places, i);
         }
     }
-    if (carrying.size() >= 2 && carrying.size() < places.size()) {
-        // Those in the lining steady: the board is judged with them and without.
-        const BeamResult bare = analyse(beam_of(shelf, carrying), beam_load, kdef);
+    // The board is judged on some of its places too, and each place with the worse.
+    const auto also_on = [&](const std::vector<Length>& fewer) {
+        const BeamResult bare = analyse(beam_of(shelf, fewer), beam_load, kdef);
         if (const SagVerdict sag = worst_sag(bare, divisor(rules.sag_limit)); sag.share() > weighed.sag.share())
             weighed.sag = sag;
         weighed.board_utilisation =
             std::max(weighed.board_utilisation, board_utilisation(shelf, bare, loads.accidental, rules));
         weighed.utilisation = weighed.board_utilisation;
-        std::size_t next = 0;
-        for (BracketPlan& place : weighed.brackets) {
-            if (!carries(place.substrate))
-                continue;
+        for (std::size_t next = 0; next < fewer.size(); ++next) {
+            const auto place = std::ranges::find(weighed.brackets, shelf.left + fewer[next], &BracketPlan::x);
             Reaction alone = bare.reactions[next];
-            at_least_its_share(alone, carrying, next++);
-            place.reaction.greatest = std::max(place.reaction.greatest, alone.greatest);
-            place.reaction.sustained = std::max(place.reaction.sustained, alone.sustained);
-            place.reaction.least = std::min(place.reaction.least, alone.least);
+            at_least_its_share(alone, fewer, next);
+            place->reaction.greatest = std::max(place->reaction.greatest, alone.greatest);
+            place->reaction.sustained = std::max(place->reaction.sustained, alone.sustained);
+            place->reaction.least = std::min(place->reaction.least, alone.least);
         }
+    };
+    if (carrying.size() >= 2 && carrying.size() < places.size()) {
+        also_on(carrying); // those in the lining steady and carry nothing
     } else if (carrying.size() == 1) {
         // With one bracket that carries, it carries all.
         for (BracketPlan& place : weighed.brackets)
@@ -205,6 +253,15 @@ Weighed weigh_board(const Shelf& shelf, const WallSite& site, const BracketQuest
                 place.reaction.greatest = place.reaction.sustained + loads.accidental;
             }
     }
+    // A rod gives under its load and what is stiffer takes that: the board is judged with its rods, as if they stood
+    // firm, and without them.
+    std::vector<Length> stiff;
+    for (const BracketPlan& place : weighed.brackets)
+        if (carries(place.substrate) && !(place.other && place.other->kind == OtherKind::rod))
+            stiff.push_back(place.x - shelf.left);
+    if (stiff.size() >= 2 && stiff.size() < carrying.size())
+        also_on(stiff);
+    share_with_legs(shelf, weighed.brackets);
     return weighed;
 }
 
@@ -231,7 +288,7 @@ void weigh_fixings(Weighed& weighed, const Shelf& shelf, const WallSite& site, c
         place.carries = (carrier.boards - 1) * reaction.sustained + reaction.greatest;
         fix_place(place, shelf, site, carrier);
         weighed.bracket_turns |= place.turns;
-        if (bracket.rating && !place.hanger)
+        if (bracket.rating && place.is_bracket())
             place.bracket_utilisation = Utilisation::of(reaction.greatest, allowed_on(bracket));
         if (carries(place.substrate)) {
             // An unrated bracket is said so; it does not choose between layouts.

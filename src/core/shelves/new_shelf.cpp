@@ -60,6 +60,7 @@ Shelf new_shelf(const ShelfPreset& preset, const Wall& wall) {
     shelf.load.kind = preset.load;
     preset.way->place(wall, shelf);
     shelf.holding = preset.way->usual(shelf);
+    shelf.hollow = preset.way->make_up();
     return shelf;
 }
 
@@ -74,6 +75,13 @@ void hang_as(const ShelfPreset& preset, Shelf& shelf, const Wall& wall) {
         shelf.depth = usual.depth;
         shelf.load = usual.load;
         shelf.material = usual.material;
+        shelf.hollow = usual.hollow;
+        shelf.board_mass = {};
+    }
+    if (!preset.way->is_board()) {
+        shelf.hollow.reset();
+        shelf.cut_outs.clear();
+        shelf.board_mass = {};
     }
     if (desk)
         shelf.height = usual.height;

@@ -1,6 +1,8 @@
+#include "core/job/field_visits.hpp"
 #include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_curer.hpp"
 #include "core/shelves/shelf_kind_checks.hpp"
+#include "core/shelves/shelf_parts.hpp"
 #include "core/shelves/shelf_steps.hpp"
 #include "core/shelves/way.hpp"
 
@@ -23,6 +25,8 @@ std::optional<Bracket> choose_bracket(const Shelf& shelf, const WallSite& site) 
             best = &bracket;
     return best ? std::optional{*best} : std::nullopt;
 }
+
+constexpr Length stretcher_screws = 300_mm;
 
 /// Its leg over the arm: the holes seen from the leg's top.
 void turn_up(Bracket& bracket) {
@@ -58,6 +62,7 @@ public:
     void check(KindChecker& checker) const override {
         const Shelf& shelf = checker.shelf();
         const auto& [least, most] = std::pair{checker.rules().desk_least, checker.rules().desk_most};
+        check_others(checker);
         if (shelf.load.kind == LoadKind::desk && (shelf.height < least || shelf.height > most))
             checker.add(checks::desk_height, {"The desk's top is {0} up; {1} to {2} is usual",
                                               {quantity(shelf.height), quantity(least), quantity(most)}});
@@ -77,8 +82,33 @@ public:
         curer.slide_upright(check);
     }
 
+    /// Boards, and what carries them besides brackets.
+    std::vector<CutPart> cut(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) const override {
+        std::vector<CutPart> parts = boards_cut(shelf, site, plan);
+        const OtherSizes& sizes = shelf.other_sizes;
+        for (const BracketPlan& place : plan.brackets) {
+            if (!place.other)
+                continue;
+            if (place.other->kind == OtherKind::leg)
+                parts.push_back(strip_part(shelf.id, {"leg of {0}", {shelf.name}}, leg_length(shelf, site, place.x),
+                                           sizes.leg, sizes.leg, StuffKind::cleat, "leg"));
+            else if (place.other->kind == OtherKind::rod)
+                parts.push_back(strip_part(shelf.id, {"rod of {0}", {shelf.name}},
+                                           site.wall.lining_thickness() + sizes.rod_in_wall + sizes.rod_in_shelf,
+                                           sizes.rod, sizes.rod, StuffKind::rod, "steel rod"));
+        }
+        for (const CleatPlan& cleat : plan.cleats)
+            parts.push_back(strip_part(shelf.id, {"{0} cleat of {1}", {cleat.wall, shelf.name}}, cleat.length,
+                                       sizes.strip_breadth, sizes.strip));
+        if (shelf.stretcher)
+            parts.push_back(board_part(shelf.id, {"stretcher of {0}", {shelf.name}}, shelf.stretcher->material,
+                                       shelf.length, shelf.stretcher->height, shelf.stretcher->breadth));
+        return parts;
+    }
+
     void say_steps(ShelfSteps& steps) const override {
         const Shelf& shelf = steps.shelf();
+        say_others(steps);
         if (in_left_corner(shelf, steps.site()) && in_right_corner(shelf, steps.site()))
             steps.say(
                 {"From corner to corner: the brackets in the corners first, then measure between the walls at the "
@@ -99,11 +129,60 @@ public:
                 {"Desk: all tops in one plane, or they do not share the load. Lay a straightedge over them, pack "
                  "behind the low ones"});
         }
+        for (std::size_t i = 0; i < steps.plan().brackets.size(); ++i) {
+            const BracketPlan& place = steps.plan().brackets[i];
+            if (place.other && place.other->kind == OtherKind::leg)
+                steps.say({"Leg {0}: {1} long, its middle {2} from the reference end and {3} out of the wall. Set it "
+                           "under the board when that lies level, screw it from above or with a plate",
+                           {count(i + 1), quantity(leg_length(shelf, steps.site(), place.x)), quantity(place.x),
+                            quantity(place.other->out)}});
+        }
+        if (shelf.stretcher)
+            steps.say({"Screw the stretcher up under the board all along, on edge, every {0} or so",
+                       {quantity(stretcher_screws)}});
         steps.hold(Phase::adjust, {"Check plumb and level again, then tighten all, top screws first"});
         if (shelf.tiers > 1)
             steps.say(
                 {"The next row {0} lower, off the one above by a stick cut to that length", {quantity(shelf.rise)}});
         steps.lay_board();
+    }
+
+private:
+    static Length leg_length(const Shelf& shelf, const WallSite& site, Length x) {
+        return site.survey.floor.above_floor_now(x, shelf.underside());
+    }
+
+    static void say_others(ShelfSteps& steps) {
+        for (const CleatPlan& cleat : steps.plan().cleats)
+            steps.say({"The strip on the {0} wall first, its top on the level line: {1} long, {2} screws",
+                       {cleat.wall, quantity(cleat.length), count(cleat.screws)}});
+    }
+
+    /// What carries it besides brackets: on the board, and a leg with something that holds the back near it.
+    static void check_others(KindChecker& checker) {
+        const Shelf& shelf = checker.shelf();
+        for (const CleatPlan& cleat : checker.plan().cleats)
+            checker.strip(cleat);
+        for (const OtherSupport& other : shelf.others) {
+            const Length at = shelf.place_of(other);
+            const bool leg = other.kind == OtherKind::leg;
+            if (at <= Length{} || at >= shelf.length || (leg && (other.out <= Length{} || other.out > shelf.depth))) {
+                checker.add(checks::other_off_board,
+                            {"{0} at {1} from the left end, {2} out of the wall, is not under the board",
+                             {enum_words(other.kind), quantity(at), quantity(other.out)}},
+                            std::nullopt, shelf.left + at, shelf.underside());
+                continue;
+            }
+            const auto holds_back = [&](const BracketPlan& place) {
+                return place.substrate != Substrate::floor && carries(place.substrate) &&
+                       absolute(place.x - shelf.left - at) <= checker.rules().leg_back_within;
+            };
+            if (leg && std::ranges::none_of(checker.plan().brackets, holds_back))
+                checker.add(checks::leg_back_free,
+                            {"Nothing holds the board's back within {0} of the leg at {1}: it tips over the leg",
+                             {quantity(checker.rules().leg_back_within), quantity(shelf.left + at)}},
+                            std::nullopt, shelf.left + at, shelf.underside());
+        }
     }
 };
 

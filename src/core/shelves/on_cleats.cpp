@@ -52,7 +52,7 @@ public:
                 checks::cleat_sides_missing,
                 {"Without a strip on both side walls the shelf's front hangs free and the back strip is wrung off"});
         for (const CleatPlan& cleat : checker.plan().cleats)
-            check(cleat, checker);
+            checker.strip(cleat);
     }
     void cure(const ShelfCurer& curer, Check& check) const override {
         if (check.code == checks::cleat_sides_missing)
@@ -93,28 +93,6 @@ public:
             parts.push_back(
                 {SeenPart::Look::strip, {shelf.right() - how.thickness, shelf.right(), bottom, top}, shelf.depth});
         return parts;
-    }
-
-private:
-    static void check(const CleatPlan& cleat, KindChecker& checker) {
-        if (!cleat.wall_known)
-            checker.add(
-                checks::cleat_wall_unknown,
-                {"The {0} wall is not surveyed: it is taken to be built like this one. Prove it before you drill",
-                 {cleat.wall}});
-        if (cleat.few_studs)
-            checker.add(checks::one_stud,
-                        {"The {0} wall is framed, and the strip on it meets {1} of its found studs: two at least",
-                         {cleat.wall, count(cleat.screws)}},
-                        count(cleat.screws));
-        else if (cleat.screws == 0 || !cleat.fixing)
-            checker.add(checks::no_fixing,
-                        {"The {0} strip: nothing at hand holds it in what is behind it", {cleat.wall}});
-        else if (!cleat.utilisation.within())
-            checker.add(checks::fixing_overloaded,
-                        {"The {0} strip: its screws are loaded to {1} of what they bear",
-                         {cleat.wall, ratio(cleat.utilisation)}},
-                        ratio(cleat.utilisation));
     }
 };
 

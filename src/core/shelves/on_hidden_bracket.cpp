@@ -25,6 +25,12 @@ public:
         return how;
     }
     bool own_thickness() const override { return true; }
+    /// Its back is open, to slide over the bracket.
+    std::optional<HollowBoard> make_up() const override {
+        HollowBoard open_behind;
+        open_behind.back = {};
+        return open_behind;
+    }
 
     bool at_places() const override { return false; }
     HungPlate plate(const Shelf& shelf) const override {

@@ -3,11 +3,13 @@
 #include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_curer.hpp"
 #include "core/shelves/shelf_kind_checks.hpp"
+#include "core/shelves/shelf_parts.hpp"
 #include "core/shelves/shelf_steps.hpp"
 #include "core/shelves/way.hpp"
 
 #include <algorithm>
 #include <fmt/format.h>
+#include <numbers>
 
 /// A solid shelf on bars that stand out of the wall.
 namespace yes_square {
@@ -32,13 +34,44 @@ constexpr double rod_reduction = 4;
 constexpr double rod_edge = 1.5; ///< diameters
 constexpr Length rod_dust_room = 6_mm;
 constexpr Length front_cover = 20_mm; ///< of the shelf, before a rod's end
+constexpr Length shelf_room = 5_mm;   ///< of the hole in the shelf, beyond a rod's end
+
+bool in_soft_block(const Wall& wall) {
+    const auto* masonry = std::get_if<Masonry>(&wall.structure);
+    return masonry && masonry->kind == MasonryKind::aerated_block;
+}
+
+/// A rod is driven into a hole thinner than itself in soft block alone: wood splits, brick and concrete do not give.
+bool takes_tight(const OnHiddenRods& how, const Wall& wall) {
+    return how.tight <= Length{} || (in_soft_block(wall) && !how.resin && how.tight < how.diameter);
+}
+
+Length rod_length(const OnHiddenRods& how, const Wall& wall) {
+    return wall.lining_thickness() + how.in_wall + how.in_shelf;
+}
+
+/// What the ring round a bar takes, the bar set in it. m3
+double resin_in(const OnHiddenRods& how, const ShelfRules& rules) {
+    const double hole = (how.diameter + rules.resin_room).in_metres();
+    const double bar = how.diameter.in_metres();
+    return std::numbers::pi / 4 * (hole * hole - bar * bar) * how.in_wall.in_metres() * rules.resin_over;
+}
+
+/// From the bottom of its hole, so that a bar pushed in just presses it out of the mouth.
+Length resin_fill(const OnHiddenRods& how, const ShelfRules& rules) {
+    const double hole = (how.diameter + rules.resin_room).in_metres();
+    const double bar = how.diameter.in_metres();
+    return Length::nearest_to_metres(how.in_wall.in_metres() *
+                                     std::min(1.0, (1 - bar * bar / hole / hole) * rules.resin_over));
+}
 
 /// A rod in its hole: the steel, what holds it in the wall, and the shelf around it.
 void fix_rod(BracketPlan& place, const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
     const auto& how = std::get<OnHiddenRods>(shelf.holding);
     const Length lining = site.wall.lining_thickness();
     const Framing* framing = site.timber();
-    if (!carries(place.substrate) || (framing && how.in_wall > framing->stud_depth))
+    if (!carries(place.substrate) || (framing && how.in_wall > framing->stud_depth) || shelf.hollow ||
+        !takes_tight(how, site.wall))
         return;
     const Length edge = std::max(10_mm, Length::nearest_to_metres(rod_edge * how.diameter.in_metres()));
     if (framing && place.stud && to_edge_of(*framing, site.survey.studs[*place.stud], place.x, site.rules) < edge)
@@ -64,8 +97,10 @@ void fix_rod(BracketPlan& place, const Shelf& shelf, const WallSite& site, const
                   (stress.on_wall + leaned.on_wall) / wall, (stress.on_shelf + leaned.on_shelf) / board})};
     const Length room = framing ? Length{} : rod_dust_room;
     Fixing bar_in_hole;
-    bar_in_hole.name = how.resin ? "Steel bar set in resin" : "Steel rod";
-    bar_in_hole.screw_length = lining + how.in_wall + how.in_shelf;
+    bar_in_hole.name = how.resin              ? "Steel bar set in resin"
+                       : how.tight > Length{} ? "Steel rod driven into soft block"
+                                              : "Steel rod";
+    bar_in_hole.screw_length = rod_length(how, site.wall);
     bar_in_hole.penetration = how.in_wall;
     bar_in_hole.hole_diameter = carrier.bracket.hole_diameter;
     bar_in_hole.drill_depth = lining + how.in_wall + room;
@@ -106,7 +141,8 @@ public:
         rod.leg = rod.width = how.diameter;
         rod.thickness = how.diameter;
         rod.hole_drops = {how.diameter / 2};
-        rod.hole_diameter = how.diameter + (how.resin ? site.rules.shelves.resin_room : Length{});
+        rod.hole_diameter =
+            std::max(1_mm, how.diameter + (how.resin ? site.rules.shelves.resin_room : Length{}) - how.tight);
         rod.stiffened = true;
         Carrier carrier = even_carrier(rod, shelf, site);
         carrier.over = (shelf.thickness + how.diameter) / 2;
@@ -118,16 +154,19 @@ public:
     bool plumbed() const override { return false; }
     Length screwed_on(const Shelf&, const ShelfPlan&) const override { return {}; }
 
-    std::vector<Supply> bought(const Shelf& shelf, const ShelfPlan& plan) const override {
+    /// Each rod is cut from a length, to what it takes in the wall, its lining and the shelf.
+    std::vector<CutPart> cut(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) const override {
+        std::vector<CutPart> parts = boards_cut(shelf, site, plan);
         const OnHiddenRods& how = of(shelf);
-        std::vector<Supply> supplies{
-            {KitGroup::hardware,
-             fmt::format("rod {:.4g} mm", how.diameter.in_mm()),
-             {"Steel rod {0} thick, {1} long", {stock(how.diameter), stock(how.in_wall + how.in_shelf)}},
-             plan.brackets.size()}};
-        if (how.resin)
-            supplies.push_back({KitGroup::consumables, "resin", {"Resin, its gun and nozzles"}});
-        return supplies;
+        for (std::size_t i = 0; i < plan.brackets.size(); ++i)
+            parts.push_back(strip_part(shelf.id, {"rod of {0}", {shelf.name}}, rod_length(how, site.wall), how.diameter,
+                                       how.diameter, StuffKind::rod, "steel rod"));
+        return parts;
+    }
+    std::vector<Supply> bought(const Shelf& shelf, const ShelfPlan&) const override {
+        if (of(shelf).resin)
+            return {{KitGroup::consumables, "resin", {"Resin, its gun and nozzles"}}};
+        return {};
     }
 
     bool fix(BracketPlan& place, const Shelf& shelf, const WallSite& site, const Carrier& carrier) const override {
@@ -146,6 +185,28 @@ public:
                 {"A shelf of {0} is too thin for rods of {1}: {2} at least",
                  {quantity(shelf.thickness), quantity(how.diameter), quantity(least)}},
                 quantity(least - shelf.thickness));
+        if (shelf.hollow)
+            add(checks::rods_in_hollow,
+                {"Rods find no wood inside a hollow board: a solid one, or a bracket made for a hollow board"},
+                std::nullopt);
+        if (how.tight > Length{} && !takes_tight(how, checker.site().wall))
+            add(checks::rod_hole_tight,
+                {how.resin ? std::string_view{"A hole for resin is wider than its bar, and this one is to be {0} "
+                                              "thinner: one or the other"}
+                           : "A rod goes into a hole {0} thinner than itself in soft block alone, and this is none: "
+                             "drill for the rod, or for resin",
+                 {stock(how.tight)}},
+                quantity(how.tight));
+        else if (how.tight > checker.rules().tight_most)
+            add(checks::rod_hole_tight,
+                {"A hole {0} thinner than its rod splits the block: {1} at most",
+                 {stock(how.tight), stock(checker.rules().tight_most)}},
+                quantity(how.tight - checker.rules().tight_most));
+        if (2 * how.off_centre > how.diameter)
+            add(checks::rod_off_centre,
+                {"A rod of {0} cannot stand {1} off its own middle: half its thickness is the most",
+                 {stock(how.diameter), stock(how.off_centre)}},
+                quantity(how.off_centre - how.diameter / 2));
         if (how.in_shelf > shelf.depth - front_cover)
             add(checks::rod_too_thick,
                 {"Rods {0} long inside the shelf come within {1} of its front edge",
@@ -181,26 +242,55 @@ public:
             curer.more_brackets(check);
         if (check.code == checks::rod_edge_unknown)
             curer.other_board(check);
+        if (check.code == checks::rods_in_hollow)
+            curer.change(check, {"A solid board"}, [](Shelf& shelf) { shelf.hollow.reset(); });
+        if (check.code == checks::rod_hole_tight)
+            curer.change(check, {"Drill for the rod"},
+                         [](Shelf& shelf) { std::get<OnHiddenRods>(shelf.holding).tight = {}; });
+        if (check.code == checks::rod_off_centre)
+            curer.change(check, {"Straight rods"},
+                         [](Shelf& shelf) { std::get<OnHiddenRods>(shelf.holding).off_centre = {}; });
     }
 
     void say_steps(ShelfSteps& steps) const override {
         const OnHiddenRods& how = of(steps.shelf());
-        steps.say({"Drill square to the wall: a block drilled on the bench guides the bit"});
+        const Shelf& shelf = steps.shelf();
+        steps.say({"The holes' centres stand {0} over the line, which is the board's underside: half its thickness",
+                   {quantity(shelf.thickness / 2)}});
+        steps.say({"Drill square to the wall, outermost holes first, {0} deep from its face: a block drilled on the "
+                   "bench guides the bit",
+                   {stock(steps.site().wall.lining_thickness() + how.in_wall)}});
+        steps.say({"Cut the rods {0} long: {1} in the wall, {2} in the shelf",
+                   {stock(rod_length(how, steps.site().wall)),
+                    stock(steps.site().wall.lining_thickness() + how.in_wall), stock(how.in_shelf)}});
         if (how.resin) {
-            steps.say({"Blow the holes out twice, fill from the bottom with resin, turn the bars in, prop them level"});
+            steps.say(
+                {"Blow the holes out twice. Fill each from the bottom with resin for {0} of its depth, {1} a hole, "
+                 "turn the bars in, prop them level",
+                 {stock(resin_fill(how, steps.site().rules.shelves)),
+                  volume(resin_in(how, steps.site().rules.shelves))}});
             steps.wait(
                 {"Do not load or touch the bars until the resin has set, as its packet says for this temperature"},
                 steps.site().rules.fitting.resin_min);
+        } else if (how.tight > Length{}) {
+            steps.say(
+                {"Soft block: the holes are {0} thinner than the rods. Blow them out, drive the rods in straight, "
+                 "never back out: a rod that was drawn holds no more",
+                 {stock(how.tight)}});
         } else {
             steps.say({"Drive the rods in, outermost first, and check each for level and square"});
         }
         steps.go_to(Phase::adjust);
-        steps.say({"Carry the outermost hole centres onto the shelf's back edge, in the middle of its thickness. Drill "
-                   "{0}, {1} deep",
-                   {stock(how.diameter), stock(how.in_shelf + 5_mm)}});
+        steps.say({"Carry the outermost hole centres onto the shelf's back edge, in the middle of its thickness, {0} "
+                   "from its underside. Drill {1}, {2} deep",
+                   {quantity(shelf.thickness / 2), stock(how.diameter), stock(how.in_shelf + shelf_room)}});
         steps.say({"Slide the shelf on these, mark the rods between through it, take it off, drill them"});
-        steps.say({"Slide it home, {0}. A rod set off centre in its hole can be turned to bring an end up a little",
-                   {steps.mass()}});
+        if (how.off_centre > Length{})
+            steps.say({"Slide it home, {0}. Level it by turning the rods: a quarter turn lifts or lowers that place by "
+                       "{1}, which is all there is in them",
+                       {steps.mass(), fine(how.off_centre.in_metres())}});
+        else
+            steps.say({"Slide it home, {0}", {steps.mass()}});
         steps.hold(Phase::prove, {"Lean on the front edge over each rod: nothing may move"});
     }
 

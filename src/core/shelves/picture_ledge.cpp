@@ -23,6 +23,7 @@ namespace {
 class PictureLedgeWay final : public WayOf<PictureLedge> {
 public:
     /// Over the height that people lean on; lower ones are judged with somebody on their lip.
+    bool is_board() const override { return false; }
     std::vector<ShelfPreset> presets() const override {
         return {{"picture_ledge", "Picture ledge", 1200_mm, 1550_mm, 100_mm, 18_mm, BoardMaterial::red_oak,
                  LoadKind::display}};

@@ -14,4 +14,28 @@ inline std::string_view of_place(const Shelf& shelf, std::string_view bracket, s
     return way_of(shelf).chooses_bracket() ? bracket : other;
 }
 
+/// Of what stands at one of its places.
+inline std::string_view of_place(const BracketPlan& place, const Shelf& shelf, std::string_view bracket,
+                                 std::string_view other) {
+    return place.other ? other : of_place(shelf, bracket, other);
+}
+
+/// What a place is called with its number: "Leg".
+inline std::string_view name_of_place(const BracketPlan& place, const Shelf& shelf) {
+    if (place.hanger)
+        return "Hanger";
+    if (!place.other)
+        return way_of(shelf).one_of_them();
+    switch (place.other->kind) {
+    case OtherKind::leg:
+        return "Leg";
+    case OtherKind::left_strip:
+    case OtherKind::right_strip:
+        return "End strip";
+    case OtherKind::rod:
+        return "Rod";
+    }
+    return {};
+}
+
 } // namespace yes_square

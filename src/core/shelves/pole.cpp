@@ -24,6 +24,7 @@ Metal metal_of(PoleStuff stuff) {
 
 class PoleWay final : public WayOf<Pole> {
 public:
+    bool is_board() const override { return false; }
     std::vector<ShelfPreset> presets() const override {
         return {{"pole", "Pole", 1400_mm, 2100_mm, 90_mm, 28_mm, BoardMaterial::red_oak, LoadKind::display}};
     }
@@ -68,6 +69,8 @@ public:
         end.hole_drops = {plate_inset, how.plate - plate_inset};
         end.hole_diameter = how.hole_diameter;
         end.stiffened = true;
+        end.rating = how.rating;
+        end.basis = how.basis;
         Carrier carrier = even_carrier(end, shelf, site);
         carrier.over = (shelf.thickness + how.plate) / 2;
         carrier.load_at = carrier.edge_at;

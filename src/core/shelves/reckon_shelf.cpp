@@ -1,5 +1,6 @@
 #include "core/shelves/reckon_shelf.hpp"
 
+#include "core/shelves/fix_place.hpp"
 #include "core/shelves/plate.hpp"
 #include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_cures.hpp"
@@ -36,19 +37,20 @@ std::vector<BoardPiece> pieces_of(const Shelf& shelf) {
 
 /// The wall holes of what stands at the places, tier by tier.
 void drill(const Shelf& shelf, ShelfPlan& plan) {
-    const auto& drops = plan.bracket->hole_drops;
     const int tiers = plan.one_leg ? 1 : shelf.tiers;
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
         const BracketPlan& place = plan.brackets[i];
-        if (place.hanger)
+        if (place.hanger || (place.other && !place.rod))
             continue;
+        const auto& drops = (place.rod ? *place.rod : *plan.bracket).hole_drops;
+        const Length over = place.rod ? place.rod_over : plan.leg_over;
         for (int tier = 0; tier < tiers; ++tier)
             for (std::size_t row = 0; row < drops.size(); ++row) {
                 PlannedHole& hole = plan.holes.emplace_back();
                 hole.place = i;
                 hole.row = row + static_cast<std::size_t>(tier) * drops.size();
                 hole.x = place.x;
-                hole.z = shelf.top_of(tier) - shelf.thickness + plan.leg_over - drops[row];
+                hole.z = shelf.top_of(tier) - shelf.thickness + over - drops[row];
                 if (row < place.row_demands.size()) // a rod that cannot be set bears nothing
                     hole.demands = place.row_demands[row];
                 if (!place.fixing)
@@ -65,15 +67,21 @@ void plan_holes(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     for (PlannedHole& hole : plan.holes) {
         const BracketPlan& place = plan.brackets[hole.place];
         hole.item = shelf.id;
-        hole.what = plan.bracket ? Sentence{"{0}: bracket {1}, hole {2}",
-                                            {shelf.name, count(hole.place + 1), count(hole.row + 1)}}
-                                 : Sentence{"{0}: hole {1}", {shelf.name, count(hole.place + 1)}};
+        hole.what = place.rod      ? Sentence{"{0}: rod, place {1}", {shelf.name, count(hole.place + 1)}}
+                    : plan.bracket ? Sentence{"{0}: bracket {1}, hole {2}",
+                                              {shelf.name, count(hole.place + 1), count(hole.row + 1)}}
+                                   : Sentence{"{0}: hole {1}", {shelf.name, count(hole.place + 1)}};
         hole.substrate = place.substrate;
         hole.stud = place.stud;
         hole.fixing = place.fixing;
         hole.through = way_of(shelf).drilled(shelf);
-        hole.through_it = plan.bracket ? plan.bracket->marks_through : hung.plate && hung.plate->marks_through;
-        hole.drilled = plan.bracket ? plan.bracket->hole_diameter : hung.plate ? hung.plate->hole_diameter : Length{};
+        hole.through_it = place.rod      ? false
+                          : plan.bracket ? plan.bracket->marks_through
+                                         : hung.plate && hung.plate->marks_through;
+        hole.drilled = place.rod      ? place.rod->hole_diameter
+                       : plan.bracket ? plan.bracket->hole_diameter
+                       : hung.plate   ? hung.plate->hole_diameter
+                                      : Length{};
         plan_hole(site, hole);
     }
     if (!plan.holes.empty() || !plan.cleats.empty())
@@ -104,6 +112,10 @@ void hang_at_places(const Shelf& shelf, const WallSite& site, LayoutScales& scal
     plan.right_overhang = shelf.length - places.back();
     if (way_of(shelf).boards_on_arms())
         plan.shelf_screw = shelf_screw_length(site.catalogue, site.rules, shelf.thickness, bracket.thickness);
+    for (const BracketPlan& place : plan.brackets)
+        if (place.substrate == Substrate::side_wall && place.other)
+            plan.cleats.push_back(end_strip(place, shelf, site));
+    plan.cleat_breadth = plan.cleats.empty() ? Length{} : shelf.other_sizes.strip_breadth;
     drill(shelf, plan);
     plan_holes(shelf, site, plan);
     check_bracket_choice(shelf, site, plan);

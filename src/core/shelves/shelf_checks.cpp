@@ -60,26 +60,27 @@ void check_stud(const Shelf& shelf, const WallSite& site, std::size_t i, ShelfPl
                        to_edge_of(*framing, stud, place.x, site.rules) < edge_distance(thinnest_screw(school), school);
     if (stud.state == StudState::assumed)
         add_check(plan.checks, checks::stud_assumed,
-                  {of_place(shelf, "Bracket {0} hangs on an assumed stud at {1}: nobody has found it yet",
+                  {of_place(place, shelf, "Bracket {0} hangs on an assumed stud at {1}: nobody has found it yet",
                             "No. {0} hangs on an assumed stud at {1}: nobody has found it yet"),
                    {place_number(i), quantity(stud.centre)}},
                   std::nullopt, place.x, shelf.underside());
     else if (loose)
-        add_check(
-            plan.checks, checks::stud_indicated, Severity::error,
-            {of_place(shelf, "Bracket {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw",
-                      "No. {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw"),
-             {place_number(i), quantity(stud.centre), fine(stud.uncertainty.in_metres())}},
-            fine(stud.uncertainty.in_metres()), place.x, shelf.underside());
+        add_check(plan.checks, checks::stud_indicated, Severity::error,
+                  {of_place(place, shelf,
+                            "Bracket {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw",
+                            "No. {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw"),
+                   {place_number(i), quantity(stud.centre), fine(stud.uncertainty.in_metres())}},
+                  fine(stud.uncertainty.in_metres()), place.x, shelf.underside());
     else if (stud.state == StudState::detected)
-        add_check(plan.checks, checks::stud_detected,
-                  {of_place(shelf, "Bracket {0}: a detector found the stud at {1}; its first pilot hole is the proof",
-                            "No. {0}: a detector found the stud at {1}; its first pilot hole is the proof"),
-                   {place_number(i), quantity(stud.centre)}},
-                  std::nullopt, place.x, shelf.underside());
+        add_check(
+            plan.checks, checks::stud_detected,
+            {of_place(place, shelf, "Bracket {0}: a detector found the stud at {1}; its first pilot hole is the proof",
+                      "No. {0}: a detector found the stud at {1}; its first pilot hole is the proof"),
+             {place_number(i), quantity(stud.centre)}},
+            std::nullopt, place.x, shelf.underside());
     else if (stud.state == StudState::indicated)
         add_check(plan.checks, checks::stud_indicated, Severity::warning,
-                  {of_place(shelf, "Bracket {0}: the stud at {1} is indicated, not proved",
+                  {of_place(place, shelf, "Bracket {0}: the stud at {1} is indicated, not proved",
                             "No. {0}: the stud at {1} is indicated, not proved"),
                    {place_number(i), quantity(stud.centre)}},
                   std::nullopt, place.x, shelf.underside());
@@ -302,7 +303,7 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
         const BracketPlan& place = plan.brackets[i];
         if (place.bracket_utilisation.over())
             add_check(plan.checks, checks::bracket_overloaded,
-                      {of_place(shelf, "Bracket {0} carries {1}, {2} times its rating",
+                      {of_place(place, shelf, "Bracket {0} carries {1}, {2} times its rating",
                                 "No. {0} carries {1}, {2} times its rating"),
                        {place_number(i), quantity(place.reaction.greatest), ratio(place.bracket_utilisation)}},
                       ratio(place.bracket_utilisation), place.x, shelf.underside());
@@ -311,16 +312,26 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
         const bool nobody_knows = place.stud && site.survey.studs[*place.stud].state == StudState::assumed;
         if (!place.fixing && (place.turns || nobody_knows))
             continue; // said already
+        if (place.substrate == Substrate::side_wall)
+            continue; // its strip is looked at by itself
+        if (place.substrate == Substrate::floor) {
+            if (place.fixing_utilisation.over())
+                add_check(plan.checks, checks::leg_overloaded,
+                          {"Leg {0} bears {1}, {2} times what one so thin and so long may",
+                           {place_number(i), quantity(place.reaction.greatest), ratio(place.fixing_utilisation)}},
+                          ratio(place.fixing_utilisation), place.x, shelf.underside());
+            continue;
+        }
         if (!place.fixing)
             add_check(plan.checks, checks::no_fixing,
-                      {of_place(shelf, "Bracket {0}: no screw or plug at hand suits its holes and this wall",
+                      {of_place(place, shelf, "Bracket {0}: no screw or plug at hand suits its holes and this wall",
                                 "No. {0}: no screw or plug at hand suits its holes and this wall"),
                        {place_number(i)}},
                       std::nullopt, place.x, shelf.underside());
         else if (place.fixing_utilisation.over())
             add_check(
                 plan.checks, checks::fixing_overloaded,
-                {of_place(shelf,
+                {of_place(place, shelf,
                           "Bracket {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)",
                           "No. {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)"),
                  {place_number(i), ratio(place.fixing_utilisation), quantity(place.tension), quantity(place.shear)}},

@@ -47,6 +47,15 @@ inline constexpr CheckCode desk_height{"desk_height", Severity::note};
 inline constexpr CheckCode pin_off_board{"pin_off_board", Severity::error};
 inline constexpr CheckCode pins_too_close{"pins_too_close", Severity::error};
 inline constexpr CheckCode hole_outside{"hole_outside", Severity::error};
+inline constexpr CheckCode cut_out_over_bracket{"cut_out_over_bracket", Severity::error};
+inline constexpr CheckCode skins_meet{"skins_meet", Severity::error};
+inline constexpr CheckCode skins_loose{"skins_loose", Severity::warning, Bears::elsewhere};
+inline constexpr CheckCode leg_overloaded{"leg_overloaded", Severity::error};
+inline constexpr CheckCode other_off_board{"other_off_board", Severity::error};
+inline constexpr CheckCode leg_back_free{"leg_back_free", Severity::error};
+inline constexpr CheckCode rod_hole_tight{"rod_hole_tight", Severity::error};
+inline constexpr CheckCode rod_off_centre{"rod_off_centre", Severity::error};
+inline constexpr CheckCode rods_in_hollow{"rods_in_hollow", Severity::error};
 } // namespace checks
 
 /// The board itself: on the wall, clear of openings, service points and other shelves.

@@ -163,7 +163,7 @@ void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan)
     for (Check& check : strip_checks({}, plan.holes, site.survey.strips, site.rules.detector_sweep))
         plan.checks.push_back(std::move(check));
     for (std::size_t i = 0; i < plan.brackets.size(); ++i)
-        for (const Outline& leg : leg_boxes(shelf, plan, plan.brackets[i].x))
+        for (const Outline& leg : leg_boxes(shelf, plan, plan.brackets[i]))
             check_leg(leg, i, shelf, site, plan);
     check_hole_spacing(shelf, site, plan);
 }

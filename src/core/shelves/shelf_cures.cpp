@@ -1,7 +1,9 @@
 #include "core/shelves/shelf_cures.hpp"
 
+#include "core/shelves/plate.hpp"
 #include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_curer.hpp"
+#include "core/shelves/slide_whole.hpp"
 #include "core/shelves/way.hpp"
 #include "core/site/site_checks.hpp"
 #include "core/site/strip_checks.hpp"
@@ -14,7 +16,8 @@ namespace {
 
 constexpr std::size_t most_slides = 4;
 constexpr std::size_t most_plate_slides = 12;
-constexpr Length strip_room = 10_mm; ///< between a hole and the edge of a strip
+constexpr Length slide_reach = 600_mm; ///< a thing with its own holes is slid no farther, unless studs are wider apart
+constexpr Length strip_room = 10_mm;   ///< between a hole and the edge of a strip
 
 /// Which edits are tried for which check, whatever the way; a way adds its own.
 class Curer : public ShelfCurer {
@@ -48,6 +51,7 @@ private:
                          {"Find two studs of that wall over the shelf's depth and enter them, or set a nogging"});
                      return;
                  }
+                 self.slide_given_holes(check);
                  self.other_layouts(check);
                  self.slide_to_studs(check);
                  if (self.site_.timber() == nullptr)
@@ -55,7 +59,11 @@ private:
                  else if (check.cures.empty())
                      say(check, {"Find and enter more studs, or put a nogging or cleat behind the brackets"});
              }},
-            {{checks::on_lining}, [](const Curer& self, Check& check) { self.other_layouts(check); }},
+            {{checks::on_lining},
+             [](const Curer& self, Check& check) {
+                 self.slide_given_holes(check);
+                 self.other_layouts(check);
+             }},
             {{checks::in_service_strip, checks::detect_first},
              [](const Curer& self, Check& check) {
                  self.other_layouts(check);
@@ -115,6 +123,7 @@ private:
              }},
             {{checks::hole_must_hold, checks::plate_few_holes},
              [](const Curer& self, Check& check) {
+                 self.slide_given_holes(check);
                  self.plate_to_studs(check);
                  say(check, {"A nogging, a board across two studs, or anchors its maker allows in this lining"});
              }},
@@ -175,7 +184,7 @@ private:
     }
 
     void let_go_of_pin(Check& check) const {
-        change(check, {"Let go of the bracket pinned there"},
+        change(check, {"Let go of what is pinned there"},
                [&](Shelf& shelf) { std::erase(shelf.pins, *check.x - shelf.left); });
     }
 
@@ -193,6 +202,33 @@ private:
                     hanger = *nearest - shelf.left;
             }
         });
+    }
+
+    /// Slides the whole thing, whose holes or pins set its places, so that most of these meet wood: offered where that
+    /// puts it right, said where it only helps.
+    void slide_given_holes(Check& check) const {
+        std::vector<Length> holes;
+        if (plate_of(shelf_).plate)
+            for (const PlannedHole& hole : plan_.holes)
+                holes.push_back(hole.x);
+        else
+            for (const Length pin : shelf_.pins)
+                holes.push_back(shelf_.left + pin);
+        if (holes.empty() || !site_.timber() || site_.open_framing())
+            return;
+        // Studs come again every spacing: farther there is nothing new.
+        const Length reach = std::max(site_.timber()->spacing, slide_reach);
+        const WholeSlide slide =
+            slide_whole(holes, wood_found(site_), std::max(-reach, std::min(Length{}, -shelf_.left)),
+                        std::min(reach, std::max(Length{}, site_.wall.length - shelf_.right())));
+        if (slide.meet <= slide.meet_now)
+            return;
+        const Sentence words{slide.by < Length{}
+                                 ? std::string_view{"Move it {0} left: {1} of its {2} places are in studs then"}
+                                 : "Move it {0} right: {1} of its {2} places are in studs then",
+                             {quantity(absolute(slide.by)), count(slide.meet), count(holes.size())}};
+        if (!offer(check, words, MoveShelf{shelf_.id, shelf_.left + slide.by, shelf_.height}))
+            say(check, words);
     }
 
     /// Slides a plate so that one of its holes comes onto a found stud, the smallest slide first; in open framing also

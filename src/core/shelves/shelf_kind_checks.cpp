@@ -3,6 +3,7 @@
 #include "core/fixings/choose_fixing.hpp"
 #include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/way.hpp"
+#include "core/site/cut_outs.hpp"
 #include "core/site/site_checks.hpp"
 
 #include <algorithm>
@@ -16,6 +17,10 @@ public:
 
     void check() {
         boards();
+        if (way_of(shelf_).is_board()) {
+            make_up();
+            cut_outs();
+        }
         tiers();
         goods();
         hangers();
@@ -62,6 +67,40 @@ private:
         }
     }
 
+    /// Skins with room between them, and something that joins them.
+    void make_up() {
+        if (!shelf_.hollow)
+            return;
+        const HollowBoard& board = *shelf_.hollow;
+        if (2 * board.skin >= shelf_.thickness)
+            add(checks::skins_meet,
+                {"Two skins of {0} leave nothing between them in a board of {1}: thinner skins, or a solid board",
+                 {stock(board.skin), stock(shelf_.thickness)}},
+                quantity(2 * board.skin - shelf_.thickness), shelf_.left, shelf_.height);
+        else if (board.front + board.back <= Length{})
+            add(checks::skins_loose,
+                {"No strip runs along between the skins: each is reckoned to bend by itself, which is next to nothing"},
+                std::nullopt, shelf_.left, shelf_.height);
+    }
+
+    void cut_outs() {
+        const Length depth = shelf_.lip ? shelf_.depth - shelf_.lip->breadth : shelf_.depth;
+        check_cut_outs(shelf_.cut_outs, shelf_.length, depth, site_.rules, shelf_.left, shelf_.height, plan_.checks);
+        if (!plan_.bracket)
+            return;
+        for (const CutOut& cut : shelf_.cut_outs)
+            for (std::size_t i = 0; i < plan_.brackets.size(); ++i) {
+                const Length at = plan_.brackets[i].x - shelf_.left;
+                const Length half = plan_.bracket->width / 2;
+                if (cut.back < plan_.bracket->arm && at + half > cut.across && at - half < cut.right())
+                    add(checks::cut_out_over_bracket,
+                        {"{0} at {1} reaches into what is cut out for {2}: move one of them",
+                         {way_of(shelf_).one_of_them(), quantity(plan_.brackets[i].x),
+                          cut.name.empty() ? std::string{"the cut-out"} : cut.name}},
+                        std::nullopt, plan_.brackets[i].x, shelf_.underside());
+            }
+    }
+
     void tiers() {
         if (shelf_.tiers < 2)
             return;
@@ -92,13 +131,13 @@ private:
         for (const Length pin : pins)
             if (pin <= Length{} || pin >= shelf_.length)
                 add(checks::pin_off_board,
-                    {"A bracket is pinned at {0}, and the board runs from {1} to {2}",
+                    {"What is pinned at {0} is off the board, which runs from {1} to {2}",
                      {quantity(shelf_.left + pin), quantity(shelf_.left), quantity(shelf_.right())}},
                     std::nullopt, shelf_.left + pin, shelf_.underside());
         for (std::size_t i = 1; i < pins.size(); ++i)
             if (pins[i] - pins[i - 1] < plan_.bracket->width)
                 add(checks::pins_too_close,
-                    {"Two brackets are pinned {0} apart, at {1}: each is {2} broad",
+                    {"Two places are pinned {0} apart, at {1}: what stands there is {2} broad",
                      {quantity(pins[i] - pins[i - 1]), quantity(shelf_.left + pins[i]),
                       quantity(plan_.bracket->width)}},
                     quantity(plan_.bracket->width - (pins[i] - pins[i - 1])), shelf_.left + pins[i],
@@ -156,6 +195,24 @@ void KindChecker::holes_in_it(const HungPlate& hung) {
                   quantity(hung.height)}},
                 std::nullopt, hung.left + hole.across, hung.top - hole.down);
     }
+}
+
+void KindChecker::strip(const CleatPlan& cleat) {
+    if (!cleat.wall_known)
+        add(checks::cleat_wall_unknown,
+            {"The {0} wall is not surveyed: it is taken to be built like this one. Prove it before you drill",
+             {cleat.wall}});
+    if (cleat.few_studs)
+        add(checks::one_stud,
+            {"The {0} wall is framed, and the strip on it meets {1} of its found studs: two at least",
+             {cleat.wall, count(cleat.screws)}},
+            count(cleat.screws));
+    else if (cleat.screws == 0 || !cleat.fixing)
+        add(checks::no_fixing, {"The {0} strip: nothing at hand holds it in what is behind it", {cleat.wall}});
+    else if (!cleat.utilisation.within())
+        add(checks::fixing_overloaded,
+            {"The {0} strip: its screws are loaded to {1} of what they bear", {cleat.wall, ratio(cleat.utilisation)}},
+            ratio(cleat.utilisation));
 }
 
 void KindChecker::plate() {

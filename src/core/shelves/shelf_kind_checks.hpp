@@ -23,6 +23,8 @@ public:
 
     /// Of a plate: its holes lie in it, enough of them hold, and its maker's figure.
     void plate();
+    /// Of a strip: its wall is known, enough of its screws hold.
+    void strip(const CleatPlan& cleat);
 
 protected:
     const Shelf& shelf_;

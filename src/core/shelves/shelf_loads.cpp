@@ -1,6 +1,6 @@
 #include "core/shelves/shelf_loads.hpp"
 
-#include "core/shelves/way.hpp"
+#include "core/shelves/board_section.hpp"
 
 #include <algorithm>
 
@@ -20,7 +20,7 @@ Force accidental_on(const Shelf& shelf, const HouseRules& rules) {
     const bool sat_on = way_of(shelf).sat_on();
     for (int tier = 0; tier < shelf.tiers; ++tier) {
         const Length top = shelf.top_of(tier);
-        if (top < rules.accidental_below)
+        if (top < rules.accidental_below && !shelf.out_of_reach)
             worst = std::max(worst, rules.accidental);
         if (sat_on && top < rules.shelves.sat_on_below && shelf.depth >= rules.shelves.sat_on_depth)
             worst = std::max(worst, rules.shelves.sat_on);
@@ -103,7 +103,12 @@ bool under_joint(Length place, Length joint) {
 }
 
 Beam beam_of(const Shelf& shelf, const std::vector<Length>& places) {
-    Beam beam{shelf.length.in_metres(), {}, way_of(shelf).section(shelf).stiffness};
+    Length bay;
+    for (std::size_t i = 1; i < places.size(); ++i)
+        bay = std::max(bay, places[i] - places[i - 1]);
+    if (!places.empty())
+        bay = std::max({bay, 2 * places.front(), 2 * (shelf.length - places.back())});
+    Beam beam{shelf.length.in_metres(), {}, with_shear(way_of(shelf).section(shelf), bay.in_metres(), places.size())};
     for (const Length place : places)
         beam.supports.push_back(place.in_metres());
     for (std::size_t i = 1; i + 1 < places.size(); ++i)

@@ -1,7 +1,9 @@
 #include "core/shelves/shelf_parts.hpp"
 
 #include "core/fixings/fixing_supplies.hpp"
+#include "core/shelves/board_section.hpp"
 #include "core/shelves/way.hpp"
+#include "core/site/cut_outs.hpp"
 
 #include <algorithm>
 
@@ -28,14 +30,26 @@ std::vector<CutPart> boards_cut(const Shelf& shelf, const WallSite& site, const 
                                 const Sentence& name, Length breadth, Length thickness) {
     std::vector<CutPart> parts;
     const bool to_walls = between_walls || (in_left_corner(shelf, site) && in_right_corner(shelf, site));
+    const bool hollow = shelf.hollow && way_of(shelf).is_board();
     for (int tier = 0; tier < shelf.tiers; ++tier)
         for (const BoardPiece& each : plan.pieces) {
             const Length length = std::max(each.back, each.front);
-            CutPart& board = parts.emplace_back(board_part(shelf.id, name, shelf.material, length, breadth, thickness));
-            if (each.back != each.front)
-                board.mind = "its ends follow the walls: back and front differ, see the sheet";
-            if (to_walls)
-                leave_long(board, site.rules.cutting.scribe_allowance);
+            const Length from = each.left - shelf.left;
+            const std::size_t first = parts.size();
+            if (hollow)
+                std::ranges::move(hollow_board_cut(shelf, length), std::back_inserter(parts));
+            else
+                parts.push_back(board_part(shelf.id, name, shelf.material, length, breadth, thickness));
+            for (std::size_t i = first; i < parts.size(); ++i) {
+                if (parts[i].length != length)
+                    continue; // a rib
+                if (parts[i].breadth == breadth)
+                    parts[i].mind = cut_outs_to_mind(cut_outs_between(shelf.cut_outs, from, from + length), from);
+                if (each.back != each.front)
+                    parts[i].mind = {"its ends follow the walls: back and front differ, see the sheet"};
+                if (to_walls)
+                    leave_long(parts[i], site.rules.cutting.scribe_allowance);
+            }
             if (shelf.lip)
                 parts.push_back(board_part(shelf.id, {"lip of {0}", {shelf.name}}, shelf.lip->material, length,
                                            shelf.lip->height, shelf.lip->breadth));
@@ -52,7 +66,7 @@ std::vector<Supply> bought_for(const Shelf& shelf, const WallSite& site, const S
     const auto add_fixing = [&](const Fixing& fixing, std::size_t number) {
         std::ranges::move(supplies_of(fixing, number), std::back_inserter(supplies));
     };
-    const std::size_t places = plan.brackets.size();
+    const auto places = static_cast<std::size_t>(std::ranges::count_if(plan.brackets, &BracketPlan::is_bracket));
     const auto tiers = static_cast<std::size_t>(shelf.tiers);
     std::ranges::move(way_of(shelf).bought(shelf, plan), std::back_inserter(supplies));
     if (plan.shelf_screw)

@@ -1,6 +1,8 @@
 #include "core/shelves/shelf_steps.hpp"
 
+#include "core/shelves/place_words.hpp"
 #include "core/shelves/way.hpp"
+#include "core/site/cut_outs.hpp"
 
 #include <algorithm>
 #include <set>
@@ -25,7 +27,10 @@ void ShelfSteps::lay_board() {
     say({"Set the overhang: {0} at the left, {1} at the right",
          {quantity(plan_.left_overhang), quantity(plan_.right_overhang)}});
     if (plan_.shelf_screw)
-        say({"Screw up through the arms into the board with screws of {0}: no longer, or the points show",
+        say({shelf_.hollow
+                 ? std::string_view{"Screw up through the arms into the strips inside the board, not its skin alone, "
+                                    "with screws of {0}: no longer, or the points show"}
+                 : "Screw up through the arms into the board with screws of {0}: no longer, or the points show",
              {stock(*plan_.shelf_screw)}});
     hold(Phase::prove, {"Lean on the front edge over each bracket: nothing may move"});
 }
@@ -65,6 +70,12 @@ private:
         steps_.push_back(detector_step());
         if (std::ranges::any_of(plan_.checks, [](const Check& c) { return c.severity == Severity::error; }))
             hold({"Clear the errors on this sheet first: as it stands the shelf is not fit to hang"});
+        if (way_of(shelf_).is_board()) {
+            for (const CutOut& cut : shelf_.cut_outs)
+                say(cut_out_step(cut));
+            if (shelf_.hollow && !shelf_.cut_outs.empty())
+                say({"A hollow board: glue a rim of strip into every cut-out before its upper skin goes on"});
+        }
         if (tiled())
             say({"Tile: put masking tape over each mark and draw the marks on it"});
     }
@@ -82,12 +93,14 @@ private:
             if (place.hanger)
                 say({"Hanger {0}: plumb up from {1} on the line to the ceiling and find the joist there",
                      {count(i + 1), quantity(place.x)}});
+            else if (place.other && !place.rod)
+                continue; // said where it is set
             else
-                say({plan_.bracket->hole_drops.size() > 1 && way_of(shelf_).plumbed()
+                say({plan_.bracket->hole_drops.size() > 1 && !place.rod && way_of(shelf_).plumbed()
                          ? std::string_view{"{0} {1}: mark its centre on the line at {2} from the reference end, and "
                                             "plumb down from it"}
                          : "{0} {1}: mark its centre at {2} from the reference end",
-                     {way_of(shelf_).one_of_them(), count(i + 1), quantity(place.x)}});
+                     {name_of_place(place, shelf_), count(i + 1), quantity(place.x)}});
         }
         hold({"Check the marks once more from the reference end, each by itself"});
         if (plan_.bracket && plan_.bracket->marks_through)
@@ -125,7 +138,8 @@ private:
     void drill() {
         std::set<std::string> told;
         for (const BracketPlan& place : plan_.brackets) {
-            if (!place.fixing || place.hanger || !told.insert(place.fixing->name).second)
+            if (!place.fixing || place.hanger || place.substrate == Substrate::side_wall ||
+                !told.insert(place.fixing->name).second)
                 continue;
             const Fixing& fixing = *place.fixing;
             if (!carries(place.substrate)) {

@@ -76,7 +76,9 @@ private:
             strain.hanger = std::max(strain.hanger, known_or(now.bracket_utilisation, 0));
             if (!carries(before.substrate) && !light_)
                 continue;
-            if (!before.fixing) {
+            if (before.other) {
+                strain.fixing = std::max(strain.fixing, known_or(now.fixing_utilisation, infinite));
+            } else if (!before.fixing) {
                 strain.fixing = infinite;
             } else if (before.hanger) {
                 strain.fixing =
@@ -283,7 +285,7 @@ std::vector<FixingOption> ranked(const Shelf& shelf, const WallSite& site, const
     const auto worst = std::ranges::max_element(plan.brackets, {}, [](const BracketPlan& place) {
         return carries(place.substrate) ? known_or(place.fixing_utilisation, infinite) : -1;
     });
-    if (worst->hanger)
+    if (!worst->is_bracket())
         return {};
     DrivenThrough through;
     std::vector<HoleDemand> demands;

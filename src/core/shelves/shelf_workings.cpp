@@ -1,6 +1,7 @@
 #include "core/shelves/shelf_workings.hpp"
 
 #include "core/shelves/way.hpp"
+#include "core/site/cut_outs.hpp"
 #include "core/site/packing.hpp"
 
 #include "core/fixings/used_working.hpp"
@@ -30,6 +31,10 @@ std::string_view word(Substrate substrate) {
         return "in a proved stud";
     case Substrate::joist:
         return "from a ceiling joist";
+    case Substrate::floor:
+        return "on the floor";
+    case Substrate::side_wall:
+        return "on the side wall";
     case Substrate::nogging:
         return "in a nogging";
     case Substrate::detected_stud:
@@ -206,8 +211,8 @@ private:
 
     void fixing(std::size_t i) {
         const BracketPlan& place = plan_.brackets[i];
-        if (!place.fixing)
-            return;
+        if (!place.fixing || place.substrate == Substrate::side_wall)
+            return; // a strip has a sum of its own
         const Fixing& fixing = *place.fixing;
         const PlannedHole* worst = nullptr;
         for (const PlannedHole& hole : plan_.holes)
@@ -351,6 +356,20 @@ private:
              {"limit: span divided by", count(static_cast<std::size_t>(divisor(site_.rules.sag_limit))), practice}},
             fine(plan_.sag->long_term),
             {Provenance::from_memory, "EN 1995-1-1 2.2.3"}};
+        const Section section = way_of(shelf_).section(shelf_);
+        if (shelf_.hollow && way_of(shelf_).is_board()) {
+            working.facts.push_back(
+                {"Hollow: skins of {0} glued on strips of {1} in front and {2} behind, by the "
+                 "transformed section",
+                 {stock(shelf_.hollow->skin), stock(shelf_.hollow->front), stock(shelf_.hollow->back)}});
+            if (section.shear > 0)
+                working.facts.push_back(
+                    {"what joins the skins gives too: GA {0}, taken off the stiffness", {quantity(section.shear)}});
+        }
+        if (!shelf_.cut_outs.empty() && way_of(shelf_).is_board())
+            working.facts.push_back(
+                {"Cut-outs leave {0} of {1}: reckoned as if it were so all along",
+                 {quantity(least_left(shelf_.cut_outs, Length{}, shelf_.depth)), quantity(shelf_.depth)}});
         if (plan_.back_held)
             working.facts.push_back({"its back lies on its strip, so that it sags {0} times what it would without",
                                      {ratio(*plan_.back_held)}});

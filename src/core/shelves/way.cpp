@@ -1,5 +1,6 @@
 #include "core/shelves/way.hpp"
 
+#include "core/shelves/board_section.hpp"
 #include "core/shelves/shelf_parts.hpp"
 
 #include <algorithm>
@@ -44,10 +45,6 @@ std::vector<ShelfPreset> all_presets(std::index_sequence<Is...>) {
     return all;
 }
 
-double board_depth(const Shelf& shelf) {
-    return (shelf.lip ? std::max(Length{}, shelf.depth - shelf.lip->breadth) : shelf.depth).in_metres();
-}
-
 } // namespace
 
 const std::vector<ShelfPreset>& shelf_presets() {
@@ -71,20 +68,7 @@ const ShelfPreset& preset_of(const Shelf& shelf) {
 }
 
 Section Way::section(const Shelf& shelf) const {
-    const BoardProperties& board = properties(shelf.material);
-    const double thickness = shelf.thickness.in_metres();
-    const double depth = board_depth(shelf);
-    Section section{board.density * metres(depth) * metres(thickness), board_stiffness(board.modulus, depth, thickness),
-                    SectionModulus::si(depth * thickness * thickness / 6)};
-    if (shelf.lip) {
-        const BoardProperties& lip = properties(shelf.lip->material);
-        const double breadth = shelf.lip->breadth.in_metres();
-        const double height = shelf.lip->height.in_metres();
-        section.per_metre += lip.density * metres(breadth) * metres(height);
-        section.stiffness = section_stiffness(
-            {{board.modulus, depth, thickness, -thickness / 2}, {lip.modulus, breadth, height, -height / 2}});
-    }
-    return section;
+    return board_section(shelf);
 }
 
 void Way::load(Shelf& shelf, LineMass per_metre) const {
@@ -128,7 +112,8 @@ std::vector<Supply> Way::bought(const Shelf& shelf, const ShelfPlan& plan) const
     return {{KitGroup::hardware,
              plan.bracket->id,
              {"Bracket: {0}", {plan.bracket->name}},
-             plan.brackets.size() * static_cast<std::size_t>(plan.one_leg ? 1 : shelf.tiers)}};
+             static_cast<std::size_t>(std::ranges::count_if(plan.brackets, &BracketPlan::is_bracket)) *
+                 static_cast<std::size_t>(plan.one_leg ? 1 : shelf.tiers)}};
 }
 
 } // namespace yes_square

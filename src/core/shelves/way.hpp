@@ -39,6 +39,7 @@ struct Section {
     Stiffness stiffness = 0;             ///< EI
     SectionModulus modulus = 0;          ///< bending moment over stress, where it is stressed most
     std::optional<PoleStuff> metal = {}; ///< none: wood, of the shelf's material
+    Force shear = 0;                     ///< GA of what joins a hollow board's skins; 0: nothing gives by shear
 };
 
 /// A thing that comes with its mass, and is not cut from boards.
@@ -71,9 +72,11 @@ public:
     virtual bool boards_on_arms() const { return false; }  ///< tiers of them, joined, hung from the ceiling between
     virtual bool chooses_bracket() const { return false; } ///< of those at hand
     virtual bool takes_lip() const { return false; }
-    virtual bool own_thickness() const { return false; } ///< that is no board's
-    virtual bool sat_on() const { return true; }         ///< where it is low and deep enough
-    virtual bool carries_goods() const { return true; }  ///< of a kind that is chosen
+    virtual bool is_board() const { return true; } ///< of one stuff or hollow, with things cut out of it
+    virtual std::optional<HollowBoard> make_up() const { return std::nullopt; } ///< of a new one
+    virtual bool own_thickness() const { return false; }                        ///< that is no board's
+    virtual bool sat_on() const { return true; }                                ///< where it is low and deep enough
+    virtual bool carries_goods() const { return true; }                         ///< of a kind that is chosen
     virtual std::optional<WholeThing> whole(const Shelf&) const { return std::nullopt; }
     virtual std::string_view one_of_them() const { return "Bracket"; }
     virtual std::string_view one_more() const { return "One bracket more"; }

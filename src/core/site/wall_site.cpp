@@ -16,6 +16,17 @@ Length WallSite::screw_place(const std::string& item, const Stud& stud) const {
     return made == wall.made.end() ? stud.centre : made->x;
 }
 
+std::optional<std::size_t> WallSite::stud_round(Length x) const {
+    const Framing* framing = timber();
+    for (std::size_t i = 0; framing && i < survey.studs.size(); ++i) {
+        const Stud& stud = survey.studs[i];
+        const double diameter = usual_screw(rules.timber).diameter_in;
+        if (absolute(stud.centre - x) <= usable_half_width(*framing, stud.uncertainty, diameter, rules))
+            return i;
+    }
+    return std::nullopt;
+}
+
 Length highest_top(const Wall& wall) {
     return wall.height - wall.cornice_height - 100_mm;
 }
@@ -33,7 +44,23 @@ std::vector<Outline> board_boxes(const Shelf& shelf) {
     return boxes;
 }
 
-std::vector<Outline> leg_boxes(const Shelf& shelf, const ShelfPlan& plan, Length centre) {
+std::vector<Outline> leg_boxes(const Shelf& shelf, const ShelfPlan& plan, const BracketPlan& place) {
+    const Length centre = place.x;
+    if (place.other) {
+        const OtherSizes& sizes = shelf.other_sizes;
+        const Length under = shelf.underside();
+        switch (place.other->kind) {
+        case OtherKind::leg:
+            return {{centre - sizes.leg / 2, centre + sizes.leg / 2, Length{}, under}};
+        case OtherKind::left_strip:
+        case OtherKind::right_strip:
+            return {{centre - sizes.strip / 2, centre + sizes.strip / 2, under - sizes.strip_breadth, under}};
+        case OtherKind::rod: {
+            const Length middle = under + shelf.thickness / 2;
+            return {{centre - sizes.rod / 2, centre + sizes.rod / 2, middle - sizes.rod / 2, middle + sizes.rod / 2}};
+        }
+        }
+    }
     std::vector<Outline> boxes;
     if (!plan.bracket)
         return boxes;

@@ -42,6 +42,8 @@ struct WallSite {
     bool open_framing() const { return timber() && timber()->open; }
     /// Where in a stud a thing is screwed: at its middle, or where a hole for that thing is in it already.
     Length screw_place(const std::string& item, const Stud& stud) const;
+    /// The stud, by its number in the survey, that a usual screw at x is sure to be in.
+    std::optional<std::size_t> stud_round(Length x) const;
 };
 
 /// Where the top of a new thing may come at the highest: 100 mm under ceiling or cornice (house rule).
@@ -64,7 +66,7 @@ void each_other_board(const WallSite& site, const Shelf& shelf, const Outline& z
                     look(other, board);
 }
 /// What stands on the wall at a place along a shelf: one a tier, or one for all.
-std::vector<Outline> leg_boxes(const Shelf& shelf, const ShelfPlan& plan, Length centre);
+std::vector<Outline> leg_boxes(const Shelf& shelf, const ShelfPlan& plan, const BracketPlan& place);
 Outline box_of(const Opening& opening);
 Outline box_of(const ServicePoint& service);
 /// With the clearance kept round it.

@@ -26,6 +26,8 @@ struct StudQuestion {
     WallEnd right_end = WallEnd::corner;
     std::vector<std::pair<Length, Length>> openings = {}; ///< left and right, trim included
     StudRules rules = {};
+    bool told = false;                    ///< the spacing was said by somebody who should know
+    std::optional<Length> told_stud = {}; ///< and so was where a stud's centre is
 
     static StudQuestion of(const Wall& wall, const Framing& framing, const StudRules& rules);
 };

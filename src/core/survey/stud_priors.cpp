@@ -19,6 +19,7 @@ constexpr std::array usual_spacings{UsualSpacing{16_in, 0.28},  UsualSpacing{Len
 constexpr double none_weight = 0.10;
 constexpr double told_weight = 0.05;    ///< of a told spacing that is not usual
 constexpr double near_convention = 0.6; ///< of the phases are those that setting out from an end gives
+constexpr double never_sure = 0.99;     ///< of what was told
 constexpr double convention_sigma = 7;  ///< mm: linings and plates differ
 
 /// A first stud's centre, on the face of the wall, by how the corner is built. Sheet edges fall on stud centres from
@@ -36,6 +37,28 @@ double normal(double x, double sigma) {
     return std::exp(-0.5 * x * x / (sigma * sigma)) / (sigma * std::sqrt(2 * std::numbers::pi));
 }
 
+/// Off a nominal place to the nearer side, by the spacing.
+double off_phase(double phase, double place, double spacing) {
+    const double off = std::fmod(phase - place, spacing);
+    return off < -spacing / 2 ? off + spacing : off > spacing / 2 ? off - spacing : off;
+}
+
+/// A stud that somebody told of is one of those set out, unless whoever said so was wrong: the phases that put one
+/// there take that share of all. @return what all of them come to, as before
+double believe_stud(LayoutPrior& prior, Length told, double sum, const StudRules& rules) {
+    const double sigma = std::hypot(rules.scatter.in_mm(), rules.told_scatter.in_mm());
+    std::vector<double> there(prior.phase.size());
+    double all = 0;
+    for (std::size_t phase = 0; phase < there.size(); ++phase) {
+        there[phase] = normal(off_phase(static_cast<double>(phase), told.in_mm(), prior.spacing_mm), sigma);
+        all += there[phase];
+    }
+    const double right = std::min(never_sure, rules.told_right);
+    for (std::size_t phase = 0; phase < there.size(); ++phase)
+        prior.phase[phase] = (1 - right) * prior.phase[phase] + right * sum * there[phase] / all;
+    return sum;
+}
+
 LayoutPrior prior_of(double spacing, double weight, const StudQuestion& question) {
     LayoutPrior prior{spacing, std::vector<double>(static_cast<std::size_t>(std::ceil(spacing))), weight};
     const double length = question.length.in_mm();
@@ -47,16 +70,14 @@ LayoutPrior prior_of(double spacing, double weight, const StudQuestion& question
     for (std::size_t phase = 0; phase < prior.phase.size(); ++phase) {
         double density = (1 - near_convention) / spacing;
         for (const double place : places) {
-            double off = std::fmod(static_cast<double>(phase) - place, spacing);
-            if (off < -spacing / 2)
-                off += spacing;
-            else if (off > spacing / 2)
-                off -= spacing;
-            density += near_convention / static_cast<double>(places.size()) * normal(off, convention_sigma);
+            density += near_convention / static_cast<double>(places.size()) *
+                       normal(off_phase(static_cast<double>(phase), place, spacing), convention_sigma);
         }
         prior.phase[phase] = density;
         sum += density;
     }
+    if (question.told_stud)
+        sum = believe_stud(prior, *question.told_stud, sum, question.rules);
     for (double& phase : prior.phase)
         phase *= weight / sum;
     return prior;
@@ -73,10 +94,20 @@ std::vector<LayoutPrior> layout_priors(const StudQuestion& question) {
     double sum = none_weight;
     for (const UsualSpacing& usual : spacings)
         sum += usual.weight;
+    double none = none_weight;
+    if (question.told) {
+        // Who said so was right, or else it is as it is anywhere.
+        const double right = std::min(never_sure, question.rules.told_right);
+        for (UsualSpacing& usual : spacings)
+            usual.weight =
+                (1 - right) * usual.weight / sum + (absolute(usual.spacing - question.told_spacing) < 1_mm ? right : 0);
+        none = (1 - right) * none / sum;
+        sum = 1;
+    }
     std::vector<LayoutPrior> priors;
     for (const UsualSpacing& usual : spacings)
         priors.push_back(prior_of(usual.spacing.in_mm(), usual.weight / sum, question));
-    priors.push_back({0, {}, none_weight / sum});
+    priors.push_back({0, {}, none / sum});
     return priors;
 }
 
@@ -138,7 +169,9 @@ StudQuestion StudQuestion::of(const Wall& wall, const Framing& framing, const St
                           wall.left_end,
                           wall.right_end,
                           {},
-                          rules};
+                          rules,
+                          framing.told,
+                          framing.told_stud};
     for (const Opening& opening : wall.openings)
         question.openings.emplace_back(opening.left, opening.left + opening.width);
     return question;
