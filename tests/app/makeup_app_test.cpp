@@ -2,11 +2,13 @@
 // the real window.
 #include "app/catalogue/at_hand.hpp"
 #include "app/catalogue/entries_page.hpp"
+#include "app/fixings/fixings_panel.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "core/shelves/shelf_checks.hpp"
 #include "shelf_window.hpp"
 
 #include <QFile>
+#include <QListWidget>
 #include <QPushButton>
 #include <QTabWidget>
 
@@ -18,8 +20,7 @@ namespace {
 bool prints(ShelfWindow& driven) {
     QTemporaryDir folder;
     const QString path = folder.filePath("sheets.pdf");
-    return write_sheets_pdf(path, driven.job(), driven.bench().plan()).isEmpty() &&
-           QFile{path}.size() > 2000;
+    return write_sheets_pdf(path, driven.job(), driven.bench().plan()).isEmpty() && QFile{path}.size() > 2000;
 }
 
 } // namespace
@@ -112,8 +113,7 @@ TEST_CASE("what holds a shelf is kept as one of one's own and taken for the next
     auto* rods = dialog.findChild<QLineEdit*>("support-hidden_rods-in_wall");
     REQUIRE(rods);
     CHECK(rods->isVisible());
-    rods->setText("95");
-    emit rods->editingFinished();
+    enter(dialog, "support-hidden_rods-in_wall", "95");
     CHECK(std::get<OnHiddenRods>(driven.job().catalogue.supports.front().holding).in_wall == 95_mm);
 }
 
@@ -127,14 +127,12 @@ TEST_CASE("what a packet says of its screws is typed beside their lengths", "[ap
     const ScrewGauge gauge = all_gauges()[1].gauge;
     auto* withdrawal = dialog.findChild<QLineEdit*>("packet-withdrawal_mpa");
     REQUIRE((withdrawal && withdrawal->isVisible()));
-    withdrawal->setText("12.5");
-    emit withdrawal->editingFinished();
+    enter(dialog, "packet-withdrawal_mpa", "12.5");
     const auto& stocks = driven.job().catalogue.wood_screws;
     const auto stock = std::ranges::find(stocks, gauge, &WoodScrew::gauge);
     REQUIRE(stock->packet);
     CHECK(stock->packet->withdrawal.in_megapascals() == Approx(12.5));
-    withdrawal->clear();
-    emit withdrawal->editingFinished();
+    enter(dialog, "packet-withdrawal_mpa", "");
     const auto& after = driven.job().catalogue.wood_screws;
     CHECK_FALSE(std::ranges::find(after, gauge, &WoodScrew::gauge)->packet); // says nothing again
 }

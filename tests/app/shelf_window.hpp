@@ -8,6 +8,20 @@
 
 namespace yes_square::app {
 
+/// Types into a field of the window that asks what is at hand, as a person does.
+inline void enter(QWidget& dialog, const char* name, const char* keys) {
+    auto* field = dialog.findChild<QLineEdit*>(name);
+    INFO(name);
+    REQUIRE(field);
+    field->setFocus();
+    field->selectAll();
+    QTest::keyClick(field, Qt::Key_Delete);
+    QTest::keyClicks(field, keys);
+    QTest::keyClick(field, Qt::Key_Return);
+    emit field->editingFinished();
+    QTest::qWait(1);
+}
+
 /// Shelves on that wall.
 struct ShelfWindow : OneWallWindow {
     using OneWallWindow::OneWallWindow;

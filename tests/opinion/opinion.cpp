@@ -197,7 +197,7 @@ private:
             return;
         double least_top = shelf["height"].get<double>();
         least_top -= shelf["rise"].get<double>() * (shelf.value("tiers", 1) - 1);
-        if (least_top >= job_["rules"]["accidental_below"].get<double>())
+        if (least_top >= job_["rules"]["accidental_below"].get<double>() || shelf.value("out_of_reach", false))
             return;
         const double leaning = job_["rules"]["accidental_n"];
         std::vector<double> places;

@@ -1,5 +1,7 @@
 #include "app/bench/grown.hpp"
 
+#include "app/bench/reading_order.hpp"
+
 #include "app/bench/view_fitter.hpp"
 
 #include <QAbstractTextDocumentLayout>
@@ -50,6 +52,7 @@ private:
 QScrollArea* scrolled(QWidget* inside) {
     auto* area = new QScrollArea;
     auto* margin = new QWidget;
+    new ReadingOrder{*margin};
     auto* column = new QVBoxLayout{margin};
     column->setContentsMargins(6, 0, 6, 0);
     column->addWidget(inside);

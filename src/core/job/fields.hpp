@@ -404,9 +404,9 @@ void fields(auto& visit, Is<ScrewPacket> auto& packet) {
     visit.optional("tip", packet.tip, size("Point, long", "Of the point, which holds nothing"));
     visit.optional("head", packet.head, size("Head, across", "Diameter of the head"));
     visit.optional("withdrawal_mpa", packet.withdrawal,
-                   strength("Pulled out, f ax", "f_ax, characteristic, in timber of 350 kg/m3"));
+                   strength("Pulled out, f ax", "f_ax, characteristic, in the timber it is declared for"));
     visit.optional("pull_through_mpa", packet.pull_through,
-                   strength("Head pulled in, f head", "f_head, characteristic, in timber of 350 kg/m3"));
+                   strength("Head pulled in, f head", "f_head, characteristic, in the timber it is declared for"));
     visit.optional("tensile_n", packet.tensile, strength("Torn, f tens", "f_tens, N, characteristic"));
 }
 

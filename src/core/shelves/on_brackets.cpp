@@ -27,6 +27,7 @@ std::optional<Bracket> choose_bracket(const Shelf& shelf, const WallSite& site) 
 }
 
 constexpr Length stretcher_screws = 300_mm;
+constexpr Length beside_leg = 100_mm;
 
 /// Its leg over the arm: the holes seen from the leg's top.
 void turn_up(Bracket& bracket) {
@@ -74,6 +75,8 @@ public:
                 auto& how = std::get<OnBrackets>(shelf.holding);
                 how.leg_up = !how.leg_up;
             });
+        if (check.code == checks::leg_back_free && check.x)
+            bracket_beside(curer, check);
         if (!fouls)
             return;
         curer.other_bracket(check);
@@ -87,15 +90,9 @@ public:
         std::vector<CutPart> parts = boards_cut(shelf, site, plan);
         const OtherSizes& sizes = shelf.other_sizes;
         for (const BracketPlan& place : plan.brackets) {
-            if (!place.other)
-                continue;
-            if (place.other->kind == OtherKind::leg)
+            if (place.other && place.other->kind == OtherKind::leg)
                 parts.push_back(strip_part(shelf.id, {"leg of {0}", {shelf.name}}, leg_length(shelf, site, place.x),
                                            sizes.leg, sizes.leg, StuffKind::cleat, "leg"));
-            else if (place.other->kind == OtherKind::rod)
-                parts.push_back(strip_part(shelf.id, {"rod of {0}", {shelf.name}},
-                                           site.wall.lining_thickness() + sizes.rod_in_wall + sizes.rod_in_shelf,
-                                           sizes.rod, sizes.rod, StuffKind::rod, "steel rod"));
         }
         for (const CleatPlan& cleat : plan.cleats)
             parts.push_back(strip_part(shelf.id, {"{0} cleat of {1}", {cleat.wall, shelf.name}}, cleat.length,
@@ -150,6 +147,22 @@ public:
 private:
     static Length leg_length(const Shelf& shelf, const WallSite& site, Length x) {
         return site.survey.floor.above_floor_now(x, shelf.underside());
+    }
+
+    /// Beside a leg, in the nearest stud where the wall is framed.
+    static void bracket_beside(const ShelfCurer& curer, Check& check) {
+        const Shelf& shelf = curer.shelf();
+        const Length leg = *check.x - shelf.left;
+        std::vector<Length> places{leg - beside_leg, leg + beside_leg};
+        for (const Stud& stud : curer.site().survey.studs)
+            places.push_back(stud.centre - shelf.left);
+        std::ranges::stable_sort(places, {}, [&](Length at) { return absolute(at - leg); });
+        for (const Length at : places)
+            if (at > Length{} && at < shelf.length && at != leg &&
+                absolute(at - leg) <= curer.site().rules.shelves.leg_back_within &&
+                curer.change(check, {"A bracket beside the leg, pinned at {0}", {quantity(shelf.left + at)}},
+                             [&](Shelf& changed) { changed.pins.push_back(at); }))
+                return;
     }
 
     static void say_others(ShelfSteps& steps) {

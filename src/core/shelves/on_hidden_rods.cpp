@@ -3,7 +3,6 @@
 #include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_curer.hpp"
 #include "core/shelves/shelf_kind_checks.hpp"
-#include "core/shelves/shelf_parts.hpp"
 #include "core/shelves/shelf_steps.hpp"
 #include "core/shelves/way.hpp"
 
@@ -154,15 +153,7 @@ public:
     bool plumbed() const override { return false; }
     Length screwed_on(const Shelf&, const ShelfPlan&) const override { return {}; }
 
-    /// Each rod is cut from a length, to what it takes in the wall, its lining and the shelf.
-    std::vector<CutPart> cut(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) const override {
-        std::vector<CutPart> parts = boards_cut(shelf, site, plan);
-        const OnHiddenRods& how = of(shelf);
-        for (std::size_t i = 0; i < plan.brackets.size(); ++i)
-            parts.push_back(strip_part(shelf.id, {"rod of {0}", {shelf.name}}, rod_length(how, site.wall), how.diameter,
-                                       how.diameter, StuffKind::rod, "steel rod"));
-        return parts;
-    }
+    /// The rods are among the fixings of its holes, by their cut length.
     std::vector<Supply> bought(const Shelf& shelf, const ShelfPlan&) const override {
         if (of(shelf).resin)
             return {{KitGroup::consumables, "resin", {"Resin, its gun and nozzles"}}};

@@ -69,7 +69,7 @@ std::vector<Supply> bought_for(const Shelf& shelf, const WallSite& site, const S
     const auto places = static_cast<std::size_t>(std::ranges::count_if(plan.brackets, &BracketPlan::is_bracket));
     const auto tiers = static_cast<std::size_t>(shelf.tiers);
     std::ranges::move(way_of(shelf).bought(shelf, plan), std::back_inserter(supplies));
-    if (plan.shelf_screw)
+    if (plan.shelf_screw && places > 0)
         supplies.push_back(screws_of(*plan.shelf_screw, "Screw up into a shelf", 2 * places * tiers));
     for (const CleatPlan& cleat : plan.cleats)
         if (cleat.fixing && !cleat.on_this_wall) // those of this wall are among its holes
