@@ -2,6 +2,7 @@
 #include "core/cutting/kit.hpp"
 #include "core/job/file.hpp"
 #include "core/shelves/board_section.hpp"
+#include "core/shelves/fix_place.hpp"
 #include "core/shelves/shelf_checks.hpp"
 #include "core/site/site_checks.hpp"
 #include "shelf_walls.hpp"
@@ -155,6 +156,12 @@ TEST_CASE("unlike supports that cannot be: off the board, a leg alone, one too t
     thin.other_sizes.leg = 10_mm;
     CHECK(raises(thin, checks::leg_overloaded));
     CHECK(holds(planned(thin)) == Holds::no);
+    // Between studs a rod holds nothing; in one that leaves it room it does.
+    Shelf rod = top({{OtherKind::rod, 600_mm, {}, {}}}); // 1100, studs at 800 and 1200
+    rod.other_sizes.rod = 10_mm;
+    CHECK(find_check(shelf_plan(job_with(stud_wall(), rod)), checks::rod_in_lining));
+    rod.others.front().at = 700_mm;
+    CHECK_FALSE(find_check(shelf_plan(job_with(stud_wall(), rod)), checks::rod_in_lining));
     Shelf strip = top({{OtherKind::right_strip, {}, {}, {}}});
     CHECK(raises(strip, checks::cleat_wall_unknown)); // nobody surveyed that wall
 }

@@ -1,4 +1,5 @@
 #include "core/job/field_visits.hpp"
+#include "core/shelves/fix_place.hpp"
 #include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_curer.hpp"
 #include "core/shelves/shelf_kind_checks.hpp"
@@ -110,14 +111,20 @@ public:
             steps.say(
                 {"From corner to corner: the brackets in the corners first, then measure between the walls at the "
                  "line and cut the boards to that, not to this sheet"});
-        steps.say(
-            {of(shelf).leg_up
-                 ? std::string_view{"Bracket 1, its leg up: top screw first, plumb the leg, other screws in loosely"}
-                 : "Bracket 1: top screw first, plumb the leg, other screws in loosely"});
-        if (steps.places() >= 2)
-            steps.say({"Bracket {0}: screw its top in loosely and bring it up by a level laid across from bracket 1",
-                       {count(steps.places())}});
-        if (steps.places() > 2)
+        std::vector<std::size_t> brackets; // by their numbers
+        for (std::size_t i = 0; i < steps.places(); ++i)
+            if (steps.plan().brackets[i].is_bracket())
+                brackets.push_back(i + 1);
+        if (!brackets.empty())
+            steps.say({of(shelf).leg_up
+                           ? std::string_view{"Bracket {0}, its leg up: top screw first, plumb the leg, other "
+                                              "screws in loosely"}
+                           : "Bracket {0}: top screw first, plumb the leg, other screws in loosely",
+                       {count(brackets.front())}});
+        if (brackets.size() >= 2)
+            steps.say({"Bracket {0}: screw its top in loosely and bring it up by a level laid across from bracket {1}",
+                       {count(brackets.back()), count(brackets.front())}});
+        if (brackets.size() > 2)
             steps.say({"Those between: bring each up to a straightedge laid over the outer two"});
         if (shelf.load.kind == LoadKind::desk) {
             steps.say({"Desk: a stretcher on edge along the wall under its back, screwed to the wall and to the top, "
@@ -125,14 +132,6 @@ public:
             steps.hold(
                 {"Desk: all tops in one plane, or they do not share the load. Lay a straightedge over them, pack "
                  "behind the low ones"});
-        }
-        for (std::size_t i = 0; i < steps.plan().brackets.size(); ++i) {
-            const BracketPlan& place = steps.plan().brackets[i];
-            if (place.other && place.other->kind == OtherKind::leg)
-                steps.say({"Leg {0}: {1} long, its middle {2} from the reference end and {3} out of the wall. Set it "
-                           "under the board when that lies level, screw it from above or with a plate",
-                           {count(i + 1), quantity(leg_length(shelf, steps.site(), place.x)), quantity(place.x),
-                            quantity(place.other->out)}});
         }
         if (shelf.stretcher)
             steps.say({"Screw the stretcher up under the board all along, on edge, every {0} or so",
@@ -147,6 +146,15 @@ public:
 private:
     static Length leg_length(const Shelf& shelf, const WallSite& site, Length x) {
         return site.survey.floor.above_floor_now(x, shelf.underside());
+    }
+
+    static void check_rod(Length x, KindChecker& checker) {
+        const auto& places = checker.plan().brackets;
+        const auto rod = std::ranges::find(places, x, &BracketPlan::x);
+        if (rod != places.end() && !carries(rod->substrate))
+            checker.add(checks::rod_in_lining,
+                        {"The rod at {0} meets no stud: in a lining it holds nothing", {quantity(x)}}, std::nullopt, x,
+                        checker.shelf().underside());
     }
 
     /// Beside a leg, in the nearest stud where the wall is framed.
@@ -186,6 +194,8 @@ private:
                             std::nullopt, shelf.left + at, shelf.underside());
                 continue;
             }
+            if (other.kind == OtherKind::rod)
+                check_rod(shelf.left + at, checker);
             const auto holds_back = [&](const BracketPlan& place) {
                 return place.substrate != Substrate::floor && carries(place.substrate) &&
                        absolute(place.x - shelf.left - at) <= checker.rules().leg_back_within;

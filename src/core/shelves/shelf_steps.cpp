@@ -32,6 +32,15 @@ void ShelfSteps::lay_board() {
                                     "with screws of {0}: no longer, or the points show"}
                  : "Screw up through the arms into the board with screws of {0}: no longer, or the points show",
              {stock(*plan_.shelf_screw)}});
+    for (std::size_t i = 0; i < places(); ++i) {
+        const BracketPlan& place = plan_.brackets[i];
+        if (place.other && place.other->kind == OtherKind::leg)
+            say({"Leg {0}: {1} long, its middle {2} from the reference end and {3} out of the wall. Set it under the "
+                 "board "
+                 "where that lies level, screw it from above or with a plate",
+                 {count(i + 1), quantity(site_.survey.floor.above_floor_now(place.x, shelf_.underside())),
+                  quantity(place.x), quantity(place.other->out)}});
+    }
     hold(Phase::prove, {"Lean on the front edge over each bracket: nothing may move"});
 }
 
@@ -148,11 +157,18 @@ private:
                 hold({"Wood or metal behind the lining, or a hole that tears: stop, that anchor does not hold there"});
                 continue;
             }
+            const bool rod = place.rod || std::holds_alternative<OnHiddenRods>(shelf_.holding);
             if (!site_.masonry() && fixing.penetration > cable_cover)
-                say({"These screws go {0} into the stud, and a cable bored through it may lie {1} behind its "
-                     "face: isolate where one is likely",
+                say({rod ? std::string_view{"The rods go {0} into the stud, and a cable bored through it may lie {1} "
+                                            "behind its face: isolate where one is likely"}
+                         : "These screws go {0} into the stud, and a cable bored through it may lie {1} behind its "
+                           "face: isolate where one is likely",
                      {stock(fixing.penetration), stock(cable_cover)}});
-            if (site_.masonry())
+            if (rod)
+                say({"Drill {0} for the rods, square to the wall, tape on the bit at {1}: {2}, {3} long",
+                     {stock(fixing.hole_diameter), stock(fixing.drill_depth), fixing.name,
+                      stock(fixing.screw_length)}});
+            else if (site_.masonry())
                 say({tiled() ? std::string_view{"Drill {0}, hammer off until through the tile; tape on the bit at "
                                                 "{1}. Blow out the dust. Plug: {2}, screw {3}"}
                              : std::string_view{"Drill {0} for the plugs, tape on the bit at {1}. Blow out the "
