@@ -83,6 +83,8 @@ TEST_CASE("end strips are chosen, legs and rods typed where they stand, a stretc
     REQUIRE(driven.shelf().others.size() == 3);
     CHECK(driven.shelf().others[1] == OtherSupport{OtherKind::leg, 1300_mm, 500_mm, {}});
     CHECK(driven.shelf().others[2].kind == OtherKind::rod);
+    driven.type("other-rods-diameter", "14");
+    CHECK(driven.shelf().other_sizes.rods.diameter == 14_mm);
     driven.type("other-leg", "70");
     CHECK(driven.shelf().other_sizes.leg == 70_mm);
     driven.choose("shelf-stretcher", 2);

@@ -2,7 +2,6 @@
 #include "core/cutting/kit.hpp"
 #include "core/job/file.hpp"
 #include "core/shelves/board_section.hpp"
-#include "core/shelves/fix_place.hpp"
 #include "core/shelves/shelf_checks.hpp"
 #include "core/site/site_checks.hpp"
 #include "shelf_walls.hpp"
@@ -45,7 +44,7 @@ const BracketPlan* at(const ShelfPlan& plan, Length x) {
 
 TEST_CASE("legs, end strips and rods stand where they are, brackets between, and together they carry all of it",
           "[mixed]") {
-    Shelf shelf = top({leg(1500_mm, 540_mm), {OtherKind::left_strip, {}, {}, {}}, {OtherKind::rod, 800_mm, {}, {}}});
+    Shelf shelf = top({leg(1500_mm, 540_mm), {OtherKind::left_strip}, {OtherKind::rod, 800_mm}});
     shelf.pins = {1300_mm};
     const ShelfPlan plan = planned(shelf);
     const BracketPlan* standing = at(plan, 2000_mm);
@@ -69,8 +68,7 @@ TEST_CASE("legs, end strips and rods stand where they are, brackets between, and
 }
 
 TEST_CASE("what is cut and bought for unlike supports", "[mixed][cutting]") {
-    const Shelf shelf =
-        top({leg(1500_mm, 540_mm), {OtherKind::left_strip, {}, {}, {}}, {OtherKind::rod, 800_mm, {}, {}}});
+    const Shelf shelf = top({leg(1500_mm, 540_mm), {OtherKind::left_strip}, {OtherKind::rod, 800_mm}});
     const ShelfPlan plan = planned(shelf);
     const auto length_of = [&](std::string_view name) {
         for (const CutPart& part : plan.parts)
@@ -99,7 +97,7 @@ TEST_CASE("a rod gives: what stands beside it bears no less than without it", "[
     Shelf without = top();
     without.pins = {100_mm, 1500_mm};
     Shelf with = without;
-    with.others = {{OtherKind::rod, 800_mm, {}, {}}};
+    with.others = {{OtherKind::rod, 800_mm}};
     const auto outer = [](const ShelfPlan& plan, Length x) {
         const BracketPlan* place = at(plan, x);
         REQUIRE(place);
@@ -157,12 +155,12 @@ TEST_CASE("unlike supports that cannot be: off the board, a leg alone, one too t
     CHECK(raises(thin, checks::leg_overloaded));
     CHECK(holds(planned(thin)) == Holds::no);
     // Between studs a rod holds nothing; in one that leaves it room it does.
-    Shelf rod = top({{OtherKind::rod, 600_mm, {}, {}}}); // 1100, studs at 800 and 1200
-    rod.other_sizes.rod = 10_mm;
+    Shelf rod = top({{OtherKind::rod, 600_mm}}); // 1100, studs at 800 and 1200
+    rod.other_sizes.rods.diameter = 10_mm;
     CHECK(find_check(shelf_plan(job_with(stud_wall(), rod)), checks::rod_in_lining));
     rod.others.front().at = 700_mm;
     CHECK_FALSE(find_check(shelf_plan(job_with(stud_wall(), rod)), checks::rod_in_lining));
-    Shelf strip = top({{OtherKind::right_strip, {}, {}, {}}});
+    Shelf strip = top({{OtherKind::right_strip}});
     CHECK(raises(strip, checks::cleat_wall_unknown)); // nobody surveyed that wall
 }
 
@@ -178,11 +176,74 @@ TEST_CASE("a stretcher bends with the board and is not counted as glued to it", 
 }
 
 TEST_CASE("unlike supports are kept in the job's file", "[mixed][file]") {
-    Shelf shelf = top({leg(1500_mm, 540_mm), {OtherKind::left_strip, {}, {}, {}}});
+    Shelf shelf = top({leg(1500_mm, 540_mm), {OtherKind::left_strip}});
     shelf.other_sizes.leg = 45_mm;
     shelf.stretcher = Lip{BoardMaterial::mdf, 20_mm, 60_mm, {}};
     const Job job = job_with(masonry_wall(), shelf);
     const auto read = read_job(write_job(job));
     REQUIRE(read);
     CHECK(read->job.walls.front().shelves == job.walls.front().shelves);
+}
+
+TEST_CASE("a leg behind the middle is pressed by the lever of what leans in front, and lifts the back",
+          "[mixed][safety]") {
+    Shelf middle = top({leg(1500_mm, 300_mm)});
+    middle.pins = {100_mm, 1300_mm};
+    Shelf front = middle;
+    front.others.front().out = 600_mm;
+    const ShelfPlan behind = planned(middle);
+    const ShelfPlan at_edge = planned(front);
+    const auto leaning = [](const ShelfPlan& plan) {
+        const BracketPlan& standing = *at(plan, 2000_mm);
+        return standing.reaction.greatest - standing.reaction.sustained;
+    };
+    // 600 mm of depth over 300 of leg: twice, and the other half of it lifts the back.
+    CHECK(leaning(behind) / leaning(at_edge) == Approx(2));
+    CHECK((at(at_edge, 1800_mm)->reaction.least - at(behind, 1800_mm)->reaction.least).in_newtons() ==
+          Approx(leaning(at_edge).in_newtons()));
+    CHECK(find_check(behind, checks::pulls_up));
+}
+
+TEST_CASE("rods among brackets are held to what rods of their own are held to", "[mixed][safety]") {
+    Shelf thin = top({{OtherKind::rod, 800_mm}});
+    thin.thickness = 18_mm;
+    CHECK(find_check(planned(thin), checks::rod_too_thick));
+    Shelf hollow = top({{OtherKind::rod, 800_mm}});
+    hollow.hollow = HollowBoard{};
+    CHECK(find_check(planned(hollow), checks::rods_in_hollow));
+    CHECK_FALSE(find_check(cured(job_with(masonry_wall(), hollow), checks::rods_in_hollow), checks::rods_in_hollow));
+    Shelf deep = top({{OtherKind::rod, 800_mm}});
+    deep.other_sizes.rods.in_shelf = 595_mm;
+    CHECK(find_check(planned(deep), checks::rod_too_thick));
+    deep.other_sizes.rods.in_shelf = 150_mm;
+    CHECK_FALSE(find_check(planned(deep), checks::rod_too_thick));
+}
+
+TEST_CASE("what carries one board is refused under several, and two in one place", "[mixed][checks]") {
+    Shelf stack = top({leg(1500_mm, 540_mm)});
+    CHECK_FALSE(find_check(planned(stack), checks::others_one_board));
+    CHECK_FALSE(find_check(planned(stack), checks::pins_too_close));
+    stack.others.push_back(leg(1500_mm, 100_mm));
+    CHECK(find_check(planned(stack), checks::pins_too_close));
+    stack = top({leg(1500_mm, 540_mm)});
+    stack.height = 1500_mm;
+    stack.tiers = 2;
+    stack.rise = 600_mm;
+    CHECK(find_check(planned(stack), checks::others_one_board));
+    CHECK(holds(planned(stack)) == Holds::no);
+}
+
+TEST_CASE("a leg under a hole in the board is said, and no bracket is bought where none stands", "[mixed][checks]") {
+    Shelf shelf = top({leg(1500_mm, 440_mm)});
+    shelf.cut_outs = {{"sink", 1300_mm, 80_mm, 280_mm, 400_mm, {}}};
+    CHECK(find_check(planned(shelf), checks::cut_out_over_bracket));
+    shelf.cut_outs.front().across = 700_mm;
+    const ShelfPlan clear = planned(shelf);
+    for (const Check& check : clear.checks)
+        if (check.code == checks::cut_out_over_bracket)
+            CHECK(*check.x != 2000_mm);
+    const ShelfPlan none = planned(top({{OtherKind::left_strip}, {OtherKind::right_strip}}));
+    if (std::ranges::none_of(none.brackets, &BracketPlan::is_bracket))
+        for (const Supply& supply : none.supplies)
+            CHECK(supply.item != none.bracket->id);
 }

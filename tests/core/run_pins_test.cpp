@@ -69,6 +69,21 @@ TEST_CASE("a screw pinned off the wood holds nothing, one pinned off its unit is
     CHECK(cured(beyond, checks::screw_pin_off, off).units.front().pins.empty());
 }
 
+TEST_CASE("pins in one place hold once, and are said", "[runs][pins][safety]") {
+    const RunPlan once = plan_of(kitchen_with({wall_run({104_mm})}));
+    const RunPlan twice = plan_of(kitchen_with({wall_run({104_mm, 104_mm, 120_mm})}));
+    CHECK(columns_of(twice.units.front()) == columns_of(once.units.front()));
+    CHECK(twice.units.front().holes.size() == once.units.front().holes.size());
+    CHECK(twice.units.front().utilisation == once.units.front().utilisation);
+    CHECK(finds(twice, checks::screw_pins_close));
+    CHECK_FALSE(finds(once, checks::screw_pins_close));
+    Run rail = wall_run({}, Hanging::suspension_rail);
+    rail.rail_pins = {903_mm, 905_mm};
+    const RunPlan plan = plan_of(kitchen_with({rail}));
+    CHECK(finds(plan, checks::screw_pins_close));
+    CHECK(std::ranges::find(plan.pieces, RunPiece::What::suspension_rail, &RunPiece::what)->fixings.size() == 5);
+}
+
 TEST_CASE("a rail is fixed where it is pinned, and round that where the program finds studs", "[runs][pins]") {
     const auto rail_of = [](const RunPlan& plan) {
         return *std::ranges::find(plan.pieces, RunPiece::What::suspension_rail, &RunPiece::what);
@@ -81,6 +96,10 @@ TEST_CASE("a rail is fixed where it is pinned, and round that where the program 
     CHECK(rail_of(plan).fixings == std::vector<Length>{400_mm, 800_mm, 1203_mm, 1600_mm, 2000_mm});
     CHECK(rail_of(plan).hold.places[2].substrate == Substrate::proved_stud);
     CHECK(rail_of(plan).hold.utilisation.known());
+    Job only_told = kitchen_with({run});
+    only_told.walls.front().studs[2].state = StudState::assumed; // nobody met it
+    CHECK(rail_of(plan_of(only_told)).fixings == std::vector<Length>{400_mm, 800_mm, 1600_mm, 2000_mm});
+    CHECK(finds(plan_of(only_told), checks::screw_pin_misses));
     run.rail_pins = {1000_mm};
     const Job missing = kitchen_with({run});
     const RunPlan misses = plan_of(missing);

@@ -101,6 +101,12 @@ TEST_CASE("a short thread holds by its length, a thin core by its thickness", "[
     CHECK(held(packet, TimberSchool::nds).shear < held({}, TimberSchool::nds).shear);
 }
 
+TEST_CASE("a core typed thicker than its thread holds no more than the thread is thick", "[fixings][packet][safety]") {
+    ScrewPacket packet;
+    packet.root = 9_mm; // of a 5 mm screw
+    CHECK(properties(five(packet)).root_in == properties(ScrewGauge::metric_5).diameter_in);
+}
+
 TEST_CASE("a packet is kept in the job's file, goes from job to job, and names its screw on the sheet",
           "[fixings][packet][file]") {
     Job job = job_with(stud_wall(), new_shelf(shelf_preset("brackets"), stud_wall()));
@@ -150,6 +156,8 @@ TEST_CASE("a table of supports that cannot be read says the line, the way and th
     CHECK(problem("name\n").find("the table holds nothing") == 0);
     CHECK(problem("name,held_by/kind\nA,glue\n").find("line 2, held_by.kind: \"glue\" is not known") == 0);
     CHECK(problem("name,held_by/kind,held_by/diameter\nA,hidden_rods,-3\n").find("line 2, held_by.diameter: -3") == 0);
+    CHECK(problem("name,held_by/kind,held_by/diameter\nA,hidden_rods,1e300\n").find("line 2") == 0);
+    CHECK(problem("name,held_by/kind,held_by/diameter\nA,hidden_rods,nan\n").find("line 2") == 0);
     CHECK(problem("name\nA\n").find("line 2, held_by: missing") == 0);
     CHECK(problem("name,held_by,held_by/kind\nA,x,hidden_rods\n").find("line 2: its columns do not name") == 0);
 }

@@ -178,7 +178,7 @@ void ShelfForm::build_brackets() {
 
 namespace {
 
-bool has_strip(const Shelf& shelf, OtherKind kind) {
+bool has_other(const Shelf& shelf, OtherKind kind) {
     return std::ranges::find(shelf.others, kind, &OtherSupport::kind) != shelf.others.end();
 }
 
@@ -192,8 +192,8 @@ void ShelfForm::build_others() {
            QStringList{tr("none"), tr("left"), tr("right"), tr("left and right")},
            read<int>(
                [](const Shelf& shelf) {
-                   return (has_strip(shelf, OtherKind::left_strip) ? 1 : 0) +
-                          (has_strip(shelf, OtherKind::right_strip) ? 2 : 0);
+                   return (has_other(shelf, OtherKind::left_strip) ? 1 : 0) +
+                          (has_other(shelf, OtherKind::right_strip) ? 2 : 0);
                },
                brackets),
            write<int>([](Shelf& shelf, int row) {
@@ -201,9 +201,9 @@ void ShelfForm::build_others() {
                    return other.kind == OtherKind::left_strip || other.kind == OtherKind::right_strip;
                });
                if (row & 1)
-                   shelf.others.push_back({OtherKind::left_strip, {}, {}, {}});
+                   shelf.others.push_back({OtherKind::left_strip});
                if (row & 2)
-                   shelf.others.push_back({OtherKind::right_strip, {}, {}, {}});
+                   shelf.others.push_back({OtherKind::right_strip});
            }));
     const PartAccess<OtherSizes> sizes{[this, brackets] {
                                            const Shelf* shelf = bench().shelf();
@@ -215,6 +215,16 @@ void ShelfForm::build_others() {
                                            change(job, [&](Shelf& shelf) { to(shelf.other_sizes); });
                                        }};
     FieldForm<OtherSizes>{*this, sizes, "other"}.all();
+    const PartAccess<OnHiddenRods> rods{[this, brackets] {
+                                            const Shelf* shelf = bench().shelf();
+                                            return shelf && brackets(*shelf) && has_other(*shelf, OtherKind::rod)
+                                                       ? &shelf->other_sizes.rods
+                                                       : nullptr;
+                                        },
+                                        [this](Job& job, const std::function<void(OnHiddenRods&)>& to) {
+                                            change(job, [&](Shelf& shelf) { to(shelf.other_sizes.rods); });
+                                        }};
+    FieldForm<OnHiddenRods>{*this, rods, "other-rods"}.all();
     choice(
         tr("Stretcher under it"), "shelf-stretcher",
         [this] {

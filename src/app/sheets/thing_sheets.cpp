@@ -168,6 +168,10 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
                     : tr("Board from %1, cut to %2 at its back and %3 at its front")
                           .arg(shown(quantity(piece.left)), shown(quantity(piece.back)), shown(quantity(piece.front))),
                 false);
+    if (shelf.out_of_reach)
+        page.write(tr("Reckoned with nobody who leans on it, as the fitter says: out of reach, or furniture stands "
+                      "before it."),
+                   body_type, true);
     if (plan.sag)
         page.write(tr("Sag in time %1, limit %2. Made for %3 on it, evenly.")
                        .arg(shown(fine(plan.sag->long_term)), shown(fine(plan.sag->limit)),

@@ -6,6 +6,7 @@
 
 #include <algorithm>
 #include <charconv>
+#include <cmath>
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
@@ -152,8 +153,8 @@ OrderedJson anything_in(const std::string& cell) {
     double figure = 0;
     const auto [end, error] = std::from_chars(cell.data(), cell.data() + cell.size(), figure);
     if (error == std::errc{} && end == cell.data() + cell.size()) {
-        const auto whole = static_cast<std::int64_t>(figure);
-        return static_cast<double>(whole) == figure ? OrderedJson(whole) : OrderedJson(figure); // counts are whole
+        const bool whole = std::abs(figure) <= greatest_figure && std::round(figure) == figure;
+        return whole ? OrderedJson(static_cast<std::int64_t>(figure)) : OrderedJson(figure); // counts are whole
     }
     if (cell == "true" || cell == "false")
         return cell == "true";

@@ -125,6 +125,9 @@ struct ShelfRules {
     int screws_in_arm = 2;                         ///< [hr] up through a bracket's arm into the board
     Length resin_room = 2_mm;                      ///< [cp] a hole for resin is this much wider than its bar
     Length leg_back_within = 300_mm; ///< [hr] of a leg in front of a board's middle: something holds the back there
+    Pressure leg_modulus = 6_gpa;    ///< [hr] of the softest wood sold for legs
+    Pressure leg_pressed = 4_mpa;    ///< [hr] along its grain, in use
+    double leg_buckling = 3;         ///< [hr] a leg bears Euler's load by this
     double resin_over = 1.5;         ///< [hr] resin to buy over what a hole takes: nozzle, waste, crumbled walls
     Length tight_most = 2_mm; ///< [hr] a hole in soft block no thinner than this under its rod: more splits the block
     Length cut_out_margin = 50_mm; ///< [cp] board left before and behind a sink or a hob

@@ -24,6 +24,8 @@ ScrewProperties properties(const WoodScrew& screw) {
     said(known.root_in, packet.root);
     said(known.tip_in, packet.tip);
     said(known.head_in, packet.head);
+    // No core is thicker than its thread: what is typed so holds no more than such screws usually do.
+    known.root_in = std::min(known.root_in, known.diameter_in);
     known.withdrawal = packet.withdrawal;
     known.pull_through = packet.pull_through;
     known.tensile = packet.tensile;

@@ -171,6 +171,11 @@ void fields(auto& visit, Is<ShelfRules> auto& rules) {
                    margin.told("A hole for resin is this much wider than its bar (common practice)"));
     visit.optional("leg_back_within", rules.leg_back_within,
                    length.told("Of a leg in front of a board's middle: something holds the back there (house rule)"));
+    visit.optional("leg_modulus_mpa", rules.leg_modulus,
+                   stress.told("Modulus of the softest wood sold for legs (house rule)"));
+    visit.optional("leg_pressed_mpa", rules.leg_pressed, stress.told("A leg along its grain, in use (house rule)"));
+    visit.optional("leg_buckling", rules.leg_buckling,
+                   Meaning{"a factor", Range::more_than_zero}.told("A leg bears Euler's load by this (house rule)"));
     visit.optional("resin_over", rules.resin_over,
                    Meaning{"a factor", Range::more_than_zero}.told(
                        "Resin to buy over what a hole takes: nozzle, waste, crumbled walls (house rule)"));

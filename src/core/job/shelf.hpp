@@ -6,6 +6,7 @@
 #include "core/job/unknown_members.hpp"
 #include "core/measure/physical.hpp"
 
+#include <algorithm>
 #include <optional>
 #include <string>
 #include <variant>
@@ -183,8 +184,8 @@ struct PictureLedge {
 enum class OtherKind { leg, left_strip, right_strip, rod };
 struct OtherSupport {
     OtherKind kind = OtherKind::leg;
-    Length at;  ///< its middle from the shelf's left end; a strip's is its end's
-    Length out; ///< of a leg: its middle out of the wall
+    Length at = {};  ///< its middle from the shelf's left end; a strip's is its end's
+    Length out = {}; ///< of a leg: its middle out of the wall
     UnknownMembers unknown = {};
     bool operator==(const OtherSupport&) const = default;
 };
@@ -196,9 +197,7 @@ struct OtherSizes {
     Length strip = 25_mm;         ///< out of it
     Species strip_wood = Species::unknown;
     int strip_screws = 3;
-    Length rod = 12_mm; ///< diameter
-    Length rod_in_wall = 80_mm;
-    Length rod_in_shelf = 150_mm;
+    OnHiddenRods rods = {};
     UnknownMembers unknown = {};
     bool operator==(const OtherSizes&) const = default;
 };
@@ -240,6 +239,8 @@ struct Shelf {
     bool operator==(const Shelf&) const = default;
 
     Length right() const { return left + length; }
+    /// The board's own depth, its lip's taken off.
+    Length board_depth() const { return lip ? std::max(Length{}, depth - lip->breadth) : depth; }
     /// Where one of `others` stands, from the left end.
     Length place_of(const OtherSupport& other) const {
         if (other.kind == OtherKind::left_strip)

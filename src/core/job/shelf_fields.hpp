@@ -229,9 +229,7 @@ void fields(auto& visit, Is<OtherSizes> auto& sizes) {
     visit.optional("strip_wood", sizes.strip_wood, asked("End strips of"));
     visit.optional("strip_screws", sizes.strip_screws,
                    Meaning{"a number of screws", Range::more_than_zero}.asked("Screws in an end strip"));
-    visit.optional("rod", sizes.rod, size.told("Diameter").asked("Rods, thick"));
-    visit.optional("rod_in_wall", sizes.rod_in_wall, size.told("Beyond the lining").asked("Rods, in the wall"));
-    visit.optional("rod_in_shelf", sizes.rod_in_shelf, size.told("Out of the wall's face").asked("Rods, in the board"));
+    visit.part("rods", sizes.rods);
 }
 
 void fields(auto& visit, Is<Shelf> auto& shelf) {

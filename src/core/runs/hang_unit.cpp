@@ -69,12 +69,12 @@ private:
     /// Where its screws go: where the fitter has pinned them, and round those where the program finds wood.
     std::vector<Column> columns() const {
         std::vector<Column> columns;
-        for (const Length pin : unit_.pins)
+        for (const Length pin : site_.apart(unit_.pins))
             columns.push_back(pinned(pin));
         const auto by_a_pin = [&](const Column& found) {
-            const Length near = site_.timber() ? site_.timber()->stud_width : site_.rules.runs.side_grip;
-            return std::ranges::any_of(
-                unit_.pins, [&](Length pin) { return absolute(standing_.place.left + pin - found.x) <= near; });
+            return std::ranges::any_of(unit_.pins, [&](Length pin) {
+                return absolute(standing_.place.left + pin - found.x) <= site_.pin_room();
+            });
         };
         for (const Column& found : found_columns())
             if (!by_a_pin(found))

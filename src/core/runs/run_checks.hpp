@@ -19,6 +19,7 @@ inline constexpr CheckCode opening_not_parallel{"opening_not_parallel", Severity
 inline constexpr CheckCode filler_out_of_range{"filler_out_of_range", Severity::warning};
 inline constexpr CheckCode joint_screw_none{"joint_screw_none", Severity::warning};
 inline constexpr CheckCode screw_pin_off{"screw_pin_off", Severity::error};
+inline constexpr CheckCode screw_pins_close{"screw_pins_close", Severity::error};
 inline constexpr CheckCode screw_pin_misses{"screw_pin_misses", Severity::error};
 inline constexpr CheckCode rails_unknown{"rails_unknown", Severity::error, Bears::on_what_is_known};
 } // namespace checks

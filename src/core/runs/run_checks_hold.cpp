@@ -164,6 +164,7 @@ private:
             advise(check, {"Let go of that pin"},
                    changed(draft_.run, [&](Run& run) { std::erase(run.units[i].pins, pin); }));
         };
+        pins_close(unit.pins, name(i), standing.place.left);
         for (const Length pin : unit.pins) {
             const Length x = standing.place.left + pin;
             if (pin <= unit.side || pin >= unit.width - unit.side)
@@ -182,22 +183,34 @@ private:
     }
 
     void rail_pins() {
+        pins_close(draft_.run.rail_pins, draft_.run.name, plan_.layout.left());
         for (const Length pin : draft_.run.rail_pins) {
             const Length x = plan_.units.empty() ? pin : plan_.units.front().place.left + pin;
             const bool on_rail = std::ranges::any_of(plan_.pieces, [&](const RunPiece& piece) {
                 return piece.what == RunPiece::What::suspension_rail && x >= piece.from && x <= piece.to;
             });
-            if (on_rail && !misses(x))
+            if (on_rail && site_.rail_holds(x))
                 continue;
-            advise(on_rail ? add(checks::screw_pin_misses,
-                                 {"The rail is pinned at {0}, and no stud is sure to be there: it is not fixed there",
-                                  {quantity(x)}},
-                                 std::nullopt, x, std::nullopt)
-                           : add(checks::screw_pin_off,
-                                 {"A rail is pinned at {0}, and no rail of this run is there", {quantity(x)}},
-                                 std::nullopt, x, std::nullopt),
-                   {"Let go of that pin"}, changed(draft_.run, [&](Run& run) { std::erase(run.rail_pins, pin); }));
+            advise(
+                on_rail
+                    ? add(checks::screw_pin_misses,
+                          {"The rail is pinned at {0}, and no proved stud is sure to be there: it is not fixed there",
+                           {quantity(x)}},
+                          std::nullopt, x, std::nullopt)
+                    : add(checks::screw_pin_off,
+                          {"A rail is pinned at {0}, and no rail of this run is there", {quantity(x)}}, std::nullopt, x,
+                          std::nullopt),
+                {"Let go of that pin"}, changed(draft_.run, [&](Run& run) { std::erase(run.rail_pins, pin); }));
         }
+    }
+
+    /// Pins in one place hold once.
+    void pins_close(const std::vector<Length>& pins, const std::string& of, Length left) {
+        if (const std::size_t apart = site_.wall.apart(pins).size(); apart < pins.size())
+            add(checks::screw_pins_close,
+                {"{0}: {1} of its {2} pins are nearer than {3} to another: screws so near one another count once",
+                 {of, count(pins.size() - apart), count(pins.size()), quantity(site_.wall.pin_room())}},
+                std::nullopt, left + pins.front(), std::nullopt);
     }
 
     bool misses(Length x) const { return !site_.wall.masonry() && !site_.wall.stud_round(x); }

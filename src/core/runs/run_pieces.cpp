@@ -153,14 +153,13 @@ private:
     /// far as they are no other than these.
     std::vector<Length> round_pins(std::vector<Length> found, Length from, Length to) const {
         std::vector<Length> pinned;
-        for (const Length pin : run_.rail_pins) {
+        for (const Length pin : site_.wall.apart(run_.rail_pins)) {
             const Length x = units_.front().place.left + pin;
-            if (x >= from && x <= to && (site_.wall.masonry() || site_.wall.stud_round(x)))
+            if (x >= from && x <= to && site_.rail_holds(x))
                 pinned.push_back(x);
         }
-        const Length near = site_.wall.timber() ? site_.wall.timber()->stud_width : site_.rules().rail_masonry / 2;
         std::erase_if(found, [&](Length x) {
-            return std::ranges::any_of(pinned, [&](Length pin) { return absolute(pin - x) <= near; });
+            return std::ranges::any_of(pinned, [&](Length pin) { return absolute(pin - x) <= site_.wall.pin_room(); });
         });
         found.insert(found.end(), pinned.begin(), pinned.end());
         std::ranges::sort(found);

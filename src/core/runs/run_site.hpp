@@ -18,6 +18,11 @@ struct RunSite {
     const std::vector<ProfilePoint>& left_lean;
     const std::vector<ProfilePoint>& right_lean;
 
+    /// Whether a rail's screw at x is sure to be in something that carries: masonry, or a stud that was met.
+    bool rail_holds(Length x) const {
+        const auto stud = wall.stud_round(x);
+        return wall.masonry() || (stud && wall.survey.studs[*stud].state == StudState::proved);
+    }
     const RunRules& rules() const { return wall.rules.runs; }
     /// None: nobody drew that line.
     std::optional<Length> line(const std::string& id) const {

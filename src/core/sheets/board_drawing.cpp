@@ -29,9 +29,8 @@ public:
         board();
         if (board_.hollow)
             frame();
-        for (const Length arm : board_.arms)
-            rectangle(arm - board_.arm_width / 2, Length{}, arm + board_.arm_width / 2, board_.arm, Ink::bracket,
-                      Fill::none, Stroke::dashed);
+        for (const UnderBoard& stands : board_.under)
+            rectangle(stands.from, stands.back, stands.to, stands.front, Ink::bracket, Fill::none, Stroke::dashed);
         for (const CutOut& cut : board_.cut_outs)
             cut_out(cut);
         settle_lettering(drawing_, {0, 0, drawing_.width, drawing_.height});
@@ -120,12 +119,9 @@ std::optional<BoardFromAbove> from_above(const Shelf& shelf, const ShelfPlan& pl
     if (!way_of(shelf).is_board() || (shelf.cut_outs.empty() && !shelf.hollow))
         return std::nullopt;
     BoardFromAbove board{shelf.length, shelf.depth, shelf.cut_outs, shelf.hollow};
-    if (plan.bracket) {
-        board.arm = std::min(plan.bracket->arm, shelf.depth);
-        board.arm_width = plan.bracket->width;
+    if (plan.bracket)
         for (const BracketPlan& place : plan.brackets)
-            board.arms.push_back(place.x - shelf.left);
-    }
+            board.under.push_back(under_board(shelf, plan, place));
     return board;
 }
 

@@ -4,6 +4,7 @@
 #include "core/job/shelf.hpp"
 #include "core/plan/plan.hpp"
 #include "core/sheets/drawing.hpp"
+#include "core/shelves/under_board.hpp"
 
 #include <optional>
 #include <vector>
@@ -16,9 +17,7 @@ struct BoardFromAbove {
     Length depth;
     std::vector<CutOut> cut_outs = {};
     std::optional<HollowBoard> hollow = {};
-    std::vector<Length> arms = {}; ///< middles of what is under it, from its left end
-    Length arm = {};               ///< how far that reaches from the back
-    Length arm_width = {};
+    std::vector<UnderBoard> under = {};
 };
 
 /// Of a shelf that is a board; none: nothing to see but a plain board, or no board.

@@ -7,13 +7,22 @@
 namespace yes_square {
 namespace {
 
-constexpr double even_span = 48.0 / 5;
-constexpr double held_span = 48;
+constexpr double even_span = 48.0 / 5; ///< shear over bending: at the middle of a simple span evenly loaded,
+constexpr double held_span = 48;       ///< of one held at both ends,
+constexpr double free_end = 4;         ///< at the end of an overhang
 
-/// A board's own depth, the lip's taken off.
-Length own_depth(const Shelf& shelf) {
-    return shelf.lip ? std::max(Length{}, shelf.depth - shelf.lip->breadth) : shelf.depth;
+/// How broad a glued flange counts between two webs: a share of the span, for shear lag, and so many times its
+/// thickness, for buckling (EN 1995-1-1 table 9.1, from memory; solid timber as plywood, the least of it).
+struct Flange {
+    double lag;
+    double buckles;
+};
+Flange flange_of(BoardMaterial material) {
+    if (material <= BoardMaterial::particleboard_p5)
+        return {0.20, 30};
+    return material == BoardMaterial::osb3 ? Flange{0.15, 25} : Flange{0.10, 20};
 }
+constexpr Length lag_span = 400_mm; ///< brackets seldom stand nearer; longer spans lag less (safe side)
 
 /// Between its skins; none where nothing is left.
 Length between_skins(const Shelf& shelf) {
@@ -27,29 +36,37 @@ struct Skins {
     double thickness;
     double each;   ///< of a skin
     double core;   ///< between them
-    double left;   ///< breadth of the skins, and
+    double left;   ///< breadth of the skins that counts, and
     double strips; ///< of the strips along it, where least is left
 };
 
 Skins skins_of(const Shelf& shelf) {
     const HollowBoard& board = *shelf.hollow;
-    const Length depth = own_depth(shelf);
-    const Length strips = least_left(shelf.cut_outs, Length{}, std::min(board.back, depth)) +
-                          least_left(shelf.cut_outs, std::max(Length{}, depth - board.front), depth);
+    const Length depth = shelf.board_depth();
+    const Length back = std::min(board.back, depth);
+    const Length front = std::max(back, depth - board.front);
+    const Length behind = least_left(shelf.cut_outs, Length{}, back);
+    const Length before = least_left(shelf.cut_outs, front, depth);
     const Length core = between_skins(shelf);
-    return {properties(shelf.material),
-            properties(board.frame),
-            shelf.thickness.in_metres(),
-            ((shelf.thickness - core) / 2).in_metres(),
-            core.in_metres(),
-            least_left(shelf.cut_outs, Length{}, depth).in_metres(),
-            strips.in_metres()};
+    const Length skin = (shelf.thickness - core) / 2;
+    // What lies far from the strips does not bend with them; beside one strip alone half as much does.
+    const Flange flange = flange_of(shelf.material);
+    const Length span = std::min(shelf.length, lag_span);
+    const Length counts =
+        Length::nearest_to_metres(std::min(flange.lag * span.in_metres(), flange.buckles * skin.in_metres()) *
+                                  (behind > Length{} && before > Length{} ? 1 : 0.5));
+    const bool loose = behind + before <= Length{};
+    const Length between = least_left(shelf.cut_outs, back, front);
+    const Length left =
+        loose ? least_left(shelf.cut_outs, Length{}, depth) : behind + before + std::min(between, counts);
+    return {properties(shelf.material), properties(board.frame), shelf.thickness.in_metres(),  skin.in_metres(),
+            core.in_metres(),           left.in_metres(),        (behind + before).in_metres()};
 }
 
 LineMass hollow_mass(const Shelf& shelf) {
     const HollowBoard& board = *shelf.hollow;
     const Skins of = skins_of(shelf);
-    const double depth = own_depth(shelf).in_metres();
+    const double depth = shelf.board_depth().in_metres();
     const double strips = std::min(depth, (board.front + board.back).in_metres());
     const double ribs =
         std::min(1.0, board.ribs * board.rib.in_metres() / shelf.length.in_metres()); // share of the length
@@ -81,7 +98,8 @@ Section hollow_section(const Shelf& shelf) {
     // The skins at their outer faces, or the strips at theirs where they are weaker for what they are stressed.
     const SectionModulus skins = section.stiffness / of.skin.modulus / metres(of.thickness / 2);
     const SectionModulus strips = section.stiffness / of.frame.modulus / metres(of.core / 2) *
-                                  (bending_leaned(of.frame) / bending_leaned(of.skin));
+                                  std::min(bending_leaned(of.frame) / bending_leaned(of.skin),
+                                           bending_stored(of.frame) / bending_stored(of.skin));
     section.modulus = std::min(skins, strips);
     return section;
 }
@@ -89,8 +107,8 @@ Section hollow_section(const Shelf& shelf) {
 Section solid_section(const Shelf& shelf) {
     const BoardProperties& board = properties(shelf.material);
     const double thickness = shelf.thickness.in_metres();
-    const double left = least_left(shelf.cut_outs, Length{}, own_depth(shelf)).in_metres();
-    return {board.density * own_depth(shelf) * shelf.thickness, board_stiffness(board.modulus, left, thickness),
+    const double left = least_left(shelf.cut_outs, Length{}, shelf.board_depth()).in_metres();
+    return {board.density * shelf.board_depth() * shelf.thickness, board_stiffness(board.modulus, left, thickness),
             SectionModulus::si(left * thickness * thickness / 6)};
 }
 
@@ -107,7 +125,8 @@ Section board_section(const Shelf& shelf) {
         std::vector<SectionPart> parts;
         if (!shelf.hollow)
             parts = {{properties(shelf.material).modulus,
-                      least_left(shelf.cut_outs, Length{}, own_depth(shelf)).in_metres(), thickness, -thickness / 2}};
+                      least_left(shelf.cut_outs, Length{}, shelf.board_depth()).in_metres(), thickness,
+                      -thickness / 2}};
         else if (section.shear > 0)
             parts = skin_parts(skins_of(shelf));
         parts.push_back({lip.modulus, breadth, height, -height / 2});
@@ -126,16 +145,20 @@ Section board_section(const Shelf& shelf) {
     return section;
 }
 
-Stiffness with_shear(const Section& section, double bay, std::size_t supports) {
-    if (!(section.shear > 0) || !(bay > 0))
+Stiffness with_shear(const Section& section, Length span, Length overhang, std::size_t supports) {
+    if (!(section.shear > 0))
         return section.stiffness;
-    const double k = section.stiffness / (section.shear * metres(bay) * metres(bay));
-    return section.stiffness / (1 + (supports > 2 ? held_span : even_span) * k);
+    const auto share = [&](double factor, Length over) {
+        return over > Length{} ? factor * (section.stiffness / (section.shear * over * over)) : 0.0;
+    };
+    const double within = share(supports > 2 ? held_span : even_span, span);
+    const double beyond = 2 * overhang >= span ? share(free_end, overhang) : 0.0;
+    return section.stiffness / (1 + std::max(within, beyond));
 }
 
 std::vector<CutPart> hollow_board_cut(const Shelf& shelf, Length length) {
     const HollowBoard& board = *shelf.hollow;
-    const Length depth = own_depth(shelf);
+    const Length depth = shelf.board_depth();
     const Length core = between_skins(shelf);
     std::vector<CutPart> parts;
     for (int skin = 0; skin < 2; ++skin)

@@ -86,7 +86,9 @@ private:
                                         creep_factor(shelf_, site_.service_class));
         plan_.sag = worst_sag(beam, divisor(site_.rules.sag_limit));
         if (plan_.sag && how_.back) {
-            plan_.back_held = back_held_share(shelf_.length, shelf_.depth, shear_share(shelf_.material));
+            // How a hollow board twists depends on what joins its skins: it is taken not to resist (safe side).
+            plan_.back_held =
+                back_held_share(shelf_.length, shelf_.depth, shelf_.hollow ? 0.0 : shear_share(shelf_.material));
             plan_.sag = plan_.sag->times(*plan_.back_held);
         }
         plan_.board_utilisation = board_utilisation(shelf_, beam, loads_.accidental, site_.rules, plan_.back_held);

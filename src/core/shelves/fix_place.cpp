@@ -3,6 +3,7 @@
 #include "core/fixings/bracket_forces.hpp"
 #include "core/fixings/lining_anchor.hpp"
 #include "core/shelves/cleats.hpp"
+#include "core/shelves/hidden_rods.hpp"
 #include "core/shelves/way.hpp"
 
 #include <algorithm>
@@ -35,11 +36,8 @@ void fix(BracketPlan& place, const Shelf& shelf, const WallSite& site, DrivenThr
     place.shear = choice->governing.shear();
 }
 
-constexpr Pressure leg_modulus = 6_gpa; ///< of the softest wood sold for legs
-constexpr Pressure leg_pressed = 4_mpa; ///< along its grain, in use
-constexpr double leg_buckling = 3;      ///< of Euler's load
-constexpr Length joist_width = 38_mm;   ///< nominal (PS 20)
-constexpr Length joist_depth = 140_mm;  ///< the least usual one
+constexpr Length joist_width = 38_mm;  ///< nominal (PS 20)
+constexpr Length joist_depth = 140_mm; ///< the least usual one
 constexpr Length ceiling_lining = Length::micrometres(12'500);
 constexpr Length hanger_plate = 3_mm;
 constexpr Length hanger_hole = 6_mm;
@@ -67,16 +65,15 @@ void fix_hanger(BracketPlan& place, const WallSite& site) {
                           {place.reaction.greatest, 0, duration_people, leaned_case}}};
 }
 
-/// A leg of wood under what comes down on it: Euler's load of a strut held at neither end by a third, and pressed along
-/// its grain (house rules). Nothing is driven anywhere.
-void stand_on_leg(BracketPlan& place, const Shelf& shelf) {
-    const double side = shelf.other_sizes.leg.in_metres();
-    const double length = std::max(0.1, shelf.underside().in_metres());
-    const double inertia = side * side * side * side / 12;
-    const double buckles = std::numbers::pi * std::numbers::pi * leg_modulus.in_pascals() * inertia / (length * length);
-    const double crushes = leg_pressed.in_pascals() * side * side;
-    place.fixing_utilisation =
-        Utilisation::of(place.reaction.greatest, Force::newtons(std::min(buckles / leg_buckling, crushes)));
+/// A leg of wood under what comes down on it: a share of Euler's load of a strut that is turned at both ends, and
+/// pressed along its grain. Nothing is driven anywhere.
+void stand_on_leg(BracketPlan& place, const Shelf& shelf, const ShelfRules& rules) {
+    const Length side = shelf.other_sizes.leg;
+    const double length = std::max(shelf.underside(), 100_mm).in_metres();
+    const Stiffness stiffness = board_stiffness(rules.leg_modulus, side.in_metres(), side.in_metres());
+    const Force buckles = std::numbers::pi * std::numbers::pi * stiffness / metres(length) / metres(length);
+    place.fixing_utilisation = Utilisation::of(place.reaction.greatest,
+                                               std::min(buckles / rules.leg_buckling, rules.leg_pressed * side * side));
     place.shear = place.reaction.greatest;
 }
 
@@ -89,18 +86,12 @@ void lie_on_strip(BracketPlan& place, const Shelf& shelf, const WallSite& site) 
     place.row_demands = {strip.loads};
 }
 
-/// The shelf as one on rods like those among its brackets.
 void hang_on_rod(BracketPlan& place, const Shelf& shelf, const WallSite& site) {
-    Shelf on_rods = shelf;
-    OnHiddenRods rods;
-    rods.diameter = shelf.other_sizes.rod;
-    rods.in_wall = shelf.other_sizes.rod_in_wall;
-    rods.in_shelf = shelf.other_sizes.rod_in_shelf;
-    on_rods.holding = rods;
-    const auto carrier = way_of(on_rods).carrier(on_rods, site);
-    place.rod = carrier->bracket;
-    place.rod_over = carrier->over;
-    way_of(on_rods).fix(place, on_rods, site, *carrier);
+    const OnHiddenRods& rods = shelf.other_sizes.rods;
+    const Carrier carrier = rod_carrier(rods, shelf, site);
+    place.rod = carrier.bracket;
+    place.rod_over = carrier.over;
+    set_rod(place, rods, shelf, site, carrier);
 }
 
 } // namespace
@@ -158,7 +149,7 @@ void fix_place(BracketPlan& place, const Shelf& shelf, const WallSite& site, con
     if (place.other) {
         switch (place.other->kind) {
         case OtherKind::leg:
-            return stand_on_leg(place, shelf);
+            return stand_on_leg(place, shelf, site.rules.shelves);
         case OtherKind::left_strip:
         case OtherKind::right_strip:
             return lie_on_strip(place, shelf, site);

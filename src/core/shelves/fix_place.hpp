@@ -5,10 +5,6 @@
 /// From what one place carries to what holds it there.
 namespace yes_square {
 
-namespace checks {
-inline constexpr CheckCode rod_in_lining{"rod_in_lining", Severity::error};
-} // namespace checks
-
 /// What loads a place, as it is told.
 inline constexpr std::string_view stored_case = "goods";
 inline constexpr std::string_view leaned_case = "somebody leans on it";

@@ -2,7 +2,6 @@
 
 #include "core/shelves/way.hpp"
 
-#include "core/fixings/choose_fixing.hpp"
 #include "core/shelves/fix_place.hpp"
 #include "core/shelves/verdicts.hpp"
 
@@ -17,135 +16,7 @@
 namespace yes_square {
 namespace {
 
-constexpr double simple_span_sag = 5.0 / 384;
-constexpr double continuous_span_sag = 0.0100;
 constexpr std::array all_schools{School::studs_first, School::even, School::mirrored};
-
-/// Where no bracket centre may be, from the shelf's left end: strips that do not run along the whole shelf, things a
-/// leg would foul, and what is cut out of the board over an arm.
-std::vector<Interval> keep_outs(const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
-    const Bracket& bracket = carrier.bracket;
-    std::vector<Interval> intervals;
-    std::vector<Outline> legs; // wherever along the shelf
-    for (int tier = 0; tier < shelf.tiers; ++tier) {
-        const Length under = shelf.top_of(tier) - shelf.thickness;
-        legs.push_back({shelf.left, shelf.right(), under + carrier.bottom(), under + carrier.over});
-    }
-    const auto in_the_way = [&](const Outline& box) {
-        return std::ranges::any_of(legs, [&](const Outline& leg) { return box.overlaps(leg); });
-    };
-    const auto keep_out = [&](const Outline& box, Length margin) {
-        if (!in_the_way(box) || (box.left <= shelf.left && box.right >= shelf.right()))
-            return;
-        intervals.push_back({box.left - margin - shelf.left, box.right + margin - shelf.left});
-    };
-    for (const Strip& strip : site.survey.strips)
-        keep_out(box_of(strip), bracket.hole_diameter / 2);
-    for (const Obstacle& obstacle : site.wall.obstacles)
-        keep_out(box_of(obstacle), bracket.width / 2);
-    for (const Opening& opening : site.wall.openings)
-        keep_out(box_of(opening), bracket.width / 2);
-    for (const ServicePoint& service : site.wall.services)
-        if (!service.far_side)
-            keep_out(box_of(service), bracket.width / 2);
-    if (way_of(shelf).is_board())
-        for (const CutOut& cut : shelf.cut_outs)
-            if (cut.back < bracket.arm)
-                intervals.push_back({cut.across - bracket.width / 2, cut.right() + bracket.width / 2});
-    if (!legs.empty())
-        each_other_board(site, shelf, legs.front().joined(legs.back()),
-                         [&](const Shelf&, const Outline& board) { keep_out(board, bracket.width / 2); });
-    return intervals;
-}
-
-Length span_keeping_limit(double coefficient, double limit_divisor, LineLoad load, Stiffness stiffness) {
-    // c w L^4 / EI = L / n  =>  L = cbrt(EI / (c n w))
-    return Length::nearest_to_metres(
-        std::min(100.0, std::cbrt((stiffness / (coefficient * limit_divisor * load)).in_si())));
-}
-
-/// The studs that could be under a shelf, with how far off each one's middle a fixing may stand.
-std::vector<StudUnder> studs_under(const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
-    const Framing* framing = site.timber();
-    if (!framing)
-        return {};
-    const HouseRules& rules = site.rules;
-    const Bracket& bracket = carrier.bracket;
-    std::vector<StudUnder> studs;
-    const WoodScrew* screw = carrier.rod ? nullptr : screw_for(site.catalogue, rules.timber, bracket.hole_diameter);
-    const double diameter = carrier.rod ? bracket.leg.in_inches() : screw ? properties(screw->gauge).diameter_in : 0.25;
-    const Driven driven = carrier.rod ? Driven::rod : Driven::screw;
-    for (const Stud& stud : site.survey.studs) {
-        // One just beyond an end still leaves no room for a nogging beside it.
-        const Length blocked = blocked_half_width(*framing, rules);
-        if (stud.centre < shelf.left - blocked || stud.centre > shelf.right() + blocked)
-            continue;
-        studs.push_back({stud.centre - shelf.left,
-                         std::max(Length{}, usable_half_width(*framing, stud.uncertainty, diameter, rules, driven)),
-                         substrate_of(stud.state), blocked});
-    }
-    return studs;
-}
-
-} // namespace
-
-BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
-    const HouseRules& rules = site.rules;
-    const Bracket& bracket = carrier.bracket;
-    BracketQuestion question;
-    question.length = shelf.length;
-    question.solid_wall = site.masonry();
-    question.noggings = site.open_framing();
-    question.studs = studs_under(shelf, site, carrier);
-    question.keep_outs = keep_outs(shelf, site, carrier);
-    for (const Length joint : shelf.joints)
-        if (joint > Length{} && joint < shelf.length)
-            question.musts.push_back(joint);
-    for (const Length hanger : shelf.hangers) {
-        if (hanger <= Length{} || hanger >= shelf.length)
-            continue;
-        question.hangers.push_back({hanger, {}, hold_of_hanger(shelf.left + hanger, site)});
-        question.musts.push_back(hanger);
-    }
-    std::ranges::sort(question.musts);
-    for (const MadeHole& hole : site.wall.made)
-        if (hole.item == shelf.id && hole.x > shelf.left && hole.x < shelf.right())
-            question.made.push_back(hole.x - shelf.left);
-    for (const Length pin : shelf.pins)
-        if (pin > Length{} && pin < shelf.length)
-            question.made.push_back(pin);
-    if (way_of(shelf).chooses_bracket())
-        for (const OtherSupport& other : shelf.others) {
-            const Length at = shelf.place_of(other);
-            if (at <= Length{} || at >= shelf.length)
-                continue;
-            question.made.push_back(at);
-            if (other.kind != OtherKind::rod)
-                question.hangers.push_back(
-                    {at, {}, other.kind == OtherKind::leg ? Substrate::floor : Substrate::side_wall});
-        }
-    std::ranges::sort(question.made);
-    question.made.erase(std::ranges::unique(question.made).begin(), question.made.end());
-
-    const ShelfLoads loads = loads_of(shelf, rules);
-    const LineLoad creeping_load = (loads.self_load + loads.goods_load) * (1 + creep_factor(shelf, site.service_class));
-    const double limit = divisor(rules.sag_limit);
-    const Stiffness stiffness = way_of(shelf).section(shelf).stiffness;
-    const auto capped = [&](double coefficient) {
-        return std::max(rules.spacing_least,
-                        std::min(carrier.most, span_keeping_limit(coefficient, limit, creeping_load, stiffness)));
-    };
-    question.spacing_least = rules.spacing_least;
-    question.spacing_good = std::min(rules.spacing_good, carrier.most);
-    question.spacing_two = capped(simple_span_sag);
-    question.spacing_more = capped(continuous_span_sag);
-    question.inset_least = std::max(rules.inset_least, bracket.width / 2);
-    question.inset_usual = std::max(rules.inset_usual, question.inset_least);
-    question.overhang_most = std::max(rules.overhang_most, question.inset_usual);
-    return question;
-}
-
-namespace {
 
 std::optional<OtherSupport> other_at(const Shelf& shelf, Length place) {
     if (way_of(shelf).chooses_bracket())
@@ -155,13 +26,19 @@ std::optional<OtherSupport> other_at(const Shelf& shelf, Length place) {
     return std::nullopt;
 }
 
-/// What a leg in front of the middle does not take of what comes down there: it comes on the back, and what holds that
-/// nearest takes it besides its own. The leg itself is reckoned with all of it (safe side).
-void share_with_legs(const Shelf& shelf, std::vector<BracketPlan>& places) {
-    for (const BracketPlan& leg : places) {
-        if (!leg.other || leg.other->kind != OtherKind::leg || leg.other->out <= shelf.depth / 2)
+/// A board turns about its legs. Goods in the middle of its depth press on a leg by (depth / 2) / out of what comes
+/// down there, and leave the rest to the back, or lift that where the leg stands behind the middle; whoever leans on
+/// the front edge presses by depth / out and lifts the back. What holds the back nearest takes that besides its own. A
+/// leg is reckoned with no less than all that comes down there (safe side).
+void turn_about_legs(const Shelf& shelf, std::vector<BracketPlan>& places) {
+    for (BracketPlan& leg : places) {
+        if (!leg.other || leg.other->kind != OtherKind::leg || leg.other->out <= Length{})
             continue;
-        const double in_front = (shelf.depth / 2).in_metres() / leg.other->out.in_metres();
+        const double edge = shelf.depth.in_metres() / leg.other->out.in_metres();
+        const Force goods = leg.reaction.sustained;
+        const Force leaning = leg.reaction.greatest - goods;
+        leg.reaction.sustained = goods * std::max(1.0, edge / 2);
+        leg.reaction.greatest = leg.reaction.sustained + leaning * std::max(1.0, edge);
         BracketPlan* nearest = nullptr;
         for (BracketPlan& place : places)
             if (place.substrate != Substrate::floor && carries(place.substrate) &&
@@ -169,9 +46,10 @@ void share_with_legs(const Shelf& shelf, std::vector<BracketPlan>& places) {
                 nearest = &place;
         if (!nearest)
             continue;
-        const Force behind = leg.reaction.sustained * (1 - in_front);
-        nearest->reaction.sustained += behind;
-        nearest->reaction.greatest += behind;
+        const Force behind = goods * (1 - edge / 2);
+        nearest->reaction.sustained += std::max<Force>(0, behind);
+        nearest->reaction.greatest += std::max<Force>(0, behind);
+        nearest->reaction.least += std::min<Force>(0, behind) - leaning * std::max(0.0, edge - 1);
     }
 }
 
@@ -261,7 +139,7 @@ Weighed weigh_board(const Shelf& shelf, const WallSite& site, const BracketQuest
             stiff.push_back(place.x - shelf.left);
     if (stiff.size() >= 2 && stiff.size() < carrying.size())
         also_on(stiff);
-    share_with_legs(shelf, weighed.brackets);
+    turn_about_legs(shelf, weighed.brackets);
     return weighed;
 }
 

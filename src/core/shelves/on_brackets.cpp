@@ -1,10 +1,11 @@
 #include "core/job/field_visits.hpp"
-#include "core/shelves/fix_place.hpp"
+#include "core/shelves/hidden_rods.hpp"
 #include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_curer.hpp"
 #include "core/shelves/shelf_kind_checks.hpp"
 #include "core/shelves/shelf_parts.hpp"
 #include "core/shelves/shelf_steps.hpp"
+#include "core/shelves/under_board.hpp"
 #include "core/shelves/way.hpp"
 
 #include <algorithm>
@@ -76,6 +77,9 @@ public:
                 auto& how = std::get<OnBrackets>(shelf.holding);
                 how.leg_up = !how.leg_up;
             });
+        cure_rods(curer, check);
+        if (check.code == checks::others_one_board)
+            curer.change(check, {"One shelf alone"}, [](Shelf& shelf) { shelf.tiers = 1; });
         if (check.code == checks::leg_back_free && check.x)
             bracket_beside(curer, check);
         if (!fouls)
@@ -92,7 +96,7 @@ public:
         const OtherSizes& sizes = shelf.other_sizes;
         for (const BracketPlan& place : plan.brackets) {
             if (place.other && place.other->kind == OtherKind::leg)
-                parts.push_back(strip_part(shelf.id, {"leg of {0}", {shelf.name}}, leg_length(shelf, site, place.x),
+                parts.push_back(strip_part(shelf.id, {"leg of {0}", {shelf.name}}, leg_length(shelf, site, place),
                                            sizes.leg, sizes.leg, StuffKind::cleat, "leg"));
         }
         for (const CleatPlan& cleat : plan.cleats)
@@ -134,8 +138,9 @@ public:
                  "behind the low ones"});
         }
         if (shelf.stretcher)
-            steps.say({"Screw the stretcher up under the board all along, on edge, every {0} or so",
-                       {quantity(stretcher_screws)}});
+            steps.say(
+                {"Screw the stretcher up under the board all along, on edge, in front of the arms, every {0} or so",
+                 {quantity(stretcher_screws)}});
         steps.hold(Phase::adjust, {"Check plumb and level again, then tighten all, top screws first"});
         if (shelf.tiers > 1)
             steps.say(
@@ -144,10 +149,6 @@ public:
     }
 
 private:
-    static Length leg_length(const Shelf& shelf, const WallSite& site, Length x) {
-        return site.survey.floor.above_floor_now(x, shelf.underside());
-    }
-
     static void check_rod(Length x, KindChecker& checker) {
         const auto& places = checker.plan().brackets;
         const auto rod = std::ranges::find(places, x, &BracketPlan::x);
@@ -177,13 +178,38 @@ private:
         for (const CleatPlan& cleat : steps.plan().cleats)
             steps.say({"The strip on the {0} wall first, its top on the level line: {1} long, {2} screws",
                        {cleat.wall, quantity(cleat.length), count(cleat.screws)}});
+        const auto& places = steps.plan().brackets;
+        if (std::ranges::any_of(places, [](const BracketPlan& place) { return place.rod && place.fixing; })) {
+            say_rods_set(steps, steps.shelf().other_sizes.rods);
+            steps.say(drill_board_step(steps.shelf().other_sizes.rods, steps.shelf()));
+        }
     }
 
+public:
+    std::vector<Supply> bought(const Shelf& shelf, const ShelfPlan& plan) const override {
+        std::vector<Supply> supplies = WayOf::bought(shelf, plan);
+        if (shelf.other_sizes.rods.resin &&
+            std::ranges::any_of(plan.brackets, [](const BracketPlan& place) { return place.rod.has_value(); }))
+            supplies.push_back({KitGroup::consumables, "resin", {"Resin, its gun and nozzles"}});
+        return supplies;
+    }
+
+private:
     /// What carries it besides brackets: on the board, and a leg with something that holds the back near it.
     static void check_others(KindChecker& checker) {
         const Shelf& shelf = checker.shelf();
         for (const CleatPlan& cleat : checker.plan().cleats)
             checker.strip(cleat);
+        if (shelf.tiers > 1 && !shelf.others.empty())
+            checker.add(
+                checks::others_one_board,
+                {"Legs, end strips and rods carry one board, and {0} lie under one another: enter these shelves "
+                 "one by one",
+                 {count(static_cast<std::size_t>(shelf.tiers))}},
+                std::nullopt, shelf.left, shelf.underside());
+        if (std::ranges::any_of(checker.plan().brackets,
+                                [](const BracketPlan& place) { return place.rod.has_value(); }))
+            check_rods(shelf.other_sizes.rods, checker);
         for (const OtherSupport& other : shelf.others) {
             const Length at = shelf.place_of(other);
             const bool leg = other.kind == OtherKind::leg;

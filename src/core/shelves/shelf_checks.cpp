@@ -251,24 +251,36 @@ Force held_down(const ShelfPlan& plan, const ShelfRules& rules) {
 void check_uplift(const Shelf& shelf, const WallSite& site, std::size_t i, ShelfPlan& plan) {
     const BracketPlan& place = plan.brackets[i];
     const Force up = -place.reaction.least;
-    if (plan.shelf_screw && up > held_down(plan, site.rules.shelves))
+    // Screws go up through an arm or a strip; a leg stands there, and a rod lets its board slide off.
+    const bool screwed = !place.other || place.substrate == Substrate::side_wall;
+    const Force held = screwed && plan.shelf_screw ? held_down(plan, site.rules.shelves) : Force{};
+    if (!screwed)
+        add_check(plan.checks, checks::pulls_up, place.rod ? Severity::note : Severity::error,
+                  {place.rod ? std::string_view{"With the other end loaded or leaned on, the board bears up on rod {0} "
+                                                "with {1}: it must sit tight on it"}
+                             : "With the other end loaded or leaned on, the board lifts off leg {0}, {1} up: nothing "
+                               "holds it down there",
+                   {place_number(i), quantity(up)}},
+                  quantity(up), place.x, shelf.underside());
+    else if (plan.shelf_screw && up > held)
         add_check(
             plan.checks, checks::pulls_up, Severity::error,
-            {of_place(
-                 shelf,
-                 "With the other end loaded or leaned on, the shelf pulls up on bracket {0} with {1}, and its two "
-                 "screws hold {2}",
-                 "With the other end loaded or leaned on, the shelf pulls up on no. {0} with {1}, and its two screws "
-                 "hold {2}"),
-             {place_number(i), quantity(up), quantity(held_down(plan, site.rules.shelves))}},
-            quantity(up - held_down(plan, site.rules.shelves)), place.x, shelf.underside());
+            {of_place(place, shelf,
+                      "With the other end loaded or leaned on, the shelf pulls up on bracket {0} with {1}, and its "
+                      "two screws hold {2}",
+                      "With the other end loaded or leaned on, the shelf pulls up on no. {0} with {1}, and its two "
+                      "screws hold {2}"),
+             {place_number(i), quantity(up), quantity(held)}},
+            quantity(up - held), place.x, shelf.underside());
     else
-        add_check(
-            plan.checks, checks::pulls_up, plan.shelf_screw ? Severity::note : Severity::warning,
-            {"With the other end loaded or leaned on, the shelf pulls up on bracket {0} with {1}: screw it down to the "
-             "arm",
-             {place_number(i), quantity(up)}},
-            quantity(up), place.x, shelf.underside());
+        add_check(plan.checks, checks::pulls_up, plan.shelf_screw ? Severity::note : Severity::warning,
+                  {of_place(place, shelf,
+                            "With the other end loaded or leaned on, the shelf pulls up on bracket {0} with {1}: screw "
+                            "it down to the arm",
+                            "With the other end loaded or leaned on, the shelf pulls up on no. {0} with {1}: screw it "
+                            "down there"),
+                   {place_number(i), quantity(up)}},
+                  quantity(up), place.x, shelf.underside());
 }
 
 } // namespace
@@ -309,6 +321,8 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
                       ratio(place.bracket_utilisation), place.x, shelf.underside());
         if (!carries(place.substrate))
             continue;
+        if (place.reaction.least < 0 && way_of(shelf).boards_on_arms())
+            check_uplift(shelf, site, i, plan);
         const bool nobody_knows = place.stud && site.survey.studs[*place.stud].state == StudState::assumed;
         if (!place.fixing && (place.turns || nobody_knows))
             continue; // said already
@@ -336,8 +350,6 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
                           "No. {0}: its fixings are loaded to {1} of what they bear ({2} pull, {3} shear each)"),
                  {place_number(i), ratio(place.fixing_utilisation), quantity(place.tension), quantity(place.shear)}},
                 ratio(place.fixing_utilisation), place.x, shelf.underside());
-        if (place.reaction.least < 0 && way_of(shelf).boards_on_arms())
-            check_uplift(shelf, site, i, plan);
     }
 }
 

@@ -1,7 +1,9 @@
 #include "core/shelves/shelf_kind_checks.hpp"
 
 #include "core/fixings/choose_fixing.hpp"
+#include "core/shelves/place_words.hpp"
 #include "core/shelves/shelf_checks.hpp"
+#include "core/shelves/under_board.hpp"
 #include "core/shelves/way.hpp"
 #include "core/site/cut_outs.hpp"
 #include "core/site/site_checks.hpp"
@@ -77,27 +79,28 @@ private:
                 {"Two skins of {0} leave nothing between them in a board of {1}: thinner skins, or a solid board",
                  {stock(board.skin), stock(shelf_.thickness)}},
                 quantity(2 * board.skin - shelf_.thickness), shelf_.left, shelf_.height);
-        else if (board.front + board.back <= Length{})
+        else if (board.front <= Length{})
             add(checks::skins_loose,
-                {"No strip runs along between the skins: each is reckoned to bend by itself, which is next to nothing"},
+                {"No strip runs along the front between the skins: nothing joins them there, and the edge bears nobody "
+                 "who leans on it"},
                 std::nullopt, shelf_.left, shelf_.height);
     }
 
     void cut_outs() {
-        const Length depth = shelf_.lip ? shelf_.depth - shelf_.lip->breadth : shelf_.depth;
-        check_cut_outs(shelf_.cut_outs, shelf_.length, depth, site_.rules, shelf_.left, shelf_.height, plan_.checks);
+        check_cut_outs(shelf_.cut_outs, shelf_.length, shelf_.board_depth(), site_.rules, shelf_.left, shelf_.height,
+                       plan_.checks);
         if (!plan_.bracket)
             return;
         for (const CutOut& cut : shelf_.cut_outs)
-            for (std::size_t i = 0; i < plan_.brackets.size(); ++i) {
-                const Length at = plan_.brackets[i].x - shelf_.left;
-                const Length half = plan_.bracket->width / 2;
-                if (cut.back < plan_.bracket->arm && at + half > cut.across && at - half < cut.right())
+            for (const BracketPlan& place : plan_.brackets) {
+                const UnderBoard there = under_board(shelf_, plan_, place);
+                if (there.to > cut.across && there.from < cut.right() && there.front > cut.back &&
+                    there.back < cut.front())
                     add(checks::cut_out_over_bracket,
                         {"{0} at {1} reaches into what is cut out for {2}: move one of them",
-                         {way_of(shelf_).one_of_them(), quantity(plan_.brackets[i].x),
+                         {name_of_place(place, shelf_), quantity(place.x),
                           cut.name.empty() ? std::string{"the cut-out"} : cut.name}},
-                        std::nullopt, plan_.brackets[i].x, shelf_.underside());
+                        std::nullopt, place.x, shelf_.underside());
             }
     }
 
@@ -127,13 +130,16 @@ private:
         if (!plan_.bracket)
             return;
         std::vector<Length> pins = shelf_.pins;
-        std::ranges::sort(pins);
         for (const Length pin : pins)
             if (pin <= Length{} || pin >= shelf_.length)
                 add(checks::pin_off_board,
                     {"What is pinned at {0} is off the board, which runs from {1} to {2}",
                      {quantity(shelf_.left + pin), quantity(shelf_.left), quantity(shelf_.right())}},
                     std::nullopt, shelf_.left + pin, shelf_.underside());
+        if (way_of(shelf_).chooses_bracket())
+            for (const OtherSupport& other : shelf_.others)
+                pins.push_back(shelf_.place_of(other));
+        std::ranges::sort(pins);
         for (std::size_t i = 1; i < pins.size(); ++i)
             if (pins[i] - pins[i - 1] < plan_.bracket->width)
                 add(checks::pins_too_close,

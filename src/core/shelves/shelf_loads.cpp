@@ -95,7 +95,11 @@ double creep_factor(BoardMaterial material, ServiceClass service_class) {
 }
 
 double creep_factor(const Shelf& shelf, ServiceClass service_class) {
-    return way_of(shelf).section(shelf).metal ? 0.0 : creep_factor(shelf.material, service_class);
+    const Way& way = way_of(shelf);
+    if (way.section(shelf).metal)
+        return 0;
+    const double board = creep_factor(shelf.material, service_class);
+    return shelf.hollow && way.is_board() ? std::max(board, creep_factor(shelf.hollow->frame, service_class)) : board;
 }
 
 bool under_joint(Length place, Length joint) {
@@ -103,12 +107,11 @@ bool under_joint(Length place, Length joint) {
 }
 
 Beam beam_of(const Shelf& shelf, const std::vector<Length>& places) {
-    Length bay;
+    Length span;
     for (std::size_t i = 1; i < places.size(); ++i)
-        bay = std::max(bay, places[i] - places[i - 1]);
-    if (!places.empty())
-        bay = std::max({bay, 2 * places.front(), 2 * (shelf.length - places.back())});
-    Beam beam{shelf.length.in_metres(), {}, with_shear(way_of(shelf).section(shelf), bay.in_metres(), places.size())};
+        span = std::max(span, places[i] - places[i - 1]);
+    const Length overhang = places.empty() ? Length{} : std::max(places.front(), shelf.length - places.back());
+    Beam beam{shelf.length.in_metres(), {}, with_shear(way_of(shelf).section(shelf), span, overhang, places.size())};
     for (const Length place : places)
         beam.supports.push_back(place.in_metres());
     for (std::size_t i = 1; i + 1 < places.size(); ++i)

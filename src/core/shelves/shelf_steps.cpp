@@ -1,6 +1,7 @@
 #include "core/shelves/shelf_steps.hpp"
 
 #include "core/shelves/place_words.hpp"
+#include "core/shelves/under_board.hpp"
 #include "core/shelves/way.hpp"
 #include "core/site/cut_outs.hpp"
 
@@ -38,8 +39,8 @@ void ShelfSteps::lay_board() {
             say({"Leg {0}: {1} long, its middle {2} from the reference end and {3} out of the wall. Set it under the "
                  "board "
                  "where that lies level, screw it from above or with a plate",
-                 {count(i + 1), quantity(site_.survey.floor.above_floor_now(place.x, shelf_.underside())),
-                  quantity(place.x), quantity(place.other->out)}});
+                 {count(i + 1), quantity(leg_length(shelf_, site_, place)), quantity(place.x),
+                  quantity(place.other->out)}});
     }
     hold(Phase::prove, {"Lean on the front edge over each bracket: nothing may move"});
 }

@@ -367,9 +367,9 @@ private:
                     {"what joins the skins gives too: GA {0}, taken off the stiffness", {quantity(section.shear)}});
         }
         if (!shelf_.cut_outs.empty() && way_of(shelf_).is_board())
-            working.facts.push_back(
-                {"Cut-outs leave {0} of {1}: reckoned as if it were so all along",
-                 {quantity(least_left(shelf_.cut_outs, Length{}, shelf_.depth)), quantity(shelf_.depth)}});
+            working.facts.push_back({"Cut-outs leave {0} of {1}: reckoned as if it were so all along",
+                                     {quantity(least_left(shelf_.cut_outs, Length{}, shelf_.board_depth())),
+                                      quantity(shelf_.board_depth())}});
         if (plan_.back_held)
             working.facts.push_back({"its back lies on its strip, so that it sags {0} times what it would without",
                                      {ratio(*plan_.back_held)}});

@@ -107,13 +107,13 @@ std::vector<CutPart> Way::cut(const Shelf& shelf, const WallSite& site, const Sh
 }
 
 std::vector<Supply> Way::bought(const Shelf& shelf, const ShelfPlan& plan) const {
-    if (!plan.bracket || plan.bracket->id.empty())
+    const auto brackets = static_cast<std::size_t>(std::ranges::count_if(plan.brackets, &BracketPlan::is_bracket));
+    if (!plan.bracket || plan.bracket->id.empty() || brackets == 0)
         return {};
     return {{KitGroup::hardware,
              plan.bracket->id,
              {"Bracket: {0}", {plan.bracket->name}},
-             static_cast<std::size_t>(std::ranges::count_if(plan.brackets, &BracketPlan::is_bracket)) *
-                 static_cast<std::size_t>(plan.one_leg ? 1 : shelf.tiers)}};
+             brackets * static_cast<std::size_t>(plan.one_leg ? 1 : shelf.tiers)}};
 }
 
 } // namespace yes_square

@@ -27,6 +27,15 @@ std::optional<std::size_t> WallSite::stud_round(Length x) const {
     return std::nullopt;
 }
 
+std::vector<Length> WallSite::apart(std::vector<Length> pins) const {
+    std::ranges::sort(pins);
+    std::vector<Length> kept;
+    for (const Length pin : pins)
+        if (kept.empty() || pin - kept.back() > pin_room())
+            kept.push_back(pin);
+    return kept;
+}
+
 Length highest_top(const Wall& wall) {
     return wall.height - wall.cornice_height - 100_mm;
 }
@@ -57,7 +66,8 @@ std::vector<Outline> leg_boxes(const Shelf& shelf, const ShelfPlan& plan, const 
             return {{centre - sizes.strip / 2, centre + sizes.strip / 2, under - sizes.strip_breadth, under}};
         case OtherKind::rod: {
             const Length middle = under + shelf.thickness / 2;
-            return {{centre - sizes.rod / 2, centre + sizes.rod / 2, middle - sizes.rod / 2, middle + sizes.rod / 2}};
+            const Length half = sizes.rods.diameter / 2;
+            return {{centre - half, centre + half, middle - half, middle + half}};
         }
         }
     }

@@ -44,6 +44,10 @@ struct WallSite {
     Length screw_place(const std::string& item, const Stud& stud) const;
     /// The stud, by its number in the survey, that a usual screw at x is sure to be in.
     std::optional<std::size_t> stud_round(Length x) const;
+    /// Screws pinned nearer than this are in one place: a stud takes one column, and masonry breaks between two.
+    Length pin_room() const { return timber() ? timber()->stud_width : rules.runs.side_grip; }
+    /// Pins in order, those in one place once.
+    std::vector<Length> apart(std::vector<Length> pins) const;
 };
 
 /// Where the top of a new thing may come at the highest: 100 mm under ceiling or cornice (house rule).

@@ -44,8 +44,9 @@ double off_phase(double phase, double place, double spacing) {
 }
 
 /// A stud that somebody told of is one of those set out, unless whoever said so was wrong: the phases that put one
-/// there take that share of all. @return what all of them come to, as before
-double believe_stud(LayoutPrior& prior, Length told, double sum, const StudRules& rules) {
+/// there take that share of all.
+/// @param sum  what all phases come to, before and after
+void believe_stud(LayoutPrior& prior, Length told, double sum, const StudRules& rules) {
     const double sigma = std::hypot(rules.scatter.in_mm(), rules.told_scatter.in_mm());
     std::vector<double> there(prior.phase.size());
     double all = 0;
@@ -56,7 +57,6 @@ double believe_stud(LayoutPrior& prior, Length told, double sum, const StudRules
     const double right = std::min(never_sure, rules.told_right);
     for (std::size_t phase = 0; phase < there.size(); ++phase)
         prior.phase[phase] = (1 - right) * prior.phase[phase] + right * sum * there[phase] / all;
-    return sum;
 }
 
 LayoutPrior prior_of(double spacing, double weight, const StudQuestion& question) {
@@ -77,7 +77,7 @@ LayoutPrior prior_of(double spacing, double weight, const StudQuestion& question
         sum += density;
     }
     if (question.told_stud)
-        sum = believe_stud(prior, *question.told_stud, sum, question.rules);
+        believe_stud(prior, *question.told_stud, sum, question.rules);
     for (double& phase : prior.phase)
         phase *= weight / sum;
     return prior;
