@@ -32,9 +32,12 @@ public:
         for (int i = 0; i < things; ++i)
             add_thing(job.walls.front(), i);
         for_each_thing(job.walls.front(), [&](auto& thing) {
-            if constexpr (requires { thing.fixing->gauge; })
+            if constexpr (requires { thing.fixing.at; }) {
                 if (std::bernoulli_distribution{0.15}(aside_))
-                    thing.fixing = any_fixing(job.catalogue);
+                    thing.fixing.all = any_fixing(job.catalogue);
+                if (std::bernoulli_distribution{0.1}(aside_))
+                    thing.fixing.choose(any_spot(), any_fixing(job.catalogue));
+            }
         });
         if (std::bernoulli_distribution{0.25}(aside_))
             job.rules.timber = TimberSchool::en;
@@ -49,6 +52,15 @@ public:
         if (below(2) == 0)
             return {catalogue.wood_screws[below(catalogue.wood_screws.size())].gauge};
         return {std::nullopt, catalogue.plugs[below(catalogue.plugs.size())].id};
+    }
+
+    /// A row, a place, or one hole, whether there is such a one or not.
+    FixingSpot any_spot() {
+        const auto number = [&](int most) { return std::uniform_int_distribution<int>{0, most}(aside_); };
+        FixingSpot spot{{}, number(4), number(2)};
+        if (spot.everywhere())
+            spot.row = 1;
+        return spot;
     }
 
     /// So many walls round one room, each with one to three things, so that things meet in its corners.

@@ -150,8 +150,8 @@ TEST_CASE("a thing is fixed with what is chosen from the list, and let go of aga
     const int row = fix_with(driven)->findText("#8", Qt::MatchStartsWith);
     REQUIRE(row > 0);
     take(fix_with(driven), row);
-    REQUIRE(driven.shelf().fixing);
-    CHECK(driven.shelf().fixing->gauge == ScrewGauge::number_8);
+    REQUIRE(driven.shelf().fixing.all);
+    CHECK(driven.shelf().fixing.all->gauge == ScrewGauge::number_8);
     CHECK(driven.plan().brackets.front().fixing->name.find("#8") == 0);
     CHECK(fix_with(driven)->currentText().startsWith("#8"));
     const int refused = fix_with(driven)->findText("(refused)", Qt::MatchContains);
@@ -159,7 +159,7 @@ TEST_CASE("a thing is fixed with what is chosen from the list, and let go of aga
     take(fix_with(driven), refused);
     CHECK(holds(driven.plan()) == Holds::no);
     take(fix_with(driven), 0);
-    CHECK_FALSE(driven.shelf().fixing);
+    CHECK_FALSE(driven.shelf().fixing.any());
 }
 
 TEST_CASE("a wardrobe's fixing is chosen too", "[app][at-hand][choose]") {
@@ -174,8 +174,8 @@ TEST_CASE("a wardrobe's fixing is chosen too", "[app][at-hand][choose]") {
     QTest::qWait(5);
     REQUIRE(fix_with(driven)->count() > 2);
     take(fix_with(driven), fix_with(driven)->count() - 1);
-    REQUIRE(driven.job().walls.front().systems.front().fixing);
-    CHECK_FALSE(driven.job().walls.front().systems.front().fixing->anchor.empty());
+    REQUIRE(driven.job().walls.front().systems.front().fixing.all);
+    CHECK_FALSE(driven.job().walls.front().systems.front().fixing.all->anchor.empty());
 }
 
 TEST_CASE("fixings are ranked with reasons, and the packet of the fitter's own comes first", "[app][kinds][choose]") {
@@ -238,4 +238,27 @@ TEST_CASE("the screws in the van are what the program chooses from", "[app][kind
     CHECK(driven.plan().brackets.front().fixing->screw_length == 80_mm);
     enter(dialog, "screw-shelf", "16");
     CHECK(driven.job().catalogue.shelf_screws == std::vector{16_mm});
+}
+
+TEST_CASE("the row that is pressed is fixed unlike the one that pulls, from the list", "[app][at-hand][choose]") {
+    ShelfWindow driven{false};
+    driven.add(shelf_preset("brackets"));
+    driven.show_page(FixingsPage::fix_with);
+    auto* where = seen<QComboBox>(driven, "fix-where");
+    REQUIRE(where);
+    CHECK(where->itemText(0).startsWith("All of it: pulled by up to"));
+    const int lower = where->findText("row 2 from the top", Qt::MatchStartsWith);
+    REQUIRE(lower > 0);
+    take(where, lower);
+    CHECK(fix_with(driven)->itemText(0) == "As the rest of it");
+    const int row = fix_with(driven)->findText("#8", Qt::MatchStartsWith);
+    REQUIRE(row > 0);
+    take(fix_with(driven), row);
+    REQUIRE(driven.shelf().fixing.at.size() == 1);
+    CHECK_FALSE(driven.shelf().fixing.all);
+    CHECK(where->currentText().endsWith("chosen by hand")); // and that row stays in hand
+    for (const PlannedHole& hole : driven.plan().holes)
+        CHECK((hole.fixing->name.find("#8") == 0) == (hole.spot.row == 2));
+    take(fix_with(driven), 0);
+    CHECK_FALSE(driven.shelf().fixing.any());
 }

@@ -9,6 +9,7 @@
 
 #include <QComboBox>
 #include <QLineEdit>
+#include <QMenu>
 #include <QTableWidget>
 #include <QTemporaryDir>
 #include <QTest>
@@ -134,6 +135,14 @@ struct DrivenWindow {
         for (int step = 1; step <= 4; ++step)
             QTest::mouseMove(&board, from + (to - from) * step / 4);
         QTest::mouseRelease(&board, Qt::LeftButton, {}, to);
+    }
+    /// The menu that a right click on a place of the wall, or its key, brings up.
+    QMenu* menu_at(Length x, Length z) {
+        BoardView& board = window.board();
+        const QPoint at = board.place(x, z).toPoint();
+        QContextMenuEvent event{QContextMenuEvent::Mouse, at, board.mapToGlobal(at)};
+        QCoreApplication::sendEvent(&board, &event);
+        return window.findChild<QMenu*>("wall-menu");
     }
     void click(Length x, Length z) {
         BoardView& board = window.board();

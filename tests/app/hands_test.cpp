@@ -54,14 +54,6 @@ struct TwoWalls : DrivenWindow {
         QTest::mouseClick(&board, Qt::LeftButton, held,
                           board.place(shelf.left + 30_mm, shelf.height - shelf.thickness / 2).toPoint());
     }
-    /// The menu that a right click on a place of the wall, or its key, brings up.
-    QMenu* menu_at(Length x, Length z) {
-        BoardView& board = window.board();
-        const QPoint at = board.place(x, z).toPoint();
-        QContextMenuEvent event{QContextMenuEvent::Mouse, at, board.mapToGlobal(at)};
-        QCoreApplication::sendEvent(&board, &event);
-        return window.findChild<QMenu*>("wall-menu");
-    }
 };
 
 QAction* row(QMenu* menu, const QString& words) {

@@ -123,7 +123,7 @@ TEST_CASE("what a packet says of its screws is typed beside their lengths", "[ap
     ShelfWindow driven{false};
     AtHand dialog{driven.bench()};
     dialog.show();
-    dialog.findChild<QTabWidget*>("at-hand-tabs")->setCurrentIndex(4);
+    dialog.findChild<QTabWidget*>("at-hand-tabs")->setCurrentIndex(5);
     auto* screws = dialog.findChild<QComboBox*>("packet-screw");
     screws->setCurrentIndex(1);
     const ScrewGauge gauge = all_gauges()[1].gauge;

@@ -196,13 +196,28 @@ TEST_CASE("a unit's box, its appliance and what its run lies between are set in 
     choose("unit-rails", "top and bottom");
     CHECK(kitchen.run().units.front().rails.size() == 2);
     kitchen.type("rail-thickness", "12");
-    CHECK(kitchen.run().units.front().rails[1].thickness == 12_mm);
+    kitchen.type("lower-rail-thickness", "19"); // unlike
+    CHECK(kitchen.run().units.front().rails[0].thickness == 12_mm);
+    CHECK(kitchen.run().units.front().rails[1].thickness == 19_mm);
     choose("unit-appliance", "microwave under it");
     kitchen.type("appliance-height", "500");
     CHECK(kitchen.bench().room_plan()->lines.height_of(line_id::wall_bottom) == 1400_mm); // the worktop's 900 and 500
     choose("unit-hanging", "hook brackets");
     kitchen.type("unit-hook_rating_n", "65");
     CHECK(*kitchen.run().units.front().hook_rating == Approx(65 * standard_gravity));
+    kitchen.type("hook-plate-in", "55");
+    kitchen.type("hook-plate-down", "48");
+    const UnitPlan& hung = kitchen.plan().units.front();
+    CHECK(hung.from_left(hung.holes.front()) == 55_mm);
+    CHECK(hung.top - hung.holes.front().z == 48_mm);
+    QTest::mouseClick(kitchen.find<QPushButton>("keep-gear"), Qt::LeftButton);
+    REQUIRE(kitchen.job().catalogue.hanging_gear.size() == 1);
+    kitchen.type("hook-plate-in", "60");
+    choose("run-gear", "Hook brackets, mine 1");
+    CHECK(kitchen.run().units.front().hook_plate.in == 55_mm); // as it was kept
+    choose("unit-hanging", "suspension rail");
+    kitchen.type("run-rail-drop", "36");
+    CHECK(kitchen.plan().units.front().top - kitchen.plan().pieces.front().z == 36_mm);
     choose("run-end", "a place");
     kitchen.type("run-end-place", "2000");
     CHECK(kitchen.plan().layout.to == 2000_mm);
@@ -403,4 +418,58 @@ TEST_CASE("a line tells its heights where the pointer is", "[app][lines]") {
     CHECK(words.contains(QStringLiteral("Worktop: 900 mm above the finished floor")));
     CHECK(words.contains(QStringLiteral("above the floor as it is at 1")));
     CHECK(words.contains(QStringLiteral("100 mm down from the level line")));
+}
+
+TEST_CASE("a unit's screw is pulled to its place and pinned there, and let go of from its menu", "[app][runs][pins]") {
+    Kitchen kitchen{3000_mm};
+    kitchen.carry("Wall unit  600", 500_mm, 1800_mm);
+    REQUIRE(kitchen.plan().units.front().holes.size() >= 2);
+    const PlannedHole hole = kitchen.plan().units.front().holes.front();
+    const Length left = kitchen.plan().layout.left();
+    kitchen.drag(hole.x, hole.z, hole.x + 12_mm, hole.z);
+    REQUIRE(kitchen.run().units.front().pins.size() == 1);
+    const Length pin = kitchen.run().units.front().pins.front();
+    CHECK(absolute(left + pin - (hole.x + 12_mm)) <= 5_mm); // to the pixel
+    CHECK(kitchen.plan().layout.left() == left);            // the run stays
+    CHECK(kitchen.bench().undo_stack().undoText() == "Pin a screw");
+    CHECK(std::ranges::any_of(kitchen.plan().units.front().holes,
+                              [&](const PlannedHole& each) { return each.x == left + pin; }));
+    QMenu* menu = kitchen.menu_at(left + pin, hole.z);
+    const auto row = [&](const char* words) -> QAction* {
+        for (QAction* action : menu->actions())
+            if (action->text() == QString::fromLatin1(words))
+                return action;
+        return nullptr;
+    };
+    REQUIRE(row("Let go of it"));
+    CHECK(row("Let go of all pins"));
+    row("Let go of it")->trigger();
+    CHECK(kitchen.run().units.front().pins.empty());
+    delete menu;
+}
+
+TEST_CASE("a hole in a unit's back is typed from its edges, and taken out again", "[app][runs][panel-cut]") {
+    Kitchen kitchen{3000_mm};
+    kitchen.carry("Wall unit  600", 500_mm, 1800_mm);
+    kitchen.open_folds();
+    for (const auto& [field, figure] : {std::pair{"unit-cut-across", "225"}, std::pair{"unit-cut-down", "250"},
+                                        std::pair{"unit-cut-width", "150"}, std::pair{"unit-cut-height", "140"}}) {
+        auto* entry = kitchen.find<LengthField>(field);
+        entry->setFocus();
+        QTest::keyClicks(entry, QString::fromLatin1(figure));
+        QTest::keyClick(entry, Qt::Key_Return);
+        QTest::qWait(1);
+    }
+    REQUIRE(kitchen.run().units.front().cut_outs.size() == 1);
+    const PanelCutOut& cut = kitchen.run().units.front().cut_outs.front();
+    CHECK(cut.name == "duct");
+    CHECK(cut.across == 225_mm);
+    CHECK(cut.height == 140_mm);
+    auto* list = kitchen.find<QListWidget>("unit-cut-found");
+    REQUIRE(list->count() == 1);
+    CHECK(list->item(0)->text().contains("225 mm from the left"));
+    list->setCurrentRow(0);
+    list->setFocus();
+    QTest::keyClick(list, Qt::Key_Delete);
+    CHECK(kitchen.run().units.front().cut_outs.empty());
 }

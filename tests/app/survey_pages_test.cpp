@@ -1,5 +1,6 @@
 #include "app/board/drawing_view.hpp"
 #include "app/survey/readings_editor.hpp"
+#include "core/job/field_visits.hpp"
 #include "driven_window.hpp"
 
 #include <QCheckBox>
@@ -415,4 +416,30 @@ TEST_CASE("a figure being typed when the window closes is kept, and asked about"
     CHECK(driven.job().walls[0].length == 3333_mm);
     CHECK_FALSE(driven.bench().undo_stack().isClean());
     CHECK(driven.window.isVisible());
+}
+
+TEST_CASE("how a stud is looked for is told and drawn, and where to begin; cables and pipes come first",
+          "[app][survey][studs]") {
+    SurveyWindow driven{SurveyPage::studs};
+    CHECK(driven.label("services-caution").contains("switch off before drilling"));
+    auto* what = driven.find<QComboBox>("evidence-what");
+    const QString probe = driven.label("evidence-how");
+    CHECK(probe.contains("thin nail"));
+    what->setCurrentIndex(static_cast<int>(enum_row(EvidenceKind::screw_line)));
+    CHECK(driven.label("evidence-how").contains("magnet"));
+    CHECK(driven.find<DrawingView>("evidence-picture")->isVisible());
+    driven.bench().edit("Clear", [&](Job& job) {
+        Wall& wall = job.walls[driven.bench().wall_index()];
+        wall.structure = Framing{};
+        wall.observations.clear();
+        wall.studs.clear();
+    });
+    QTest::qWait(1);
+    CHECK(driven.find<QLabel>("studs-begin")->isVisible());
+    CHECK(driven.label("studs-begin").contains("From the left end"));
+    driven.bench().edit("Seen", [&](Job& job) {
+        job.walls[driven.bench().wall_index()].observations.push_back({EvidenceKind::probe_hit, 400_mm});
+    });
+    QTest::qWait(1);
+    CHECK_FALSE(driven.find<QLabel>("studs-begin")->isVisible());
 }

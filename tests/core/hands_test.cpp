@@ -185,6 +185,27 @@ TEST_CASE("one more of a unit stands beside it in its run", "[hands]") {
     CHECK(duplicate_unit(job, "nobody").empty());
 }
 
+TEST_CASE("what was chosen for a unit's screws goes with it, copied, doubled and taken out", "[hands][chosen]") {
+    Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 600_mm), wall_unit("b", 600_mm)})});
+    job = apply(ChooseFixing{"wall-run", ChosenFixing{ScrewGauge::number_8}, {"a", 0, 2}}, job);
+    job = apply(ChooseFixing{"wall-run", ChosenFixing{ScrewGauge::number_14}, {"wall-run", 1, 0}}, job);
+    const std::string made = duplicate_unit(job, "a");
+    const auto chosen = [](const Run& run) {
+        std::set<std::string> units;
+        for (const FixingAt& at : run.fixing.at)
+            units.insert(at.where.unit);
+        return units;
+    };
+    CHECK(chosen(job.walls.front().runs.front()) == std::set<std::string>{"a", made, "wall-run"});
+    const Plan plan = reckon(job);
+    const auto hung = hang_copies(job, plan, 0, copies_of(job, plan, {"wall-run"}));
+    const Run& copy = job.walls.front().runs.back();
+    REQUIRE(copy.id == hung.front());
+    CHECK(chosen(copy) == std::set<std::string>{copy.units[0].id, copy.units[1].id, copy.id});
+    job = apply(RemoveUnit{"a"}, job);
+    CHECK(chosen(job.walls.front().runs.front()) == std::set<std::string>{made, "wall-run"});
+}
+
 TEST_CASE("a tape takes hold of edges and marks that are near, and of nothing else", "[hands]") {
     Job job = three_shelves();
     job.walls.front().structure = Framing{};

@@ -117,10 +117,10 @@ TEST_CASE("a copy is the fitter's own, says nothing of ratings yet, and goes wit
     const Catalogue before = job.catalogue;
     remove_own<Bracket>(job, shipped_catalogue().brackets.front().id);
     CHECK(job.catalogue == before); // what ships stays
-    job.walls.front().shelves.front().fixing = ChosenFixing{std::nullopt, "own-1"};
+    job.walls.front().shelves.front().fixing.all = ChosenFixing{std::nullopt, "own-1"};
     REQUIRE(copy_as_own<MasonryAnchor>(job.catalogue, "plug-brick-8"));
     remove_own<MasonryAnchor>(job, "own-1");
-    CHECK_FALSE(job.walls.front().shelves.front().fixing);
+    CHECK_FALSE(job.walls.front().shelves.front().fixing.any());
 }
 
 TEST_CASE("a bracket's rating counts as its packet calls it", "[catalogue][verdict]") {

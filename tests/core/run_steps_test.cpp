@@ -248,3 +248,29 @@ TEST_CASE("a unit without a mass is weighed by its panels", "[runs]") {
     unit.loaded_mass = 1_kg;
     CHECK(loaded_mass_of(unit, rules) == approx(empty_mass_of(unit)));
 }
+
+TEST_CASE("joining, drawers, doors, caps and plinth are steps of their own, and name what they are for",
+          "[runs][steps]") {
+    CabinetUnit drawers = base_unit("d", 600_mm);
+    drawers.hinge = DoorHinge::drawers;
+    CabinetUnit door = base_unit("e", 600_mm);
+    door.hinge = DoorHinge::left;
+    const RunPlan floor = plan_of(kitchen_with({run_of(RunLevel::floor, {drawers, door})}));
+    const std::size_t in = place_of(floor, "Drawers in", "Unit d");
+    const std::size_t doors = place_of(floor, "Hang the doors", "Unit e");
+    CHECK(place_of(floor, "tighten every screw") < in);
+    CHECK(in < doors);
+    CHECK(doors < place_of(floor, "Shelves in"));
+    CHECK(place_of(floor, "Hang the doors", "Unit d") == floor.steps.size());
+    CHECK(place_of(floor, "Plinth from") < floor.steps.size());
+    CHECK(place_of(floor, "Lay the worktop on") < in); // nothing falls onto what is set
+    CabinetUnit left = wall_unit("a", 900_mm);
+    CabinetUnit right = wall_unit("b", 900_mm);
+    const RunPlan wall = plan_of(kitchen_with({run_of(RunLevel::wall, {left, right})}));
+    const std::size_t clamp = place_of(wall, "clamp it to its neighbour", "Unit b");
+    CHECK(wall.steps[clamp].hold_point);
+    CHECK(place_of(wall, "join them through the sides", "Unit b") == clamp + 1);
+    CHECK(place_of(wall, "clamps off, caps on") == clamp + 1);
+    CHECK(place_of(wall, "Drawers in") == wall.steps.size()); // there are none
+    CHECK(place_of(wall, "Hang the doors") == wall.steps.size());
+}

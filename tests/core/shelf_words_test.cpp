@@ -1,4 +1,5 @@
 #include "core/measure/entry.hpp"
+#include "core/plan/cautions.hpp"
 #include "core/reckon/reckon.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/shelves/shelf_loads.hpp"

@@ -3,6 +3,7 @@
 #include "core/measure/csv_table.hpp"
 #include "core/reckon/reckon.hpp"
 #include "core/sheets/cut_drawing.hpp"
+#include "core/sheets/cut_out_template.hpp"
 #include "core/sheets/drill_template.hpp"
 #include "core/sheets/elevation.hpp"
 #include "core/sheets/svg.hpp"
@@ -272,6 +273,38 @@ TEST_CASE("a template's holes lie at their true distances, and neighbours share 
     CHECK(pages[1].left - pages[0].left == 180_mm);
     CHECK(pages[2].left == 1575_mm);
     CHECK(drill_template("none", {}, 190, 270, voice).empty());
+}
+
+TEST_CASE("every sawn edge of a cut-out lies at full size on its pages, whole, and an open side of a notch on none",
+          "[formats][template][cut-out]") {
+    BoardFromAbove board{2400_mm, 600_mm};
+    // A sink that no page holds, and a notch for a pipe at the back edge.
+    board.cut_outs = {{"sink", 300_mm, 60_mm, 560_mm, 480_mm}, {"pipe", 2000_mm, 0_mm, 60_mm, 40_mm}};
+    const auto pages = cut_out_template("Worktop", board, 190, 270, {});
+    REQUIRE(pages.size() > 4);
+    // Marked in steps of a millimetre: along an edge lengthways by its z, front to back by its x.
+    std::set<std::pair<long, long>> along;
+    std::set<std::pair<long, long>> across;
+    for (const TemplatePage& page : pages) {
+        CHECK(page.left >= -30_mm);
+        for (const Shape& shape : page.drawing.shapes)
+            if (const auto* line = std::get_if<Line>(&shape.form); line && line->ink == Ink::hole) {
+                const auto x = [&](double paper) { return std::lround(page.left.in_mm() + paper); };
+                const auto z = [&](double paper) { return std::lround(page.bottom.in_mm() + 254 - paper); };
+                for (long at = x(line->from.x); at < x(line->to.x); ++at)
+                    along.insert({at, z(line->from.y)});
+                for (long at = z(line->from.y); at < z(line->to.y); ++at)
+                    across.insert({x(line->from.x), at});
+            }
+    }
+    CHECK(along.size() == 2 * 560 + 60);
+    CHECK(across.size() == 2 * 480 + 2 * 40);
+    CHECK(along.contains({300, 600 - 60}));
+    CHECK(along.contains({859, 600 - 540}));
+    CHECK(across.contains({860, 60}));
+    CHECK(along.contains({2000, 560}));
+    CHECK_FALSE(along.contains({2030, 600})); // open there
+    CHECK(cut_out_template("Plain", {2400_mm, 600_mm}, 190, 270, {}).empty());
 }
 
 TEST_CASE("a cutting plan is drawn with every part once", "[formats]") {

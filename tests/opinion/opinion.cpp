@@ -161,10 +161,12 @@ private:
         if (group["fixing"].is_null())
             return 0;
         for (const Json& hole : group["holes"]) {
+            if (hole["fixing"].is_null())
+                continue; // nothing holds there
             const std::string hold = hole["hold"];
             const auto own = hold == "lining" || hold == "assumed_stud"
                                  ? std::nullopt
-                                 : strength(group["fixing"], group["screw_length_m"], hole, hold == "nogging");
+                                 : strength(hole["fixing"], hole["screw_length_m"], hole, hold == "nogging");
             if (!own)
                 continue;
             ++found_.holes;

@@ -189,5 +189,5 @@ TEST_CASE("hook plates sit 52 mm under the units' tops", "[runs][reference][comm
     Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 900_mm)})});
     job = apply(SetHanging{"wall-run", Hanging::hook_brackets}, job);
     const RunPlan plan = plan_of(job);
-    CHECK(plan.units.front().top - plan.pieces.front().z == 52_mm);
+    CHECK(plan.units.front().top - plan.units.front().holes.front().z == 52_mm);
 }

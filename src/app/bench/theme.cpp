@@ -183,6 +183,8 @@ QString Theme::style_sheet() const {
                "QLabel[role=\"tag\"] { background: %2; color: %6; padding: 4px 8px; border-radius: 2px; }"
                "QLabel[role=\"tag\"][refused=\"true\"] { background: %5; color: %6; }"
                "QLabel[role=\"alarm\"], QLabel[role=\"figure\"][alarm=\"true\"] { color: %5; font-weight: 700; }"
+               "QLabel[role=\"caution\"] { background: %1; border: 1px solid %3; border-left: 3px "
+               "solid %5; padding: 4px 6px; }"
                "QFrame[role=\"card\"] { background: %1; border: 1px solid %3; border-radius: 2px; }"
                "QFrame[role=\"card\"][severity=\"error\"] { border: 2px solid %5; }"
                "QFrame[role=\"card\"][chosen=\"true\"] { border: 2px solid %4; }"
@@ -233,6 +235,10 @@ void wear(const Theme& theme) {
     qApp->setStyleSheet({});
     QApplication::setPalette(theme.palette());
     qApp->setStyleSheet(sheet);
+}
+
+const Theme& worn_theme() {
+    return worn ? *worn : theme(ThemeName::light);
 }
 
 void set_flag(QWidget& widget, const char* name, bool on) {

@@ -37,6 +37,8 @@ const Theme& print_theme();
 
 /// Gives the program's style, palette and style sheet to the application; nothing is done where it wears them.
 void wear(const Theme& theme);
+/// What it wears; light before it was given anything.
+const Theme& worn_theme();
 
 /// Sets a property that the style sheet looks at, and restyles the widget if it changed.
 void set_flag(QWidget& widget, const char* name, bool on);

@@ -220,10 +220,11 @@ const ShelfStudy* Workbench::shelf_study() const {
     return study_ ? &*study_ : nullptr;
 }
 
-const std::vector<FixingOption>& Workbench::fixing_options() const {
-    if (!options_ || optioned_ != item_) {
-        options_ = yes_square::fixing_options(job_, *plan_, item_);
+const std::vector<FixingOption>& Workbench::fixing_options(const FixingSpot& where) const {
+    if (!options_ || optioned_ != item_ || optioned_at_ != where) {
+        options_ = yes_square::fixing_options(job_, *plan_, item_, where);
         optioned_ = item_;
+        optioned_at_ = where;
     }
     return *options_;
 }

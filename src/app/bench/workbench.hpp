@@ -64,8 +64,9 @@ public:
     const ShelfPlan* shelf_plan() const { return selected_plan<Shelf>(); }
     /// The selected shelf looked at closely; nullptr: none is selected. Worked out when first asked for.
     const ShelfStudy* shelf_study() const;
-    /// What the selected thing could be fixed with, from the core's fixing_options(); reckoned when first asked for.
-    const std::vector<FixingOption>& fixing_options() const;
+    /// What the selected thing, or some of its holes, could be fixed with, from the core's fixing_options(); reckoned
+    /// when first asked for.
+    const std::vector<FixingOption>& fixing_options(const FixingSpot& where = {}) const;
     const Run* run() const { return selected<Run>(); }
     const RunPlan* run_plan() const { return selected_plan<Run>(); }
     const CabinetUnit* unit() const; ///< of the selected run; nullptr: none
@@ -134,6 +135,7 @@ private:
     QUndoStack undo_;
     mutable std::optional<std::vector<FixingOption>> options_; ///< of `optioned_`, while the job stays as it is
     mutable std::string optioned_;
+    mutable FixingSpot optioned_at_;
     mutable std::optional<ShelfStudy> study_; ///< of `studied_`, while the job stays as it is
     mutable std::string studied_;
     std::size_t wall_ = 0;

@@ -3,6 +3,7 @@
 #include "app/bench/theme.hpp"
 #include "app/bench/workbench.hpp"
 #include "app/board/tape.hpp"
+#include "core/hands/screw_pins.hpp"
 #include "core/sheets/elevation.hpp"
 #include "core/site/wall_site.hpp"
 
@@ -82,7 +83,7 @@ protected:
 
 private:
     static constexpr double end_grip_px = 10;
-    enum class Grip { none, whole, left_end, right_end, pan, run, thing, line, tape, bracket };
+    enum class Grip { none, whole, left_end, right_end, pan, run, thing, line, tape, bracket, screw };
 
     void redraw();
     void drag_to(QPointF at);
@@ -90,6 +91,7 @@ private:
     void grip_at(const Reference& reference, bool on_wall);
     void drag_shelf(Length dx, Length dz);
     void drag_bracket(Length dx);
+    void drag_screw(Length dx);
     void drag_run(Length dx, Length dz, QPointF at);
     QString cost_of_drag() const;
     QString cost_of_thing() const;
@@ -121,6 +123,7 @@ private:
     QPointF pan_before_;
     Shelf grabbed_;
     Length grabbed_place_; ///< of a bracket, from its shelf's left end
+    PinnableScrew grabbed_screw_;
     Run grabbed_run_;
     RunLayout grabbed_layout_;
     std::string grabbed_unit_;

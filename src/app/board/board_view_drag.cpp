@@ -38,6 +38,12 @@ void BoardView::grip_at(const Reference& reference, bool on_wall) {
             grip_ = Grip::bracket;
         }
     }
+    // A screw of a unit, or of its run's rail.
+    if (reference.part == Part::unit_hole && bench_.run() && reference.x && !line_names_ && !survey_)
+        if (const auto screw = pinnable_screw(*bench_.run(), *bench_.run_plan(), reference.item, *reference.x)) {
+            grabbed_screw_ = *screw;
+            grip_ = Grip::screw;
+        }
     if (reference.part == Part::unit && bench_.run() && !reference.x && !line_names_ && !survey_) {
         grabbed_run_ = *bench_.run();
         grabbed_layout_ = bench_.run_plan()->layout;
@@ -89,6 +95,8 @@ void BoardView::drag_to(QPointF at) {
     }
     if (grip_ == Grip::bracket)
         return drag_bracket(dx);
+    if (grip_ == Grip::screw)
+        return drag_screw(dx);
     drag_shelf(dx, dz);
 }
 
@@ -96,6 +104,12 @@ void BoardView::drag_to(QPointF at) {
 void BoardView::drag_bracket(Length dx) {
     const Length to = std::clamp(grabbed_place_ + dx, 1_mm, grabbed_.length - 1_mm);
     bench_.preview([&](Job& job) { job = apply(PinPlace{grabbed_.id, grabbed_place_, to}, std::move(job)); });
+}
+
+void BoardView::drag_screw(Length dx) {
+    const PinnableScrew& screw = grabbed_screw_;
+    const Length to = std::clamp(screw.at + dx, 1_mm, screw.most - 1_mm);
+    bench_.preview([&](Job& job) { job = apply(PinScrew{screw.id, screw.at, to}, std::move(job)); });
 }
 
 void BoardView::drag_shelf(Length dx, Length dz) {
@@ -169,6 +183,7 @@ void BoardView::mouseReleaseEvent(QMouseEvent*) {
                       : grip_ == Grip::thing   ? tr("Move it")
                       : grip_ == Grip::line    ? tr("Pull line")
                       : grip_ == Grip::bracket ? tr("Pin a bracket")
+                      : grip_ == Grip::screw   ? tr("Pin a screw")
                                                : tr("Resize shelf"));
     grip_ = Grip::none;
     dragging_ = false;

@@ -1,5 +1,6 @@
 #include "app/board/drawing_view.hpp"
 
+#include "app/bench/theme.hpp"
 #include "app/board/painter.hpp"
 #include "app/board/picking.hpp"
 
@@ -9,13 +10,7 @@ namespace yes_square::app {
 
 DrawingView::DrawingView(Draw draw, QWidget* parent)
     : QWidget{parent}
-    , draw_{std::move(draw)}
-    , theme_{&theme(ThemeName::light)} {}
-
-void DrawingView::set_theme(const Theme& theme) {
-    theme_ = &theme;
-    update();
-}
+    , draw_{std::move(draw)} {}
 
 void DrawingView::redraw() {
     stale_ = !isVisible(); // what nobody looks at is drawn when it is shown
@@ -27,8 +22,9 @@ void DrawingView::redraw() {
 
 void DrawingView::paintEvent(QPaintEvent*) {
     QPainter painter{this};
-    painter.fillRect(rect(), theme_->paper);
-    paint(painter, drawing_, *theme_, pixels_per_mm);
+    const Theme& theme = worn_theme();
+    painter.fillRect(rect(), theme.paper);
+    paint(painter, drawing_, theme, pixels_per_mm);
 }
 
 void DrawingView::showEvent(QShowEvent* event) {
@@ -41,6 +37,8 @@ void DrawingView::changeEvent(QEvent* event) {
     QWidget::changeEvent(event);
     if (event->type() == QEvent::FontChange)
         redraw();
+    else if (event->type() == QEvent::PaletteChange || event->type() == QEvent::StyleChange)
+        update();
 }
 
 void DrawingView::resizeEvent(QResizeEvent*) {

@@ -1,6 +1,5 @@
 #pragma once
 
-#include "app/bench/theme.hpp"
 #include "core/sheets/drawing.hpp"
 
 #include <QWidget>
@@ -8,7 +7,8 @@
 
 namespace yes_square::app {
 
-/// A drawing of the core that is looked at and picked from, no more: profiles, the plan of a room.
+/// A drawing of the core that is looked at and picked from, no more: profiles, the plan of a room. In the colours that
+/// the program wears.
 class DrawingView : public QWidget {
     Q_OBJECT
 public:
@@ -17,7 +17,6 @@ public:
 
     explicit DrawingView(Draw draw, QWidget* parent = nullptr);
 
-    void set_theme(const Theme& theme);
     void redraw();
 
 signals:
@@ -34,7 +33,6 @@ private:
     Draw draw_;
     Drawing drawing_;
     bool stale_ = true;
-    const Theme* theme_;
 };
 
 } // namespace yes_square::app

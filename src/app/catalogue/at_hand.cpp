@@ -5,6 +5,7 @@
 #include "app/catalogue/own_catalogue.hpp"
 #include "core/fixings/choose_fixing.hpp"
 #include "core/sheets/bracket_drawing.hpp"
+#include "core/sheets/support_drawing.hpp"
 #include "core/shelves/way.hpp"
 
 #include <QComboBox>
@@ -38,8 +39,9 @@ EntriesSpec<Bracket> brackets() {
                            allowed ? shown(quantity(mass_of(*allowed))) : AtHand::tr("not known"),
                            origin(bracket.own, bracket.at_hand)};
     };
-    spec.own_rows = {{"name", {}},       {"arm", {}},           {"leg", {}},       {"width", {}},  {"thickness", {}},
-                     {"hole_drops", {}}, {"hole_diameter", {}}, {"stiffened", {}}, {"mass_kg", {}}};
+    spec.own_rows = {{"name", {}},      {"arm", {}},        {"leg", {}},         {"width", {}},
+                     {"thickness", {}}, {"hole_drops", {}}, {"hole_across", {}}, {"hole_diameter", {}},
+                     {"stiffened", {}}, {"mass_kg", {}}};
     spec.rows = {{"rating_n", "rating"}, {"rated_per_pair", {}}, {"basis", {}}, {"marks_through", {}}, {"at_hand", {}}};
     spec.draw = [](const Bracket& bracket, std::string_view asked, double width, double height, double size,
                    const Voice& voice) { return draw_bracket(bracket, asked, width, height, size, voice); };
@@ -112,6 +114,27 @@ std::string_view words_of_holding(const Holding& holding) {
     return std::visit([](const auto& how) { return way(how).presets().front().words; }, holding);
 }
 
+/// Rows for every kind that an entry may be of; those of its own kind are shown.
+template <class Entry, class... Kinds>
+void add_kinds(BoundForm& form, const PartAccess<Entry>& entry, std::variant<Kinds...> Entry::*kind,
+               const std::string& object) {
+    const auto rows_for = [&]<class Kind>(std::string_view name) {
+        const PartAccess<Kind> access{[entry, kind]() -> const Kind* {
+                                          const Entry* chosen = entry.shown();
+                                          return chosen ? std::get_if<Kind>(&(chosen->*kind)) : nullptr;
+                                      },
+                                      [entry, kind](Job& job, const std::function<void(Kind&)>& to) {
+                                          entry.change(job, [&](Entry& changed) {
+                                              if (Kind* of_it = std::get_if<Kind>(&(changed.*kind)))
+                                                  to(*of_it);
+                                          });
+                                      }};
+        FieldForm<Kind>{form, access, object + std::string{name}}.all();
+    };
+    std::size_t row = 0;
+    (rows_for.template operator()<Kinds>(kind_names<std::variant<Kinds...>>[row++]), ...);
+}
+
 /// What holds a shelf otherwise than a bracket: kept from a shelf that was typed, or taken in.
 EntriesSpec<Support> supports() {
     EntriesSpec<Support> spec;
@@ -127,24 +150,35 @@ EntriesSpec<Support> supports() {
     spec.own_rows = {{"name", {}}};
     spec.rows = {{"at_hand", {}}};
     spec.more = [](BoundForm& form, const PartAccess<Support>& support) {
-        const auto rows_for = [&]<class How>(std::string_view kind) {
-            const PartAccess<How> access{[support]() -> const How* {
-                                             const Support* chosen = support.shown();
-                                             return chosen ? std::get_if<How>(&chosen->holding) : nullptr;
-                                         },
-                                         [support](Job& job, const std::function<void(How&)>& to) {
-                                             support.change(job, [&](Support& changed) {
-                                                 if (How* how = std::get_if<How>(&changed.holding))
-                                                     to(*how);
-                                             });
-                                         }};
-            FieldForm<How>{form, access, "support-" + std::string{kind}}.all();
-        };
-        [&]<std::size_t... Is>(std::index_sequence<Is...>) {
-            (rows_for.template operator()<std::variant_alternative_t<Is, Holding>>(kind_names<Holding>[Is]), ...);
-        }
-        (std::make_index_sequence<std::variant_size_v<Holding>>{});
+        add_kinds(form, support, &Support::holding, "support-");
     };
+    spec.draw = [](const Support& support, std::string_view asked, double width, double height, double size,
+                   const Voice& voice) { return draw_support(support.holding, asked, width, height, size, voice); };
+    return spec;
+}
+
+/// What wall units, and base units, hang on that are not screwed through their backs.
+EntriesSpec<HangingGear> hanging_gear() {
+    EntriesSpec<HangingGear> spec;
+    spec.name = "gear";
+    spec.words =
+        AtHand::tr("Hook brackets with their wall plates, and rails with their hooks, as you have them: kept from a "
+                   "run that hangs on them, or taken in. What one hook bears stands in its maker's table.");
+    spec.headings = {AtHand::tr("Hook or rail"), AtHand::tr("What"), AtHand::tr("One hook bears"), AtHand::tr("From")};
+    spec.cells = [](const HangingGear& gear, const Voice& voice) {
+        return QStringList{text(gear.name),
+                           std::holds_alternative<HookPlate>(gear.gear) ? AtHand::tr("hook plates")
+                                                                        : AtHand::tr("suspension rail"),
+                           gear.rating ? text(say(quantity(mass_of(*gear.rating)), voice)) : AtHand::tr("not known"),
+                           origin(gear.own, gear.at_hand)};
+    };
+    spec.own_rows = {{"name", {}}, {"rating_n", {}}};
+    spec.rows = {{"at_hand", {}}};
+    spec.more = [](BoundForm& form, const PartAccess<HangingGear>& gear) {
+        add_kinds(form, gear, &HangingGear::gear, "gear-");
+    };
+    spec.draw = [](const HangingGear& gear, std::string_view asked, double width, double height, double size,
+                   const Voice& voice) { return draw_support(gear.gear, asked, width, height, size, voice); };
     return spec;
 }
 
@@ -162,6 +196,7 @@ AtHand::AtHand(Workbench& bench, QWidget* parent)
     tabs_->addTab(new EntriesPage<MasonryAnchor>{bench, anchors()}, tr("Anchors for masonry"));
     tabs_->addTab(new EntriesPage<LiningAnchor>{bench, lining_anchors()}, tr("Anchors for a lining"));
     tabs_->addTab(new EntriesPage<Support>{bench, supports()}, tr("Other supports"));
+    tabs_->addTab(new EntriesPage<HangingGear>{bench, hanging_gear()}, tr("Hooks and rails"));
     tabs_->addTab(screws_page(), tr("Screws"));
     auto* close = new QPushButton{tr("Close"), this};
     close->setAutoDefault(false); // Enter in a field goes on to the next

@@ -185,8 +185,7 @@ private:
         drawing_->setAccessibleName(tr("What is asked for, drawn"));
         connect(qApp, &QApplication::focusChanged, this, [this](QWidget*, QWidget* now) {
             const bool ours = now && form_->isAncestorOf(now);
-            asked_ = ours ? now->objectName().mid(static_cast<qsizetype>(spec_.name.size()) + 1).toStdString()
-                          : std::string{};
+            asked_ = ours ? now->objectName().section(QLatin1Char('-'), -1).toStdString() : std::string{};
             drawing_->redraw();
         });
         return drawing_;

@@ -72,9 +72,11 @@ template std::vector<Bracket> read_entries<Bracket>(const QString&, QString&);
 template std::vector<MasonryAnchor> read_entries<MasonryAnchor>(const QString&, QString&);
 template std::vector<LiningAnchor> read_entries<LiningAnchor>(const QString&, QString&);
 template std::vector<Support> read_entries<Support>(const QString&, QString&);
+template std::vector<HangingGear> read_entries<HangingGear>(const QString&, QString&);
 template QString write_entries<Bracket>(const QString&, const std::vector<Bracket>&);
 template QString write_entries<MasonryAnchor>(const QString&, const std::vector<MasonryAnchor>&);
 template QString write_entries<LiningAnchor>(const QString&, const std::vector<LiningAnchor>&);
 template QString write_entries<Support>(const QString&, const std::vector<Support>&);
+template QString write_entries<HangingGear>(const QString&, const std::vector<HangingGear>&);
 
 } // namespace yes_square::app

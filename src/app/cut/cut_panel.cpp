@@ -127,10 +127,6 @@ CutPanel::CutPanel(Workbench& bench, Day& day, QWidget* parent)
     });
 }
 
-void CutPanel::set_theme(const Theme& theme) {
-    drawing_->set_theme(theme);
-}
-
 void CutPanel::show_page(const QString& name) {
     if (const int index = pages_->index_of(QStringLiteral("cut-page-") + name); index >= 0)
         pages_->set_page(index);

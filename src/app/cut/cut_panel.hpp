@@ -24,7 +24,6 @@ public:
 
     /// The cutting plan, shown where the wall is.
     QWidget* view() { return scroll_; }
-    void set_theme(const Theme& theme);
     void show_page(const QString& name);
     DeliveryPage& delivery() { return *delivery_; }
     /// The wall is to be seen in the cutting plan's place.

@@ -2,7 +2,7 @@
 
 #include "app/bench/grown.hpp"
 #include "app/bench/read_only_table.hpp"
-#include "core/shelves/shelf_steps.hpp"
+#include "core/plan/cautions.hpp"
 
 #include <QDateTime>
 #include <QGridLayout>

@@ -63,6 +63,7 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     column->addStretch(1);
     auto* drill_column = new QVBoxLayout{drill};
     drill_column->setContentsMargins(0, 0, 0, 0);
+    drill_column->addWidget(services_caution(drill));
     drill_column->addWidget(heading_label(tr("Bits, in the order of use"), this));
     drill_column->addWidget(bits_);
     bit_words_->setWordWrap(true);
@@ -152,8 +153,8 @@ void FixingsPanel::refresh_places(const ShelfPlan& plan) {
             add_row(drilling_,
                     {QString::number(i + 1), QString::number(hole.row + 1),
                      hole.through_it ? tr("through it") : shown(quantity(hole.z)), shown(quantity(hole.above_now)),
-                     place.fixing ? shown(stock(place.fixing->hole_diameter)) : tr("packet"),
-                     place.fixing ? shown(stock(place.fixing->drill_depth)) : tr("packet")},
+                     hole.fixing ? shown(stock(hole.fixing->hole_diameter)) : tr("packet"),
+                     hole.fixing ? shown(stock(hole.fixing->drill_depth)) : tr("packet")},
                     QStringLiteral("hole/%1").arg(hole.row + 1));
         }
     }
@@ -164,11 +165,16 @@ QStringList FixingsPanel::fixing_lines(const ShelfPlan& plan) const {
     const Voice voice = bench_.voice();
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
     std::map<QString, QStringList> fixings; // which brackets take which
+    const auto name_of = [&](const std::optional<Fixing>& fixing) {
+        return fixing ? QStringLiteral("%1, %2").arg(text(fixing->name), shown(stock(fixing->screw_length)))
+                      : tr("lining anchor: steadies only");
+    };
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
-        const std::optional<Fixing>& fixing = plan.brackets[i].fixing;
-        fixings[fixing ? QStringLiteral("%1, %2").arg(text(fixing->name), shown(stock(fixing->screw_length)))
-                       : tr("lining anchor: steadies only")]
-            << QString::number(i + 1);
+        const BracketPlan& place = plan.brackets[i];
+        if (place.row_fixings.empty())
+            fixings[name_of(place.fixing)] << QString::number(i + 1);
+        for (std::size_t row = 0; row < place.row_fixings.size(); ++row)
+            fixings[name_of(place.row_fixings[row])] << tr("%1 hole %2").arg(i + 1).arg(row + 1);
     }
     QStringList lines;
     for (const CleatPlan& cleat : plan.cleats)

@@ -26,11 +26,6 @@ class FixingsPanel : public QWidget {
     Q_OBJECT
 public:
     explicit FixingsPanel(Workbench& bench, QWidget* parent = nullptr);
-    void set_theme(const Theme& theme) {
-        unit_->set_theme(theme);
-        holds_->set_theme(theme);
-        through_->set_theme(theme);
-    }
     void set_page(FixingsPage page) { tabs_->set_page(static_cast<int>(page)); }
 
 private:

@@ -13,7 +13,6 @@ class HoleView : public QWidget {
     Q_OBJECT
 public:
     explicit HoleView(Workbench& bench, QWidget* parent = nullptr);
-    void set_theme(const Theme& theme) { section_->set_theme(theme); }
 
 private:
     void refresh();

@@ -15,7 +15,6 @@ class StudyPanel : public QWidget {
     Q_OBJECT
 public:
     explicit StudyPanel(Workbench& bench, QWidget* parent = nullptr);
-    void set_theme(const Theme& theme) { bending_->set_theme(theme); }
 
 protected:
     void showEvent(QShowEvent* event) override;

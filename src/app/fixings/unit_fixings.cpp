@@ -3,6 +3,7 @@
 #include "app/bench/grown.hpp"
 #include "app/bench/read_only_table.hpp"
 #include "app/fixings/fix_with.hpp"
+#include "core/sheets/fixing_words.hpp"
 #include "core/sheets/run_layer.hpp"
 #include "core/sheets/summary.hpp"
 
@@ -14,8 +15,8 @@ UnitFixings::UnitFixings(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
     , words_{new QLabel{this}}
-    , holes_{read_only_table({tr("At"), tr("Up"), tr("Outside"), tr("Inside"), tr("Pack"), tr("Holds in")},
-                             "unit-holes", this)}
+    , holes_{read_only_table({tr("At"), tr("Up"), tr("Outer"), tr("Inner"), tr("Pack"), tr("Holds in")}, "unit-holes",
+                             this)}
     , card_{new DrawingView{[this](double width, double height, double size) {
                                 const CabinetUnit* unit = bench_.unit();
                                 return unit ? draw_back_card(*unit, *bench_.unit_plan(), width, height, size,
@@ -46,11 +47,10 @@ QString UnitFixings::words() const {
     const Voice voice = bench_.voice();
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
     QStringList lines{QStringLiteral("<b>%1</b>").arg(text(plan->name).toHtmlEscaped())};
-    if (plan->fixing)
-        lines << tr("%1, %2 long, pilot %3, %4 in the wall. Tape on the bit at %5. Broad head or washer, %6.")
-                     .arg(text(plan->fixing->name).toHtmlEscaped(), shown(stock(plan->fixing->screw_length)),
-                          shown(stock(plan->fixing->hole_diameter)), shown(stock(plan->fixing->penetration)),
-                          shown(stock(plan->fixing->drill_depth)), shown(stock(bench_.job().rules.runs.screw_head)));
+    for (const Sentence& fixing : words_of_fixings(plan->holes))
+        lines << text(say(fixing, voice)).toHtmlEscaped();
+    if (plan->fixing && !plan->on_plates)
+        lines << tr("Broad head or washer, %1.").arg(shown(stock(bench_.job().rules.runs.screw_head)));
     if (plan->fixing && plan->utilisation.known() && run->level == RunLevel::wall)
         lines << tr("Loaded with %1 the worst pulls %2 and shears %3: used to %4.")
                      .arg(shown(quantity(plan->loaded_mass)), shown(quantity(plan->tension)),
@@ -81,6 +81,9 @@ void UnitFixings::refresh() {
     holes_->setRowCount(0);
     card_->redraw();
     const UnitPlan* plan = bench_.unit_plan();
+    const bool drilled = plan && !plan->holes.empty();
+    holes_->setVisible(drilled);
+    card_->setVisible(plan && ((drilled && !plan->on_plates) || !bench_.unit()->cut_outs.empty()));
     words_->setText(plan ? words() : QString{});
     if (!plan)
         return;

@@ -13,7 +13,6 @@ class UnitFixings : public QWidget {
     Q_OBJECT
 public:
     explicit UnitFixings(Workbench& bench, QWidget* parent = nullptr);
-    void set_theme(const Theme& theme) { card_->set_theme(theme); }
 
 private:
     void refresh();

@@ -188,8 +188,13 @@ std::vector<Choice> choices_for_run(const Workbench& bench) {
         return choice;
     };
     const auto shown = [&](Length length) { return text(format(length, bench.job().unit)); };
-    const bool railed = std::ranges::any_of(
-        run.units, [](const CabinetUnit& unit) { return is_cabinet(unit) && unit.hanging != Hanging::screws; });
+    const auto hangs_by = [&](Hanging hanging) {
+        return std::ranges::any_of(
+            run.units, [&](const CabinetUnit& unit) { return is_cabinet(unit) && unit.hanging == hanging; });
+    };
+    const bool on_rail = hangs_by(Hanging::suspension_rail);
+    const bool on_plates = hangs_by(Hanging::hook_brackets);
+    const bool railed = on_rail || on_plates;
     Choice& now = add(tr_here("Screwed where it is"), tr_here("begins at %1").arg(shown(plan.layout.left())), {},
                       plan.slide.lost, false);
     now.chosen = !railed;
@@ -209,10 +214,18 @@ std::vector<Choice> choices_for_run(const Workbench& bench) {
     }
     Choice& rail = add(tr_here("On a suspension rail"), tr_here("any place"), {}, {}, true);
     rail.lines << tr_here("a rail to buy and cut; hooks by their maker's table");
-    rail.chosen = railed;
-    if (!railed) {
+    rail.chosen = on_rail;
+    if (!on_rail) {
         rail.what = tr_here("Hang on a rail");
         rail.edit = SetHanging{run.id, Hanging::suspension_rail};
+    }
+    Choice& plates = add(tr_here("On hook brackets"), tr_here("where each hook is"), {}, {}, false);
+    plates.lines << tr_here("two plates to a unit; a wall that holds everywhere, or wood behind each");
+    plates.chosen = on_plates;
+    plates.keeps_limits = std::holds_alternative<Masonry>(bench.wall()->structure);
+    if (!on_plates) {
+        plates.what = tr_here("Hang on hook brackets");
+        plates.edit = SetHanging{run.id, Hanging::hook_brackets};
     }
     return choices;
 }

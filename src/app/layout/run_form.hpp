@@ -14,6 +14,8 @@ private:
     void build_end(const QString& label, const char* name, RunEnd Run::*member, bool may_be_open);
     void build_place();
     void build_order();
+    void build_gear();
+    std::vector<const HangingGear*> gear_offered() const;
     /// What a run here may begin or end at, with words for each.
     std::vector<std::pair<RunEnd, QString>> ends() const;
 };

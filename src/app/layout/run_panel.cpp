@@ -3,6 +3,7 @@
 #include "app/bench/fold.hpp"
 #include "app/bench/grown.hpp"
 #include "app/layout/cut_outs_editor.hpp"
+#include "app/layout/unit_cut_outs.hpp"
 #include "core/job/fresh_name.hpp"
 #include "core/runs/slide.hpp"
 #include "core/runs/unit_library.hpp"
@@ -118,6 +119,13 @@ RunPanel::RunPanel(Workbench& bench, QWidget* parent)
     column->addWidget(units);
     column->addWidget(at_hand);
     column->addWidget(unit_form_);
+    auto* panels_fold = new Fold{tr("Holes in its back and sides"), this};
+    panels_fold->setObjectName(QStringLiteral("unit-fold-cut-outs"));
+    auto* panels = unit_cut_outs(bench_, this);
+    panels_fold->over(panels);
+    panels_ = panels_fold;
+    column->addWidget(panels_fold);
+    column->addWidget(panels);
     column->addLayout(unit_row);
     column->addWidget(slide_);
     column->addWidget(run_form_);
@@ -141,6 +149,9 @@ void RunPanel::refresh() {
     cut_outs_->setVisible(bench_.run() && bench_.run()->level == RunLevel::floor);
     if (!cut_outs_->isVisible())
         cut_outs_->setChecked(false);
+    panels_->setVisible(bench_.unit() && is_cabinet(*bench_.unit()));
+    if (!panels_->isVisible())
+        panels_->setChecked(false);
     const RunPlan* plan = bench_.run_plan();
     const bool can = plan && plan->slide.possible && !plan->slide.holds_now();
     slide_->setVisible(plan && plan->slide.needed);

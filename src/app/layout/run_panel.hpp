@@ -61,6 +61,7 @@ private:
     QPushButton* slide_;
     std::vector<QPushButton*> unit_buttons_;
     Fold* cut_outs_ = nullptr;
+    Fold* panels_ = nullptr;
 };
 
 } // namespace yes_square::app

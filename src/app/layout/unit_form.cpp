@@ -30,10 +30,23 @@ void UnitForm::build_size() {
     FieldForm<CabinetUnit>{*this, "unit"}.row("name").row("width").row("height").row("depth").row("hinge").row(
         "loaded_kg", is_cabinet);
     fold(tr("Weight and how it hangs"), "unit-fold-hangs");
+    FieldForm<CabinetUnit>{*this, "unit"}.row("mass_kg", is_cabinet).row("hanging").row("hook_rating_n", on_hooks);
+    const PartAccess<HookPlate> plates{[this] {
+                                           const CabinetUnit* unit = this->bench().unit();
+                                           return unit && unit->hanging == Hanging::hook_brackets ? &unit->hook_plate
+                                                                                                  : nullptr;
+                                       },
+                                       [this](Job& job, const std::function<void(HookPlate&)>& to) {
+                                           change(job, [&](CabinetUnit& unit) { to(unit.hook_plate); });
+                                       }};
+    FieldForm<HookPlate>{*this, plates, "hook-plate"}
+        .row("in")
+        .row("down")
+        .row("screws")
+        .row("apart", [](const HookPlate& plate) { return plate.screws > 1; })
+        .row("thickness")
+        .row("hole");
     FieldForm<CabinetUnit>{*this, "unit"}
-        .row("mass_kg", is_cabinet)
-        .row("hanging")
-        .row("hook_rating_n", on_hooks)
         .row("pins", [](const CabinetUnit& unit) { return is_cabinet(unit) && unit.hanging == Hanging::screws; })
         .row("least", filler)
         .row("most", filler)
@@ -59,12 +72,27 @@ void UnitForm::build_box() {
                    unit.rails.push_back(usual.rails[i]);
                unit.rails.resize(std::min(rails, unit.rails.size()));
            }));
-    const PartAccess<HangingRail> rails{
-        [this] { return bench().unit() && !bench().unit()->rails.empty() ? &bench().unit()->rails.front() : nullptr; },
-        [this](Job& job, const std::function<void(HangingRail&)>& to) {
-            change(job, [&](CabinetUnit& unit) { std::ranges::for_each(unit.rails, to); });
-        }};
-    FieldForm<HangingRail>{*this, rails, "rail"}.row("thickness");
+    // They may be unlike: a thin one at the top, a thick one below.
+    const auto rail = [this](std::size_t number) {
+        return PartAccess<HangingRail>{[this, number] {
+                                           const CabinetUnit* unit = bench().unit();
+                                           return unit && number < unit->rails.size() ? &unit->rails[number] : nullptr;
+                                       },
+                                       [this, number](Job& job, const std::function<void(HangingRail&)>& to) {
+                                           change(job, [&](CabinetUnit& unit) {
+                                               if (number < unit.rails.size())
+                                                   to(unit.rails[number]);
+                                           });
+                                       }};
+    };
+    FieldForm<HangingRail>{*this, rail(0), "rail"}
+        .row("thickness", {}, tr("Top rail, thick"))
+        .row("breadth", {}, tr("Top rail, high"))
+        .row("down", {}, tr("Its middle below the top"));
+    FieldForm<HangingRail>{*this, rail(1), "lower-rail"}
+        .row("thickness", {}, tr("Bottom rail, thick"))
+        .row("breadth", {}, tr("Bottom rail, high"))
+        .row("down", {}, tr("Its middle below the unit's top"));
     rows.row("return_width", corner);
     choice(
         tr("Stands on"), "unit-line",

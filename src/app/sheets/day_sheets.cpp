@@ -5,6 +5,7 @@
 #include "app/bench/day.hpp"
 #include "app/record/sign_dialog.hpp"
 #include "core/sheets/cut_drawing.hpp"
+#include "core/sheets/cut_out_template.hpp"
 #include "core/sheets/drill_template.hpp"
 #include "core/sheets/elevation.hpp"
 #include "core/sheets/summary.hpp"
@@ -293,20 +294,35 @@ bool write_hand_over(Page& page, const Job& job, const Plan& plan) {
 bool write_templates(Page& page, const Job& job, const Plan& plan) {
     const Voice voice = app::voice(job.unit);
     bool any = false;
+    // What a page of the sheets leaves for a drawing, less a little, so that nothing is pushed onto the next.
+    const double height = page.body_height() - 4;
     for (std::size_t w = 0; w < plan.walls.size(); ++w) {
+        const auto write = [&](const std::vector<TemplatePage>& tiles, const QString& what) {
+            for (const TemplatePage& tile : tiles) {
+                any = true;
+                page.begin(text(tile.name), what.arg(text(job.title), text(job.walls[w].name)));
+                page.drawing([&](double, double) { return tile.drawing; }, tile.drawing.height);
+            }
+        };
         std::map<std::string, std::vector<WallMark>> things;
         for (const WallMark& mark : marks_of(*plan.walls[w]))
             things[mark.item].push_back(mark);
         for (const auto& [item, marks] : things) {
             const std::string name = text(say(marks.front().what, voice)).section(QLatin1Char(':'), 0, 0).toStdString();
-            // What a page of the sheets leaves for a drawing, less a little, so that nothing is pushed onto the next.
-            for (const TemplatePage& tile : drill_template(name, marks, page.width(), page.body_height() - 4, voice)) {
-                any = true;
-                page.begin(text(tile.name),
-                           tr("%1. %2. Drilling template at full size").arg(text(job.title), text(job.walls[w].name)));
-                page.drawing([&](double, double) { return tile.drawing; }, tile.drawing.height);
-            }
+            write(drill_template(name, marks, page.width(), height, voice),
+                  tr("%1. %2. Drilling template at full size"));
         }
+        const auto write_cut_outs = [&](const std::string& name, const std::optional<BoardFromAbove>& board) {
+            if (board)
+                write(cut_out_template(name, *board, page.width(), height, voice),
+                      tr("%1. %2. Cut-outs at full size, as seen from above: tape it to the board"));
+        };
+        for (std::size_t i = 0; i < plan.walls[w]->shelves.size(); ++i)
+            write_cut_outs(job.walls[w].shelves[i].name,
+                           from_above(job.walls[w].shelves[i], plan.walls[w]->shelves[i]));
+        for (const RunPlan& run : plan.walls[w]->runs)
+            for (const RunPiece& piece : run.pieces)
+                write_cut_outs(run.name, from_above(piece));
     }
     return any;
 }

@@ -15,7 +15,8 @@ bool write_job_steps(Page& page, const Job& job, const Plan& plan);
 /// than planned, care, signatures. Whether there was anything.
 bool write_hand_over(Page& page, const Job& job, const Plan& plan);
 
-/// Drilling templates at full size for everything on every wall, tile by tile. Whether there were any.
+/// Templates at full size, tile by tile: the holes of everything on every wall, and the cut-outs of its boards and
+/// worktops. Whether there were any.
 bool write_templates(Page& page, const Job& job, const Plan& plan);
 
 /// What the owner is told about using and keeping it.

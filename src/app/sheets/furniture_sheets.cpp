@@ -3,11 +3,11 @@
 #include "app/bench/words.hpp"
 #include "app/sheets/through_wall.hpp"
 
+#include "core/plan/cautions.hpp"
 #include "core/sheets/elevation.hpp"
 #include "core/sheets/part_labels.hpp"
 #include "core/sheets/side_view.hpp"
 #include "core/sheets/summary.hpp"
-#include "core/shelves/shelf_steps.hpp"
 #include "core/stability/inventory.hpp"
 #include "core/stability/piece_words.hpp"
 #include "core/storage/system_words.hpp"

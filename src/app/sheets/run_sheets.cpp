@@ -2,10 +2,11 @@
 
 #include "app/bench/words.hpp"
 #include "app/sheets/through_wall.hpp"
+#include "core/plan/cautions.hpp"
 #include "core/sheets/board_drawing.hpp"
+#include "core/sheets/fixing_words.hpp"
 #include "core/sheets/run_layer.hpp"
 #include "core/sheets/summary.hpp"
-#include "core/shelves/shelf_steps.hpp"
 #include "core/site/cut_outs.hpp"
 
 namespace yes_square::app {
@@ -156,18 +157,18 @@ private:
         bool first = true;
         for (std::size_t i = 0; i < plan_.units.size(); ++i) {
             const UnitPlan& unit = plan_.units[i];
-            if (unit.holes.empty())
+            const bool cut = std::ranges::any_of(run_.units[i].cut_outs,
+                                                 [](const PanelCutOut& hole) { return hole.panel == UnitPanel::back; });
+            if ((unit.holes.empty() || unit.on_plates) && !cut)
                 continue;
             if (std::exchange(first, false))
                 begin(tr("Cards for the backs: %1").arg(text(plan_.name)));
             if (page_.left_over() < card_height + 16)
                 begin(tr("Cards for the backs: %1").arg(text(plan_.name)));
             page_.heading(text(unit.name));
-            if (unit.fixing)
-                page_.write(tr("%1, %2 long; pilot %3; tape on the bit at %4 from the face of the wall")
-                                .arg(text(unit.fixing->name), shown(stock(unit.fixing->screw_length)),
-                                     shown(stock(unit.fixing->hole_diameter)), shown(stock(unit.fixing->drill_depth))),
-                            small_type, false);
+            if (!unit.on_plates)
+                for (const Sentence& words : words_of_fixings(unit.holes))
+                    page_.write(said(words), small_type, false);
             page_.drawing(
                 [&](double width, double height) {
                     return draw_back_card(run_.units[i], unit, width, height, 3.0, voice_);

@@ -1,6 +1,7 @@
 #include "app/sheets/thing_sheets.hpp"
 
 #include "core/measure/conversions.hpp"
+#include "core/plan/cautions.hpp"
 
 #include "app/bench/words.hpp"
 #include "app/sheets/furniture_sheets.hpp"
@@ -11,7 +12,6 @@
 #include "core/sheets/load_label.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/shelves/new_shelf.hpp"
-#include "core/shelves/shelf_steps.hpp"
 #include "core/site/cut_outs.hpp"
 
 #include <algorithm>
@@ -48,30 +48,40 @@ QString heights_at(const ShelfPlan& plan, std::size_t place, const Voice& voice)
     return heights.join(QStringLiteral(", "));
 }
 
+/// What holds a place, or one of its holes.
+QString held_by(const BracketPlan& place, const std::optional<Fixing>& fixing, const Voice& voice) {
+    const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
+    if (place.other && place.other->kind == OtherKind::leg)
+        return tr("a leg of wood, %1 out of the wall: no hole").arg(shown(quantity(place.other->out)));
+    if (place.other && !place.rod)
+        return tr("a strip on the side wall, its screws as said above");
+    if (!fixing)
+        return tr("lining anchor as its packet says, steadies only");
+    if (!carries(place.substrate))
+        return tr("%1: hole %2, through the lining and no further; %3")
+            .arg(text(fixing->name), shown(stock(fixing->hole_diameter)), text(source_text(fixing->source, voice)));
+    return tr("%1, %2 long: pilot %3, tape on the bit at %4, %5 of it in stud or masonry; %6")
+        .arg(text(fixing->name), shown(stock(fixing->screw_length)), shown(stock(fixing->hole_diameter)),
+             shown(stock(fixing->drill_depth)), shown(stock(fixing->penetration)),
+             text(source_text(fixing->source, voice)));
+}
+
 /// Where each place is and what it holds in; what is alike of all is said once.
 void write_marks(Page& page, const ShelfPlan& plan, const Voice& voice) {
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
     QStringList heights;
-    std::vector<std::pair<QString, QStringList>> fixings; // and the places that take them
+    std::vector<std::pair<QString, QStringList>> fixings; // and the places, or holes, that take them
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
         heights << heights_at(plan, i, voice);
-        const std::optional<Fixing>& fixing = plan.brackets[i].fixing;
-        const std::optional<OtherSupport>& other = plan.brackets[i].other;
-        const QString words =
-            other && other->kind == OtherKind::leg
-                ? tr("a leg of wood, %1 out of the wall: no hole").arg(shown(quantity(other->out)))
-            : other && !plan.brackets[i].rod ? tr("a strip on the side wall, its screws as said above")
-            : fixing && !carries(plan.brackets[i].substrate)
-                ? tr("%1: hole %2, through the lining and no further; %3")
-                      .arg(text(fixing->name), shown(stock(fixing->hole_diameter)),
-                           text(source_text(fixing->source, voice)))
-            : fixing ? tr("%1, %2 long: pilot %3, tape on the bit at %4, %5 of it in stud or masonry; %6")
-                           .arg(text(fixing->name), shown(stock(fixing->screw_length)),
-                                shown(stock(fixing->hole_diameter)), shown(stock(fixing->drill_depth)),
-                                shown(stock(fixing->penetration)), text(source_text(fixing->source, voice)))
-                     : tr("lining anchor as its packet says, steadies only");
-        const auto known = std::ranges::find(fixings, words, &std::pair<QString, QStringList>::first);
-        (known == fixings.end() ? fixings.emplace_back(words, QStringList{}) : *known).second << QString::number(i + 1);
+        const BracketPlan& place = plan.brackets[i];
+        const auto note = [&](const QString& words, const QString& holes) {
+            const auto known = std::ranges::find(fixings, words, &std::pair<QString, QStringList>::first);
+            (known == fixings.end() ? fixings.emplace_back(words, QStringList{}) : *known).second << holes;
+        };
+        if (place.row_fixings.empty())
+            note(held_by(place, place.fixing, voice), QString::number(i + 1));
+        for (std::size_t row = 0; row < place.row_fixings.size(); ++row)
+            note(held_by(place, place.row_fixings[row], voice), tr("%1 hole %2").arg(i + 1).arg(row + 1));
     }
     const bool alike = std::ranges::all_of(heights, [&](const QString& each) { return each == heights.front(); });
     std::vector<QStringList> rows;

@@ -330,14 +330,8 @@ void MainWindow::set_theme(ThemeName name) {
     theme_ = &chosen;
     wear(chosen);
     stages_->set_theme(chosen);
-    survey_->set_theme(chosen);
-    room_->set_theme(chosen);
-    walls_->set_theme(chosen);
-    start_->set_theme(chosen);
     board_->set_theme(chosen);
     layout_->set_theme(chosen);
-    fixings_->set_theme(chosen);
-    cut_->set_theme(chosen);
 }
 
 void MainWindow::show_stage(Stage stage) {

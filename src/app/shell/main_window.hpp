@@ -130,6 +130,7 @@ private:
     void fill_menu(QMenu& menu, const Reference& reference);
     void menu_of_line(QMenu& menu, const std::string& line);
     void menu_of_bracket(QMenu& menu, std::size_t number);
+    void menu_of_screw(QMenu& menu, const std::string& item, Length x);
     void ask_for_pin(Length from);
     void menu_of_thing(QMenu& menu);
     void menu_of_wall(QMenu& menu);

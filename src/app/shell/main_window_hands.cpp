@@ -9,6 +9,7 @@
 #include "app/layout/layout_panel.hpp"
 #include "app/notes/chit.hpp"
 #include "app/survey/survey_panel.hpp"
+#include "core/hands/screw_pins.hpp"
 #include "core/job/edits.hpp"
 #include "core/measure/entry.hpp"
 
@@ -84,6 +85,8 @@ void MainWindow::fill_menu(QMenu& menu, const Reference& reference) {
         hole && (reference.part == Part::hole || reference.part == Part::unit_hole)) {
         head(text(say(hole->what, bench_.voice())));
         menu.addAction(tr("Look through the wall here"), this, [this] { set_stage(Stage::fixings); });
+        if (reference.part == Part::unit_hole)
+            menu_of_screw(menu, reference.item, hole->x);
         if (hole->made)
             menu.addAction(tr("It is filled, or was never made"), this,
                            [this, edit = ForgetHole{bench_.wall()->id, hole->x, hole->z}] {
@@ -137,6 +140,27 @@ void MainWindow::menu_of_bracket(QMenu& menu, std::size_t number) {
     more(tr("One bracket more"), 1);
     if (shelf->extra_brackets > 0)
         more(tr("One bracket fewer"), -1);
+}
+
+void MainWindow::menu_of_screw(QMenu& menu, const std::string& item, Length x) {
+    if (!bench_.run())
+        return;
+    const auto screw = pinnable_screw(*bench_.run(), *bench_.run_plan(), item, x);
+    if (!screw)
+        return;
+    const auto add = [&](const QString& words, auto&& edit) {
+        menu.addAction(words, this, [this, words, edit] { bench_.edit(words, edit); });
+    };
+    add(screw->pin ? tr("Let go of it") : tr("Pin it here"), [screw](Job& job) {
+        job = apply(screw->pin ? PinScrew{screw->id, screw->at, std::nullopt}
+                               : PinScrew{screw->id, std::nullopt, screw->at},
+                    std::move(job));
+    });
+    if (!screw->pins.empty())
+        add(tr("Let go of all pins"), [screw](Job& job) {
+            for (const Length pin : screw->pins)
+                job = apply(PinScrew{screw->id, pin, std::nullopt}, std::move(job));
+        });
 }
 
 /// Typed as it is read off the tape: from the wall's reference end.

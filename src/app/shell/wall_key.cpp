@@ -21,8 +21,7 @@ constexpr int plan_height = 230;
 
 WallKey::WallKey(const Workbench& bench, QWidget* parent)
     : QComboBox{parent}
-    , bench_{bench}
-    , theme_{&theme(ThemeName::light)} {}
+    , bench_{bench} {}
 
 void WallKey::showPopup() {
     auto* popup = new QFrame{this, Qt::Popup};
@@ -58,7 +57,6 @@ QWidget* WallKey::plan_of(std::size_t room, QWidget* popup) {
         return draw_room(bench_.job(), bench_.plan(), bench_.plan().rooms[room], {width, height, 0.85 * size, here},
                          bench_.voice());
     }};
-    plan->set_theme(*theme_);
     plan->setMinimumSize(plan_width, plan_height);
     plan->setAccessibleName(tr("%1 from above").arg(text(bench_.job().rooms[room].name)));
     connect(plan, &DrawingView::picked, this, [this, popup](const Reference& reference) {

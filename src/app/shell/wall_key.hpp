@@ -1,6 +1,5 @@
 #pragma once
 
-#include "app/bench/theme.hpp"
 #include "app/bench/workbench.hpp"
 
 #include <QComboBox>
@@ -14,14 +13,12 @@ class WallKey : public QComboBox {
 public:
     explicit WallKey(const Workbench& bench, QWidget* parent = nullptr);
 
-    void set_theme(const Theme& theme) { theme_ = &theme; }
     void showPopup() override;
 
 private:
     QWidget* plan_of(std::size_t room, QWidget* popup);
 
     const Workbench& bench_;
-    const Theme* theme_;
 };
 
 } // namespace yes_square::app

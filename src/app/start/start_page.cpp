@@ -65,7 +65,6 @@ private:
 StartPage::StartPage(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
-    , theme_{&theme(ThemeName::light)}
     , kinds_{new QWidget}
     , figures_{new QWidget}
     , what_{heading_label({})}
@@ -180,16 +179,9 @@ QWidget* StartPage::small_wall(const Job& job) {
         });
         return drawn;
     }};
-    view->set_theme(*theme_);
     view->setFixedSize(wall_wide, wall_high);
     view->setFocusPolicy(Qt::NoFocus);
     return view;
-}
-
-void StartPage::set_theme(const Theme& theme) {
-    theme_ = &theme;
-    for (DrawingView* view : findChildren<DrawingView*>())
-        view->set_theme(theme);
 }
 
 void StartPage::showEvent(QShowEvent* event) {

@@ -1,6 +1,5 @@
 #pragma once
 
-#include "app/bench/theme.hpp"
 #include "app/bench/workbench.hpp"
 #include "app/start/beginnings.hpp"
 
@@ -22,7 +21,6 @@ class StartPage : public QWidget {
 public:
     explicit StartPage(Workbench& bench, QWidget* parent = nullptr);
 
-    void set_theme(const Theme& theme);
     /// Puts the hand on the first of what may be hung.
     void begin();
 
@@ -46,7 +44,6 @@ private:
     LengthField* ask(const QString& label, const char* name, Length value, std::function<void(Length)> take);
 
     Workbench& bench_;
-    const Theme* theme_;
     QWidget* kinds_;
     QWidget* figures_;
     QLabel* what_;

@@ -10,7 +10,6 @@ class LevelPage : public QWidget {
     Q_OBJECT
 public:
     explicit LevelPage(Workbench& bench, QWidget* parent = nullptr);
-    void set_theme(const Theme& theme) { profile_->set_theme(theme); }
 
 private:
     DrawingView* profile_;
@@ -21,7 +20,6 @@ class FacePage : public QWidget {
     Q_OBJECT
 public:
     explicit FacePage(Workbench& bench, QWidget* parent = nullptr);
-    void set_theme(const Theme& theme) { profile_->set_theme(theme); }
 
 private:
     void ask_shim();

@@ -33,6 +33,7 @@ ReadingsEditor::ReadingsEditor(Workbench& bench, ReadingsSpec spec, QWidget* par
         grid->addWidget(new QLabel{spec_.kind_label, this}, line, 0);
         grid->addWidget(kinds_, line++, 1);
         connect(kinds_, &QComboBox::currentIndexChanged, this, &ReadingsEditor::fit_fields);
+        connect(kinds_, &QComboBox::currentIndexChanged, this, &ReadingsEditor::kind_chosen);
     }
     for (int kind = 0; kind < std::max<int>(1, static_cast<int>(spec_.kinds.size())); ++kind)
         for (const ReadingField& wanted : spec_.fields(kind)) {

@@ -52,6 +52,9 @@ public:
     LengthField* field(const QString& key) const;
     LengthField* first_field() const;
 
+signals:
+    void kind_chosen(int kind);
+
 private:
     struct Row {
         QString key;

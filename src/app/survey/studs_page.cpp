@@ -1,7 +1,12 @@
 #include "app/survey/studs_page.hpp"
 
+#include "app/bench/choices.hpp"
+#include "app/bench/heading.hpp"
 #include "app/survey/readings.hpp"
 #include "app/survey/working_links.hpp"
+#include "core/sheets/evidence_drawing.hpp"
+#include "core/survey/look_for.hpp"
+#include "core/survey/set_out.hpp"
 
 #include <QFrame>
 #include <QHBoxLayout>
@@ -17,7 +22,13 @@ StudsPage::StudsPage(Workbench& bench, QWidget* parent)
     , wood_{new QPushButton{tr("&Wood"), this}}
     , nothing_{new QPushButton{tr("&Nothing"), this}}
     , under_work_{new QCheckBox{tr("Only where a shelf will cover the holes"), this}}
-    , evidence_{new ReadingsEditor{bench, stud_evidence(), this}} {
+    , evidence_{new ReadingsEditor{bench, stud_evidence(), this}}
+    , begin_{new QLabel{this}}
+    , how_{new QLabel{this}}
+    , picture_{new DrawingView{[this](double width, double height, double) {
+                                   return draw_evidence(at_row<EvidenceKind>(evidence_->kind()), width, height);
+                               },
+                               this}} {
     where_->setObjectName(QStringLiteral("probe-where"));
     where_->setProperty("role", "figure");
     why_->setObjectName(QStringLiteral("probe-why"));
@@ -41,13 +52,27 @@ StudsPage::StudsPage(Workbench& bench, QWidget* parent)
     inside->addLayout(answers);
     inside->addWidget(under_work_);
 
+    begin_->setObjectName(QStringLiteral("studs-begin"));
+    begin_->setWordWrap(true);
+    how_->setObjectName(QStringLiteral("evidence-how"));
+    how_->setWordWrap(true);
+    picture_->setObjectName(QStringLiteral("evidence-picture"));
+    picture_->setAccessibleName(tr("What it looks like"));
+    picture_->setFixedSize(110, 76);
+    auto* look = new QHBoxLayout;
+    look->addWidget(picture_, 0, Qt::AlignTop);
+    look->addWidget(how_, 1);
+
     auto* column = new QVBoxLayout{this};
     column->setContentsMargins(0, 0, 0, 0);
     column->addWidget(card);
+    column->addWidget(services_caution(this));
     auto* heading = new QLabel{tr("What was seen or felt"), this};
     heading->setProperty("role", "heading");
     column->addWidget(heading);
+    column->addLayout(look);
     column->addWidget(evidence_);
+    column->addWidget(begin_);
     auto* found = new QLabel{tr("Studs that follow from it"), this};
     found->setProperty("role", "heading");
     column->addWidget(found);
@@ -55,6 +80,8 @@ StudsPage::StudsPage(Workbench& bench, QWidget* parent)
         bench, {QStringLiteral("stud")}, tr("None yet. Told studs stand on the page \"Walk\"."), this});
     column->addStretch(1);
 
+    connect(evidence_, &ReadingsEditor::kind_chosen, this, &StudsPage::show_how);
+    show_how(evidence_->kind());
     connect(wood_, &QPushButton::clicked, this, [this] { record(EvidenceKind::probe_hit); });
     connect(nothing_, &QPushButton::clicked, this, [this] { record(EvidenceKind::probe_miss); });
     connect(under_work_, &QCheckBox::toggled, this, &StudsPage::refresh);
@@ -74,10 +101,22 @@ void StudsPage::record(EvidenceKind kind) {
                 [&](Job& job) { job.walls[bench_.wall_index()].observations.push_back(seen); });
 }
 
+void StudsPage::show_how(int kind) {
+    how_->setText(text(say(what_to_look_for(at_row<EvidenceKind>(kind)), bench_.voice())));
+    picture_->redraw();
+}
+
 void StudsPage::refresh() {
     if (!isVisible())
         return;
     const Wall* wall = bench_.wall();
+    QStringList places;
+    if (wall && wall->observations.empty() && wall->studs.empty())
+        for (const Sentence& place : where_studs_begin(*wall))
+            places << text(say(place, bench_.voice()));
+    begin_->setVisible(!places.isEmpty());
+    begin_->setText(tr("By how framing is set out the middle of the first stud is likely here. %1.")
+                        .arg(places.join(QStringLiteral(". "))));
     const auto* framing = wall ? std::get_if<Framing>(&wall->structure) : nullptr;
     const bool timber = framing && framing->material == StudMaterial::timber;
     const ProbeWhere where = under_work_->isChecked() ? ProbeWhere::under_the_work : ProbeWhere::anywhere;

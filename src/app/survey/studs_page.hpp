@@ -1,5 +1,6 @@
 #pragma once
 
+#include "app/board/drawing_view.hpp"
 #include "app/survey/readings_editor.hpp"
 
 #include <QCheckBox>
@@ -26,6 +27,8 @@ protected:
 private:
     void refresh();
     void record(EvidenceKind kind);
+    /// How what is about to be entered is looked for, in words and drawn.
+    void show_how(int kind);
 
     Workbench& bench_;
     std::optional<ProbeAdvice> advice_;
@@ -35,6 +38,9 @@ private:
     QPushButton* nothing_;
     QCheckBox* under_work_;
     ReadingsEditor* evidence_;
+    QLabel* begin_; ///< where studs usually begin, before anybody has looked
+    QLabel* how_;
+    DrawingView* picture_;
 };
 
 } // namespace yes_square::app

@@ -107,11 +107,6 @@ SurveyPage SurveyPanel::page() const {
     return static_cast<SurveyPage>(pages_->page());
 }
 
-void SurveyPanel::set_theme(const Theme& theme) {
-    level_->set_theme(theme);
-    face_->set_theme(theme);
-}
-
 SurveyLayer SurveyPanel::layer() const {
     switch (page()) {
     case SurveyPage::studs:

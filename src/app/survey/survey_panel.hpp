@@ -4,7 +4,6 @@
 #include <vector>
 
 #include "app/bench/pages.hpp"
-#include "app/bench/theme.hpp"
 #include "app/bench/workbench.hpp"
 #include "core/sheets/elevation.hpp"
 
@@ -32,7 +31,6 @@ public:
     void add_wall();
     void set_page(SurveyPage page);
     SurveyPage page() const;
-    void set_theme(const Theme& theme);
 
     DevicesBar& devices() { return *devices_; }
 

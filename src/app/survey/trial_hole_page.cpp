@@ -1,6 +1,7 @@
 #include "app/survey/trial_hole_page.hpp"
 
 #include "app/bench/choices.hpp"
+#include "app/bench/heading.hpp"
 
 #include "app/survey/readings_editor.hpp"
 
@@ -92,6 +93,7 @@ TrialHolePage::TrialHolePage(Workbench& bench, QWidget* parent)
     auto* column = new QVBoxLayout{this};
     column->setContentsMargins(0, 0, 0, 0);
     column->addWidget(why);
+    column->addWidget(services_caution(this));
     column->addWidget(new ReadingsEditor{bench, holes(), this});
     column->addWidget(new ReadingsEditor{bench, layers(), this});
     column->addWidget(verdict_);

@@ -1,6 +1,6 @@
 #include "core/battens/reckon_batten.hpp"
 
-#include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/choose_each.hpp"
 #include "core/fixings/used_working.hpp"
 #include "core/measure/conversions.hpp"
 #include "core/shelves/cleats.hpp"
@@ -88,6 +88,8 @@ private:
             }
         }
         std::ranges::sort(plan_.holes, {}, &PlannedHole::x);
+        for (std::size_t i = 0; i < plan_.holes.size(); ++i)
+            plan_.holes[i].spot = {{}, static_cast<int>(i) + 1, 0};
     }
 
     /// What comes on each screw: goods for good, and with somebody leaning.
@@ -107,30 +109,32 @@ private:
         for (std::size_t i = 1; i + 1 < plan_.holes.size(); ++i)
             beam.joints.push_back(i);
         const std::vector<Reaction> cut = analyse(beam, load, 0).reactions;
-        std::vector<HeldPart> parts;
+        std::vector<SpottedPart> parts;
         for (std::size_t i = 0; i < plan_.holes.size(); ++i) {
             PlannedHole& hole = plan_.holes[i];
             hole.demands = {demand(std::max(worst[i].sustained, cut[i].sustained), duration_stored, "goods")};
             if (leaning() > 0)
                 hole.demands.push_back(demand(std::max(worst[i].greatest, cut[i].greatest), duration_people,
                                               "somebody leans or hangs on it"));
-            HeldPart& part =
-                parts.emplace_back(HeldPart{driven_through_cleat(batten_.thickness, batten_.wood), hole.demands});
+            HeldPart& part = parts
+                                 .emplace_back(SpottedPart{
+                                     {driven_through_cleat(batten_.thickness, batten_.wood), hole.demands}, hole.spot})
+                                 .part;
             part.through.packing = hole.packing;
             if (const Framing* framing = site_.timber(); framing && hole.stud)
                 part.through.to_edge = to_edge_of(*framing, site_.survey.studs[*hole.stud], hole.x, site_.rules);
         }
         const Substrate ground = site_.masonry() ? Substrate::masonry : Substrate::proved_stud;
-        const auto choice = choose_fixing(site_.fixings(), ground, parts);
-        if (!choice)
-            return;
-        plan_.utilisation = choice->utilisation;
-        for (std::size_t i = 0; i < plan_.holes.size(); ++i) {
-            PlannedHole& hole = plan_.holes[i];
-            hole.fixing = choice->fixing;
-            hole.strength = choice->at[i];
-            hole.utilisation = utilisation_of(hole.strength, ground, hole.demands);
-        }
+        const FixedGroup fixed = choose_each(site_.fixings(), site_.chosen, ground, parts);
+        for (std::size_t i = 0; i < plan_.holes.size(); ++i)
+            if (const auto& part = fixed.parts[i]) {
+                PlannedHole& hole = plan_.holes[i];
+                hole.fixing = part->fixing;
+                hole.strength = part->strength;
+                hole.utilisation = utilisation_of(hole.strength, ground, hole.demands);
+            }
+        if (fixed.worst)
+            plan_.utilisation = fixed.worst->utilisation;
     }
 
     HoleDemand demand(Force load, double duration, std::string_view when) const {
@@ -152,7 +156,7 @@ private:
             place(hole);
         if (plan_.holes.size() < 2)
             return;
-        if (!plan_.holes.front().fixing)
+        if (!plan_.utilisation.known())
             advise(add(checks::no_fixing, {"No screw or plug at hand holds {0} to this wall", {batten_.name}}),
                    {"Add a longer screw, or a plug for this wall, to those at hand"});
         else if (plan_.utilisation.over())

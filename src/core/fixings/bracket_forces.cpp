@@ -10,6 +10,35 @@ namespace {
 
 constexpr Length thin_leg = 4_mm;
 constexpr double least_pivot_m = 0.005;
+constexpr double even = 1e-6; ///< m, of places that are the same
+
+} // namespace
+
+namespace {
+
+/// What a load down the leg's middle puts on holes whose own middle lies beside it.
+void share_shear(const Bracket& bracket, Force load, BracketForces& forces) {
+    const std::size_t holes = bracket.hole_drops.size();
+    forces.down.assign(holes, forces.shear);
+    forces.across.assign(holes, Force{});
+    double x = 0;
+    double z = 0;
+    for (std::size_t i = 0; i < holes; ++i) {
+        x += bracket.across(i).in_metres() / static_cast<double>(holes);
+        z += bracket.hole_drops[i].in_metres() / static_cast<double>(holes);
+    }
+    double spread = 0;
+    for (std::size_t i = 0; i < holes; ++i)
+        spread += std::pow(bracket.across(i).in_metres() - x, 2) + std::pow(bracket.hole_drops[i].in_metres() - z, 2);
+    if (std::abs(x) < even || spread < even * even)
+        return;
+    for (std::size_t i = 0; i < holes; ++i) {
+        const double beside = bracket.across(i).in_metres() - x;
+        const double below = bracket.hole_drops[i].in_metres() - z;
+        forces.down[i] += load * (-x * beside / spread);
+        forces.across[i] = load * (x * below / spread);
+    }
+}
 
 } // namespace
 
@@ -22,12 +51,15 @@ BracketForces bracket_forces_from_moment(const Bracket& bracket, Force load, Mom
         return forces;
     }
     forces.shear = load / static_cast<double>(bracket.hole_drops.size());
+    share_shear(bracket, load, forces);
 
     const double leg = bracket.leg.in_metres();
     const double lowest_hole = leg - bracket.hole_drops.back().in_metres();
     const bool top_alone = !bracket.stiffened && bracket.thickness < thin_leg;
     const auto lever = [&](std::size_t row, double pivot) {
-        return top_alone && row > 0 ? 0.0 : std::max(0.0, leg - bracket.hole_drops[row].in_metres() - pivot);
+        return top_alone && bracket.hole_drops[row] > bracket.hole_drops.front()
+                   ? 0.0
+                   : std::max(0.0, leg - bracket.hole_drops[row].in_metres() - pivot);
     };
     struct Levers {
         double sum = 0;

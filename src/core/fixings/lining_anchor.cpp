@@ -72,4 +72,14 @@ std::optional<FixingChoice> choose_lining_anchor(const FixingGround& ground, con
     return best;
 }
 
+std::optional<FixingChoice> choose_lining_anchor(const FixingGround& ground, const std::vector<HeldPart>& parts) {
+    std::vector<HoleDemand> demands;
+    for (const HeldPart& part : parts)
+        demands.insert(demands.end(), part.demands.begin(), part.demands.end());
+    auto choice = choose_lining_anchor(ground, parts.front().through, demands);
+    if (choice)
+        choice->at.resize(parts.size(), choice->fixing);
+    return choice;
+}
+
 } // namespace yes_square

@@ -13,5 +13,7 @@ std::optional<FixingStrength> by_packet(const LiningAnchor& anchor, const Wall& 
 /// least: T / Ta + V / Va in every load case, however long it lasts. None: no packet says anything of this lining.
 std::optional<FixingChoice> choose_lining_anchor(const FixingGround& ground, const DrivenThrough& through,
                                                  const std::vector<HoleDemand>& demands);
+/// One for parts that are alike, whatever is asked of each.
+std::optional<FixingChoice> choose_lining_anchor(const FixingGround& ground, const std::vector<HeldPart>& parts);
 
 } // namespace yes_square

@@ -203,12 +203,15 @@ std::optional<FixingChoice> weigh_anchor(const MasonryAnchor& anchor, const Fixi
     const Governing governing = worst_of(parts, at, Substrate::masonry);
     // The screw may reach past the plug; the hole, from the wall's face, leaves room for its point and for dust.
     const Length reach = *length - least;
-    return FixingChoice{{at[governing.part], anchor.name, *length, anchor.hole_diameter,
+    FixingChoice choice{{at[governing.part], anchor.name, *length, anchor.hole_diameter,
                          std::max(lining + anchor.embedment, reach) + dust_room,
                          anchor.own ? packet_source : plug_source, anchor.screw_diameter},
                         governing.utilisation,
                         governing.demand,
                         std::move(at)};
+    choice.fixing.apart = anchor.apart;
+    choice.fixing.edge = anchor.edge;
+    return choice;
 }
 
 double lasting(const FixingStrength& strength, double duration) {

@@ -134,14 +134,19 @@ std::vector<std::string> hang_copies(Job& job, const Plan& plan, std::size_t wal
                 auto& parts = job.walls[wall].*parts_of<Kind>;
                 parts.push_back(std::move(copy));
                 Kind& there = parts.back();
-                if constexpr (std::is_same_v<Kind, Run>)
+                if constexpr (std::is_same_v<Kind, Run>) {
                     for (CabinetUnit& unit : there.units) {
                         const std::string before = unit.id;
                         unit.id = fresh_id(job, stem_of(before));
                         unit.name = next_name(job, unit.name);
                         if (there.centre_unit == before)
                             there.centre_unit = unit.id;
+                        became[before] = unit.id;
                     }
+                    for (FixingAt& at : there.fixing.at)
+                        if (const auto renamed = became.find(at.where.unit); renamed != became.end())
+                            at.where.unit = renamed->second;
+                }
                 if constexpr (std::is_same_v<Kind, StorageSystem>)
                     for (Bay& bay : there.bays)
                         bay.id = fresh_id(job, stem_of(bay.id));
@@ -165,6 +170,13 @@ std::string duplicate_unit(Job& job, const std::string& unit) {
     copy.id = fresh_id(job, stem_of(copy.id));
     copy.name = next_name(job, copy.name);
     const std::string id = copy.id;
+    std::vector<FixingAt>& chosen = found.run->fixing.at;
+    for (std::size_t i = 0, there = chosen.size(); i < there; ++i)
+        if (chosen[i].where.unit == unit) {
+            FixingAt alike = chosen[i];
+            alike.where.unit = id;
+            chosen.push_back(std::move(alike));
+        }
     found.run->units.insert(found.run->units.begin() + static_cast<std::ptrdiff_t>(found.index) + 1, std::move(copy));
     return id;
 }

@@ -32,7 +32,7 @@ struct Batten {
     LineMass per_metre = LineMass::kg_per_metre(15); ///< that hangs or lies on it
     Length out = 60_mm;                              ///< of pegs: how far off the wall that load hangs
     int pegs = 0;                                    ///< to be had with it
-    std::optional<ChosenFixing> fixing = {};         ///< by the fitter; none: the program chooses
+    FixingChoices fixing = {};                       ///< by the fitter; none: the program chooses
     UnknownMembers unknown = {};
     bool operator==(const Batten&) const = default;
 

@@ -41,7 +41,7 @@ struct WallBox {
     ShelfLoad load = {LoadKind::books, 0};
     std::optional<Length> diagonal_rising = {};  ///< as measured: bottom left to top right
     std::optional<Length> diagonal_falling = {}; ///< top left to bottom right
-    std::optional<ChosenFixing> fixing = {};     ///< by the fitter; none: the program chooses
+    FixingChoices fixing = {};                   ///< by the fitter; none: the program chooses
     UnknownMembers unknown = {};
     bool operator==(const WallBox&) const = default;
 

@@ -31,6 +31,11 @@ void fields(auto& visit, Is<Bracket> auto& bracket) {
                   Meaning{"a hole's distance from the top", Range::more_than_zero}
                       .told("Hole below the arm's upper face")
                       .asked("Holes, down from the top (; between)"));
+    visit.lengths("hole_across", bracket.hole_across,
+                  Meaning{"a hole's distance from the leg's middle"}
+                      .told("Hole to the right of the leg's middle, negative to the left; absent: in it")
+                      .asked("And right of its middle (-: left)")
+                      .or_none("all in its middle"));
     visit.required("hole_diameter", bracket.hole_diameter,
                    Meaning{"a hole diameter", Range::more_than_zero}.told("Hole diameter").asked("Holes, across"));
     visit.optional("stiffened", bracket.stiffened,
@@ -61,6 +66,53 @@ void fields(auto& visit, Is<Support> auto& support) {
     visit.one_of("held_by", support.holding);
     visit.optional("own", support.own);
     visit.optional("at_hand", support.at_hand, in_the_van());
+}
+
+void fields(auto& visit, Is<HookPlate> auto& plate) {
+    constexpr Meaning length{"a length", Range::more_than_zero};
+    visit.optional("in", plate.in, length.told("Of its middle from the unit's side").asked("Plates in from the sides"));
+    visit.optional("down", plate.down,
+                   Meaning{"a distance below the top", Range::not_negative}
+                       .told("Of its upper screw below the unit's top; 0: on the line of the hook plates")
+                       .asked("Their screws below the top")
+                       .or_none("on the line of the hook plates"));
+    visit.optional("thickness", plate.thickness, length.told("Of its steel").asked("A plate is thick"));
+    visit.optional("hole", plate.hole, length.told("For its screw").asked("Its holes are wide"));
+    visit.optional("screws", plate.screws,
+                   Meaning{"a number of screws", Range::more_than_zero}
+                       .told("Of each plate, one above another")
+                       .asked("Screws in each"));
+    visit.optional("apart", plate.apart, length.told("Of those screws").asked("One above another by"));
+}
+
+void fields(auto& visit, Is<SuspensionRail> auto& rail) {
+    constexpr Meaning length{"a length", Range::more_than_zero};
+    const auto house = [](std::string_view label, std::string_view says) {
+        return Meaning{"a length", Range::not_negative}.asked(label).told(says).or_none("as the house has it");
+    };
+    visit.optional("stock", rail.stock, house("Rail comes in lengths of", "It is cut from this; 0: the house's"));
+    visit.optional("drop", rail.drop,
+                   house("Its lower edge below the tops", "Below the units' tops; 0: on the rail's line"));
+    visit.optional("thickness", rail.thickness, length.told("Of its steel").asked("Rail is thick"));
+    visit.optional("hole", rail.hole, length.told("For its screws").asked("Rail's holes are wide"));
+}
+
+template <>
+inline constexpr std::array<std::string_view, std::variant_size_v<UnitHanger>> kind_names<UnitHanger>{
+    "hook_plate", "suspension_rail"};
+
+void fields(auto& visit, Is<HangingGear> auto& gear) {
+    visit.required("id", gear.id);
+    visit.required("name", gear.name, asked("Name"));
+    visit.one_of("hung_by", gear.gear);
+    visit.maybe("rating_n", gear.rating,
+                Meaning{"a rating", Range::more_than_zero}
+                    .told("The maker's load on one hook, N; absent: unknown")
+                    .asked("A hook bears")
+                    .or_none("its maker says nothing")
+                    .known_by_mass());
+    visit.optional("own", gear.own);
+    visit.optional("at_hand", gear.at_hand, in_the_van());
 }
 
 void fields(auto& visit, Is<ScrewPacket> auto& packet) {
@@ -110,6 +162,16 @@ void fields(auto& visit, Is<MasonryAnchor> auto& plug) {
         "shear_n", plug.shear,
         Meaning{"a shear capacity", Range::more_than_zero}.told("The packet's shear, N").asked("Packet says, shear"));
     visit.optional("basis", plug.basis, asked("The packet calls it"));
+    visit.optional("apart", plug.apart,
+                   Meaning{"a distance", Range::not_negative}
+                       .told("The packet's least distance between two; 0: it does not say")
+                       .asked("Two of them apart, at least")
+                       .or_none("the packet does not say"));
+    visit.optional("edge", plug.edge,
+                   Meaning{"a distance", Range::not_negative}
+                       .told("The packet's least distance to an edge of the masonry; 0: it does not say")
+                       .asked("From an edge, at least")
+                       .or_none("the packet does not say"));
     visit.optional("own", plug.own);
     visit.optional("at_hand", plug.at_hand, in_the_van());
 }
@@ -158,6 +220,7 @@ void fields(auto& visit, Is<Catalogue> auto& catalogue) {
     visit.list("plugs", catalogue.plugs);
     visit.list("lining_anchors", catalogue.lining_anchors);
     visit.list("supports", catalogue.supports);
+    visit.list("hanging_gear", catalogue.hanging_gear);
     visit.list("units", catalogue.units);
     visit.list("stock", catalogue.stock);
     visit.list("supplies", catalogue.supplies);

@@ -6,6 +6,7 @@
 
 #include <optional>
 #include <string>
+#include <vector>
 
 namespace yes_square {
 
@@ -19,6 +20,46 @@ struct ChosenFixing {
 
     /// The same kind, whatever its length.
     bool like(const ChosenFixing& other) const { return gauge == other.gauge && anchor == other.anchor; }
+};
+
+/// Which of a thing's holes: numbers from 1 as they are told, 0 and empty for all of them.
+struct FixingSpot {
+    std::string unit = {}; ///< id of a unit of a run
+    int place = 0;         ///< along it, from the left
+    int row = 0;           ///< of what is screwed on there, from the top
+    bool operator==(const FixingSpot&) const = default;
+
+    bool everywhere() const { return *this == FixingSpot{}; }
+    /// How closely it says it.
+    int closeness() const { return !unit.empty() + (place > 0) + (row > 0); }
+    /// Whether all holes of another are among its own.
+    bool covers(const FixingSpot& other) const {
+        return (unit.empty() || unit == other.unit) && (place == 0 || place == other.place) &&
+               (row == 0 || row == other.row);
+    }
+};
+
+/// What is chosen for some of a thing's holes.
+struct FixingAt {
+    FixingSpot where;
+    ChosenFixing fixing;
+    UnknownMembers unknown = {};
+    bool operator==(const FixingAt&) const = default;
+};
+
+/// What the fitter chose for a thing: for all of it, and otherwise for some of its holes.
+struct FixingChoices {
+    std::optional<ChosenFixing> all = {};
+    std::vector<FixingAt> at = {}; ///< as they were chosen
+    bool operator==(const FixingChoices&) const = default;
+
+    bool any() const { return all.has_value() || !at.empty(); }
+    /// For one hole: what was said most closely, of what is said alike the last; nullptr: the program chooses.
+    const ChosenFixing* of(const FixingSpot& hole) const;
+    /// What was chosen for exactly these; nullptr: nothing.
+    const ChosenFixing* exactly(const FixingSpot& where) const;
+    /// None: nothing is chosen for these any more.
+    void choose(const FixingSpot& where, std::optional<ChosenFixing> fixing);
 };
 
 } // namespace yes_square

@@ -7,6 +7,14 @@
 namespace yes_square {
 namespace {
 
+void move_pin(std::vector<Length>& pins, std::optional<Length> from, std::optional<Length> to) {
+    if (from)
+        std::erase(pins, *from);
+    if (to && std::ranges::find(pins, *to) == pins.end())
+        pins.push_back(*to);
+    std::ranges::sort(pins);
+}
+
 struct Applier {
     Shelf& shelf;
     void operator()(const MoveShelf& move) const {
@@ -24,13 +32,7 @@ struct Applier {
         shelf.school = choice.school;
         shelf.extra_brackets = choice.extra_brackets;
     }
-    void operator()(const PinPlace& pin) const {
-        if (pin.from)
-            std::erase(shelf.pins, *pin.from);
-        if (pin.to && std::ranges::find(shelf.pins, *pin.to) == shelf.pins.end())
-            shelf.pins.push_back(*pin.to);
-        std::ranges::sort(shelf.pins);
-    }
+    void operator()(const PinPlace& pin) const { move_pin(shelf.pins, pin.from, pin.to); }
     void operator()(const ChooseBoard& choice) const {
         shelf.material = choice.material;
         shelf.thickness = choice.thickness;
@@ -129,9 +131,9 @@ void apply_to_job(const MoveThing& edit, Job& job) {
 void apply_to_job(const ChooseFixing& edit, Job& job) {
     for (Wall& wall : job.walls)
         for_each_thing(wall, [&](auto& part) {
-            if constexpr (requires { part.fixing = edit.fixing; })
+            if constexpr (requires { part.fixing.choose(edit.where, edit.fixing); })
                 if (part.id == edit.id)
-                    part.fixing = edit.fixing;
+                    part.fixing.choose(edit.where, edit.fixing);
         });
 }
 void apply_to_job(const RemoveThing& edit, Job& job) {
@@ -198,8 +200,16 @@ void apply_to_job(const SetHinge& edit, Job& job) {
         found.unit().hinge = edit.hinge;
 }
 void apply_to_job(const RemoveUnit& edit, Job& job) {
-    if (const UnitInRun found = find_unit(job, edit.unit); found.run)
+    if (const UnitInRun found = find_unit(job, edit.unit); found.run) {
+        std::erase_if(found.run->fixing.at, [&](const FixingAt& at) { return at.where.unit == edit.unit; });
         found.run->units.erase(found.run->units.begin() + static_cast<std::ptrdiff_t>(found.index));
+    }
+}
+void apply_to_job(const PinScrew& edit, Job& job) {
+    if (const UnitInRun found = find_unit(job, edit.id); found.run)
+        move_pin(found.unit().pins, edit.from, edit.to);
+    else if (Run* run = find_part<Run>(job, edit.id).part)
+        move_pin(run->rail_pins, edit.from, edit.to);
 }
 void apply_to_job(const ReorderUnit& edit, Job& job) {
     const UnitInRun found = find_unit(job, edit.unit);

@@ -143,6 +143,14 @@ struct RemoveUnit {
     bool operator==(const RemoveUnit&) const = default;
 };
 
+/// Pins a screw of a unit, from the unit's left side, or one of a run's rail, from the run's left end.
+struct PinScrew {
+    std::string id;             ///< of the unit, or of the run
+    std::optional<Length> from; ///< a pin that is there goes
+    std::optional<Length> to;   ///< and one comes here
+    bool operator==(const PinScrew&) const = default;
+};
+
 /// Pushes a thing along its wall, and what hangs up or down too. A run goes only where its place is set by hand, a
 /// light only where it is along nothing.
 struct MoveThing {
@@ -151,10 +159,11 @@ struct MoveThing {
     Length dz;
     bool operator==(const MoveThing&) const = default;
 };
-/// With what a thing is fixed; none: what the program takes.
+/// With what a thing, or some of its holes, is fixed; none: what the program takes, or what is chosen for more of it.
 struct ChooseFixing {
     std::string id;
     std::optional<ChosenFixing> fixing;
+    FixingSpot where = {};
     bool operator==(const ChooseFixing&) const = default;
 };
 /// Takes it off its wall.
@@ -171,11 +180,12 @@ struct ForgetHole {
     bool operator==(const ForgetHole&) const = default;
 };
 
-using Edit = std::variant<MoveShelf, ResizeShelf, ChooseBracket, ChooseLayout, PinPlace, ChooseBoard, ChangeShelf,
-                          SetSkill, SetTimberSchool, SetWallHeight, TakeBuildUp, DropReadingsOffWall, SetLine,
-                          TakeLines, SetRelation, PlaceRun, SetSlack, SetHanging, ResizeUnit, ReorderUnit, SetHinge,
-                          RemoveUnit, Change<StorageSystem>, Change<Piece>, Change<WallBox>, Change<HungCabinet>,
-                          Change<LightFeed>, Change<Run>, MoveThing, ChooseFixing, RemoveThing, ForgetHole>;
+using Edit =
+    std::variant<MoveShelf, ResizeShelf, ChooseBracket, ChooseLayout, PinPlace, ChooseBoard, ChangeShelf, SetSkill,
+                 SetTimberSchool, SetWallHeight, TakeBuildUp, DropReadingsOffWall, SetLine, TakeLines, SetRelation,
+                 PlaceRun, SetSlack, SetHanging, ResizeUnit, ReorderUnit, SetHinge, RemoveUnit, PinScrew,
+                 Change<StorageSystem>, Change<Piece>, Change<WallBox>, Change<HungCabinet>, Change<LightFeed>,
+                 Change<Run>, MoveThing, ChooseFixing, RemoveThing, ForgetHole>;
 
 /// The part of a kind with this id, and its wall; nullptr: none.
 template <class Part, class SomeJob>

@@ -142,12 +142,16 @@ std::string in_table(const FileProblem& problem, const std::vector<CsvLine>& lin
     return fmt::format("line {}, {}: {}", lines[index + 1].number, problem.place.substr(close + 2), problem.message);
 }
 
-/// A support's members lie one in another: a column is the way to one, as JSON pointers have it.
-OrderedJson document_of(const std::vector<Support>& entries) {
+template <class Entry>
+OrderedJson document_of(const std::vector<Entry>& entries) {
     Catalogue catalogue;
-    catalogue.supports = entries;
-    return OrderedJson::parse(write_catalogue(catalogue))[std::string{entries_name<Support>}];
+    catalogue.*entries_of<Entry> = entries;
+    return OrderedJson::parse(write_catalogue(catalogue))[std::string{entries_name<Entry>}];
 }
+
+/// Entries whose members lie one in another: a column is the way to one, as JSON pointers have it.
+template <class Entry>
+concept Nested = std::same_as<Entry, Support> || std::same_as<Entry, HangingGear>;
 
 OrderedJson anything_in(const std::string& cell) {
     double figure = 0;
@@ -163,10 +167,8 @@ OrderedJson anything_in(const std::string& cell) {
     return cell;
 }
 
-} // namespace
-
-template <>
-std::string entries_csv<Support>(const std::vector<Support>& entries) {
+template <Nested Entry>
+std::string nested_csv(const std::vector<Entry>& entries) {
     std::vector<std::string> columns;
     std::vector<OrderedJson> rows;
     for (const OrderedJson& entry : document_of(entries)) {
@@ -187,14 +189,14 @@ std::string entries_csv<Support>(const std::vector<Support>& entries) {
     return table;
 }
 
-template <>
-tl::expected<std::vector<Support>, std::string> entries_from_csv<Support>(std::string_view table) {
+template <Nested Entry>
+tl::expected<std::vector<Entry>, std::string> nested_from_csv(std::string_view table) {
     const auto lines = read_csv(table);
     if (!lines)
         return tl::unexpected{lines.error()};
     if (lines->size() < 2)
         return tl::unexpected{std::string{"the table holds nothing; its first line names the columns, each other line "
-                                          "is a support"}};
+                                          "is one of them"}};
     const std::vector<std::string>& columns = lines->front().cells;
     OrderedJson entries = OrderedJson::array();
     for (std::size_t i = 1; i < lines->size(); ++i) {
@@ -216,17 +218,15 @@ tl::expected<std::vector<Support>, std::string> entries_from_csv<Support>(std::s
                 fmt::format("line {}: its columns do not name one way each, such as held_by/diameter", line.number)};
         }
     }
-    const auto read = read_catalogue(OrderedJson{{std::string{entries_name<Support>}, std::move(entries)}}.dump());
+    const auto read = read_catalogue(OrderedJson{{std::string{entries_name<Entry>}, std::move(entries)}}.dump());
     if (!read)
         return tl::unexpected{in_table(read.error(), *lines)};
-    return read->supports;
+    return (*read).*entries_of<Entry>;
 }
 
 template <class Entry>
-std::string entries_csv(const std::vector<Entry>& entries) {
-    Catalogue catalogue;
-    catalogue.*entries_of<Entry> = entries;
-    const OrderedJson document = OrderedJson::parse(write_catalogue(catalogue))[std::string{entries_name<Entry>}];
+std::string flat_csv(const std::vector<Entry>& entries) {
+    const OrderedJson document = document_of(entries);
     Entry usual{};
     const std::vector<std::string> none;
     const CsvLine nothing;
@@ -243,7 +243,7 @@ std::string entries_csv(const std::vector<Entry>& entries) {
 }
 
 template <class Entry>
-tl::expected<std::vector<Entry>, std::string> entries_from_csv(std::string_view table) {
+tl::expected<std::vector<Entry>, std::string> flat_from_csv(std::string_view table) {
     const auto lines = read_csv(table);
     if (!lines)
         return tl::unexpected{lines.error()};
@@ -274,11 +274,33 @@ tl::expected<std::vector<Entry>, std::string> entries_from_csv(std::string_view 
     }
 }
 
+} // namespace
+
+template <class Entry>
+std::string entries_csv(const std::vector<Entry>& entries) {
+    if constexpr (Nested<Entry>)
+        return nested_csv(entries);
+    else
+        return flat_csv(entries);
+}
+
+template <class Entry>
+tl::expected<std::vector<Entry>, std::string> entries_from_csv(std::string_view table) {
+    if constexpr (Nested<Entry>)
+        return nested_from_csv<Entry>(table);
+    else
+        return flat_from_csv<Entry>(table);
+}
+
 template std::string entries_csv<Bracket>(const std::vector<Bracket>&);
 template std::string entries_csv<MasonryAnchor>(const std::vector<MasonryAnchor>&);
 template std::string entries_csv<LiningAnchor>(const std::vector<LiningAnchor>&);
+template std::string entries_csv<Support>(const std::vector<Support>&);
+template std::string entries_csv<HangingGear>(const std::vector<HangingGear>&);
 template tl::expected<std::vector<Bracket>, std::string> entries_from_csv<Bracket>(std::string_view);
 template tl::expected<std::vector<MasonryAnchor>, std::string> entries_from_csv<MasonryAnchor>(std::string_view);
 template tl::expected<std::vector<LiningAnchor>, std::string> entries_from_csv<LiningAnchor>(std::string_view);
+template tl::expected<std::vector<Support>, std::string> entries_from_csv<Support>(std::string_view);
+template tl::expected<std::vector<HangingGear>, std::string> entries_from_csv<HangingGear>(std::string_view);
 
 } // namespace yes_square

@@ -210,6 +210,19 @@ void fields(auto& visit, Is<HangingRail> auto& rail) {
     visit.required("thickness", rail.thickness, Meaning{"a thickness", Range::more_than_zero}.asked("Rails are thick"));
 }
 
+void fields(auto& visit, Is<PanelCutOut> auto& cut) {
+    constexpr Meaning size{"a size", Range::more_than_zero};
+    visit.optional("name", cut.name, asked("What for"));
+    visit.optional("panel", cut.panel, asked("In its"));
+    visit.required("across", cut.across,
+                   Meaning{"a distance from the edge", Range::not_negative}.told(
+                       "From the unit's left side as seen from the front; of a side, from its back edge"));
+    visit.required("down", cut.down,
+                   Meaning{"a distance below the top", Range::not_negative}.told("Its top edge below the unit's top"));
+    visit.required("width", cut.width, size.told("Across"));
+    visit.required("height", cut.height, size.told("Up and down"));
+}
+
 void fields(auto& visit, Is<CabinetUnit> auto& unit) {
     constexpr Meaning thickness{"a thickness", Range::not_negative};
     constexpr Meaning mass{"a mass", Range::not_negative};
@@ -234,6 +247,7 @@ void fields(auto& visit, Is<CabinetUnit> auto& unit) {
     visit.optional("rail_wood", unit.rail_wood);
     visit.maybe("hook_rating_n", unit.hook_rating,
                 Meaning{"a rating", Range::more_than_zero}.asked("A hook bears").known_by_mass());
+    visit.part("hook_plate", unit.hook_plate);
     visit.optional("hinge", unit.hinge, asked("Doors"));
     visit.maybe_part("appliance", unit.appliance);
     visit.optional("least", unit.least, Meaning{"a width", Range::not_negative}.asked("Width at least"));
@@ -245,6 +259,7 @@ void fields(auto& visit, Is<CabinetUnit> auto& unit) {
                       .told("A screw goes right here, from the unit's left side; others are found round it")
                       .asked("Screws pinned at (; between)")
                       .or_none("as the program finds"));
+    visit.list("cut_outs", unit.cut_outs);
     visit.maybe("gap_front", unit.gap_front,
                 Meaning{"a width", Range::more_than_zero}.asked("As found, front").or_none("not measured"));
     visit.maybe("gap_back", unit.gap_back,
@@ -271,12 +286,14 @@ void fields(auto& visit, Is<Run> auto& run) {
     visit.optional("left", run.left, Meaning{"a distance from the reference end", Range::any}.told("left"));
     visit.list("units", run.units);
     visit.list("cut_outs", run.cut_outs);
+    visit.part("rail", run.rail);
     visit.lengths("rail_pins", run.rail_pins,
                   Meaning{"a distance from the left end", Range::not_negative}
                       .told("The rail is fixed right here, from the run's left end; other places are found round it")
                       .asked("Rail fixed at (; between)")
                       .or_none("as the program finds"));
-    visit.maybe_part("fixing", run.fixing);
+    visit.maybe_part("fixing", run.fixing.all);
+    visit.list("fixings_at", run.fixing.at);
 }
 
 void fields(auto& visit, Is<Wall> auto& wall) {
@@ -333,6 +350,16 @@ void fields(auto& visit, Is<ChosenFixing> auto& chosen) {
     visit.optional("anchor", chosen.anchor, Meaning{}.told("Id of an anchor of the catalogue"));
     visit.optional("length", chosen.length,
                    Meaning{"a length", Range::not_negative}.told("0: the shortest at hand that will do"));
+}
+
+void fields(auto& visit, Is<FixingAt> auto& at) {
+    visit.optional("unit", at.where.unit, Meaning{}.told("Id of a unit of the run; absent: all"));
+    visit.optional("place", at.where.place,
+                   Meaning{"a number", Range::not_negative}.told("Along the thing, from the left, from 1; 0: all"));
+    visit.optional(
+        "row", at.where.row,
+        Meaning{"a number", Range::not_negative}.told("Of what is screwed on there, from the top, from 1; 0: all"));
+    visit.part("fixing", at.fixing);
 }
 
 void fields(auto& visit, Is<Job> auto& job) {

@@ -191,8 +191,18 @@ struct Bracket {
     bool marks_through = false;                   ///< held to its mark, it is pricked through at its own holes
     bool own = false;                             ///< the fitter's own entry
     bool at_hand = true;                          ///< in the van; else the program does not choose it
+    std::vector<Length> hole_across = {};         ///< of each hole, right of the leg's middle; those not said are in it
     UnknownMembers unknown = {};
     bool operator==(const Bracket&) const = default;
+
+    Length across(std::size_t hole) const { return hole < hole_across.size() ? hole_across[hole] : Length{}; }
+    /// How far its holes lie beside its middle at most.
+    Length off_middle() const {
+        Length most;
+        for (std::size_t hole = 0; hole < hole_drops.size(); ++hole)
+            most = std::max(most, absolute(across(hole)));
+        return most;
+    }
 };
 
 /// What the packet of a screw says of it, where that is not what such screws usually are. 0: the packet does not say.
@@ -261,7 +271,9 @@ struct MasonryAnchor {
     Force tension = 0;
     Force shear = 0;
     FigureBasis basis = FigureBasis::recommended;
-    bool own = false; ///< the fitter's own entry, from its packet; else the shipped figure, from memory
+    Length apart = {}; ///< the packet's least distance between two; 0: it does not say
+    Length edge = {};  ///< and to an edge of the masonry
+    bool own = false;  ///< the fitter's own entry, from its packet; else the shipped figure, from memory
     bool at_hand = true;
     UnknownMembers unknown = {};
     bool operator==(const MasonryAnchor&) const = default;
@@ -286,6 +298,19 @@ struct LiningAnchor {
     bool operator==(const LiningAnchor&) const = default;
 };
 
+/// What units hang on, as the fitter has it in the hand: hook plates, or a rail.
+using UnitHanger = std::variant<HookPlate, SuspensionRail>;
+struct HangingGear {
+    std::string id;
+    std::string name;
+    UnitHanger gear;
+    std::optional<Force> rating = {}; ///< the maker's, for one hook; none: unknown
+    bool own = true;
+    bool at_hand = true;
+    UnknownMembers unknown = {};
+    bool operator==(const HangingGear&) const = default;
+};
+
 /// A unit on the list that came with the kitchen, and how many of it.
 struct ListedUnit {
     CabinetUnit unit; ///< its id is its place in the list
@@ -302,6 +327,7 @@ struct Catalogue {
     std::vector<MasonryAnchor> plugs;
     std::vector<LiningAnchor> lining_anchors;
     std::vector<Support> supports = {};
+    std::vector<HangingGear> hanging_gear = {};
     std::vector<ListedUnit> units = {};
     std::vector<Stock> stock = {};
     std::vector<KitSupply> supplies = {};

@@ -54,6 +54,14 @@ std::span<const EnumName<Construction>> enum_names() {
 }
 
 template <>
+std::span<const EnumName<UnitPanel>> enum_names() {
+    static constexpr EnumName<UnitPanel> names[]{{UnitPanel::back, "back", "back"},
+                                                 {UnitPanel::left_side, "left_side", "left side"},
+                                                 {UnitPanel::right_side, "right_side", "right side"}};
+    return names;
+}
+
+template <>
 std::span<const EnumName<Hanging>> enum_names() {
     static constexpr EnumName<Hanging> names[]{{Hanging::screws, "screws", "screws through its rails"},
                                                {Hanging::hook_brackets, "hook_brackets", "hook brackets"},

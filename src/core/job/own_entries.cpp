@@ -27,9 +27,11 @@ void let_go_of(Shelf& shelf, const Bracket& bracket) {
 }
 void let_go_of(auto&, const Bracket&) {}
 void let_go_of(auto& thing, const auto& anchor) {
-    if constexpr (requires { thing.fixing->anchor; })
-        if (thing.fixing && thing.fixing->anchor == anchor.id)
-            thing.fixing.reset();
+    if constexpr (requires { thing.fixing.at; }) {
+        if (thing.fixing.all && thing.fixing.all->anchor == anchor.id)
+            thing.fixing.all.reset();
+        std::erase_if(thing.fixing.at, [&](const FixingAt& each) { return each.fixing.anchor == anchor.id; });
+    }
 }
 
 } // namespace
@@ -83,6 +85,43 @@ std::string keep_support(Catalogue& catalogue, const Holding& holding, std::stri
     return catalogue.supports.back().id;
 }
 
+std::optional<HangingGear> gear_of(const Run& run) {
+    for (const CabinetUnit& unit : run.units) {
+        if (!is_cabinet(unit) || unit.hanging == Hanging::screws)
+            continue;
+        HangingGear gear;
+        gear.rating = unit.hook_rating;
+        if (unit.hanging == Hanging::hook_brackets)
+            gear.gear = unit.hook_plate;
+        else
+            gear.gear = run.rail;
+        return gear;
+    }
+    return std::nullopt;
+}
+
+std::string keep_gear(Catalogue& catalogue, HangingGear gear, std::string name) {
+    gear.id = fresh_own_id<HangingGear>(catalogue);
+    gear.name = std::move(name);
+    gear.own = true;
+    catalogue.hanging_gear.push_back(std::move(gear));
+    return catalogue.hanging_gear.back().id;
+}
+
+void hang_on(Run& run, const HangingGear& gear) {
+    const auto* plate = std::get_if<HookPlate>(&gear.gear);
+    if (!plate)
+        run.rail = std::get<SuspensionRail>(gear.gear);
+    for (CabinetUnit& unit : run.units) {
+        if (!is_cabinet(unit) || unit.hanging == Hanging::screws)
+            continue;
+        unit.hanging = plate ? Hanging::hook_brackets : Hanging::suspension_rail;
+        unit.hook_rating = gear.rating;
+        if (plate)
+            unit.hook_plate = *plate;
+    }
+}
+
 template <class Entry>
 void remove_own(Job& job, const std::string& id) {
     const Entry* entry = entry_in<Entry>(job.catalogue, id);
@@ -112,13 +151,16 @@ template Bracket* copy_as_own<Bracket>(Catalogue&, const std::string&);
 template MasonryAnchor* copy_as_own<MasonryAnchor>(Catalogue&, const std::string&);
 template LiningAnchor* copy_as_own<LiningAnchor>(Catalogue&, const std::string&);
 template Support* copy_as_own<Support>(Catalogue&, const std::string&);
+template HangingGear* copy_as_own<HangingGear>(Catalogue&, const std::string&);
 template void remove_own<Bracket>(Job&, const std::string&);
 template void remove_own<MasonryAnchor>(Job&, const std::string&);
 template void remove_own<LiningAnchor>(Job&, const std::string&);
 template void remove_own<Support>(Job&, const std::string&);
+template void remove_own<HangingGear>(Job&, const std::string&);
 template void take_in<Bracket>(Catalogue&, const std::vector<Bracket>&);
 template void take_in<MasonryAnchor>(Catalogue&, const std::vector<MasonryAnchor>&);
 template void take_in<LiningAnchor>(Catalogue&, const std::vector<LiningAnchor>&);
 template void take_in<Support>(Catalogue&, const std::vector<Support>&);
+template void take_in<HangingGear>(Catalogue&, const std::vector<HangingGear>&);
 
 } // namespace yes_square

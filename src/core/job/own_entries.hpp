@@ -23,6 +23,9 @@ inline constexpr std::vector<LiningAnchor> Catalogue::*entries_of<LiningAnchor> 
 template <>
 inline constexpr std::vector<Support> Catalogue::*entries_of<Support> = &Catalogue::supports;
 
+template <>
+inline constexpr std::vector<HangingGear> Catalogue::*entries_of<HangingGear> = &Catalogue::hanging_gear;
+
 template <class Entry>
 inline constexpr std::string_view entries_name = {};
 template <>
@@ -33,8 +36,10 @@ template <>
 inline constexpr std::string_view entries_name<LiningAnchor> = "lining_anchors";
 template <>
 inline constexpr std::string_view entries_name<Support> = "supports";
+template <>
+inline constexpr std::string_view entries_name<HangingGear> = "hanging_gear";
 
-using OwnKinds = KindList<Bracket, MasonryAnchor, LiningAnchor, Support>;
+using OwnKinds = KindList<Bracket, MasonryAnchor, LiningAnchor, Support, HangingGear>;
 
 /// The fitter's own entries of a catalogue, apart from those that ship, and screws with their packets: they go from job
 /// to job.
@@ -52,6 +57,14 @@ Entry* copy_as_own(Catalogue& catalogue, const std::string& id);
 /// Keeps how a shelf is held as a support of the fitter's own, by a name. @return its id
 std::string keep_support(Catalogue& catalogue, const Holding& holding, std::string name);
 
+/// What the units of a run hang on that have no screws of their own: its first such unit's. None: there is no such
+/// unit.
+std::optional<HangingGear> gear_of(const Run& run);
+/// Keeps it, by a name. @return its id
+std::string keep_gear(Catalogue& catalogue, HangingGear gear, std::string name);
+/// Hangs all units of a run on it that hang without screws of their own.
+void hang_on(Run& run, const HangingGear& gear);
+
 /// Takes an entry of the fitter's own away, and with it the wish of shelves for that bracket, of things for that
 /// anchor. What ships stays.
 template <class Entry>
@@ -63,7 +76,7 @@ void remove_own(Job& job, const std::string& id);
 ///     id,name,arm,leg,width,thickness,hole_drops,hole_diameter,...
 ///     own-1,Oak bracket,180,220,35,20,30 190,5,...
 ///
-/// Of a support, whose members lie one in another, a column is named by the way to it:
+/// Of a support and of hanging gear, whose members lie one in another, a column is named by the way to it:
 ///
 ///     id,name,held_by/kind,held_by/diameter,held_by/in_wall,...
 template <class Entry>

@@ -74,7 +74,7 @@ struct Piece {
     Length gap;           ///< between its back and the wall; 0: a skirting keeps it off
     bool children = true; ///< about
     Restraint restraint = {};
-    std::optional<ChosenFixing> fixing = {}; ///< by the fitter; none: the program chooses
+    FixingChoices fixing = {}; ///< by the fitter; none: the program chooses
     UnknownMembers unknown = {};
     bool operator==(const Piece&) const = default;
 

@@ -54,6 +54,47 @@ struct HangingRail {
     bool operator==(const HangingRail&) const = default;
 };
 
+/// Of a unit, that a hole may be cut in before it goes up.
+enum class UnitPanel { back, left_side, right_side };
+
+/// A hole in a unit's back or side, for a duct, a pipe, a socket. Measured from the unit's edges: of the back as one
+/// stands in front of it, of a side from its back edge.
+struct PanelCutOut {
+    std::string name;
+    UnitPanel panel = UnitPanel::back;
+    Length across; ///< of its nearer edge, from the left side; of a side: from the back edge
+    Length down;   ///< of its top edge, below the unit's top
+    Length width;
+    Length height;
+    UnknownMembers unknown = {};
+    bool operator==(const PanelCutOut&) const = default;
+
+    Length far() const { return across + width; }
+    Length bottom() const { return down + height; }
+};
+
+/// The wall plate that a unit's hook bracket hangs on; a unit has two, alike from either side.
+struct HookPlate {
+    Length in = 40_mm;       ///< of its middle from the unit's side
+    Length down = {};        ///< of its upper screw below the unit's top; 0: as the house hangs them
+    Length thickness = 2_mm; ///< steel
+    Length hole = 7_mm;      ///< for a screw
+    int screws = 1;          ///< one above another
+    Length apart = 25_mm;    ///< where there are more
+    UnknownMembers unknown = {};
+    bool operator==(const HookPlate&) const = default;
+};
+
+/// A rail that units hang on by their hooks, as its maker has it. 0: as the house has it.
+struct SuspensionRail {
+    Length stock = {};       ///< it is cut from this
+    Length drop = {};        ///< of its lower edge below the units' tops
+    Length thickness = 2_mm; ///< steel
+    Length hole = 7_mm;      ///< for a screw
+    UnknownMembers unknown = {};
+    bool operator==(const SuspensionRail&) const = default;
+};
+
 struct CabinetUnit {
     std::string id;
     std::string name;
@@ -74,6 +115,7 @@ struct CabinetUnit {
     std::vector<HangingRail> rails = {}; ///< top first
     Species rail_wood = Species::unknown;
     std::optional<Force> hook_rating = {}; ///< the maker's, for one hook; none: unknown
+    HookPlate hook_plate = {};             ///< where it hangs on hook brackets
     DoorHinge hinge = DoorHinge::none;
     std::optional<Appliance> appliance = {};
     Length least = {};
@@ -83,6 +125,7 @@ struct CabinetUnit {
     std::optional<Length> gap_front = {}; ///< as found: the opening's width at its front and at its back
     std::optional<Length> gap_back = {};
     std::vector<Length> pins = {}; ///< where its screws go because the fitter says so, from its left side
+    std::vector<PanelCutOut> cut_outs = {};
     UnknownMembers unknown = {};
     bool operator==(const CabinetUnit&) const = default;
 };
@@ -124,9 +167,10 @@ struct Run {
     std::string centre_unit = {}; ///< id of the unit that is centred; empty: the whole run
     Length left = {};             ///< of Slack::by_hand
     std::vector<CabinetUnit> units = {};
-    std::vector<CutOut> cut_outs = {};       ///< in its worktops, from the run's left end
-    std::vector<Length> rail_pins = {};      ///< where its rail is fixed because the fitter says so, from its left end
-    std::optional<ChosenFixing> fixing = {}; ///< by the fitter; none: the program chooses
+    std::vector<CutOut> cut_outs = {};  ///< in its worktops, from the run's left end
+    SuspensionRail rail = {};           ///< that its units hang on, where they do
+    std::vector<Length> rail_pins = {}; ///< where its rail is fixed because the fitter says so, from its left end
+    FixingChoices fixing = {};          ///< by the fitter; none: the program chooses
     UnknownMembers unknown = {};
     bool operator==(const Run&) const = default;
 };

@@ -234,7 +234,7 @@ struct Shelf {
     std::vector<Goods> goods = {}; ///< besides the even load
     bool out_of_reach =
         false; ///< the fitter says that nobody can lean on it: furniture stands before it, or it hangs high
-    std::optional<ChosenFixing> fixing = {}; ///< by the fitter; none: the program chooses
+    FixingChoices fixing = {}; ///< by the fitter; none: the program chooses
     UnknownMembers unknown = {};
     bool operator==(const Shelf&) const = default;
 

@@ -285,7 +285,8 @@ void fields(auto& visit, Is<Shelf> auto& shelf) {
                        .told("The fitter says that nobody can lean on it")
                        .asked("Somebody may lean on it")
                        .either("as its height says", "no: out of reach, or furniture before it"));
-    visit.maybe_part("fixing", shelf.fixing);
+    visit.maybe_part("fixing", shelf.fixing.all);
+    visit.list("fixings_at", shelf.fixing.at);
 }
 
 } // namespace yes_square

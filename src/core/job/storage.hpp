@@ -70,7 +70,7 @@ struct StorageSystem {
     bool children = true;                        ///< about
     std::vector<Bay> bays = {};
     std::vector<PanelReading> readings = {};
-    std::optional<ChosenFixing> fixing = {}; ///< by the fitter; none: the program chooses
+    FixingChoices fixing = {}; ///< by the fitter; none: the program chooses
     UnknownMembers unknown = {};
     bool operator==(const StorageSystem&) const = default;
 

@@ -91,7 +91,8 @@ void fields(auto& visit, Is<StorageSystem> auto& system) {
     visit.optional("children", system.children, asked("Children about"));
     visit.list("bays", system.bays);
     visit.list("readings", system.readings);
-    visit.maybe_part("fixing", system.fixing);
+    visit.maybe_part("fixing", system.fixing.all);
+    visit.list("fixings_at", system.fixing.at);
 }
 
 void fields(auto& visit, Is<Drawer> auto& drawer) {
@@ -181,7 +182,8 @@ void fields(auto& visit, Is<Piece> auto& piece) {
                        .or_none("as the skirting"));
     visit.optional("children", piece.children, asked("Children about"));
     visit.part("restraint", piece.restraint);
-    visit.maybe_part("fixing", piece.fixing);
+    visit.maybe_part("fixing", piece.fixing.all);
+    visit.list("fixings_at", piece.fixing.at);
 }
 
 void fields(auto& visit, Is<WallBox> auto& box) {
@@ -228,7 +230,8 @@ void fields(auto& visit, Is<WallBox> auto& box) {
                     .told("Top left to bottom right")
                     .asked("Diagonal, falling")
                     .or_none("not measured"));
-    visit.maybe_part("fixing", box.fixing);
+    visit.maybe_part("fixing", box.fixing.all);
+    visit.list("fixings_at", box.fixing.at);
 }
 
 void fields(auto& visit, Is<HungCabinet> auto& hung) {

@@ -131,6 +131,8 @@ struct Fixing : FixingStrength {
     Source source;
     Length clearance = {}; ///< the hole its shank passes through in what is screwed on
     bool coach = false;
+    Length apart = {}; ///< the packet's least distance between two; 0: none is known
+    Length edge = {};  ///< and to an edge of the masonry
     const FixingStrength& strength() const { return *this; }
 };
 

@@ -31,12 +31,13 @@ struct BracketPlan {
     Reaction reaction;               ///< of one board
     std::vector<LoadCase> loads;     ///< on all its holes together
     std::vector<std::vector<HoleDemand>>
-        row_demands;    ///< of its holes, from the top, in each case; more cases of one hole
-    bool turns = false; ///< in one of them nothing keeps it from turning off the wall
-    Force carries = 0;  ///< at worst, all boards on it and somebody leaning on one
-    Force tension = 0;  ///< on the worst hole, governing case
-    Force shear = 0;    ///< per hole, governing case
-    std::optional<Fixing> fixing;
+        row_demands;                        ///< of its holes, from the top, in each case; more cases of one hole
+    bool turns = false;                     ///< in one of them nothing keeps it from turning off the wall
+    Force carries = 0;                      ///< at worst, all boards on it and somebody leaning on one
+    Force tension = 0;                      ///< on the worst hole, governing case
+    Force shear = 0;                        ///< per hole, governing case
+    std::optional<Fixing> fixing;           ///< where its holes have unlike ones, that which is used most
+    std::vector<Fixing> row_fixings = {};   ///< of its holes, from the top, where they have unlike ones; else empty
     Utilisation fixing_utilisation;         ///< unknown: nothing to hold it, or nothing known
     Utilisation bracket_utilisation;        ///< unknown without the maker's rating
     bool hanger = false;                    ///< from the ceiling
@@ -44,6 +45,10 @@ struct BracketPlan {
     std::optional<Bracket> rod = {};        ///< that rod, as what is let into the wall
     Length rod_over = {};                   ///< its top above the board's underside
     bool is_bracket() const { return !hanger && !other; }
+    /// Of one of its holes, from the top.
+    std::optional<Fixing> fixing_of(std::size_t row) const {
+        return row < row_fixings.size() ? std::optional{row_fixings[row]} : fixing;
+    }
     bool pinned = false; ///< here because the fitter says so
     double rod_sink = 0; ///< m, of the shelf's front by the bending of a hidden rod
 };

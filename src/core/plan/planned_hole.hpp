@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/job/chosen_fixing.hpp"
 #include "core/plan/check.hpp"
 #include "core/plan/drill_pass.hpp"
 #include "core/plan/substrate.hpp"
@@ -19,6 +20,7 @@ struct PlannedHole {
     Sentence what = {};    ///< "Map shelf: bracket 2, hole 1"
     std::size_t place = 0; ///< of those along the thing, from the left: a bracket, a plate's hole
     std::size_t row = 0;   ///< from the top; through all tiers
+    FixingSpot spot = {};  ///< as a fitter chooses a fixing for it alone; everywhere: it is fixed as the whole thing is
     Length x;              ///< from the reference end
     Length z;              ///< above the datum, the finished floor
     Substrate substrate = Substrate::lining;

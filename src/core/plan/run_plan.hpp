@@ -85,7 +85,8 @@ struct UnitPlan {
     Mass loaded_mass = 0;
     Mass lift_mass = 0;             ///< doors and loose shelves off
     Length side;                    ///< how thick its sides are
-    std::vector<PlannedHole> holes; ///< through its rails: a row each
+    std::vector<PlannedHole> holes; ///< through its rails: a row each; or of its hook plates
+    bool on_plates = false;         ///< they are its hook plates', and nothing goes through its back
     std::optional<Fixing> fixing;
     std::vector<LoadCase> loads; ///< on all its holes together
     bool turns = false;          ///< in one of them nothing keeps it from turning off the wall

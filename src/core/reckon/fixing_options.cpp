@@ -15,7 +15,7 @@ const Wall* wall_with(const Job& job, const std::string& thing) {
     for (const Wall& wall : job.walls) {
         bool there = false;
         for_each_thing(wall, [&](const auto& part) {
-            if constexpr (requires { part.fixing->gauge; })
+            if constexpr (requires { part.fixing.at; })
                 there |= part.id == thing;
         });
         if (there)
@@ -38,17 +38,20 @@ std::vector<ChosenFixing> candidates(const Catalogue& catalogue, const Wall& wal
 }
 
 /// What came of it.
-FixingOption judge(const ThingPlan& thing, const ChosenFixing& chosen, const Catalogue& catalogue) {
+FixingOption judge(const ThingPlan& thing, const FixingSpot& where, const ChosenFixing& chosen,
+                   const Catalogue& catalogue) {
     FixingOption option;
     option.as = chosen;
-    option.choice.fixing.name = name_of(chosen, catalogue);
+    const std::string name = name_of(chosen, catalogue);
+    option.choice.fixing.name = name;
     option.choice.utilisation = Utilisation::none();
     for (const PlannedHole& hole : thing.holes)
-        if (hole.fixing && hole.utilisation >= option.choice.utilisation) {
+        if (hole.fixing && hole.fixing->name == name && where.covers(hole.spot) &&
+            hole.utilisation >= option.choice.utilisation) {
             option.choice.fixing = *hole.fixing;
             option.choice.utilisation = hole.utilisation;
         }
-    if (fixing_fails(thing))
+    if (fixing_fails(thing, where))
         for (const Check& check : thing.checks)
             if (check.severity == Severity::error && check.code != checks::fixing_by_hand_fails &&
                 check.code.bears() == Bears::on_hold) {
@@ -61,17 +64,18 @@ FixingOption judge(const ThingPlan& thing, const ChosenFixing& chosen, const Cat
 }
 
 /// A thing tried whole with each that its wall takes.
-std::vector<FixingOption> tried(const Job& job, const Wall& wall, const std::string& thing) {
+std::vector<FixingOption> tried(const Job& job, const Wall& wall, const std::string& thing, const FixingSpot& where) {
     // Its neighbours may take room of its wall.
     Job room = job;
     std::erase_if(room.walls, [&](const Wall& other) { return other.room != wall.room; });
     std::vector<FixingOption> options;
     for (const ChosenFixing& chosen : candidates(job.catalogue, wall)) {
-        const Plan plan = reckon(apply(ChooseFixing{thing, chosen}, room));
+        const Plan plan = reckon(apply(ChooseFixing{thing, chosen, where}, room));
         for (const auto& planned_wall : plan.walls)
             for_each_thing(*planned_wall, [&](const ThingPlan& planned) {
-                if (planned.id == thing && (fixing_fails(planned) || fixed_with(planned, chosen, job.catalogue)))
-                    options.push_back(judge(planned, chosen, job.catalogue));
+                if (planned.id == thing &&
+                    (fixing_fails(planned, where) || fixed_with(planned, where, chosen, job.catalogue)))
+                    options.push_back(judge(planned, where, chosen, job.catalogue));
             });
     }
     return options;
@@ -107,15 +111,16 @@ bool goes_into(const ChosenFixing& fixing, const Wall& wall, const Catalogue& ca
     return masonry && anchor != catalogue.plugs.end() && anchor->substrate == masonry->kind;
 }
 
-std::vector<FixingOption> fixing_options(const Job& job, const Plan& plan, const std::string& thing) {
+std::vector<FixingOption> fixing_options(const Job& job, const Plan& plan, const std::string& thing,
+                                         const FixingSpot& where) {
     const Wall* wall = wall_with(job, thing);
     if (!wall)
         return {};
     auto shelf = study(job, plan, thing);
     if (shelf && shelf->fixings.empty())
         return {}; // rods and hangers are set as they are drilled
-    std::vector<FixingOption> options = tried(job, *wall, thing);
-    if (shelf)
+    std::vector<FixingOption> options = tried(job, *wall, thing, where);
+    if (shelf && where.everywhere()) // what its place that is loaded most would say is not said of another hole
         add_reasons(options, std::move(shelf->fixings));
     const bool metric = job.rules.timber == TimberSchool::en;
     std::ranges::stable_sort(options, {}, [&](const FixingOption& option) {

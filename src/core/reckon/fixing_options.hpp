@@ -13,6 +13,8 @@ bool goes_into(const ChosenFixing& fixing, const Wall& wall, const Catalogue& ca
 /// why. Of a shelf, what speaks for and against each where it is loaded most, and what no such wall takes, last.
 /// Reckons the thing's room once for each: for the thing in hand, not for all. Empty: there is no such thing, its kind
 /// is fixed with none of them, it comes with its own, or its wall takes none.
-std::vector<FixingOption> fixing_options(const Job& job, const Plan& plan, const std::string& thing);
+/// @param where  of its holes, the others fixed as they are
+std::vector<FixingOption> fixing_options(const Job& job, const Plan& plan, const std::string& thing,
+                                         const FixingSpot& where = {});
 
 } // namespace yes_square

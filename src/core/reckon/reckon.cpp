@@ -169,7 +169,7 @@ auto reckon_kind(const Kind& thing, const With& on) {
 }
 
 /// A thing on its wall, fixed with what the fitter chose; nullptr: with what the program takes.
-auto reckon_fixed(const auto& part, const ChosenFixing* chosen, const With& on) {
+auto reckon_fixed(const auto& part, const FixingChoices* chosen, const With& on) {
     const WallSite site = on.site.with(chosen);
     return reckon_kind(part,
                        {site, {site, on.runs.lines, on.runs.layouts, on.runs.left_lean, on.runs.right_lean}, on.plan});
@@ -201,16 +201,20 @@ void reckon_things(const WallSite& wall_site, const RunSite& runs, const Earlier
             auto unknown = named(part);
             if constexpr (std::is_same_v<Kind, Run>)
                 unknown = named(part, runs.layouts[plans.size()]);
+            take_room(part, unknown);
             plans.push_back(guarded(std::move(unknown), name_of(part), [&](auto& reckoned) {
-                const ChosenFixing* chosen = chosen_for(part);
+                const FixingChoices* chosen = chosen_for(part);
                 reckoned = reckon_fixed(part, chosen, ground);
+                take_room(part, reckoned);
                 if (chosen)
-                    say_chosen(reckoned, *chosen, site.catalogue, [&] { return reckon_fixed(part, nullptr, ground); });
+                    say_chosen(reckoned, *chosen, site.catalogue, [&](const FixingChoices& other) {
+                        return fixing_fails(reckon_fixed(part, &other, ground));
+                    });
             }));
             ThingPlan& thing = plans.back();
-            take_room(part, plans.back());
             const std::vector<Check> off_wall = holes_without_wall(thing);
             thing.checks.insert(thing.checks.begin(), off_wall.begin(), off_wall.end());
+            std::ranges::move(crowded_anchors(thing, wall), std::back_inserter(thing.checks));
             if constexpr (!finds_strips<Kind>)
                 std::ranges::move(strip_checks({}, thing.holes, site.survey.strips, site.rules.detector_sweep),
                                   std::back_inserter(thing.checks));

@@ -1,6 +1,6 @@
 #include "core/runs/hang_unit.hpp"
 
-#include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/choose_each.hpp"
 #include "core/site/plan_hole.hpp"
 #include "core/stability/tip_cases.hpp"
 #include "core/stability/tipping.hpp"
@@ -39,9 +39,11 @@ public:
         plan_.empty_mass = empty_mass_of(unit_);
         plan_.loaded_mass = loaded_mass_of(unit_, site_.rules.runs);
         plan_.lift_mass = lift_mass_of(unit_);
-        if (unit_.hanging != Hanging::screws && standing_.level == RunLevel::wall)
+        if (standing_.on_rail() || standing_.on_plates())
             hook_load();
-        else
+        if (standing_.on_plates())
+            plates();
+        else if (!standing_.on_rail())
             screws();
         return std::move(plan_);
     }
@@ -55,8 +57,8 @@ private:
         plan_.hook_utilisation = Utilisation::of(*plan_.hook_load, unit_.hook_rating);
     }
 
-    /// A screw that the fitter has pinned: in the stud that is sure to be round it, else in nothing that holds.
-    Column pinned(Length at) const {
+    /// A screw that must go right there: in the stud that is sure to be round it, else in nothing that holds.
+    Column given(Length at) const {
         const Length x = standing_.place.left + at;
         if (site_.masonry())
             return {x, Substrate::masonry, {}};
@@ -70,7 +72,7 @@ private:
     std::vector<Column> columns() const {
         std::vector<Column> columns;
         for (const Length pin : site_.apart(unit_.pins))
-            columns.push_back(pinned(pin));
+            columns.push_back(given(pin));
         const auto by_a_pin = [&](const Column& found) {
             return std::ranges::any_of(unit_.pins, [&](Length pin) {
                 return absolute(standing_.place.left + pin - found.x) <= site_.pin_room();
@@ -122,6 +124,34 @@ private:
             drill(rails, places, true); // one in each stud does not bear it: two, one above the other
     }
 
+    /// The screws of its two hook plates, where its hooks are.
+    void plates() {
+        const HookPlate& plate = unit_.hook_plate;
+        plan_.on_plates = true;
+        const Length in = std::min(plate.in, unit_.width / 2);
+        for (const Length at : {in, unit_.width - in}) {
+            const Column column = given(at);
+            for (int row = 0; row < plate.screws; ++row)
+                add_hole(column, standing_.hooks_at - plate.apart * row, at == in ? 0 : 1,
+                         static_cast<std::size_t>(row));
+        }
+        const std::vector<PlannedHole*> holes = carrying_holes();
+        // Half a unit on one plate is no answer.
+        if (holes.size() == plan_.holes.size()) {
+            hang(holes, false);
+            if (!plan_.turns)
+                choose(holes, [&](const PlannedHole&) {
+                    return DrivenThrough{plate.thickness, steel_sheet_bearing, plate.hole};
+                });
+        }
+        for (PlannedHole& hole : plan_.holes) {
+            hole.what = {"{0}: hook plate {1} from the left, screw {2}",
+                         {unit_.name, count(hole.place + 1), count(hole.row + 1)}};
+            hole.drilled = plate.hole;
+            plan_hole(site_, hole);
+        }
+    }
+
     static bool carries(const Column& column) { return counts(column.substrate); }
     /// Nothing hangs on a stud that nobody found, or on the lining.
     static bool counts(Substrate substrate) {
@@ -137,25 +167,31 @@ private:
         for (std::size_t r = 0; r < rails.size(); ++r) {
             const Length z = standing_.top() - rails[r].down;
             for (const Column& column : places)
-                for (const Length at : two ? std::vector{z + stacked() / 2, z - stacked() / 2} : std::vector{z}) {
-                    PlannedHole& hole = plan_.holes.emplace_back();
-                    hole.item = unit_.id;
-                    hole.place = static_cast<std::size_t>(&column - places.data());
-                    hole.row = r;
-                    hole.x = column.x;
-                    hole.z = at;
-                    hole.substrate = column.substrate;
-                    hole.stud = column.stud;
-                    hole.packing = site_.survey.face.shim_at(column.x, at).value_or(Length{});
-                }
+                for (const Length at : two ? std::vector{z + stacked() / 2, z - stacked() / 2} : std::vector{z})
+                    add_hole(column, at, static_cast<std::size_t>(&column - places.data()), r);
         }
         weigh(rails);
         for (std::size_t i = 0; i < plan_.holes.size(); ++i) {
             PlannedHole& hole = plan_.holes[i];
             hole.what = {"{0}: screw {1}, rail {2} from the top", {unit_.name, count(i + 1), count(hole.row + 1)}};
-            hole.fixing = yes_square::carries(hole.substrate) ? plan_.fixing : std::nullopt;
+            // What holds nothing, in a stud that nobody found, is drilled as the rest.
+            if (!hole.fixing && yes_square::carries(hole.substrate))
+                hole.fixing = plan_.fixing;
             plan_hole(site_, hole);
         }
+    }
+
+    void add_hole(const Column& column, Length z, std::size_t place, std::size_t row) {
+        PlannedHole& hole = plan_.holes.emplace_back();
+        hole.item = unit_.id;
+        hole.place = place;
+        hole.row = row;
+        hole.spot = {unit_.id, static_cast<int>(place) + 1, static_cast<int>(row) + 1};
+        hole.x = column.x;
+        hole.z = z;
+        hole.substrate = column.substrate;
+        hole.stud = column.stud;
+        hole.packing = site_.survey.face.shim_at(column.x, z).value_or(Length{});
     }
 
     /// The holes that something holds.
@@ -176,22 +212,27 @@ private:
         if (holes.empty())
             return;
         if (standing_.level == RunLevel::wall)
-            hang(holes, rails);
+            hang(holes, std::ranges::any_of(holes, [&](const PlannedHole* hole) {
+                     return hole->row + 1 == rails.size() && hole->packing > Length{};
+                 }));
         else if (standing_.tall())
             hold_back(holes, rails.front());
         else // it stands by itself; its screws only keep it there
             for (PlannedHole* hole : holes)
                 hole->demands = {{0, 0, duration_people, "it stands by itself"}};
         if (!plan_.turns)
-            choose(holes, rails);
+            choose(holes, [&](const PlannedHole& hole) {
+                DrivenThrough through = driven_through_rail(unit_, rails[hole.row], site_.rules.runs);
+                through.coach = standing_.coach;
+                return through;
+            });
     }
 
-    void hang(const std::vector<PlannedHole*>& holes, const std::vector<HangingRail>& rails) {
+    void hang(const std::vector<PlannedHole*>& holes, bool packed_at_bottom) {
         ScrewPattern pattern;
-        for (const PlannedHole* hole : holes) {
+        pattern.packed_at_bottom = packed_at_bottom;
+        for (const PlannedHole* hole : holes)
             pattern.holes.push_back({plan_.from_left(*hole).in_metres(), (hole->z - standing_.bottom).in_metres()});
-            pattern.packed_at_bottom |= hole->row + 1 == rails.size() && hole->packing > Length{};
-        }
         const UnitForces forces =
             unit_forces(unit_, plan_.empty_mass, plan_.loaded_mass, pattern, site_.rules.lining_pressure);
         plan_.turns = forces.refused;
@@ -225,29 +266,30 @@ private:
             hole->demands = {{each, 0, duration_people, "it begins to tip"}};
     }
 
-    void choose(const std::vector<PlannedHole*>& holes, const std::vector<HangingRail>& rails) {
+    void choose(const std::vector<PlannedHole*>& holes, auto&& driven_through) {
         const Substrate substrate = site_.masonry() ? Substrate::masonry : Substrate::proved_stud;
-        std::vector<HeldPart> parts;
+        std::vector<SpottedPart> parts;
         for (const PlannedHole* hole : holes) {
-            HeldPart part{driven_through_rail(unit_, rails[hole->row], site_.rules.runs), hole->demands};
+            HeldPart part{driven_through(*hole), hole->demands};
             part.through.packing = hole->packing;
-            part.through.coach = standing_.coach;
             if (const Framing* framing = site_.timber(); framing && hole->stud)
                 part.through.to_edge = to_edge_of(*framing, site_.survey.studs[*hole->stud], hole->x, site_.rules);
-            parts.push_back(std::move(part));
+            parts.push_back({std::move(part), hole->spot});
         }
-        const auto choice = choose_fixing(site_.fixings(), substrate, parts);
-        if (!choice)
+        const FixedGroup fixed = choose_each(site_.fixings(), site_.chosen, substrate, parts);
+        for (std::size_t i = 0; i < holes.size(); ++i)
+            if (const auto& part = fixed.parts[i]) {
+                holes[i]->fixing = part->fixing;
+                holes[i]->strength = part->strength;
+                holes[i]->utilisation = utilisation_of(part->strength, substrate, holes[i]->demands);
+            }
+        if (!fixed.worst)
             return;
-        plan_.fixing = choice->fixing;
-        plan_.utilisation = choice->utilisation;
-        plan_.tension = choice->governing.tension;
-        plan_.shear = choice->governing.shear();
-        plan_.governing = choice->governing.when;
-        for (std::size_t i = 0; i < holes.size(); ++i) {
-            holes[i]->strength = choice->at[i];
-            holes[i]->utilisation = utilisation_of(choice->at[i], substrate, holes[i]->demands);
-        }
+        plan_.fixing = fixed.worst->fixing;
+        plan_.utilisation = fixed.worst->utilisation;
+        plan_.tension = fixed.worst->governing.tension;
+        plan_.shear = fixed.worst->governing.shear();
+        plan_.governing = fixed.worst->governing.when;
     }
 
     const StandingUnit& standing_;

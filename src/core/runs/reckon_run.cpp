@@ -82,7 +82,7 @@ RunPlan reckon_run(std::size_t number, const RunSite& site) {
     plan.scribes = scribes_of(run, units, site);
     for (RunPiece& piece : plan.pieces)
         if (piece.what == RunPiece::What::suspension_rail)
-            piece.hold = hold_of_rail(piece, units, plan.units, site);
+            piece.hold = hold_of_rail(piece, run, units, plan.units, site);
     mark_out(run, site.wall, plan);
     const DraftRun draft{run, units, site};
     check_places(draft, plan);

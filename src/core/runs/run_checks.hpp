@@ -21,6 +21,10 @@ inline constexpr CheckCode joint_screw_none{"joint_screw_none", Severity::warnin
 inline constexpr CheckCode screw_pin_off{"screw_pin_off", Severity::error};
 inline constexpr CheckCode screw_pins_close{"screw_pins_close", Severity::error};
 inline constexpr CheckCode screw_pin_misses{"screw_pin_misses", Severity::error};
+inline constexpr CheckCode panel_cut_off{"panel_cut_off", Severity::error, Bears::elsewhere};
+inline constexpr CheckCode panel_cut_rail{"panel_cut_rail", Severity::error};
+inline constexpr CheckCode hook_plate_loose{"hook_plate_loose", Severity::error};
+inline constexpr CheckCode hook_plate_off{"hook_plate_off", Severity::error};
 inline constexpr CheckCode rails_unknown{"rails_unknown", Severity::error, Bears::on_what_is_known};
 } // namespace checks
 

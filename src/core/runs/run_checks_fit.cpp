@@ -1,3 +1,4 @@
+#include "core/job/field_visits.hpp"
 #include "core/runs/level_units.hpp"
 #include "core/runs/run_checks.hpp"
 #include "core/site/cut_outs.hpp"
@@ -22,6 +23,7 @@ public:
             filler(i);
             tilt(i);
             hob(i);
+            panels(i);
         }
         worktops();
         scribes();
@@ -30,6 +32,40 @@ public:
     }
 
 private:
+    /// Holes in its back and sides: within them, and clear of what the unit hangs by.
+    void panels(std::size_t i) {
+        const StandingUnit& standing = draft_.units[i];
+        const CabinetUnit& unit = standing.unit;
+        for (const PanelCutOut& cut : unit.cut_outs) {
+            const bool back = cut.panel == UnitPanel::back;
+            const Length wide = back ? unit.width : unit.depth;
+            const Length beyond = std::max(cut.far() - wide, cut.bottom() - unit.height);
+            const Length x = standing.place.left + (back ? cut.across : Length{});
+            if (beyond > Length{})
+                advise(add(checks::panel_cut_off,
+                           {"{0}: the hole for {1} reaches {2} beyond its {3}",
+                            {unit.name, cut.name, quantity(beyond), enum_words(cut.panel)}},
+                           quantity(beyond), x, standing.top() - cut.down),
+                       {"Measure it anew from the unit's edges"});
+            if (!back || standing.on_rail() || standing.on_plates())
+                continue;
+            for (const HangingRail& rail : rails_of(unit, site_.rules())) {
+                const Length top = rail.down - rail.breadth / 2;
+                if (cut.down >= top + rail.breadth || cut.bottom() <= top)
+                    continue;
+                Check& through = add(checks::panel_cut_rail,
+                                     {"{0}: the hole for {1} cuts into the rail it hangs by, {2} to {3} below its top",
+                                      {unit.name, cut.name, quantity(top), quantity(top + rail.breadth)}},
+                                     std::nullopt, x, standing.top() - cut.down);
+                if (standing.level == RunLevel::wall)
+                    advise(through, {"Hang the run on a suspension rail"},
+                           SetHanging{draft_.run.id, Hanging::suspension_rail});
+                advise(through,
+                       {"Have the duct or the socket moved clear of the rail, or screw a new rail beside the hole"});
+            }
+        }
+    }
+
     void legs(std::size_t i) {
         const StandingUnit& standing = draft_.units[i];
         const auto& feet = plan_.units[i].feet;

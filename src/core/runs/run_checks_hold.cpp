@@ -21,16 +21,18 @@ public:
             if (!is_cabinet(standing.unit))
                 continue;
             const bool hung = standing.level == RunLevel::wall;
-            if (standing.unit.hanging == Hanging::screws || !hung) {
+            if (standing.on_rail() || standing.on_plates()) {
+                hardware(i);
+                if (standing.on_plates())
+                    plates(i);
+            } else {
                 backs(i);
                 studs(i);
                 pins(i);
-                strips(i);
-            } else {
-                hardware(i);
             }
+            strips(i);
             loads(i);
-            if (hung)
+            if (hung || standing.on_rail())
                 lift(i);
         }
         rail();
@@ -239,15 +241,53 @@ private:
                    {"A stronger hook, or screws through its rails besides"});
     }
 
+    /// Each of its hook plates has a screw in something that holds; where a hook is, no screw can be moved to a stud.
+    void plates(std::size_t i) {
+        const StandingUnit& standing = draft_.units[i];
+        const UnitPlan& unit = plan_.units[i];
+        const HookPlate& plate = standing.unit.hook_plate;
+        const Length lowest = standing.hooks_at - plate.apart * (plate.screws - 1);
+        if (plate.in >= standing.unit.width / 2 || lowest <= standing.bottom || standing.hooks_at >= unit.top) {
+            advise(add(checks::hook_plate_off,
+                       {"{0}: its hook plates are set {1} in from its sides and {2} below its top, off its own back",
+                        {name(i), quantity(plate.in), quantity(unit.top - standing.hooks_at)}},
+                       std::nullopt, left(i), unit.top),
+                   {"Enter where they sit by their maker's sheet"});
+            return;
+        }
+        if (unit.turns)
+            advise(add(checks::unit_top_only,
+                       {"{0} would turn about its hook plates: they sit too low on it", {name(i)}}, std::nullopt,
+                       left(i), unit.bottom),
+                   {"Hooks near its top, by their maker's sheet"});
+        for (const PlannedHole& hole : unit.holes) {
+            if (hole.row > 0 || (hole.substrate != Substrate::lining && hole.substrate != Substrate::assumed_stud))
+                continue;
+            Check& loose =
+                add(checks::hook_plate_loose,
+                    {"{0}: no stud is known well enough behind the hook plate at {1}, and the lining does not "
+                     "hold a cabinet",
+                     {name(i), quantity(hole.x)}},
+                    std::nullopt, hole.x, hole.z);
+            advise(loose, {"Hang the run on a suspension rail, screwed to every stud"},
+                   SetHanging{draft_.run.id, Hanging::suspension_rail});
+            advise(loose,
+                   {site_.wall.open_framing() ? std::string_view{"The framing is open: set a nogging behind it"}
+                                              : "Or a batten on the studs behind the plates, and the backs packed out "
+                                                "by as much"});
+        }
+    }
+
     void loads(std::size_t i) {
         const UnitPlan& unit = plan_.units[i];
         if (!unit.utilisation.known()) {
-            const bool should =
-                draft_.units[i].level == RunLevel::wall && draft_.units[i].unit.hanging == Hanging::screws &&
-                !unit.holes.empty() && !unit.turns && std::ranges::any_of(unit.holes, [](const PlannedHole& hole) {
-                    return hole.substrate != Substrate::assumed_stud && hole.substrate != Substrate::lining;
-                });
-            if (should)
+            const StandingUnit& standing = draft_.units[i];
+            const auto held = [](const PlannedHole& hole) {
+                return hole.substrate != Substrate::assumed_stud && hole.substrate != Substrate::lining;
+            };
+            const bool all = standing.on_plates(); // a loose plate is said already
+            if ((standing.level == RunLevel::wall || standing.tall()) && !standing.on_rail() && !unit.holes.empty() &&
+                !unit.turns && (all ? std::ranges::all_of(unit.holes, held) : std::ranges::any_of(unit.holes, held)))
                 advise(add(checks::no_fixing,
                            {"{0}: no screw or plug at hand reaches through its rail, packing and lining and holds",
                             {name(i)}},

@@ -8,6 +8,8 @@
 namespace yes_square {
 namespace {
 
+constexpr Length round_service = 10_mm; ///< cut free round a socket or a pipe
+
 Length overlap(const Outline& a, const Outline& b) {
     return std::min(a.right, b.right) - std::max(a.left, b.left);
 }
@@ -129,12 +131,17 @@ private:
                        {"Move the run {0}, or notch the unit round it", {quantity(overlap(box, kept))}});
         if (standing.level == RunLevel::wall)
             for (const ServicePoint& service : wall_.services)
-                if (const Outline box_there = box_of(service); box.overlaps(box_there) && !service.far_side)
-                    advise(add(checks::over_service, Severity::warning,
-                               {"{0} covers the socket, switch or pipe at {1}, {2} up",
-                                {name, quantity(service.centre), quantity(service.height)}},
-                               std::nullopt, service.centre, service.height),
-                           {"Cut the back out round it, or have it moved"});
+                if (const Outline there = box_of(service);
+                    box.overlaps(there) && !service.far_side && !cut_out_for(standing, there)) {
+                    Check& over = add(checks::over_service, Severity::warning,
+                                      {"{0} covers the socket, switch or pipe at {1}, {2} up",
+                                       {name, quantity(service.centre), quantity(service.height)}},
+                                      std::nullopt, service.centre, service.height);
+                    if (const auto cut = cut_round(standing, there))
+                        advise(over, {"Cut its back out round it, {0} free all round", {quantity(round_service)}},
+                               changed(draft_.run, [&](Run& run) { run.units[index].cut_outs.push_back(*cut); }));
+                    advise(over, {"Or have it moved"});
+                }
         for (const CornerThing& thing : site_.wall.survey.corner_things)
             if (const Outline there = box_of(thing, wall_); box.overlaps(there) && thing.off < standing.unit.depth)
                 advise(add(checks::meets_neighbour,
@@ -145,6 +152,29 @@ private:
                         {quantity(overlap(box, there))}});
         others(standing, box);
         ceiling(standing);
+    }
+
+    /// Whether the unit's back is open there already.
+    static bool cut_out_for(const StandingUnit& standing, const Outline& there) {
+        return std::ranges::any_of(standing.unit.cut_outs, [&](const PanelCutOut& cut) {
+            const Length left = standing.place.left + cut.across;
+            const Length top = standing.top() - cut.down;
+            return cut.panel == UnitPanel::back && left <= there.left && left + cut.width >= there.right &&
+                   top >= there.top && top - cut.height <= there.bottom;
+        });
+    }
+    /// A hole in its back round what is there; none where that would not stay in the back.
+    static std::optional<PanelCutOut> cut_round(const StandingUnit& standing, const Outline& there) {
+        const PanelCutOut cut{"socket",
+                              UnitPanel::back,
+                              there.left - round_service - standing.place.left,
+                              standing.top() - there.top - round_service,
+                              there.right - there.left + 2 * round_service,
+                              there.top - there.bottom + 2 * round_service};
+        const CabinetUnit& unit = standing.unit;
+        const bool inside =
+            cut.across >= Length{} && cut.down >= Length{} && cut.far() <= unit.width && cut.bottom() <= unit.height;
+        return inside ? std::optional{cut} : std::nullopt;
     }
 
     void others(const StandingUnit& standing, const Outline& box) {

@@ -106,10 +106,14 @@ std::vector<Supply> bought_for(const DraftRun& draft, const RunPlan& plan) {
     for (const JoinScrew& join : plan.joins)
         if (join.length)
             supplies.push_back(screws_of(*join.length, "Screw that joins two units", 2));
-    for (const UnitPlan& unit : plan.units)
-        if (unit.hook_load)
+    for (std::size_t i = 0; i < plan.units.size(); ++i) {
+        const UnitPlan& unit = plan.units[i];
+        if (draft.units[i].on_plates())
             supplies.push_back(
-                {KitGroup::hardware, "hook bracket", {"Hook bracket or rail hook, two to a unit"}, 2, unit.unit_id});
+                {KitGroup::hardware, "hook bracket", {"Hook bracket with its wall plate"}, 2, unit.unit_id});
+        else if (unit.hook_load)
+            supplies.push_back({KitGroup::hardware, "rail hook", {"Hook for a suspension rail"}, 2, unit.unit_id});
+    }
     if (!plan.units.empty()) {
         supplies.push_back({KitGroup::tools, "clamps", {"Clamps, two"}});
         supplies.push_back(

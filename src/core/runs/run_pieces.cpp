@@ -3,7 +3,7 @@
 #include "core/site/cut_outs.hpp"
 #include "core/site/plan_hole.hpp"
 
-#include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/choose_each.hpp"
 #include "core/fixings/hole_group.hpp"
 #include "core/runs/level_units.hpp"
 
@@ -16,8 +16,6 @@ namespace yes_square {
 namespace {
 
 constexpr Length rail_end = 50_mm; ///< of its outer fixings from its ends
-constexpr Length rail_steel = 2_mm;
-constexpr Length rail_hole = 7_mm;
 
 using What = RunPiece::What;
 
@@ -27,6 +25,14 @@ bool under_worktop(const StandingUnit& standing) {
         return false;
     return unit.kind != UnitKind::appliance_gap ||
            (unit.appliance && unit.appliance->kind == ApplianceKind::undercounter);
+}
+
+/// Where what a unit hangs on is: on its line where the unit's top is on the one of wall units, else so much below its
+/// top.
+Length hung_from(const StandingUnit& standing, const char* line, Length drop, const RunSite& site) {
+    const auto drawn = site.line(line);
+    const auto top = site.line(line_id::wall_top);
+    return drawn && top && standing.top() == *top ? *drawn : standing.top() - drop;
 }
 
 bool has_plinth(const StandingUnit& standing) {
@@ -45,28 +51,31 @@ public:
             return {};
         if (units_.front().level == RunLevel::floor) {
             if (const auto worktop = site_.line(line_id::worktop))
-                sections(under_worktop, [&](auto first, auto last) { add_worktop(*worktop, first, last); });
-            sections(has_plinth, [&](auto first, auto last) { add_plinth(first, last); });
-            return std::move(pieces_);
+                sections(under_worktop, any_height, [&](auto first, auto last) { add_worktop(*worktop, first, last); });
+            sections(has_plinth, any_height, [&](auto first, auto last) { add_plinth(first, last); });
         }
-        sections([](const StandingUnit& s) { return is_cabinet(s.unit) && s.unit.hanging != Hanging::screws; },
+        sections(std::mem_fn(&StandingUnit::on_rail), std::mem_fn(&StandingUnit::top),
                  [&](auto first, auto last) { add_rail(first, last); });
+        if (units_.front().level == RunLevel::floor)
+            return std::move(pieces_);
         sections([](const StandingUnit& s) { return is_cabinet(s.unit) && s.unit.hanging == Hanging::screws; },
-                 [&](auto first, auto last) { add_ledger(first, last); });
+                 std::mem_fn(&StandingUnit::bottom), [&](auto first, auto last) { add_ledger(first, last); });
         return std::move(pieces_);
     }
 
 private:
     using Place = std::vector<StandingUnit>::const_iterator;
 
-    /// Stretches of units that stand side by side on one height and share something; `last` is beyond the stretch.
+    static Length any_height(const StandingUnit&) { return {}; }
+
+    /// Stretches of units side by side that share something and stand alike by `height`; `last` is beyond the stretch.
     void sections(const std::function<bool(const StandingUnit&)>& shares,
+                  const std::function<Length(const StandingUnit&)>& height,
                   const std::function<void(Place, Place)>& add) const {
         for (Place first = units_.begin(); first != units_.end();) {
             first = std::find_if(first, units_.end(), shares);
             Place last = first;
-            const bool hung = first != units_.end() && first->level == RunLevel::wall;
-            while (last != units_.end() && shares(*last) && (!hung || last->bottom == first->bottom))
+            while (last != units_.end() && shares(*last) && height(*last) == height(*first))
                 ++last;
             if (first != last)
                 add(first, last);
@@ -132,12 +141,9 @@ private:
     }
 
     void add_rail(Place first, Place last) {
-        const bool hooks = first->unit.hanging == Hanging::hook_brackets;
-        const auto drawn = site_.line(hooks ? line_id::hooks : line_id::rail);
-        const auto top = site_.line(line_id::wall_top);
-        const Length z = drawn && top && first->top() == *top
-                             ? *drawn
-                             : first->top() - (hooks ? site_.rules().hook_drop : site_.rules().rail_drop);
+        const SuspensionRail& rail = run_.rail;
+        const Length z = rail.drop > Length{} ? first->top() - rail.drop
+                                              : hung_from(*first, line_id::rail, site_.rules().rail_drop, site_);
         const Length from = first->place.left;
         const Length to = right_of(last);
         pieces_.push_back({What::suspension_rail,
@@ -145,7 +151,8 @@ private:
                            to,
                            z,
                            {},
-                           cut_from_stock(to - from, site_.rules().rail_stock, site_.rules().shortest_rail),
+                           cut_from_stock(to - from, rail.stock > Length{} ? rail.stock : site_.rules().rail_stock,
+                                          site_.rules().shortest_rail),
                            round_pins(fixings_between(from, to, site_.rules().rail_masonry), from, to)});
     }
 
@@ -186,7 +193,11 @@ std::vector<StandingUnit> standing_units(const Run& run, const RunLayout& layout
         const CabinetUnit& unit = run.units[i];
         const StandsOn on = stands_on(unit, run.level);
         const Length line = site.line(on.line).value_or(on.by_top ? unit.height : Length{});
-        units.push_back({unit, run.level, layout.units[i], on.by_top ? line - unit.height : line});
+        StandingUnit& standing =
+            units.emplace_back(StandingUnit{unit, run.level, layout.units[i], on.by_top ? line - unit.height : line});
+        standing.hooks_at = unit.hook_plate.down > Length{}
+                                ? standing.top() - unit.hook_plate.down
+                                : hung_from(standing, line_id::hooks, site.rules().hook_drop, site);
     }
     return units;
 }
@@ -249,11 +260,12 @@ std::vector<Force> rail_reactions(double length, const std::vector<double>& fixi
 namespace {
 
 /// The places of a rail's fixings, in studs or masonry, before anything is chosen for them.
-std::vector<PlannedHole> places_of_rail(const RunPiece& rail, const WallSite& site) {
+std::vector<PlannedHole> places_of_rail(const RunPiece& rail, const std::string& run, const WallSite& site) {
     std::vector<PlannedHole> places;
     for (const Length x : rail.fixings) {
         PlannedHole& hole = places.emplace_back();
         hole.place = places.size() - 1;
+        hole.spot = {run, static_cast<int>(places.size()), 0};
         hole.x = x;
         hole.z = rail.z;
         hole.packing = site.survey.face.shim_at(x, rail.z).value_or(Length{});
@@ -268,10 +280,10 @@ std::vector<PlannedHole> places_of_rail(const RunPiece& rail, const WallSite& si
 
 } // namespace
 
-RailHold hold_of_rail(const RunPiece& rail, const std::vector<StandingUnit>& units, const std::vector<UnitPlan>& plans,
-                      const RunSite& site) {
+RailHold hold_of_rail(const RunPiece& rail, const Run& run, const std::vector<StandingUnit>& units,
+                      const std::vector<UnitPlan>& plans, const RunSite& site) {
     RailHold hold;
-    hold.places = places_of_rail(rail, site.wall);
+    hold.places = places_of_rail(rail, run.id, site.wall);
     if (rail.fixings.size() < 2)
         return hold;
     std::vector<HookCases> weights;
@@ -279,7 +291,7 @@ RailHold hold_of_rail(const RunPiece& rail, const std::vector<StandingUnit>& uni
     bool turns = false;
     for (std::size_t i = 0; i < units.size(); ++i) {
         const StandingUnit& standing = units[i];
-        if (standing.place.left < rail.from || standing.place.right() > rail.to || !is_cabinet(standing.unit))
+        if (standing.place.left < rail.from || standing.place.right() > rail.to || !standing.on_rail())
             continue;
         const Force empty = weight_of(plans[i].empty_mass);
         const Force contents = weight_of(plans[i].loaded_mass) - empty;
@@ -315,9 +327,9 @@ RailHold hold_of_rail(const RunPiece& rail, const std::vector<StandingUnit>& uni
     const Substrate ground = site.wall.masonry() ? Substrate::masonry : Substrate::proved_stud;
     hold.utilisation = Utilisation::refused();
     for (const std::size_t screws : {1, 2}) {
-        std::vector<HeldPart> parts;
+        std::vector<SpottedPart> parts;
         for (std::size_t i = 0; i < places.size(); ++i) {
-            HeldPart part{{rail_steel, steel_sheet_bearing, rail_hole}, {}};
+            HeldPart part{{run.rail.thickness, steel_sheet_bearing, run.rail.hole}, {}};
             const PlannedHole& place = hold.places[i];
             if (const Framing* framing = site.wall.timber(); framing && place.stud)
                 part.through.to_edge =
@@ -325,23 +337,24 @@ RailHold hold_of_rail(const RunPiece& rail, const std::vector<StandingUnit>& uni
             part.through.packing = place.packing;
             const auto each = static_cast<double>(screws);
             part.demands = {{out[i] / each, down[i] / each, duration_stored, "units full, or any of them"}};
-            parts.push_back(std::move(part));
+            parts.push_back({std::move(part), place.spot});
         }
-        const auto choice = turns ? std::nullopt : choose_fixing(site.wall.fixings(), ground, parts);
-        if (!choice)
+        const FixedGroup fixed =
+            turns ? FixedGroup{} : choose_each(site.wall.fixings(), site.wall.chosen, ground, parts);
+        if (!fixed.worst)
             break;
-        hold.fixing = choice->fixing;
-        hold.utilisation = choice->utilisation;
+        hold.fixing = fixed.worst->fixing;
+        hold.utilisation = fixed.worst->utilisation;
         hold.screws = screws;
         for (std::size_t i = 0; i < parts.size(); ++i) {
             PlannedHole& hole = hold.places[i];
-            hole.demands = parts[i].demands;
-            hole.fixing = choice->fixing;
-            hole.strength = choice->at[i];
-            hole.utilisation = utilisation_of(choice->at[i], ground, hole.demands);
+            hole.demands = parts[i].part.demands;
+            hole.fixing = fixed.parts[i]->fixing;
+            hole.strength = fixed.parts[i]->strength;
+            hole.utilisation = utilisation_of(hole.strength, ground, hole.demands);
             hole.screws = screws;
         }
-        if (choice->utilisation.within())
+        if (hold.utilisation.within())
             break;
     }
     return hold;

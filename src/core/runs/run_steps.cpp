@@ -25,6 +25,8 @@ public:
         step(reason_of(rules_.start_at));
         phase_ = Phase::mark;
         lines();
+        phase_ = Phase::assemble;
+        cut_panels();
         phase_ = Phase::hang;
         if (draft_.run.level == RunLevel::wall)
             hang();
@@ -75,7 +77,26 @@ private:
              true);
     }
 
-    void hang() {
+    /// While a unit still stands on the floor.
+    void cut_panels() {
+        for (const std::size_t i : order())
+            for (const PanelCutOut& cut : draft_.units[i].unit.cut_outs)
+                step({cut.panel == UnitPanel::back
+                          ? std::string_view{"{0}: cut its back for {1}: {2} wide, {3} high; from the front its left "
+                                             "edge "
+                                             "is {4} from the unit's left side, its top {5} below the unit's top"}
+                      : cut.panel == UnitPanel::left_side
+                          ? "{0}: cut its left side for {1}: {2} wide, {3} high, {4} from its back edge, its top {5} "
+                            "below "
+                            "the unit's top"
+                          : "{0}: cut its right side for {1}: {2} wide, {3} high, {4} from its back edge, its top {5} "
+                            "below the unit's top",
+                      {draft_.units[i].unit.name, cut.name, quantity(cut.width), quantity(cut.height),
+                       quantity(cut.across), quantity(cut.down)}});
+    }
+
+    /// What is on the wall before the first unit comes to it.
+    void hang_first() {
         for (const RunPiece& piece : plan_.pieces)
             if (piece.what == RunPiece::What::suspension_rail)
                 step({"Screw the rail on, its lower edge at {0}, from {1} to {2}, at {3} places, screws at each: {4}; "
@@ -87,50 +108,107 @@ private:
                 step({"Screw a temporary ledger to the wall, its top edge at {0}, from {1} to {2}, or set a jack to "
                       "that height",
                       {quantity(piece.z), quantity(piece.from), quantity(piece.to)}});
+        for (std::size_t i = 0; i < draft_.units.size(); ++i)
+            if (const UnitPlan& unit = plan_.units[i]; draft_.units[i].on_plates() && unit.fixing)
+                step({"{0}: hook plates at {1} and {2}, their upper screws at {3}: hole {4} deep {5}, {6}, {7} long. "
+                      "Check their line with a level",
+                      {unit.name, quantity(unit.holes.front().x), quantity(unit.holes.back().x),
+                       quantity(unit.holes.front().z), stock(unit.fixing->hole_diameter),
+                       stock(unit.fixing->drill_depth), unit.fixing->name, stock(unit.fixing->screw_length)}},
+                     true);
+    }
+
+    void lift(std::size_t i) {
+        const UnitPlan& unit = plan_.units[i];
+        const bool alone = unit.lift_mass <= rules_.lift_alone;
+        step({alone ? std::string_view{"{0}: doors, drawers and shelves out; lift {1} up and hold it"}
+                    : "{0}: doors, drawers and shelves out; two lift {1}, or a jack does",
+              {unit.name, quantity(unit.lift_mass)}},
+             !alone, alone ? 1 : 2);
+    }
+
+    void hang() {
+        hang_first();
         bool first = true;
         for (const std::size_t i : order()) {
             const UnitPlan& unit = plan_.units[i];
-            const bool alone = unit.lift_mass <= rules_.lift_alone;
-            step({alone ? std::string_view{"{0}: doors, drawers and shelves out; lift {1} up and hold it"}
-                        : "{0}: doors, drawers and shelves out; two lift {1}, or a jack does",
-                  {unit.name, quantity(unit.lift_mass)}},
-                 !alone, alone ? 1 : 2);
-            if (draft_.units[i].unit.hanging == Hanging::screws) {
-                if (unit.fixing)
+            lift(i);
+            if (draft_.units[i].on_rail()) {
+                step({"{0}: hang it on its hooks and lock them; only then level it", {unit.name}}, true);
+            } else if (draft_.units[i].on_plates()) {
+                step({"{0}: hang it on its hooks, level it by their screws, then lock them", {unit.name}}, true);
+            } else {
+                if (const auto& top = unit.holes.empty() ? unit.fixing : unit.holes.front().fixing)
                     step({"{0}: one screw in at the top, and keep hold until it is in: {1}, {2} long, pilot {3}",
-                          {unit.name, unit.fixing->name, stock(unit.fixing->screw_length),
-                           stock(unit.fixing->hole_diameter)}},
+                          {unit.name, top->name, stock(top->screw_length), stock(top->hole_diameter)}},
                          true);
                 step({"{0}: level across, plumb front to back, then the other screws, loosely", {unit.name}});
-            } else {
-                step({"{0}: hang it on its hooks and lock them; only then level it", {unit.name}}, true);
             }
             if (!first)
-                step({"{0}: clamp it to its neighbour, faces flush, and join them through the sides", {unit.name}});
+                join(i);
             first = false;
         }
         shims();
     }
 
+    /// To what stands beside it already.
+    void join(std::size_t i) {
+        const UnitPlan& unit = plan_.units[i];
+        step({"{0}: clamp it to its neighbour, faces flush", {unit.name}}, true);
+        for (const JoinScrew& join : plan_.joins)
+            if ((join.left_unit == i || join.left_unit + 1 == i) && join.length) {
+                step({"{0}: join them through the sides, above and below, behind the hinges: screws of {1}, shorter "
+                      "than "
+                      "the {2} they pass; clamps off, caps on",
+                      {unit.name, stock(*join.length), stock(join.passes)}});
+                return;
+            }
+        step(
+            {"{0}: join them through the sides, above and below, behind the hinges; clamps off, caps on", {unit.name}});
+    }
+
+    void feet(const UnitPlan& unit) {
+        if (unit.feet.empty())
+            return;
+        const auto [low, high] = std::ranges::minmax_element(unit.feet, {}, &Foot::height);
+        step({"{0}: set its legs to {1} at {2} and {3} at {4} before it goes in",
+              {unit.name, quantity(low->height), quantity(low->x), quantity(high->height), quantity(high->x)}});
+        if (high->packer > Length{})
+            step({"{0}: a packer strip {1} to {2} thick goes under it first; level that",
+                  {unit.name, quantity(low->packer), quantity(high->packer)}},
+                 true);
+    }
+
     void stand() {
+        hang_first();
+        bool railed = false;
         for (const std::size_t i : order()) {
             const UnitPlan& unit = plan_.units[i];
-            if (!unit.feet.empty()) {
-                const auto [low, high] = std::ranges::minmax_element(unit.feet, {}, &Foot::height);
-                step({"{0}: set its legs to {1} at {2} and {3} at {4} before it goes in",
-                      {unit.name, quantity(low->height), quantity(low->x), quantity(high->height), quantity(high->x)}});
-                if (high->packer > Length{})
-                    step({"{0}: a packer strip {1} to {2} thick goes under it first; level that",
-                          {unit.name, quantity(low->packer), quantity(high->packer)}},
-                         true);
+            feet(unit);
+            if (draft_.units[i].on_rail()) {
+                railed = true;
+                lift(i);
+                step({"{0}: hang its back on the rail and lock the hooks; only then wind its feet down", {unit.name}},
+                     true);
             }
             if (draft_.units[i].tall() && unit.fixing)
                 step({"{0}: hold it until its top screws are in the studs: {1}, {2} long",
                       {unit.name, unit.fixing->name, stock(unit.fixing->screw_length)}},
                      true);
         }
-        step({"Join the units where they can lie, faces flush; then stand and level them: back feet first"});
+        step(railed ? Sentence{"Join the units, faces flush; level them by their feet: back feet to the floor first. "
+                               "Levelling before the hooks are locked lifts them off the rail"}
+                    : Sentence{"Join the units where they can lie, faces flush; then stand and level them: back feet "
+                               "first"});
         shims();
+        for (const std::size_t i : order())
+            if (const UnitPlan& unit = plan_.units[i];
+                !draft_.units[i].tall() && !draft_.units[i].on_rail() && unit.fixing)
+                step(
+                    {"{0}: level, then through its back rail: {1}, {2} long, pilot {3}, packed where a gap is given; a "
+                     "screw draws no unit off its line",
+                     {unit.name, unit.fixing->name, stock(unit.fixing->screw_length),
+                      stock(unit.fixing->hole_diameter)}});
         for (std::size_t i = 0; i < draft_.units.size(); ++i)
             if (draft_.units[i].unit.kind == UnitKind::appliance_gap)
                 step({"{0}: measure its opening in front and at the back; shim where it is narrow",
@@ -153,10 +231,36 @@ private:
 
     void finish() {
         step({"Check level, plumb, flush faces and equal gaps; then tighten every screw"}, true);
-        step({"Take the ledger away, fill its holes; hang the doors and set them"});
+        const bool ledger = std::ranges::any_of(
+            plan_.pieces, [](const RunPiece& piece) { return piece.what == RunPiece::What::ledger; });
+        if (ledger)
+            step({"Take the ledger away and fill its holes"});
         worktops();
+        doors();
         phase_ = Phase::prove;
         step({"Pull on each unit's top and bottom: nothing may move"}, true);
+    }
+
+    /// What was taken out for lifting, unit by unit: the heavy ones first, those that are set by their neighbours last.
+    void doors() {
+        const auto fronts = [&](bool drawers) {
+            std::string all;
+            for (const std::size_t i : order()) {
+                const CabinetUnit& unit = draft_.units[i].unit;
+                if (unit.hinge != DoorHinge::none && (unit.hinge == DoorHinge::drawers) == drawers)
+                    all += (all.empty() ? "" : ", ") + unit.name;
+            }
+            return all;
+        };
+        if (const std::string drawers = fronts(true); !drawers.empty())
+            step({"Drawers in, their fronts in line: {0}", {drawers}});
+        if (const std::string doors = fronts(false); !doors.empty())
+            step({"Hang the doors and set them, gaps alike: {0}", {doors}});
+        step({"Shelves in, covers on the hinges and on every screw head inside"});
+        for (const RunPiece& piece : plan_.pieces)
+            if (piece.what == RunPiece::What::plinth)
+                step({"Plinth from {0} to {1}, {2} high: scribe it to the floor, clip it to the legs",
+                      {quantity(piece.from), quantity(piece.to), quantity(piece.breadth)}});
     }
 
     /// Laid when what carries it is level; sealed last, and left alone.

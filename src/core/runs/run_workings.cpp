@@ -93,8 +93,8 @@ private:
         const StandingUnit& standing = draft_.units[i];
         const UnitPlan& unit = plan_.units[i];
         const auto& holes = unit.holes;
-        if (holes.empty())
-            return;
+        if (holes.empty() || standing.on_plates())
+            return; // nothing goes through its back
         const PlannedHole& first = holes.front();
         Working& working = add(subject(i, "stud"), {"The first hole on {0}, inside the carcass", {standing.unit.name}},
                                "{0} - {1} - {2}",
@@ -135,15 +135,19 @@ private:
         const UnitPlan& unit = plan_.units[i];
         if (!unit.fixing)
             return;
-        const auto rails = rails_of(draft_.units[i].unit, rules_);
-        const Length rail = std::ranges::max_element(rails, {}, &HangingRail::thickness)->thickness;
+        const bool on_plates = draft_.units[i].on_plates();
+        Length rail = draft_.units[i].unit.hook_plate.thickness;
+        if (!on_plates) {
+            const auto rails = rails_of(draft_.units[i].unit, rules_);
+            rail = std::ranges::max_element(rails, {}, &HangingRail::thickness)->thickness;
+        }
         Length shim;
         for (const PlannedHole& hole : unit.holes)
             shim = std::max(shim, hole.packing);
         const Length lining = draft_.site.wall.wall.lining_thickness();
         const bool masonry = draft_.site.wall.masonry();
         add(subject(i, "screw"), {"Screw for {0}: at least", {unit.name}}, "{0} + {1} + {2} + {3}",
-            {{"rail", stock(rail), of_unit},
+            {{on_plates ? std::string_view{"hook plate"} : "rail", stock(rail), of_unit},
              {"packing", stock(shim), surveyed},
              {"lining", stock(lining), surveyed},
              {masonry ? std::string_view{"in the masonry, by its packet"} : "wanted in the stud",

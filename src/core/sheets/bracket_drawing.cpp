@@ -90,8 +90,12 @@ private:
         for (std::size_t i = 0; i < bracket_.hole_drops.size(); ++i) {
             const Length drop = bracket_.hole_drops[i];
             const double centre = y(drop.in_mm());
-            add(Circle{{middle, centre}, radius, Ink::hole, Fill::plain});
-            line({middle + radius, centre}, {at, centre}, Ink::faint, 0.2, Stroke::dotted);
+            const double beside = middle + bracket_.across(i).in_mm() * scale_;
+            add(Circle{{beside, centre}, radius, Ink::hole, Fill::plain});
+            if (asked_ == "hole_across")
+                measure("hole_across", {middle, centre}, {beside, centre}, {middle, centre - radius - 0.3 * text_},
+                        Align::centre, bracket_.across(i));
+            line({beside + radius, centre}, {at, centre}, Ink::faint, 0.2, Stroke::dotted);
             measure("hole_drops", {at, top_}, {at, centre}, {at + 0.5 * text_, centre}, Align::left, drop);
             at += 0.9 * text_;
         }
@@ -99,7 +103,8 @@ private:
             const double centre = y(bracket_.hole_drops.front().in_mm());
             const double from = left - 0.6 * text_;
             const bool on = asked_ == "hole_diameter";
-            line({from, centre}, {middle - radius, centre}, on ? Ink::level : Ink::faint, on ? 0.5 : 0.2);
+            line({from, centre}, {middle + bracket_.across(0).in_mm() * scale_ - radius, centre},
+                 on ? Ink::level : Ink::faint, on ? 0.5 : 0.2);
             add(Text{{from - 0.2 * text_, centre + 0.35 * text_},
                      "\u00d8 " + say(stock(bracket_.hole_diameter), voice_),
                      text_,

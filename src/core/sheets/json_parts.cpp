@@ -144,6 +144,10 @@ Json JsonParts::group(const std::string& name, Length edge, const std::vector<Lo
                                  {"gap_m", strength.gap.in_metres()},
                                  {"together", strength.together},
                                  {"utilisation", used(hole.utilisation)}});
+        Json& each = json["holes"].back();
+        each["fixing"] = hole.fixing ? Json(hole.fixing->name) : Json(nullptr);
+        if (hole.fixing)
+            each["screw_length_m"] = hole.fixing->screw_length.in_metres();
     }
     return json;
 }
@@ -197,7 +201,8 @@ Json JsonParts::unit(const UnitPlan& unit) const {
     std::vector<HeldHole> held;
     for (const PlannedHole& hole : unit.holes)
         if (!hole.demands.empty())
-            held.push_back({hole.x, hole.z, hole.substrate, hole.demands, hole.strength, hole.utilisation});
+            held.push_back(
+                {hole.x, hole.z, hole.substrate, hole.demands, hole.strength, hole.utilisation, hole.fixing});
     json["groups"] = Json::array({group(unit.name, unit.bottom, unit.loads, held, unit.fixing, unit.turns)});
     if (unit.hook_load)
         json["hook_load_n"] = *unit.hook_load;

@@ -54,6 +54,7 @@ public:
         const std::vector<HoleDemand>& demands;
         const FixingStrength& strength;
         Utilisation utilisation;
+        const std::optional<Fixing>& fixing;
         std::size_t screws = 1;
     };
     /// A thing of any kind: its holes with what they bear, its parts, and what is told of it.

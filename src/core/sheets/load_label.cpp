@@ -36,8 +36,11 @@ LoadLabel load_label(const Wall& wall, const Shelf& shelf, const ShelfPlan& plan
             label.assumes.push_back({"Fixed with {0}, {1}", {fixing.name, stock(fixing.screw_length)}});
     };
     for (const BracketPlan& place : plan.brackets)
-        if (place.fixing && (carries(place.substrate) || light))
+        if (place.fixing && (carries(place.substrate) || light)) {
             tell(*place.fixing);
+            for (const Fixing& fixing : place.row_fixings)
+                tell(fixing);
+        }
     for (const CleatPlan& cleat : plan.cleats)
         if (cleat.fixing)
             tell(*cleat.fixing);

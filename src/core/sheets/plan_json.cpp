@@ -129,7 +129,8 @@ private:
         Json groups = Json::array();
         const auto held = [&](const PlannedHole& hole) {
             return HeldHole{hole.x,       hole.z,        plan.brackets[hole.place].substrate,
-                            hole.demands, hole.strength, hole.utilisation};
+                            hole.demands, hole.strength, hole.utilisation,
+                            hole.fixing};
         };
         if (!plan.plate_loads.empty()) {
             std::vector<HeldHole> holes;

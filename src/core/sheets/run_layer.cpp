@@ -134,11 +134,12 @@ private:
         case RunPiece::What::suspension_rail:
             rectangle({piece.from, piece.to, piece.z, piece.z + 30_mm}, Ink::bracket, Fill::plain, 0.2);
             if (selected())
-                for (const Length x : piece.fixings)
-                    add(Circle{{scale.x(x), scale.y(piece.z + 15_mm)},
+                for (std::size_t i = 0; i < piece.fixings.size(); ++i)
+                    add(Circle{{scale.x(piece.fixings[i]), scale.y(piece.z + 15_mm)},
                                std::max(0.4, 0.007 * scale.per_metre),
                                Ink::hole,
-                               Fill::plain});
+                               Fill::plain},
+                        {Part::unit_hole, run_.id, i, piece.fixings[i], piece.z + 15_mm});
             break;
         case RunPiece::What::ledger:
             if (selected())
@@ -216,9 +217,20 @@ Drawing draw_back_card(const CabinetUnit& unit, const UnitPlan& plan, double wid
     const double above = 2 * text;
     std::set<Length> columns; // from the unit's left edge
     std::set<Length> rows;    // below its top
-    for (const PlannedHole& hole : plan.holes) {
+    const std::vector<PlannedHole> holes = plan.on_plates ? std::vector<PlannedHole>{} : plan.holes;
+    for (const PlannedHole& hole : holes) {
         columns.insert(plan.from_left(hole));
         rows.insert(plan.top - hole.z);
+    }
+    std::vector<PanelCutOut> cut_outs; // as far as they lie in the back
+    for (PanelCutOut cut : unit.cut_outs) {
+        cut.width = std::min(cut.far(), unit.width) - cut.across;
+        cut.height = std::min(cut.bottom(), unit.height) - cut.down;
+        if (cut.panel != UnitPanel::back || cut.width <= Length{} || cut.height <= Length{})
+            continue;
+        columns.insert({cut.across, cut.far()});
+        rows.insert({cut.down, cut.bottom()});
+        cut_outs.push_back(std::move(cut));
     }
     // A tall unit is drawn broader than it is, so that its figures can be told apart.
     const double per_metre_up = (height - above - below) / h;
@@ -252,7 +264,14 @@ Drawing draw_back_card(const CabinetUnit& unit, const UnitPlan& plan, double wid
     add(Text{{left - 0.6 * text, top + text}, say("right side", voice), 0.9 * text, Align::right, Ink::faint});
     add(Text{
         {left + w * across + 0.6 * text, top + text}, say("left side", voice), 0.9 * text, Align::left, Ink::faint});
-    for (const PlannedHole& hole : plan.holes)
+    for (const PanelCutOut& cut : cut_outs)
+        add(Rectangle{{x(cut.far()), y(plan.top - cut.down)},
+                      cut.width.in_metres() * across,
+                      cut.height.in_metres() * up,
+                      Ink::hole,
+                      Fill::none,
+                      0.5});
+    for (const PlannedHole& hole : holes)
         add(Circle{{x(plan.from_left(hole)), y(hole.z)}, 0.35 * text, Ink::hole, Fill::plain});
     const double bottom = top + h * up;
     // Figures of columns that stand close together are smaller, so that none lies on its neighbour.

@@ -48,8 +48,10 @@ std::string shelf_text(const Wall& wall, const Shelf& asked, const ShelfPlan& sh
         text += "\n";
         for (const PlannedHole& hole : shelf.holes)
             if (hole.place == i)
-                text += fmt::format("    hole {} at {}, {} up\n", hole.row + 1, format(hole.x, voice.unit),
-                                    format(hole.z, voice.unit));
+                text +=
+                    fmt::format("    hole {} at {}, {} up{}\n", hole.row + 1, format(hole.x, voice.unit),
+                                format(hole.z, voice.unit),
+                                place.row_fixings.empty() || !hole.fixing ? std::string{} : ", " + hole.fixing->name);
     }
     for (const CleatPlan& cleat : shelf.cleats)
         text += fmt::format("  {} strip, {} long, {} screws{}\n", cleat.wall, format(cleat.length, voice.unit),

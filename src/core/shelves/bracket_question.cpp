@@ -74,7 +74,8 @@ std::vector<StudUnder> studs_under(const Shelf& shelf, const WallSite& site, con
         if (stud.centre < shelf.left - blocked || stud.centre > shelf.right() + blocked)
             continue;
         studs.push_back({stud.centre - shelf.left,
-                         std::max(Length{}, usable_half_width(*framing, stud.uncertainty, diameter, rules, driven)),
+                         std::max(Length{}, usable_half_width(*framing, stud.uncertainty, diameter, rules, driven) -
+                                                bracket.off_middle()),
                          substrate_of(stud.state), blocked});
     }
     return studs;

@@ -36,7 +36,8 @@ void fix_strip(CleatPlan& cleat, Length thickness, Species wood, const Wall& wal
     DrivenThrough through = driven_through_cleat(thickness, wood);
     through.to_edge = to_edge;
     through.together = cleat.screws;
-    const auto choice = choose_fixing({site.catalogue, site.rules, wall, site.chosen}, substrate, through, demands);
+    const auto choice =
+        choose_fixing({site.catalogue, site.rules, wall, site.fixings().chosen}, substrate, through, demands);
     cleat.loads = demands;
     if (!choice)
         return;

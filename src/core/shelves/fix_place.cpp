@@ -1,6 +1,7 @@
 #include "core/shelves/fix_place.hpp"
 
 #include "core/fixings/bracket_forces.hpp"
+#include "core/fixings/choose_each.hpp"
 #include "core/fixings/lining_anchor.hpp"
 #include "core/shelves/cleats.hpp"
 #include "core/shelves/hidden_rods.hpp"
@@ -19,21 +20,31 @@ bool is_light(const Shelf& shelf) {
 
 /// One bracket's fixing: screws into a stud, plugs into masonry, an anchor that its packet rates for the lining, or
 /// nothing.
-void fix(BracketPlan& place, const Shelf& shelf, const WallSite& site, DrivenThrough through) {
-    if (const Framing* framing = site.timber(); framing && place.stud)
-        through.to_edge = to_edge_of(*framing, site.survey.studs[*place.stud], place.x, site.rules);
-    std::vector<HoleDemand> demands;
-    for (const auto& row : place.row_demands)
-        demands.insert(demands.end(), row.begin(), row.end());
-    const auto choice = place.substrate == Substrate::lining && is_light(shelf)
-                            ? choose_lining_anchor(site.fixings(), through, demands)
-                            : choose_fixing(site.fixings(), place.substrate, through, demands);
-    if (!choice)
+void fix(BracketPlan& place, int number, const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
+    std::vector<SpottedPart> rows;
+    for (const auto& row : place.row_demands) {
+        DrivenThrough through = carrier.through;
+        if (const Framing* framing = site.timber(); framing && place.stud)
+            through.to_edge = to_edge_of(*framing, site.survey.studs[*place.stud],
+                                         place.x + carrier.bracket.across(rows.size()), site.rules);
+        rows.push_back({{through, row}, {{}, number, static_cast<int>(rows.size()) + 1}});
+    }
+    const FixedGroup fixed = place.substrate == Substrate::lining && is_light(shelf)
+                                 ? choose_each(rows, site.chosen,
+                                               [&](const ChosenFixing* chosen, const std::vector<HeldPart>& parts) {
+                                                   return choose_lining_anchor(site.fixings(chosen), parts);
+                                               })
+                                 : choose_each(site.fixings(), site.chosen, place.substrate, rows);
+    if (!fixed.worst)
         return;
-    place.fixing = choice->fixing;
-    place.fixing_utilisation = choice->utilisation;
-    place.tension = choice->governing.tension;
-    place.shear = choice->governing.shear();
+    place.fixing = fixed.worst->fixing;
+    place.row_fixings.clear();
+    place.fixing_utilisation = fixed.worst->utilisation;
+    place.tension = fixed.worst->governing.tension;
+    place.shear = fixed.worst->governing.shear();
+    if (fixed.unlike())
+        for (const auto& row : fixed.parts)
+            place.row_fixings.push_back(row->fixing);
 }
 
 constexpr Length joist_width = 38_mm;  ///< nominal (PS 20)
@@ -130,10 +141,10 @@ PlaceDemands demands_of(const Reaction& reaction, const Carrier& carrier, const 
         all.turns |= forces.refused;
         all.loads.push_back({when, goods + more, 0, moment, duration});
         for (std::size_t row = 0; row < all.rows.size(); ++row) {
-            all.rows[row].push_back({forces.tension[row], forces.shear, duration, when});
+            all.rows[row].push_back({forces.tension[row], forces.down[row], duration, when, forces.across[row]});
             if (carrier.limp_lever > 0)
                 all.rows[row].push_back({(one_board + more * metres(carrier.edge_at)) / metres(carrier.limp_lever),
-                                         forces.shear, duration, limp});
+                                         forces.down[row], duration, limp, forces.across[row]});
         }
     };
     weigh(stored_case, "goods, the upright bends", 0, duration_stored);
@@ -142,7 +153,8 @@ PlaceDemands demands_of(const Reaction& reaction, const Carrier& carrier, const 
     return all;
 }
 
-void fix_place(BracketPlan& place, const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
+void fix_place(BracketPlan& place, std::size_t index, const Shelf& shelf, const WallSite& site,
+               const Carrier& carrier) {
     place.loads.clear();
     if (place.hanger)
         return fix_hanger(place, site);
@@ -171,7 +183,7 @@ void fix_place(BracketPlan& place, const Shelf& shelf, const WallSite& site, con
             place.shear = std::max(place.shear, demand.shear());
         }
     if (!place.turns)
-        fix(place, shelf, site, carrier.through);
+        fix(place, static_cast<int>(index) + 1, shelf, site, carrier);
 }
 
 } // namespace yes_square

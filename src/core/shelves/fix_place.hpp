@@ -22,7 +22,8 @@ PlaceDemands demands_of(const Reaction& reaction, const Carrier& carrier, const 
 
 /// Chooses the fixing of a place for its reaction: screws or plugs through what stands there, a rod in its hole, the
 /// screw of a hanger in its joist. None where nothing suits, or where it turns off the wall.
-void fix_place(BracketPlan& place, const Shelf& shelf, const WallSite& site, const Carrier& carrier);
+/// @param index  of the place along the shelf, from the left
+void fix_place(BracketPlan& place, std::size_t index, const Shelf& shelf, const WallSite& site, const Carrier& carrier);
 
 /// The strip on a side wall at a place where one is, for what comes down there.
 CleatPlan end_strip(const BracketPlan& place, const Shelf& shelf, const WallSite& site);

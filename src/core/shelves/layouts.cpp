@@ -161,10 +161,11 @@ void weigh_fixings(Weighed& weighed, const Shelf& shelf, const WallSite& site, c
     for (const BracketPlan& place : weighed.brackets)
         if (carries(place.substrate))
             carrying.push_back(place.x - shelf.left);
-    for (BracketPlan& place : weighed.brackets) {
+    for (std::size_t i = 0; i < weighed.brackets.size(); ++i) {
+        BracketPlan& place = weighed.brackets[i];
         const Reaction& reaction = place.reaction;
         place.carries = (carrier.boards - 1) * reaction.sustained + reaction.greatest;
-        fix_place(place, shelf, site, carrier);
+        fix_place(place, i, shelf, site, carrier);
         weighed.bracket_turns |= place.turns;
         if (bracket.rating && place.is_bracket())
             place.bracket_utilisation = Utilisation::of(reaction.greatest, allowed_on(bracket));

@@ -1,6 +1,6 @@
 #include "core/shelves/plate.hpp"
 
-#include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/choose_each.hpp"
 #include "core/fixings/hole_group.hpp"
 #include "core/shelves/shelf_loads.hpp"
 #include "core/shelves/verdicts.hpp"
@@ -98,8 +98,10 @@ private:
         // By EN the widest may have no room in a stud at all; then a thinner one is taken.
         if (school == TimberSchool::en)
             diameter = std::min(diameter, thinnest_screw(school).diameter_in);
-        const Length top_row =
-            plate_.holes.empty() ? Length{} : std::ranges::min(plate_.holes, {}, &PlateHole::down).down;
+        std::set<Length> rows;
+        for (const PlateHole& hole : plate_.holes)
+            rows.insert(hole.down);
+        const Length top_row = rows.empty() ? Length{} : *rows.begin();
         for (std::size_t i = 0; i < plate_.holes.size(); ++i) {
             const PlateHole& hole = plate_.holes[i];
             BracketPlan place;
@@ -107,6 +109,8 @@ private:
             place.substrate = hold_of_hole(place.x, site_, diameter, place.stud);
             PlannedHole& drilled = plan_.holes.emplace_back();
             drilled.place = i;
+            drilled.spot = {
+                {}, static_cast<int>(i) + 1, static_cast<int>(std::distance(rows.begin(), rows.find(hole.down))) + 1};
             drilled.x = place.x;
             drilled.z = hung_.top - hole.down;
             if (carries(place.substrate)) {
@@ -157,12 +161,12 @@ private:
                 {forces[i].tension, forces[i].down, duration, when, forces[i].across});
     }
 
-    /// All alike: one kind for the worst of them, at the hole nearest to a stud's edge.
+    /// One kind for the worst of them, at the hole nearest to a stud's edge, where the fitter does not say otherwise.
     void fix() {
-        std::vector<HeldPart> parts;
+        std::vector<SpottedPart> parts;
         for (const std::size_t i : carrying_)
-            parts.push_back(part_at(i));
-        const auto choice = choose_fixing(site_.fixings(), weakest(), parts);
+            parts.push_back({part_at(i), plan_.holes[i].spot});
+        const FixedGroup fixed = choose_each(site_.fixings(), site_.chosen, weakest(), parts);
         for (std::size_t n = 0; n < carrying_.size(); ++n) {
             BracketPlan& place = plan_.brackets[carrying_[n]];
             PlannedHole& hole = plan_.holes[carrying_[n]];
@@ -172,10 +176,10 @@ private:
             }
             place.reaction.sustained = hole.demands.empty() ? 0 : hole.demands.front().shear();
             place.reaction.greatest = place.carries = place.shear;
-            if (!choice)
+            if (!fixed.parts[n])
                 continue;
-            place.fixing = choice->fixing;
-            hole.strength = choice->at[n];
+            place.fixing = fixed.parts[n]->fixing;
+            hole.strength = fixed.parts[n]->strength;
             hole.utilisation = utilisation_of(hole.strength, place.substrate, hole.demands);
             place.fixing_utilisation = hole.utilisation;
         }

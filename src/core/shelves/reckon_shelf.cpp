@@ -49,13 +49,17 @@ void drill(const Shelf& shelf, ShelfPlan& plan) {
                 PlannedHole& hole = plan.holes.emplace_back();
                 hole.place = i;
                 hole.row = row + static_cast<std::size_t>(tier) * drops.size();
-                hole.x = place.x;
+                hole.x = place.x + (place.rod ? Length{} : plan.bracket->across(row));
                 hole.z = shelf.top_of(tier) - shelf.thickness + over - drops[row];
                 if (row < place.row_demands.size()) // a rod that cannot be set bears nothing
                     hole.demands = place.row_demands[row];
-                if (!place.fixing)
+                if (place.is_bracket() &&
+                    !std::holds_alternative<OnHiddenRods>(shelf.holding)) // a rod is set, not chosen
+                    hole.spot = {{}, static_cast<int>(i) + 1, static_cast<int>(row) + 1};
+                hole.fixing = place.fixing_of(row);
+                if (!hole.fixing)
                     continue;
-                hole.strength = place.fixing->strength();
+                hole.strength = hole.fixing->strength();
                 hole.utilisation = utilisation_of(hole.strength, place.substrate, hole.demands);
             }
     }
@@ -73,7 +77,8 @@ void plan_holes(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
                                    : Sentence{"{0}: hole {1}", {shelf.name, count(hole.place + 1)}};
         hole.substrate = place.substrate;
         hole.stud = place.stud;
-        hole.fixing = place.fixing;
+        if (!hole.fixing)
+            hole.fixing = place.fixing;
         hole.through = way_of(shelf).drilled(shelf);
         hole.through_it = place.rod      ? false
                           : plan.bracket ? plan.bracket->marks_through

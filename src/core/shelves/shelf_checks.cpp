@@ -28,6 +28,19 @@ void check_bracket_choice(const Shelf& shelf, const WallSite&, ShelfPlan& plan) 
     if (!way_of(shelf).chooses_bracket())
         return;
     const Bracket& bracket = *plan.bracket;
+    for (std::size_t hole = 0; hole < bracket.hole_drops.size(); ++hole) {
+        const Length radius = bracket.hole_diameter / 2;
+        const Length drop = bracket.hole_drops[hole];
+        if (drop - radius >= Length{} && drop + radius <= bracket.leg &&
+            absolute(bracket.across(hole)) + radius <= bracket.width / 2)
+            continue;
+        Check& off =
+            add_check(plan.checks, checks::bracket_hole_off,
+                      {"Hole {0} of {1}, {2} down and {3} beside its middle, lies outside its leg of {4} by {5}",
+                       {count(hole + 1), bracket.name, quantity(drop), quantity(absolute(bracket.across(hole))),
+                        quantity(bracket.width), quantity(bracket.leg)}});
+        off.cures.push_back({{"Measure it anew and enter it under \"At hand\""}, {}});
+    }
     if (bracket.arm > plan.arm_most) {
         const bool sticks_out = bracket.arm > shelf.depth;
         add_check(plan.checks, checks::arm_too_long, sticks_out ? Severity::error : Severity::warning,

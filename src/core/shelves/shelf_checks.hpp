@@ -45,6 +45,7 @@ inline constexpr CheckCode nogging_needed{"nogging_needed", Severity::note};
 inline constexpr CheckCode hanger_misses_joist{"hanger_misses_joist", Severity::error};
 inline constexpr CheckCode desk_height{"desk_height", Severity::note};
 inline constexpr CheckCode pin_off_board{"pin_off_board", Severity::error};
+inline constexpr CheckCode bracket_hole_off{"bracket_hole_off", Severity::error};
 inline constexpr CheckCode pins_too_close{"pins_too_close", Severity::error};
 inline constexpr CheckCode hole_outside{"hole_outside", Severity::error};
 inline constexpr CheckCode cut_out_over_bracket{"cut_out_over_bracket", Severity::error};

@@ -146,12 +146,12 @@ private:
     }
 
     void drill() {
-        std::set<std::string> told;
-        for (const BracketPlan& place : plan_.brackets) {
-            if (!place.fixing || place.hanger || place.substrate == Substrate::side_wall ||
-                !told.insert(place.fixing->name).second)
+        std::set<std::pair<std::string, Length>> told;
+        for (const PlannedHole& hole : plan_.holes) {
+            if (!hole.fixing || !told.insert({hole.fixing->name, hole.fixing->screw_length}).second)
                 continue;
-            const Fixing& fixing = *place.fixing;
+            const Fixing& fixing = *hole.fixing;
+            const BracketPlan& place = plan_.brackets[hole.place];
             if (!carries(place.substrate)) {
                 say({"Lining anchors: drill {0} through the lining and no further, set {1} as its packet says",
                      {stock(fixing.hole_diameter), fixing.name}});
@@ -203,18 +203,6 @@ private:
 
 std::vector<Step> steps_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) {
     return ShelfOrder{shelf, site, plan}.all();
-}
-
-std::vector<Sentence> general_cautions() {
-    return {
-        {"Cables run straight up, down and sideways from sockets and switches, and pipes near taps and radiators: find "
-         "them with a detector and switch off before drilling"},
-        {"Old paint and linings may hold lead or asbestos: have them tested before you drill or sand"},
-        {"Glasses on; a mask for masonry dust; ear protection with the hammer drill"},
-        {"Stand on steps or a platform, not on a chair or a worktop"},
-        {"Electrical, gas and structural work belongs to licensed trades; local code has the last word"},
-        {"Figures marked from memory are cautious but unchecked: where a maker's packet says less, take the packet's"},
-    };
 }
 
 } // namespace yes_square

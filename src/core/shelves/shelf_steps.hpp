@@ -43,7 +43,4 @@ protected:
 /// the first, those between up to the line, then tighten.
 std::vector<Step> steps_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan);
 
-/// What anyone drilling a wall is told first; the licensed trades and local code have the last word.
-std::vector<Sentence> general_cautions();
-
 } // namespace yes_square

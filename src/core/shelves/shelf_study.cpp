@@ -91,9 +91,10 @@ private:
                 const PlaceDemands demands = demands_of(now.reaction, *carrier_, site_.rules);
                 if (demands.turns)
                     strain.fixing = infinite;
-                for (const auto& row : demands.rows)
-                    strain.fixing = std::max(strain.fixing,
-                                             utilisation_of(before.fixing->strength(), before.substrate, row).number());
+                for (std::size_t row = 0; row < demands.rows.size(); ++row)
+                    strain.fixing = std::max(strain.fixing, utilisation_of(before.fixing_of(row)->strength(),
+                                                                           before.substrate, demands.rows[row])
+                                                                .number());
             }
         }
         if (!light_ &&

@@ -213,11 +213,11 @@ private:
         const BracketPlan& place = plan_.brackets[i];
         if (!place.fixing || place.substrate == Substrate::side_wall)
             return; // a strip has a sum of its own
-        const Fixing& fixing = *place.fixing;
         const PlannedHole* worst = nullptr;
         for (const PlannedHole& hole : plan_.holes)
             if (hole.place == i && (!worst || hole.utilisation > worst->utilisation))
                 worst = &hole;
+        const Fixing& fixing = worst && worst->fixing ? *worst->fixing : *place.fixing;
         std::vector<HoleDemand> of_hanger;
         for (const auto& row : place.row_demands)
             of_hanger.insert(of_hanger.end(), row.begin(), row.end());

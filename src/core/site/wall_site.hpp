@@ -16,7 +16,7 @@ struct WallSite {
     const Wall& wall;
     ServiceClass service_class = ServiceClass::dry;
     const WallSurvey& survey;
-    const ChosenFixing* chosen = nullptr; ///< what the fitter fixes the thing with that is reckoned
+    const FixingChoices* chosen = nullptr; ///< what the fitter fixes the thing with that is reckoned
     /// Where on the wall other things were looked for, if somebody wants to know: see each_other_board().
     std::vector<Outline>* looked_at = nullptr;
 
@@ -27,11 +27,13 @@ struct WallSite {
     WallSite with(const HouseRules& other) const {
         return {other, catalogue, wall, service_class, survey, chosen, looked_at};
     }
-    WallSite with(const ChosenFixing* other) const {
+    WallSite with(const FixingChoices* other) const {
         return {rules, catalogue, wall, service_class, survey, other, looked_at};
     }
 
-    FixingGround fixings() const { return {catalogue, rules, wall, chosen}; }
+    FixingGround fixings(const ChosenFixing* by_hand) const { return {catalogue, rules, wall, by_hand}; }
+    /// With what is chosen for all of a thing.
+    FixingGround fixings() const { return fixings(chosen && chosen->all ? &*chosen->all : nullptr); }
     bool masonry() const { return std::holds_alternative<Masonry>(wall.structure); }
     /// Timber studs, in which wood screws hold; nullptr on any other wall. Steel studs hold nothing by our sums.
     const Framing* timber() const {

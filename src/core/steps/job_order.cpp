@@ -1,4 +1,5 @@
 #include "core/steps/job_order.hpp"
+#include "core/plan/cautions.hpp"
 
 #include "core/fitting/wall_marks.hpp"
 #include "core/shelves/shelf_steps.hpp"

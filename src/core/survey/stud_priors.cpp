@@ -1,3 +1,4 @@
+#include "core/survey/set_out.hpp"
 #include "core/survey/stud_posterior.hpp"
 
 #include <algorithm>
@@ -21,17 +22,6 @@ constexpr double told_weight = 0.05;    ///< of a told spacing that is not usual
 constexpr double near_convention = 0.6; ///< of the phases are those that setting out from an end gives
 constexpr double never_sure = 0.99;     ///< of what was told
 constexpr double convention_sigma = 7;  ///< mm: linings and plates differ
-
-/// A first stud's centre, on the face of the wall, by how the corner is built. Sheet edges fall on stud centres from
-/// the outside of the framing on. Where this wall butts its return: spacing - lining. Where it runs behind: spacing -
-/// (return framing + lining), 16 - 4 = 12 in. At a free end or outside corner the lining stands before the framing.
-/// Common practice.
-std::vector<double> conventional_first(double spacing, double lining, WallEnd end) {
-    constexpr double return_framing = 89;
-    if (end == WallEnd::corner)
-        return {spacing - lining, spacing - return_framing - lining};
-    return {spacing + lining};
-}
 
 double normal(double x, double sigma) {
     return std::exp(-0.5 * x * x / (sigma * sigma)) / (sigma * std::sqrt(2 * std::numbers::pi));
@@ -62,10 +52,12 @@ void believe_stud(LayoutPrior& prior, Length told, double sum, const StudRules& 
 LayoutPrior prior_of(double spacing, double weight, const StudQuestion& question) {
     LayoutPrior prior{spacing, std::vector<double>(static_cast<std::size_t>(std::ceil(spacing))), weight};
     const double length = question.length.in_mm();
-    const double lining = question.lining.in_mm();
-    std::vector<double> places = conventional_first(spacing, lining, question.left_end);
-    for (const double first : conventional_first(spacing, lining, question.right_end))
-        places.push_back(length - first);
+    const Length apart = Length::nearest_to_metres(spacing / 1000);
+    std::vector<double> places;
+    for (const SetOut& first : first_studs(apart, question.lining, question.left_end))
+        places.push_back(first.from_corner.in_mm());
+    for (const SetOut& first : first_studs(apart, question.lining, question.right_end))
+        places.push_back(length - first.from_corner.in_mm());
     double sum = 0;
     for (std::size_t phase = 0; phase < prior.phase.size(); ++phase) {
         double density = (1 - near_convention) / spacing;
