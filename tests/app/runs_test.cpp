@@ -215,7 +215,7 @@ TEST_CASE("a unit's box, its appliance and what its run lies between are set in 
     kitchen.type("hook-plate-in", "60");
     choose("run-gear", "Hook brackets, mine 1");
     CHECK(kitchen.run().units.front().hook_plate.in == 55_mm); // as it was kept
-    choose("unit-hanging", "suspension rail");
+    choose("unit-hanging", "a suspension rail");
     kitchen.type("run-rail-drop", "36");
     CHECK(kitchen.plan().units.front().top - kitchen.plan().pieces.front().z == 36_mm);
     choose("run-end", "a place");
@@ -305,7 +305,7 @@ TEST_CASE("the demo kitchen's fixings, card, steps and sheets say what the plan 
     QTest::qWait(1);
     auto* holes = driven.find<QTableWidget>("unit-holes");
     CHECK(holes->rowCount() == static_cast<int>(unit.holes.size()));
-    CHECK(holes->item(0, 3)->text() == text(format_bare(unit.inside_left(unit.holes.front()), Unit::mm)));
+    CHECK(holes->item(0, 2)->text() == text(format_bare(unit.inside_left(unit.holes.front()), Unit::mm)));
     // The card is the back: a hole near the unit's left stands at the right of the paper.
     const Drawing card = draw_back_card(*driven.bench().unit(), unit, 100, 100, 3, driven.bench().voice());
     std::vector<double> circles;
@@ -426,10 +426,10 @@ TEST_CASE("a unit's screw is pulled to its place and pinned there, and let go of
     REQUIRE(kitchen.plan().units.front().holes.size() >= 2);
     const PlannedHole hole = kitchen.plan().units.front().holes.front();
     const Length left = kitchen.plan().layout.left();
-    kitchen.drag(hole.x, hole.z, hole.x + 12_mm, hole.z);
+    kitchen.drag(hole.x, hole.z, hole.x + 60_mm, hole.z);
     REQUIRE(kitchen.run().units.front().pins.size() == 1);
     const Length pin = kitchen.run().units.front().pins.front();
-    CHECK(absolute(left + pin - (hole.x + 12_mm)) <= 5_mm); // to the pixel
+    CHECK(absolute(left + pin - (hole.x + 60_mm)) <= 5_mm); // to the pixel
     CHECK(kitchen.plan().layout.left() == left);            // the run stays
     CHECK(kitchen.bench().undo_stack().undoText() == "Pin a screw");
     CHECK(std::ranges::any_of(kitchen.plan().units.front().holes,

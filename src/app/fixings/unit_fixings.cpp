@@ -15,8 +15,7 @@ UnitFixings::UnitFixings(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
     , words_{new QLabel{this}}
-    , holes_{read_only_table({tr("At"), tr("Up"), tr("Outer"), tr("Inner"), tr("Pack"), tr("Holds in")}, "unit-holes",
-                             this)}
+    , holes_{read_only_table({tr("At"), tr("Up"), tr("Inside"), tr("Pack"), tr("Holds in")}, "unit-holes", this)}
     , card_{new DrawingView{[this](double width, double height, double size) {
                                 const CabinetUnit* unit = bench_.unit();
                                 return unit ? draw_back_card(*unit, *bench_.unit_plan(), width, height, size,
@@ -92,11 +91,7 @@ void UnitFixings::refresh() {
     for (const PlannedHole& hole : plan->holes) {
         const int row = holes_->rowCount();
         holes_->insertRow(row);
-        const QStringList cells{shown(hole.x),
-                                shown(hole.z),
-                                shown(plan->from_left(hole)),
-                                shown(plan->inside_left(hole)),
-                                shown(hole.packing),
+        const QStringList cells{shown(hole.x), shown(hole.z), shown(plan->inside_left(hole)), shown(hole.packing),
                                 text(say(yes_square::words(hole.substrate), voice))};
         for (int column = 0; column < cells.size(); ++column)
             holes_->setItem(row, column, new QTableWidgetItem{cells[column]});
