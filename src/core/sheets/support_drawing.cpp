@@ -251,7 +251,7 @@ void sketch(MeasuredSketch& draw, const PictureLedge& how) {
     draw.box(0, 0, behind, strip, Ink::bracket);
     draw.box(behind, strip - 12, front, strip, Ink::board);
     draw.box(front, strip - lip, end, strip, Ink::board);
-    draw.measure("strip", behind + 8, 0, behind + 8, strip - 14, how.strip);
+    draw.measure("strip", -75, 0, -75, strip, how.strip);
     draw.measure("strip_thickness", 0, -18, behind, -18, how.strip_thickness);
     draw.measure("lip", end + 8, strip - lip, end + 8, strip, how.lip);
     draw.measure("lip_thickness", front, strip + 14, end, strip + 14, how.lip_thickness);
