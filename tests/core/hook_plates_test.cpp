@@ -125,6 +125,22 @@ TEST_CASE("a hook plate that has no wood behind it holds nothing: an error with 
     CHECK_FALSE(half.units.front().utilisation.known());
 }
 
+TEST_CASE("a hook plate on a stud that nobody has met waits for its pilot hole: not known to hold",
+          "[runs][hook-plates][safety]") {
+    Run run = hooked();
+    run.units.front().hook_plate.in = 100_mm;
+    run.units.front().hook_plate.screws = 2;
+    Job job = kitchen_with({run});
+    REQUIRE(stays_up(holds(plan_of(job))));
+    for (Stud& stud : job.walls.front().studs)
+        if (stud.centre == 800_mm)
+            stud.state = StudState::detected; // the right plate's
+    const RunPlan plan = plan_of(job);
+    REQUIRE(find_check(plan.checks, checks::pilot_first));
+    CHECK(find_check(plan.checks, checks::pilot_first)->x == 800_mm);
+    CHECK(holds(plan) == Holds::unknown);
+}
+
 TEST_CASE("plates off the unit, and plates too low to hold it, are errors", "[runs][hook-plates][checks]") {
     Run run = hooked();
     run.units.front().hook_plate.in = 310_mm;

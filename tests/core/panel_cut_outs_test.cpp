@@ -86,6 +86,11 @@ TEST_CASE("a hole beyond its panel, or through the rail that the unit hangs by, 
     CHECK(holds(through) == Holds::no);
     REQUIRE(rail->cures.front().edit);
     CHECK_FALSE(find_check(plan_of(apply(*rail->cures.front().edit, job)).checks, checks::panel_cut_rail));
+    CabinetUnit base = base_unit("b1", 600_mm); // stands by itself
+    base.cut_outs = {high};
+    const RunPlan standing = plan_of(kitchen_with({run_of(RunLevel::floor, {base})}));
+    REQUIRE(find_check(standing.checks, checks::panel_cut_rail));
+    CHECK(find_check(standing.checks, checks::panel_cut_rail)->severity == Severity::warning);
     PanelCutOut just_under = duct;
     just_under.down = 100_mm;
     CHECK_FALSE(find_check(plan_of(kitchen_with({run_with({just_under})})).checks, checks::panel_cut_rail));

@@ -49,14 +49,16 @@ private:
                        {"Measure it anew from the unit's edges"});
             if (!back || standing.on_rail() || standing.on_plates())
                 continue;
+            const bool holds_it = standing.level == RunLevel::wall || standing.tall();
             for (const HangingRail& rail : rails_of(unit, site_.rules())) {
                 const Length top = rail.down - rail.breadth / 2;
                 if (cut.down >= top + rail.breadth || cut.bottom() <= top)
                     continue;
-                Check& through = add(checks::panel_cut_rail,
-                                     {"{0}: the hole for {1} cuts into the rail it hangs by, {2} to {3} below its top",
-                                      {unit.name, cut.name, quantity(top), quantity(top + rail.breadth)}},
-                                     std::nullopt, x, standing.top() - cut.down);
+                Check& through =
+                    add(checks::panel_cut_rail, holds_it ? Severity::error : Severity::warning,
+                        {"{0}: the hole for {1} cuts into a rail it is screwed by, {2} to {3} below its top",
+                         {unit.name, cut.name, quantity(top), quantity(top + rail.breadth)}},
+                        std::nullopt, x, standing.top() - cut.down);
                 if (standing.level == RunLevel::wall)
                     advise(through, {"Hang the run on a suspension rail"},
                            SetHanging{draft_.run.id, Hanging::suspension_rail});

@@ -32,7 +32,7 @@ public:
             }
             strips(i);
             loads(i);
-            if (hung || standing.on_rail())
+            if (hung)
                 lift(i);
         }
         rail();
@@ -260,6 +260,12 @@ private:
                        {"{0} would turn about its hook plates: they sit too low on it", {name(i)}}, std::nullopt,
                        left(i), unit.bottom),
                    {"Hooks near its top, by their maker's sheet"});
+        // Half of it hangs on each: one stud that nobody has met is one too many.
+        const auto unmet = std::ranges::find_if(unit.holes, [](const PlannedHole& hole) {
+            return hole.substrate == Substrate::detected_stud || hole.substrate == Substrate::indicated_stud;
+        });
+        if (unmet != unit.holes.end())
+            pilot_first(i, &*unmet);
         for (const PlannedHole& hole : unit.holes) {
             if (hole.row > 0 || (hole.substrate != Substrate::lining && hole.substrate != Substrate::assumed_stud))
                 continue;
