@@ -95,6 +95,12 @@ TEST_CASE("on any pattern the holes balance the load, in force and in turning", 
     }
 }
 
+TEST_CASE("one hole beside the leg's middle holds nothing: the bracket swings round it", "[brackets][safety]") {
+    CHECK(bracket_forces(staggered({40_mm}, {6_mm}), 300_n, 100_mm, 1_mpa).refused);
+    CHECK_FALSE(bracket_forces(staggered({40_mm}, {}), 300_n, 100_mm, 1_mpa).refused);
+    CHECK(holds(shelf_plan(shelf_on(staggered({40_mm}, {6_mm}), masonry_wall()))) == Holds::no);
+}
+
 TEST_CASE("holes are drilled beside the leg's middle, and a pattern broader than its stud holds nothing in it",
           "[brackets][safety]") {
     const Job narrow = shelf_on(staggered({40_mm, 160_mm}, {3_mm, -3_mm}), stud_wall());

@@ -30,8 +30,12 @@ void share_shear(const Bracket& bracket, Force load, BracketForces& forces) {
     double spread = 0;
     for (std::size_t i = 0; i < holes; ++i)
         spread += std::pow(bracket.across(i).in_metres() - x, 2) + std::pow(bracket.hole_drops[i].in_metres() - z, 2);
-    if (std::abs(x) < even || spread < even * even)
+    if (std::abs(x) < even)
         return;
+    if (spread < even * even) { // one hole beside the load: it swings round it
+        forces.refused = true;
+        return;
+    }
     for (std::size_t i = 0; i < holes; ++i) {
         const double beside = bracket.across(i).in_metres() - x;
         const double below = bracket.hole_drops[i].in_metres() - z;
@@ -52,6 +56,8 @@ BracketForces bracket_forces_from_moment(const Bracket& bracket, Force load, Mom
     }
     forces.shear = load / static_cast<double>(bracket.hole_drops.size());
     share_shear(bracket, load, forces);
+    if (forces.refused)
+        return forces;
 
     const double leg = bracket.leg.in_metres();
     const double lowest_hole = leg - bracket.hole_drops.back().in_metres();

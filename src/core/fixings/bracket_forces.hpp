@@ -12,8 +12,9 @@ struct BracketForces {
     std::vector<Force> down;    ///< per hole, with what turns the leg on the wall where its holes lie beside its middle
     std::vector<Force> across;  ///< per hole, along the wall
     Moment moment = 0;
-    Length pivot;         ///< above the leg's lower end
-    bool refused = false; ///< no hole above the pivot, or no place where it is in balance: nothing holds the bracket
+    Length pivot; ///< above the leg's lower end
+    bool refused =
+        false; ///< no hole above the pivot, no place where it is in balance, one hole beside its middle alone
 };
 
 /// Tension per hole T_i = M h_i / sum(h_j^2), h from the pivot (one hole a row).
