@@ -128,3 +128,32 @@ TEST_CASE("a hole that lies outside its bracket is an error that names it", "[br
     CHECK_FALSE(
         find_check(shelf_plan(shelf_on(staggered({40_mm, 160_mm}, {}), masonry_wall())), checks::bracket_hole_off));
 }
+
+TEST_CASE("holes that are made beside the middle leave the bracket where it is", "[brackets][made]") {
+    for (const std::vector<Length>& across :
+         {std::vector<Length>{3_mm, -3_mm}, std::vector<Length>{4_mm, 4_mm}, std::vector<Length>{}}) {
+        const Job job = shelf_on(staggered({40_mm, 160_mm}, across), stud_wall());
+        const ShelfPlan before = shelf_plan(job);
+        REQUIRE(before.brackets.size() >= 2);
+        Job drilled = job;
+        for (const PlannedHole& hole : before.holes) {
+            drilled.walls.front().made.push_back({"shelf", hole.x, hole.z, "", ""});
+            const ShelfPlan after = shelf_plan(drilled);
+            REQUIRE(after.brackets.size() == before.brackets.size());
+            for (std::size_t i = 0; i < before.brackets.size(); ++i)
+                CHECK(after.brackets[i].x == before.brackets[i].x);
+        }
+        for (const PlannedHole& hole : shelf_plan(drilled).holes)
+            CHECK(hole.made);
+    }
+    // Side by side the height does not tell them apart.
+    const Job pair = shelf_on(staggered({40_mm, 40_mm, 160_mm}, {-3_mm, 3_mm}), stud_wall());
+    Job drilled = pair;
+    const ShelfPlan before = shelf_plan(pair);
+    for (const PlannedHole& hole : before.holes)
+        drilled.walls.front().made.push_back({"shelf", hole.x, hole.z, "", ""});
+    const ShelfPlan after = shelf_plan(drilled);
+    REQUIRE(after.brackets.size() == before.brackets.size());
+    for (std::size_t i = 0; i < before.brackets.size(); ++i)
+        CHECK(after.brackets[i].x == before.brackets[i].x);
+}

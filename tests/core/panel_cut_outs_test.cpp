@@ -27,14 +27,9 @@ TEST_CASE("a hole in a back is cut before the unit is lifted, and told from its 
     PanelCutOut pipe{"pipe", UnitPanel::right_side, 40_mm, 600_mm, 30_mm, 30_mm};
     const Job job = kitchen_with({run_with({duct, pipe})});
     const RunPlan plan = plan_of(job);
-    const auto step = [&](const char* words) {
-        return std::ranges::find_if(
-                   plan.steps, [&](const Step& each) { return say(each.words, {}).find(words) != std::string::npos; }) -
-               plan.steps.begin();
-    };
-    CHECK(step("cut its back for duct: 150 mm wide, 150 mm high; from the front its left edge is 225 mm") <
-          step("keep hold until it is in"));
-    CHECK(step("cut its right side for pipe") < step("keep hold until it is in"));
+    CHECK(place_of(plan, "cut its back for duct: 150 mm wide, 150 mm high; from the front its left edge is 225 mm") <
+          place_of(plan, "keep hold until it is in"));
+    CHECK(place_of(plan, "cut its right side for pipe") < place_of(plan, "keep hold until it is in"));
     CHECK_FALSE(find_check(plan.checks, checks::panel_cut_off));
     CHECK_FALSE(find_check(plan.checks, checks::panel_cut_rail));
     const auto again = read_job(write_job(job));

@@ -12,19 +12,6 @@
 
 using namespace yes_square;
 
-namespace {
-
-/// Where the first step that says this stands among the steps; the number of steps if none does.
-std::size_t place_of(const RunPlan& plan, std::string_view words, const std::string& unit = {}) {
-    const auto found = std::ranges::find_if(plan.steps, [&](const Step& step) {
-        return say(step.words, {}).find(words) != std::string::npos &&
-               (unit.empty() || say(step.words, {}).find(unit) != std::string::npos);
-    });
-    return static_cast<std::size_t>(found - plan.steps.begin());
-}
-
-} // namespace
-
 TEST_CASE("a wall run goes up from its ledger, held until one screw is in, then joined, then tightened",
           "[runs][steps]") {
     const RunPlan plan =

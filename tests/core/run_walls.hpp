@@ -98,4 +98,13 @@ inline Length height_of(const Plan& plan, const char* line) {
     return plan.rooms.front().lines.height_of(line);
 }
 
+/// Where the first step that says this stands among the steps; the number of steps if none does.
+inline std::size_t place_of(const RunPlan& plan, std::string_view words, const std::string& unit = {}) {
+    const auto found = std::ranges::find_if(plan.steps, [&](const Step& step) {
+        return say(step.words, {}).find(words) != std::string::npos &&
+               (unit.empty() || say(step.words, {}).find(unit) != std::string::npos);
+    });
+    return static_cast<std::size_t>(found - plan.steps.begin());
+}
+
 } // namespace yes_square

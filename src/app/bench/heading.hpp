@@ -17,7 +17,7 @@ inline QLabel* heading_label(const QString& words, QWidget* parent = nullptr) {
 
 /// Cables and pipes: on every page from which somebody goes and makes a hole.
 inline QLabel* services_caution(QWidget* parent = nullptr) {
-    auto* label = new QLabel{text(say(caution_of_services(), {})), parent};
+    auto* label = new QLabel{text(say(caution_of_services(), voice(Unit::mm))), parent};
     label->setProperty("role", "caution");
     label->setObjectName(QStringLiteral("services-caution"));
     label->setWordWrap(true);

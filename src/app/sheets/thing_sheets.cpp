@@ -43,6 +43,9 @@ QString heights_at(const ShelfPlan& plan, std::size_t place, const Voice& voice)
         QString height = text(say(quantity(hole.z), voice));
         if (line != plan.lines.end())
             height = tr("%1 (%2)").arg(height, distance_from(hole.z - line->z, voice));
+        if (const Length beside = hole.x - plan.brackets[place].x; beside != Length{})
+            height = (beside > Length{} ? tr("%1, %2 right of the middle") : tr("%1, %2 left of the middle"))
+                         .arg(height, text(say(quantity(absolute(beside)), voice)));
         heights << height.replace(' ', QChar::Nbsp); // a height is not broken in two
     }
     return heights.join(QStringLiteral(", "));

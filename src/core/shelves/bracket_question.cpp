@@ -33,7 +33,7 @@ std::vector<Interval> keep_outs(const Shelf& shelf, const WallSite& site, const 
         intervals.push_back({box.left - margin - shelf.left, box.right + margin - shelf.left});
     };
     for (const Strip& strip : site.survey.strips)
-        keep_out(box_of(strip), bracket.hole_diameter / 2);
+        keep_out(box_of(strip), bracket.hole_diameter / 2 + bracket.off_middle());
     for (const Obstacle& obstacle : site.wall.obstacles)
         keep_out(box_of(obstacle), bracket.width / 2);
     for (const Opening& opening : site.wall.openings)
@@ -81,6 +81,49 @@ std::vector<StudUnder> studs_under(const Shelf& shelf, const WallSite& site, con
     return studs;
 }
 
+/// Where the middles of brackets are that holes were made for, from the shelf's left end. A hole beside its leg's
+/// middle is known by its height; where two of a leg are alike in that, by the middle that others share, or a stud.
+std::vector<Length> made_places(const Shelf& shelf, const WallSite& site, const Carrier& carrier,
+                                const std::vector<StudUnder>& studs) {
+    const Bracket& bracket = carrier.bracket;
+    const Length near = site.rules.fitting.same_hole;
+    std::vector<std::vector<Length>> may_be; // of each made hole
+    for (const MadeHole& hole : site.wall.made) {
+        if (hole.item != shelf.id || hole.x <= shelf.left || hole.x >= shelf.right())
+            continue;
+        std::vector<Length>& middles = may_be.emplace_back();
+        for (int tier = 0; tier < shelf.tiers && bracket.off_middle() > Length{}; ++tier)
+            for (std::size_t row = 0; row < bracket.hole_drops.size(); ++row)
+                if (absolute(shelf.top_of(tier) - shelf.thickness + carrier.over - bracket.hole_drops[row] - hole.z) <=
+                    near)
+                    middles.push_back(hole.x - bracket.across(row) - shelf.left);
+        if (middles.empty())
+            middles.push_back(hole.x - shelf.left);
+    }
+    const auto shared = [&](Length middle) {
+        return std::ranges::count_if(may_be, [&](const std::vector<Length>& middles) {
+            return std::ranges::any_of(middles, [&](Length other) { return absolute(other - middle) <= near; });
+        });
+    };
+    const auto off_stud = [&](Length middle) {
+        Length least = shelf.length;
+        for (const StudUnder& stud : studs)
+            least = std::min(least, absolute(stud.place - middle));
+        return least;
+    };
+    std::vector<Length> places;
+    for (const std::vector<Length>& middles : may_be) {
+        const Length middle = *std::ranges::max_element(middles, {}, [&](Length each) {
+            return std::pair{shared(each), Length{} - off_stud(each)};
+        });
+        if (middle > Length{} && middle < shelf.length &&
+            (bracket.off_middle() == Length{} ||
+             std::ranges::none_of(places, [&](Length place) { return absolute(place - middle) <= near; })))
+            places.push_back(middle);
+    }
+    return places;
+}
+
 } // namespace
 
 BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const Carrier& carrier) {
@@ -102,9 +145,7 @@ BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const
         question.musts.push_back(hanger);
     }
     std::ranges::sort(question.musts);
-    for (const MadeHole& hole : site.wall.made)
-        if (hole.item == shelf.id && hole.x > shelf.left && hole.x < shelf.right())
-            question.made.push_back(hole.x - shelf.left);
+    question.made = made_places(shelf, site, carrier, question.studs);
     for (const Length pin : shelf.pins)
         if (pin > Length{} && pin < shelf.length)
             question.made.push_back(pin);

@@ -106,12 +106,16 @@ private:
             else if (place.other && !place.rod)
                 continue; // said where it is set
             else
-                say({plan_.bracket->hole_drops.size() > 1 && !place.rod && way_of(shelf_).plumbed()
+                say({plan_.bracket->hole_drops.size() > 1 && plan_.bracket->off_middle() == Length{} && !place.rod &&
+                             way_of(shelf_).plumbed()
                          ? std::string_view{"{0} {1}: mark its centre on the line at {2} from the reference end, and "
                                             "plumb down from it"}
                          : "{0} {1}: mark its centre at {2} from the reference end",
                      {name_of_place(place, shelf_), count(i + 1), quantity(place.x)}});
         }
+        if (plan_.bracket && plan_.bracket->off_middle() > Length{})
+            say({"Its holes lie beside the middle of the leg: mark each by its own figures, or through the bracket "
+                 "held to its mark"});
         hold({"Check the marks once more from the reference end, each by itself"});
         if (plan_.bracket && plan_.bracket->marks_through)
             say({"Hold each bracket to its mark, the upper face of its arm on the line and its leg plumb, and prick "
