@@ -1,7 +1,7 @@
 #include "core/cutting/cutting_plan.hpp"
 #include "core/job/file.hpp"
 #include "core/reckon/reckon.hpp"
-#include "core/steps/job_order.hpp"
+#include "core/steps/day_schedule.hpp"
 #include "files/job_book.hpp"
 
 #include <array>
@@ -75,8 +75,8 @@ void demo_order(benchmark::State& state) {
 }
 BENCHMARK(demo_order)->Unit(benchmark::kMillisecond);
 
-/// 60 walls with 1,500 shelves: what the stage strip asks after an edit.
-void order_of_1500_shelves(benchmark::State& state) {
+/// 60 walls with 1,500 shelves.
+Job with_1500_shelves() {
     Job job = demo();
     const Wall pattern = job.walls.front();
     job.walls.clear();
@@ -91,11 +91,43 @@ void order_of_1500_shelves(benchmark::State& state) {
         }
         job.walls.push_back(std::move(wall));
     }
+    return job;
+}
+
+/// What the stage strip asks after an edit.
+void order_of_1500_shelves(benchmark::State& state) {
+    const Job job = with_1500_shelves();
     const Plan plan = reckon(job);
     for (auto _ : state)
         benchmark::DoNotOptimize(job_order(job, plan));
 }
 BENCHMARK(order_of_1500_shelves)->Unit(benchmark::kMillisecond);
+
+void days_of_1500_shelves(benchmark::State& state) {
+    const Job job = with_1500_shelves();
+    const Plan plan = reckon(job);
+    const JobOrder order = job_order(job, plan);
+    for (auto _ : state)
+        benchmark::DoNotOptimize(day_schedule(job, order));
+    state.counters["steps"] = static_cast<double>(order.tasks.size());
+}
+BENCHMARK(days_of_1500_shelves)->Unit(benchmark::kMillisecond);
+
+/// The demo over days, with so many persons.
+void demo_days(benchmark::State& state) {
+    Job job = demo();
+    job.crew = static_cast<int>(state.range(0));
+    const Plan plan = reckon(job);
+    const JobOrder order = job_order(job, plan);
+    DaySchedule schedule;
+    for (auto _ : state)
+        benchmark::DoNotOptimize(schedule = day_schedule(job, order));
+    state.counters["steps"] = static_cast<double>(order.tasks.size());
+    state.counters["min_over_bound"] = static_cast<double>(schedule.ends - schedule.least_end) / 60;
+    state.counters["helper_min"] = static_cast<double>(schedule.helper_there) / 60;
+    state.counters["helper_least_min"] = static_cast<double>(schedule.least_helper) / 60;
+}
+BENCHMARK(demo_days)->Arg(1)->Arg(2)->Arg(3)->Unit(benchmark::kMillisecond);
 
 void demo_cutting_plan(benchmark::State& state) {
     const Job job = demo();

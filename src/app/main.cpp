@@ -176,22 +176,15 @@ QString set_up(MainWindow& window, const Arguments& arguments) {
     if (!arguments.page.isEmpty()) {
         const auto survey = survey_page_from_name(arguments.page);
         const auto fixings = fixings_page_from_name(arguments.page);
-        const QStringList cut{QStringLiteral("parts"), QStringLiteral("stock"), QStringLiteral("kit"),
-                              QStringLiteral("delivery")};
-        const QStringList fit{QStringLiteral("steps"), QStringLiteral("readings")};
         if (survey)
             window.survey().set_page(*survey);
         else if (fixings)
             window.fixings().set_page(*fixings);
-        else if (cut.contains(arguments.page))
-            window.cutting().show_page(arguments.page);
-        else if (fit.contains(arguments.page))
-            window.fit().show_page(arguments.page);
-        else
+        else if (!window.cutting().show_page(arguments.page) && !window.fit().show_page(arguments.page))
             return QStringLiteral(
                        "--page %1 is not known; it is wall, walk, drill, studs, level, face, services or room, "
-                       "or marks, drilling, holds, fix-with or noggings, or parts, stock, kit or delivery, or steps or "
-                       "readings")
+                       "or marks, drilling, holds, fix-with or noggings, or parts, bench, stock, kit or delivery, or "
+                       "steps, readings or days")
                 .arg(arguments.page);
     }
     if (!arguments.stage.isEmpty()) {

@@ -113,7 +113,11 @@ TEST_CASE("cut and kit, steps and hand-over read back what they should", "[day-s
     for (const char* said : {"Cut and kit", "Kerf 3 mm", "Take along", "and 2 spare", "Detector", "side panel of"})
         CHECK(cut.contains(QString::fromLatin1(said)));
     const QString steps = words(sheet_set(u"steps"));
-    for (const char* said : {"Steps of the whole job", "HOLD.", "switched off and proved dead"})
+    for (const char* said :
+         {"Router and saw schedule", "From its back edge", "housing, for shelf 1", "20 mm x 245 mm", "guards on"})
+        CHECK(cut.contains(QString::fromLatin1(said)));
+    for (const char* said : {"Steps of the whole job", "HOLD.", "switched off and proved dead", "Day plan", "Day 2",
+                             "no schedule ends", "A helper is wanted on day 1", "left alone from day"})
         CHECK(steps.contains(QString::fromLatin1(said)));
     const QString over = words(sheet_set(u"hand-over"));
     for (const char* said : {"as built", "What holds it", "from memory", "Use and care", "Otherwise than planned",

@@ -9,10 +9,13 @@
 
 #include <QCheckBox>
 #include <QComboBox>
+#include <QLabel>
+#include <QListWidget>
 #include <QPushButton>
 #include <QSpinBox>
 #include <QTableWidget>
 #include <QTextBrowser>
+#include <QTimeEdit>
 
 using namespace yes_square;
 using namespace yes_square::app;
@@ -157,6 +160,77 @@ TEST_CASE("steps are ticked in their order, a gate by its questions", "[day]") {
     CHECK(is_done(driven.job(), "wall-1/gate"));
     CHECK(driven.job().log.back().words.find("Before drilling") != std::string::npos);
     CHECK(driven.find<QLabel>("steps-progress")->text().startsWith(QStringLiteral("2 of")));
+}
+
+TEST_CASE("the job over days: hours, a helper's hour, what slips, and minutes taken over and put back",
+          "[day][schedule]") {
+    DrivenWindow driven;
+    driven.open_demo();
+    driven.window.set_stage(Stage::fit);
+    driven.window.fit().show_page(QStringLiteral("days"));
+    QTest::qWait(10);
+    CHECK(driven.find<QWidget>("days")->isVisible());
+    CHECK_FALSE(driven.window.board().isVisible());
+    const auto words = [&](const char* name) { return driven.find<QLabel>(name)->text(); };
+    CHECK(words("days-end").startsWith("Done on day "));
+    // Two are sooner done than one, and want a helper for nothing.
+    const QString alone = words("days-end");
+    CHECK(words("days-words").contains("A helper is wanted on day 1"));
+    driven.type("days-crew", "2");
+    CHECK(driven.job().crew == 2);
+    CHECK(words("days-end") != alone);
+    CHECK_FALSE(words("days-words").contains("helper"));
+    driven.type("days-crew", "1");
+    driven.type("days-hours", "4");
+    CHECK(driven.job().days.hours == 4);
+
+    // A helper for a quarter of an hour is too little for all, and that is said; taken off it goes on.
+    driven.open_folds();
+    driven.find<QTimeEdit>("helper-from")->setTime({9, 0});
+    driven.find<QTimeEdit>("helper-to")->setTime({8, 30});
+    press(driven, "add-helper");
+    CHECK(words("helper-problem").contains("before coming"));
+    CHECK(driven.job().days.helpers.empty());
+    driven.find<QTimeEdit>("helper-to")->setTime({9, 15});
+    press(driven, "add-helper");
+    REQUIRE(driven.job().days.helpers.size() == 1);
+    CHECK(words("days-end").contains("no helper is there"));
+    driven.find<QListWidget>("helpers")->setCurrentRow(0);
+    press(driven, "remove-helper");
+    CHECK(driven.job().days.helpers.empty());
+    CHECK(words("days-end").startsWith("Done on day "));
+
+    // The parts come on the third day.
+    driven.find<QSpinBox>("wait-day")->setValue(3);
+    driven.choose("wait-of", 0);
+    press(driven, "add-wait");
+    REQUIRE(driven.job().days.not_before.size() == 1);
+    CHECK(driven.find<QListWidget>("waits")->item(0)->text().contains("not before day 3"));
+
+    // The first step an hour longer: what waits for it is named.
+    driven.choose("slip-step", 0);
+    driven.find<QSpinBox>("slip-minutes")->setValue(60);
+    CHECK(words("slip-words").contains("later:"));
+
+    // Nothing was measured yet; a step begun and ticked is.
+    CHECK(words("learned-minutes").contains("none measured yet"));
+    CHECK_FALSE(driven.find<QPushButton>("minutes-as-measured")->isEnabled());
+    const JobOrder order = job_order(driven.job(), driven.bench().plan());
+    const auto hang =
+        std::ranges::find_if(order.tasks, [](const Task& task) { return task.step.phase == Phase::hang; });
+    REQUIRE(hang != order.tasks.end());
+    Tick tick;
+    tick.key = hang->key;
+    tick.begun = "2026-03-05T09:00:00Z";
+    tick.at = "2026-03-05T09:12:00Z";
+    driven.bench().edit(QStringLiteral("Tick"), [&](Job& job) { job.ticks.push_back(tick); });
+    CHECK(words("learned-minutes").contains("12 min as measured"));
+    press(driven, "minutes-as-measured");
+    CHECK(driven.job().rules.fitting.step_min == 12);
+    press(driven, "minutes-as-house");
+    CHECK(driven.job().rules.fitting.step_min == FitRules{}.step_min);
+    driven.window.fit().show_page(QStringLiteral("steps"));
+    CHECK(driven.window.board().isVisible());
 }
 
 TEST_CASE("a wait counts down and is not done before its time", "[day]") {

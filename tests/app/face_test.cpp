@@ -153,13 +153,15 @@ TEST_CASE("no panel is broader than its place and no button's words are cut off,
         driven.window.next_line().checks().setChecked(true);
         look("checks");
         driven.window.set_stage(Stage::cut);
-        for (const char* page : {"parts", "stock", "kit", "delivery"}) {
+        for (const char* page : {"parts", "bench", "stock", "kit", "delivery"}) {
             driven.window.cutting().show_page(page);
             look(page);
         }
         driven.window.set_stage(Stage::fit);
-        driven.window.fit().show_page("readings");
-        look("readings");
+        for (const char* page : {"readings", "days"}) {
+            driven.window.fit().show_page(page);
+            look(page);
+        }
     }
 }
 

@@ -35,12 +35,15 @@ TEST_CASE("the demo's sheets tell of its furniture: bays, cases, cut list, what 
           "[app][sheets][furniture]") {
     const QString words = printed(demo_job());
     for (const char* expected :
-         {"Bays, left to right", "Cleats: screws in studs", "Labels: Long wardrobe", "Verdict: not safe",
-          "Verdict: held", "Held by screws through its frame", "Cut list", "lies in the rebates",
-          "Verdict: to be emptied", "What could tip, and what holds it", "Handed over on"})
+         {"Bays, left to right", "Shelves and rods, from the top", "to its middle cut to", "pins in hole",
+          "Cleats: screws in studs", "Labels: Long wardrobe", "Verdict: not safe", "Verdict: held",
+          "Held by screws through its frame", "Cut list", "lies in the rebates", "Verdict: to be emptied",
+          "What could tip, and what holds it", "Handed over on"})
         CHECK(words.contains(expected));
     // A sheet with an error says that it is wrong before anything else.
     CHECK(words.contains("WRONG: Chest of drawers tips"));
+    // What a lift asks of hands stands under its step.
+    CHECK(words.contains("a jack, a ledger or a prop bears it"));
     // The pull test is a hold point, the panel is not let go.
     CHECK(words.contains("HOLD. Pull at its top with its drawers and doors open"));
     CHECK(words.contains("until one screw through the cleat"));

@@ -1,3 +1,4 @@
+#include "app/cut/cut_panel.hpp"
 #include "app/layout/layout_panel.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "core/site/site_checks.hpp"
@@ -7,6 +8,7 @@
 #include <QComboBox>
 #include <QFile>
 #include <QLabel>
+#include <QListWidget>
 #include <QMenu>
 #include <QProcess>
 #include <QPushButton>
@@ -252,6 +254,42 @@ TEST_CASE("a box's parts follow from what is typed, and its back is made good by
     CHECK(driven.wall().boxes.empty());
 }
 
+TEST_CASE("a box with its top over the sides: corners, passes and housings are read at the bench", "[app][furniture]") {
+    FurnitureWindow driven;
+    driven.press("add-box");
+    driven.type("box-width", "700");
+    driven.type("box-height", "540");
+    driven.type("box-depth", "200");
+    driven.type("box-shelves", "1");
+    driven.type("box-side", "20");
+    driven.type("box-clearance", "0");
+    driven.choose("box-corner", static_cast<int>(BoxCorner::over_sides));
+    driven.choose("box-back", static_cast<int>(BoxBack::planted));
+    CHECK(driven.bench().selected<WallBox>()->corner == BoxCorner::over_sides);
+    driven.window.set_stage(Stage::cut);
+    driven.window.cutting().show_page(QStringLiteral("bench"));
+    QTest::qWait(1);
+    auto* parts = driven.find<QTableWidget>("worked-parts");
+    REQUIRE(parts->rowCount() == 3); // both sides, top, bottom
+    int side = 0;
+    while (side < 3 && !parts->item(side, 1)->text().startsWith("side"))
+        ++side;
+    REQUIRE(side < 3);
+    parts->setCurrentCell(side, 0);
+    CHECK(parts->item(side, 0)->text().contains(", ")); // two of them
+    auto* cuts = driven.find<QTableWidget>("part-cuts");
+    REQUIRE(cuts->rowCount() == 1);
+    CHECK(cuts->item(0, 0)->text() == "240"); // 500 less its own 20, halved
+    CHECK(cuts->item(0, 2)->text().contains("20 mm broad, 10 mm deep, 2 passes"));
+    CHECK(driven.words("bench-words").contains("top end"));
+    // What hangs on pulled end grain is not said to hold, and its cure lets the sides run through.
+    driven.window.set_stage(Stage::layout);
+    driven.open_checks();
+    driven.press("cure-box_corner_unknown-1");
+    driven.close_checks();
+    CHECK(driven.bench().selected<WallBox>()->corner == BoxCorner::sides_through);
+}
+
 TEST_CASE("a cabinet that hangs already is ticked off and judged", "[app][furniture]") {
     FurnitureWindow driven;
     driven.press("add-hung");
@@ -272,6 +310,49 @@ TEST_CASE("a cabinet that hangs already is ticked off and judged", "[app][furnit
     CHECK(driven.words("hung-verdict-lines").contains("To add"));
     driven.press("remove-hung");
     CHECK(driven.wall().hung.empty());
+}
+
+TEST_CASE("a hanging cabinet is told screw by screw, judged by them, and found for its owner on paper",
+          "[app][furniture]") {
+    FurnitureWindow driven;
+    driven.press("add-hung");
+    driven.type("hung-left", "1550"); // studs 400 apart: 50 and 450 from its left side
+    driven.type("hung-width", "500");
+    driven.type("hung-loaded_kg", "30");
+    driven.choose("hung-bottom-rail", 1);
+    driven.choose("hung-gauge", 2); // #10
+    driven.type("hung-screw_length", "3 in");
+    const auto found = [&](int what, const char* across, const char* down) {
+        driven.open_folds();
+        driven.choose("found-screw-what", what);
+        driven.type("found-screw-across", across);
+        driven.type("found-screw-down", down);
+    };
+    found(0, "50", "60");
+    found(0, "450", "60");
+    REQUIRE(driven.bench().selected<HungCabinet>()->found.size() == 2);
+    CHECK(driven.bench().selected<HungCabinet>()->found.front().gauge == ScrewGauge::number_10);
+    CHECK(driven.words("hung-verdict-lines").contains("To add"));
+    found(0, "50", "660");
+    found(1, "450", "660"); // it moved
+    CHECK_FALSE(driven.words("hung-verdict").contains("sound"));
+    auto* list = driven.find<QListWidget>("found-screw-found");
+    REQUIRE(list->count() == 4);
+    QStringList told;
+    for (int row = 0; row < list->count(); ++row)
+        told << list->item(row)->text();
+    CHECK(told.filter("does not count, it moved when it was pulled").size() == 1);
+    CHECK(told.filter("counts, in the stud at 1600 mm").size() == 2);
+    found(0, "450", "650");
+    CHECK(driven.words("hung-verdict").contains("sound"));
+
+    QTemporaryDir folder;
+    const QString path = folder.filePath("finding.pdf");
+    REQUIRE(write_sheets_pdf(path, driven.job(), driven.bench().plan(), sheet_set(u"finding")).isEmpty());
+    const QString printed = words_of_pdf(path);
+    for (const char* words : {"Finding: cabinets that hang already", "It may stay as it is", "through a rail",
+                              "moved when it was pulled", "Only screws through a rail in a proved stud count"})
+        CHECK(printed.simplified().contains(QString::fromLatin1(words)));
 }
 
 TEST_CASE("a batten is added, typed, pushed, marked, printed and taken off by a form made from its members",

@@ -473,3 +473,28 @@ TEST_CASE("a hole in a unit's back is typed from its edges, and taken out again"
     QTest::keyClick(list, Qt::Key_Delete);
     CHECK(kitchen.run().units.front().cut_outs.empty());
 }
+
+TEST_CASE("two units of the list go in at once, one takes another's place, and the run is mirrored",
+          "[app][runs][rearrange]") {
+    Kitchen kitchen{3000_mm};
+    kitchen.open_folds();
+    QListWidget& list = kitchen.library();
+    list.setCurrentRow(kitchen.row("Wall unit  600"));
+    list.item(kitchen.row("Wall unit  300"))->setSelected(true);
+    kitchen.press("add-unit");
+    REQUIRE(kitchen.run().units.size() == 2);
+    const std::string last = kitchen.run().units[1].id;
+    const std::string name = kitchen.run().units[1].name;
+    list.clearSelection();
+    list.setCurrentRow(kitchen.row("Wall unit  450"));
+    kitchen.press("replace-unit");
+    CHECK(kitchen.run().units[1].id == last);
+    CHECK(kitchen.run().units[1].name == name); // it is the same place at the wall
+    CHECK(kitchen.run().units[1].width == 450_mm);
+
+    const Run before = kitchen.run();
+    kitchen.press("mirror-run"); // and back below
+    CHECK(kitchen.run().slack != before.slack);
+    kitchen.press("mirror-run");
+    CHECK(kitchen.run() == before);
+}

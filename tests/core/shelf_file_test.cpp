@@ -30,11 +30,11 @@ TEST_CASE("an unknown way of hanging is refused by name, and unknown members of 
     auto document =
         nlohmann::json::parse(write_job(job_with(stud_wall(), new_shelf(shelf_preset("pole"), stud_wall()))));
     auto& held = document["walls"][0]["shelves"][0]["held_by"];
-    held["finial"] = "ball";
+    held["colour"] = "brass";
     const auto kept = read_job(document.dump());
     if (!kept)
         FAIL(kept.error().text());
-    CHECK(nlohmann::json::parse(write_job(kept->job))["walls"][0]["shelves"][0]["held_by"]["finial"] == "ball");
+    CHECK(nlohmann::json::parse(write_job(kept->job))["walls"][0]["shelves"][0]["held_by"]["colour"] == "brass");
     held["kind"] = "glue";
     const auto refused = read_job(document.dump());
     REQUIRE_FALSE(refused);

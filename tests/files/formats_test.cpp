@@ -221,8 +221,8 @@ TEST_CASE("every table goes to CSV and comes back cell by cell", "[formats]") {
         for (std::size_t r = 0; r < table.rows.size(); ++r)
             CHECK((*lines)[r + 1].cells == table.rows[r]);
     }
-    for (const char* name : {"marks", "studs", "fixings", "cut-list", "cutting-plan", "kit", "delivery", "steps",
-                             "checks", "readings", "log", "tipping", "feeds", "lines"})
+    for (const char* name : {"marks", "studs", "fixings", "cut-list", "bench-work", "cutting-plan", "kit", "delivery",
+                             "steps", "days", "checks", "readings", "log", "tipping", "feeds", "lines"})
         CHECK(names.contains(name));
 }
 

@@ -15,6 +15,7 @@ Day::Day(Workbench& bench)
 
 void Day::forget() {
     order_.reset();
+    schedule_.reset();
     cutting_.reset();
     kit_.reset();
 }
@@ -23,6 +24,12 @@ const JobOrder& Day::order() {
     if (!order_)
         order_ = job_order(bench_.job(), bench_.plan());
     return *order_;
+}
+
+const DaySchedule& Day::schedule() {
+    if (!schedule_)
+        schedule_ = day_schedule(bench_.job(), order());
+    return *schedule_;
 }
 
 const CuttingPlan& Day::cutting(const Scope& scope) {

@@ -4,7 +4,7 @@
 #include "core/cutting/cutting_plan.hpp"
 #include "core/cutting/kit.hpp"
 #include "core/fitting/as_found.hpp"
-#include "core/steps/job_order.hpp"
+#include "core/steps/day_schedule.hpp"
 
 namespace yes_square::app {
 
@@ -14,6 +14,7 @@ public:
     explicit Day(Workbench& bench);
 
     const JobOrder& order();
+    const DaySchedule& schedule();
     const CuttingPlan& cutting(const Scope& scope);
     const Kit& kit(const Scope& scope);
 
@@ -25,6 +26,7 @@ private:
 
     Workbench& bench_;
     std::optional<JobOrder> order_;
+    std::optional<DaySchedule> schedule_;
     std::optional<CuttingPlan> cutting_;
     std::optional<Kit> kit_;
     std::pair<std::string, std::string> cutting_of_;

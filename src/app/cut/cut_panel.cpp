@@ -3,6 +3,7 @@
 #include "app/bench/grown.hpp"
 #include "app/bench/read_only_table.hpp"
 #include "app/board/picking.hpp"
+#include "app/cut/bench_page.hpp"
 #include "app/cut/delivery_page.hpp"
 #include "app/cut/kit_page.hpp"
 #include "app/cut/stock_page.hpp"
@@ -59,6 +60,7 @@ CutPanel::CutPanel(Workbench& bench, Day& day, QWidget* parent)
     , summary_{new QLabel{this}}
     , stuffs_{read_only_table({tr("Stuff"), tr("Parts"), tr("Buy")}, "stuffs", this)}
     , parts_{read_only_table({tr("No."), tr("Part"), tr("Long"), tr("Broad")}, "cut-parts", this)}
+    , at_bench_{new BenchPage{bench, this}}
     , stock_{new StockPage{bench, this}}
     , kit_{new KitPage{bench, this}}
     , delivery_{new DeliveryPage{bench, day, this}}
@@ -92,6 +94,7 @@ CutPanel::CutPanel(Workbench& bench, Day& day, QWidget* parent)
     column->addWidget(parts_);
     column->addStretch(1);
     pages_->add(parts, tr("Parts"), QStringLiteral("cut-page-parts"));
+    pages_->add(at_bench_, tr("Bench"), QStringLiteral("cut-page-bench"));
     pages_->add(stock_, tr("Stock"), QStringLiteral("cut-page-stock"));
     pages_->add(kit_, tr("Kit"), QStringLiteral("cut-page-kit"));
     pages_->add(delivery_, tr("Delivery"), QStringLiteral("cut-page-delivery"));
@@ -110,7 +113,7 @@ CutPanel::CutPanel(Workbench& bench, Day& day, QWidget* parent)
         if (row == before)
             return;
         refresh_parts();
-        if (row >= 0 && row < static_cast<int>(tops_.size()))
+        if (!at_bench() && row >= 0 && row < static_cast<int>(tops_.size()))
             scroll_->ensureVisible(0, tops_[static_cast<std::size_t>(row)], 0, 60);
     });
     connect(parts_, &QTableWidget::cellClicked, this,
@@ -118,6 +121,15 @@ CutPanel::CutPanel(Workbench& bench, Day& day, QWidget* parent)
     connect(drawing_, &DrawingView::picked, this, [this](const Reference& reference) {
         if (!reference.item.empty())
             bench_.select(reference.item);
+    });
+    connect(pages_, &Pages::page_changed, this, [this] {
+        drawing_->setAccessibleName(at_bench() ? tr("Parts and what is worked on them") : tr("Cutting plan"));
+        drawing_->redraw();
+    });
+    connect(at_bench_, &BenchPage::chosen, this, [this](int row) {
+        drawing_->redraw();
+        if (row >= 0 && row < static_cast<int>(tops_.size()))
+            scroll_->ensureVisible(0, tops_[static_cast<std::size_t>(row)], 0, 60);
     });
     connect(delivery_, &DeliveryPage::packing_list_wanted, this, &CutPanel::packing_list_wanted);
     connect(&bench_, &Workbench::changed, this, &CutPanel::refresh);
@@ -127,14 +139,20 @@ CutPanel::CutPanel(Workbench& bench, Day& day, QWidget* parent)
     });
 }
 
-void CutPanel::show_page(const QString& name) {
-    if (const int index = pages_->index_of(QStringLiteral("cut-page-") + name); index >= 0)
+bool CutPanel::show_page(const QString& name) {
+    const int index = pages_->index_of(QStringLiteral("cut-page-") + name);
+    if (index >= 0)
         pages_->set_page(index);
+    return index >= 0;
 }
 
 void CutPanel::showEvent(QShowEvent* event) {
     QWidget::showEvent(event);
     refresh();
+}
+
+bool CutPanel::at_bench() const {
+    return pages_->current() == at_bench_ && !at_bench_->empty();
 }
 
 Scope CutPanel::scope() const {
@@ -160,6 +178,7 @@ void CutPanel::refresh() {
         if (stuffs_->rowCount() > 0)
             stuffs_->setCurrentCell(std::min(row, stuffs_->rowCount() - 1), 0);
     }
+    at_bench_->show_parts(worked_parts(bench_.job(), bench_.plan(), scope()));
     refresh_parts();
     stock_->refresh();
     kit_->show_kit(day_.kit(scope()), cutting);
@@ -228,6 +247,15 @@ void CutPanel::pick(const std::string& label) {
 Drawing CutPanel::draw(double width, double, double size) {
     if (!isVisible())
         return {};
+    if (at_bench()) {
+        std::vector<double> tops;
+        Drawing parts = at_bench_->draw(width, size, tops);
+        tops_.clear();
+        for (const double top : tops)
+            tops_.push_back(static_cast<int>(top * pixels_per_mm));
+        drawing_->setMinimumHeight(static_cast<int>(parts.height * pixels_per_mm));
+        return parts;
+    }
     const CuttingPlan& cutting = day_.cutting(scope());
     const double margin = 4;
     const Voice voice = bench_.voice();

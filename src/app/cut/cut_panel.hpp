@@ -12,6 +12,7 @@
 
 namespace yes_square::app {
 
+class BenchPage;
 class DeliveryPage;
 class KitPage;
 class StockPage;
@@ -24,7 +25,7 @@ public:
 
     /// The cutting plan, shown where the wall is.
     QWidget* view() { return scroll_; }
-    void show_page(const QString& name);
+    bool show_page(const QString& name); ///< whether it has such a page
     DeliveryPage& delivery() { return *delivery_; }
     /// The wall is to be seen in the cutting plan's place.
     bool on_wall() const { return on_wall_->isChecked(); }
@@ -39,6 +40,7 @@ protected:
 
 private:
     Scope scope() const;
+    bool at_bench() const; ///< its parts are seen where the wall is
     void refresh();
     void refresh_parts();
     void pick(const std::string& label);
@@ -52,6 +54,7 @@ private:
     QLabel* summary_;
     QTableWidget* stuffs_;
     QTableWidget* parts_;
+    BenchPage* at_bench_;
     StockPage* stock_;
     KitPage* kit_;
     DeliveryPage* delivery_;

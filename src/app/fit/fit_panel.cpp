@@ -9,7 +9,8 @@ FitPanel::FitPanel(Workbench& bench, Day& day, QWidget* parent)
     : QWidget{parent}
     , pages_{new Pages{this}}
     , steps_{new StepsPage{bench, day, this}}
-    , readings_{new WorkReadingsPage{bench, day, this}} {
+    , readings_{new WorkReadingsPage{bench, day, this}}
+    , days_{new DaysPage{bench, day, this}} {
     auto* to_wall = new QPushButton{tr("At the wall (F11)"), this};
     to_wall->setObjectName(QStringLiteral("wall-side"));
     to_wall->setToolTip(tr("One mark at a time, to be read from three metres"));
@@ -26,15 +27,19 @@ FitPanel::FitPanel(Workbench& bench, Day& day, QWidget* parent)
     }
     pages_->add(steps_, tr("Steps"), QStringLiteral("fit-page-steps"));
     pages_->add(readings_, tr("Readings"), QStringLiteral("fit-page-readings"));
+    pages_->add(days_, tr("Days"), QStringLiteral("fit-page-days"));
+    connect(pages_, &Pages::page_changed, this, &FitPanel::view_changed);
     pages_->setObjectName(QStringLiteral("fit-pages"));
     auto* column = new QVBoxLayout{this};
     column->addLayout(row);
     column->addWidget(pages_, 1);
 }
 
-void FitPanel::show_page(const QString& name) {
-    if (const int index = pages_->index_of(QStringLiteral("fit-page-") + name); index >= 0)
+bool FitPanel::show_page(const QString& name) {
+    const int index = pages_->index_of(QStringLiteral("fit-page-") + name);
+    if (index >= 0)
         pages_->set_page(index);
+    return index >= 0;
 }
 
 } // namespace yes_square::app

@@ -3,6 +3,7 @@
 #include "core/job/fresh_name.hpp"
 
 #include "app/bench/field_form.hpp"
+#include "app/layout/found_screws.hpp"
 #include "core/boxes/new_box.hpp"
 
 namespace yes_square::app {
@@ -13,6 +14,8 @@ AuditPanel::AuditPanel(Workbench& bench, QWidget* parent)
     add_button->setObjectName(QStringLiteral("add-hung"));
     connect(add_button, &QPushButton::clicked, this, &AuditPanel::add_cabinet);
     build_found();
+    form_->fold(tr("Screw by screw"), "hung-fold-screws");
+    form_->widget(found_screws(bench, this));
     build_cabinet();
     lay_out("remove-hung", add_button,
             tr("A cabinet that hangs here already: tick what was found to hold it, and read whether that will do and "
@@ -28,12 +31,15 @@ void AuditPanel::build_found() {
         }),
                       form_->write<int>([top](HungCabinet& hung, int there) { tick_rail(hung, top, there == 1); }));
     };
+    // Told screw by screw, their numbers follow.
+    const auto by_number = [](const HungCabinet& hung) { return hung.found.empty(); };
     FieldForm<HungCabinet> rows{*form_, "hung"};
     rail(tr("Top rail"), "hung-top-rail", true);
-    rows.row("top_screws");
+    rows.row("top_screws", by_number);
     rail(tr("Bottom rail"), "hung-bottom-rail", false);
-    for (const char* member : {"bottom_screws", "back_screws", "stray_screws", "studs", "joined_left", "joined_right",
-                               "gauge", "screw_length", "broad_heads"})
+    for (const char* member : {"bottom_screws", "back_screws", "stray_screws", "studs"})
+        rows.row(member, by_number);
+    for (const char* member : {"joined_left", "joined_right", "gauge", "screw_length", "broad_heads"})
         rows.row(member);
 }
 

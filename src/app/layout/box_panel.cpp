@@ -29,6 +29,7 @@ BoxPanel::BoxPanel(Workbench& bench, QWidget* parent)
 void BoxPanel::build() {
     const auto housed = [](const WallBox& box) { return box.joint == BoxJoint::housing; };
     const auto rebated = [](const WallBox& box) { return box.back == BoxBack::rebated; };
+    const auto grooved = [](const WallBox& box) { return box.back == BoxBack::grooved; };
     form_->heading(tr("The box"));
     FieldForm<WallBox>{*form_, "box"}.row("left").row("top").row("width").row("height").row("depth").row("shelves");
     form_->fold(tr("Name, joints, what it carries"), "box-fold-made");
@@ -36,14 +37,17 @@ void BoxPanel::build() {
         .row("name")
         .row("material")
         .row("side")
+        .row("corner")
         .row("joint")
         .row("housing", housed)
         .row("clearance", housed)
+        .row("stop", housed)
         .row("back")
         .row("rebate", rebated)
+        .row("groove_in", grooved)
         .row("back_thickness")
         .row("back_material")
-        .row("back_screwed")
+        .row("back_screwed", [grooved](const WallBox& box) { return !grooved(box); })
         .row("rail_thickness")
         .row("load")
         .row("own_load_kg_per_m", [](const WallBox& box) { return box.load.kind == LoadKind::own; })

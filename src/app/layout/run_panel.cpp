@@ -5,6 +5,7 @@
 #include "app/layout/cut_outs_editor.hpp"
 #include "app/layout/unit_cut_outs.hpp"
 #include "core/job/fresh_name.hpp"
+#include "core/runs/rearrange.hpp"
 #include "core/runs/slide.hpp"
 #include "core/runs/unit_library.hpp"
 
@@ -81,7 +82,10 @@ RunPanel::RunPanel(Workbench& bench, QWidget* parent)
     grid->addWidget(button(tr("Remove run"), "remove-run", [this] { remove_run(); }), 0, 2);
     grow_to_rows(*library_);
     library_->setToolTip(tr("Drag a unit to the wall, or press Enter to put it beside the selected one"));
-    auto* add = button(tr("Add unit"), "add-unit", [this] { add_listed(library_->currentRow()); });
+    library_->setSelectionMode(QAbstractItemView::ExtendedSelection);
+    auto* add = button(tr("Add"), "add-unit", [this] { add_chosen(); });
+    auto* in_place = button(tr("In its place"), "replace-unit", [this] { put_in_place(); });
+    in_place->setToolTip(tr("The chosen unit stands where the selected one does now"));
     auto* take = button(tr("Take in list..."), "take-list", [this] { choose_list(); });
     connect(library_, &QListWidget::itemActivated, this,
             [this](QListWidgetItem* item) { add_listed(library_->row(item)); });
@@ -93,18 +97,22 @@ RunPanel::RunPanel(Workbench& bench, QWidget* parent)
         if (static_cast<std::size_t>(row) < at_hand_.size())
             emit unit_dropped(at_hand_[static_cast<std::size_t>(row)], at);
     });
+    mirror_ = button(tr("Mirror the run"), "mirror-run", [this] { mirror(); });
+    mirror_->setToolTip(tr("The last unit first, hinges on the other side"));
     slide_->setMinimumWidth(1);
     slide_->setObjectName(QStringLiteral("slide-run"));
     connect(slide_, &QPushButton::clicked, this, &RunPanel::slide);
     unit_buttons_ = {button(tr("Earlier"), "unit-earlier", [this] { move_unit(-1); }),
                      button(tr("Later"), "unit-later", [this] { move_unit(1); }),
-                     button(tr("Remove unit"), "remove-unit", [this] { remove_unit(); })};
+                     button(tr("Remove unit"), "remove-unit", [this] { remove_unit(); }), in_place};
     auto* list_row = new QHBoxLayout;
     list_row->addWidget(add);
+    list_row->addWidget(in_place);
     list_row->addWidget(take);
     auto* unit_row = new QHBoxLayout;
     for (QPushButton* each : unit_buttons_)
-        unit_row->addWidget(each);
+        if (each != in_place)
+            unit_row->addWidget(each);
     auto* column = new QVBoxLayout{this};
     column->setContentsMargins(0, 6, 0, 0);
     auto* units = new Fold{tr("Units to add"), this};
@@ -128,6 +136,7 @@ RunPanel::RunPanel(Workbench& bench, QWidget* parent)
     column->addWidget(panels);
     column->addLayout(unit_row);
     column->addWidget(slide_);
+    column->addWidget(mirror_);
     column->addWidget(run_form_);
     auto* cut_outs_fold = new Fold{tr("Cut-outs in its worktop"), this};
     cut_outs_fold->setObjectName(QStringLiteral("run-fold-cut-outs"));
@@ -160,6 +169,7 @@ void RunPanel::refresh() {
         slide_->setText(plan->slide.holds_now() ? tr("Every unit has its screws in proved studs")
                         : can ? tr("Slide for studs: %1").arg(text(format(plan->slide.moved, bench_.job().unit)))
                               : tr("No place within the slack catches all studs"));
+    mirror_->setVisible(bench_.run() && bench_.run()->units.size() > 1);
     for (QPushButton* each : unit_buttons_)
         each->setEnabled(bench_.unit() != nullptr);
 }
@@ -230,6 +240,37 @@ void RunPanel::add_listed(int row) {
     std::string id;
     bench_.edit(tr("Add unit"), [&](Job& job) { id = put_unit(job, bench_.wall_index(), unit, run, at); });
     bench_.select(id);
+}
+
+void RunPanel::add_chosen() {
+    std::vector<int> rows;
+    for (const QModelIndex& index : library_->selectionModel()->selectedRows())
+        rows.push_back(index.row());
+    std::ranges::sort(rows);
+    for (const int row : rows) // each beside the one before, which is selected now
+        add_listed(row);
+}
+
+void RunPanel::put_in_place() {
+    const int row = library_->currentRow();
+    if (!bench_.unit() || row < 0 || static_cast<std::size_t>(row) >= at_hand_.size())
+        return;
+    const CabinetUnit unit = at_hand_[static_cast<std::size_t>(row)];
+    const std::string id = bench_.unit()->id;
+    bench_.edit(tr("Put %1 in its place").arg(text(unit.name)), [&](Job& job) {
+        Run* run = find_run(job, bench_.run()->id).run;
+        const auto place = std::ranges::find(run->units, id, &CabinetUnit::id);
+        *place = in_place_of(*place, unit);
+    });
+    bench_.select(id);
+}
+
+void RunPanel::mirror() {
+    const RunPlan* plan = bench_.run_plan();
+    if (!plan || !bench_.run())
+        return;
+    Run turned = mirrored(*bench_.run(), plan->layout.right() - plan->layout.left());
+    bench_.apply(tr("Mirror the run"), Change<Run>{std::move(turned)});
 }
 
 void RunPanel::remove_unit() {

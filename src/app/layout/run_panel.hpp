@@ -38,6 +38,9 @@ public:
     void add_run(RunLevel level);
     void remove_run();
     void add_listed(int row);
+    void add_chosen();   ///< every chosen row of the list, one beside the other
+    void put_in_place(); ///< the chosen one, of the selected unit
+    void mirror();
     void remove_unit();
     void move_unit(int by);
     void slide();
@@ -59,6 +62,7 @@ private:
     UnitForm* unit_form_;
     std::vector<CabinetUnit> at_hand_; ///< as the rows of the list
     QPushButton* slide_;
+    QPushButton* mirror_;
     std::vector<QPushButton*> unit_buttons_;
     Fold* cut_outs_ = nullptr;
     Fold* panels_ = nullptr;

@@ -130,6 +130,9 @@ bool write_job_steps(Page& page, const Job& job, const Plan& plan) {
         if (tick && tick->state == TickState::done)
             words += tr(" - done %1 %2").arg(shown_time(tick->at), text(tick->by));
         page.item(QString::number(++number), words, task.step.hold_point);
+        if (task.step.lift)
+            for (const Sentence& mind : lift_words(*task.step.lift))
+                page.item({}, said(mind), false);
     }
     return true;
 }

@@ -85,11 +85,7 @@ private:
         if (may_tip)
             for (const Sentence& caution : tipping_cautions())
                 page_.item(QStringLiteral("-"), said(caution), false);
-        page_.heading(tr("Steps"));
-        int number = 1;
-        for (const Step& step : steps)
-            page_.item(QString::number(number++), (step.hold_point ? tr("HOLD. ") : QString{}) + said(step.words),
-                       true);
+        page_.steps(steps, voice_);
     }
 
     void sheet(const StorageSystem& system, const SystemPlan& plan) {
@@ -106,6 +102,7 @@ private:
         }
         page_.table({tr("Bay"), tr("For"), tr("From ref. end"), tr("Wide"), tr("What fits")}, rows,
                     {0.07, 0.15, 0.14, 0.12, 0.52});
+        heights_in_bays(plan);
         page_.heading(tr("Cleats: screws in studs"));
         rows.clear();
         for (const BayPlan& bay : plan.bays)
@@ -133,6 +130,32 @@ private:
                             shown(stock(part.thickness()))});
         page_.table({tr("Label"), tr("Part"), tr("Long"), tr("Broad"), tr("Thick")}, rows, {0.14, 0.3, 0.2, 0.2, 0.16});
         steps(plan.steps, true);
+    }
+
+    /// Where each shelf and rod goes, bay by bay from the top.
+    void heights_in_bays(const SystemPlan& plan) {
+        std::vector<std::pair<Length, QStringList>> heights;
+        std::vector<QStringList> rows;
+        for (const BayPlan& bay : plan.bays) {
+            heights.clear();
+            const QString number = QString::number(bay.number);
+            for (const BayShelf& shelf : bay.shelves)
+                heights.push_back(
+                    {shelf.top,
+                     {number, text(shelf.label), tr("shelf, %1").arg(text(say(words(shelf.what), voice_))),
+                      tr("%1 to its top").arg(shown(shelf.top)),
+                      shelf.pin_hole ? tr("pins in hole %1 from the foot").arg(*shelf.pin_hole) : QString{}}});
+            for (const BayRod& rod : bay.rods)
+                heights.push_back({rod.z,
+                                   {number, text(rod.label), tr("rod"), tr("%1 to its middle").arg(shown(rod.z)),
+                                    tr("cut to %1").arg(shown(rod.cut))}});
+            std::ranges::stable_sort(heights, std::greater{}, [](const auto& row) { return row.first; });
+            for (auto& [z, row] : heights)
+                rows.push_back(std::move(row));
+        }
+        page_.heading(tr("Shelves and rods, from the top"));
+        page_.table({tr("Bay"), tr("Label"), tr("What"), tr("Above the datum"), tr("Mind")}, rows,
+                    {0.07, 0.1, 0.25, 0.28, 0.3});
     }
 
     void sheet(const Piece& piece, const PiecePlan& plan) {

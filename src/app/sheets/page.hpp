@@ -82,8 +82,9 @@ public:
         at_ += height;
     }
 
-    void heading(const QString& words) {
-        make_room(18); // itself and two lines under it
+    /// @param under  mm that have to follow it on its page
+    void heading(const QString& words, double under = 0) {
+        make_room(18 + under); // itself and two lines under it
         at_ += 2.5 * type_;
         write(words, body_type * 1.15, true);
         rule();
@@ -104,6 +105,19 @@ public:
         at_ = from;
         write(words, body_type, false, 8);
         at_ += 0.6 * type_;
+    }
+
+    /// Steps by their numbers, what a lift asks of hands under each.
+    void steps(const std::vector<Step>& steps, const Voice& voice) {
+        heading(tr("Steps"));
+        int number = 1;
+        for (const Step& step : steps) {
+            item(QString::number(number++), (step.hold_point ? tr("HOLD. ") : QString{}) + text(say(step.words, voice)),
+                 true);
+            if (step.lift)
+                for (const Sentence& mind : lift_words(*step.lift))
+                    write(text(say(mind, voice)), small_type, false, 8);
+        }
     }
 
     void table(const QStringList& headings, const std::vector<QStringList>& rows, const std::vector<double>& shares) {

@@ -84,11 +84,7 @@ private:
         page_.heading(tr("Before you drill"));
         for (const Sentence& caution : general_cautions())
             page_.item(QStringLiteral("-"), said(caution), false);
-        page_.heading(tr("Steps"));
-        int number = 1;
-        for (const Step& step : plan_.steps)
-            page_.item(QString::number(number++), (step.hold_point ? tr("HOLD. ") : QString{}) + said(step.words),
-                       true);
+        page_.steps(plan_.steps, voice_);
     }
 
     /// Every hole, to be marked on the wall from its reference end.

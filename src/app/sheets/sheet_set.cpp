@@ -1,6 +1,8 @@
 #include "app/sheets/sheet_set.hpp"
 
+#include "app/sheets/bench_sheets.hpp"
 #include "app/sheets/day_sheets.hpp"
+#include "app/sheets/finding_sheet.hpp"
 #include "app/sheets/furniture_sheets.hpp"
 #include "app/sheets/thing_sheets.hpp"
 
@@ -18,6 +20,19 @@ bool write_all(Page& page, const Job& job, const Plan& plan) {
     return any;
 }
 
+bool write_cut_kit_and_bench(Page& page, const Job& job, const Plan& plan) {
+    const bool any = write_cut_and_kit(page, job, plan);
+    write_bench_work(page, job, plan);
+    return any;
+}
+
+bool write_steps_and_days(Page& page, const Job& job, const Plan& plan) {
+    const bool any = write_job_steps(page, job, plan);
+    if (any)
+        write_days(page, job, plan);
+    return any;
+}
+
 bool write_hand_over_and_labels(Page& page, const Job& job, const Plan& plan) {
     const bool any = write_hand_over(page, job, plan);
     write_load_labels(page, job, plan);
@@ -31,15 +46,17 @@ const std::vector<SheetSet>& sheet_sets() {
     static const std::vector<SheetSet> all{
         {QStringLiteral("sheets"), tr("Sheets"), tr("Nothing is laid out in this job yet."), write_all},
         {QStringLiteral("cut-and-kit"), tr("Cut and kit"), tr("Nothing is to be cut or taken along yet."),
-         write_cut_and_kit, true},
+         write_cut_kit_and_bench, true},
         {QStringLiteral("steps"), tr("Steps of the job"), tr("There is nothing to do in this job yet."),
-         write_job_steps, true},
+         write_steps_and_days, true},
         {QStringLiteral("templates"), tr("Drilling templates 1:1"), tr("Nothing in this job is drilled for."),
          write_templates, true},
         {QStringLiteral("part-labels"), tr("Part labels"), tr("No wardrobe in this job has parts to label."),
          write_part_labels},
         {QStringLiteral("inventory"), tr("Tipping inventory"), tr("Nothing in this job is so tall that it could tip."),
          write_inventory},
+        {QStringLiteral("finding"), tr("Finding of what hangs already"),
+         tr("No cabinet that hung already is in this job."), write_findings},
         {QStringLiteral("hand-over"), tr("Hand-over"), tr("Nothing is laid out in this job yet."),
          write_hand_over_and_labels, true},
     };

@@ -181,6 +181,13 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
                     : tr("Board from %1, cut to %2 at its back and %3 at its front")
                           .arg(shown(quantity(piece.left)), shown(quantity(piece.back)), shown(quantity(piece.front))),
                 false);
+    if (!plan.back_cuts.empty()) {
+        QStringList cuts;
+        for (const BackCut& cut : plan.back_cuts)
+            cuts << tr("%1: %2").arg(shown(quantity(cut.at)), shown(quantity(cut.off)));
+        page.write(tr("Back edge, off it at so far from the left end: %1").arg(cuts.join(QStringLiteral(", "))),
+                   body_type, false);
+    }
     if (shelf.out_of_reach)
         page.write(tr("Reckoned with nobody who leans on it, as the fitter says: out of reach, or furniture stands "
                       "before it."),
@@ -227,10 +234,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
     page.heading(tr("Before you drill"));
     for (const Sentence& caution : general_cautions())
         page.write(said(caution), small_type, false);
-    page.heading(tr("Steps"));
-    int number = 1;
-    for (const Step& step : plan.steps)
-        page.item(QString::number(number++), (step.hold_point ? tr("HOLD. ") : QString{}) + said(step.words), true);
+    page.steps(plan.steps, voice);
 }
 
 /// As large as one page takes it; what takes two at any size is written at its usual one.

@@ -357,6 +357,8 @@ void MainWindow::show_survey() {
         return see(start_);
     if (stages_->stage() == Stage::cut && !cut_->on_wall())
         return see(cut_->view());
+    if (stages_->stage() == Stage::fit && fit_->view())
+        return see(fit_->view());
     const bool above = from_above_ || (surveying && survey_->page() == SurveyPage::room);
     see(above ? static_cast<QWidget*>(room_) : static_cast<QWidget*>(board_));
 }

@@ -31,6 +31,8 @@ void MainWindow::build_day() {
     for (QWidget* panel : {static_cast<QWidget*>(cut_), static_cast<QWidget*>(fit_), static_cast<QWidget*>(record_)})
         panels_->addWidget(scrolled(panel));
     views_->addWidget(cut_->view());
+    views_->addWidget(fit_->days_view());
+    connect(fit_, &FitPanel::view_changed, this, &MainWindow::show_survey);
     connect(cut_, &CutPanel::packing_list_wanted, this, [this] {
         const QString path =
             QFileDialog::getOpenFileName(this, tr("Take in a packing list"), {}, tr("Tables (*.csv *.txt)"));

@@ -7,6 +7,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <set>
 
 namespace yes_square {
 namespace {
@@ -19,7 +20,9 @@ public:
         , sure_{proved_only(site.survey)}
         , site_{site.with(sure_)}
         , rails_{rails_of(hung.unit, site.rules.runs)}
-        , plan_{plan} {}
+        , plan_{plan} {
+        look_at_found();
+    }
 
     void audit() {
         plan_.id = hung_.id;
@@ -28,7 +31,10 @@ public:
         afresh.hanging = Hanging::screws;
         plan_.wanted = hang_unit({afresh, RunLevel::wall, {hung_.left, hung_.unit.width}, bottom_edge()}, site_);
         plan_.loaded_mass = plan_.wanted.loaded_mass;
-        as_found();
+        if (hung_.found.empty())
+            as_found();
+        else
+            as_placed();
         to_add();
         judge();
         if (plan_.verdict != HungVerdict::sound) {
@@ -45,7 +51,10 @@ private:
     static constexpr int most_screws = 6; ///< looked at in one rail
 
     Length bottom_edge() const { return hung_.top - hung_.unit.height; }
-    bool known() const { return hung_.gauge && hung_.screw_length > Length{} && site_.timber(); }
+    bool known() const {
+        return site_.timber() &&
+               (hung_.found.empty() ? hung_.gauge && hung_.screw_length > Length{} : !holding_.empty());
+    }
 
     std::vector<double> proved_columns() const {
         std::vector<double> columns;
@@ -70,41 +79,183 @@ private:
         return ways;
     }
 
-    /// The worst use of any screw, so many at the top and at the bottom of each of these columns. Refused: nothing
-    /// keeps the cabinet from turning; unknown: a screw does not reach the wood.
+    /// A screw that holds: where it is on the cabinet, and what it is.
+    struct Holding {
+        double across = 0; ///< m from the cabinet's left side
+        double up = 0;     ///< m over its bottom edge
+        HangingRail rail;
+        ScrewGauge gauge;
+        Length length;
+        bool broad = false;
+        std::size_t stud = 0; ///< number in the survey
+
+        auto kind() const { return std::tuple{gauge, length, broad}; }
+    };
+
+    /// The worst use of any of these. Refused: nothing keeps the cabinet from turning; unknown: a screw does not reach
+    /// the wood.
     struct Used {
         Utilisation of;
         FixingStrength strength; ///< of the screw that is used most
         HoleDemand demand;
     };
-    Used used(const std::vector<double>& columns, const std::vector<int>& top, const std::vector<int>& bottom) const {
+    Used used(const std::vector<Holding>& screws) const {
         ScrewPattern pattern;
-        std::vector<const HangingRail*> rail_of;
-        const auto row = [&](const HangingRail& rail, const std::vector<int>& screws) {
-            for (std::size_t i = 0; i < columns.size(); ++i)
-                for (int n = 0; n < screws[i]; ++n) {
-                    pattern.holes.push_back({columns[i], (hung_.top - rail.down - bottom_edge()).in_metres()});
-                    rail_of.push_back(&rail);
-                }
-        };
-        row(rails_.front(), top);
-        row(rails_.back(), bottom);
+        for (const Holding& screw : screws)
+            pattern.holes.push_back({screw.across, screw.up});
         const UnitForces forces =
             unit_forces(hung_.unit, plan_.wanted.empty_mass, plan_.loaded_mass, pattern, site_.rules.lining_pressure);
         if (forces.refused)
             return {Utilisation::refused(), {}, {}};
-        std::vector<HeldPart> parts;
-        for (std::size_t i = 0; i < pattern.holes.size(); ++i) {
-            HeldPart part{driven_through_rail(hung_.unit, *rail_of[i], site_.rules.runs), {}};
-            if (!hung_.broad_heads)
-                part.through.head = Length::nearest_to_inches(properties(*hung_.gauge).head_in);
-            for (const UnitCase& one : forces.cases)
-                part.demands.push_back(
-                    {one.holes[i].tension, one.holes[i].down, one.load.duration, one.load.when, one.holes[i].across});
-            parts.push_back(std::move(part));
+        Used worst{Utilisation::none(), {}, {}};
+        for (std::size_t first = 0; first < screws.size(); ++first) {
+            const auto kind = screws[first].kind();
+            if (std::any_of(screws.begin(), screws.begin() + static_cast<std::ptrdiff_t>(first),
+                            [&](const Holding& other) { return other.kind() == kind; }))
+                continue; // weighed with it
+            std::vector<HeldPart> parts;
+            for (std::size_t i = first; i < screws.size(); ++i) {
+                if (screws[i].kind() != kind)
+                    continue;
+                HeldPart part{driven_through_rail(hung_.unit, screws[i].rail, site_.rules.runs), {}};
+                if (!screws[i].broad)
+                    part.through.head = Length::nearest_to_inches(properties(screws[i].gauge).head_in);
+                for (const UnitCase& one : forces.cases)
+                    part.demands.push_back({one.holes[i].tension, one.holes[i].down, one.load.duration, one.load.when,
+                                            one.holes[i].across});
+                parts.push_back(std::move(part));
+            }
+            const auto choice = weigh_given(screws[first].gauge, screws[first].length, site_.fixings(), parts);
+            if (!choice)
+                return {};
+            if (choice->utilisation >= worst.of)
+                worst = {choice->utilisation, choice->fixing.strength(), choice->governing};
         }
-        const auto choice = weigh_given(*hung_.gauge, hung_.screw_length, site_.fixings(), parts);
-        return choice ? Used{choice->utilisation, choice->fixing.strength(), choice->governing} : Used{};
+        return worst;
+    }
+
+    /// What counts of the screws that were found each where it is, and why the others do not.
+    void look_at_found() {
+        if (hung_.found.empty())
+            return;
+        hung_.top_screws = hung_.bottom_screws = hung_.back_screws = hung_.stray_screws = 0;
+        const Framing* framing = site_.timber();
+        std::set<std::size_t> studs;
+        for (const FoundScrew& screw : hung_.found) {
+            FoundVerdict& verdict =
+                plan_.found.emplace_back(FoundVerdict{false, hung_.left + screw.across, hung_.top - screw.down, {}});
+            const auto no = [&](Sentence why) { verdict.why = std::move(why); };
+            if (screw.across < Length{} || screw.across > hung_.unit.width || screw.down < Length{} ||
+                screw.down > hung_.unit.height) {
+                no({"it is not on the cabinet: measure from its left side and its top"});
+                continue;
+            }
+            if (screw.through == FoundThrough::stile) {
+                (screw.across < hung_.unit.width / 2 ? hung_.joined_left : hung_.joined_right) = true;
+                no({"it joins a neighbour and is not in the wall"});
+                continue;
+            }
+            if (screw.through == FoundThrough::ledger) {
+                no({"a strip under it takes weight; it keeps nothing to the wall"});
+                continue;
+            }
+            const auto rail = std::ranges::find_if(
+                rails_, [&](const HangingRail& each) { return absolute(each.down - screw.down) <= each.breadth / 2; });
+            if (screw.in == FoundIn::lining) {
+                ++hung_.stray_screws;
+                no({"in nothing but lining: take it out and fill the hole"});
+                continue;
+            }
+            // A back as thick as a rail stands for one, wherever it is screwed through.
+            const bool thick = hung_.unit.rails.empty() && hung_.unit.back >= site_.rules.runs.rail_back;
+            if (!thick && (screw.through == FoundThrough::back || rail == rails_.end())) {
+                ++hung_.back_screws;
+                no(screw.through == FoundThrough::back
+                       ? Sentence{"through the back alone: it is extra"}
+                       : Sentence{"no rail was entered where it is, {0} down", {quantity(screw.down)}});
+                continue;
+            }
+            if (screw.moved) {
+                no({"it moved when it was pulled"});
+                continue;
+            }
+            if (screw.in == FoundIn::not_known) {
+                no({"nobody knows what it is in: turn it out a turn, or probe beside it"});
+                continue;
+            }
+            if (!framing) {
+                no({"there are no timber studs here: what holds it is not known"});
+                continue;
+            }
+            if (!screw.gauge || screw.length <= Length{}) {
+                no({"what screw it is is not known: lining screws snap"});
+                continue;
+            }
+            const auto stud = stud_with(*framing, verdict.x, *screw.gauge);
+            if (!stud) {
+                no({"no proved stud is sure to be there"});
+                continue;
+            }
+            verdict.counts = true;
+            verdict.why = {"in the stud at {0}", {quantity(site_.survey.studs[*stud].centre)}};
+            holding_.push_back({screw.across.in_metres(), (hung_.unit.height - screw.down).in_metres(),
+                                rail != rails_.end() ? *rail : HangingRail{screw.down, {}, hung_.unit.back, {}},
+                                *screw.gauge, screw.length, screw.broad_head, *stud});
+            studs.insert(*stud);
+            ++(screw.down <= hung_.unit.height / 2 ? hung_.top_screws : hung_.bottom_screws);
+        }
+        hung_.studs = static_cast<int>(studs.size());
+    }
+
+    /// The proved stud that a screw of this gauge is sure to be in, off its edge.
+    std::optional<std::size_t> stud_with(const Framing& framing, Length x, ScrewGauge gauge) const {
+        for (std::size_t i = 0; i < site_.survey.studs.size(); ++i) {
+            const Stud& stud = site_.survey.studs[i];
+            if (stud.state == StudState::proved &&
+                absolute(stud.centre - x) <=
+                    usable_half_width(framing, stud.uncertainty, properties(gauge).diameter_in, site_.rules))
+                return i;
+        }
+        return std::nullopt;
+    }
+
+    /// The load on screws that are known one by one. What some of them hold by themselves they hold whatever the others
+    /// do: the best of all their parts counts.
+    void as_placed() {
+        constexpr std::size_t most_parts = 8; // 255 of them
+        const std::size_t number = std::min(holding_.size(), most_parts);
+        for (std::size_t part = 1; part < (std::size_t{1} << number); ++part) {
+            std::vector<Holding> some;
+            for (std::size_t i = 0; i < number; ++i)
+                if (part >> i & 1U)
+                    some.push_back(holding_[i]);
+            take_if_better(some);
+        }
+        if (holding_.size() > number)
+            take_if_better(holding_);
+    }
+    void take_if_better(const std::vector<Holding>& screws) {
+        const Used here = used(screws);
+        if (!plan_.utilisation.known() || (here.of.known() && here.of < plan_.utilisation)) {
+            plan_.utilisation = here.of;
+            worst_ = here;
+            plan_.counts = screws.size();
+        }
+    }
+
+    /// So many at the top and at the bottom of each of these columns.
+    std::vector<Holding> in_columns(const std::vector<double>& columns, const std::vector<int>& top,
+                                    const std::vector<int>& bottom) const {
+        std::vector<Holding> screws;
+        const auto row = [&](const HangingRail& rail, const std::vector<int>& each) {
+            for (std::size_t i = 0; i < columns.size(); ++i)
+                for (int n = 0; n < each[i]; ++n)
+                    screws.push_back({columns[i], (hung_.unit.height - rail.down).in_metres(), rail, *hung_.gauge,
+                                      hung_.screw_length, hung_.broad_heads, i});
+        };
+        row(rails_.front(), top);
+        row(rails_.back(), bottom);
+        return screws;
     }
 
     /// The load on what was found, on no more studs than were ticked and are proved. Which of them is not told, nor
@@ -125,7 +276,7 @@ private:
                                                   all.begin() + static_cast<std::ptrdiff_t>(first + studs));
                 for (const auto& at_top : shared(of_top, studs))
                     for (const auto& at_bottom : shared(of_bottom, studs))
-                        if (const Used here = used(columns, at_top, at_bottom); here.of >= worst.of)
+                        if (const Used here = used(in_columns(columns, at_top, at_bottom)); here.of >= worst.of)
                             worst = here;
             }
             return worst;
@@ -169,9 +320,14 @@ private:
     /// Whether a screw is in the wall for this cabinet so near a place that another would split the stud.
     bool taken(const PlannedHole& hole) const {
         const Length apart = Length::nearest_to_inches(10 * usual_screw(site_.rules.timber).diameter_in);
-        return std::ranges::any_of(site_.wall.made, [&](const MadeHole& made) {
-            return made.item == hung_.id && absolute(made.x - hole.x) < apart && absolute(made.z - hole.z) < apart;
-        });
+        const auto near = [&](Length x, Length z) {
+            return absolute(x - hole.x) < apart && absolute(z - hole.z) < apart;
+        };
+        return std::ranges::any_of(
+                   site_.wall.made,
+                   [&](const MadeHole& made) { return made.item == hung_.id && near(made.x, made.z); }) ||
+               std::ranges::any_of(plan_.found,
+                                   [&](const FoundVerdict& found) { return found.counts && near(found.x, found.z); });
     }
 
     /// Where the missing screws go: places of the plan that have none yet, so many to a rail.
@@ -217,8 +373,11 @@ private:
             return grave({"What rails {0} has was not entered, and its back of {1} does not stand for them: empty it "
                           "before anything else",
                           {name, quantity(hung_.unit.back)}});
-        if (hung_.top_screws + hung_.bottom_screws == 0)
+        if (hung_.top_screws + hung_.bottom_screws == 0 && hung_.found.empty())
             return grave({"No screw through a rail of {0} is in a stud: empty it before anything else", {name}});
+        if (!hung_.found.empty() && holding_.empty())
+            return grave({"None of the {0} screws that were found in {1} counts: empty it before anything else",
+                          {count(hung_.found.size()), name}});
         if (site_.masonry())
             return grave({"What the plugs of {0} hold is not known: empty it until its fixings are made good", {name}});
         if (!known())
@@ -296,14 +455,16 @@ private:
                   {quantity(hole->x), quantity(hole->z), quantity(plan_.wanted.inside_left(*hole)), quantity(50_mm)}});
         phase = Phase::drill;
         if (plan_.wanted.fixing)
-            step({"{0}, {1} long, pilot {2}; a broad head or a washer",
+            step({"{0}, {1} long: {2} clear through the rail, pilot {3} in the stud; a broad head or a washer, or "
+                  "countersunk under a cap in the colour of the inside",
                   {plan_.wanted.fixing->name, stock(plan_.wanted.fixing->screw_length),
-                   stock(plan_.wanted.fixing->hole_diameter)}});
+                   stock(plan_.wanted.fixing->clearance), stock(plan_.wanted.fixing->hole_diameter)}});
         phase = Phase::prove;
         step({"Pull on its top and bottom: nothing may move. Then load it"}, true);
     }
 
-    const HungCabinet& hung_;
+    HungCabinet hung_; ///< with the numbers of what was found, where that is told screw by screw
+    std::vector<Holding> holding_;
     const WallSurvey sure_; ///< nothing hangs on a stud that is only indicated
     const WallSite site_;
     const std::vector<HangingRail> rails_;

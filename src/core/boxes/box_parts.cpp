@@ -4,27 +4,59 @@
 
 namespace yes_square {
 
+namespace {
+
+std::string_view words_of_side(const WallBox& box) {
+    if (box.corner == BoxCorner::over_sides)
+        return "between top and bottom, screwed";
+    if (box.corner == BoxCorner::mitred)
+        return "its ends mitred, measured over the long side";
+    return box.back == BoxBack::rebated ? std::string_view{"rebated along its back edge"} : std::string_view{};
+}
+
+} // namespace
+
+Length shelf_depth(const WallBox& box) {
+    switch (box.back) {
+    case BoxBack::rebated:
+        return box.depth - box.rebate;
+    case BoxBack::grooved:
+        return box.depth - box.groove_in - box.back_thickness;
+    case BoxBack::planted:
+        break;
+    }
+    return box.depth;
+}
+
 std::vector<BoxPart> box_parts(const WallBox& box) {
     const bool housed = box.joint == BoxJoint::housing;
-    const bool rebated = box.back == BoxBack::rebated;
     const Length between = box.width - 2 * box.side;
     const Length across = housed ? between + 2 * box.housing - 2 * box.clearance : between;
     const std::string_view ends = housed ? std::string_view{"its ends enter housings"} : "between the sides, screwed";
+    const bool over = box.corner == BoxCorner::over_sides;
+    const bool through = box.corner == BoxCorner::sides_through;
+    const std::string_view end_words = through ? ends
+                                       : over  ? std::string_view{"over the sides, screwed down into them"}
+                                               : "its ends mitred, measured over the long side";
+    const Length outer = through ? across : box.width;
     std::vector<BoxPart> parts;
     parts.push_back(
-        {"side", 2, box.height, box.depth, box.side, rebated ? std::string_view{"rebated along its back edge"} : ""});
-    parts.push_back({"top", 1, across, box.depth, box.side, ends});
-    parts.push_back({"bottom", 1, across, box.depth, box.side, ends});
+        {"side", 2, over ? box.height - 2 * box.side : box.height, box.depth, box.side, words_of_side(box)});
+    parts.push_back({"top", 1, outer, box.depth, box.side, end_words});
+    parts.push_back({"bottom", 1, outer, box.depth, box.side, end_words});
     if (box.shelves > 0)
-        parts.push_back({"shelf", static_cast<std::size_t>(box.shelves), across,
-                         rebated ? box.depth - box.rebate : box.depth, box.side, ends});
-    if (rebated)
-        parts.push_back({"back", 1, box.height - box.side - 2 * box.clearance, box.width - box.side - 2 * box.clearance,
-                         box.back_thickness, "lies in the rebates"});
-    else
+        parts.push_back({"shelf", static_cast<std::size_t>(box.shelves), across, shelf_depth(box), box.side, ends});
+    if (box.back == BoxBack::planted)
         parts.push_back({"back", 1, box.height, box.width, box.back_thickness, "lies on the back edges"});
+    else
+        parts.push_back({"back", 1, box.height - box.side - 2 * box.clearance, box.width - box.side - 2 * box.clearance,
+                         box.back_thickness,
+                         box.back == BoxBack::rebated ? std::string_view{"lies in the rebates"}
+                                                      : "slides into the grooves before the last board goes on"});
     if (box.rail_thickness > Length{})
-        parts.push_back({"strip behind top and bottom", 2, between, 120_mm, box.rail_thickness, "before the back"});
+        parts.push_back({"strip behind top and bottom", 2, between, 120_mm, box.rail_thickness,
+                         box.back == BoxBack::grooved ? std::string_view{"behind the back, screwed to the sides"}
+                                                      : "before the back"});
     return parts;
 }
 

@@ -7,10 +7,14 @@
 /// What a box is cut from, and whether it stands square.
 namespace yes_square {
 
-/// Parts from the outer sizes and the joints. The sides run through from top to bottom. A housing lengthens what enters
-/// it, less its clearance: width - 2 sides + 2 housings - 2 clearances. A back in a rebate shortens the depth of the
-/// shelves between top and bottom; the rebate is half the thickness of the boards wide. Common practice.
+/// Parts from the outer sizes and the joints. Sides run through from top to bottom, or top and bottom lie over them and
+/// they are two thicknesses shorter, or all four are mitred. A housing lengthens what enters it, less its clearance:
+/// width - 2 sides + 2 housings - 2 clearances. A back in a rebate or in grooves shortens the depth of the shelves
+/// between top and bottom; it is let in by half the thickness of the boards. Common practice.
 std::vector<BoxPart> box_parts(const WallBox& box);
+
+/// How deep the shelves between top and bottom are, front to back.
+Length shelf_depth(const WallBox& box);
 
 /// Upper faces of the shelves above the datum, evenly spaced, from the highest.
 std::vector<Length> shelf_tops(const WallBox& box);

@@ -1,14 +1,17 @@
 #include "core/boxes/reckon_box.hpp"
 
 #include "core/boxes/box_parts.hpp"
+#include "core/boxes/box_work.hpp"
 #include "core/fixings/used_working.hpp"
 #include "core/runs/hang_unit.hpp"
 #include "core/shelves/verdicts.hpp"
 #include "core/site/check_writer.hpp"
+#include "core/site/lifting.hpp"
 #include "core/site/site_checks.hpp"
 
 #include <algorithm>
 #include <cmath>
+#include <fmt/format.h>
 
 namespace yes_square {
 namespace {
@@ -32,6 +35,11 @@ public:
         if (cannot_be_made())
             return;
         plan_.pieces = box_parts(box_);
+        work_parts(box_, site_.rules, plan_.pieces);
+        for (const BoxPart& part : plan_.pieces)
+            plan_.joint_screws +=
+                part.number *
+                static_cast<std::size_t>(std::ranges::count(part.work.cuts, Machining::screw_hole, &PartCut::kind));
         plan_.diagonal = Length::nearest_to_metres(std::hypot(box_.width.in_metres(), box_.height.in_metres()));
         plan_.shelf_tops = shelf_tops(box_);
         plan_.back_screws = back_screws(box_, site_.rules.boxes);
@@ -63,13 +71,27 @@ private:
         if (box_.joint == BoxJoint::housing && box_.clearance >= box_.housing)
             return refuse({"With a clearance of {0} nothing enters the housings", {quantity(box_.clearance)}},
                           {"{0} is usual", {quantity(1_mm)}});
+        if (box_.joint == BoxJoint::housing && box_.stop > Length{} && box_.stop >= shelf_depth(box_))
+            return refuse({"Housings that stop {0} before the front edge are none: the shelves are {1} deep",
+                           {quantity(box_.stop), quantity(shelf_depth(box_))}},
+                          {"{0} is usual, or 0: they run through", {quantity(12_mm)}});
         if (box_.back == BoxBack::rebated && box_.rebate >= box_.depth)
             return refuse({"A rebate of {0} takes all of the depth", {quantity(box_.rebate)}},
                           {"As deep as the back is thick"});
+        if (box_.back == BoxBack::grooved && shelf_depth(box_) <= Length{})
+            return refuse({"A back {0} in from the wall leaves the shelves no depth", {quantity(box_.groove_in)}},
+                          {"{0} is usual: room for a strip that carries the box", {quantity(18_mm)}});
+        if (screwed() && joint_screw(box_, site_.rules).in_end <= Length{})
+            return refuse({"Joint screws of {0} do not come through boards of {1}",
+                           {stock(site_.rules.boxes.joint_screw), stock(box_.side)}},
+                          {"Longer ones by the house rule, or house the shelves and let the sides run through"});
         return false;
     }
 
     Length inner_width() const { return box_.width - 2 * box_.side; }
+    /// Some of its boards are held to one another by screws.
+    bool screwed() const { return box_.joint == BoxJoint::butt || box_.corner == BoxCorner::over_sides; }
+    bool grooved() const { return box_.back == BoxBack::grooved; }
 
     void weigh() {
         for (const BoxPart& part : plan_.pieces) {
@@ -80,7 +102,7 @@ private:
         Shelf shelf;
         shelf.left = box_.left + box_.side;
         shelf.length = inner_width();
-        shelf.depth = box_.back == BoxBack::rebated ? box_.depth - box_.rebate : box_.depth;
+        shelf.depth = shelf_depth(box_);
         shelf.thickness = box_.side;
         shelf.material = box_.material;
         shelf.load = box_.load;
@@ -92,9 +114,26 @@ private:
         // On every shelf, on the bottom, and on its top, where things come to stand too.
         goods_ = mass_of(span.loads.goods_load * shelf.length);
         plan_.loaded_mass = plan_.mass + goods_ * (box_.shelves + 2);
+        if (box_.joint == BoxJoint::butt) {
+            // Half of a shelf, its goods and itself, on the screws of one end.
+            on_joint_ = (span.loads.goods_load + span.loads.self_load) * inner_width() / 2;
+            in_joint_ = joint_places(box_.depth - shelf.depth, box_.depth, site_.rules.boxes).size();
+            plan_.joint =
+                Utilisation::of(on_joint_ / static_cast<double>(in_joint_), joint_screw_bears(box_, site_.rules));
+        }
     }
 
-    Length through() const { return box_.back_thickness + box_.rail_thickness; }
+    /// What a wall screw passes. A back in grooves stands off the wall: only strips behind it bear on it.
+    Length through() const {
+        if (grooved() && box_.rail_thickness < box_.groove_in)
+            return box_.back_thickness;
+        return box_.back_thickness + box_.rail_thickness;
+    }
+    bool stands_off() const { return grooved() && box_.rail_thickness < box_.groove_in; }
+    /// The back carries the box: thick enough, held to it, and on the wall.
+    bool backed() const {
+        return through() > site_.rules.runs.thin_back && (box_.back_screwed || grooved()) && !stands_off();
+    }
 
     /// The box as a cabinet that hangs by screws through its back.
     CabinetUnit unit_of() const {
@@ -110,7 +149,7 @@ private:
         unit.side = box_.side;
         unit.back = box_.back_thickness;
         const Length in = std::min(site_.rules.boxes.hole_in, box_.height / 2);
-        if (through() > site_.rules.runs.thin_back && box_.back_screwed)
+        if (backed())
             unit.rails = {{in, 2 * in, through()}, {box_.height - in, 2 * in, through()}};
         else
             unit.back = {};
@@ -118,13 +157,22 @@ private:
     }
 
     void check() {
-        if (!box_.back_screwed) {
+        if (stands_off()) {
+            Check& off = add(checks::box_back_off_wall,
+                             {"The back of {0} stands {1} off the wall, and nothing behind it bears on the wall",
+                              {box_.name, quantity(box_.groove_in - box_.rail_thickness)}},
+                             quantity(box_.groove_in - box_.rail_thickness));
+            advise(off,
+                   {"Strips of {0} behind it, under top and bottom, screwed to the sides", {quantity(box_.groove_in)}},
+                   changed(box_, [](WallBox& b) { b.rail_thickness = b.groove_in; }));
+        }
+        if (!box_.back_screwed && !grooved()) {
             Check& pinned = add(checks::box_back_pinned,
                                 {"The back of {0} is only pinned: the box would come off it", {box_.name}});
             advise(pinned, {"Screw it all round, {0} screws", {count(plan_.back_screws)}},
                    changed(box_, [](WallBox& b) { b.back_screwed = true; }));
         }
-        if (through() <= site_.rules.runs.thin_back) {
+        if (through() <= site_.rules.runs.thin_back && !grooved()) {
             Check& thin = add(checks::box_back_thin,
                               {"A back of {0} holds nothing: screws pull through it", {quantity(through())}});
             advise(thin, {"Strips of {0} before it, under top and bottom", {quantity(18_mm)}},
@@ -151,6 +199,7 @@ private:
                         {box_.name, ratio(plan_.board_utilisation)}},
                        ratio(plan_.board_utilisation)),
                    {"Thicker boards, or an upright in its middle"});
+        joints();
         if (plan_.square && !plan_.square->within)
             advise(
                 add(checks::box_not_square,
@@ -163,6 +212,34 @@ private:
         fixings();
     }
 
+    /// What boards that meet hold one another with.
+    void joints() {
+        const auto through = changed(box_, [](WallBox& b) { b.corner = BoxCorner::sides_through; });
+        if (box_.joint == BoxJoint::housing && 2 * box_.housing > box_.side)
+            add(checks::box_cannot_be_made, Severity::warning,
+                {"A housing {0} deep takes more than half of a side {1} thick: the side is weak there",
+                 {quantity(box_.housing), quantity(box_.side)}});
+        if (box_.corner == BoxCorner::over_sides)
+            advise(add(checks::box_corner_unknown,
+                       {"The bottom of {0} hangs from the sides by screws in their end grain, which are not counted on "
+                        "to be pulled: glue it, and keep what is heavy off it",
+                        {box_.name}}),
+                   {"Let the sides run through: the bottom then stands in them"}, through);
+        if (box_.corner == BoxCorner::mitred)
+            advise(add(checks::box_corner_unknown,
+                       {"The mitres of {0} hold by glue and what is let into them, which is not reckoned: a tongue or "
+                        "dowels in each, and keep what is heavy off the bottom",
+                        {box_.name}}),
+                   {"Let the sides run through: the bottom then stands in them"}, through);
+        if (plan_.joint.over())
+            advise(add(checks::box_joint_overloaded,
+                       {"A shelf of {0} uses the screws in its ends to {1} of what they bear",
+                        {box_.name, ratio(plan_.joint)}},
+                       ratio(plan_.joint)),
+                   {"House the shelves in the sides: they then stand on wood"},
+                   changed(box_, [](WallBox& b) { b.joint = BoxJoint::housing; }));
+    }
+
     void fixings() {
         const UnitPlan& hang = plan_.hang;
         const auto carries_here = [](const PlannedHole& hole) {
@@ -172,8 +249,7 @@ private:
         const auto sure = std::ranges::count_if(hang.holes, carries_here);
         const auto found = std::ranges::count(hang.holes, Substrate::detected_stud, &PlannedHole::substrate) + sure;
         const auto detected = std::ranges::find(hang.holes, Substrate::detected_stud, &PlannedHole::substrate);
-        const bool backed = through() > site_.rules.runs.thin_back && box_.back_screwed;
-        if (!backed)
+        if (!backed())
             return;
         if (sure == 0 && detected != hang.holes.end()) {
             advise(add(checks::pilot_first,
@@ -225,15 +301,42 @@ private:
             plan_.workings.push_back({std::move(subject), std::move(title), sum, std::move(terms), result, source});
         };
         const bool housed = box_.joint == BoxJoint::housing;
+        const bool through = box_.corner == BoxCorner::sides_through;
         std::vector<Term> across{{"outer width", quantity(box_.width), measured},
                                  {"side", quantity(box_.side), measured}};
         if (housed) {
             across.push_back({"housing", quantity(box_.housing), measured});
             across.push_back({"clearance", quantity(box_.clearance), practice});
         }
-        work("shelf", {"Top, bottom and shelves of {0} are cut to", {box_.name}},
-             housed ? "{0} - 2 x {1} + 2 x {2} - 2 x {3}" : "{0} - 2 x {1}", across, quantity(plan_.pieces[1].length),
-             derived);
+        const auto between = std::ranges::find(plan_.pieces, through ? "top" : "shelf", &BoxPart::what);
+        if (between != plan_.pieces.end())
+            work("shelf",
+                 {through ? std::string_view{"Top, bottom and shelves of {0} are cut to"}
+                          : "The shelves of {0} are cut to",
+                  {box_.name}},
+                 housed ? "{0} - 2 x {1} + 2 x {2} - 2 x {3}" : "{0} - 2 x {1}", across, quantity(between->length),
+                 derived);
+        if (box_.corner == BoxCorner::over_sides)
+            work("side", {"The sides stand between top and bottom"}, "{0} - 2 x {1}",
+                 {{"outer height", quantity(box_.height), measured}, {"board", quantity(box_.side), measured}},
+                 quantity(plan_.pieces.front().length), derived);
+        if (plan_.joint.known())
+            work("joint", {"Screws in the end of a shelf are used to"}, "{0} / ({1} x {2})",
+                 {{"half of a full shelf", quantity(on_joint_), derived},
+                  {"screws in one end", count(in_joint_), derived},
+                  {"one bears across itself, in end grain",
+                   quantity(joint_screw_bears(box_, site_.rules)),
+                   {Provenance::from_memory,
+                    site_.rules.timber == TimberSchool::en
+                        ? std::string_view{"EN 1995-1-1:2004 8.2.2, a third in end grain, 8.3.1.2(4)"}
+                        : "ANSI/AWC NDS-2018 12.3 and 12.5.2"}}},
+                 ratio(plan_.joint), derived);
+        if (grooved())
+            work("depth", {"The shelves between are"}, "{0} - {1} - {2}",
+                 {{"board", quantity(box_.depth), measured},
+                  {"room behind the back", quantity(box_.groove_in), measured},
+                  {"back", stock(box_.back_thickness), measured}},
+                 quantity(shelf_depth(box_)), derived);
         if (box_.back == BoxBack::rebated)
             work("depth", {"The shelves between are"}, "{0} - {1}",
                  {{"board", quantity(box_.depth), measured}, {"rebate", quantity(box_.rebate), measured}},
@@ -269,10 +372,17 @@ private:
                                                         piece.length, piece.breadth, piece.thickness));
                 part.what = piece.what;
                 part.mind = {piece.mind};
+                part.work = piece.work;
                 if (piece.mind == "its ends enter housings")
                     part.working = plan_.workings.front(); // how long top, bottom and shelves are
             }
-        if (plan_.back_screws > 0)
+        if (plan_.joint_screws > 0)
+            plan_.supplies.push_back(
+                {KitGroup::fixings,
+                 fmt::format("joint screw {}", site_.rules.boxes.joint_screw.in_nanometres()),
+                 {"Screw of {0} that joins the boards of a box", {stock(site_.rules.boxes.joint_screw)}},
+                 plan_.joint_screws});
+        if (plan_.back_screws > 0 && !grooved())
             plan_.supplies.push_back(
                 {KitGroup::fixings, "back screw", {"Screw that holds a back to its box"}, plan_.back_screws});
     }
@@ -284,9 +394,9 @@ private:
         };
         plan_.steps.push_back(detector_step());
         step({"Cut the parts by the list and mark each; the saw's kerf comes off the stock, not off the part"});
+        bench_work(step);
         phase = Phase::assemble;
-        step({"Put it together lying down: both diagonals {0}, then glue and screw", {quantity(plan_.diagonal)}}, true);
-        step({"Screw the back on all round, {0} screws: it carries the box", {count(plan_.back_screws)}});
+        put_together(step);
         phase = Phase::drill;
         if (const auto& fixing = plan_.hang.fixing) {
             step({"Drill the wall: pilot {0}, tape on the bit at {1}; clearance {2} through the back",
@@ -297,19 +407,69 @@ private:
                       "socket, by hand at the end"});
         }
         phase = Phase::hang;
-        step({"Two lift it, {0}, onto a ledger or a jack: keep hold until one screw at the top is in",
-              {quantity(plan_.mass)}},
-             true, 2);
+        const Lift lift = lift_of(plan_.mass, (box_.bottom() + box_.top) / 2, box_.top, false, site_.rules.runs);
+        plan_.steps.push_back(lifting(
+            {lift.persons() > 1 ? std::string_view{"Two lift it, {0}, onto a ledger or a jack: keep hold until one "
+                                                   "screw at the top is in"}
+                                : "Lift it, {0}, onto a ledger or a jack: keep hold until one screw at the top is in",
+             {quantity(plan_.mass)}},
+            phase, lift, true));
         phase = Phase::adjust;
         step({"Level it, drive the other screws, then tighten them all"});
         phase = Phase::prove;
         step({"Pull on its top and bottom: nothing may move. Heavy books go to the bottom"}, true);
     }
 
+    /// What is routed, sawn and drilled before anything is put together.
+    void bench_work(const auto& step) const {
+        const auto has = [&](Machining kind) {
+            return std::ranges::any_of(plan_.pieces, [&](const BoxPart& part) {
+                return std::ranges::find(part.work.cuts, kind, &PartCut::kind) != part.work.cuts.end();
+            });
+        };
+        if (has(Machining::housing) || has(Machining::rebate) || has(Machining::groove) || has(Machining::notch))
+            step({"Mark the inner face and the back edge of each part: sides are a pair, not two alike. Rout by the "
+                  "schedule, a pass at a time; try each width in an offcut first"});
+        if (has(Machining::mitre))
+            step({"Mitre the ends at 45 degrees; try four offcuts in a square before the first part"});
+        if (has(Machining::screw_hole)) {
+            const JointScrew screw = joint_screw(box_, site_.rules);
+            step({"Drill the joints by the schedule: {0} through, countersunk {1}; pilot {2} into the end, {3} deep",
+                  {stock(screw.clearance), stock(screw.countersink), stock(screw.pilot), stock(screw.in_end)}});
+        }
+    }
+
+    void put_together(const auto& step) const {
+        step({"Put it together dry, lying on its front: everything seats, and both diagonals are {0}",
+              {quantity(plan_.diagonal)}});
+        if (box_.joint == BoxJoint::housing && box_.shelves > 0)
+            step({"Glue the shelves into one side, from the middle outwards, then the other side onto all of them"});
+        else if (box_.shelves > 0)
+            step({"Glue and screw the shelves to one side, then the other side onto them"});
+        if (grooved())
+            step({"Slide the back into its grooves, dry, before the last board goes on"});
+        if (box_.corner == BoxCorner::over_sides)
+            step({"Glue top and bottom onto the sides' ends and screw them down"});
+        else if (box_.corner == BoxCorner::mitred)
+            step({"Glue the mitres, a tongue or dowels in each, and pull them tight with bands"});
+        else if (box_.joint == BoxJoint::butt)
+            step({"Glue and screw top and bottom between the sides"});
+        step({"Clamp it and measure both diagonals: {0} each. A clamp along the longer one pulls it square; leave it "
+              "so until the glue holds",
+              {quantity(plan_.diagonal)}},
+             true);
+        if (!grooved())
+            step({"Screw the back on all round, {0} screws: it carries the box", {count(plan_.back_screws)}});
+        else if (box_.rail_thickness > Length{})
+            step({"Glue and screw the strips behind the back to the sides: they carry the box"});
+    }
+
     const WallBox& box_;
     const WallSurvey sure_; ///< nothing hangs on a stud that is only indicated
     const WallSite site_;
     Mass goods_ = 0;
+    Force on_joint_ = 0;       ///< that stands between the sides on screws alone
+    std::size_t in_joint_ = 0; ///< screws in one end of it
     Source goods_source_;
     BoxPlan& plan_;
 };

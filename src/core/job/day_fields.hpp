@@ -34,6 +34,27 @@ void fields(auto& visit, Is<DeliveryLine> auto& line) {
     visit.optional("note", line.note, Meaning{}.told("In the words of who checked"));
 }
 
+void fields(auto& visit, Is<HelperTime> auto& time) {
+    visit.required("day", time.day, Meaning{"a day", Range::more_than_zero}.told("Counted from the first of the work"));
+    visit.required("from", time.from, Meaning{"an hour", Range::not_negative}.told("O'clock: 7.5 is half past seven"));
+    visit.required("to", time.to, Meaning{"an hour", Range::more_than_zero}.told("O'clock"));
+}
+
+void fields(auto& visit, Is<NotBefore> auto& wait) {
+    visit.optional("of", wait.of,
+                   Meaning{}.told("Id of a room that is not free or of a thing whose parts are not there; empty: the "
+                                  "delivery"));
+    visit.required("day", wait.day, Meaning{"a day", Range::more_than_zero}.told("Counted from the first of the work"));
+}
+
+void fields(auto& visit, Is<WorkDays> auto& days) {
+    visit.optional("begins", days.begins, Meaning{"an hour", Range::not_negative}.told("O'clock").asked("Work begins"));
+    visit.optional("hours", days.hours,
+                   Meaning{"a number of hours", Range::more_than_zero}.told("Of work a day").asked("Hours a day"));
+    visit.list("helpers", days.helpers);
+    visit.list("not_before", days.not_before);
+}
+
 void fields(auto& visit, Is<MadeHole> auto& hole) {
     visit.required("item", hole.item, Meaning{}.told("Id of what it was made for"));
     visit.required("x", hole.x,

@@ -375,6 +375,7 @@ void fields(auto& visit, Is<Job> auto& job) {
     visit.optional("crew", job.crew, Meaning{"a number of persons", Range::more_than_zero}.told("Persons on the job"));
     visit.optional("fitter", job.fitter, Meaning{}.told("Who ticks and records"));
     visit.optional("currency", job.currency, Meaning{}.told("Of the prices: \"EUR\""));
+    visit.part("days", job.days);
     visit.list("delivery", job.delivery);
     visit.list("ticks", job.ticks);
     visit.list("log", job.log);

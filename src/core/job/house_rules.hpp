@@ -78,6 +78,10 @@ struct RunRules {
     AreaMass contents_per_area = AreaMass::kg_per_square_metre(73.4); ///< 0.72 kPa, ANSI/KCMA A161.1 (from memory)
     Mass lift_alone = 7_kg;          ///< HSE lifting filter, close above the shoulder, the lower figure (from memory)
     Mass lift_floor_alone = 16_kg;   ///< close, at knuckle height
+    Length shoulder = 1400_mm;       ///< [hr] of who lifts, above the floor
+    Length elbow = 1050_mm;          ///< [hr]
+    Length reach_up = 1900_mm;       ///< [hr] hands that go higher want a step
+    Length tower_from = 2700_mm;     ///< [hr] and from here on a tower or trestles
     double stack_diameters = 10;     ///< [cp] between two screws above one another in a stud, in screw diameters
     Length wide_unit = 900_mm;       ///< [hr] on masonry: from this width a third pair of plugs in the middle
     Length plinth_thickness = 16_mm; ///< [hr]
@@ -122,8 +126,9 @@ struct ShelfRules {
     Length desk_least = 680_mm;                    ///< [cp] a desk's top is usually 700 to 760 up
     Length desk_most = 780_mm;                     ///< [cp]
     Length helper_from = 1800_mm;                  ///< [hr] a board this long wants two pairs of hands
-    int screws_in_arm = 2;                         ///< [hr] up through a bracket's arm into the board
-    Length resin_room = 2_mm;                      ///< [cp] a hole for resin is this much wider than its bar
+    Length scribe_from = 3_mm;       ///< [hr] a wall that bows more behind a board has its back edge scribed to it
+    int screws_in_arm = 2;           ///< [hr] up through a bracket's arm into the board
+    Length resin_room = 2_mm;        ///< [cp] a hole for resin is this much wider than its bar
     Length leg_back_within = 300_mm; ///< [hr] of a leg in front of a board's middle: something holds the back there
     Pressure leg_modulus = 6_gpa;    ///< [hr] of the softest wood sold for legs
     Pressure leg_pressed = 4_mpa;    ///< [hr] along its grain, in use
@@ -196,7 +201,7 @@ struct StorageRules {
     Length level_error = Length::micrometres(500); ///< [hr] of a level for each metre of it
     int panel_screws = 2;                          ///< [cp] through a panel into each end of a fixed shelf
     Length panel_screw_grip = 32_mm;               ///< [hr] of such a screw in the shelf
-    double lean_share = 0.25; ///< [cp] a leaning panel's foot stands out by this share of its length
+    Length lean_foot = 110_mm;                     ///< [cp] a leaning panel's foot stands out by 100 to 125 mm
     std::map<std::string, std::string> unknown = {};
 
     bool operator==(const StorageRules&) const = default;
@@ -207,6 +212,14 @@ struct BoxRules {
     Length back_screws = 150_mm; ///< [hr] between the screws that hold a back to its box
     Length hole_in = 60_mm;      ///< [hr] of wall fixings below the top and above the bottom
     Length square_per_m = 1_mm;  ///< [hr] the top of a box may stand out of square by this for each metre of height
+    Length joint_screw = 50_mm;  ///< [hr] how long the screws are that hold a joint of its boards
+    Length joint_every = 150_mm; ///< [hr] between them, at the most
+    Length joint_in = 40_mm;     ///< [hr] of the first and last from the edges of what they hold
+    Length router_pass = 5_mm;   ///< [cp] a router takes off this much at a time
+    Length keyhole_bore = 10_mm; ///< [cp] through which a screw's head enters a keyhole slot
+    Length keyhole_head = 4_mm;  ///< [cp] under its lip, for a countersunk head
+    Length keyhole_wood = 3_mm;  ///< [hr] left below its bore
+    Length keyhole_in = 50_mm;   ///< [hr] of a slot from the shelf's end, at the least
     std::map<std::string, std::string> unknown = {};
 
     bool operator==(const BoxRules&) const = default;

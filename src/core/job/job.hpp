@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/job/boxes.hpp"
+#include "core/job/days.hpp"
 #include "core/job/feed.hpp"
 #include "core/job/fitting.hpp"
 #include "core/job/house_rules.hpp"
@@ -348,6 +349,7 @@ struct Job {
     int crew = 1;         ///< persons on the job
     std::string fitter;   ///< who ticks and records
     std::string currency; ///< of its prices, as they are written: "EUR"
+    WorkDays days = {};
     std::vector<DeliveryLine> delivery = {};
     std::vector<Tick> ticks = {};
     std::vector<LogEntry> log = {};

@@ -194,15 +194,42 @@ std::span<const EnumName<RestraintKind>> enum_names() {
 
 template <>
 std::span<const EnumName<BoxJoint>> enum_names() {
-    static constexpr EnumName<BoxJoint> names[]{{BoxJoint::housing, "housing", "housings in the sides"},
+    static constexpr EnumName<BoxJoint> names[]{{BoxJoint::housing, "housing", "housed in the sides"},
                                                 {BoxJoint::butt, "butt", "butted and screwed"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<FoundThrough>> enum_names() {
+    static constexpr EnumName<FoundThrough> names[]{
+        {FoundThrough::rail, "rail", "through a rail"},
+        {FoundThrough::back, "back", "through the back alone"},
+        {FoundThrough::stile, "stile", "through the side, into a neighbour"},
+        {FoundThrough::ledger, "ledger", "through a strip under it"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<FoundIn>> enum_names() {
+    static constexpr EnumName<FoundIn> names[]{{FoundIn::not_known, "not_known", "into nobody knows what"},
+                                               {FoundIn::wood, "wood", "into wood"},
+                                               {FoundIn::lining, "lining", "into nothing but lining"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<BoxCorner>> enum_names() {
+    static constexpr EnumName<BoxCorner> names[]{{BoxCorner::sides_through, "sides_through", "sides run through"},
+                                                 {BoxCorner::over_sides, "over_sides", "top and bottom over the sides"},
+                                                 {BoxCorner::mitred, "mitred", "mitred"}};
     return names;
 }
 
 template <>
 std::span<const EnumName<BoxBack>> enum_names() {
     static constexpr EnumName<BoxBack> names[]{{BoxBack::rebated, "rebated", "in a rebate"},
-                                               {BoxBack::planted, "planted", "on the back edges"}};
+                                               {BoxBack::planted, "planted", "on the back edges"},
+                                               {BoxBack::grooved, "grooved", "in grooves"}};
     return names;
 }
 

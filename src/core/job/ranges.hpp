@@ -45,7 +45,8 @@ inline constexpr std::size_t most_in_list(std::string_view member) {
 
 /// The whole numbers of a few members; others go to 1000.
 inline constexpr std::array most_counts{MostOf{"tiers", 20},   MostOf{"screws", 50}, MostOf{"hooks", 100},
-                                        MostOf{"number", 100}, MostOf{"loose", 60},  MostOf{"extra_brackets", 100}};
+                                        MostOf{"number", 100}, MostOf{"loose", 60},  MostOf{"extra_brackets", 100},
+                                        MostOf{"day", 366}};
 inline constexpr std::size_t most_other_count = 1000;
 inline constexpr std::size_t most_of_count(std::string_view member) {
     for (const MostOf& row : most_counts)

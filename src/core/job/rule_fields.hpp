@@ -96,6 +96,11 @@ void fields(auto& visit, Is<RunRules> auto& rules) {
     visit.optional("lift_alone_kg", rules.lift_alone,
                    mass.told("HSE lifting filter, close above the shoulder, the lower figure (from memory)"));
     visit.optional("lift_floor_alone_kg", rules.lift_floor_alone, mass.told("Close, at knuckle height"));
+    constexpr Meaning body{"a height", Range::more_than_zero};
+    visit.optional("shoulder", rules.shoulder, body.told("Of who lifts, above the floor (house rule)"));
+    visit.optional("elbow", rules.elbow, body.told("Of who lifts, above the floor (house rule)"));
+    visit.optional("reach_up", rules.reach_up, body.told("Hands that go higher want a step (house rule)"));
+    visit.optional("tower_from", rules.tower_from, body.told("Hands that go higher want a tower (house rule)"));
     visit.optional("worktop_screws", rules.worktop_screws,
                    Meaning{"a number of screws", Range::more_than_zero}.told(
                        "Up into the worktop out of each unit under it (common practice)"));
@@ -162,6 +167,9 @@ void fields(auto& visit, Is<ShelfRules> auto& rules) {
     visit.optional("desk_least", rules.desk_least,
                    length.told("A desk's top is usually 700 to 760 up (common practice)"));
     visit.optional("desk_most", rules.desk_most, length.told("Common practice"));
+    visit.optional("scribe_from", rules.scribe_from,
+                   Meaning{"a length", Range::not_negative}.told(
+                       "A wall that bows more behind a board has its back edge scribed to it (house rule)"));
     visit.optional("helper_from", rules.helper_from,
                    length.told("A board this long wants two pairs of hands (house rule)"));
     visit.optional("screws_in_arm", rules.screws_in_arm,
@@ -287,9 +295,9 @@ void fields(auto& visit, Is<StorageRules> auto& rules) {
     visit.optional("panel_screws", rules.panel_screws,
                    Meaning{"a number of screws", Range::more_than_zero}.told(
                        "Through a panel into each end of a fixed shelf (common practice)"));
-    visit.optional("lean_share", rules.lean_share,
-                   Meaning{"a figure", Range::more_than_zero}.told(
-                       "A leaning panel's foot stands out by this share of its length (common practice)"));
+    visit.optional("lean_foot", rules.lean_foot,
+                   Meaning{"a distance", Range::more_than_zero}.told(
+                       "A leaning panel's foot stands out by 100 to 125 mm (common practice)"));
 }
 
 void fields(auto& visit, Is<StripRules> auto& rules) {
@@ -316,6 +324,21 @@ void fields(auto& visit, Is<BoxRules> auto& rules) {
     visit.optional("square_per_m", rules.square_per_m,
                    Meaning{"a length", Range::more_than_zero}.told(
                        "The top of a box may stand out of square by this for each metre of height (house rule)"));
+    constexpr Meaning length{"a length", Range::more_than_zero};
+    visit.optional("joint_screw", rules.joint_screw,
+                   length.told("Of the screws that hold a joint of a box's boards (house rule)"));
+    visit.optional("joint_every", rules.joint_every, length.told("Between those screws, at the most (house rule)"));
+    visit.optional("joint_in", rules.joint_in,
+                   length.told("Of the first and last of them from the edges of what they hold (house rule)"));
+    visit.optional("router_pass", rules.router_pass,
+                   length.told("A router takes off this much at a time (common practice)"));
+    visit.optional("keyhole_bore", rules.keyhole_bore,
+                   length.told("Through which a screw's head enters a keyhole slot (common practice)"));
+    visit.optional("keyhole_head", rules.keyhole_head,
+                   length.told("Under a keyhole slot's lip, for a countersunk head (common practice)"));
+    visit.optional("keyhole_wood", rules.keyhole_wood, length.told("Left below a keyhole's bore (house rule)"));
+    visit.optional("keyhole_in", rules.keyhole_in,
+                   length.told("Of a keyhole slot from the shelf's end, at the least (house rule)"));
 }
 
 void fields(auto& visit, Is<CutRules> auto& rules) {

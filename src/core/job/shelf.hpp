@@ -151,6 +151,8 @@ enum class PoleStuff { wood, steel, aluminium };
 struct Pole {
     PoleStuff stuff = PoleStuff::wood;
     Length wall;          ///< of a tube; 0: solid
+    Length finial;        ///< of what stands beyond each end; 0: none
+    bool returns = false; ///< its ends are bent back to the wall, so that no light comes in beside it
     Length plate = 70_mm; ///< height of a bracket's plate
     Length hole_diameter = 5_mm;
     std::optional<Force> rating = {};             ///< the maker's greatest load on one bracket; none: unknown

@@ -173,6 +173,15 @@ void fields(auto& visit, Is<Pole> auto& how) {
     visit.optional("stuff", how.stuff, Meaning{"a material", Range::any, "Pole of"});
     visit.optional("wall", how.wall,
                    Meaning{"a thickness", Range::not_negative, "Wall of the tube"}.told("Of a tube; 0: solid"));
+    visit.optional("finial", how.finial,
+                   Meaning{"a length", Range::not_negative, "Finials, each"}
+                       .told("Of what stands beyond each end; 0: none")
+                       .or_none("none"));
+    visit.optional("returns", how.returns,
+                   Meaning{}
+                       .told("Its ends are bent back to the wall")
+                       .asked("Its ends")
+                       .either("are open", "return to the wall"));
     visit.optional(
         "plate", how.plate,
         Meaning{"a height", Range::more_than_zero, "Bracket plate, high"}.told("Height of a bracket's plate"));

@@ -200,9 +200,14 @@ void fields(auto& visit, Is<WallBox> auto& box) {
     visit.optional("material", box.material, asked("Boards"));
     visit.optional("shelves", box.shelves,
                    Meaning{"a number of shelves", Range::not_negative}.told("Between top and bottom").asked("Shelves"));
-    visit.optional("joint", box.joint, asked("Joints"));
+    visit.optional("corner", box.corner, asked("Corners"));
+    visit.optional("joint", box.joint, asked("Shelves are"));
     visit.optional("housing", box.housing,
                    Meaning{"a depth", Range::not_negative}.told("Of a housing").asked("Housing, deep"));
+    visit.optional("stop", box.stop,
+                   Meaning{"a distance", Range::not_negative}
+                       .told("A housing ends so far behind the front edge; 0: it runs through")
+                       .asked("Stopped short by"));
     visit.optional(
         "clearance", box.clearance,
         Meaning{"a clearance", Range::not_negative}.told("At each end of a part in its housing").asked("Clearance"));
@@ -211,11 +216,15 @@ void fields(auto& visit, Is<WallBox> auto& box) {
                    Meaning{"a thickness", Range::more_than_zero}.told("Of the back").asked("Back, thick"));
     visit.optional("rebate", box.rebate,
                    Meaning{"a depth", Range::not_negative}.told("Of a side's depth").asked("Rebate"));
+    visit.optional("groove_in", box.groove_in,
+                   Meaning{"a distance", Range::not_negative}
+                       .told("Between the wall and a back in grooves")
+                       .asked("Room behind it"));
     visit.optional("back_material", box.back_material, asked("Back of"));
     visit.optional("back_screwed", box.back_screwed, asked("The back is").either("only pinned", "screwed all round"));
     visit.optional("rail_thickness", box.rail_thickness,
                    Meaning{"a thickness", Range::not_negative}
-                       .told("Of a strip under top and bottom; 0: none")
+                       .told("Of a strip under top and bottom, before the back or behind one in grooves; 0: none")
                        .asked("Strips, thick"));
     visit.optional("load", box.load.kind, asked("Carries"));
     visit.optional("own_load_kg_per_m", box.load.own,
@@ -232,6 +241,18 @@ void fields(auto& visit, Is<WallBox> auto& box) {
                     .or_none("not measured"));
     visit.maybe_part("fixing", box.fixing.all);
     visit.list("fixings_at", box.fixing.at);
+}
+
+void fields(auto& visit, Is<FoundScrew> auto& screw) {
+    visit.required("through", screw.through);
+    visit.optional("in", screw.in);
+    visit.required("across", screw.across,
+                   Meaning{"a distance", Range::any}.told("From the cabinet's left side, outside"));
+    visit.required("down", screw.down, Meaning{"a distance", Range::any}.told("Below the cabinet's top"));
+    visit.maybe("gauge", screw.gauge, Meaning{"a gauge", Range::any}.or_none("a lining screw, or not known"));
+    visit.optional("length", screw.length, Meaning{"a length", Range::not_negative}.told("0: not known"));
+    visit.optional("broad_head", screw.broad_head, Meaning{}.told("Or a washer"));
+    visit.optional("moved", screw.moved, Meaning{}.told("When it was pulled"));
 }
 
 void fields(auto& visit, Is<HungCabinet> auto& hung) {
@@ -265,6 +286,7 @@ void fields(auto& visit, Is<HungCabinet> auto& hung) {
         "screw_length", hung.screw_length,
         Meaning{"a length", Range::not_negative}.told("0: not known").asked("Their length").or_none("not known"));
     visit.optional("broad_heads", hung.broad_heads, asked("Broad heads"));
+    visit.list("found", hung.found);
 }
 
 } // namespace yes_square

@@ -13,6 +13,7 @@ struct BoxPart {
     Length breadth;
     Length thickness;
     std::string_view mind; ///< how it is let in; empty: nothing to mind
+    PartWork work = {};
     bool operator==(const BoxPart&) const = default;
 };
 
@@ -33,13 +34,23 @@ struct BoxPlan : ThingPlan {
     Utilisation board_utilisation = Utilisation::none();
     Mass mass = 0;
     Mass loaded_mass = 0;
-    std::size_t back_screws = 0; ///< that hold the back to the box
-    UnitPlan hang;               ///< its fixings to the wall
+    std::size_t back_screws = 0;  ///< that hold the back to the box
+    std::size_t joint_screws = 0; ///< that hold its boards to one another
+    Utilisation joint;            ///< of the worst of those, where a shelf stands between the sides on screws alone
+    UnitPlan hang;                ///< its fixings to the wall
 };
 
 enum class HungVerdict { sound, add, unload };
 
 std::string_view words(HungVerdict verdict);
+
+/// What a screw that was found comes to.
+struct FoundVerdict {
+    bool counts = false;
+    Length x; ///< on the wall
+    Length z;
+    Sentence why; ///< it does not; or what it is in
+};
 
 struct HungPlan : ThingPlan {
     HungVerdict verdict = HungVerdict::unload;
@@ -49,6 +60,7 @@ struct HungPlan : ThingPlan {
     UnitPlan wanted;         ///< how it would be fixed afresh
     std::size_t add_top = 0;
     std::size_t add_bottom = 0;
+    std::vector<FoundVerdict> found; ///< as in the cabinet
 };
 
 } // namespace yes_square

@@ -5,6 +5,7 @@
 #include "core/measure/provenance.hpp"
 #include "core/measure/sentence.hpp"
 #include "core/measure/utilisation.hpp"
+#include "core/plan/lift.hpp"
 
 #include <cmath>
 #include <optional>
@@ -172,9 +173,13 @@ struct Step {
     bool hold_point = false; ///< do not go on before it is right
     Phase phase = Phase::ready;
     int persons = 1;
-    double wait_min = 0;  ///< of Phase::cure: so long, where the packet says no other
-    bool of_wall = false; ///< said once for all that hangs on the wall
+    double wait_min = 0;           ///< of Phase::cure: so long, where the packet says no other
+    bool of_wall = false;          ///< said once for all that hangs on the wall
+    std::optional<Lift> lift = {}; ///< something is lifted and held
 };
+
+/// A step with a lift, and the hands that it takes.
+Step lifting(Sentence words, Phase phase, const Lift& lift, bool hold_point = false);
 
 /// What comes before every hole.
 Step detector_step();

@@ -1,6 +1,9 @@
 #include "core/plan/part.hpp"
 #include "core/job/field_visits.hpp"
 
+#include <algorithm>
+#include <cmath>
+
 namespace yes_square {
 namespace {
 
@@ -62,8 +65,36 @@ void leave_broad(CutPart& part, Length on) {
     part.mind = {"left broad, then scribed by its cutting table"};
 }
 
+std::size_t passes_for(Length depth, Length at_a_time) {
+    if (depth <= Length{} || at_a_time <= Length{})
+        return 1;
+    return static_cast<std::size_t>(std::max(1.0, std::ceil(depth.in_mm() / at_a_time.in_mm() - 1e-9)));
+}
+
 std::string_view words(StuffKind kind) {
     return enum_words(kind);
+}
+
+std::string_view words(Machining kind) {
+    switch (kind) {
+    case Machining::housing:
+        return "housing";
+    case Machining::rebate:
+        return "rebate";
+    case Machining::groove:
+        return "groove";
+    case Machining::mitre:
+        return "mitre";
+    case Machining::notch:
+        return "notch";
+    case Machining::screw_hole:
+        return "screw hole";
+    case Machining::bore:
+        return "bore";
+    case Machining::slot:
+        return "slot";
+    }
+    return {};
 }
 
 } // namespace yes_square

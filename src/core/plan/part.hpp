@@ -6,6 +6,7 @@
 
 #include <optional>
 #include <string>
+#include <vector>
 
 namespace yes_square {
 
@@ -17,6 +18,35 @@ struct Stuff {
     Length thickness;
     Length breadth; ///< of a length's section; 0 for sheets, whose parts have each their own
     bool operator==(const Stuff&) const = default;
+};
+
+/// How a part is worked after it is cut to size.
+enum class Machining { housing, rebate, groove, mitre, notch, screw_hole, bore, slot };
+
+/// A cut that a router, a saw or a drill makes in a part. Of holes and slots `from` and `in` are of the middle, of all
+/// else of the nearer side.
+struct PartCut {
+    Machining kind = Machining::housing;
+    Length from;   ///< along the part, from the end that its work is measured from
+    Length in;     ///< across it, from the edge
+    Length along;  ///< how long the cut is along the part
+    Length across; ///< and across it
+    Length depth;
+    std::size_t passes = 1;
+    Sentence mind = {};
+    bool operator==(const PartCut&) const = default;
+};
+
+/// All that is worked on one face of a part. Everything is measured from one end and one edge, so that errors do not
+/// add up and two sides come out alike.
+struct PartWork {
+    std::string_view face = {}; ///< "inner face"
+    std::string_view end = {};  ///< that `from` is measured from: "top end"
+    std::string_view edge = {}; ///< that `in` is measured from: "back edge"
+    Length length;              ///< of that face
+    Length breadth;
+    std::vector<PartCut> cuts = {};
+    bool operator==(const PartWork&) const = default;
 };
 
 /// A part to be cut for a thing.
@@ -32,6 +62,7 @@ struct CutPart {
     std::string label = {};     ///< "P1": written on it, where its thing numbers its parts; empty: the job does
     std::string_view what = {}; ///< "side panel"
     Sentence where = {};        ///< "bay 2"; empty: of the whole thing
+    PartWork work = {};         ///< on the bench, before anything is put together
     Length thickness() const { return stuff.thickness; }
 };
 
@@ -47,7 +78,12 @@ void leave_long(CutPart& part, Length on);
 /// And on its breadth, where its edge is scribed.
 void leave_broad(CutPart& part, Length on);
 
+/// How many passes of a router so deep a cut takes.
+std::size_t passes_for(Length depth, Length at_a_time);
+
 /// "board", "sheet".
 std::string_view words(StuffKind kind);
+/// "housing", "rebate".
+std::string_view words(Machining kind);
 
 } // namespace yes_square

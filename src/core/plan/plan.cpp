@@ -22,6 +22,12 @@ std::string_view sum_of(std::size_t terms) {
     return terms < patterns.size() ? std::string_view{patterns[terms]} : std::string_view{};
 }
 
+Step lifting(Sentence words, Phase phase, const Lift& lift, bool hold_point) {
+    Step step{std::move(words), hold_point, phase, lift.persons()};
+    step.lift = lift;
+    return step;
+}
+
 Step detector_step() {
     Step step{{"Go over the marks with a detector, services switched off. Do not drill where it answers"}, true};
     step.of_wall = true;

@@ -70,6 +70,13 @@ struct BoardPiece {
     Length front;
 };
 
+/// What comes off a board's back edge where the wall stands out, so that it lies against the wall and its front is
+/// straight.
+struct BackCut {
+    Length at;  ///< from the shelf's left end
+    Length off; ///< of the edge left broad
+};
+
 /// A strip on a wall of an alcove that carries a shelf.
 struct CleatPlan {
     std::string_view wall;     ///< "left", "back", "right"
@@ -117,13 +124,14 @@ struct ShelfPlan : ThingPlan {
     Mass mass = 0;                                       ///< board alone; of a fixture all of it, empty
     Utilisation board_utilisation = Utilisation::none(); ///< bending stress in the board
     std::vector<BoardPiece> pieces;                      ///< boards to cut, as they lie from the left, for one tier
-    std::vector<CleatPlan> cleats;                       ///< of an alcove shelf
-    bool plate_turns = false;                            ///< too few of a plate's holes carry to hold it
-    std::vector<LoadCase> plate_loads;                   ///< on all holes of a plate together
-    Length plate_edge;                                   ///< its lower edge
-    Length cleat_breadth;                                ///< of an alcove shelf's strips
-    Utilisation plate_utilisation;                       ///< of its maker's rating; unknown without it
-    std::optional<Length> shelf_screw;                   ///< up into the board
+    std::vector<BackCut> back_cuts;    ///< where the wall behind it bows; empty: it is straight enough
+    std::vector<CleatPlan> cleats;     ///< of an alcove shelf
+    bool plate_turns = false;          ///< too few of a plate's holes carry to hold it
+    std::vector<LoadCase> plate_loads; ///< on all holes of a plate together
+    Length plate_edge;                 ///< its lower edge
+    Length cleat_breadth;              ///< of an alcove shelf's strips
+    Utilisation plate_utilisation;     ///< of its maker's rating; unknown without it
+    std::optional<Length> shelf_screw; ///< up into the board
     Length left_overhang;
     Length right_overhang;
 };

@@ -1,6 +1,7 @@
 #include "core/runs/run_words.hpp"
 
 #include "core/site/cut_outs.hpp"
+#include "core/site/lifting.hpp"
 
 #include <algorithm>
 #include <numeric>
@@ -120,11 +121,16 @@ private:
 
     void lift(std::size_t i) {
         const UnitPlan& unit = plan_.units[i];
-        const bool alone = unit.lift_mass <= rules_.lift_alone;
-        step({alone ? std::string_view{"{0}: doors, drawers and shelves out; lift {1} up and hold it"}
-                    : "{0}: doors, drawers and shelves out; two lift {1}, or a jack does",
-              {unit.name, quantity(unit.lift_mass)}},
-             !alone, alone ? 1 : 2);
+        const StandingUnit& standing = draft_.units[i];
+        // Over base units that stand already it is held out in front of them.
+        const bool over = draft_.run.level == RunLevel::wall && rules_.hang_first == HangFirst::base_units;
+        const Lift lift = lift_of(unit.lift_mass, (standing.bottom + standing.top()) / 2, standing.top(), over, rules_);
+        const bool alone = lift.persons() == 1;
+        steps_.push_back(
+            lifting({alone ? std::string_view{"{0}: doors, drawers and shelves out; lift {1} up and hold it"}
+                           : "{0}: doors, drawers and shelves out; two lift {1}, or a jack does",
+                     {unit.name, quantity(unit.lift_mass)}},
+                    phase_, lift, !alone));
     }
 
     void hang() {

@@ -2,10 +2,11 @@
 
 #include "core/cutting/cutting_plan.hpp"
 #include "core/cutting/kit.hpp"
+#include "core/cutting/worked_parts.hpp"
 #include "core/feeds/lead.hpp"
 #include "core/fitting/wall_marks.hpp"
 #include "core/job/fields.hpp"
-#include "core/steps/job_order.hpp"
+#include "core/steps/day_schedule.hpp"
 
 namespace yes_square {
 
@@ -62,8 +63,9 @@ void write_day(Json& json, const WallPlan& plan, const JsonParts& parts) {
 }
 
 void write_job_day(Json& json, const Job& job, const Plan& plan, const Voice& voice) {
+    const JobOrder order = job_order(job, plan);
     json["order"] = Json::array();
-    for (const Task& task : job_order(job, plan).tasks)
+    for (const Task& task : order.tasks)
         json["order"].push_back({{"key", task.key},
                                  {"of", task.item_name},
                                  {"step", say(task.step.words, voice)},
@@ -71,6 +73,39 @@ void write_job_day(Json& json, const Job& job, const Plan& plan, const Voice& vo
                                  {"persons", task.step.persons},
                                  {"begins_min", task.begins},
                                  {"takes_min", task.minutes}});
+    const DaySchedule schedule = day_schedule(job, order);
+    json["days"] = {{"ends_s", schedule.ends},           {"least_end_s", schedule.least_end},
+                    {"helper_s", schedule.helper_there}, {"least_helper_s", schedule.least_helper},
+                    {"impossible", Json::array()},       {"steps", Json::array()}};
+    for (const Sentence& each : schedule.impossible)
+        json["days"]["impossible"].push_back(say(each, voice));
+    for (const ScheduledTask& each : schedule.tasks)
+        json["days"]["steps"].push_back({{"key", order.tasks[each.task].key},
+                                         {"day", day_of(each.begins)},
+                                         {"begins_s", each.begins},
+                                         {"ends_s", each.ends},
+                                         {"by", each.by},
+                                         {"slack_s", each.slack}});
+    json["worked_parts"] = Json::array();
+    for (const WorkedPart& worked : worked_parts(job, plan)) {
+        Json cuts = Json::array();
+        for (const PartCut& cut : worked.part.work.cuts)
+            cuts.push_back({{"kind", std::string{words(cut.kind)}},
+                            {"from_m", cut.from.in_metres()},
+                            {"in_m", cut.in.in_metres()},
+                            {"along_m", cut.along.in_metres()},
+                            {"across_m", cut.across.in_metres()},
+                            {"depth_m", cut.depth.in_metres()},
+                            {"passes", cut.passes},
+                            {"mind", say(cut.mind, voice)}});
+        json["worked_parts"].push_back({{"item", worked.part.item},
+                                        {"labels", worked.labels},
+                                        {"part", say(worked.part.name, voice)},
+                                        {"face", std::string{worked.part.work.face}},
+                                        {"from_end", std::string{worked.part.work.end}},
+                                        {"from_edge", std::string{worked.part.work.edge}},
+                                        {"cuts", std::move(cuts)}});
+    }
     json["cutting"] = Json::array();
     for (const StuffPlan& stuff : cutting_plan(job, plan).stuffs) {
         Json parts = Json::array();

@@ -134,6 +134,12 @@ Json thing_json(const HungPlan& plan, const JsonParts& writer) {
               {"utilisation", used(plan.utilisation)},
               {"add_top", plan.add_top},
               {"add_bottom", plan.add_bottom}};
+    json["found"] = Json::array();
+    for (const FoundVerdict& found : plan.found)
+        json["found"].push_back({{"x_m", found.x.in_metres()},
+                                 {"z_m", found.z.in_metres()},
+                                 {"counts", found.counts},
+                                 {"why", say(found.why, writer.voice())}});
     json["wanted"] = writer.unit(plan.wanted);
     writer.told(json, plan);
     return json;

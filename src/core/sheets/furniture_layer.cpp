@@ -86,6 +86,8 @@ public:
               whole);
         if (chosen)
             holes(plan.wanted, whole);
+        for (const FoundVerdict& found : plan.found)
+            fixing(found.x, found.z, found.counts, whole);
     }
 
     /// Of a kind that says no more of itself than the room it takes.

@@ -112,6 +112,9 @@ private:
             json["boards"].push_back({{"left_m", piece.left.in_metres()},
                                       {"back_m", piece.back.in_metres()},
                                       {"front_m", piece.front.in_metres()}});
+        json["back_cuts"] = Json::array();
+        for (const BackCut& cut : plan.back_cuts)
+            json["back_cuts"].push_back({{"at_m", cut.at.in_metres()}, {"off_m", cut.off.in_metres()}});
         json["strips"] = Json::array();
         for (const CleatPlan& cleat : plan.cleats) {
             json["strips"].push_back({{"wall", std::string{cleat.wall}},

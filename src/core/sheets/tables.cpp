@@ -3,13 +3,15 @@
 #include "core/cutting/cutting_plan.hpp"
 #include "core/cutting/delivery.hpp"
 #include "core/cutting/kit.hpp"
+#include "core/cutting/worked_parts.hpp"
 #include "core/feeds/lead.hpp"
 #include "core/fitting/as_found.hpp"
 #include "core/job/fields.hpp"
 #include "core/measure/csv_table.hpp"
+#include "core/sheets/day_drawing.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/stability/inventory.hpp"
-#include "core/steps/job_order.hpp"
+#include "core/steps/day_schedule.hpp"
 
 #include <algorithm>
 #include <fmt/format.h>
@@ -39,8 +41,8 @@ public:
         , plan_{plan} {}
 
     std::vector<Table> all() {
-        return {marks(),  studs(),    fixings(), cut_list_table(), cutting(), kit(),  delivery(), steps(),
-                checks(), readings(), log(),     tipping(),        feeds(),   lines()};
+        return {marks(), studs(), fixings(), cut_list_table(), worked(), cutting(), kit(),   delivery(),
+                steps(), days(),  checks(),  readings(),       log(),    tipping(), feeds(), lines()};
     }
 
 private:
@@ -115,6 +117,26 @@ private:
         return table;
     }
 
+    /// What is done to the parts on the bench: a router and saw schedule.
+    Table worked() const {
+        Table table{"bench-work",
+                    {"labels", "part", "cut", "from", "from_mm", "edge", "in_mm", "along_mm", "across_mm", "deep_mm",
+                     "passes", "mind"},
+                    {}};
+        for (const WorkedPart& worked : worked_parts(job_, plan_)) {
+            std::string labels;
+            for (const std::string& label : worked.labels)
+                labels += (labels.empty() ? "" : " ") + label;
+            const PartWork& work = worked.part.work;
+            for (const PartCut& cut : work.cuts)
+                table.rows.push_back({labels, said(worked.part.name), std::string{words(cut.kind)},
+                                      std::string{work.end}, mm(cut.from), std::string{work.edge}, mm(cut.in),
+                                      mm(cut.along), mm(cut.across), mm(cut.depth), std::to_string(cut.passes),
+                                      said(cut.mind)});
+        }
+        return table;
+    }
+
     Table cutting() const {
         Table table{"cutting-plan",
                     {"stuff", "stock", "stock_length_mm", "stock_breadth_mm", "part", "at_mm", "across_mm", "length_mm",
@@ -173,6 +195,22 @@ private:
                                   std::to_string(task.step.persons), figure(task.begins), figure(task.minutes),
                                   tick ? std::string{enum_name(tick->state)} : "", tick ? tick->at : "",
                                   tick ? tick->by : ""});
+        }
+        return table;
+    }
+
+    /// Who does what when.
+    Table days() const {
+        Table table{"days", {"day", "begins", "ends", "who", "thing", "step", "slack_min"}, {}};
+        const JobOrder order = job_order(job_, plan_);
+        const DaySchedule schedule = day_schedule(job_, order);
+        for (const ScheduledTask& each : schedule.tasks) {
+            const Task& task = order.tasks[each.task];
+            std::string who;
+            for (const std::size_t person : each.by)
+                who += (who.empty() ? "" : ", ") + said(person_words(schedule, person));
+            table.rows.push_back({std::to_string(day_of(each.begins)), clock(each.begins), clock(each.ends), who,
+                                  task.item_name, said(task.step.words), figure(static_cast<double>(each.slack) / 60)});
         }
         return table;
     }

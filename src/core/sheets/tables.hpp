@@ -15,8 +15,8 @@ struct Table {
     std::vector<std::vector<std::string>> rows;
 };
 
-/// Every table of a job: marks, studs, fixings, cut-list, cutting-plan, kit, delivery, steps, checks, readings, log,
-/// tipping, feeds, lines.
+/// Every table of a job: marks, studs, fixings, cut-list, bench-work, cutting-plan, kit, delivery, steps, days, checks,
+/// readings, log, tipping, feeds, lines.
 std::vector<Table> tables_of(const Job& job, const Plan& plan);
 
 /// RFC 4180: commas, quotes where they are needed, lines end in CR LF.

@@ -40,9 +40,9 @@ public:
 
     void say_steps(ShelfSteps& steps) const override {
         const Mass mass = of(steps.shelf()).mass;
+        steps.lift({"Lift it to its mark, {0} before anything is in it, and hold it until two screws are in",
+                    {quantity(mass)}});
         steps.say({"Screws at the top first, loosely; level it; then the others"});
-        if (mass > steps.site().rules.runs.lift_alone)
-            steps.say({"Two people: it weighs {0} before anything is in it", {quantity(mass)}}, 2);
         steps.say({"Water, gas and mains connections belong to the licensed trade"});
         steps.hold(Phase::prove, {"Lean on it by degrees: nothing may move"});
     }

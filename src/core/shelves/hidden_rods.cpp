@@ -236,6 +236,10 @@ void cure_rods(const ShelfCurer& curer, Check& check) {
         curer.change(check, {"Straight rods"}, [](Shelf& shelf) { rods_of(shelf).off_centre = {}; });
 }
 
+Length rod_bore(const OnHiddenRods& how) {
+    return how.in_shelf + shelf_room;
+}
+
 void say_rods_set(ShelfSteps& steps, const OnHiddenRods& how) {
     steps.say({"Cut the rods {0} long: {1} in the wall, {2} in the shelf",
                {stock(rod_length(how, steps.site().wall)), stock(steps.site().wall.lining_thickness() + how.in_wall),
@@ -259,7 +263,7 @@ void say_rods_set(ShelfSteps& steps, const OnHiddenRods& how) {
 Sentence drill_board_step(const OnHiddenRods& how, const Shelf& shelf) {
     return {"Carry the outermost hole centres onto the shelf's back edge, in the middle of its thickness, {0} from its "
             "underside. Drill {1}, {2} deep",
-            {quantity(shelf.thickness / 2), stock(how.diameter), stock(how.in_shelf + shelf_room)}};
+            {quantity(shelf.thickness / 2), stock(how.diameter), stock(rod_bore(how))}};
 }
 
 } // namespace yes_square

@@ -27,6 +27,9 @@ void set_rod(BracketPlan& place, const OnHiddenRods& how, const Shelf& shelf, co
 void check_rods(const OnHiddenRods& how, KindChecker& checker);
 void cure_rods(const ShelfCurer& curer, Check& check);
 
+/// How deep a board is bored for one: a little more than it reaches in.
+Length rod_bore(const OnHiddenRods& how);
+
 /// How they are cut and set in the wall.
 void say_rods_set(ShelfSteps& steps, const OnHiddenRods& how);
 /// How the board is drilled for them.

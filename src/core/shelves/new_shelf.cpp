@@ -29,8 +29,10 @@ void hang_over_openings(const Wall& wall, Length leg_room, Shelf& shelf) {
 }
 
 /// Joints over studs, so that no board is longer than boards are to be had.
-void join_boards(const Wall& wall, const ShelfRules& rules, Shelf& shelf) {
-    const Length longest = rules.board_longest;
+void join_boards(const Wall& wall, const HouseRules& house, Shelf& shelf) {
+    const ShelfRules& rules = house.shelves;
+    // From corner to corner each is sawn longer than it is.
+    const Length longest = std::max(1_mm, rules.board_longest - house.cutting.scribe_allowance);
     Length from;
     while (shelf.length - from > longest) {
         Length best;
@@ -101,6 +103,7 @@ std::vector<std::pair<std::string, Shelf>> shelves_round_room(const Job& job, co
             continue;
         Shelf shelf = like;
         shelf.id.clear();
+        shelf.name = like.name + ", " + wall.name; // each is known apart
         shelf.joints.clear();
         shelf.hangers.clear();
         shelf.tiers = 1;
@@ -116,7 +119,7 @@ std::vector<std::pair<std::string, Shelf>> shelves_round_room(const Job& job, co
         if (shelf.length <= 2 * end_inset)
             continue;
         hang_over_openings(wall, job.rules.shelves.leg_room, shelf);
-        join_boards(wall, job.rules.shelves, shelf);
+        join_boards(wall, job.rules, shelf);
         shelves.emplace_back(wall.id, std::move(shelf));
     }
     return shelves;

@@ -75,7 +75,7 @@ public:
         steps.say(
             {"Cut the board {0} at its back and {1} at its front; try it in slanting, scribe the ends to the walls",
              {quantity(piece.back), quantity(piece.front)}});
-        steps.say({"Lay it in, {0}, and pin it to the strips from above, or screw up through them", {steps.mass()}});
+        steps.lift({"Lay it in, {0}, and pin it to the strips from above, or screw up through them", {steps.mass()}});
         steps.hold(Phase::prove, {"Lean on the front edge in the middle and at both ends: nothing may move"});
     }
 

@@ -46,7 +46,7 @@ public:
         steps.say({"The hanger's left end goes at {0}: the shelf's end and its offset of {1} inside",
                    {quantity(steps.shelf().left + how.offset), quantity(how.offset)}});
         steps.say({"Middle screw first, all others loose; level it; then tighten, those its maker names above all"});
-        steps.say({"Slide the shelf on, {0}, up to the wall", {steps.mass()}});
+        steps.lift({"Slide the shelf on, {0}, up to the wall", {steps.mass()}});
         if (how.retaining_screws > 0)
             steps.say({"Retaining screws: {0}, from below or behind, until the shelf cannot slide off",
                        {count(static_cast<std::size_t>(how.retaining_screws))}});

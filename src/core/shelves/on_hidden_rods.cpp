@@ -34,6 +34,25 @@ public:
         return {};
     }
 
+    PartWork work(const Shelf& shelf, const WallSite&, const ShelfPlan& plan) const override {
+        const OnHiddenRods& how = of(shelf);
+        PartWork work{"back edge", "left end", "underside", shelf.length, shelf.thickness, {}};
+        for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
+            const bool outermost = i == 0 || i + 1 == plan.brackets.size();
+            work.cuts.push_back({Machining::bore,
+                                 plan.brackets[i].x - shelf.left,
+                                 shelf.thickness / 2,
+                                 how.diameter,
+                                 how.diameter,
+                                 rod_bore(how),
+                                 1,
+                                 {outermost ? std::string_view{"for rod {0}"}
+                                            : "for rod {0}: marked through the shelf, on its outermost rods",
+                                  {count(i + 1)}}});
+        }
+        return work;
+    }
+
     bool fix(BracketPlan& place, const Shelf& shelf, const WallSite& site, const Carrier& carrier) const override {
         set_rod(place, of(shelf), shelf, site, carrier);
         return true;
@@ -54,11 +73,12 @@ public:
         steps.say(drill_board_step(how, shelf));
         steps.say({"Slide the shelf on these, mark the rods between through it, take it off, drill them"});
         if (how.off_centre > Length{})
-            steps.say({"Slide it home, {0}. Level it by turning the rods: a quarter turn lifts or lowers that place by "
-                       "{1}, which is all there is in them",
-                       {steps.mass(), fine(how.off_centre.in_metres())}});
+            steps.lift(
+                {"Slide it home, {0}. Level it by turning the rods: a quarter turn lifts or lowers that place by "
+                 "{1}, which is all there is in them",
+                 {steps.mass(), fine(how.off_centre.in_metres())}});
         else
-            steps.say({"Slide it home, {0}", {steps.mass()}});
+            steps.lift({"Slide it home, {0}", {steps.mass()}});
         steps.hold(Phase::prove, {"Lean on the front edge over each rod: nothing may move"});
     }
 };

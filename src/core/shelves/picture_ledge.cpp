@@ -120,8 +120,8 @@ public:
                    steps.site().rules.fitting.sealant_min);
         steps.say({"Drill the strip for its screws at the marks carried over from the wall"});
         steps.go_to(Phase::hang);
-        steps.say({"Hold it on the line, {0}: the screw nearest the middle first, loosely; level it; then the others",
-                   {steps.mass()}});
+        steps.lift({"Hold it on the line, {0}: the screw nearest the middle first, loosely; level it; then the others",
+                    {steps.mass()}});
         steps.say({"Not tighter than the strip stays straight: pack behind it where the wall is hollow"});
         steps.hold(Phase::prove, {"Press down on the lip at each end and in the middle: nothing may move"});
     }

@@ -1,3 +1,6 @@
+#include "core/shelves/shelf_checks.hpp"
+#include "core/shelves/shelf_curer.hpp"
+#include "core/shelves/shelf_kind_checks.hpp"
 #include "core/shelves/shelf_steps.hpp"
 #include "core/shelves/way.hpp"
 
@@ -40,6 +43,11 @@ public:
         shelf.left = std::max(Length{}, window->left - past_trim);
         shelf.length = std::min(wall.length, window->left + window->width + past_trim) - shelf.left;
         shelf.height = trim + (wall.height - trim) * 6 / 10;
+        // Its plate's holes stay under the strip along the ceiling where cables run.
+        const HouseRules usual;
+        const Length under = wall.height - wall.cornice_height - usual.strip_corner - Pole{}.plate / 2;
+        if (under - plate_inset > trim)
+            shelf.height = std::min(shelf.height, under);
     }
     bool own_thickness() const override { return true; }
     bool sat_on() const override { return false; }
@@ -79,22 +87,84 @@ public:
     }
 
     std::vector<CutPart> cut(const Shelf& shelf, const WallSite&, const ShelfPlan&) const override {
-        return {strip_part(shelf.id, {"pole of {0}", {shelf.name}}, shelf.length, shelf.thickness, shelf.thickness,
-                           StuffKind::rod, of(shelf).stuff == PoleStuff::wood ? "wooden rod" : "metal tube")};
+        return {strip_part(shelf.id, {"pole of {0}", {shelf.name}}, pole_length(shelf), shelf.thickness,
+                           shelf.thickness, StuffKind::rod,
+                           of(shelf).stuff == PoleStuff::wood ? "wooden rod" : "metal tube")};
     }
-    std::vector<Supply> bought(const Shelf&, const ShelfPlan& plan) const override {
-        return {{KitGroup::hardware, "pole bracket", {"Pole bracket"}, plan.brackets.size()}};
+    std::vector<Supply> bought(const Shelf& shelf, const ShelfPlan& plan) const override {
+        std::vector<Supply> supplies{{KitGroup::hardware, "pole bracket", {"Pole bracket"}, plan.brackets.size()}};
+        if (of(shelf).finial > Length{} && !of(shelf).returns)
+            supplies.push_back({KitGroup::hardware, "finial", {"Finial of a pole"}, 2});
+        if (of(shelf).returns)
+            supplies.push_back({KitGroup::hardware, "return plate", {"Wall plate for a pole's return"}, 2});
+        return supplies;
+    }
+
+    void check(KindChecker& checker) const override {
+        const Shelf& shelf = checker.shelf();
+        const Pole& how = of(shelf);
+        const Wall& wall = checker.site().wall;
+        if (how.returns && how.finial > Length{})
+            checker.add(
+                checks::pole_ends,
+                {"{0} has finials and ends that return to the wall: it can have one or the other", {shelf.name}},
+                std::nullopt, shelf.left, shelf.height);
+        const auto meets = [&](Length over, Length x, std::string_view words) {
+            if (!how.returns && how.finial > Length{} && over > Length{})
+                checker.add(checks::pole_finial, {words, {quantity(over)}}, quantity(over), x, shelf.height);
+        };
+        if (wall.left_end == WallEnd::corner)
+            meets(how.finial - shelf.left, shelf.left, "The left finial reaches {0} into the wall beside it");
+        if (wall.right_end == WallEnd::corner)
+            meets(how.finial - (wall.length - shelf.right()), shelf.right(),
+                  "The right finial reaches {0} into the wall beside it");
+    }
+    void cure(const ShelfCurer& curer, Check& check) const override {
+        if (check.code == checks::pole_ends) {
+            curer.change(check, {"Open ends with finials"},
+                         [](Shelf& shelf) { std::get<Pole>(shelf.holding).returns = false; });
+            curer.change(check, {"Returns without finials"},
+                         [](Shelf& shelf) { std::get<Pole>(shelf.holding).finial = {}; });
+        }
+        if (check.code == checks::pole_finial && check.amount) {
+            const Length by = Length::nearest_to_metres(check.amount->si);
+            const bool left = check.x && *check.x == curer.shelf().left;
+            curer.change(check, {"A pole {0} shorter at that end", {quantity(by)}}, [&](Shelf& shelf) {
+                if (left)
+                    shelf.left += by;
+                shelf.length -= by;
+            });
+        }
     }
 
     void say_steps(ShelfSteps& steps) const override {
+        const Shelf& shelf = steps.shelf();
+        const Pole& how = of(shelf);
+        const std::size_t places = steps.places();
         steps.say({"Into the wall beside an opening's trim, never into the trim"});
-        steps.say({"End brackets on their marks, level across, one screw each; then all screws"});
-        if (steps.places() > 2)
-            steps.say({"Those between: up to a string from end to end"});
-        steps.say({"Pole: {0} long. Lay it in and lock it so that it cannot roll or lift out",
-                   {quantity(steps.shelf().length)}});
+        steps.say({"The screws that came with the brackets are for plaster: leave them, take those of this sheet"});
+        steps.say({"Bracket 1 on its mark, plumb, one screw"});
+        for (std::size_t i = 1; i < places; ++i)
+            steps.say({"Bracket {0}: level across from bracket {1}, plumb, one screw", {count(i + 1), count(i)}});
+        steps.say({"Sight along them from one end: all cups in a line, then all screws"});
+        if (how.returns)
+            steps.say({"Cut the pole to {0}: {1} from end to end and {2} back to the wall at each. Bend or joint it, "
+                       "then screw its return plates on",
+                       {quantity(pole_length(shelf)), quantity(shelf.length), quantity(shelf.depth)}});
+        else
+            steps.say({"Cut the pole to {0}", {quantity(pole_length(shelf))}});
+        if (how.finial > Length{} && !how.returns)
+            steps.say({"Rings on, one of them between each end bracket and its finial; finials of {0} last",
+                       {quantity(how.finial)}});
+        steps.lift({"Lay the pole in, {0}, and lock it so that it cannot roll or lift out", {steps.mass()}});
         steps.hold(Phase::prove, {"Pull down on its middle by hand, as hard as what hangs there will: nothing may "
                                   "move. Nobody hangs on it"});
+    }
+
+private:
+    /// Its returns are of the same rod.
+    static Length pole_length(const Shelf& shelf) {
+        return of(shelf).returns ? shelf.length + 2 * shelf.depth : shelf.length;
     }
 };
 

@@ -15,6 +15,8 @@
 #include "core/site/plan_hole.hpp"
 
 #include <algorithm>
+#include <functional>
+#include <set>
 
 namespace yes_square {
 
@@ -33,6 +35,30 @@ std::vector<BoardPiece> pieces_of(const Shelf& shelf) {
         if (const Length length = cuts[i] - cuts[i - 1]; length > Length{})
             pieces.push_back({shelf.left + cuts[i - 1], length, length});
     return pieces;
+}
+
+/// The wall's face behind its board, from the line through its hollowest place: at the house's steps.
+std::vector<BackCut> back_cuts(const Shelf& shelf, const WallSite& site) {
+    const FaceProfile& face = site.survey.face;
+    if (!way_of(shelf).is_board() || !face.measured())
+        return {};
+    const Length step = site.rules.runs.scribe_step;
+    std::vector<BackCut> cuts;
+    Length deepest;
+    for (Length at; at < shelf.length + step; at += step) {
+        const Length here = std::min(at, shelf.length);
+        const Length shim = face.shim_at(shelf.left + here, shelf.height).value_or(Length{});
+        deepest = std::max(deepest, shim);
+        cuts.push_back({here, shim});
+        if (here == shelf.length)
+            break;
+    }
+    Length most;
+    for (BackCut& cut : cuts) {
+        cut.off = deepest - cut.off;
+        most = std::max(most, cut.off);
+    }
+    return most > site.rules.shelves.scribe_from ? cuts : std::vector<BackCut>{};
 }
 
 /// The wall holes of what stands at the places, tier by tier.
@@ -65,6 +91,23 @@ void drill(const Shelf& shelf, ShelfPlan& plan) {
     }
 }
 
+/// A level line through each row of holes, from the highest, no longer than what hides it; and where there are two rows
+/// a plumb line through its middle, by which the second is looked over.
+std::vector<PlannedLine> lines_of_plate(const Shelf& shelf, const HungPlate& hung, const ShelfPlan& plan) {
+    std::set<Length, std::greater<>> rows;
+    for (const PlannedHole& hole : plan.holes)
+        rows.insert(hole.z);
+    std::vector<PlannedLine> lines;
+    for (const Length z : rows)
+        lines.push_back({false,
+                         rows.size() > 1 ? Sentence{"{0}: row {1} of its holes", {shelf.name, count(lines.size() + 1)}}
+                                         : Sentence{"{0}: its holes", {shelf.name}},
+                         hung.left, z, hung.left + hung.width});
+    if (rows.size() > 1)
+        lines.push_back({true, {"{0}: its middle", {shelf.name}}, hung.left + hung.width / 2, shelf.underside(), {}});
+    return lines;
+}
+
 /// What its place and the wall say of each hole.
 void plan_holes(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     const HungPlate hung = plate_of(shelf);
@@ -89,7 +132,9 @@ void plan_holes(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
                                       : Length{};
         plan_hole(site, hole);
     }
-    if (!plan.holes.empty() || !plan.cleats.empty())
+    if (hung.plate && !plan.holes.empty())
+        plan.lines = lines_of_plate(shelf, hung, plan);
+    else if (!plan.holes.empty() || !plan.cleats.empty())
         plan.lines = {
             {false, {"{0}: underside of its board", {shelf.name}}, shelf.left, shelf.underside(), shelf.right()}};
 }
@@ -153,6 +198,7 @@ ShelfPlan draft_shelf(const Shelf& shelf, const WallSite& site, LayoutScales& sc
         plan.arm_most = range.most;
         if (!whole)
             plan.pieces = pieces_of(shelf);
+        plan.back_cuts = back_cuts(shelf, site);
         check_place(shelf, site, plan);
         if (way.at_places()) {
             hang_at_places(shelf, site, scales, plan);

@@ -33,7 +33,11 @@ inline constexpr CheckCode upright_too_short{"upright_too_short", Severity::erro
 inline constexpr CheckCode hole_must_hold{"hole_must_hold", Severity::error};
 inline constexpr CheckCode plate_few_holes{"plate_few_holes", Severity::error};
 inline constexpr CheckCode keyhole_lifts{"keyhole_lifts", Severity::error};
+inline constexpr CheckCode pole_ends{"pole_ends", Severity::error, Bears::elsewhere};
+inline constexpr CheckCode pole_finial{"pole_finial", Severity::error, Bears::elsewhere};
 inline constexpr CheckCode keyhole_no_room{"keyhole_no_room", Severity::error};
+/// The bore through which a head enters its slot leaves the back.
+inline constexpr CheckCode keyhole_breaks_out{"keyhole_breaks_out", Severity::error};
 inline constexpr CheckCode rod_too_thick{"rod_too_thick", Severity::error};
 inline constexpr CheckCode rod_edge_unknown{"rod_edge_unknown", Severity::warning, Bears::on_what_is_known};
 inline constexpr CheckCode rod_sinks{"rod_sinks", Severity::warning};

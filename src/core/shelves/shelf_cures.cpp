@@ -226,7 +226,7 @@ private:
         const Sentence words{slide.by < Length{}
                                  ? std::string_view{"Move it {0} left: {1} of its {2} places are in studs then"}
                                  : "Move it {0} right: {1} of its {2} places are in studs then",
-                             {quantity(absolute(slide.by)), count(slide.meet), count(holes.size())}};
+                             {stock(absolute(slide.by)), count(slide.meet), count(holes.size())}};
         if (!offer(check, words, MoveShelf{shelf_.id, shelf_.left + slide.by, shelf_.height}))
             say(check, words);
     }
@@ -247,7 +247,7 @@ private:
         moves.resize(std::min(moves.size(), most_plate_slides));
         for (const Length by : moves)
             if (offer(check,
-                      {by < Length{} ? std::string_view{"Move {0} left"} : "Move {0} right", {quantity(absolute(by))}},
+                      {by < Length{} ? std::string_view{"Move {0} left"} : "Move {0} right", {stock(absolute(by))}},
                       MoveShelf{shelf_.id, shelf_.left + by, shelf_.height}))
                 return;
     }

@@ -36,12 +36,16 @@ private:
     void boards() {
         if (way_of(shelf_).whole(shelf_))
             return;
+        // Between walls it is sawn longer than it is.
+        const Length on = in_left_corner(shelf_, site_) && in_right_corner(shelf_, site_)
+                              ? site_.rules.cutting.scribe_allowance
+                              : Length{};
         for (const BoardPiece& piece : plan_.pieces)
-            if (piece.back > rules_.board_longest)
+            if (const Length sawn = piece.back + on; sawn > rules_.board_longest)
                 add(checks::board_too_long,
                     {"A board of {0} is {1} longer than boards are to be had: join two over a bracket",
-                     {quantity(piece.back), quantity(piece.back - rules_.board_longest)}},
-                    quantity(piece.back - rules_.board_longest), piece.left, shelf_.height);
+                     {quantity(sawn), quantity(sawn - rules_.board_longest)}},
+                    quantity(sawn - rules_.board_longest), piece.left, shelf_.height);
         if (!plan_.bracket)
             return;
         for (const Length joint : shelf_.joints) {

@@ -20,6 +20,15 @@ Supply steadying_anchors(const WallSite& site, std::size_t number) {
             number};
 }
 
+/// What of a shelf's work lies on one board of it, measured from that board's end.
+PartWork work_between(PartWork work, Length from, Length to) {
+    std::erase_if(work.cuts, [&](const PartCut& cut) { return cut.from < from || cut.from > to; });
+    for (PartCut& cut : work.cuts)
+        cut.from -= from;
+    work.length = to - from;
+    return work.cuts.empty() ? PartWork{} : work;
+}
+
 } // namespace
 
 std::vector<CutPart> boards_cut(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan, bool between_walls) {
@@ -31,6 +40,7 @@ std::vector<CutPart> boards_cut(const Shelf& shelf, const WallSite& site, const 
     std::vector<CutPart> parts;
     const bool to_walls = between_walls || (in_left_corner(shelf, site) && in_right_corner(shelf, site));
     const bool hollow = shelf.hollow && way_of(shelf).is_board();
+    const PartWork work = hollow ? PartWork{} : way_of(shelf).work(shelf, site, plan);
     for (int tier = 0; tier < shelf.tiers; ++tier)
         for (const BoardPiece& each : plan.pieces) {
             const Length length = std::max(each.back, each.front);
@@ -40,6 +50,7 @@ std::vector<CutPart> boards_cut(const Shelf& shelf, const WallSite& site, const 
                 std::ranges::move(hollow_board_cut(shelf, length), std::back_inserter(parts));
             else
                 parts.push_back(board_part(shelf.id, name, shelf.material, length, breadth, thickness));
+            parts[first].work = work_between(work, from, from + each.back);
             for (std::size_t i = first; i < parts.size(); ++i) {
                 if (parts[i].length != length)
                     continue; // a rib
@@ -47,6 +58,12 @@ std::vector<CutPart> boards_cut(const Shelf& shelf, const WallSite& site, const 
                     parts[i].mind = cut_outs_to_mind(cut_outs_between(shelf.cut_outs, from, from + length), from);
                 if (each.back != each.front)
                     parts[i].mind = {"its ends follow the walls: back and front differ, see the sheet"};
+                if (parts[i].breadth == breadth && !plan.back_cuts.empty()) {
+                    const Sentence first_of_all = parts[i].mind;
+                    leave_broad(parts[i], std::ranges::max_element(plan.back_cuts, {}, &BackCut::off)->off);
+                    if (!first_of_all.empty())
+                        parts[i].mind = first_of_all;
+                }
                 if (to_walls)
                     leave_long(parts[i], site.rules.cutting.scribe_allowance);
             }

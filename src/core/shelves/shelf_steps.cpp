@@ -4,6 +4,7 @@
 #include "core/shelves/under_board.hpp"
 #include "core/shelves/way.hpp"
 #include "core/site/cut_outs.hpp"
+#include "core/site/lifting.hpp"
 
 #include <algorithm>
 #include <set>
@@ -17,12 +18,19 @@ constexpr Length cable_cover = Length::inches(1, {1, 4});
 
 } // namespace
 
+void ShelfSteps::lift(Sentence words, int persons) {
+    Step& step = steps_.emplace_back(lifting(
+        std::move(words), phase_,
+        lift_of(plan_.mass, shelf_.lowest_underside() + shelf_.thickness / 2, shelf_.height, false, site_.rules.runs)));
+    step.persons = std::max(step.persons, persons);
+}
+
 void ShelfSteps::lay_board() {
     phase_ = Phase::adjust;
     if (shelf_.length >= site_.rules.shelves.helper_from)
-        say({"With a helper: lay the board on, {0} of {1}", {mass(), quantity(shelf_.length)}}, 2);
+        lift({"With a helper: lay the board on, {0} of {1}", {mass(), quantity(shelf_.length)}}, 2);
     else
-        say({"Lay the board on, {0}", {mass()}});
+        lift({"Lay the board on, {0}", {mass()}});
     if (plan_.pieces.size() > 1)
         say({"The boards meet on the middle of a bracket: screw both down to it, or strap them underneath"});
     say({"Set the overhang: {0} at the left, {1} at the right",
@@ -86,6 +94,10 @@ private:
             if (shelf_.hollow && !shelf_.cut_outs.empty())
                 say({"A hollow board: glue a rim of strip into every cut-out before its upper skin goes on"});
         }
+        if (!plan_.back_cuts.empty())
+            say({"The wall bows by {0} behind it: the board is left so much broader and its back edge scribed by its "
+                 "table, tried on the brackets, then cut. Its front then stands straight",
+                 {quantity(std::ranges::max_element(plan_.back_cuts, {}, &BackCut::off)->off)}});
         if (tiled())
             say({"Tile: put masking tape over each mark and draw the marks on it"});
     }
@@ -135,6 +147,12 @@ private:
                          {count(i + 1)}});
             return;
         }
+        for (const PlannedLine& line : plan_.lines)
+            if (line.plumb)
+                say({"Strike a plumb line at {0} from the reference end: its middle", {quantity(line.x)}});
+            else
+                say({"Strike a level line through its holes, {0} above the datum, from {1} to {2}",
+                     {quantity(line.z), quantity(line.x), quantity(line.to_x)}});
         for (std::size_t i = 0; i < plan_.holes.size(); ++i) {
             const PlannedHole& hole = plan_.holes[i];
             if (carries(plan_.brackets[hole.place].substrate))

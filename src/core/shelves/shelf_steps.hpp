@@ -20,6 +20,8 @@ public:
 
     void go_to(Phase phase) { phase_ = phase; }
     void say(Sentence words, int persons = 1) { steps_.push_back({std::move(words), false, phase_, persons}); }
+    /// The whole of it is lifted to its place.
+    void lift(Sentence words, int persons = 1);
     /// Not gone past before it is right.
     void hold(Sentence words) { steps_.push_back({std::move(words), true, phase_}); }
     void hold(Phase phase, Sentence words) {

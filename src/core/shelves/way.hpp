@@ -107,6 +107,8 @@ public:
 
     // What is done with it.
     virtual std::vector<CutPart> cut(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) const;
+    /// What is bored or routed in its board before it is hung, from the shelf's left end.
+    virtual PartWork work(const Shelf&, const WallSite&, const ShelfPlan&) const { return {}; }
     /// Bought for it besides fixings.
     virtual std::vector<Supply> bought(const Shelf& shelf, const ShelfPlan& plan) const;
     virtual void check(KindChecker&) const {}

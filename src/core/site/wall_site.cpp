@@ -55,6 +55,8 @@ std::vector<Outline> board_boxes(const Shelf& shelf) {
 
 std::vector<Outline> leg_boxes(const Shelf& shelf, const ShelfPlan& plan, const BracketPlan& place) {
     const Length centre = place.x;
+    if (place.hanger)
+        return {}; // it hangs from the ceiling
     if (place.other) {
         const OtherSizes& sizes = shelf.other_sizes;
         const Length under = shelf.underside();

@@ -147,10 +147,11 @@ private:
                                 ? Sentence{"Glasses on, a mask for the dust, ear protection with the hammer drill"}
                                 : Sentence{"Glasses on; old paint and linings may hold lead or asbestos"});
         }
+        if (step.lift)
+            std::ranges::move(lift_words(*step.lift), std::back_inserter(found));
         if (step.phase == Phase::hang && step.persons > 1)
-            found.push_back(
-                {"Two lift, or a jack does: keep hold until a screw is in, and stand beside it, not under"});
-        if (step.phase == Phase::hang && turn != Turn::furniture)
+            found.push_back({"Keep hold until a screw is in, and stand beside it, not under"});
+        if (!step.lift && step.phase == Phase::hang && turn != Turn::furniture)
             found.push_back({"Stand on steps or a platform, not on a chair or a worktop"});
         if (turn == Turn::furniture && step.phase >= Phase::hang)
             found.push_back(tipping_cautions().front());

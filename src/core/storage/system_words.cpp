@@ -191,12 +191,11 @@ private:
     }
 
     void lean() {
-        const double share = site_.rules.storage.lean_share;
+        const Length foot = std::min(site_.rules.storage.lean_foot, system_.panel_height);
         step({"Lean the waiting panels on the wall beyond the work, feet out {0}, {1} from plumb, on something that "
               "does "
               "not slip",
-              {quantity(Length::nearest_to_metres(share * system_.panel_height.in_metres())),
-               Quantity{Kind::angle, std::asin(share)}}});
+              {quantity(foot), Quantity{Kind::angle, std::asin(foot.in_metres() / system_.panel_height.in_metres())}}});
     }
 
     void raise() {

@@ -1,0 +1,37 @@
+#pragma once
+
+#include "core/job/boxes.hpp"
+#include "core/job/house_rules.hpp"
+#include "core/plan/box_plan.hpp"
+
+/// What is worked on a box's parts after they are cut to size, and what its screwed joints bear.
+namespace yes_square {
+
+/// Depth of a rebate or groove that a back lies in, of the boards it is cut in: half their thickness (common practice).
+Length back_let_in(const WallBox& box);
+
+/// Puts housings, rebates, grooves, notches, mitres and screw holes on the parts of a box. Sides are measured from
+/// their top ends and their back edges, top and bottom from their left ends. Shelves in housings that stop short have
+/// their front corners notched. A housing is as broad as the shelf is thick: the schedule says to try an offcut.
+void work_parts(const WallBox& box, const HouseRules& rules, std::vector<BoxPart>& parts);
+
+/// How a screwed joint is made: what is drilled in the part that the screw passes, and in the end that it enters.
+struct JointScrew {
+    Length length;
+    Length clearance;   ///< hole through the part it passes: up to 0.5 mm, and 0.5 mm more than the screw
+    Length pilot;       ///< in the other's end, see pilot_diameter()
+    Length countersink; ///< across its head
+    Length in_end;      ///< of it in the other's end
+};
+JointScrew joint_screw(const WallBox& box, const HouseRules& rules);
+
+/// Where the screws of a joint stand across it, from one edge to another: the first and last a house rule in from the
+/// edges, no more than another apart, two at least; one where there is no room for two.
+std::vector<Length> joint_places(Length from, Length to, const BoxRules& rules);
+
+/// What one screw of such a joint bears across itself, its point in end grain: by NDS-2018 two thirds of what it bears
+/// across the grain (12.5.2), by EN 1995-1-1 a third (8.3.1.2(4), what it allows of nails). Boards count as no denser
+/// than spruce, since the edges of made ones split (house rule).
+Force joint_screw_bears(const WallBox& box, const HouseRules& rules);
+
+} // namespace yes_square

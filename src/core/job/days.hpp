@@ -1,0 +1,40 @@
+#pragma once
+
+#include "core/job/unknown_members.hpp"
+
+#include <string>
+#include <vector>
+
+/// On which days and hours a job is worked, who is there, and what cannot begin yet. Days are counted from 1, the first
+/// day of work; hours are of the clock, 7.5 is half past seven.
+namespace yes_square {
+
+/// Somebody more than the crew is there.
+struct HelperTime {
+    int day = 1;
+    double from = 8;
+    double to = 12;
+    UnknownMembers unknown = {};
+    bool operator==(const HelperTime&) const = default;
+};
+
+/// What cannot begin before a day: work in a room that is not free, a thing whose parts are not there.
+struct NotBefore {
+    std::string of; ///< id of a room or of a thing; empty: all that waits for the delivery
+    int day = 1;
+    UnknownMembers unknown = {};
+    bool operator==(const NotBefore&) const = default;
+};
+
+struct WorkDays {
+    double begins = 8; ///< o'clock
+    double hours = 8;  ///< of work a day
+    std::vector<HelperTime> helpers = {};
+    std::vector<NotBefore> not_before = {};
+    UnknownMembers unknown = {};
+    bool operator==(const WorkDays&) const = default;
+
+    double ends() const { return begins + hours; }
+};
+
+} // namespace yes_square

@@ -1,0 +1,344 @@
+#include "core/boxes/box_parts.hpp"
+#include "core/boxes/box_work.hpp"
+#include "core/boxes/reckon_box.hpp"
+#include "core/cutting/worked_parts.hpp"
+#include "core/fixings/en_screw.hpp"
+#include "core/fixings/wood_screw.hpp"
+#include "core/sheets/work_drawing.hpp"
+#include "core/site/site_checks.hpp"
+#include "piece_walls.hpp"
+
+#include <rapidcheck.h>
+#include <rapidcheck/catch.h>
+
+using namespace yes_square;
+
+namespace {
+
+/// The box of the check values: outer 700 x 540, 20 mm boards, top and bottom over the sides, one shelf between them in
+/// housings of 10 mm, no clearance; a plain back on its back edges.
+WallBox small_box() {
+    WallBox box;
+    box.id = "box";
+    box.name = "Small box";
+    box.left = 1500_mm;
+    box.top = 1900_mm;
+    box.width = 700_mm;
+    box.height = 540_mm;
+    box.depth = 200_mm;
+    box.side = 20_mm;
+    box.shelves = 1;
+    box.corner = BoxCorner::over_sides;
+    box.housing = 10_mm;
+    box.clearance = {};
+    box.back = BoxBack::planted;
+    box.back_thickness = 12_mm;
+    box.load = {LoadKind::display, 0};
+    return box;
+}
+
+Job job_of(const WallBox& box, TimberSchool school = TimberSchool::nds) {
+    Job job = bare_job();
+    job.rules.timber = school;
+    job.walls.front().boxes = {box};
+    return job;
+}
+BoxPlan plan_of(const Job& job) {
+    return reckon(job).walls.front()->boxes.front();
+}
+
+const BoxPart& part(const std::vector<BoxPart>& parts, std::string_view what) {
+    return *std::ranges::find(parts, what, &BoxPart::what);
+}
+std::vector<BoxPart> worked(const WallBox& box, const HouseRules& rules = {}) {
+    std::vector<BoxPart> parts = box_parts(box);
+    work_parts(box, rules, parts);
+    return parts;
+}
+std::vector<PartCut> cuts_of(const BoxPart& part, Machining kind) {
+    std::vector<PartCut> found;
+    std::ranges::copy_if(part.work.cuts, std::back_inserter(found),
+                         [&](const PartCut& cut) { return cut.kind == kind; });
+    return found;
+}
+
+} // namespace
+
+TEST_CASE("top and bottom over the sides, the shelf housed: 700, 700, 680, 500, 500", "[boxes][work][check-value]") {
+    // Common practice row of the check values: two boards of 1800 give 700, 700, 680, 500, 500.
+    const std::vector<BoxPart> parts = worked(small_box());
+    CHECK(part(parts, "top").length == 700_mm);
+    CHECK(part(parts, "bottom").length == 700_mm);
+    CHECK(part(parts, "shelf").length == 680_mm);
+    CHECK(part(parts, "side").length == 500_mm);
+    CHECK(part(parts, "side").number == 2);
+
+    // The shelf stands midway: 500 less its own 20, halved, is 240 down each side. 10 mm deep is two passes of 5.
+    const std::vector<PartCut> housings = cuts_of(part(parts, "side"), Machining::housing);
+    REQUIRE(housings.size() == 1);
+    CHECK(housings.front().from == 240_mm);
+    CHECK(housings.front().along == 20_mm);
+    CHECK(housings.front().in == Length{});
+    CHECK(housings.front().across == 200_mm);
+    CHECK(housings.front().depth == 10_mm);
+    CHECK(housings.front().passes == 2);
+    CHECK(part(parts, "side").work.end == "top end");
+    CHECK(part(parts, "side").work.edge == "back edge");
+
+    HouseRules careful;
+    careful.boxes.router_pass = 3_mm;
+    CHECK(cuts_of(part(worked(small_box(), careful), "side"), Machining::housing).front().passes == 4);
+}
+
+TEST_CASE("the corners: sides that run through, top and bottom over them, mitres", "[boxes][work]") {
+    WallBox box = small_box();
+    box.corner = BoxCorner::sides_through;
+    std::vector<BoxPart> parts = worked(box);
+    CHECK(part(parts, "side").length == 540_mm);
+    CHECK(part(parts, "top").length == 680_mm);
+    // Top and bottom enter at the very ends of the sides.
+    std::vector<PartCut> ends = cuts_of(part(parts, "side"), Machining::rebate);
+    REQUIRE(ends.size() == 2);
+    CHECK(ends[0].from == Length{});
+    CHECK(ends[1].from + ends[1].along == 540_mm);
+
+    box.corner = BoxCorner::mitred;
+    parts = worked(box);
+    CHECK(part(parts, "side").length == 540_mm);
+    CHECK(part(parts, "top").length == 700_mm);
+    CHECK(cuts_of(part(parts, "side"), Machining::mitre).size() == 2);
+    CHECK(cuts_of(part(parts, "bottom"), Machining::mitre).size() == 2);
+
+    // Over the sides: screws down into the middle of each side's thickness.
+    const std::vector<BoxPart> over = worked(small_box());
+    const std::vector<PartCut> screws = cuts_of(part(over, "top"), Machining::screw_hole);
+    REQUIRE(screws.size() == 4); // 200 mm less 40 at either edge is one space of 120: two an end
+    CHECK(screws.front().from == 10_mm);
+    CHECK(screws.back().from == 690_mm);
+    CHECK(screws[0].in == 40_mm);
+    CHECK(screws[1].in == 160_mm);
+    CHECK(plan_of(job_of(small_box())).joint_screws == 8);
+}
+
+TEST_CASE("a back in a rebate, in grooves, on the edges; housings that stop before the front", "[boxes][work]") {
+    WallBox box = small_box();
+    box.corner = BoxCorner::sides_through;
+    box.back = BoxBack::rebated;
+    box.rebate = 12_mm;
+    std::vector<BoxPart> parts = worked(box);
+    const PartCut rebate = cuts_of(part(parts, "side"), Machining::rebate).back();
+    CHECK(rebate.across == 12_mm);
+    CHECK(rebate.depth == 10_mm); // half the board
+    CHECK(rebate.along == 540_mm);
+    CHECK(part(parts, "shelf").breadth == 188_mm);
+
+    box.back = BoxBack::grooved;
+    box.groove_in = 18_mm;
+    parts = worked(box);
+    const std::vector<PartCut> grooves = cuts_of(part(parts, "top"), Machining::groove);
+    REQUIRE(grooves.size() == 1);
+    CHECK(grooves.front().in == 18_mm);
+    CHECK(grooves.front().across == 12_mm);
+    CHECK(part(parts, "shelf").breadth == 200_mm - 18_mm - 12_mm);
+    CHECK(part(parts, "back").breadth == 700_mm - 20_mm); // 10 mm in either groove
+
+    box.back = BoxBack::planted;
+    box.stop = 15_mm;
+    box.clearance = 1_mm;
+    parts = worked(box);
+    for (const PartCut& housing : cuts_of(part(parts, "side"), Machining::housing))
+        CHECK(housing.across == 185_mm);
+    const std::vector<PartCut> notches = cuts_of(part(parts, "shelf"), Machining::notch);
+    REQUIRE(notches.size() == 2);
+    CHECK(part(parts, "shelf").work.edge == "front edge");
+    CHECK(notches[0].along == 9_mm); // what enters the housing
+    CHECK(notches[0].across == 15_mm);
+    CHECK(notches[1].from + notches[1].along == part(parts, "shelf").length);
+
+    // What the back of a box lies in is not seen at ends that are.
+    WallBox over = small_box();
+    over.back = BoxBack::rebated;
+    const PartCut hidden = cuts_of(part(worked(over), "top"), Machining::rebate).front();
+    CHECK(hidden.from == 10_mm);
+    CHECK(hidden.from + hidden.along == 690_mm);
+}
+
+TEST_CASE("any box: its parts make up its outer size, and every housing is where its shelf is", "[boxes][work]") {
+    rc::prop("parts and cuts agree with the box", [] {
+        WallBox box = small_box();
+        box.width = Length::mm(*rc::gen::inRange(300, 1200));
+        box.height = Length::mm(*rc::gen::inRange(400, 1800));
+        box.depth = Length::mm(*rc::gen::inRange(120, 500));
+        box.side = Length::mm(*rc::gen::inRange(15, 28));
+        box.shelves = *rc::gen::inRange(0, 5);
+        box.corner = static_cast<BoxCorner>(*rc::gen::inRange(0, 3));
+        box.joint = static_cast<BoxJoint>(*rc::gen::inRange(0, 2));
+        box.back = static_cast<BoxBack>(*rc::gen::inRange(0, 3));
+        box.housing = Length::mm(*rc::gen::inRange(5, 13));
+        box.clearance = Length::mm(*rc::gen::inRange(0, 3));
+        box.stop = Length::mm(*rc::gen::inRange(0, 30));
+        const std::vector<BoxPart> parts = worked(box);
+        const BoxPart& side = part(parts, "side");
+        const BoxPart& top = part(parts, "top");
+        const bool over = box.corner == BoxCorner::over_sides;
+        RC_ASSERT(side.length + (over ? 2 * box.side : Length{}) == box.height);
+        const bool housed = box.joint == BoxJoint::housing;
+        const Length enters = housed ? box.housing - box.clearance : Length{};
+        if (box.corner == BoxCorner::sides_through)
+            RC_ASSERT(top.length + 2 * (box.side - enters) == box.width);
+        else
+            RC_ASSERT(top.length == box.width);
+        // Front to back: shelf, back, and what is behind it.
+        const Length behind = box.back == BoxBack::rebated   ? box.rebate
+                              : box.back == BoxBack::grooved ? box.groove_in + box.back_thickness
+                                                             : Length{};
+        RC_ASSERT(shelf_depth(box) + behind == box.depth);
+        const Length top_of_side = over ? box.top - box.side : box.top;
+        const std::vector<Length> tops = shelf_tops(box);
+        const std::vector<PartCut> housings = cuts_of(side, Machining::housing);
+        RC_ASSERT(housings.size() == (housed ? tops.size() : 0));
+        for (std::size_t i = 0; i < housings.size(); ++i)
+            RC_ASSERT(top_of_side - housings[i].from == tops[i]);
+        for (const BoxPart& each : parts)
+            for (const PartCut& cut : each.work.cuts) {
+                const bool middle = by_its_middle(cut.kind);
+                const Length from = middle ? cut.from - cut.along / 2 : cut.from;
+                RC_ASSERT(from >= Length{});
+                RC_ASSERT(from + cut.along <= each.length);
+                RC_ASSERT(cut.in >= Length{});
+                RC_ASSERT((middle ? cut.in : cut.in + cut.across) <= each.breadth);
+                RC_ASSERT(cut.depth <= each.thickness);
+                RC_ASSERT(cut.passes >= 1u);
+            }
+    });
+}
+
+TEST_CASE("screws in the ends of shelves bear what the standards let them in end grain", "[boxes][work]") {
+    WallBox box = small_box();
+    box.joint = BoxJoint::butt;
+    box.corner = BoxCorner::sides_through;
+    box.material = BoardMaterial::eastern_white_pine;
+    const HouseRules rules;
+    // NDS-2018 12.5.2: two thirds (0.67) of what the screw bears across the grain, for stored goods 0.9 of that.
+    const ScrewProperties& eight = properties(ScrewGauge::number_8);
+    const Wood across{0.36, false, false};
+    const double in_end = 50 - 20;
+    const Force plain = lateral_strength(eight, across, {20 / 25.4, wood_bearing(0.36)}, in_end / 25.4);
+    CHECK(joint_screw_bears(box, rules) == Approx(plain.in_si() * 0.67 * 0.9).epsilon(0.01));
+    // Boards that are heavier than spruce count as spruce.
+    WallBox dense = box;
+    dense.material = BoardMaterial::mdf;
+    CHECK(joint_screw_bears(dense, rules) == joint_screw_bears(box, rules));
+    // EN 1995-1-1 8.3.1.2(4): a third.
+    HouseRules metric;
+    metric.timber = TimberSchool::en;
+    const Density wood = characteristic_density(0.36);
+    const Force four = en_lateral(properties(ScrewGauge::metric_4), wood, true, {20_mm, wood}, 30_mm);
+    CHECK(joint_screw_bears(box, metric) == Approx(four.in_si() / 3 * en_stored));
+
+    // Display is borne; books on a wide shelf that stands on screws alone are not, and housing it cures that.
+    box.load = {LoadKind::display, 0};
+    CHECK(plan_of(job_of(box)).joint.within());
+    box.load = {LoadKind::own, LineMass::kg_per_metre(400)};
+    const BoxPlan heavy = plan_of(job_of(box));
+    CHECK(heavy.joint.over());
+    const Check* over = find_check(heavy.checks, checks::box_joint_overloaded);
+    REQUIRE(over);
+    CHECK(holds(heavy) == Holds::no);
+    Job job = job_of(box);
+    REQUIRE(over->cures.front().edit);
+    job = apply(*over->cures.front().edit, std::move(job));
+    CHECK_FALSE(find_check(plan_of(job).checks, checks::box_joint_overloaded));
+}
+
+TEST_CASE("a corner that is held by glue or by pulled end grain is not said to hold", "[boxes][work]") {
+    for (const BoxCorner corner : {BoxCorner::over_sides, BoxCorner::mitred}) {
+        WallBox box = small_box();
+        box.corner = corner;
+        Job job = job_of(box);
+        const BoxPlan plan = plan_of(job);
+        const Check* unknown = find_check(plan.checks, checks::box_corner_unknown);
+        REQUIRE(unknown);
+        CHECK(holds(plan) == Holds::unknown);
+        REQUIRE(unknown->cures.front().edit);
+        job = apply(*unknown->cures.front().edit, std::move(job));
+        CHECK_FALSE(find_check(plan_of(job).checks, checks::box_corner_unknown));
+    }
+}
+
+TEST_CASE("a back in grooves bears on the wall by strips behind it, else it holds nothing", "[boxes][work]") {
+    WallBox box = small_box();
+    box.corner = BoxCorner::sides_through;
+    box.back = BoxBack::grooved;
+    Job job = job_of(box);
+    const BoxPlan off = plan_of(job);
+    const Check* check = find_check(off.checks, checks::box_back_off_wall);
+    REQUIRE(check);
+    CHECK(holds(off) == Holds::no);
+    CHECK_FALSE(find_check(off.checks, checks::box_back_pinned));
+    REQUIRE(check->cures.front().edit);
+    job = apply(*check->cures.front().edit, std::move(job));
+    const BoxPlan on = plan_of(job);
+    CHECK_FALSE(find_check(on.checks, checks::box_back_off_wall));
+    CHECK(job.walls.front().boxes.front().rail_thickness == 18_mm);
+    REQUIRE(on.hang.fixing);
+    CHECK(on.hang.utilisation.known());
+    CHECK(std::ranges::find(on.pieces, "strip behind top and bottom", &BoxPart::what) != on.pieces.end());
+}
+
+TEST_CASE("sizes of which no box can be made are refused in words", "[boxes][work]") {
+    const auto refused = [](WallBox box) {
+        const BoxPlan plan = plan_of(job_of(box));
+        const Check* check = find_check(plan.checks, checks::box_cannot_be_made);
+        REQUIRE(check);
+        CHECK(check->severity == Severity::error);
+        REQUIRE_FALSE(check->cures.empty());
+        CHECK(plan.parts.empty());
+    };
+    WallBox box = small_box();
+    box.stop = 200_mm;
+    refused(box);
+    box = small_box();
+    box.back = BoxBack::grooved;
+    box.groove_in = 190_mm;
+    refused(box);
+    box = small_box();
+    box.side = 60_mm; // joint screws of 50 do not come through
+    refused(box);
+    // A housing through more than half of a side is weak, and said to be.
+    box = small_box();
+    box.housing = 12_mm;
+    const BoxPlan weak = plan_of(job_of(box));
+    const Check* check = find_check(weak.checks, checks::box_cannot_be_made);
+    REQUIRE(check);
+    CHECK(check->severity == Severity::warning);
+}
+
+TEST_CASE("joint screws stand no farther apart than the house has them, two at least", "[boxes][work]") {
+    const BoxRules rules; // 40 in, 150 apart
+    CHECK(joint_places({}, 200_mm, rules) == std::vector{40_mm, 160_mm});
+    CHECK(joint_places({}, 400_mm, rules) == std::vector{40_mm, 40_mm + 320_mm / 3, 40_mm + 320_mm * 2 / 3, 360_mm});
+    CHECK(joint_places(20_mm, 90_mm, rules) == std::vector{55_mm});
+}
+
+TEST_CASE("the schedule joins alike parts, keeps the order along them and goes to every file",
+          "[boxes][work][sheets]") {
+    const Job job = job_of(small_box());
+    const Plan plan = reckon(job);
+    const std::vector<WorkedPart> parts = worked_parts(job, plan);
+    REQUIRE(parts.size() == 3); // the two sides together, top, bottom
+    CHECK(parts[0].labels.size() == 2);
+    for (const WorkedPart& each : parts) {
+        CHECK(std::ranges::is_sorted(each.part.work.cuts, {}, &PartCut::from));
+        const Drawing drawing = draw_work(each.part.work, 180, 50, 2.6, {});
+        CHECK(drawing.height > 0);
+        CHECK(drawing.height <= 50);
+        // Every distance stands on the drawing, in the job's unit.
+        for (const PartCut& cut : each.part.work.cuts)
+            if (cut.from > Length{})
+                CHECK(std::ranges::any_of(drawing.shapes, [&](const Shape& shape) {
+                    const auto* text = std::get_if<Text>(&shape.form);
+                    return text && text->text == format_bare(cut.from, Unit::mm);
+                }));
+    }
+}
