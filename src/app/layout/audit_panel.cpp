@@ -14,7 +14,7 @@ AuditPanel::AuditPanel(Workbench& bench, QWidget* parent)
     add_button->setObjectName(QStringLiteral("add-hung"));
     connect(add_button, &QPushButton::clicked, this, &AuditPanel::add_cabinet);
     build_found();
-    form_->fold(tr("Screw by screw"), "hung-fold-screws");
+    form_->heading(tr("Or screw by screw"));
     form_->widget(found_screws(bench, this));
     build_cabinet();
     lay_out("remove-hung", add_button,

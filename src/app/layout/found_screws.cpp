@@ -21,19 +21,13 @@ struct FoundSo {
     bool moved;
 };
 constexpr std::array found_so{
-    FoundSo{QT_TRANSLATE_NOOP("FoundScrews", "through a rail, it bites in wood"), FoundThrough::rail, FoundIn::wood,
-            false},
-    FoundSo{QT_TRANSLATE_NOOP("FoundScrews", "through a rail, in wood, but it moved when pulled"), FoundThrough::rail,
-            FoundIn::wood, true},
-    FoundSo{QT_TRANSLATE_NOOP("FoundScrews", "through a rail, nothing but lining behind"), FoundThrough::rail,
-            FoundIn::lining, false},
-    FoundSo{QT_TRANSLATE_NOOP("FoundScrews", "through a rail, into I do not know what"), FoundThrough::rail,
-            FoundIn::not_known, false},
-    FoundSo{QT_TRANSLATE_NOOP("FoundScrews", "through the back, it bites in wood"), FoundThrough::back, FoundIn::wood,
-            false},
-    FoundSo{QT_TRANSLATE_NOOP("FoundScrews", "through the side, into the neighbour"), FoundThrough::stile,
-            FoundIn::wood, false},
-    FoundSo{QT_TRANSLATE_NOOP("FoundScrews", "through a strip under it"), FoundThrough::ledger, FoundIn::wood, false}};
+    FoundSo{QT_TRANSLATE_NOOP("FoundScrews", "rail: bites in wood"), FoundThrough::rail, FoundIn::wood, false},
+    FoundSo{QT_TRANSLATE_NOOP("FoundScrews", "rail: in wood, it moved"), FoundThrough::rail, FoundIn::wood, true},
+    FoundSo{QT_TRANSLATE_NOOP("FoundScrews", "rail: lining only"), FoundThrough::rail, FoundIn::lining, false},
+    FoundSo{QT_TRANSLATE_NOOP("FoundScrews", "rail: not known"), FoundThrough::rail, FoundIn::not_known, false},
+    FoundSo{QT_TRANSLATE_NOOP("FoundScrews", "back: bites in wood"), FoundThrough::back, FoundIn::wood, false},
+    FoundSo{QT_TRANSLATE_NOOP("FoundScrews", "side, into neighbour"), FoundThrough::stile, FoundIn::wood, false},
+    FoundSo{QT_TRANSLATE_NOOP("FoundScrews", "strip under it"), FoundThrough::ledger, FoundIn::wood, false}};
 
 HungCabinet* selected_on(Workbench& bench, Wall& wall) {
     const HungCabinet* chosen = bench.selected<HungCabinet>();
@@ -52,7 +46,7 @@ ReadingsEditor* found_screws(Workbench& bench, QWidget* parent) {
     for (const FoundSo& so : found_so)
         spec.kinds << in_words(so.words);
     spec.fields = [](int) {
-        return std::vector<ReadingField>{{QStringLiteral("across"), in_words("From its left side, outside")},
+        return std::vector<ReadingField>{{QStringLiteral("across"), in_words("From its left")},
                                          {QStringLiteral("down"), in_words("Below its top")}};
     };
     spec.add = [&bench](Wall& wall, int kind, const std::vector<std::optional<Length>>& figures) {
