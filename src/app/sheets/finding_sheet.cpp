@@ -38,7 +38,7 @@ public:
             break;
         }
         if (plan.utilisation.known())
-            page_.write(tr("Full it weighs %1. What counts of its screws, %2, is used to %3.")
+            page_.write(tr("Full it weighs %1. Of its screws %2 count, and the worst is used to %3 of what it holds.")
                             .arg(text(say(quantity(plan.loaded_mass), voice_)))
                             .arg(plan.counts)
                             .arg(text(say(ratio(plan.utilisation), voice_))),
@@ -107,6 +107,9 @@ bool write_findings(Page& page, const Job& job, const Plan& plan) {
             }
             FindingWriter{page, job}.write(job.walls[w].hung[i], plan.walls[w]->hung[i], job.walls[w], *plan.walls[w]);
         }
+    if (any)
+        page.write(tr("\nLooked at by ______________________  on ______________   told to ______________________"),
+                   body_type, false);
     return any;
 }
 

@@ -56,7 +56,7 @@ const std::vector<SheetSet>& sheet_sets() {
         {QStringLiteral("inventory"), tr("Tipping inventory"), tr("Nothing in this job is so tall that it could tip."),
          write_inventory},
         {QStringLiteral("finding"), tr("Finding of what hangs already"),
-         tr("No cabinet that hung already is in this job."), write_findings},
+         tr("No cabinet that hung already is in this job."), write_findings, true},
         {QStringLiteral("hand-over"), tr("Hand-over"), tr("Nothing is laid out in this job yet."),
          write_hand_over_and_labels, true},
     };
