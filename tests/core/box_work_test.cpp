@@ -266,6 +266,34 @@ TEST_CASE("a corner that is held by glue or by pulled end grain is not said to h
     }
 }
 
+TEST_CASE("a box is said to hold only where what joins its boards is reckoned and on the wall",
+          "[boxes][work][safety]") {
+    rc::prop("no wrong yes", [] {
+        WallBox box = small_box();
+        box.width = Length::mm(*rc::gen::inRange(300, 1200));
+        box.height = Length::mm(*rc::gen::inRange(300, 1300));
+        box.depth = Length::mm(*rc::gen::inRange(120, 400));
+        box.side = Length::mm(*rc::gen::inRange(12, 28));
+        box.shelves = *rc::gen::inRange(0, 4);
+        box.corner = static_cast<BoxCorner>(*rc::gen::inRange(0, 3));
+        box.joint = static_cast<BoxJoint>(*rc::gen::inRange(0, 2));
+        box.back = static_cast<BoxBack>(*rc::gen::inRange(0, 3));
+        box.groove_in = Length::mm(*rc::gen::inRange(0, 30));
+        box.rail_thickness = Length::mm(*rc::gen::inRange(0, 30));
+        box.load = {*rc::gen::inRange(0, 2) ? LoadKind::books : LoadKind::display, 0};
+        const BoxPlan plan = plan_of(job_of(box, *rc::gen::inRange(0, 2) ? TimberSchool::en : TimberSchool::nds));
+        for (const Check& check : plan.checks)
+            RC_ASSERT(say(check.message, {}).find("nan") == std::string::npos);
+        RC_TAG(holds(plan) == Holds::yes ? "holds" : "does not, or nobody knows");
+        if (holds(plan) != Holds::yes)
+            return;
+        RC_ASSERT(box.corner == BoxCorner::sides_through);
+        RC_ASSERT(box.joint == BoxJoint::housing || plan.joint.within());
+        RC_ASSERT(box.back != BoxBack::grooved || box.rail_thickness >= box.groove_in);
+        RC_ASSERT(plan.hang.utilisation.within());
+    });
+}
+
 TEST_CASE("a back in grooves bears on the wall by strips behind it, else it holds nothing", "[boxes][work]") {
     WallBox box = small_box();
     box.corner = BoxCorner::sides_through;

@@ -2,6 +2,9 @@
 #include "core/job/file.hpp"
 #include "piece_walls.hpp"
 
+#include <rapidcheck.h>
+#include <rapidcheck/catch.h>
+
 using namespace yes_square;
 
 namespace {
@@ -148,6 +151,39 @@ TEST_CASE("one screw that holds nothing more does not make a cabinet worse; scre
     std::vector<FoundScrew> unlike = two;
     unlike[0].gauge = ScrewGauge::number_8;
     CHECK(plan_of(with(unlike)).utilisation >= plain.utilisation);
+}
+
+TEST_CASE("any screws: sound is said only of what holds, and one more never makes it worse", "[boxes][audit][safety]") {
+    rc::prop("laws of an audit", [] {
+        const auto any = [] {
+            FoundScrew one =
+                screw(Length::mm(50 + 400 * *rc::gen::inRange(0, 3)), *rc::gen::inRange(0, 2) ? 60_mm : 660_mm);
+            one.across += Length::mm(*rc::gen::inRange(-2, 3));
+            one.gauge = *rc::gen::inRange(0, 2) ? ScrewGauge::number_10 : ScrewGauge::number_14;
+            one.length = Length::mm(*rc::gen::inRange(60, 95));
+            one.moved = *rc::gen::inRange(0, 8) == 0;
+            if (*rc::gen::inRange(0, 8) == 0)
+                one.in = static_cast<FoundIn>(*rc::gen::inRange(0, 3));
+            return one;
+        };
+        HungCabinet hung = cabinet();
+        const int number = *rc::gen::inRange(3, 9);
+        for (int i = 0; i < number; ++i)
+            hung.found.push_back(any());
+        const HungPlan plan = plan_of(hung);
+        const auto counts = static_cast<std::size_t>(std::ranges::count_if(plan.found, &FoundVerdict::counts));
+        RC_ASSERT(plan.counts <= counts);
+        RC_TAG(std::string{words(plan.verdict)});
+        if (plan.verdict == HungVerdict::sound) {
+            RC_ASSERT(counts >= 4U);
+            RC_ASSERT(plan.utilisation.within());
+        }
+        RC_ASSERT(plan.verdict != HungVerdict::unload || holds(plan) != Holds::yes);
+        hung.found.push_back(any());
+        const HungPlan more = plan_of(hung);
+        if (plan.utilisation.known())
+            RC_ASSERT(more.utilisation <= plan.utilisation);
+    });
 }
 
 TEST_CASE("screws to add go where none is that counts, clear of the sound ones", "[boxes][audit]") {
