@@ -251,6 +251,38 @@ TEST_CASE("screws in the ends of shelves bear what the standards let them in end
     CHECK_FALSE(find_check(plan_of(job).checks, checks::box_joint_overloaded));
 }
 
+TEST_CASE("who leans on a shelf's front edge loads the foremost screw of its joint; one screw alone is no joint",
+          "[boxes][work][safety]") {
+    WallBox box = small_box(); // 200 deep: screws at 40 and 160 from the back
+    box.joint = BoxJoint::butt;
+    const HouseRules rules;
+    const double bears = joint_screw_bears(box, rules).in_si();
+    CHECK(joint_used(box, 100_n, 0, rules).number() == Approx(50 / bears));
+    // By levers about the other screw: 60 N at 200 mm is carried by that at 160 as 60 x 160 / 120 = 80 N, the other is
+    // lifted by 20; people lean for a shorter time than goods stand, 1.0 for 0.9.
+    CHECK(joint_used(box, 0, 60_n, rules).number() == Approx(80 / (bears * 1.0 / 0.9)));
+    CHECK(joint_used(box, 100_n, 60_n, rules).number() == Approx((50 + 80) / (bears * 1.0 / 0.9)));
+    WallBox narrow = box;
+    narrow.depth = 100_mm;
+    CHECK(joint_used(narrow, 10_n, 0, rules).is_refused());
+    // A low shelf within somebody's reach is judged with him, a high one without.
+    box.corner = BoxCorner::sides_through;
+    box.depth = 300_mm;
+    const BoxPlan high = plan_of(job_of(box));
+    box.top = 1200_mm;
+    const BoxPlan low = plan_of(job_of(box));
+    CHECK(low.joint > high.joint);
+}
+
+TEST_CASE("a rule of the house that no joint can follow is said, not followed", "[boxes][work][strange]") {
+    Job job = job_of(small_box());
+    job.rules.boxes.joint_every = Length::nanometres(1);
+    const BoxPlan plan = plan_of(job);
+    CHECK(plan.parts.empty());
+    CHECK(holds(plan) != Holds::yes);
+    REQUIRE_FALSE(plan.checks.empty());
+}
+
 TEST_CASE("a corner that is held by glue or by pulled end grain is not said to hold", "[boxes][work]") {
     for (const BoxCorner corner : {BoxCorner::over_sides, BoxCorner::mitred}) {
         WallBox box = small_box();

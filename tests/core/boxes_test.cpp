@@ -41,17 +41,7 @@ const BoxPart& part(const std::vector<BoxPart>& parts, std::string_view what) {
 }
 
 HungCabinet found_cabinet() {
-    HungCabinet hung;
-    hung.id = "found";
-    hung.unit.name = "Old cabinet";
-    hung.unit.width = 900_mm;
-    hung.unit.height = 720_mm;
-    hung.unit.depth = 320_mm;
-    hung.unit.mass = 15_kg;
-    hung.unit.loaded_mass = 40_kg;
-    hung.unit.rails = {{60_mm, 80_mm, 16_mm}, {660_mm, 80_mm, 16_mm}};
-    hung.left = 1550_mm; // studs at 1600, 2000 and 2400
-    hung.top = 2100_mm;
+    HungCabinet hung = old_cabinet();
     hung.top_screws = 3;
     hung.bottom_screws = 3;
     hung.studs = 3;

@@ -217,6 +217,24 @@ TEST_CASE("hours that are none are refused in words, and so is a step longer tha
     CHECK(say(schedule.impossible.front(), {}).find("more than a day's work") != std::string::npos);
 }
 
+TEST_CASE("strange hours, steps of no time and days of no length are reckoned or refused, never fallen over",
+          "[schedule][strange]") {
+    const JobOrder order = order_of({task(0), task(0, 2, {0}), task(30, 1, {1}), task(0, 1, {2}, Phase::cure)});
+    for (const double begins : {0.0, 8.0, 23.9, 24.0, 30.0, 1e6})
+        for (const double hours : {1e-6, 0.5, 8.0, 24.0, 1e6})
+            for (const int crew : {1, 2, 40}) {
+                Job job = crew_of(crew, begins, hours);
+                job.days.helpers = {{1, 30, 40, {}}, {2, 12, 8, {}}};
+                for (int told = 0; told < 2; ++told) {
+                    const DaySchedule schedule = day_schedule(job, order);
+                    CHECK(schedule.tasks.empty() != schedule.impossible.empty());
+                    job.days.helpers.clear();
+                }
+            }
+    const Job job = crew_of(1);
+    CHECK(wrong_with(job, order, day_schedule(job, order)) == "");
+}
+
 TEST_CASE("nothing begins before its room is free and its parts are there", "[schedule]") {
     Job job = crew_of(2);
     job.rooms = {{}, {}};

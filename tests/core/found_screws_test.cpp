@@ -9,21 +9,9 @@ using namespace yes_square;
 
 namespace {
 
-/// 900 wide from 1550, 720 high from 2100: studs at 1600, 2000 and 2400 lie 50, 450 and 850 from its left side; rails
-/// of 16 mm 60 below its top and above its bottom.
 HungCabinet cabinet() {
-    HungCabinet hung;
-    hung.id = "found";
+    HungCabinet hung = old_cabinet();
     hung.unit.id = "unit";
-    hung.unit.name = "Old cabinet";
-    hung.unit.width = 900_mm;
-    hung.unit.height = 720_mm;
-    hung.unit.depth = 320_mm;
-    hung.unit.mass = 15_kg;
-    hung.unit.loaded_mass = 40_kg;
-    hung.unit.rails = {{60_mm, 80_mm, 16_mm}, {660_mm, 80_mm, 16_mm}};
-    hung.left = 1550_mm;
-    hung.top = 2100_mm;
     return hung;
 }
 
@@ -123,6 +111,13 @@ TEST_CASE("a screw in a side joins its neighbour, and a thick back stands for a 
     CHECK_FALSE(plan.found.back().counts);
     if (plan.utilisation.within())
         CHECK(plan.verdict == HungVerdict::sound);
+
+    // One that moved, or of which nobody knows what it is in, joins nothing.
+    for (const bool moved : {true, false}) {
+        joined.back().moved = moved;
+        joined.back().in = moved ? FoundIn::wood : FoundIn::not_known;
+        CHECK(plan_of(with(joined)).verdict != HungVerdict::sound);
+    }
 
     HungCabinet thick = cabinet();
     thick.unit.rails.clear();

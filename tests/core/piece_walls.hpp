@@ -32,6 +32,23 @@ inline Job bare_job(Wall wall = stud_wall()) {
     return job;
 }
 
+/// 900 wide from 1550, 720 high from 2100: the studs at 1600, 2000 and 2400 lie 50, 450 and 850 from its left side;
+/// rails of 16 mm 60 below its top and above its bottom. What holds it is for the test to say.
+inline HungCabinet old_cabinet() {
+    HungCabinet hung;
+    hung.id = "found";
+    hung.unit.name = "Old cabinet";
+    hung.unit.width = 900_mm;
+    hung.unit.height = 720_mm;
+    hung.unit.depth = 320_mm;
+    hung.unit.mass = 15_kg;
+    hung.unit.loaded_mass = 40_kg;
+    hung.unit.rails = {{60_mm, 80_mm, 16_mm}, {660_mm, 80_mm, 16_mm}};
+    hung.left = 1550_mm;
+    hung.top = 2100_mm;
+    return hung;
+}
+
 inline Job piece_job(Piece piece, Wall wall = stud_wall()) {
     Job job = bare_job(std::move(wall));
     if (piece.id.empty())

@@ -1,6 +1,7 @@
 #pragma once
 
 #include <QToolButton>
+#include <QVBoxLayout>
 #include <QWidget>
 #include <vector>
 
@@ -34,5 +35,18 @@ public:
 private:
     std::vector<QWidget*> under_;
 };
+
+/// An editor under its fold, closed at first.
+inline QWidget* folded(const QString& title, const QString& name, QWidget* editor) {
+    auto* box = new QWidget;
+    auto* column = new QVBoxLayout{box};
+    column->setContentsMargins(0, 0, 0, 0);
+    auto* fold = new Fold{title};
+    fold->setObjectName(name);
+    fold->over(editor);
+    column->addWidget(fold);
+    column->addWidget(editor);
+    return box;
+}
 
 } // namespace yes_square::app

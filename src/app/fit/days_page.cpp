@@ -21,16 +21,6 @@ QString said(double hours) {
     return text(clock(static_cast<JobTime>(std::llround(hours * 3600))));
 }
 
-QWidget* folded_over(Fold* fold, QWidget* editor) {
-    auto* box = new QWidget;
-    auto* column = new QVBoxLayout{box};
-    column->setContentsMargins(0, 0, 0, 0);
-    fold->over(editor);
-    column->addWidget(fold);
-    column->addWidget(editor);
-    return box;
-}
-
 QSpinBox* day_box(const char* name) {
     auto* box = new QSpinBox;
     box->setObjectName(QString::fromLatin1(name));
@@ -125,12 +115,8 @@ DaysPage::DaysPage(Workbench& bench, Day& day, QWidget* parent)
     column->addWidget(ends_);
     column->addWidget(words_);
     column->addWidget(form_);
-    auto* helped = new Fold{tr("When a helper is there")};
-    helped->setObjectName(QStringLiteral("days-fold-helpers"));
-    column->addWidget(folded_over(helped, helpers_editor()));
-    auto* waits = new Fold{tr("What cannot begin yet")};
-    waits->setObjectName(QStringLiteral("days-fold-waits"));
-    column->addWidget(folded_over(waits, waits_editor()));
+    column->addWidget(folded(tr("When a helper is there"), QStringLiteral("days-fold-helpers"), helpers_editor()));
+    column->addWidget(folded(tr("What cannot begin yet"), QStringLiteral("days-fold-waits"), waits_editor()));
     column->addWidget(heading_label(tr("If a step takes longer")));
     column->addWidget(step_);
     column->addWidget(longer_);

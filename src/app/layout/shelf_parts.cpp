@@ -147,18 +147,6 @@ CutOutsOf shelf_cut_outs(Workbench& bench) {
             }};
 }
 
-QWidget* folded(const QString& title, const QString& name, QWidget* editor) {
-    auto* box = new QWidget;
-    auto* column = new QVBoxLayout{box};
-    column->setContentsMargins(0, 0, 0, 0);
-    auto* fold = new Fold{title};
-    fold->setObjectName(name);
-    fold->over(editor);
-    column->addWidget(fold);
-    column->addWidget(editor);
-    return box;
-}
-
 } // namespace
 
 ShelfParts::ShelfParts(Workbench& bench, QWidget* parent)

@@ -1,6 +1,7 @@
 #include "app/sheets/bench_sheets.hpp"
 
 #include "app/bench/words.hpp"
+#include "app/sheets/sheet_parts.hpp"
 #include "core/cutting/worked_parts.hpp"
 #include "core/sheets/day_drawing.hpp"
 #include "core/sheets/work_drawing.hpp"
@@ -9,10 +10,6 @@
 
 namespace yes_square::app {
 namespace {
-
-QString job_words(const Job& job) {
-    return tr("%1. %2, %3").arg(text(job.title), text(job.client), text(job.place));
-}
 
 /// "5, 89 to 94, 101".
 QString as_ranges(const std::vector<std::size_t>& numbers) {
@@ -36,7 +33,7 @@ bool write_bench_work(Page& page, const Job& job, const Plan& plan) {
     const Voice voice = app::voice(job.unit);
     const auto said = [&](const Sentence& sentence) { return text(say(sentence, voice)); };
     const auto shown = [&](Length length) { return text(format(length, voice.unit)); };
-    page.begin(tr("Router and saw schedule"), job_words(job));
+    page.begin(tr("Router and saw schedule"), under(job));
     page.write(
         tr("Every distance is from the same end and the same edge of a part, never from the last cut. Of holes and "
            "slots it is to the middle. Try each width in an offcut of the same stuff; guards on, glasses and ear "
@@ -77,7 +74,7 @@ bool write_days(Page& page, const Job& job, const Plan& plan) {
         return false;
     const Voice voice = app::voice(job.unit);
     const auto said = [&](const Sentence& sentence) { return text(say(sentence, voice)); };
-    page.begin(tr("Day plan"), job_words(job));
+    page.begin(tr("Day plan"), under(job));
     for (const Sentence& each : schedule_words(schedule))
         page.item(QStringLiteral("-"), said(each), false);
     for (const Sentence& each : wait_words(order, schedule))

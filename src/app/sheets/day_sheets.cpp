@@ -1,6 +1,7 @@
 #include "app/sheets/day_sheets.hpp"
 
 #include "app/bench/words.hpp"
+#include "app/sheets/sheet_parts.hpp"
 
 #include "app/bench/day.hpp"
 #include "app/record/sign_dialog.hpp"
@@ -15,26 +16,6 @@
 #include <set>
 
 namespace yes_square::app {
-namespace {
-
-QString under(const Job& job) {
-    return tr("%1. %2, %3").arg(text(job.title), text(job.client), text(job.place));
-}
-
-/// The wall with one thing of it picked out.
-Drawing picture_of(const Wall& wall, const WallPlan& plan, const std::string& item, double width, double height,
-                   const Voice& voice) {
-    ElevationFrame frame;
-    frame.width = width;
-    frame.height = height;
-    frame.text = 2.2;
-    frame.rods = false;
-    frame.selected_shelf = frame.selected_run = frame.selected_thing = item;
-    return draw_elevation(wall, plan, frame, voice).drawing;
-}
-
-} // namespace
-
 bool write_cut_and_kit(Page& page, const Job& job, const Plan& plan) {
     const Voice voice = app::voice(job.unit);
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };

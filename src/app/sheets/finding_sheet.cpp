@@ -1,8 +1,8 @@
 #include "app/sheets/finding_sheet.hpp"
 
 #include "app/bench/words.hpp"
+#include "app/sheets/sheet_parts.hpp"
 #include "core/job/field_visits.hpp"
-#include "core/sheets/elevation.hpp"
 
 namespace yes_square::app {
 namespace {
@@ -16,16 +16,7 @@ public:
     void write(const HungCabinet& hung, const HungPlan& plan, const Wall& wall, const WallPlan& on_wall) {
         page_.heading(tr("%1, %2: %3").arg(text(plan.name), text(wall.name), said(words(plan.verdict))), 48);
         page_.drawing(
-            [&](double width, double height) {
-                ElevationFrame frame;
-                frame.width = width;
-                frame.height = height;
-                frame.text = 2.2;
-                frame.rods = false;
-                frame.selected_thing = hung.id;
-                return draw_elevation(wall, on_wall, frame, voice_).drawing;
-            },
-            48);
+            [&](double width, double height) { return picture_of(wall, on_wall, hung.id, width, height, voice_); }, 48);
         switch (plan.verdict) {
         case HungVerdict::sound:
             page_.write(tr("It may stay as it is."), body_type, true);
@@ -98,8 +89,7 @@ bool write_findings(Page& page, const Job& job, const Plan& plan) {
     for (std::size_t w = 0; w < job.walls.size(); ++w)
         for (std::size_t i = 0; i < job.walls[w].hung.size(); ++i) {
             if (!std::exchange(any, true)) {
-                page.begin(tr("Finding: cabinets that hang already"),
-                           tr("%1. %2, %3").arg(text(job.title), text(job.client), text(job.place)));
+                page.begin(tr("Finding: cabinets that hang already"), under(job));
                 page.write(
                     tr("What was seen, turned and pulled at on the day. What is inside a wall is known only as far "
                        "as the last column says. Only screws through a rail in a proved stud count."),

@@ -1,6 +1,7 @@
 #include "app/sheets/furniture_sheets.hpp"
 
 #include "app/bench/words.hpp"
+#include "app/sheets/sheet_parts.hpp"
 #include "app/sheets/through_wall.hpp"
 
 #include "core/plan/cautions.hpp"
@@ -50,8 +51,7 @@ private:
 
     /// Heading, the wall with the thing on it, and what is wrong with it.
     void begin(const std::string& id, const std::string& name, const std::vector<Check>& checks) {
-        page_.begin(tr("%1, %2").arg(text(wall_.name), text(name)),
-                    tr("%1. %2, %3").arg(text(job_.title), text(job_.client), text(job_.place)));
+        page_.begin(tr("%1, %2").arg(text(wall_.name), text(name)), under(job_));
         page_.drawing(
             [&](double width, double height) {
                 ElevationFrame frame;
@@ -85,7 +85,7 @@ private:
         if (may_tip)
             for (const Sentence& caution : tipping_cautions())
                 page_.item(QStringLiteral("-"), said(caution), false);
-        page_.steps(steps, voice_);
+        write_steps(page_, steps, voice_);
     }
 
     void sheet(const StorageSystem& system, const SystemPlan& plan) {
@@ -309,8 +309,7 @@ bool write_inventory(Page& page, const Job& job, const Plan& plan) {
     if (rows.empty())
         return false;
     const Voice voice = app::voice(job.unit);
-    page.begin(tr("What could tip, and what holds it"),
-               tr("%1. %2, %3").arg(text(job.title), text(job.client), text(job.place)));
+    page.begin(tr("What could tip, and what holds it"), under(job));
     std::vector<QStringList> cells;
     for (const InventoryRow& row : rows)
         cells.push_back({text(row.name), text(row.wall), text(say(quantity(row.height), voice)),

@@ -107,19 +107,6 @@ public:
         at_ += 0.6 * type_;
     }
 
-    /// Steps by their numbers, what a lift asks of hands under each.
-    void steps(const std::vector<Step>& steps, const Voice& voice) {
-        heading(tr("Steps"));
-        int number = 1;
-        for (const Step& step : steps) {
-            item(QString::number(number++), (step.hold_point ? tr("HOLD. ") : QString{}) + text(say(step.words, voice)),
-                 true);
-            if (step.lift)
-                for (const Sentence& mind : lift_words(*step.lift))
-                    write(text(say(mind, voice)), small_type, false, 8);
-        }
-    }
-
     void table(const QStringList& headings, const std::vector<QStringList>& rows, const std::vector<double>& shares) {
         table_row(headings, shares, true);
         rule();

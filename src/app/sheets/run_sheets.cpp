@@ -1,6 +1,7 @@
 #include "app/sheets/run_sheets.hpp"
 
 #include "app/bench/words.hpp"
+#include "app/sheets/sheet_parts.hpp"
 #include "app/sheets/through_wall.hpp"
 #include "core/plan/cautions.hpp"
 #include "core/sheets/board_drawing.hpp"
@@ -45,9 +46,7 @@ private:
     QString shown(Length length) const { return shown(quantity(length)); }
     QString said(const Sentence& sentence) const { return text(say(sentence, voice_)); }
 
-    void begin(const QString& heading) {
-        page_.begin(heading, tr("%1. %2, %3").arg(text(job_.title), text(job_.client), text(job_.place)));
-    }
+    void begin(const QString& heading) { page_.begin(heading, under(job_)); }
 
     void overview() {
         begin(tr("%1, %2").arg(text(wall_.name), text(plan_.name)));
@@ -84,7 +83,7 @@ private:
         page_.heading(tr("Before you drill"));
         for (const Sentence& caution : general_cautions())
             page_.item(QStringLiteral("-"), said(caution), false);
-        page_.steps(plan_.steps, voice_);
+        write_steps(page_, plan_.steps, voice_);
     }
 
     /// Every hole, to be marked on the wall from its reference end.

@@ -1,5 +1,6 @@
 #include "app/sheets/thing_sheets.hpp"
 
+#include "app/sheets/sheet_parts.hpp"
 #include "core/measure/conversions.hpp"
 #include "core/plan/cautions.hpp"
 
@@ -128,8 +129,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
     const auto said = [&](const Sentence& sentence) { return text(say(sentence, voice)); };
 
-    page.begin(tr("%1, %2").arg(text(wall.name), text(shelf.name)),
-               tr("%1. %2, %3").arg(text(job.title), text(job.client), text(job.place)));
+    page.begin(tr("%1, %2").arg(text(wall.name), text(shelf.name)), under(job));
     page.drawing(
         [&](double width, double height) {
             ElevationFrame frame;
@@ -234,7 +234,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
     page.heading(tr("Before you drill"));
     for (const Sentence& caution : general_cautions())
         page.write(said(caution), small_type, false);
-    page.steps(plan.steps, voice);
+    write_steps(page, plan.steps, voice);
 }
 
 /// As large as one page takes it; what takes two at any size is written at its usual one.

@@ -87,7 +87,6 @@ private:
         ScrewGauge gauge;
         Length length;
         bool broad = false;
-        std::size_t stud = 0; ///< number in the survey
 
         auto kind() const { return std::tuple{gauge, length, broad}; }
     };
@@ -139,7 +138,6 @@ private:
         if (hung_.found.empty())
             return;
         hung_.top_screws = hung_.bottom_screws = hung_.back_screws = hung_.stray_screws = 0;
-        const Framing* framing = site_.timber();
         std::set<std::size_t> studs;
         for (const FoundScrew& screw : hung_.found) {
             FoundVerdict& verdict =
@@ -148,6 +146,10 @@ private:
             if (screw.across < Length{} || screw.across > hung_.unit.width || screw.down < Length{} ||
                 screw.down > hung_.unit.height) {
                 no({"it is not on the cabinet: measure from its left side and its top"});
+                continue;
+            }
+            if (screw.through == FoundThrough::stile && (screw.moved || screw.in != FoundIn::wood)) {
+                no({"it does not hold in a neighbour: it moved, or nobody knows what it is in"});
                 continue;
             }
             if (screw.through == FoundThrough::stile) {
@@ -183,7 +185,7 @@ private:
                 no({"nobody knows what it is in: turn it out a turn, or probe beside it"});
                 continue;
             }
-            if (!framing) {
+            if (!site_.timber()) {
                 no({"there are no timber studs here: what holds it is not known"});
                 continue;
             }
@@ -191,8 +193,8 @@ private:
                 no({"what screw it is is not known: lining screws snap"});
                 continue;
             }
-            const auto stud = stud_with(*framing, verdict.x, *screw.gauge);
-            if (!stud) {
+            const auto stud = site_.stud_round(verdict.x, properties(*screw.gauge).diameter_in);
+            if (!stud || site_.survey.studs[*stud].state != StudState::proved) {
                 no({"no proved stud is sure to be there"});
                 continue;
             }
@@ -200,23 +202,11 @@ private:
             verdict.why = {"in the stud at {0}", {quantity(site_.survey.studs[*stud].centre)}};
             holding_.push_back({screw.across.in_metres(), (hung_.unit.height - screw.down).in_metres(),
                                 rail != rails_.end() ? *rail : HangingRail{screw.down, {}, hung_.unit.back, {}},
-                                *screw.gauge, screw.length, screw.broad_head, *stud});
+                                *screw.gauge, screw.length, screw.broad_head});
             studs.insert(*stud);
             ++(screw.down <= hung_.unit.height / 2 ? hung_.top_screws : hung_.bottom_screws);
         }
         hung_.studs = static_cast<int>(studs.size());
-    }
-
-    /// The proved stud that a screw of this gauge is sure to be in, off its edge.
-    std::optional<std::size_t> stud_with(const Framing& framing, Length x, ScrewGauge gauge) const {
-        for (std::size_t i = 0; i < site_.survey.studs.size(); ++i) {
-            const Stud& stud = site_.survey.studs[i];
-            if (stud.state == StudState::proved &&
-                absolute(stud.centre - x) <=
-                    usable_half_width(framing, stud.uncertainty, properties(gauge).diameter_in, site_.rules))
-                return i;
-        }
-        return std::nullopt;
     }
 
     /// The load on screws that are known one by one. What some of them hold by themselves they hold whatever the others
@@ -251,7 +241,7 @@ private:
             for (std::size_t i = 0; i < columns.size(); ++i)
                 for (int n = 0; n < each[i]; ++n)
                     screws.push_back({columns[i], (hung_.unit.height - rail.down).in_metres(), rail, *hung_.gauge,
-                                      hung_.screw_length, hung_.broad_heads, i});
+                                      hung_.screw_length, hung_.broad_heads});
         };
         row(rails_.front(), top);
         row(rails_.back(), bottom);

@@ -4,6 +4,7 @@
 #include "core/fixings/en_screw.hpp"
 #include "core/fixings/weigh_fixing.hpp"
 #include "core/fixings/wood_screw.hpp"
+#include "core/site/evenly.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -127,12 +128,7 @@ std::vector<Length> joint_places(Length from, Length to, const BoxRules& rules) 
     const Length last = to - rules.joint_in;
     if (last - first < rules.joint_in)
         return {from + (to - from) / 2};
-    const auto spaces = std::max<std::int64_t>(
-        1, static_cast<std::int64_t>(std::ceil((last - first).in_mm() / rules.joint_every.in_mm() - 1e-9)));
-    std::vector<Length> places;
-    for (std::int64_t i = 0; i <= spaces; ++i)
-        places.push_back(first + (last - first) * i / spaces);
-    return places;
+    return evenly(first, last, rules.joint_every);
 }
 
 JointScrew joint_screw(const WallBox& box, const HouseRules& rules) {
@@ -157,6 +153,23 @@ Force joint_screw_bears(const WallBox& box, const HouseRules& rules) {
     return lateral_strength(gauge, {gravity, false, true}, {box.side.in_inches(), wood_bearing(gravity)},
                             screw.in_end.in_inches()) *
            duration_stored;
+}
+
+Utilisation joint_used(const WallBox& box, Force goods, Force leaning, const HouseRules& rules) {
+    const std::vector<Length> places = joint_places(box.depth - shelf_depth(box), box.depth, rules.boxes);
+    if (places.size() < 2)
+        return Utilisation::refused();
+    const auto number = static_cast<double>(places.size());
+    const double middle = (places.front() + places.back()).in_metres() / 2;
+    double spread = 0; // sum of squares, m2
+    for (const Length place : places)
+        spread += (place.in_metres() - middle) * (place.in_metres() - middle);
+    const double out = box.depth.in_metres() - middle;
+    const double foremost = 1 / number + out * (places.back().in_metres() - middle) / spread;
+    const Force bears = joint_screw_bears(box, rules);
+    const double people = rules.timber == TimberSchool::en ? en_people / en_stored : duration_people / duration_stored;
+    return std::max(Utilisation::of(goods / number, bears),
+                    Utilisation::of(goods / number + leaning * foremost, bears * people));
 }
 
 void work_parts(const WallBox& box, const HouseRules& rules, std::vector<BoxPart>& parts) {

@@ -29,9 +29,15 @@ JointScrew joint_screw(const WallBox& box, const HouseRules& rules);
 /// edges, no more than another apart, two at least; one where there is no room for two.
 std::vector<Length> joint_places(Length from, Length to, const BoxRules& rules);
 
-/// What one screw of such a joint bears across itself, its point in end grain: by NDS-2018 two thirds of what it bears
-/// across the grain (12.5.2), by EN 1995-1-1 a third (8.3.1.2(4), what it allows of nails). Boards count as no denser
-/// than spruce, since the edges of made ones split (house rule).
+/// What one screw of such a joint bears across itself, its point in end grain, under goods that stay: by NDS-2018 two
+/// thirds of what it bears across the grain (12.5.2), by EN 1995-1-1 a third (8.3.1.2(4), what it allows of nails).
+/// Boards count as no denser than spruce, since the edges of made ones split (house rule).
 Force joint_screw_bears(const WallBox& box, const HouseRules& rules);
+
+/// What of them is used that hold one end of a shelf between the sides. The goods lie over its middle; somebody who
+/// leans puts his weight over one end of the front edge, in front of the foremost screw, and the joint turns about the
+/// middle of its screws. One screw alone lets the shelf turn: refused.
+/// @param goods  on this end, the shelf itself included
+Utilisation joint_used(const WallBox& box, Force goods, Force leaning, const HouseRules& rules);
 
 } // namespace yes_square

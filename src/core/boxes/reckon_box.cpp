@@ -115,11 +115,11 @@ private:
         goods_ = mass_of(span.loads.goods_load * shelf.length);
         plan_.loaded_mass = plan_.mass + goods_ * (box_.shelves + 2);
         if (box_.joint == BoxJoint::butt) {
-            // Half of a shelf, its goods and itself, on the screws of one end.
-            on_joint_ = (span.loads.goods_load + span.loads.self_load) * inner_width() / 2;
-            in_joint_ = joint_places(box_.depth - shelf.depth, box_.depth, site_.rules.boxes).size();
-            plan_.joint =
-                Utilisation::of(on_joint_ / static_cast<double>(in_joint_), joint_screw_bears(box_, site_.rules));
+            // Half of a shelf, its goods and itself, on the screws of one end; top and bottom are deeper than it.
+            on_joint_ = (span.loads.goods_load + span.loads.self_load) * inner_width() / 2 *
+                        (box_.depth.in_metres() / shelf.depth.in_metres());
+            leans_on_joint_ = span.loads.accidental;
+            plan_.joint = joint_used(box_, on_joint_, leans_on_joint_, site_.rules);
         }
     }
 
@@ -321,15 +321,17 @@ private:
                  {{"outer height", quantity(box_.height), measured}, {"board", quantity(box_.side), measured}},
                  quantity(plan_.pieces.front().length), derived);
         if (plan_.joint.known())
-            work("joint", {"Screws in the end of a shelf are used to"}, "{0} / ({1} x {2})",
+            work("joint", {"Screws in the end of a shelf are used to"}, {},
                  {{"half of a full shelf", quantity(on_joint_), derived},
-                  {"screws in one end", count(in_joint_), derived},
+                  {"somebody leans on its front edge", quantity(leans_on_joint_), sources::house},
+                  {"screws in one end",
+                   count(joint_places(box_.depth - shelf_depth(box_), box_.depth, site_.rules.boxes).size()), derived},
                   {"one bears across itself, in end grain",
                    quantity(joint_screw_bears(box_, site_.rules)),
-                   {Provenance::from_memory,
-                    site_.rules.timber == TimberSchool::en
-                        ? std::string_view{"EN 1995-1-1:2004 8.2.2, a third in end grain, 8.3.1.2(4)"}
-                        : "ANSI/AWC NDS-2018 12.3 and 12.5.2"}}},
+                   {Provenance::from_memory, site_.rules.timber == TimberSchool::en
+                                                 ? std::string_view{"EN 1995-1-1:2004 8.2.2, a third in end grain, "
+                                                                    "8.3.1.2(4)"}
+                                                 : "ANSI/AWC NDS-2018 12.3 and 12.5.2"}}},
                  ratio(plan_.joint), derived);
         if (grooved())
             work("depth", {"The shelves between are"}, "{0} - {1} - {2}",
@@ -468,8 +470,8 @@ private:
     const WallSurvey sure_; ///< nothing hangs on a stud that is only indicated
     const WallSite site_;
     Mass goods_ = 0;
-    Force on_joint_ = 0;       ///< that stands between the sides on screws alone
-    std::size_t in_joint_ = 0; ///< screws in one end of it
+    Force on_joint_ = 0; ///< that stands between the sides on screws alone
+    Force leans_on_joint_ = 0;
     Source goods_source_;
     BoxPlan& plan_;
 };

@@ -42,7 +42,7 @@ std::vector<BackCut> back_cuts(const Shelf& shelf, const WallSite& site) {
     const FaceProfile& face = site.survey.face;
     if (!way_of(shelf).is_board() || !face.measured())
         return {};
-    const Length step = site.rules.runs.scribe_step;
+    const Length step = std::max(site.rules.runs.scribe_step, shelf.length / 100);
     std::vector<BackCut> cuts;
     Length deepest;
     for (Length at; at < shelf.length + step; at += step) {
@@ -53,12 +53,9 @@ std::vector<BackCut> back_cuts(const Shelf& shelf, const WallSite& site) {
         if (here == shelf.length)
             break;
     }
-    Length most;
-    for (BackCut& cut : cuts) {
+    for (BackCut& cut : cuts)
         cut.off = deepest - cut.off;
-        most = std::max(most, cut.off);
-    }
-    return most > site.rules.shelves.scribe_from ? cuts : std::vector<BackCut>{};
+    return bow_of(cuts) > site.rules.shelves.scribe_from ? cuts : std::vector<BackCut>{};
 }
 
 /// The wall holes of what stands at the places, tier by tier.

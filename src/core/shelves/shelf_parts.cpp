@@ -60,7 +60,7 @@ std::vector<CutPart> boards_cut(const Shelf& shelf, const WallSite& site, const 
                     parts[i].mind = {"its ends follow the walls: back and front differ, see the sheet"};
                 if (parts[i].breadth == breadth && !plan.back_cuts.empty()) {
                     const Sentence first_of_all = parts[i].mind;
-                    leave_broad(parts[i], std::ranges::max_element(plan.back_cuts, {}, &BackCut::off)->off);
+                    leave_broad(parts[i], bow_of(plan.back_cuts));
                     if (!first_of_all.empty())
                         parts[i].mind = first_of_all;
                 }
@@ -72,6 +72,11 @@ std::vector<CutPart> boards_cut(const Shelf& shelf, const WallSite& site, const 
                                            shelf.lip->height, shelf.lip->breadth));
         }
     return parts;
+}
+
+Length bow_of(const std::vector<BackCut>& cuts) {
+    const auto most = std::ranges::max_element(cuts, {}, &BackCut::off);
+    return most == cuts.end() ? Length{} : most->off;
 }
 
 std::vector<Supply> bought_for(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan) {

@@ -11,6 +11,9 @@ std::vector<CutPart> boards_cut(const Shelf& shelf, const WallSite& site, const 
 std::vector<CutPart> boards_cut(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan, bool between_walls,
                                 const Sentence& name, Length breadth, Length thickness);
 
+/// By how much the wall behind a board bows: the most that comes off its back edge.
+Length bow_of(const std::vector<BackCut>& cuts);
+
 /// What is bought for it: brackets, rods, uprights, hooks, screws into its board, the fixings of what holds it
 /// elsewhere than in its wall, anchors that steady it.
 std::vector<Supply> bought_for(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan);

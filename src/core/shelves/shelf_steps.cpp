@@ -1,6 +1,7 @@
 #include "core/shelves/shelf_steps.hpp"
 
 #include "core/shelves/place_words.hpp"
+#include "core/shelves/shelf_parts.hpp"
 #include "core/shelves/under_board.hpp"
 #include "core/shelves/way.hpp"
 #include "core/site/cut_outs.hpp"
@@ -97,7 +98,7 @@ private:
         if (!plan_.back_cuts.empty())
             say({"The wall bows by {0} behind it: the board is left so much broader and its back edge scribed by its "
                  "table, tried on the brackets, then cut. Its front then stands straight",
-                 {quantity(std::ranges::max_element(plan_.back_cuts, {}, &BackCut::off)->off)}});
+                 {quantity(bow_of(plan_.back_cuts))}});
         if (tiled())
             say({"Tile: put masking tape over each mark and draw the marks on it"});
     }

@@ -17,11 +17,14 @@ Length WallSite::screw_place(const std::string& item, const Stud& stud) const {
 }
 
 std::optional<std::size_t> WallSite::stud_round(Length x) const {
+    return stud_round(x, usual_screw(rules.timber).diameter_in);
+}
+
+std::optional<std::size_t> WallSite::stud_round(Length x, double diameter_in) const {
     const Framing* framing = timber();
     for (std::size_t i = 0; framing && i < survey.studs.size(); ++i) {
         const Stud& stud = survey.studs[i];
-        const double diameter = usual_screw(rules.timber).diameter_in;
-        if (absolute(stud.centre - x) <= usable_half_width(*framing, stud.uncertainty, diameter, rules))
+        if (absolute(stud.centre - x) <= usable_half_width(*framing, stud.uncertainty, diameter_in, rules))
             return i;
     }
     return std::nullopt;

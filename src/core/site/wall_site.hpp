@@ -46,6 +46,8 @@ struct WallSite {
     Length screw_place(const std::string& item, const Stud& stud) const;
     /// The stud, by its number in the survey, that a usual screw at x is sure to be in.
     std::optional<std::size_t> stud_round(Length x) const;
+    /// The same of a screw so thick.
+    std::optional<std::size_t> stud_round(Length x, double diameter_in) const;
     /// Screws pinned nearer than this are in one place: a stud takes one column, and masonry breaks between two.
     Length pin_room() const { return timber() ? timber()->stud_width : rules.runs.side_grip; }
     /// Pins in order, those in one place once.

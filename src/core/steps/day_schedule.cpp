@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <array>
+#include <fmt/format.h>
 #include <map>
 #include <numeric>
 #include <random>
@@ -245,10 +246,12 @@ private:
 
     void say_impossible(DaySchedule& schedule) const {
         const WorkDays& days = job_.days;
-        if (days.begins >= 24 || days.ends() > 24)
+        if (days.begins >= 24 || days.ends() > 24) {
             schedule.impossible.push_back(
-                {"Work from {0} o'clock for {1} hours goes past midnight: begin earlier or work fewer hours",
-                 {Quantity{Kind::ratio, days.begins}, Quantity{Kind::ratio, days.hours}}});
+                {"Work from {0} o'clock for {1} goes past midnight: begin earlier or work fewer hours",
+                 {fmt::format("{:g}", days.begins), minutes(days.hours * 60)}});
+            return;
+        }
         for (std::size_t t = 0; t < works_.size(); ++t)
             if (!works_[t].cures() && works_[t].takes > day_long()) {
                 schedule.impossible.push_back(
@@ -260,7 +263,7 @@ private:
         if (!helpers_told())
             return;
         for (std::size_t t = 0; t < works_.size(); ++t)
-            if (heads_[t] >= never / 2 || end_reached(t) >= never / 2) {
+            if (heads_[t] >= never / 2) {
                 schedule.impossible.push_back(
                     {"\"{0}\" wants {1} persons, and no helper is there for {2} at a stretch in working hours: give "
                      "one more time, or none at all and see when one is wanted",
@@ -275,8 +278,6 @@ private:
                 {"The helper's time is too short for all that wants one: give more of it, or none at all and see when "
                  "one is wanted"});
     }
-    JobTime end_reached(std::size_t t) const { return heads_[t] + works_[t].takes; }
-
     JobTime bound_ = 0;
     JobTime earliest_ = never; ///< end of any that was weighed
     Found best_;

@@ -11,7 +11,7 @@ Placing::Placing(const Job& job, const JobOrder& order)
     : job_{job}
     , order_{order}
     , begins_{seconds(std::clamp(job.days.begins, 0.0, 23.0))}
-    , ends_{seconds(std::clamp(job.days.ends(), job.days.begins, 24.0))}
+    , ends_{std::min(seconds_a_day, begins_ + seconds(std::clamp(job.days.hours, 0.0, 24.0)))}
     , crew_{std::max(1, job.crew)} {
     for (std::size_t t = 0; t < order.tasks.size(); ++t)
         works_.push_back(work_of(order.tasks[t]));

@@ -27,6 +27,8 @@ public:
         return most;
     }
     void take(JobTime from, JobTime to, int hands) {
+        if (from == to)
+            return; // what takes no time takes no hands
         split(from);
         split(to);
         for (auto step = steps_.find(from); step->first < to; ++step)
