@@ -56,7 +56,7 @@ inline constexpr std::string_view wall_layer = "WALL";
 /// Layers that begin so carry the sheet's drawing, not the wall.
 inline constexpr std::string_view sheet_prefix = "SHEET_";
 
-/// A closed outline, or a line where it has no breadth; mm, from the reference end and the datum.
+/// A closed outline, or a line where it has no breadth; mm, from the wall's left end and the datum.
 struct OutlineMark {
     std::string_view layer;
     double left = 0;

@@ -402,3 +402,93 @@ TEST_CASE("the schedule joins alike parts, keeps the order along them and goes t
                 }));
     }
 }
+
+namespace {
+
+/// A thin back, strips of 18 mm under the top and over the bottom.
+WallBox on_strips() {
+    WallBox box = small_box();
+    box.corner = BoxCorner::sides_through;
+    box.back_thickness = 6_mm;
+    box.rail_thickness = 18_mm;
+    box.load = {LoadKind::books, 0};
+    return box;
+}
+
+} // namespace
+
+TEST_CASE("the strips that a box hangs by are screwed to its sides, and the schedule says where", "[boxes][bench]") {
+    const WallBox box = on_strips();
+    const auto holes = cuts_of(part(worked(box), "side"), Machining::screw_hole);
+    std::vector<Length> from;
+    for (const PartCut& hole : holes)
+        if (say(hole.mind, {}).find("strip") != std::string::npos) {
+            from.push_back(hole.from);
+            CHECK(hole.in == 9_mm); // the strip's middle, before a back on the back edges
+        }
+    // A strip of 120 under a top of 20 and over a bottom of 20, in a side of 540: two screws in each end.
+    CHECK(from == std::vector<Length>{60_mm, 100_mm, 440_mm, 480_mm});
+    WallBox grooved = box;
+    grooved.back = BoxBack::grooved;
+    grooved.groove_in = 18_mm;
+    grooved.depth = 250_mm;
+    for (const PartCut& hole : cuts_of(part(worked(grooved), "side"), Machining::screw_hole))
+        if (say(hole.mind, {}).find("strip") != std::string::npos)
+            CHECK(hole.in == 9_mm); // behind the back
+    WallBox rebated = box;
+    rebated.back = BoxBack::rebated;
+    rebated.rebate = 6_mm;
+    for (const PartCut& hole : cuts_of(part(worked(rebated), "side"), Machining::screw_hole))
+        if (say(hole.mind, {}).find("strip") != std::string::npos)
+            CHECK(hole.in == 15_mm); // 6 of the rebate, half of 18
+}
+
+TEST_CASE("all that the wall carries of a box goes through the ends of its strips", "[boxes][joints][reference]") {
+    // A stud behind its middle alone: each end of a strip takes half of what its screws do.
+    WallBox box = on_strips();
+    box.left = 1650_mm; // 1650 to 2350, the stud at 2000 in its middle
+    Job job = job_of(box);
+    std::erase_if(job.walls.front().studs, [](const Stud& stud) { return stud.centre != 2000_mm; });
+    const BoxPlan plan = plan_of(job);
+    REQUIRE(plan.strips.known());
+    double worst = 0;
+    for (const std::size_t row : {std::size_t{0}, std::size_t{1}})
+        for (std::size_t one = 0; one < plan.hang.loads.size(); ++one) {
+            double down = 0;
+            double pull = 0;
+            for (const PlannedHole& hole : plan.hang.holes)
+                if (hole.row == row) {
+                    down += hole.demands[one].down.in_si();
+                    pull += hole.demands[one].tension.in_si();
+                }
+            worst = std::max(worst, std::hypot(down, pull) / 2);
+        }
+    CHECK(plan.strips.number() == Approx(worst / 2 / joint_screw_bears(box, job.rules).in_si()));
+    // Nearer one side that side takes more.
+    box.left = 1850_mm;
+    Job aside = job_of(box);
+    aside.walls.front().studs = job.walls.front().studs;
+    CHECK(plan_of(aside).strips.number() > plan.strips.number());
+}
+
+TEST_CASE("strips whose ends are not held enough are wrong", "[boxes][joints][safety]") {
+    double before = 0;
+    bool over = false;
+    for (const double load : {20.0, 60.0, 150.0, 400.0}) {
+        WallBox box = on_strips();
+        box.load = {LoadKind::own, LineMass::kg_per_metre(load)};
+        const BoxPlan plan = plan_of(job_of(box));
+        if (!plan.strips.known())
+            continue;
+        CHECK(plan.strips.number() >= before);
+        before = plan.strips.number();
+        CHECK(std::ranges::any_of(plan.checks, [](const Check& check) {
+                  return check.code == checks::box_joint_overloaded &&
+                         say(check.message, {}).find("strips") != std::string::npos;
+              }) == plan.strips.over());
+        over |= plan.strips.over();
+    }
+    CHECK(over);
+    // A back thick enough has none, and nothing of them is said.
+    CHECK(plan_of(job_of(small_box())).strips.number() == 0);
+}

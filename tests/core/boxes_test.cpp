@@ -289,3 +289,55 @@ TEST_CASE("two screws side by side on one stud do not stop a cabinet from turnin
     REQUIRE(plan.utilisation.known());
     CHECK(std::isinf(plan.utilisation.number()));
 }
+
+TEST_CASE("on one stud it is said what the box holds, and moving it puts the stud behind its middle",
+          "[boxes][safety]") {
+    Wall wall = stud_wall();
+    std::erase_if(wall.studs, [](const Stud& stud) { return stud.centre != 2000_mm; });
+    WallBox box = bookcase();
+    box.width = 500_mm;
+    box.left = 1900_mm; // the stud is 150 from its middle
+    box.load = {LoadKind::books, 0};
+    const Job job = box_job(box, wall);
+    const BoxPlan plan = box_plan(job);
+    const Check* one = find_check(plan.checks, checks::few_studs);
+    REQUIRE(one);
+    CHECK(one->amount->si == Approx(0.150));
+    REQUIRE(plan.holds);
+    // As much as it says it holds, and two kilograms more it does not, unless that is all it is made for.
+    const auto with = [&](Mass goods) {
+        Job other = job;
+        WallBox& changed = other.walls.front().boxes.front();
+        const double boards = changed.shelves + 2;
+        changed.load = {LoadKind::own, LineMass::kg_per_metre(goods.in_si() / boards / 0.462)};
+        return box_plan(other).hang.utilisation;
+    };
+    CHECK_FALSE(with(*plan.holds).over());
+    if (*plan.holds < plan.loaded_mass - plan.mass)
+        CHECK(with(*plan.holds + 2_kg).over());
+    const auto move = std::ranges::find_if(one->cures, [](const Cure& cure) { return cure.edit.has_value(); });
+    REQUIRE(move != one->cures.end());
+    const BoxPlan moved = box_plan(apply(*move->edit, job));
+    REQUIRE(moved.holds);
+    CHECK(find_check(moved.checks, checks::few_studs)->amount->si == Approx(0));
+    CHECK(*moved.holds >= *plan.holds);
+    // On two studs nothing of the kind is said.
+    CHECK_FALSE(box_plan(box_job(bookcase())).holds);
+}
+
+TEST_CASE("a stud at a box's edge, where no driver inside comes, is named and not counted", "[boxes][safety]") {
+    Wall wall = stud_wall();
+    std::erase_if(wall.studs, [](const Stud& stud) { return stud.centre > 2000_mm || stud.centre < 1600_mm; });
+    WallBox box = bookcase();
+    box.left = 1575_mm; // the stud at 1600 lies 25 in, behind its side and a driver's room
+    box.width = 600_mm;
+    const BoxPlan plan = box_plan(box_job(box, wall));
+    CHECK(plan.hang.out_of_reach == std::vector<Length>{1600_mm});
+    for (const PlannedHole& hole : plan.hang.holes)
+        CHECK(hole.x == 2000_mm);
+    const Check* one = find_check(plan.checks, checks::few_studs);
+    REQUIRE(one);
+    CHECK(std::ranges::any_of(one->cures, [](const Cure& cure) {
+        return say(cure.words, {}).find("1600 mm lies behind its edge") != std::string::npos;
+    }));
+}

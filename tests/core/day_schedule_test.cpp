@@ -48,7 +48,7 @@ const ScheduledTask& of(const DaySchedule& schedule, std::size_t task) {
 
 /// What must hold of any schedule; an empty text: all does.
 std::string wrong_with(const Job& job, const JobOrder& order, const DaySchedule& schedule) {
-    if (schedule.tasks.size() != order.tasks.size())
+    if (schedule.tasks.size() + schedule.done != order.tasks.size())
         return "not every step is in it";
     if (schedule.ends < schedule.least_end)
         return "it ends before the bound";
@@ -61,7 +61,8 @@ std::string wrong_with(const Job& job, const JobOrder& order, const DaySchedule&
         if (each.ends - each.begins != std::llround(task.minutes * 60))
             return "a step takes another time";
         for (const std::size_t first : task.after)
-            if (of(schedule, first).ends > each.begins)
+            if (const auto before = std::ranges::find(schedule.tasks, first, &ScheduledTask::task);
+                before != schedule.tasks.end() && before->ends > each.begins)
                 return "what comes first is not over";
         if (each.slack < 0)
             return "slack less than nothing";
@@ -393,4 +394,39 @@ TEST_CASE("the demo's days: every step in its hours, drawn once a person, told i
         CHECK(drawn >= worked); // a block covers its pauses of a minute
         CHECK_FALSE(schedule_words(schedule).empty());
     }
+}
+
+TEST_CASE("what is ticked off is done, and the rest begins on the day that comes next", "[schedule]") {
+    const JobOrder order = order_of({task(100), task(100, 1, {0}), task(60, 1, {1}), task(60)});
+    Job job = crew_of(1);
+    job.ticks.push_back({"task 0", TickState::done, {}, {}, {}, {}, {}});
+    job.ticks.push_back({"task 3", TickState::begun, {}, {}, {}, {}, {}});
+    job.days.next = 3;
+    const DaySchedule schedule = day_schedule(job, order);
+    CHECK(schedule.done == 1);
+    CHECK(schedule.tasks.size() == 3); // what is only begun is still to be done
+    for (const ScheduledTask& each : schedule.tasks) {
+        CHECK(each.task != 0);
+        CHECK(each.begins >= at(3, 8));
+    }
+    CHECK(schedule.ends == at(3, 8) + 220 * minute);
+    CHECK(schedule.earliest());
+    bool told = false;
+    for (const Sentence& each : schedule_words(schedule))
+        told |= say(each, {}).find("Steps ticked off: 1. Left, and planned here: 3") != std::string::npos;
+    CHECK(told);
+    // A longer step pushes on what follows it, as ever.
+    const Slips slips = slips_when(job, order, schedule, 1, 30 * minute);
+    CHECK(slips.ends == schedule.ends + 30 * minute);
+}
+
+TEST_CASE("when all is ticked off there is nothing to plan", "[schedule]") {
+    const JobOrder order = order_of({task(100), task(100, 1, {0})});
+    Job job = crew_of(1);
+    for (const char* key : {"task 0", "task 1"})
+        job.ticks.push_back({key, TickState::done, {}, {}, {}, {}, {}});
+    const DaySchedule schedule = day_schedule(job, order);
+    CHECK(schedule.tasks.empty());
+    REQUIRE(schedule_words(schedule).size() == 1);
+    CHECK(say(schedule_words(schedule).front(), {}) == "All 2 steps are ticked off");
 }

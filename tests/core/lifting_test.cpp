@@ -1,6 +1,7 @@
 #include "core/site/lifting.hpp"
 #include "core/steps/job_order.hpp"
 #include "piece_walls.hpp"
+#include "run_walls.hpp"
 
 using namespace yes_square;
 
@@ -86,4 +87,19 @@ TEST_CASE("what is lifted says so in its steps, its cautions, and by the hands i
     for (const Step& step : shelf_plan(job_with(stud_wall(), low)).steps)
         if (step.lift)
             CHECK(step.persons == 1);
+}
+
+TEST_CASE("a worktop is lifted at arm's length over its units, and weighs what it is", "[lifting][runs]") {
+    // 1.2 m of 580 by 38 mm at 700 kg/m3 are 18.5 kg: more than one holds out before him.
+    Job job = kitchen_with({run_of(RunLevel::floor, {base_unit("a", 600_mm), base_unit("b", 600_mm)})});
+    const RunPlan plan = reckon(job).walls.front()->runs.front();
+    const auto top = std::ranges::find(plan.pieces, RunPiece::What::worktop, &RunPiece::what);
+    REQUIRE(top != plan.pieces.end());
+    CHECK(top->mass == Approx(1.2 * 0.58 * 0.038 * 700));
+    const auto laid = std::ranges::find_if(
+        plan.steps, [](const Step& step) { return say(step.words, {}).find("worktop in") != std::string::npos; });
+    REQUIRE(laid != plan.steps.end());
+    REQUIRE(laid->lift);
+    CHECK(laid->lift->at_arms_length);
+    CHECK(laid->persons == 2);
 }

@@ -155,7 +155,7 @@ TEST_CASE("every planned hole lies on a page of its drilling template, where the
                 things[mark.item].push_back(mark);
             for (const auto& [item, marks] : things) {
                 std::set<std::string> crossed;
-                for (const TemplatePage& page : drill_template(item, marks, 180, 250, voice)) {
+                for (const TemplatePage& page : drill_template(item, marks, wall->tape, 180, 250, voice)) {
                     // The frame is the first rectangle; its lower left corner is the place the page names.
                     const auto& shapes = page.drawing.shapes;
                     const auto frame = std::ranges::find_if(
@@ -225,8 +225,8 @@ TEST_CASE("the kit has a fixing for every hole that is drilled, what each thing 
                     for (const Supply& supply : supplies_of(*hole.fixing, hole.screws))
                         take(supply);
             for_each_thing(*wall, [&](const ThingPlan& thing) { std::ranges::for_each(thing.supplies, take); });
-            if (!wall->noggings.empty())
-                wanted["nogging screw"] += 4 * wall->noggings.size();
+            for (const Nogging& nogging : wall->noggings)
+                wanted["nogging screw"] += 2 * nogging.screws;
         }
         Tally packed;
         for (const KitLine& line : kit_of(job, plan).lines)

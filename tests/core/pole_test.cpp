@@ -1,3 +1,4 @@
+#include "core/shelves/pole_height.hpp"
 #include "core/shelves/shelf_checks.hpp"
 #include "shelf_walls.hpp"
 
@@ -88,4 +89,20 @@ TEST_CASE("each bracket is levelled from the one before it, with screws that hol
     CHECK(says(plan, "Bracket 3: level across from bracket 2"));
     CHECK(says(plan, "never into the trim"));
     CHECK(says(plan, "The screws that came with the brackets"));
+}
+
+TEST_CASE("a pole hangs at a share of the way from trim to ceiling, under the strip", "[shelves][pole]") {
+    const Wall wall = with_window(); // trim to 2100, ceiling at 2500
+    const Shelf pole = new_shelf(shelf_preset("pole"), wall);
+    const auto room = pole_room(wall, pole, HouseRules{});
+    REQUIRE(room);
+    CHECK(room->trim == 2100_mm);
+    CHECK(room->highest == 2315_mm);
+    CHECK(pole_height(*room, 0.5) == 2300_mm);
+    CHECK(pole_height(*room, 0.25) == 2200_mm);
+    CHECK(pole_height(*room, 2.0 / 3) == 2315_mm);
+    Shelf elsewhere = pole;
+    elsewhere.left = 2400_mm;
+    elsewhere.length = 800_mm;
+    CHECK_FALSE(pole_room(wall, elsewhere, HouseRules{}));
 }

@@ -1,6 +1,7 @@
 // What the fitter sets in a run: places of a unit's and a rail's screws, and what is cut out of its worktops.
 #include "core/runs/run_checks.hpp"
 #include "core/site/cut_outs.hpp"
+#include "core/site/site_checks.hpp"
 #include "run_walls.hpp"
 
 using namespace yes_square;
@@ -131,4 +132,31 @@ TEST_CASE("a worktop's cut-outs are told from the run's left end, on the piece t
     CHECK(finds(plan_of(kitchen_with({run})), checks::cut_out_off_board));
     run.cut_outs.front().across = 1800_mm; // begins on it, ends beyond it
     CHECK(finds(plan_of(kitchen_with({run})), checks::cut_out_off_board));
+}
+
+TEST_CASE("a stud in a unit's corner is named, and a screw pinned in it counts", "[runs][pins][safety]") {
+    // Studs at 400, 800: a unit from 370 to 770 has the first 30 in, 14 inside its side, and no other.
+    CabinetUnit unit = wall_unit("w1", 400_mm);
+    Run run = run_of(RunLevel::wall, {unit}, Slack::by_hand);
+    run.left = 370_mm;
+    const Job job = kitchen_with({run});
+    const RunPlan plan = plan_of(job);
+    CHECK(plan.units.front().out_of_reach == std::vector<Length>{400_mm});
+    CHECK(finds(plan, checks::few_studs));
+    bool pinned = false;
+    for (const Check& check : plan.checks)
+        for (const Cure& cure : check.cures)
+            if (cure.edit && std::holds_alternative<PinScrew>(*cure.edit)) {
+                const RunPlan after = plan_of(apply(*cure.edit, job));
+                CHECK(columns_of(after.units.front()) == std::vector<Length>{400_mm});
+                CHECK(after.units.front().out_of_reach.empty());
+                pinned = true;
+            }
+    CHECK(pinned);
+    // Behind the side itself no screw goes in at all.
+    run.left = 392_mm;
+    const RunPlan behind = plan_of(kitchen_with({run}));
+    for (const Check& check : behind.checks)
+        for (const Cure& cure : check.cures)
+            CHECK_FALSE((cure.edit && std::holds_alternative<PinScrew>(*cure.edit)));
 }

@@ -250,7 +250,7 @@ TEST_CASE("joining, drawers, doors, caps and plinth are steps of their own, and 
     CHECK(doors < place_of(floor, "Shelves in"));
     CHECK(place_of(floor, "Hang the doors", "Unit d") == floor.steps.size());
     CHECK(place_of(floor, "Plinth from") < floor.steps.size());
-    CHECK(place_of(floor, "Lay the worktop on") < in); // nothing falls onto what is set
+    CHECK(place_of(floor, "carry the worktop in") < in); // nothing falls onto what is set
     CabinetUnit left = wall_unit("a", 900_mm);
     CabinetUnit right = wall_unit("b", 900_mm);
     const RunPlan wall = plan_of(kitchen_with({run_of(RunLevel::wall, {left, right})}));

@@ -242,7 +242,7 @@ TEST_CASE("a template's holes lie at their true distances, and neighbours share 
     line.z = 1450_mm;
     marks.push_back(line);
     const Voice voice;
-    const auto pages = drill_template("Shelf", marks, 190, 270, voice);
+    const auto pages = drill_template("Shelf", marks, {}, 190, 270, voice);
     REQUIRE(pages.size() == 3);
     std::map<std::pair<double, double>, int> found;
     for (const TemplatePage& page : pages) {
@@ -272,7 +272,7 @@ TEST_CASE("a template's holes lie at their true distances, and neighbours share 
     // begins afresh beyond the gap, in whole mm.
     CHECK(pages[1].left - pages[0].left == 180_mm);
     CHECK(pages[2].left == 1575_mm);
-    CHECK(drill_template("none", {}, 190, 270, voice).empty());
+    CHECK(drill_template("none", {}, {}, 190, 270, voice).empty());
 }
 
 TEST_CASE("every sawn edge of a cut-out lies at full size on its pages, whole, and an open side of a notch on none",

@@ -21,6 +21,14 @@ std::optional<double> read_number(const QString& typed) {
     return readable ? std::optional{value} : std::nullopt;
 }
 
+/// As it was typed, or to what of a converted figure means something.
+QString shown_number(double value, bool turned) {
+    if (!turned)
+        return QLocale::c().toString(value, 'g', 6);
+    return std::abs(value) < 1 ? QLocale::c().toString(value, 'g', 3)
+                               : QLocale::c().toString(std::round(value * 10) / 10, 'g', 6);
+}
+
 } // namespace
 
 BoundForm::BoundForm(Workbench& bench, QWidget* parent)
@@ -55,7 +63,7 @@ void BoundForm::add_row(const QString& label, const char* name, QWidget* field, 
     else
         rows_->addRow(label, field);
     refreshers_.push_back([this, field, section = sections_.size() - 1, show = std::move(show)] {
-        const bool there = show();
+        const bool there = show() && (!only_ || only_->contains(field->objectName()));
         sections_[section].any_row |= there;
         const bool shown = there && (!sections_[section].fold || sections_[section].fold->isChecked());
         field->setVisible(shown);
@@ -78,6 +86,21 @@ LengthField* BoundForm::length(const QString& label, const char* name, Get<Lengt
         return length.has_value();
     });
     return field;
+}
+
+void BoundForm::follow_tape(LengthField* field, const QString& label, OnWall on_wall) {
+    // Before the row itself, so that it shows what the tape reads now.
+    refreshers_.insert(refreshers_.begin(), [this, field, label, on_wall = std::move(on_wall)] {
+        const Tape tape = bench_.tape();
+        const Length extent = on_wall.extent ? on_wall.extent() : Length{};
+        field->set_back_from(tape.from_right() ? std::optional{tape.length - extent} : std::nullopt);
+        const QString words = !tape.from_right()             ? label
+                              : on_wall.from_right.isEmpty() ? tr("%1, from the right").arg(label)
+                                                             : on_wall.from_right;
+        field->setAccessibleName(words);
+        if (auto* beside = qobject_cast<QLabel*>(rows_->labelForField(field)))
+            beside->setText(words);
+    });
 }
 
 LengthField* BoundForm::optional_length(const QString& label, const char* name, const QString& when_none,
@@ -198,7 +221,7 @@ void BoundForm::number(const QString& label, const char* name, const NumberAsk& 
             beside->setText(unit.isEmpty() ? label : QStringLiteral("%1, %2").arg(label, unit));
         const auto value = get();
         if (value && !(field->hasFocus() && field->isModified()))
-            field->setText(*value ? QLocale::c().toString(std::round(**value * 10) / 10, 'g', 6) : QString{});
+            field->setText(*value ? shown_number(**value, ask.turned) : QString{});
         return value.has_value();
     });
 }
@@ -222,6 +245,31 @@ void BoundForm::button(const QString& words, const char* name, std::function<boo
     auto* made = new WordyButton{words, this};
     connect(made, &QPushButton::clicked, this, std::move(does));
     add_row({}, name, made, std::move(show));
+}
+
+QLabel* BoundForm::note(const QString& object) {
+    if (QLabel* made = notes_.value(object))
+        return made;
+    auto* label = new QLabel{this};
+    label->setObjectName(object + QStringLiteral("-note"));
+    label->setProperty("role", "faint");
+    label->setTextFormat(Qt::RichText);
+    notes_.insert(object, label);
+    auto* field = findChild<QWidget*>(object);
+    int row = -1;
+    QFormLayout::ItemRole role{};
+    if (field)
+        rows_->getWidgetPosition(field, &row, &role);
+    if (row < 0)
+        return label; // of a row that is not there: it is never seen
+    rows_->insertRow(row + 1, QString{}, label);
+    refreshers_.push_back([label, field] { label->setVisible(!field->isHidden()); });
+    return label;
+}
+
+void BoundForm::show_only(std::optional<QSet<QString>> objects) {
+    only_ = std::move(objects);
+    refresh();
 }
 
 void BoundForm::widget(QWidget* widget) {

@@ -8,6 +8,9 @@
 #include "core/job/field_visits.hpp"
 
 #include <QFormLayout>
+#include <QHash>
+#include <QLabel>
+#include <QSet>
 #include <QStringList>
 #include <QWidget>
 #include <functional>
@@ -29,6 +32,13 @@ public:
 
     LengthField* length(const QString& label, const char* name, Get<Length> get, Set<Length> set,
                         Length least = Length::mm(-1'000'000), const QString& refusal = {});
+    /// What a row is that says where something is along the wall: it is typed as the tape reads.
+    struct OnWall {
+        QString from_right = {};             ///< its label then; empty: the usual one, and that it is from the right
+        std::function<Length()> extent = {}; ///< from the edge that is kept to the one that is typed then
+    };
+    /// To follow the tape of the wall in hand.
+    void follow_tape(LengthField* field, const QString& label, OnWall on_wall);
     /// A length that may be unknown: nothing typed means none.
     LengthField* optional_length(const QString& label, const char* name, const QString& when_none,
                                  Get<std::optional<Length>> get, Set<std::optional<Length>> set);
@@ -47,6 +57,7 @@ public:
         double most = greatest_figure;
         QString when_none = {}; ///< what nothing typed means
         bool may_be_none = true;
+        bool turned = false; ///< out of another unit, so that its last digits say nothing: shown to a tenth from 1 on
     };
     void number(const QString& label, const char* name, const NumberAsk& ask, Get<std::optional<double>> get,
                 Set<std::optional<double>> set);
@@ -62,7 +73,8 @@ public:
         };
         number(
             label, name,
-            {[typed] { return typed().words; }, meaning.range, greatest_figure, core_words(meaning.none), may_be_none},
+            {[typed] { return typed().words; }, meaning.range, greatest_figure, core_words(meaning.none), may_be_none,
+             true},
             [typed, get]() -> std::optional<std::optional<double>> {
                 const auto shown = get();
                 if (!shown)
@@ -80,6 +92,12 @@ public:
     /// A heading that what follows folds under, closed at first: what is rarely decided. It shows while it has a row.
     void fold(const QString& words, const char* name);
     void widget(QWidget* widget);
+    /// Words under the row of this object name, made when first asked for; they come and go with it. They are broken
+    /// into lines by who writes them: a form with hidden rows and labels that wrap themselves writes past its own lists
+    /// (Qt 6.4, QFormLayout::heightForWidth).
+    QLabel* note(const QString& object);
+    /// Only the rows of these object names; none: all that show themselves.
+    void show_only(std::optional<QSet<QString>> objects);
 
     void refresh();
     Workbench& bench() const { return bench_; }
@@ -96,6 +114,8 @@ private:
     QFormLayout* rows_;
     std::vector<Section> sections_{1};
     std::vector<std::function<void()>> refreshers_;
+    std::optional<QSet<QString>> only_;
+    QHash<QString, QLabel*> notes_;
 };
 
 } // namespace yes_square::app

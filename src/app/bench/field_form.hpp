@@ -218,8 +218,9 @@ private:
         } else if constexpr (std::same_as<T, Length>) {
             const auto [shortest, refusal] = least(meaning.range);
             if (meaning.none.empty())
-                form_.length(label, row, read<T>(same), write<T, Length>([](Length value) { return value; }), shortest,
-                             refusal);
+                follow_tape(form_.length(label, row, read<T>(same),
+                                         write<T, Length>([](Length value) { return value; }), shortest, refusal),
+                            label, meaning);
             else
                 form_.optional_length(label, row, core_words(meaning.none), read<T>([](Length value) {
                                           return value > Length{} ? std::optional{value} : std::nullopt;
@@ -227,8 +228,9 @@ private:
                                       write<T, std::optional<Length>>(
                                           [](std::optional<Length> value) { return value.value_or(Length{}); }));
         } else if constexpr (std::same_as<T, std::optional<Length>>) {
-            form_.optional_length(label, row, core_words(meaning.none), read<T>(same),
-                                  write<T, T>([](T value) { return value; }));
+            follow_tape(form_.optional_length(label, row, core_words(meaning.none), read<T>(same),
+                                              write<T, T>([](T value) { return value; })),
+                        label, meaning);
         } else if constexpr (std::is_enum_v<T>) {
             form_.choice(label, row, words_of<T>(), read<T>([](T value) { return row_for(value); }),
                          write<T, int>([](int at) { return at_row<T>(at); }));
@@ -258,6 +260,18 @@ private:
                     return static_cast<T>(std::is_integral_v<T> ? std::round(value.value_or(0)) : value.value_or(0));
                 }));
         }
+    }
+
+    void follow_tape(LengthField* field, const QString& label, const Meaning& meaning) {
+        if (!meaning.on_wall)
+            return;
+        BoundForm::OnWall on_wall{core_words(meaning.right_label), {}};
+        if constexpr (requires(const Part& part) { part.right() - part.left; }) {
+            on_wall.extent = [part = part_] {
+                return part.shown() ? part.shown()->right() - part.shown()->left : Length{};
+            };
+        }
+        form_.follow_tape(field, label, std::move(on_wall));
     }
 
     /// A member that may be absent.

@@ -31,9 +31,13 @@ void LengthField::set_unit(Unit unit) {
 }
 
 void LengthField::set_length(Length length) {
-    shown_ = length;
+    shown_ = turned(length);
     if (!(hasFocus() && isModified()))
-        setText(app::text(format(length, unit_for(length, unit_))));
+        setText(app::text(format(*shown_, unit_for(*shown_, unit_))));
+}
+
+void LengthField::set_back_from(std::optional<Length> whole) {
+    back_from_ = whole;
 }
 
 void LengthField::set_least(Length least, const QString& refusal) {
@@ -61,7 +65,11 @@ std::optional<Length> LengthField::read() {
         refuse(*length < least_ && !refusal_.isEmpty() ? refusal_ : tr("That is longer than any wall"), 0);
         return std::nullopt;
     }
-    return *length;
+    if (back_from_ && *length - *back_from_ > -least_) {
+        refuse(tr("That is past the other end of the wall"), 0);
+        return std::nullopt;
+    }
+    return turned(*length);
 }
 
 void LengthField::refuse(const QString& words, int position) {
@@ -99,16 +107,18 @@ void LengthField::enter() {
 void LengthField::take(Length length) {
     if (length < least_)
         return refuse(refusal_, 0);
+    if (back_from_ && length - *back_from_ > -least_)
+        return refuse(tr("That is past the other end of the wall"), 0);
     setModified(false);
     set_flag(*this, "refused", false);
     hide_tag();
-    set_length(length);
-    emit committed(length);
+    set_length(turned(length));
+    emit committed(turned(length));
     enter();
 }
 
 std::optional<Length> LengthField::value() {
-    return isModified() ? read() : shown_;
+    return isModified() ? read() : shown_ ? std::optional{turned(*shown_)} : std::nullopt;
 }
 
 void LengthField::keyPressEvent(QKeyEvent* event) {

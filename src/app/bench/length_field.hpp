@@ -23,6 +23,9 @@ public:
     void set_length(Length length);
     /// Lengths below this are refused with these words.
     void set_least(Length least, const QString& refusal);
+    /// Shows and takes what is left of this length: a place from a wall's left end, typed from its right one. None: the
+    /// length itself.
+    void set_back_from(std::optional<Length> whole);
     /// Nothing typed is an answer too.
     void set_optional() { optional_ = true; }
     void clear_length();
@@ -53,8 +56,11 @@ private:
     bool commit();
     void refuse(const QString& words, int position);
 
+    Length turned(Length length) const { return back_from_ ? *back_from_ - length : length; }
+
     Unit unit_ = Unit::mm;
-    std::optional<Length> shown_;
+    std::optional<Length> back_from_;
+    std::optional<Length> shown_; ///< as it is typed
     bool optional_ = false;
     Length least_ = Length::mm(-1'000'000);
     QString refusal_;

@@ -26,6 +26,9 @@ TypedUnit typed_unit(Unit unit, bool by_mass) {
     else if constexpr (std::same_as<Figure, LineMass>)
         return imperial ? TypedUnit{QStringLiteral("lb/ft"), kg_per_pound / metres_per_foot}
                         : TypedUnit{QStringLiteral("kg/m"), 1};
+    else if constexpr (std::same_as<Figure, AreaMass>)
+        return imperial ? TypedUnit{QStringLiteral("lb/ft\u00b2"), kg_per_pound / (metres_per_foot * metres_per_foot)}
+                        : TypedUnit{QStringLiteral("kg/m\u00b2"), 1};
     else if constexpr (std::same_as<Figure, Density>)
         return imperial ? TypedUnit{QStringLiteral("lb/ft\u00b3"),
                                     kg_per_pound / (metres_per_foot * metres_per_foot * metres_per_foot)}

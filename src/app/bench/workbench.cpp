@@ -208,6 +208,10 @@ const Wall* Workbench::wall() const {
     return wall_ < job_.walls.size() ? &job_.walls[wall_] : nullptr;
 }
 
+QString Workbench::along(Length x) const {
+    return text(format(tape().reads(x), job().unit));
+}
+
 const WallPlan* Workbench::wall_plan() const {
     return wall_ < plan_->walls.size() ? plan_->walls[wall_].get() : nullptr;
 }

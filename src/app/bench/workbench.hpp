@@ -43,6 +43,10 @@ public:
 
     const Wall* wall() const; ///< nullptr: the job has none
     const WallPlan* wall_plan() const;
+    /// Of the wall in hand.
+    Tape tape() const { return wall() ? wall()->tape() : Tape{}; }
+    /// A place along that wall as its tape reads it, in the unit of the hand.
+    QString along(Length x) const;
 
     /// What is selected, if it is of this kind, and what follows from it; nullptr: it is not.
     template <class Part>

@@ -135,6 +135,7 @@ private:
         return nullptr;
     }
     std::size_t count() const { return node_.kind == Kind::mark ? thing()->holes.size() : thing()->workings.size(); }
+    Tape tape() const { return board_->bench().tape(); }
     QString said(const auto& what) const { return app::text(say(what, board_->bench().voice())); }
 
     QString name() const {
@@ -150,13 +151,16 @@ private:
         }
         if (node_.kind == Kind::mark) {
             const PlannedHole& hole = thing()->holes[node_.index];
-            return BoardView::tr("%1 from the left end, %2 up, in %3")
-                .arg(said(quantity(hole.x)), said(quantity(hole.z)), said(words(hole.substrate)));
+            return (tape().from_right() ? BoardView::tr("%1 from the right end, %2 up, in %3")
+                                        : BoardView::tr("%1 from the left end, %2 up, in %3"))
+                .arg(said(quantity(tape().reads(hole.x))), said(quantity(hole.z)), said(words(hole.substrate)));
         }
         const auto room = whole_room(*board_->bench().wall_plan(), node_.thing);
         const QString held = words_of(holds(*thing()));
         return room ? BoardView::tr("from %1 to %2, top %3 up, %4")
-                          .arg(said(quantity(room->left)), said(quantity(room->right)), said(quantity(room->top)), held)
+                          .arg(said(quantity(tape().reads(tape().near(room->left, room->right)))),
+                               said(quantity(tape().reads(tape().far(room->left, room->right)))),
+                               said(quantity(room->top)), held)
                     : held;
     }
 

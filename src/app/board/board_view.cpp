@@ -394,8 +394,9 @@ void BoardView::tell_height(const QMouseEvent& event) {
     const FloorProfile& floor = bench_.wall_plan()->survey.floor;
     const Length x = elevation_.scale.wall_x(event.position().x() / pixels_per_mm);
     const auto shown = [&](Length length) { return text(format(length, bench_.job().unit)); };
-    QString words = tr("%1: %2 above the finished floor, %3 above the floor as it is at %4")
-                        .arg(text(line->name), shown(line->z), shown(floor.above_floor_now(x, line->z)), shown(x));
+    QString words =
+        tr("%1: %2 above the finished floor, %3 above the floor as it is at %4")
+            .arg(text(line->name), shown(line->z), shown(floor.above_floor_now(x, line->z)), bench_.along(x));
     if (floor.level_line)
         words += line->z >= *floor.level_line
                      ? tr(", %1 up from the level line").arg(shown(line->z - *floor.level_line))

@@ -50,7 +50,7 @@ public:
 
     /// With the tape in hand a drag measures, and so do the arrow keys.
     void take_tape(bool out);
-    const Tape& tape() const { return tape_; }
+    const HandTape& tape() const { return tape_; }
 
     /// Where a place on the wall is in the widget; for tests and tags.
     QPointF place(Length x, Length z) const;
@@ -95,6 +95,7 @@ private:
     void drag_run(Length dx, Length dz, QPointF at);
     QString cost_of_drag() const;
     QString cost_of_thing() const;
+    QString end_at(Length left, Length right) const;
     void tell_height(const QMouseEvent& event);
     void take_hole_at(QPointF at);
     void paint_hands(QPainter& painter);
@@ -114,7 +115,7 @@ private:
     std::optional<Outline> pointed_out_;
     QTimer blink_;
     int blinked_ = 0;
-    Tape tape_;
+    HandTape tape_;
     bool tape_ready_ = false;
 
     Grip grip_ = Grip::none;

@@ -19,8 +19,8 @@ QString BoardView::cost_of_drag() const {
     const RunPlan* plan = bench_.run_plan();
     if (!plan || plan->units.empty())
         return {};
-    QString words = lifted_ ? tr("Lifted out: put it back where it is wanted")
-                            : tr("Left end at %1").arg(shown(plan->layout.left()));
+    QString words =
+        lifted_ ? tr("Lifted out: put it back where it is wanted") : end_at(plan->layout.left(), plan->layout.right());
     QStringList lost;
     for (const std::size_t unit : plan->slide.lost)
         lost << text(plan->units[unit].name);
@@ -32,25 +32,33 @@ QString BoardView::cost_of_drag() const {
     return words;
 }
 
+/// Of what is dragged, the end that the tape reaches first.
+QString BoardView::end_at(Length left, Length right) const {
+    return bench_.tape().from_right() ? tr("Right end at %1").arg(bench_.along(right))
+                                      : tr("Left end at %1").arg(bench_.along(left));
+}
+
 QString BoardView::cost_of_thing() const {
-    const auto at = [&](Length left) { return tr("Left side at %1").arg(text(format(left, bench_.job().unit))); };
     if (const StorageSystem* system = bench_.selected<StorageSystem>()) {
         QStringList lost;
         for (const std::size_t bay : bench_.selected_plan<StorageSystem>()->slide.lost)
             lost << QString::number(bay + 1);
-        return at(system->left) + (lost.isEmpty() ? tr(" · every bay has its studs")
-                                                  : tr(" · misses studs: bay %1").arg(lost.join(QStringLiteral(", "))));
+        return end_at(system->left, system->right()) +
+               (lost.isEmpty() ? tr(" · every bay has its studs")
+                               : tr(" · misses studs: bay %1").arg(lost.join(QStringLiteral(", "))));
     }
     if (const Piece* piece = bench_.selected<Piece>())
-        return at(piece->left) + tr(" · proved studs behind it: %1").arg(bench_.selected_plan<Piece>()->holes.size());
+        return end_at(piece->left, piece->right()) +
+               tr(" · proved studs behind it: %1").arg(bench_.selected_plan<Piece>()->holes.size());
     if (const WallBox* box = bench_.selected<WallBox>())
-        return at(box->left) + tr(" · top at %1").arg(text(format(box->top, bench_.job().unit)));
+        return end_at(box->left, box->right()) + tr(" · top at %1").arg(text(format(box->top, bench_.job().unit)));
     if (const HungCabinet* hung = bench_.selected<HungCabinet>())
-        return at(hung->left) + tr(" · top at %1").arg(text(format(hung->top, bench_.job().unit)));
+        return end_at(hung->left, hung->right()) + tr(" · top at %1").arg(text(format(hung->top, bench_.job().unit)));
     QString of_listed;
     for_each_kind(ListedKinds{}, [&]<class Kind>() {
         if (const Kind* thing = bench_.selected<Kind>())
-            of_listed = at(thing->left) + tr(" · top at %1").arg(text(format(thing->top, bench_.job().unit))) +
+            of_listed = end_at(thing->left, thing->right()) +
+                        tr(" · top at %1").arg(text(format(thing->top, bench_.job().unit))) +
                         tr(" · fixings: %1").arg(bench_.selected_plan<Kind>()->holes.size());
     });
     return of_listed;

@@ -7,28 +7,28 @@
 
 namespace yes_square::app {
 
-void Tape::hook(const TapeStops& stops, Length x, Length z, Length reach) {
+void HandTape::hook(const TapeStops& stops, Length x, Length z, Length reach) {
     stops_ = stops;
     const Length from_x = held_at(stops_.x, x, reach);
     const Length from_z = held_at(stops_.z, z, reach);
     ends_ = Ends{from_x, from_z, from_x, from_z};
 }
 
-void Tape::pull_to(Length x, Length z, Length reach) {
+void HandTape::pull_to(Length x, Length z, Length reach) {
     if (!ends_)
         return;
     ends_->to_x = held_at(stops_.x, x, reach);
     ends_->to_z = held_at(stops_.z, z, reach);
 }
 
-void Tape::pull_by(Length dx, Length dz) {
+void HandTape::pull_by(Length dx, Length dz) {
     if (!ends_)
         return;
     ends_->to_x += dx;
     ends_->to_z += dz;
 }
 
-QString Tape::words(const Voice& voice) const {
+QString HandTape::words(const Voice& voice) const {
     if (!ends_)
         return {};
     const Length dx = ends_->to_x - ends_->from_x;
@@ -43,8 +43,8 @@ QString Tape::words(const Voice& voice) const {
     return all;
 }
 
-void Tape::paint(QPainter& painter, const QRect& area, const ToScreen& place, const Theme& theme,
-                 const Voice& voice) const {
+void HandTape::paint(QPainter& painter, const QRect& area, const ToScreen& place, const Theme& theme,
+                     const Voice& voice) const {
     if (!ends_)
         return;
     const QPointF from = place(ends_->from_x, ends_->from_z);

@@ -11,7 +11,7 @@
 namespace yes_square::app {
 
 /// A tape between two places on the wall: how far along, how far up, how far across. It takes hold of edges and marks.
-class Tape {
+class HandTape {
 public:
     using ToScreen = std::function<QPointF(Length x, Length z)>;
 

@@ -88,6 +88,12 @@ DaysPage::DaysPage(Workbench& bench, Day& day, QWidget* parent)
         tr("Hours a day"), "days-hours", {{}, Range::more_than_zero, 24, {}, false},
         [this] { return std::optional{std::optional<double>{bench_.job().days.hours}}; },
         [](Job& job, std::optional<double> value) { job.days.hours = value.value_or(8); });
+    form_->number(
+        tr("Next is day"), "days-next", {{}, Range::more_than_zero, 366, {}, false},
+        [this] { return std::optional{std::optional<double>{bench_.job().days.next}}; },
+        [](Job& job, std::optional<double> value) {
+            job.days.next = std::max(1, static_cast<int>(value.value_or(1)));
+        });
 
     step_->setObjectName(QStringLiteral("slip-step"));
     step_->setAccessibleName(tr("The step that takes longer"));

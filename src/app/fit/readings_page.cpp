@@ -20,10 +20,11 @@ auto is(std::initializer_list<ReadingKind> kinds) {
 }
 
 /// "0 0, 600 4, 1200 1": a place and a gap each.
-std::string shown_gaps(const std::vector<Gap>& gaps, Unit unit) {
+std::string shown_gaps(const std::vector<Gap>& gaps, const Tape& tape, Unit unit) {
     std::string words;
     for (const Gap& gap : gaps)
-        words += (words.empty() ? "" : "; ") + format_bare(gap.x, unit) + " : " + format_bare(gap.gap, unit);
+        words +=
+            (words.empty() ? "" : "; ") + format_bare(tape.reads(gap.x), unit) + " : " + format_bare(gap.gap, unit);
     return words;
 }
 
@@ -96,7 +97,7 @@ void WorkReadingsPage::build() {
         .row("other", frame, {}, "falling");
     form_->checked_words(
         tr("Place : gap ; ..."), "work-gaps",
-        form_->read<std::string>([this](const R& r) { return shown_gaps(r.gaps, bench_.job().unit); },
+        form_->read<std::string>([this](const R& r) { return shown_gaps(r.gaps, bench_.tape(), bench_.job().unit); },
                                  is({ReadingKind::straightedge})),
         [this](const QString& typed) { return parse_gaps(typed).error; },
         form_->write<std::string>([this](R& r, std::string typed) { r.gaps = parse_gaps(text(typed)).gaps; }));
@@ -119,7 +120,7 @@ WorkReadingsPage::Gaps WorkReadingsPage::parse_gaps(const QString& typed) const 
             parsed.error = tr("\"%1\" is no place and gap").arg(pair.trimmed());
             return parsed;
         }
-        parsed.gaps.push_back(Gap{*x, *gap, {}});
+        parsed.gaps.push_back(Gap{bench_.tape().reads(*x), *gap, {}});
     }
     return parsed;
 }
@@ -152,6 +153,7 @@ void WorkReadingsPage::add(ReadingKind kind) {
         return;
     WorkReading fresh;
     fresh.kind = kind;
+    fresh.from = wall->measured_from;
     // A level is laid across a cabinet, diagonals go over one; a straight edge lies along its run.
     const CabinetUnit* unit = bench_.unit();
     fresh.item = unit && kind != ReadingKind::straightedge ? unit->id
@@ -161,14 +163,15 @@ void WorkReadingsPage::add(ReadingKind kind) {
     if (fresh.item.empty())
         return;
     if (unit && bench_.unit_plan()) {
-        fresh.wanted = fresh.read = bench_.unit_plan()->place.left;
+        const auto& place = bench_.unit_plan()->place;
+        fresh.wanted = fresh.read = wall->tape().reads(wall->tape().near(place.left, place.right()));
         if (kind == ReadingKind::diagonals)
             fresh.over = bench_.unit_plan()->place.width;
         fresh.height = unit->height;
         if (unit->kind == UnitKind::appliance_gap)
             fresh.wanted = fresh.read = bench_.unit_plan()->place.width;
     } else if (const Shelf* shelf = bench_.shelf()) {
-        fresh.wanted = fresh.read = shelf->left;
+        fresh.wanted = fresh.read = wall->tape().reads(wall->tape().near(shelf->left, shelf->right()));
     }
     const Stamp stamp = day_.stamp();
     fresh.at = stamp.at;

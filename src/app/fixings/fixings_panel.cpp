@@ -31,7 +31,8 @@ FixingsPanel::FixingsPanel(Workbench& bench, QWidget* parent)
     , drilling_{read_only_table({tr("No."), tr("Hole"), tr("Up"), tr("Floor now"), tr("Drill"), tr("Tape at")},
                                 "drilling-table", this)}
     , bits_{read_only_table({tr("Bit"), tr("Wide"), tr("Tape at"), tr("Hammer")}, "bits-table", this)}
-    , noggings_{read_only_table({tr("From"), tr("To"), tr("Cut"), tr("Up"), tr("For")}, "noggings-table", this)}
+    , noggings_{read_only_table({tr("From"), tr("To"), tr("Cut"), tr("Up"), tr("Screws"), tr("For")}, "noggings-table",
+                                this)}
     , fixing_words_{new QLabel{this}}
     , bit_words_{new QLabel{this}} {
     tabs_->setObjectName(QStringLiteral("fixings-pages"));
@@ -99,8 +100,10 @@ void FixingsPanel::refresh_noggings() {
         for (const Nogging::For& hold : nogging.holds)
             if (!owners.contains(text(hold.shelf)))
                 owners << text(hold.shelf);
-        add_row(noggings_, {shown(nogging.left), shown(nogging.right), shown(nogging.length()), shown(nogging.z),
-                            owners.join(QStringLiteral(", "))});
+        add_row(noggings_,
+                {shown(wall->tape.reads(wall->tape.near(nogging.left, nogging.right))),
+                 shown(wall->tape.reads(wall->tape.far(nogging.left, nogging.right))), shown(nogging.length()),
+                 shown(nogging.z), QStringLiteral("2 x %1").arg(nogging.screws), owners.join(QStringLiteral(", "))});
     }
 }
 
@@ -144,7 +147,7 @@ void FixingsPanel::refresh_places(const ShelfPlan& plan) {
         const QString used =
             !place.fixing_utilisation.known() ? tr("not known") : shown(ratio(place.fixing_utilisation));
         add_row(marks_,
-                {QString::number(i + 1), shown(quantity(place.x)), text(say(words(place.substrate), voice)),
+                {QString::number(i + 1), bench_.along(place.x), text(say(words(place.substrate), voice)),
                  shown(quantity(place.carries)), used},
                 QStringLiteral("fixing/%1").arg(i + 1));
         for (const PlannedHole& hole : plan.holes) {

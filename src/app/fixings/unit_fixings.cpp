@@ -72,7 +72,7 @@ QString UnitFixings::words() const {
             lines << tr("To its right neighbour: screws of %1 through both sides.").arg(shown(stock(*join.length)));
     for (const Foot& foot : plan->feet)
         if (foot.front)
-            lines << tr("Foot at %1: %2.").arg(shown(quantity(foot.x)), shown(quantity(foot.height)));
+            lines << tr("Foot at %1: %2.").arg(bench_.along(foot.x), shown(quantity(foot.height)));
     return lines.join(QStringLiteral("<br>"));
 }
 
@@ -91,8 +91,8 @@ void UnitFixings::refresh() {
     for (const PlannedHole& hole : plan->holes) {
         const int row = holes_->rowCount();
         holes_->insertRow(row);
-        const QStringList cells{shown(hole.x), shown(hole.z), shown(plan->inside_left(hole)), shown(hole.packing),
-                                text(say(yes_square::words(hole.substrate), voice))};
+        const QStringList cells{shown(bench_.tape().reads(hole.x)), shown(hole.z), shown(plan->inside_left(hole)),
+                                shown(hole.packing), text(say(yes_square::words(hole.substrate), voice))};
         for (int column = 0; column < cells.size(); ++column)
             holes_->setItem(row, column, new QTableWidgetItem{cells[column]});
     }

@@ -50,16 +50,22 @@ void LightPanel::build() {
     using F = LightFeed;
     form_->heading(tr("The light"));
     const auto alone = [](const F& feed) { return feed.item.empty(); };
+    const auto itself = [](const F& feed) { return feed.own_ohm > 0 || feed.load == FeedLoad::moving; };
     FieldForm<F>{*form_, "light"}
         .row("name")
         .row("left", alone)
         .row("right", alone)
         .row("height", alone)
         .row("volts")
-        .row("watts_per_m")
+        .row("load")
+        .row("watts_per_m", [](const F& feed) { return feed.load == FeedLoad::spread; })
+        .row("moving_watts", [](const F& feed) { return feed.load == FeedLoad::moving; })
+        .row("own_ohm_per_m")
+        .row("loop", itself)
+        .row("fed_at", itself)
         .row("lead")
-        .row("both_ends")
-        .row("far_lead", [](const F& feed) { return feed.both_ends; });
+        .row("both_ends", [itself](const F& feed) { return !itself(feed) || feed.fed_at.empty(); })
+        .row("far_lead", [itself](const F& feed) { return feed.both_ends && !itself(feed); });
     form_->choice(tr("Lead is sold"), "light-gauge", {tr("by mm\u00b2"), tr("by AWG")},
                   form_->read<int>([](const F& feed) { return static_cast<int>(feed.by_gauge); }),
                   form_->write<int>([](F& feed, int row) {
@@ -106,7 +112,7 @@ void LightPanel::refresh() {
                              shown({Kind::current, plan->amps}),
                              plan->drivers == 1 ? tr("One driver") : tr("%1 drivers").arg(plan->drivers),
                              shown({Kind::power, plan->driver_watts}),
-                             plan->lead ? tr(" Least light at %1.").arg(shown(quantity(plan->darkest))) : QString{}));
+                             plan->lead ? tr(" Least arrives at %1.").arg(bench_.along(plan->darkest)) : QString{}));
 }
 
 void LightPanel::add_feed() {

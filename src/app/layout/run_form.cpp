@@ -189,13 +189,18 @@ void RunForm::build_order() {
         tr("Begun"), "start-at", words_of<StartAt>(),
         [this]() -> std::optional<int> { return row_for(bench().job().rules.runs.start_at); },
         [](Job& job, int row) { job.rules.runs.start_at = at_row<StartAt>(row); });
-    length(tr("Left end at"), "run-left",
-           read<Length>([this](const Run&) { return bench().run_plan()->layout.left(); },
-                        [this](const Run& run) { return bench().run_plan() && !run.units.empty(); }),
-           write<Length>([](Run& run, Length left) {
-               run.slack = Slack::by_hand;
-               run.left = left;
-           }));
+    LengthField* begins =
+        length(tr("Left end at"), "run-left",
+               read<Length>([this](const Run&) { return bench().run_plan()->layout.left(); },
+                            [this](const Run& run) { return bench().run_plan() && !run.units.empty(); }),
+               write<Length>([](Run& run, Length left) {
+                   run.slack = Slack::by_hand;
+                   run.left = left;
+               }));
+    follow_tape(begins, tr("Left end at"), {tr("Right end at"), [this] {
+                                                const RunPlan* plan = bench().run_plan();
+                                                return plan ? plan->layout.right() - plan->layout.left() : Length{};
+                                            }});
 }
 
 } // namespace yes_square::app

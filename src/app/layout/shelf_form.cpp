@@ -5,6 +5,7 @@
 #include "core/job/own_entries.hpp"
 #include "core/shelves/new_shelf.hpp"
 #include "core/shelves/plate.hpp"
+#include "core/shelves/pole_height.hpp"
 
 #include <algorithm>
 
@@ -64,6 +65,27 @@ void ShelfForm::build_place() {
                });
            });
     rows.row("left").row("height").row("length").row("depth");
+    // A pole's height is thought of by its window.
+    const auto over_window = [this](const Shelf& shelf) {
+        return std::holds_alternative<Pole>(shelf.holding) && bench().wall()
+                   ? pole_room(*bench().wall(), shelf, bench().job().rules)
+                   : std::nullopt;
+    };
+    number(tr("Of the way from window to ceiling"), "pole-share", {{}, Range::fraction, 1, {}, false},
+           read<std::optional<double>>(
+               [over_window](const Shelf& shelf) -> std::optional<double> {
+                   const auto room = over_window(shelf);
+                   return room ? (shelf.height - room->trim).in_metres() / (room->ceiling - room->trim).in_metres()
+                               : std::optional<double>{};
+               },
+               [over_window](const Shelf& shelf) {
+                   const auto room = over_window(shelf);
+                   return room && room->ceiling > room->trim;
+               }),
+           write<std::optional<double>>([over_window](Shelf& shelf, std::optional<double> share) {
+               if (const auto room = over_window(shelf); room && share)
+                   shelf.height = pole_height(*room, *share);
+           }));
 }
 
 void ShelfForm::build_board() {

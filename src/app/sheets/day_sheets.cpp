@@ -285,6 +285,7 @@ bool write_templates(Page& page, const Job& job, const Plan& plan) {
             for (const TemplatePage& tile : tiles) {
                 any = true;
                 page.begin(text(tile.name), what.arg(text(job.title), text(job.walls[w].name)));
+                write_tape(page, job.walls[w].tape());
                 page.drawing([&](double, double) { return tile.drawing; }, tile.drawing.height);
             }
         };
@@ -293,7 +294,7 @@ bool write_templates(Page& page, const Job& job, const Plan& plan) {
             things[mark.item].push_back(mark);
         for (const auto& [item, marks] : things) {
             const std::string name = text(say(marks.front().what, voice)).section(QLatin1Char(':'), 0, 0).toStdString();
-            write(drill_template(name, marks, page.width(), height, voice),
+            write(drill_template(name, marks, plan.walls[w]->tape, page.width(), height, voice),
                   tr("%1. %2. Drilling template at full size"));
         }
         const auto write_cut_outs = [&](const std::string& name, const std::optional<BoardFromAbove>& board) {

@@ -3,6 +3,7 @@
 #include "app/bench/words.hpp"
 #include "app/sheets/sheet_parts.hpp"
 #include "app/sheets/through_wall.hpp"
+#include "core/job/along.hpp"
 
 #include "core/plan/cautions.hpp"
 #include "core/sheets/elevation.hpp"
@@ -46,12 +47,14 @@ public:
 private:
     QString shown(const Quantity& quantity) const { return text(say(quantity, voice_)); }
     QString shown(Length length) const { return shown(quantity(length)); }
+    QString along(Length x) const { return shown(yes_square::along(wall_, x)); }
     QString said(const Sentence& sentence) const { return text(say(sentence, voice_)); }
     QString used(Utilisation utilisation) const { return shown(ratio(utilisation)); }
 
     /// Heading, the wall with the thing on it, and what is wrong with it.
     void begin(const std::string& id, const std::string& name, const std::vector<Check>& checks) {
         page_.begin(tr("%1, %2").arg(text(wall_.name), text(name)), under(job_));
+        write_tape(page_, wall_.tape());
         page_.drawing(
             [&](double width, double height) {
                 ElevationFrame frame;
@@ -97,8 +100,9 @@ private:
             QStringList fits;
             for (const Fits& each : bay.fits)
                 fits << said(words(each, system.bays[i]));
-            rows.push_back({QString::number(bay.number), text(say(words(system.bays[i].kind), voice_)), shown(bay.left),
-                            shown(bay.width), fits.join(QStringLiteral("; "))});
+            rows.push_back({QString::number(bay.number), text(say(words(system.bays[i].kind), voice_)),
+                            along(wall_.tape().near(bay.left, bay.left + bay.width)), shown(bay.width),
+                            fits.join(QStringLiteral("; "))});
         }
         page_.table({tr("Bay"), tr("For"), tr("From ref. end"), tr("Wide"), tr("What fits")}, rows,
                     {0.07, 0.15, 0.14, 0.12, 0.52});
@@ -111,7 +115,7 @@ private:
                 QStringList heights;
                 for (const PlannedHole& screw : cleat.screws) {
                     if (screw.row == 0)
-                        places << shown(screw.x).replace(' ', QChar::Nbsp);
+                        places << along(screw.x).replace(' ', QChar::Nbsp);
                     if (screw.place == 0)
                         heights << shown(screw.z).replace(' ', QChar::Nbsp);
                 }
@@ -178,7 +182,7 @@ private:
                 screw(*plan.fixing);
             std::vector<QStringList> rows;
             for (const PlannedHole& place : plan.holes)
-                rows.push_back({shown(place.x), shown(place.z), text(say(words(place.substrate), voice_))});
+                rows.push_back({along(place.x), shown(place.z), text(say(words(place.substrate), voice_))});
             page_.table({tr("From ref. end"), tr("Up"), tr("Holds in")}, rows, {0.3, 0.3, 0.4});
             write_drilling(page_, wall_, plan_, plan.holes, voice_);
         }
@@ -248,7 +252,7 @@ private:
             screw(*plan.holes.front().fixing);
         std::vector<QStringList> rows;
         for (const PlannedHole& hole : plan.holes)
-            rows.push_back({shown(hole.x), shown(hole.z), text(say(words(hole.substrate), voice_)), shown(hole.packing),
+            rows.push_back({along(hole.x), shown(hole.z), text(say(words(hole.substrate), voice_)), shown(hole.packing),
                             used(hole.utilisation)});
         page_.table({tr("From ref. end"), tr("Up"), tr("Holds in"), tr("Packed behind"), tr("Used")}, rows,
                     {0.22, 0.22, 0.24, 0.18, 0.14});
@@ -267,7 +271,7 @@ private:
             screw(*unit.fixing);
         std::vector<QStringList> rows;
         for (const PlannedHole& hole : unit.holes)
-            rows.push_back({shown(hole.x), shown(hole.z), shown(unit.inside_left(hole)),
+            rows.push_back({along(hole.x), shown(hole.z), shown(unit.inside_left(hole)),
                             text(say(words(hole.substrate), voice_))});
         page_.table({tr("From ref. end"), tr("Up"), tr("Inside, from left"), tr("Holds in")}, rows,
                     {0.25, 0.25, 0.25, 0.25});

@@ -241,7 +241,8 @@ private:
                 side, words);
         };
         line(0, Qt::AlignLeft,
-             tr("x from the reference end (left end of the wall), up from the datum (finished floor at its highest)."));
+             tr("Along the wall from its left end, unless its sheet says from the right; up from the datum (finished "
+                "floor at its highest)."));
         line(small_type * type_line, Qt::AlignLeft,
              tr("%1, printed %2").arg(revision_, QLocale{}.toString(QDate::currentDate(), QLocale::ShortFormat)));
         line(small_type * type_line, Qt::AlignRight,

@@ -3,6 +3,7 @@
 #include "app/bench/words.hpp"
 #include "app/sheets/sheet_parts.hpp"
 #include "app/sheets/through_wall.hpp"
+#include "core/job/along.hpp"
 #include "core/plan/cautions.hpp"
 #include "core/sheets/board_drawing.hpp"
 #include "core/sheets/fixing_words.hpp"
@@ -44,12 +45,14 @@ public:
 private:
     QString shown(const Quantity& quantity) const { return text(say(quantity, voice_)); }
     QString shown(Length length) const { return shown(quantity(length)); }
+    QString along(Length x) const { return shown(yes_square::along(wall_, x)); }
     QString said(const Sentence& sentence) const { return text(say(sentence, voice_)); }
 
     void begin(const QString& heading) { page_.begin(heading, under(job_)); }
 
     void overview() {
         begin(tr("%1, %2").arg(text(wall_.name), text(plan_.name)));
+        write_tape(page_, wall_.tape());
         page_.drawing(
             [&](double width, double height) {
                 ElevationFrame frame;
@@ -67,12 +70,14 @@ private:
         page_.heading(tr("Units, left to right"));
         std::vector<QStringList> rows;
         for (const UnitPlan& unit : plan_.units)
-            rows.push_back({text(unit.name), shown(unit.place.left), shown(unit.place.width), shown(unit.bottom),
+            rows.push_back({text(unit.name), along(wall_.tape().near(unit.place.left, unit.place.right())),
+                            shown(unit.place.width), shown(unit.bottom),
                             unit.loaded_mass > 0 ? shown(quantity(unit.lift_mass)) : QString{},
                             unit.utilisation.known() && unit.tension + unit.shear > 0 ? shown(ratio(unit.utilisation))
                                                                                       : QString{}});
-        page_.table({tr("Unit"), tr("Left edge, from ref. end"), tr("Width"), tr("Bottom, up"), tr("To lift"),
-                     tr("Screws used")},
+        page_.table({tr("Unit"),
+                     wall_.tape().from_right() ? tr("Right edge, from ref. end") : tr("Left edge, from ref. end"),
+                     tr("Width"), tr("Bottom, up"), tr("To lift"), tr("Screws used")},
                     rows, {0.28, 0.2, 0.14, 0.14, 0.12, 0.12});
         marks();
         pieces();
@@ -91,7 +96,7 @@ private:
         std::vector<QStringList> rows;
         for (const UnitPlan& unit : plan_.units)
             for (const PlannedHole& hole : unit.holes)
-                rows.push_back({text(unit.name), shown(hole.x), shown(hole.z), shown(unit.inside_left(hole)),
+                rows.push_back({text(unit.name), along(hole.x), shown(hole.z), shown(unit.inside_left(hole)),
                                 hole.packing > Length{} ? shown(hole.packing) : QString{},
                                 text(say(words(hole.substrate), voice_))});
         if (rows.empty())
@@ -117,10 +122,11 @@ private:
                 cuts << shown(cut);
             QStringList places;
             for (const Length place : piece.fixings)
-                places << shown(place);
+                places << along(place);
             rows.push_back({tr(names[static_cast<std::size_t>(piece.what)]), cuts.join(QStringLiteral(" + ")),
-                            piece.breadth > Length{} ? shown(piece.breadth) : QString{}, shown(piece.from),
-                            shown(piece.z), places.join(QStringLiteral(", "))});
+                            piece.breadth > Length{} ? shown(piece.breadth) : QString{},
+                            along(wall_.tape().near(piece.from, piece.to)), shown(piece.z),
+                            places.join(QStringLiteral(", "))});
         }
         page_.table({tr("Piece"), tr("Lengths"), tr("Broad"), tr("From"), tr("Up"), tr("Screwed at")}, rows,
                     {0.18, 0.24, 0.11, 0.11, 0.11, 0.25});
@@ -139,7 +145,7 @@ private:
         for (const UnitPlan& unit : plan_.units)
             for (const Foot& foot : unit.feet)
                 if (foot.front)
-                    rows.push_back({text(unit.name), shown(foot.x), shown(foot.height),
+                    rows.push_back({text(unit.name), along(foot.x), shown(foot.height),
                                     foot.packer > Length{} ? shown(foot.packer) : QString{}});
         if (rows.empty())
             return;

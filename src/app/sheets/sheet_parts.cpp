@@ -20,6 +20,11 @@ Drawing picture_of(const Wall& wall, const WallPlan& plan, const std::string& it
     return draw_elevation(wall, plan, frame, voice).drawing;
 }
 
+void write_tape(Page& page, const Tape& tape) {
+    if (tape.from_right())
+        page.write(tr("Measured from the RIGHT end of the wall: hook the tape on there"), body_type, true);
+}
+
 void write_steps(Page& page, const std::vector<Step>& steps, const Voice& voice) {
     page.heading(tr("Steps"));
     int number = 1;

@@ -5,6 +5,7 @@
 #include "app/sheets/finding_sheet.hpp"
 #include "app/sheets/furniture_sheets.hpp"
 #include "app/sheets/thing_sheets.hpp"
+#include "core/reckon/reckon.hpp"
 
 #include <algorithm>
 #include <stdexcept>
@@ -18,6 +19,14 @@ bool write_all(Page& page, const Job& job, const Plan& plan) {
     write_part_labels(page, job, plan);
     write_inventory(page, job, plan);
     return any;
+}
+
+/// As somebody wants them who hooks the tape on at the other end this time: the job itself stays as it is.
+bool write_from_other_ends(Page& page, const Job& job, const Plan&) {
+    Job turned = job;
+    for (Wall& wall : turned.walls)
+        wall.measured_from = wall.tape().from_right() ? TapeEnd::left : TapeEnd::right;
+    return write_things(page, turned, reckon(turned));
 }
 
 bool write_cut_kit_and_bench(Page& page, const Job& job, const Plan& plan) {
@@ -45,6 +54,8 @@ bool write_hand_over_and_labels(Page& page, const Job& job, const Plan& plan) {
 const std::vector<SheetSet>& sheet_sets() {
     static const std::vector<SheetSet> all{
         {QStringLiteral("sheets"), tr("Sheets"), tr("Nothing is laid out in this job yet."), write_all},
+        {QStringLiteral("sheets-other-ends"), tr("Sheets, measured from the other ends"),
+         tr("Nothing is laid out in this job yet."), write_from_other_ends},
         {QStringLiteral("cut-and-kit"), tr("Cut and kit"), tr("Nothing is to be cut or taken along yet."),
          write_cut_kit_and_bench, true},
         {QStringLiteral("steps"), tr("Steps of the job"), tr("There is nothing to do in this job yet."),

@@ -1,8 +1,11 @@
 #include "app/sheets/thing_sheets.hpp"
 
 #include "app/sheets/sheet_parts.hpp"
+#include "core/fixings/end_grain.hpp"
+#include "core/job/along.hpp"
 #include "core/measure/conversions.hpp"
 #include "core/plan/cautions.hpp"
+#include "core/shelves/noggings.hpp"
 
 #include "app/bench/words.hpp"
 #include "app/sheets/furniture_sheets.hpp"
@@ -71,7 +74,7 @@ QString held_by(const BracketPlan& place, const std::optional<Fixing>& fixing, c
 }
 
 /// Where each place is and what it holds in; what is alike of all is said once.
-void write_marks(Page& page, const ShelfPlan& plan, const Voice& voice) {
+void write_marks(Page& page, const ShelfPlan& plan, const Wall& wall, const Voice& voice) {
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
     QStringList heights;
     std::vector<std::pair<QString, QStringList>> fixings; // and the places, or holes, that take them
@@ -91,7 +94,7 @@ void write_marks(Page& page, const ShelfPlan& plan, const Voice& voice) {
     std::vector<QStringList> rows;
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
         const BracketPlan& place = plan.brackets[i];
-        QStringList row{QString::number(i + 1), shown(quantity(place.x)), text(say(words(place.substrate), voice)),
+        QStringList row{QString::number(i + 1), shown(along(wall, place.x)), text(say(words(place.substrate), voice)),
                         shown(ratio(place.fixing_utilisation))};
         if (!alike)
             row << heights[static_cast<qsizetype>(i)];
@@ -130,6 +133,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
     const auto said = [&](const Sentence& sentence) { return text(say(sentence, voice)); };
 
     page.begin(tr("%1, %2").arg(text(wall.name), text(shelf.name)), under(job));
+    write_tape(page, wall.tape());
     page.drawing(
         [&](double width, double height) {
             ElevationFrame frame;
@@ -162,7 +166,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
                             ? tr("hollow, skins of %1, %2")
                                   .arg(shown(stock(shelf.hollow->skin)), text(properties(shelf.material).words))
                             : text(properties(shelf.material).words),
-                        shown(quantity(plan.mass)), shown(quantity(shelf.left)), shown(quantity(shelf.right())),
+                        shown(quantity(plan.mass)), shown(along(wall, shelf.left)), shown(along(wall, shelf.right())),
                         shown(quantity(shelf.height)), shown(quantity(shelf.underside()))),
                body_type, false);
     if (const auto board = from_above(shelf, plan); board && !shelf.cut_outs.empty())
@@ -177,9 +181,10 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
             page.item(
                 QStringLiteral("-"),
                 piece.front == piece.back
-                    ? tr("Board from %1, cut to %2").arg(shown(quantity(piece.left)), shown(quantity(piece.back)))
+                    ? tr("Board from %1, cut to %2").arg(shown(along(wall, piece.left)), shown(quantity(piece.back)))
                     : tr("Board from %1, cut to %2 at its back and %3 at its front")
-                          .arg(shown(quantity(piece.left)), shown(quantity(piece.back)), shown(quantity(piece.front))),
+                          .arg(shown(along(wall, piece.left)), shown(quantity(piece.back)),
+                               shown(quantity(piece.front))),
                 false);
     if (!plan.back_cuts.empty()) {
         QStringList cuts;
@@ -224,7 +229,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
         page.heading(plan.bracket && way_of(shelf).chooses_bracket()
                          ? tr("Marks and drilling: %1, arm up against the board").arg(text(plan.bracket->name))
                          : tr("Marks and drilling"));
-        write_drilling(page, wall, wall_plan, plan.holes, voice, [&] { write_marks(page, plan, voice); });
+        write_drilling(page, wall, wall_plan, plan.holes, voice, [&] { write_marks(page, plan, wall, voice); });
     }
 
     for (const Check& check : plan.checks)
@@ -245,14 +250,28 @@ void on_one_page(Page& page, const std::function<void(Page&, const PageSet&)>& w
     page.set_type(1);
 }
 
+/// "2: through the stud; pocket screws": the end that the tape reaches first, first.
+QString ends_of(const Nogging& nogging, const Tape& tape, const Voice& voice) {
+    const auto said = [&](Nogging::End end) { return text(say(words(end), voice)); };
+    const Nogging::End first = tape.from_right() ? nogging.right_end : nogging.left_end;
+    const Nogging::End second = tape.from_right() ? nogging.left_end : nogging.right_end;
+    return first == second ? tr("%1, %2").arg(nogging.screws).arg(said(first))
+                           : tr("%1, %2; far end %3").arg(nogging.screws).arg(said(first), said(second));
+}
+
 /// Noggings of a wall in open framing: what to cut and where each goes.
 void write_noggings(Page& page, const Job& job, const WallPlan& plan) {
     const Voice voice = app::voice(job.unit);
     const auto shown = [&](Length length) { return text(say(quantity(length), voice)); };
     page.begin(tr("%1, noggings").arg(text(plan.wall_name)), tr("%1. %2").arg(text(job.title), text(job.place)));
-    page.write(tr("Stud timber on edge, flush with the studs' faces, before the wall is lined. Screw or nail each end "
-                  "into its stud; pocket screws where no driver reaches, staggered."),
-               body_type, false);
+    write_tape(page, plan.tape);
+    page.write(
+        tr("Stud timber on edge, flush with the studs' faces, before the wall is lined. Screws: %1, %2 long. Pocket "
+           "screws, slanted from its own face, where no driver comes to the stud's other side. Where two meet at "
+           "one stud, screw the first one through before the second is in.")
+            .arg(text(std::string_view{properties(nogging_gauge(job.rules.timber)).wood_screw_words}),
+                 text(say(stock(job.rules.shelves.nogging_screw), voice))),
+        body_type, false);
     std::map<Length, int> cuts;
     for (const Nogging& nogging : plan.noggings)
         ++cuts[nogging.length()];
@@ -268,11 +287,13 @@ void write_noggings(Page& page, const Job& job, const WallPlan& plan) {
         for (const Nogging::For& hold : nogging.holds)
             if (!owners.contains(text(hold.shelf)))
                 owners << text(hold.shelf);
-        rows.push_back({shown(nogging.left), shown(nogging.right), shown(nogging.z),
-                        QString::number(nogging.holds.size()), owners.join(QStringLiteral(", "))});
+        rows.push_back({shown(plan.tape.reads(plan.tape.near(nogging.left, nogging.right))),
+                        shown(plan.tape.reads(plan.tape.far(nogging.left, nogging.right))), shown(nogging.z),
+                        ends_of(nogging, plan.tape, voice), text(say(ratio(nogging.ends), voice)),
+                        owners.join(QStringLiteral(", "))});
     }
-    page.table({tr("From stud's face at"), tr("To"), tr("Middle, up"), tr("Fixings"), tr("For")}, rows,
-               {0.2, 0.16, 0.16, 0.12, 0.36});
+    page.table({tr("From stud's face at"), tr("To"), tr("Middle, up"), tr("Screws in each end"), tr("Used"), tr("For")},
+               rows, {0.15, 0.11, 0.13, 0.29, 0.08, 0.24});
 }
 
 } // namespace

@@ -69,6 +69,9 @@ public:
     Hands& hands() { return *hands_; }
     /// All that the box finds: walls, things, sums, what the menus do.
     std::vector<Findable> findables();
+    void new_job();
+    /// @param group, member  of one to go to; empty: all of them
+    void show_house_rules(const std::string& group = {}, const std::string& member = {});
     Chits& chits() { return *chits_; }
 
     /// Size, place, panes, stage and type as they were when the window was last closed.
@@ -156,7 +159,6 @@ private:
     void note_printed(const SheetSet& set);
     void print_sum(QTextDocument* sum);
     void join_parts();
-    void new_job();
     void choose_and_open();
     bool save_as();
     void save_sheets();

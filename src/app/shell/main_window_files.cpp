@@ -2,6 +2,7 @@
 
 #include "app/board/board_view.hpp"
 #include "app/catalogue/own_catalogue.hpp"
+#include "app/house/houses.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "app/shell/main_window.hpp"
 #include "core/job/own_entries.hpp"
@@ -51,6 +52,16 @@ void MainWindow::start_untitled() {
     auto left_over = store_.start_untitled();
     Job job = job_of_region(QLocale::system());
     QString problem;
+    if (const QString wanted = house_for_new_jobs(); !wanted.isEmpty()) {
+        const std::vector<House> all = houses();
+        const auto house = std::ranges::find(all, wanted, &House::name);
+        if (house == all.end())
+            tell(tr("The house \"%1\" that new jobs begin with is gone: this one begins as shipped").arg(wanted));
+        else if (const auto read = read_house(*house, problem))
+            take_house(job, *read);
+        else
+            tell(std::exchange(problem, {}));
+    }
     add_entries(job.catalogue, read_own_catalogue(problem));
     if (!problem.isEmpty())
         tell(problem);

@@ -6,6 +6,7 @@
 #include "app/fixings/fixings_panel.hpp"
 #include "app/hands/find_box.hpp"
 #include "app/hands/hands.hpp"
+#include "app/house/house_rules_window.hpp"
 #include "app/layout/layout_panel.hpp"
 #include "app/notes/chit.hpp"
 #include "app/survey/survey_panel.hpp"
@@ -168,18 +169,20 @@ void MainWindow::ask_for_pin(Length from) {
     const Shelf* shelf = bench_.shelf();
     if (!shelf)
         return;
-    const QString typed =
-        ask_text(tr("Its middle, from the wall's left end"), text(format(shelf->left + from, bench_.job().unit)));
+    const QString typed = ask_text(bench_.tape().from_right() ? tr("Its middle, from the wall's right end")
+                                                              : tr("Its middle, from the wall's left end"),
+                                   bench_.along(shelf->left + from));
     if (typed.isEmpty())
         return;
     const auto length = parse_length(typed.toStdString(), bench_.job().unit);
     if (!length)
         return tell(text(length.error().message));
-    const Length to = *length - shelf->left;
+    const Length to = bench_.tape().reads(*length) - shelf->left;
     if (to <= Length{} || to >= shelf->length)
         return tell(tr("At %1 there is no board: it runs from %2 to %3")
-                        .arg(text(format(*length, bench_.job().unit)), text(format(shelf->left, bench_.job().unit)),
-                             text(format(shelf->right(), bench_.job().unit))));
+                        .arg(text(format(*length, bench_.job().unit)),
+                             bench_.along(bench_.tape().near(shelf->left, shelf->right())),
+                             bench_.along(bench_.tape().far(shelf->left, shelf->right()))));
     bench_.apply(tr("Pin a bracket"), PinPlace{shelf->id, from, to});
 }
 
@@ -254,12 +257,24 @@ std::vector<Findable> MainWindow::findables() {
                                }});
         });
     }
+    for (const RuleRow& row : rule_rows(bench_.job().rules, {}, bench_.job().unit))
+        all.push_back({tr("House rule, %1").arg(text(row.now)),
+                       QStringLiteral("%1: %2").arg(words_of_member(row.member), core_words(row.says)),
+                       [this, row] { show_house_rules(row.group, row.member); }});
     for (QAction* action : menuBar()->actions())
         if (action->menu())
             add_commands(all, *action->menu(), {});
     for (int row = 0; row < units_->count(); ++row)
         all.push_back({tr("Unit"), units_->itemText(row), [this, row] { emit units_->activated(row); }});
     return all;
+}
+
+void MainWindow::show_house_rules(const std::string& group, const std::string& member) {
+    auto* rules = new HouseRulesWindow{bench_, this};
+    rules->setAttribute(Qt::WA_DeleteOnClose);
+    rules->open();
+    if (!member.empty())
+        rules->show_rule(group, member);
 }
 
 void MainWindow::show_find_box() {

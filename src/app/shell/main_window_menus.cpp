@@ -87,6 +87,7 @@ void MainWindow::build_edit_menu() {
                         at_hand->setAttribute(Qt::WA_DeleteOnClose);
                         at_hand->open();
                     });
+    edit->addAction(tr("House rules..."), QKeySequence{Qt::CTRL | Qt::Key_Comma}, this, [this] { show_house_rules(); });
     edit->addAction(tr("Slide the run for studs"), QKeySequence{Qt::CTRL | Qt::Key_L}, this,
                     [this] { layout_->runs().slide(); });
     edit->addAction(tr("Remove what is selected"), QKeySequence{Qt::CTRL | Qt::Key_Delete}, layout_,

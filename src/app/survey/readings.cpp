@@ -14,6 +14,11 @@ QString shown(Length length, const Voice& voice) {
     return text(format(length, voice.unit));
 }
 
+/// Of something so wide, what the tape reads at the edge that it reaches first.
+Length near_edge(const Wall& wall, Length left, Length width) {
+    return wall.tape().reads(wall.tape().near(left, left + width));
+}
+
 /// A reading with its limit of error beside it.
 QString read(Length length, const Voice& voice, const Reader& reader) {
     return QStringLiteral("%1  ± %2")
@@ -132,13 +137,14 @@ std::vector<ReadingField> walk_fields(int kind) {
     const QString tall = QStringLiteral("tall");
     const QString free = QStringLiteral("free");
     if (is_obstacle(what))
-        return {{distance, tr("Left edge at")},
+        return {{distance, tr("Left edge at"), false, false, false, Along::edge, tr("Right edge at")},
                 {height, tr("Lower edge, up")},
                 {free, tr("Keep free round it"), true, true},
                 {width, tr("Width"), false, false, true},
                 {tall, tr("Its height"), false, false, true}};
     if (is_opening(what)) {
-        std::vector<ReadingField> fields{{distance, tr("Left edge at")}};
+        std::vector<ReadingField> fields{
+            {distance, tr("Left edge at"), false, false, false, Along::edge, tr("Right edge at")}};
         if (what == Finding::window)
             fields.push_back({height, tr("Lower edge, up")});
         fields.push_back({free, tr("Trim, how broad"), true, true});
@@ -146,7 +152,7 @@ std::vector<ReadingField> walk_fields(int kind) {
         fields.push_back({tall, tr("Its height"), false, false, true});
         return fields;
     }
-    std::vector<ReadingField> fields{{distance, tr("Middle at")}};
+    std::vector<ReadingField> fields{{distance, tr("Middle at"), false, false, false, Along::point}};
     if (!is_stud(what) && what != Finding::pipe && what != Finding::joist)
         fields.push_back({height, tr("Middle, up")});
     return fields;
@@ -184,7 +190,7 @@ void add_finding(Wall& wall, int kind, const std::vector<std::optional<Length>>&
 std::vector<ReadingRow> walk_rows(const Wall& wall, const Voice& voice, const Reader&) {
     std::vector<ReadingRow> rows;
     const auto row = [&](Length at, const QString& words, int list, std::size_t index) {
-        rows.push_back({at, QStringLiteral("%1   %2").arg(shown(at, voice), words), list, index});
+        rows.push_back({at, QStringLiteral("%1   %2").arg(shown(wall.tape().reads(at), voice), words), list, index});
     };
     for (std::size_t i = 0; i < wall.studs.size(); ++i) {
         const Stud& stud = wall.studs[i];
@@ -197,7 +203,7 @@ std::vector<ReadingRow> walk_rows(const Wall& wall, const Voice& voice, const Re
     }
     for (std::size_t i = 0; i < wall.openings.size(); ++i) {
         const Opening& opening = wall.openings[i];
-        row(opening.left,
+        row(wall.tape().near(opening.left, opening.left + opening.width),
             tr("%1, %2 wide, %3 high, from %4 up")
                 .arg(opening.kind == OpeningKind::window ? tr("window") : tr("door"), shown(opening.width, voice),
                      shown(opening.height, voice), shown(opening.bottom, voice)),
@@ -208,7 +214,7 @@ std::vector<ReadingRow> walk_rows(const Wall& wall, const Voice& voice, const Re
             tr("%1, %2 up").arg(service_words(wall.services[i]), shown(wall.services[i].height, voice)), services, i);
     for (std::size_t i = 0; i < wall.obstacles.size(); ++i) {
         const Obstacle& obstacle = wall.obstacles[i];
-        row(obstacle.left,
+        row(wall.tape().near(obstacle.left, obstacle.left + obstacle.width),
             tr("%1, %2 wide, %3 high, from %4 up")
                 .arg(text(say(words(obstacle.kind), voice)), shown(obstacle.width, voice),
                      shown(obstacle.height, voice), shown(obstacle.bottom, voice)),
@@ -255,7 +261,7 @@ ReadingsSpec stud_evidence() {
             tr("Seen or felt"),
             words_of<EvidenceKind>(),
             [](int kind) {
-                std::vector<ReadingField> fields{{QStringLiteral("x"), tr("At")},
+                std::vector<ReadingField> fields{{QStringLiteral("x"), tr("At"), false, false, false, Along::point},
                                                  {QStringLiteral("z"), tr("Height"), true, true}};
                 const auto what = at_row<EvidenceKind>(kind);
                 if (what == EvidenceKind::detector || what == EvidenceKind::detector_left_edge ||
@@ -273,7 +279,8 @@ ReadingsSpec stud_evidence() {
                 std::vector<ReadingRow> rows;
                 for (std::size_t i = 0; i < wall.observations.size(); ++i) {
                     const Observation& seen = wall.observations[i];
-                    QString said = QStringLiteral("%1   %2").arg(shown(seen.x, voice), word_of(seen.kind).toLower());
+                    QString said = QStringLiteral("%1   %2").arg(shown(wall.tape().reads(seen.x), voice),
+                                                                 word_of(seen.kind).toLower());
                     if (seen.error)
                         said += tr(", ± %1").arg(shown(*seen.error, voice));
                     rows.push_back({seen.x, said, 0, i});
@@ -288,7 +295,7 @@ ReadingsSpec floor_readings() {
             {},
             {},
             [](int) {
-                return std::vector<ReadingField>{{QStringLiteral("x"), tr("At")},
+                return std::vector<ReadingField>{{QStringLiteral("x"), tr("At"), false, false, false, Along::point},
                                                  {QStringLiteral("down"), tr("Down to the floor")}};
             },
             [](Wall& wall, int, const std::vector<std::optional<Length>>& figures) {
@@ -297,10 +304,11 @@ ReadingsSpec floor_readings() {
             [](const Wall& wall, const Voice& voice, const Reader& reader) {
                 std::vector<ReadingRow> rows;
                 for (std::size_t i = 0; i < wall.floor.size(); ++i)
-                    rows.push_back(
-                        {wall.floor[i].x,
-                         tr("%1   down %2").arg(shown(wall.floor[i].x, voice), read(wall.floor[i].down, voice, reader)),
-                         0, i});
+                    rows.push_back({wall.floor[i].x,
+                                    tr("%1   down %2")
+                                        .arg(shown(wall.tape().reads(wall.floor[i].x), voice),
+                                             read(wall.floor[i].down, voice, reader)),
+                                    0, i});
                 return rows;
             },
             [](Wall& wall, const ReadingRow& row) { erase_at(wall.floor, row.index); }};
@@ -311,7 +319,7 @@ ReadingsSpec ceiling_readings() {
             {},
             {},
             [](int) {
-                return std::vector<ReadingField>{{QStringLiteral("x"), tr("At")},
+                return std::vector<ReadingField>{{QStringLiteral("x"), tr("At"), false, false, false, Along::point},
                                                  {QStringLiteral("up"), tr("Up to the ceiling")}};
             },
             [](Wall& wall, int, const std::vector<std::optional<Length>>& figures) {
@@ -320,10 +328,11 @@ ReadingsSpec ceiling_readings() {
             [](const Wall& wall, const Voice& voice, const Reader& reader) {
                 std::vector<ReadingRow> rows;
                 for (std::size_t i = 0; i < wall.ceiling.size(); ++i)
-                    rows.push_back(
-                        {wall.ceiling[i].x,
-                         tr("%1   up %2").arg(shown(wall.ceiling[i].x, voice), read(wall.ceiling[i].up, voice, reader)),
-                         0, i});
+                    rows.push_back({wall.ceiling[i].x,
+                                    tr("%1   up %2")
+                                        .arg(shown(wall.tape().reads(wall.ceiling[i].x), voice),
+                                             read(wall.ceiling[i].up, voice, reader)),
+                                    0, i});
                 return rows;
             },
             [](Wall& wall, const ReadingRow& row) { erase_at(wall.ceiling, row.index); }};
@@ -335,7 +344,7 @@ ReadingsSpec face_readings() {
             {},
             [](int) {
                 return std::vector<ReadingField>{{QStringLiteral("z"), tr("String at height"), false, true},
-                                                 {QStringLiteral("x"), tr("At")},
+                                                 {QStringLiteral("x"), tr("At"), false, false, false, Along::point},
                                                  {QStringLiteral("gap"), tr("Back to the wall")}};
             },
             [](Wall& wall, int, const std::vector<std::optional<Length>>& figures) {
@@ -346,8 +355,8 @@ ReadingsSpec face_readings() {
                 for (std::size_t i = 0; i < wall.face.size(); ++i)
                     rows.push_back({wall.face[i].x,
                                     tr("%1   %2 up: %3 back")
-                                        .arg(shown(wall.face[i].x, voice), shown(wall.face[i].z, voice),
-                                             read(wall.face[i].gap, voice, reader)),
+                                        .arg(shown(wall.tape().reads(wall.face[i].x), voice),
+                                             shown(wall.face[i].z, voice), read(wall.face[i].gap, voice, reader)),
                                     0, i});
                 return rows;
             },
@@ -383,10 +392,11 @@ ReadingsSpec scanned_areas() {
             tr("Detector said"),
             kinds,
             [](int) {
-                return std::vector<ReadingField>{{QStringLiteral("left"), tr("Left edge at")},
-                                                 {QStringLiteral("bottom"), tr("Lower edge, up")},
-                                                 {QStringLiteral("width"), tr("Width"), false, false, true},
-                                                 {QStringLiteral("height"), tr("Height"), false, false, true}};
+                return std::vector<ReadingField>{
+                    {QStringLiteral("left"), tr("Left edge at"), false, false, false, Along::edge, tr("Right edge at")},
+                    {QStringLiteral("bottom"), tr("Lower edge, up")},
+                    {QStringLiteral("width"), tr("Width"), false, false, true},
+                    {QStringLiteral("height"), tr("Height"), false, false, true}};
             },
             [](Wall& wall, int kind, const std::vector<std::optional<Length>>& figures) {
                 wall.scans.push_back({at_row<ScanResult>(kind), *figures[0], *figures[1], *figures[2], *figures[3]});
@@ -395,12 +405,12 @@ ReadingsSpec scanned_areas() {
                 std::vector<ReadingRow> rows;
                 for (std::size_t i = 0; i < wall.scans.size(); ++i) {
                     const ScannedArea& area = wall.scans[i];
-                    rows.push_back(
-                        {area.left,
-                         tr("%1   %2: %3 wide, %4 high, from %5 up")
-                             .arg(shown(area.left, voice), kinds[static_cast<int>(area.result)].toLower(),
-                                  shown(area.width, voice), shown(area.height, voice), shown(area.bottom, voice)),
-                         0, i});
+                    rows.push_back({area.left,
+                                    tr("%1   %2: %3 wide, %4 high, from %5 up")
+                                        .arg(shown(near_edge(wall, area.left, area.width), voice),
+                                             kinds[static_cast<int>(area.result)].toLower(), shown(area.width, voice),
+                                             shown(area.height, voice), shown(area.bottom, voice)),
+                                    0, i});
                 }
                 return rows;
             },

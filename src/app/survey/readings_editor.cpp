@@ -99,13 +99,41 @@ void ReadingsEditor::fit_fields() {
         row.label->setVisible(used);
         row.field->setVisible(used);
         if (used) {
-            row.label->setText(found->label);
-            row.field->setAccessibleName(found->label);
+            const QString words = found->along == Along::no || !bench_.tape().from_right() ? found->label
+                                  : found->along == Along::edge                            ? found->from_right
+                                                                : tr("%1, from the right").arg(found->label);
+            row.label->setText(words);
+            row.field->setAccessibleName(words);
         }
         if (!used || !found->stays)
             row.field->clear_length();
     }
     say({});
+}
+
+std::vector<std::optional<Length>> ReadingsEditor::off_tape(std::vector<std::optional<Length>> figures) const {
+    const Tape tape = bench_.tape();
+    if (!tape.from_right())
+        return figures;
+    const std::vector<ReadingField> fields = wanted();
+    const auto width = std::ranges::find(fields, QStringLiteral("width"), &ReadingField::key) - fields.begin();
+    for (std::size_t i = 0; i < fields.size(); ++i)
+        if (fields[i].along != Along::no && figures[i])
+            figures[i] = tape.reads(*figures[i]) -
+                         (fields[i].along == Along::edge ? *figures[static_cast<std::size_t>(width)] : Length{});
+    return figures;
+}
+
+/// Whether all of them lie on the wall in hand; else says so.
+bool ReadingsEditor::on_wall(const std::vector<std::optional<Length>>& figures) {
+    const std::vector<ReadingField> fields = wanted();
+    for (std::size_t i = 0; i < fields.size(); ++i)
+        if (fields[i].along != Along::no && figures[i] && *figures[i] < Length{}) {
+            say(tr("That is past the left end of the wall, which is %1 long")
+                    .arg(text(format(bench_.wall()->length, bench_.job().unit))));
+            return false;
+        }
+    return true;
 }
 
 void ReadingsEditor::say(const QString& words) {
@@ -125,6 +153,9 @@ void ReadingsEditor::add_if_whole() {
         if (!figures.back() && (!wanted.optional || !entry->text().isEmpty()))
             return;
     }
+    figures = off_tape(std::move(figures));
+    if (!on_wall(figures))
+        return;
     const QString what =
         spec_.kinds.isEmpty() ? tr("Add a reading") : tr("Add %1").arg(kinds_->currentText().toLower());
     bench_.edit(what, [&](Job& job) { spec_.add(job.walls[bench_.wall_index()], kind(), figures); });
@@ -176,7 +207,9 @@ void ReadingsEditor::add_pasted(const QStringList& lines) {
             return say(tr("Line %1 of what was pasted has more figures than these: %2. Nothing was taken")
                            .arg(number + 1)
                            .arg(names.join(QStringLiteral(", "))));
-        readings.push_back(std::move(figures));
+        readings.push_back(off_tape(std::move(figures)));
+        if (!on_wall(readings.back()))
+            return;
     }
     say({});
     bench_.edit(tr("Paste %1 readings").arg(readings.size()), [&](Job& job) {
@@ -197,13 +230,21 @@ void ReadingsEditor::remove_selected() {
 void ReadingsEditor::refresh() {
     for (const Row& row : rows_)
         row.field->set_unit(bench_.job().unit);
+    if (shown_from_ != bench_.tape().from) {
+        shown_from_ = bench_.tape().from;
+        fit_fields();
+    }
     setEnabled(bench_.wall() != nullptr);
     list_->clear();
     shown_.clear();
     if (!bench_.wall())
         return;
     shown_ = spec_.rows(*bench_.wall(), bench_.voice(), Reader::of(bench_.job()));
-    std::ranges::stable_sort(shown_, {}, &ReadingRow::at);
+    const bool by_tape = bench_.tape().from_right() && std::ranges::any_of(wanted(), [](const ReadingField& field) {
+                             return field.along != Along::no;
+                         });
+    std::ranges::stable_sort(shown_, {},
+                             [&](const ReadingRow& row) { return by_tape ? bench_.tape().reads(row.at) : row.at; });
     QStringList words;
     for (const ReadingRow& row : shown_)
         words << row.words;

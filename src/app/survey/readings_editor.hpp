@@ -11,6 +11,9 @@
 
 namespace yes_square::app {
 
+/// Whether a figure is a place along the wall: of a point, or of the edge that a tape from the left reaches first.
+enum class Along { no, point, edge };
+
 /// A figure that a reading is made of.
 struct ReadingField {
     QString key; ///< of the field, the same for the same figure in every kind
@@ -18,6 +21,8 @@ struct ReadingField {
     bool optional = false;
     bool stays = false;    ///< is kept for the next reading: the height of a string
     bool positive = false; ///< must be more than 0
+    Along along = Along::no;
+    QString from_right = {}; ///< the label of an edge where the tape comes from the right
 };
 
 /// A reading as the list shows it.
@@ -62,6 +67,9 @@ private:
         LengthField* field = nullptr;
     };
     void fit_fields();
+    /// Places as the wall keeps them, of figures as the tape reads them.
+    std::vector<std::optional<Length>> off_tape(std::vector<std::optional<Length>> figures) const;
+    bool on_wall(const std::vector<std::optional<Length>>& figures);
     void refresh();
     /// Adds the reading if every figure it needs stands.
     void add_if_whole();
@@ -77,6 +85,7 @@ private:
     QLabel* message_;
     QListWidget* list_;
     std::vector<ReadingRow> shown_;
+    TapeEnd shown_from_ = TapeEnd::left; ///< by which the labels are
 };
 
 } // namespace yes_square::app

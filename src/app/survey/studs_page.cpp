@@ -125,7 +125,7 @@ void StudsPage::refresh() {
                      : std::nullopt;
     const Voice voice = bench_.voice();
     if (advice_) {
-        where_->setText(tr("Probe at %1").arg(text(format(advice_->x, voice.unit))));
+        where_->setText(tr("Probe at %1").arg(bench_.along(advice_->x)));
         QString why = text(say(advice_->words, voice));
         if (advice_->z)
             why += (where == ProbeWhere::under_the_work ? tr(". At %1 up the shelf hides the hole")

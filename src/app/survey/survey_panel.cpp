@@ -128,21 +128,23 @@ void SurveyPanel::point_at(Length x, Length) {
     if (page() != SurveyPage::studs)
         return;
     LengthField* field = studs_->evidence().first_field();
-    field->setText(text(format(x, bench_.job().unit)));
+    field->setText(bench_.along(x));
     field->setModified(true);
     field->setFocus(Qt::OtherFocusReason);
 }
 
 void SurveyPanel::take_scan(EvidenceKind kind, Length x, Length limit) {
-    scanned([=](Wall& wall) { wall.observations.push_back({kind, x, std::nullopt, limit}); });
+    // It is swept from the end that the wall is measured from.
+    scanned([=](Wall& wall) { wall.observations.push_back({kind, wall.tape().reads(x), std::nullopt, limit}); });
 }
 
 void SurveyPanel::take_scan(ScanResult result, Length x, Length half_width) {
     // The scanner runs along the wall and does not say how far a run goes up or down: the whole height is kept. What it
     // says beyond the wall's ends is no part of it.
     scanned([=](Wall& wall) {
-        const Length left = std::max(Length{}, x - half_width);
-        const Length right = std::min(wall.length, x + half_width);
+        const Length at = wall.tape().reads(x);
+        const Length left = std::max(Length{}, at - half_width);
+        const Length right = std::min(wall.length, at + half_width);
         if (right > left)
             wall.scans.push_back({result, left, {}, right - left, wall.height});
     });

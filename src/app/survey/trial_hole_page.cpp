@@ -18,7 +18,7 @@ ReadingsSpec holes() {
             {},
             [](int) {
                 return std::vector<ReadingField>{
-                    {QStringLiteral("x"), TrialHolePage::tr("At")},
+                    {QStringLiteral("x"), TrialHolePage::tr("At"), false, false, false, Along::point},
                     {QStringLiteral("z"), TrialHolePage::tr("Height")},
                     {QStringLiteral("depth"), TrialHolePage::tr("It got this deep"), false, false, true}};
             },
@@ -31,8 +31,8 @@ ReadingsSpec holes() {
                     const TrialHole& hole = wall.trial_holes[i];
                     rows.push_back({hole.x,
                                     TrialHolePage::tr("%1   %2 up, %3 deep")
-                                        .arg(text(format(hole.x, voice.unit)), text(format(hole.z, voice.unit)),
-                                             text(format(hole.depth, voice.unit))),
+                                        .arg(text(format(wall.tape().reads(hole.x), voice.unit)),
+                                             text(format(hole.z, voice.unit)), text(format(hole.depth, voice.unit))),
                                     0, i});
                 }
                 return rows;

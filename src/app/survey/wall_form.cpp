@@ -2,6 +2,7 @@
 
 #include "app/bench/choices.hpp"
 #include "app/bench/field_form.hpp"
+#include "core/job/places.hpp"
 
 namespace yes_square::app {
 namespace {
@@ -51,9 +52,19 @@ void WallForm::size_rows() {
     heading(tr("The wall"));
     words(tr("Name"), "wall-name", of_wall(&Wall::name),
           [this](Job& job, const std::string& typed) { here(job).name = typed; });
-    length(
+    LengthField* long_is = length(
         tr("Length"), "wall-length", of_wall(&Wall::length),
-        [this](Job& job, Length length) { here(job).length = length; }, least, tr("It must be more than 0"));
+        [this](Job& job, Length length) { set_length(here(job), length); }, least, tr("It must be more than 0"));
+    const auto keep_places = [this, long_is] {
+        if (const Wall* wall = bench().wall())
+            long_is->set_least(least_length(*wall),
+                               wall->tape().from_right()
+                                   ? tr("Something is measured from the right end to %1: take that out first")
+                                         .arg(text(format(least_length(*wall), bench().job().unit)))
+                                   : tr("It must be more than 0"));
+    };
+    connect(&bench(), &Workbench::changed, long_is, keep_places);
+    connect(&bench(), &Workbench::selection_changed, long_is, keep_places);
     length(
         tr("Height"), "wall-height", of_wall(&Wall::height),
         [this](Job& job, Length length) { here(job).height = length; }, least, tr("It must be more than 0"));
@@ -168,8 +179,14 @@ void WallForm::end_rows() {
             },
             [this, member](Job& job, int row) { here(job).*member = at_row<WallEnd>(row); });
     };
-    end(tr("Reference end"), "wall-left-end", &Wall::left_end);
-    end(tr("Far end"), "wall-right-end", &Wall::right_end);
+    end(tr("Left end"), "wall-left-end", &Wall::left_end);
+    end(tr("Right end"), "wall-right-end", &Wall::right_end);
+    choice(
+        tr("Measured from"), "wall-measured-from", words_of<TapeEnd>(),
+        [this]() -> std::optional<int> {
+            return bench().wall() ? std::optional{row_for(bench().wall()->measured_from)} : std::nullopt;
+        },
+        [this](Job& job, int row) { here(job).measured_from = at_row<TapeEnd>(row); });
 }
 
 void WallForm::edge_rows() {

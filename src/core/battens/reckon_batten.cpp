@@ -6,6 +6,7 @@
 #include "core/shelves/cleats.hpp"
 #include "core/site/check_writer.hpp"
 #include "core/site/evenly.hpp"
+#include "core/site/lifting.hpp"
 #include "core/site/plan_hole.hpp"
 #include "core/site/site_checks.hpp"
 #include "core/statics/beam.hpp"
@@ -175,17 +176,18 @@ private:
 
     void place(const PlannedHole& hole) {
         if (hole.substrate == Substrate::assumed_stud)
-            advise(add(checks::stud_assumed, {"{0}: the stud at {1} is only assumed", {batten_.name, quantity(hole.x)}},
-                       std::nullopt, hole.x, hole.z),
+            advise(add(checks::stud_assumed,
+                       {"{0}: the stud at {1} is only assumed", {batten_.name, site_.along(hole.x)}}, std::nullopt,
+                       hole.x, hole.z),
                    {"Probe both its edges and enter it as proved"});
         if (hole.substrate == Substrate::detected_stud)
             add(checks::stud_detected,
                 {"{0}: a detector found the stud at {1}; its first pilot hole is the proof",
-                 {batten_.name, quantity(hole.x)}},
+                 {batten_.name, site_.along(hole.x)}},
                 std::nullopt, hole.x, hole.z);
         if (hole.substrate == Substrate::indicated_stud)
             advise(add(checks::stud_indicated, Severity::warning,
-                       {"{0}: the stud at {1} is indicated, not proved", {batten_.name, quantity(hole.x)}},
+                       {"{0}: the stud at {1} is indicated, not proved", {batten_.name, site_.along(hole.x)}},
                        std::nullopt, hole.x, hole.z),
                    {"Probe both its edges and enter it as proved"});
     }
@@ -230,10 +232,13 @@ private:
         const Fixing& fixing = *plan_.holes.front().fixing;
         step(Phase::drill,
              {"Drill {0}, tape on the bit at {1}", {stock(fixing.hole_diameter), stock(fixing.drill_depth)}});
-        step(Phase::hang,
-             {"One screw in the middle, level it, then the others: {0}, {1} long",
-              {fixing.name, stock(fixing.screw_length)}},
-             false, batten_.length > site_.rules.strips.alone_up_to ? 2 : 1);
+        const Lift lift = lift_of(mass_of(own_load() * batten_.length), batten_.top - batten_.breadth / 2, batten_.top,
+                                  false, site_.rules.runs);
+        Step hung = lifting({"One screw in the middle, level it, then the others: {0}, {1} long",
+                             {fixing.name, stock(fixing.screw_length)}},
+                            Phase::hang, lift, false);
+        hung.persons = std::max(hung.persons, batten_.length > site_.rules.strips.alone_up_to ? 2 : 1);
+        plan_.steps.push_back(std::move(hung));
         step(Phase::prove, {"Pull on each end and in the middle: nothing may move"}, true);
     }
 

@@ -199,7 +199,7 @@ private:
                 continue;
             }
             verdict.counts = true;
-            verdict.why = {"in the stud at {0}", {quantity(site_.survey.studs[*stud].centre)}};
+            verdict.why = {"in the stud at {0}", {site_.along(site_.survey.studs[*stud].centre)}};
             holding_.push_back({screw.across.in_metres(), (hung_.unit.height - screw.down).in_metres(),
                                 rail != rails_.end() ? *rail : HangingRail{screw.down, {}, hung_.unit.back, {}},
                                 *screw.gauge, screw.length, screw.broad_head});
@@ -442,7 +442,8 @@ private:
         for (const PlannedHole* hole : places_to_add())
             step({"A screw is wanted at {0}, {1} up: inside, {2} from its left side; where a sound one is near, beside "
                   "it in the same stud, {3} off",
-                  {quantity(hole->x), quantity(hole->z), quantity(plan_.wanted.inside_left(*hole)), quantity(50_mm)}});
+                  {site_.along(hole->x), quantity(hole->z), quantity(plan_.wanted.inside_left(*hole)),
+                   quantity(50_mm)}});
         phase = Phase::drill;
         if (plan_.wanted.fixing)
             step({"{0}, {1} long: {2} clear through the rail, pilot {3} in the stud; a broad head or a washer, or "

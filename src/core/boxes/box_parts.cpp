@@ -1,5 +1,7 @@
 #include "core/boxes/box_parts.hpp"
 
+#include "core/boxes/box_work.hpp"
+
 #include <cmath>
 
 namespace yes_square {
@@ -54,9 +56,9 @@ std::vector<BoxPart> box_parts(const WallBox& box) {
                          box.back == BoxBack::rebated ? std::string_view{"lies in the rebates"}
                                                       : "slides into the grooves before the last board goes on"});
     if (box.rail_thickness > Length{})
-        parts.push_back({"strip behind top and bottom", 2, between, 120_mm, box.rail_thickness,
+        parts.push_back({"strip behind top and bottom", 2, between, strip_breadth, box.rail_thickness,
                          box.back == BoxBack::grooved ? std::string_view{"behind the back, screwed to the sides"}
-                                                      : "before the back"});
+                                                      : "before the back, screwed to the sides"});
     return parts;
 }
 

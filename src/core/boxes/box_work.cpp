@@ -1,7 +1,7 @@
 #include "core/boxes/box_work.hpp"
 
 #include "core/boxes/box_parts.hpp"
-#include "core/fixings/en_screw.hpp"
+#include "core/fixings/end_grain.hpp"
 #include "core/fixings/weigh_fixing.hpp"
 #include "core/fixings/wood_screw.hpp"
 #include "core/site/evenly.hpp"
@@ -12,8 +12,8 @@
 namespace yes_square {
 namespace {
 
-const ScrewProperties& gauge_of_joints(const HouseRules& rules) {
-    return properties(rules.timber == TimberSchool::en ? ScrewGauge::metric_4 : ScrewGauge::number_8);
+ScrewGauge gauge_of_joints(const HouseRules& rules) {
+    return rules.timber == TimberSchool::en ? ScrewGauge::metric_4 : ScrewGauge::number_8;
 }
 
 /// Specific gravity that the end of a board is taken to have.
@@ -42,6 +42,7 @@ public:
             let_in(part, part.length - box_.side, Machining::rebate, {"for the bottom"});
         if (box_.corner == BoxCorner::mitred)
             mitres(part);
+        strips(part);
         back(part, {});
     }
 
@@ -90,6 +91,19 @@ private:
         for (const Length in : joint_places(back, box_.depth, rules_))
             cut(part, {Machining::screw_hole, from, in, screw_.clearance, screw_.clearance, box_.side, 1, what});
     }
+    /// The screws through a side into the ends of the strips under the top and over the bottom.
+    void strips(BoxPart& side) const {
+        if (box_.rail_thickness <= Length{})
+            return;
+        // Over the sides they do not begin where the box does.
+        const Length first = box_.corner == BoxCorner::over_sides ? Length{} : box_.side;
+        const Length in = strip_middle(box_);
+        for (const auto& [from, what] : {std::pair{first, std::string_view{"into the end of the strip under the top"}},
+                                         {side.length - first - strip_breadth, "into the end of the strip over the "
+                                                                               "bottom"}})
+            for (const Length place : joint_places(from, from + strip_breadth, rules_))
+                cut(side, {Machining::screw_hole, place, in, screw_.clearance, screw_.clearance, box_.side, 1, {what}});
+    }
     void mitres(BoxPart& part) const {
         for (const Length from : {Length{}, part.length - box_.side})
             cut(part, {Machining::mitre,
@@ -132,7 +146,7 @@ std::vector<Length> joint_places(Length from, Length to, const BoxRules& rules) 
 }
 
 JointScrew joint_screw(const WallBox& box, const HouseRules& rules) {
-    const ScrewProperties& gauge = gauge_of_joints(rules);
+    const ScrewProperties& gauge = properties(gauge_of_joints(rules));
     const Length half = Length::micrometres(500);
     const auto up = [&](double inches) {
         return half *
@@ -143,16 +157,41 @@ JointScrew joint_screw(const WallBox& box, const HouseRules& rules) {
 }
 
 Force joint_screw_bears(const WallBox& box, const HouseRules& rules) {
-    const ScrewProperties& gauge = gauge_of_joints(rules);
-    const JointScrew screw = joint_screw(box, rules);
-    const double gravity = end_gravity(box);
-    if (rules.timber == TimberSchool::en) {
-        const Density wood = characteristic_density(gravity);
-        return en_lateral(gauge, wood, true, {box.side, wood}, screw.in_end) * (en_stored / 3);
-    }
-    return lateral_strength(gauge, {gravity, false, true}, {box.side.in_inches(), wood_bearing(gravity)},
-                            screw.in_end.in_inches()) *
-           duration_stored;
+    return end_screw_bears({gauge_of_joints(rules), end_gravity(box), box.side, joint_screw(box, rules).in_end},
+                           rules.timber);
+}
+
+Length strip_middle(const WallBox& box) {
+    const Length from = box.back == BoxBack::rebated ? box.rebate : Length{};
+    return from + box.rail_thickness / 2;
+}
+
+Utilisation strips_used(const WallBox& box, const UnitPlan& hang, const HouseRules& rules) {
+    const auto each_end = static_cast<double>(joint_places({}, strip_breadth, rules.boxes).size());
+    const Force bears = joint_screw_bears(box, rules);
+    const double between = (box.width - 2 * box.side).in_metres();
+    Utilisation worst = Utilisation::none();
+    for (const std::size_t row : {std::size_t{0}, std::size_t{1}})
+        for (std::size_t one = 0; one < hang.loads.size(); ++one) {
+            // A strip between the sides is a beam on its ends; the wall's screws are what it is loaded by.
+            double down = 0;
+            double pull = 0;
+            double down_right = 0;
+            double pull_right = 0;
+            for (const PlannedHole& hole : hang.holes) {
+                if (hole.row != row || one >= hole.demands.size())
+                    continue;
+                const double share = hang.inside_left(hole).in_metres() / between;
+                down += hole.demands[one].down.in_si();
+                pull += hole.demands[one].tension.in_si();
+                down_right += hole.demands[one].down.in_si() * share;
+                pull_right += hole.demands[one].tension.in_si() * share;
+            }
+            const double left = std::hypot(down - down_right, pull - pull_right);
+            const double right = std::hypot(down_right, pull_right);
+            worst = std::max(worst, Utilisation::of(Force::si(std::max(left, right)) / each_end, bears));
+        }
+    return worst;
 }
 
 Utilisation joint_used(const WallBox& box, Force goods, Force leaning, const HouseRules& rules) {
@@ -167,7 +206,7 @@ Utilisation joint_used(const WallBox& box, Force goods, Force leaning, const Hou
     const double out = box.depth.in_metres() - middle;
     const double foremost = 1 / number + out * (places.back().in_metres() - middle) / spread;
     const Force bears = joint_screw_bears(box, rules);
-    const double people = rules.timber == TimberSchool::en ? en_people / en_stored : duration_people / duration_stored;
+    const double people = people_share(rules.timber);
     return std::max(Utilisation::of(goods / number, bears),
                     Utilisation::of(goods / number + leaning * foremost, bears * people));
 }

@@ -29,10 +29,18 @@ JointScrew joint_screw(const WallBox& box, const HouseRules& rules);
 /// edges, no more than another apart, two at least; one where there is no room for two.
 std::vector<Length> joint_places(Length from, Length to, const BoxRules& rules);
 
-/// What one screw of such a joint bears across itself, its point in end grain, under goods that stay: by NDS-2018 two
-/// thirds of what it bears across the grain (12.5.2), by EN 1995-1-1 a third (8.3.1.2(4), what it allows of nails).
-/// Boards count as no denser than spruce, since the edges of made ones split (house rule).
+/// What one screw of such a joint bears: see end_screw_bears(). Boards count as no denser than spruce, since the edges
+/// of made ones split (house rule).
 Force joint_screw_bears(const WallBox& box, const HouseRules& rules);
+
+/// Of the strips that wall screws go through, under the top and over the bottom.
+inline constexpr Length strip_breadth = Length::mm(120);
+/// Their middle from the sides' back edges.
+Length strip_middle(const WallBox& box);
+
+/// What is used of the screws that hold the strips' ends to the sides: all that the wall carries of the box goes
+/// through them. A strip lies on its two ends, and the wall's screws press on it where they are, down and out.
+Utilisation strips_used(const WallBox& box, const UnitPlan& hang, const HouseRules& rules);
 
 /// What of them is used that hold one end of a shelf between the sides. The goods lie over its middle; somebody who
 /// leans puts his weight over one end of the front edge, in front of the foremost screw, and the joint turns about the

@@ -1,17 +1,18 @@
 #include "core/boxes/reckon_box.hpp"
 
 #include "core/boxes/box_parts.hpp"
+#include "core/boxes/box_steps.hpp"
 #include "core/boxes/box_work.hpp"
 #include "core/fixings/used_working.hpp"
 #include "core/runs/hang_unit.hpp"
 #include "core/shelves/verdicts.hpp"
 #include "core/site/check_writer.hpp"
-#include "core/site/lifting.hpp"
 #include "core/site/site_checks.hpp"
 
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
+#include <set>
 
 namespace yes_square {
 namespace {
@@ -50,6 +51,8 @@ public:
         const CabinetUnit unit = unit_of();
         plan_.hang = hang_unit({unit, RunLevel::wall, {box_.left, box_.width}, box_.bottom(), true}, site_);
         plan_.holes = plan_.hang.holes;
+        if (backed() && box_.rail_thickness > Length{} && !plan_.hang.turns)
+            plan_.strips = strips_used(box_, plan_.hang, site_.rules);
         check();
         words();
         parts();
@@ -200,6 +203,7 @@ private:
                        ratio(plan_.board_utilisation)),
                    {"Thicker boards, or an upright in its middle"});
         joints();
+        strips();
         if (plan_.square && !plan_.square->within)
             advise(
                 add(checks::box_not_square,
@@ -240,6 +244,19 @@ private:
                    changed(box_, [](WallBox& b) { b.joint = BoxJoint::housing; }));
     }
 
+    /// What it hangs by is held to its sides.
+    void strips() {
+        if (plan_.strips.over())
+            advise(
+                add(checks::box_joint_overloaded,
+                    {"The strips that {0} hangs by use the screws in their ends to {1} of what they bear",
+                     {box_.name, ratio(plan_.strips)}},
+                    ratio(plan_.strips)),
+                {"A cleat under it takes its weight; or longer screws by the house rule, or a back of {0} that needs "
+                 "no strips",
+                 {quantity(site_.rules.runs.rail_back)}});
+    }
+
     void fixings() {
         const UnitPlan& hang = plan_.hang;
         const auto carries_here = [](const PlannedHole& hole) {
@@ -247,14 +264,13 @@ private:
                    hole.substrate == Substrate::nogging;
         };
         const auto sure = std::ranges::count_if(hang.holes, carries_here);
-        const auto found = std::ranges::count(hang.holes, Substrate::detected_stud, &PlannedHole::substrate) + sure;
         const auto detected = std::ranges::find(hang.holes, Substrate::detected_stud, &PlannedHole::substrate);
         if (!backed())
             return;
         if (sure == 0 && detected != hang.holes.end()) {
             advise(add(checks::pilot_first,
                        {"{0}: only a detector found the studs behind it. Drill one pilot hole, at {1}, before the rest",
-                        {box_.name, quantity(detected->x)}},
+                        {box_.name, site_.along(detected->x)}},
                        std::nullopt, detected->x, detected->z),
                    {"Drill it and enter what it met as a probe: wood proves the stud"});
         } else if (sure == 0) {
@@ -263,10 +279,8 @@ private:
                 {"Prove the studs behind it with a probe, or move it to where two are"});
             return;
         }
-        if (!site_.masonry() && found < 4)
-            advise(add(checks::few_studs, Severity::warning,
-                       {"{0} hangs on one stud: it must not turn on the wall", {box_.name}}),
-                   {"Move it to where two studs are behind it"});
+        if (!site_.masonry() && studs_held() < 2)
+            on_one_stud();
         if (hang.turns) {
             advise(add(checks::bracket_turns, {"{0} would turn off the wall about its screws", {box_.name}}),
                    {"Screws at its top and at its bottom, or a wider stud"});
@@ -293,6 +307,61 @@ private:
                         {box_.name, stock(hang.fixing->penetration), stock(passed)}},
                        stock(passed - hang.fixing->penetration)),
                    {"A longer screw: as much in the stud as before it, or more"});
+    }
+
+    /// Different studs that its screws are in.
+    std::size_t studs_held() const {
+        std::set<std::size_t> studs;
+        for (const PlannedHole& hole : plan_.hang.holes)
+            if (hole.stud && hole.substrate != Substrate::assumed_stud)
+                studs.insert(*hole.stud);
+        return studs.size();
+    }
+
+    /// What of goods it holds, spread out, or half of them in one half: found by halves, a kilogram near.
+    Mass holds_on_one() const {
+        CabinetUnit unit = unit_of();
+        const auto holds = [&](Mass goods) {
+            unit.loaded_mass = plan_.mass + goods;
+            const UnitPlan tried =
+                hang_unit({unit, RunLevel::wall, {box_.left, box_.width}, box_.bottom(), true}, site_);
+            return !tried.turns && tried.fixing && tried.utilisation.known() && !tried.utilisation.over();
+        };
+        const Mass most = plan_.loaded_mass - plan_.mass;
+        if (holds(most))
+            return most;
+        double least = 0;
+        double over = most.in_si();
+        while (over - least > 0.5) {
+            const double middle = (least + over) / 2;
+            (holds(Mass::si(middle)) ? least : over) = middle;
+        }
+        return holds(Mass::si(least)) ? Mass::si(std::floor(least)) : Mass{0};
+    }
+
+    /// Nothing but the distance between its upper and lower screws keeps it from turning: what that holds, said.
+    void on_one_stud() {
+        const auto hole = std::ranges::find_if(plan_.hang.holes, [](const PlannedHole& each) {
+            return each.stud && each.substrate != Substrate::assumed_stud;
+        });
+        if (hole == plan_.hang.holes.end())
+            return;
+        plan_.holds = holds_on_one();
+        const Length off = absolute(hole->x - (box_.left + box_.width / 2));
+        Check& one =
+            add(checks::few_studs, Severity::warning,
+                {"{0} hangs on one stud, {1} from its middle: only its screws one above the other keep it from "
+                 "turning. It holds {2}, spread out, or half of that in one half of it",
+                 {box_.name, quantity(off), quantity(*plan_.holds)}},
+                quantity(off), hole->x, hole->z);
+        advise(one, {"Move it to where two studs are behind it"});
+        if (off > Length{})
+            advise(one, {"Or move it by {0}, so that the stud is behind its middle", {quantity(off)}},
+                   MoveThing{box_.id, hole->x - (box_.left + box_.width / 2), {}});
+        for (const Length stud : plan_.hang.out_of_reach)
+            advise(one, {"The stud at {0} lies behind its edge, where no driver inside it comes: it does not count. A "
+                         "cleat under the box, screwed to it and to the other, takes the weight",
+                         {site_.along(stud)}});
     }
 
     void words() {
@@ -333,6 +402,22 @@ private:
                                                                     "8.3.1.2(4)"}
                                                  : "ANSI/AWC NDS-2018 12.3 and 12.5.2"}}},
                  ratio(plan_.joint), derived);
+        if (plan_.strips.known() && !plan_.strips.is_refused() && plan_.strips.number() > 0) {
+            const std::size_t screws = joint_places({}, strip_breadth, site_.rules.boxes).size();
+            work("strips", {"Screws in the ends of its strips are used to"}, "{0} / ({1} x {2})",
+                 {{"on the worst end of a strip, by the wall's screws",
+                   quantity(joint_screw_bears(box_, site_.rules) *
+                            (static_cast<double>(screws) * plan_.strips.number())),
+                   derived},
+                  {"screws in one end", count(screws), derived},
+                  {"one bears across itself, in end grain",
+                   quantity(joint_screw_bears(box_, site_.rules)),
+                   {Provenance::from_memory, site_.rules.timber == TimberSchool::en
+                                                 ? std::string_view{"EN 1995-1-1:2004 8.2.2, a third in end grain, "
+                                                                    "8.3.1.2(4)"}
+                                                 : "ANSI/AWC NDS-2018 12.3 and 12.5.2"}}},
+                 ratio(plan_.strips), derived);
+        }
         if (grooved())
             work("depth", {"The shelves between are"}, "{0} - {1} - {2}",
                  {{"board", quantity(box_.depth), measured},
@@ -362,7 +447,7 @@ private:
             plan_.workings.push_back(used_working("fixing", {"Its worst screw is used to"}, worst->strength,
                                                   worst->substrate, worst->demands, plan_.hang.fixing->source));
         }
-        steps();
+        plan_.steps = box_steps(box_, plan_, site_);
     }
 
     void parts() {
@@ -387,83 +472,6 @@ private:
         if (plan_.back_screws > 0 && !grooved())
             plan_.supplies.push_back(
                 {KitGroup::fixings, "back screw", {"Screw that holds a back to its box"}, plan_.back_screws});
-    }
-
-    void steps() {
-        Phase phase = Phase::ready;
-        const auto step = [&](Sentence said, bool hold = false, int persons = 1) {
-            plan_.steps.push_back({std::move(said), hold, phase, persons});
-        };
-        plan_.steps.push_back(detector_step());
-        step({"Cut the parts by the list and mark each; the saw's kerf comes off the stock, not off the part"});
-        bench_work(step);
-        phase = Phase::assemble;
-        put_together(step);
-        phase = Phase::drill;
-        if (const auto& fixing = plan_.hang.fixing) {
-            step({"Drill the wall: pilot {0}, tape on the bit at {1}; clearance {2} through the back",
-                  {stock(fixing->hole_diameter), stock(fixing->drill_depth), stock(fixing->clearance)}});
-            if (fixing->coach)
-                step({"Wax or grease the coach screws, above all in hardwood; a washer under each head; drive them "
-                      "with a "
-                      "socket, by hand at the end"});
-        }
-        phase = Phase::hang;
-        const Lift lift = lift_of(plan_.mass, (box_.bottom() + box_.top) / 2, box_.top, false, site_.rules.runs);
-        plan_.steps.push_back(lifting(
-            {lift.persons() > 1 ? std::string_view{"Two lift it, {0}, onto a ledger or a jack: keep hold until one "
-                                                   "screw at the top is in"}
-                                : "Lift it, {0}, onto a ledger or a jack: keep hold until one screw at the top is in",
-             {quantity(plan_.mass)}},
-            phase, lift, true));
-        phase = Phase::adjust;
-        step({"Level it, drive the other screws, then tighten them all"});
-        phase = Phase::prove;
-        step({"Pull on its top and bottom: nothing may move. Heavy books go to the bottom"}, true);
-    }
-
-    /// What is routed, sawn and drilled before anything is put together.
-    void bench_work(const auto& step) const {
-        const auto has = [&](Machining kind) {
-            return std::ranges::any_of(plan_.pieces, [&](const BoxPart& part) {
-                return std::ranges::find(part.work.cuts, kind, &PartCut::kind) != part.work.cuts.end();
-            });
-        };
-        if (has(Machining::housing) || has(Machining::rebate) || has(Machining::groove) || has(Machining::notch))
-            step({"Mark the inner face and the back edge of each part: sides are a pair, not two alike. Rout by the "
-                  "schedule, a pass at a time; try each width in an offcut first"});
-        if (has(Machining::mitre))
-            step({"Mitre the ends at 45 degrees; try four offcuts in a square before the first part"});
-        if (has(Machining::screw_hole)) {
-            const JointScrew screw = joint_screw(box_, site_.rules);
-            step({"Drill the joints by the schedule: {0} through, countersunk {1}; pilot {2} into the end, {3} deep",
-                  {stock(screw.clearance), stock(screw.countersink), stock(screw.pilot), stock(screw.in_end)}});
-        }
-    }
-
-    void put_together(const auto& step) const {
-        step({"Put it together dry, lying on its front: everything seats, and both diagonals are {0}",
-              {quantity(plan_.diagonal)}});
-        if (box_.joint == BoxJoint::housing && box_.shelves > 0)
-            step({"Glue the shelves into one side, from the middle outwards, then the other side onto all of them"});
-        else if (box_.shelves > 0)
-            step({"Glue and screw the shelves to one side, then the other side onto them"});
-        if (grooved())
-            step({"Slide the back into its grooves, dry, before the last board goes on"});
-        if (box_.corner == BoxCorner::over_sides)
-            step({"Glue top and bottom onto the sides' ends and screw them down"});
-        else if (box_.corner == BoxCorner::mitred)
-            step({"Glue the mitres, a tongue or dowels in each, and pull them tight with bands"});
-        else if (box_.joint == BoxJoint::butt)
-            step({"Glue and screw top and bottom between the sides"});
-        step({"Clamp it and measure both diagonals: {0} each. A clamp along the longer one pulls it square; leave it "
-              "so until the glue holds",
-              {quantity(plan_.diagonal)}},
-             true);
-        if (!grooved())
-            step({"Screw the back on all round, {0} screws: it carries the box", {count(plan_.back_screws)}});
-        else if (box_.rail_thickness > Length{})
-            step({"Glue and screw the strips behind the back to the sides: they carry the box"});
     }
 
     const WallBox& box_;

@@ -1,6 +1,7 @@
 #include "core/cutting/kit.hpp"
 
 #include "core/fitting/wall_marks.hpp"
+#include "core/fixings/end_grain.hpp"
 #include "core/fixings/fixing_supplies.hpp"
 
 #include <algorithm>
@@ -69,12 +70,14 @@ private:
             for (const Supply& supply : thing.supplies)
                 take(supply, supply.of.empty() ? thing.id : supply.of);
         });
-        const ScrewProperties& nogging_screw =
-            properties(job_.rules.timber == TimberSchool::en ? ScrewGauge::metric_5 : ScrewGauge::number_10);
+        std::size_t nogging_screws = 0;
+        for (const Nogging& nogging : plan.noggings)
+            nogging_screws += 2 * nogging.screws;
         count_in(KitGroup::fixings, "nogging screw",
-                 {"Screw for a nogging's ends, two at each: {0}, {1} long",
-                  {std::string{nogging_screw.wood_screw_words}, stock(75_mm)}},
-                 4 * plan.noggings.size(), wall.id);
+                 {"Screw for a nogging's ends: {0}, {1} long",
+                  {std::string{properties(nogging_gauge(job_.rules.timber)).wood_screw_words},
+                   stock(job_.rules.shelves.nogging_screw)}},
+                 nogging_screws, wall.id);
         if (std::ranges::find(wall.lining, LiningMaterial::tile, &LiningLayer::material) != wall.lining.end())
             tool("masking tape", {"Masking tape for marks on tile"}, wall.id, KitGroup::consumables);
         const auto probes = std::ranges::count_if(

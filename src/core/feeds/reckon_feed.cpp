@@ -1,6 +1,7 @@
 #include "core/feeds/reckon_feed.hpp"
 
 #include "core/feeds/lead.hpp"
+#include "core/feeds/track.hpp"
 #include "core/site/check_writer.hpp"
 
 #include <algorithm>
@@ -9,6 +10,9 @@
 
 namespace yes_square {
 namespace {
+
+constexpr int most_told = 3;    ///< numbers of feeds that the sum compares
+constexpr int most_places = 12; ///< that it is fed at before it is cut into lengths
 
 constexpr Source law{Provenance::standard, "Ohm's law; copper by IEC 60028"};
 using sources::house;
@@ -33,10 +37,12 @@ public:
                   {"Choose what it runs along, or give both its ends"});
             return std::move(plan_);
         }
-        plan_.watts = feed_.watts_per_m * plan_.length().in_metres();
+        plan_.watts = moving() ? feed_.moving_watts : feed_.watts_per_m * plan_.length().in_metres();
         plan_.amps = plan_.watts / feed_.volts;
         plan_.near_lead = feed_.lead;
-        if (feed_.both_ends)
+        if (carries_itself())
+            feed_places();
+        else if (feed_.both_ends)
             plan_.far_lead = feed_.far_lead > Length{} ? feed_.far_lead : feed_.lead + plan_.length();
         weigh();
         drivers();
@@ -73,6 +79,53 @@ private:
             }
     }
 
+    bool moving() const { return feed_.load == FeedLoad::moving; }
+    /// Its current goes through copper or rails of its own, or one load of it may stand at its far end: no even load in
+    /// a lead beside it.
+    bool carries_itself() const { return feed_.own_ohm > 0 || moving(); }
+
+    /// Where it is fed, in order; what lies off it is said and left out.
+    void feed_places() {
+        for (const Length at : feed_.fed_at)
+            if (at >= Length{} && at <= plan_.length())
+                plan_.fed_at.push_back(plan_.left + at);
+            else
+                check(
+                    checks::feed_place_off,
+                    {"{0} is {1} long and cannot be fed at {2}", {feed_.name, quantity(plan_.length()), quantity(at)}},
+                    {"Give a place on it, from its left end"});
+        if (plan_.fed_at.empty()) {
+            plan_.fed_at = {plan_.left};
+            if (feed_.both_ends)
+                plan_.fed_at.push_back(plan_.right);
+        }
+        std::ranges::sort(plan_.fed_at);
+        plan_.fed_at.erase(std::ranges::unique(plan_.fed_at).begin(), plan_.fed_at.end());
+    }
+
+    TrackCircuit track(double ohm_per_m) const {
+        const double pair = 2 * ohm_per_m;
+        // With nothing of its own it is the lead that runs on beside it to the load.
+        TrackCircuit track{plan_.length().in_metres(),
+                           feed_.own_ohm > 0 ? feed_.own_ohm : pair,
+                           pair,
+                           pair * plan_.near_lead.in_metres(),
+                           {},
+                           feed_.loop};
+        for (const Length at : plan_.fed_at)
+            track.fed_at.push_back((at - plan_.left).in_metres());
+        return track;
+    }
+    TrackDrop lost(const TrackCircuit& track) const {
+        return moving() ? moving_drop(track, plan_.amps) : spread_drop(track, plan_.amps);
+    }
+    FeedDrop drop(double ohm_per_m) const {
+        if (!carries_itself())
+            return drop_of(circuit(ohm_per_m));
+        const TrackDrop found = lost(track(ohm_per_m));
+        return {plan_.amps, 0, found.volts, found.at / plan_.length().in_metres()};
+    }
+
     FeedCircuit circuit(double ohm_per_m) const {
         const auto loop = [&](Length length) { return 2 * length.in_metres() * ohm_per_m; };
         return {plan_.amps, loop(plan_.near_lead), loop(plan_.length()), loop(plan_.far_lead), feed_.both_ends};
@@ -82,7 +135,7 @@ private:
         for (const LeadProperties& lead : all_leads()) {
             if (lead.by_gauge != feed_.by_gauge && lead.conductor != feed_.conductor)
                 continue;
-            const FeedDrop drop = drop_of(circuit(lead.ohm_per_m));
+            const FeedDrop drop = this->drop(lead.ohm_per_m);
             LeadChoice choice{lead.conductor, lead.ohm_per_m, drop.volts, drop.volts / feed_.volts, 0, false};
             choice.amps_share = std::max(drop.near_amps, drop.far_amps) / (rules_.amps_per_mm2 * lead.section_mm2);
             choice.does = choice.drop_share <= rules_.drop_most && choice.amps_share <= 1;
@@ -93,14 +146,81 @@ private:
         if (chosen == plan_.leads.end())
             return;
         plan_.lead = static_cast<std::size_t>(chosen - plan_.leads.begin());
-        const FeedDrop drop = drop_of(circuit(chosen->ohm_per_m));
+        const FeedDrop drop = this->drop(chosen->ohm_per_m);
         plan_.near_amps = drop.near_amps;
         plan_.far_amps = drop.far_amps;
         plan_.darkest = plan_.left + Length::nearest_to_metres(drop.darkest * plan_.length().in_metres());
         words(*chosen, drop);
     }
 
+    /// Of one that carries its current itself: through what, and what more feeds would make of it.
+    void track_words(const LeadChoice& lead) {
+        Working working{"drop",
+                        {"Lost where least arrives, at {0}", {site_.along(plan_.darkest)}},
+                        "{0} x {1} x {2}",
+                        {},
+                        volts(lead.drop_v),
+                        law};
+        const double ways = plan_.amps > 0 ? lead.drop_v / plan_.amps / plan_.length().in_metres() : 0;
+        working.terms = {{"current", amps(plan_.amps), law},
+                         {"all ways there together, for each metre of it", {Kind::resistance_per_m, ways}, law},
+                         {"along it", quantity(plan_.length()), measured},
+                         {"one conductor of the bus wire, each metre", {Kind::resistance_per_m, lead.ohm_per_m}, law},
+                         {"lead to its left end", quantity(plan_.near_lead), measured},
+                         {"places it is fed at", count(plan_.fed_at.size()), measured}};
+        if (feed_.own_ohm > 0)
+            working.terms.push_back(
+                {"its own two conductors, each metre", {Kind::resistance_per_m, feed_.own_ohm}, {Provenance::maker}});
+        working.facts.push_back(
+            {moving()
+                 ? std::string_view{"One load that may stand anywhere: between two feeds it draws through both ways"}
+                 : "The load is spread evenly: between two feeds half of it comes from each"});
+        for (int places = 1; places <= most_told; ++places) {
+            TrackCircuit tried = track(lead.ohm_per_m);
+            tried.fed_at = evenly_fed(tried.length, places, tried.loop);
+            const TrackDrop found = lost(tried);
+            working.facts.push_back({"Fed at {0} places evenly along it: {1} at {2}",
+                                     {count(static_cast<std::size_t>(places)), volts(found.volts),
+                                      site_.along(plan_.left + Length::nearest_to_metres(found.at))}});
+        }
+        plan_.workings.push_back(std::move(working));
+    }
+
+    /// The fewest places along it that make it good with some lead; none: not even the most.
+    std::optional<std::vector<Length>> places_that_do() const {
+        for (int places = 1; places <= most_places; ++places)
+            for (const LeadChoice& lead : plan_.leads) {
+                TrackCircuit tried = track(lead.ohm_per_m);
+                tried.fed_at = evenly_fed(tried.length, places, tried.loop);
+                if (lead.amps_share > 1 || lost(tried).volts > rules_.drop_most * feed_.volts)
+                    continue;
+                std::vector<Length> at;
+                for (const double metres : tried.fed_at)
+                    at.push_back(Length::mm(std::llround(metres * 1000)));
+                return at;
+            }
+        return std::nullopt;
+    }
+
     void words(const LeadChoice& lead, const FeedDrop& drop) {
+        if (moving())
+            plan_.workings.push_back({"load",
+                                      {"{0} draws", {feed_.name}},
+                                      "{0} / {1}",
+                                      {{"load that moves", watts(plan_.watts), {Provenance::maker}},
+                                       {"voltage", volts(feed_.volts), {Provenance::maker}}},
+                                      amps(plan_.amps),
+                                      law});
+        if (carries_itself()) {
+            if (!moving())
+                even_load();
+            return track_words(lead);
+        }
+        even_load();
+        even_words(lead, drop);
+    }
+
+    void even_load() {
         plan_.workings.push_back({"load",
                                   {"{0} draws", {feed_.name}},
                                   "{0} x {1} / {2}",
@@ -109,6 +229,9 @@ private:
                                    {"voltage", volts(feed_.volts), {Provenance::maker}}},
                                   amps(plan_.amps),
                                   law});
+    }
+
+    void even_words(const LeadChoice& lead, const FeedDrop& drop) {
         Working working{"drop", {"Lost at the lamp that gets least"}, {}, {}, volts(lead.drop_v), law};
         working.terms = {{"one conductor, each metre", {Kind::resistance_per_m, lead.ohm_per_m}, law},
                          {"lead to the left end", quantity(plan_.near_lead), measured},
@@ -118,7 +241,7 @@ private:
             working.terms.push_back({"lead to the right end", quantity(plan_.far_lead), measured});
             working.terms.push_back({"current from the right", amps(drop.far_amps), law});
             working.facts.push_back(
-                {"Both ways lose as much by the time they meet, at {0}", {quantity(plan_.darkest)}});
+                {"Both ways lose as much by the time they meet, at {0}", {site_.along(plan_.darkest)}});
         } else {
             working.sum = "2 x {0} x ({1} + {2} / 2) x {3}";
             working.facts.push_back({"The load is spread evenly, so half of it goes half the way"});
@@ -141,6 +264,21 @@ private:
     }
 
     void checks() {
+        if (!plan_.lead && carries_itself()) {
+            const LeadChoice& thickest = plan_.leads.back();
+            LightFeed fed = feed_;
+            const auto places = places_that_do();
+            if (places)
+                fed.fed_at = *places;
+            check(checks::feed_drops,
+                  {"{0}: even with {1} it loses {2} of {3} where least arrives",
+                   {feed_.name, words_of(thickest), volts(thickest.drop_v), volts(feed_.volts)}},
+                  places ? Sentence{"Feed it at {0} places, evenly along it", {count(places->size())}}
+                         : Sentence{"Cut it into lengths with a driver each, put the driver nearer, or take a higher "
+                                    "voltage"},
+                  places ? std::optional<Edit>{Change<LightFeed>{fed}} : std::nullopt);
+            return;
+        }
         if (!plan_.lead) {
             const LeadChoice& thickest = plan_.leads.back();
             LightFeed fed = feed_;
@@ -210,12 +348,14 @@ private:
                                           "it, {0} of lead from {1} at the most"}
                        : "Driver: on top, out of sight, where it can be reached and air gets to it, {0} of lead "
                          "from {1} at the most",
-             {quantity(plan_.near_lead), quantity(plan_.left)}});
+             {quantity(plan_.near_lead), site_.along(plan_.left)}});
         plan_.steps.push_back(detector_step());
         add(Phase::drill, {"Drill the holes for the leads before anything is fixed; no lead through the part of a wall "
                            "where a screw is to go"});
         add(Phase::adjust,
             {"{0}: {1} of lead {2} to its left end", {feed_.name, quantity(plan_.near_lead), words_of(lead)}});
+        if (carries_itself())
+            return track_steps(lead, add);
         add(Phase::adjust,
             {"This lead runs along all of {0}, beside the strip. A strip that carries the current in its own thin "
              "copper "
@@ -226,21 +366,40 @@ private:
             add(Phase::adjust, {"{0}: {1} to its right end, plus to plus", {feed_.name, quantity(plan_.far_lead)}},
                 true);
         add(Phase::prove, {"Switch it on and measure at {0}: {1} or more, of {2}",
-                           {quantity(plan_.darkest), volts(feed_.volts - lead.drop_v), volts(feed_.volts)}});
+                           {site_.along(plan_.darkest), volts(feed_.volts - lead.drop_v), volts(feed_.volts)}});
+    }
+
+    void track_steps(const LeadChoice& lead, const auto& add) {
+        if (plan_.fed_at.size() > 1 || plan_.fed_at.front() > plan_.left)
+            add(Phase::adjust, {"Bus wire {0}, {1} of it in a groove along {2}, behind or under it",
+                                {words_of(lead), quantity(plan_.fed_at.back() - plan_.left), feed_.name}});
+        for (const Length at : plan_.fed_at)
+            add(Phase::adjust, {"{0}: feed it at {1}, plus to plus", {feed_.name, site_.along(at)}}, true);
+        if (feed_.loop)
+            add(Phase::adjust,
+                {"{0}: join its ends, plus to plus: a loop is fed from both sides everywhere", {feed_.name}}, true);
+        add(Phase::prove, {moving() ? std::string_view{"Put the load at {0}, switch it on and measure there: {1} or "
+                                                       "more, of {2}"}
+                                    : "Switch it on and measure at {0}: {1} or more, of {2}",
+                           {site_.along(plan_.darkest), volts(feed_.volts - lead.drop_v), volts(feed_.volts)}});
     }
 
     void supplies() {
         if (!plan_.lead)
             return;
         const std::string lead{properties(plan_.leads[*plan_.lead].conductor).words};
-        plan_.supplies = {
-            {KitGroup::hardware,
-             "lead " + lead,
-             {"Lead {0}: {1} in all", {lead, quantity(plan_.near_lead + plan_.far_lead + plan_.length())}}},
-            {KitGroup::hardware,
-             fmt::format("driver {:.0f} W", std::ceil(plan_.driver_watts)),
-             {"Driver of {0} or more", {watts(plan_.driver_watts)}},
-             static_cast<std::size_t>(plan_.drivers)}};
+        plan_.supplies = {{KitGroup::hardware,
+                           "lead " + lead,
+                           {"Lead {0}: {1} in all", {lead, quantity(plan_.near_lead + plan_.far_lead + beside_it())}}},
+                          {KitGroup::hardware,
+                           fmt::format("driver {:.0f} W", std::ceil(plan_.driver_watts)),
+                           {"Driver of {0} or more", {watts(plan_.driver_watts)}},
+                           static_cast<std::size_t>(plan_.drivers)}};
+    }
+
+    /// Of lead: along all of it, or as bus wire to the last place it is fed at.
+    Length beside_it() const {
+        return carries_itself() && feed_.own_ohm > 0 ? plan_.fed_at.back() - plan_.left : plan_.length();
     }
 
     const LightFeed& feed_;

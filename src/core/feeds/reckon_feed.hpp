@@ -9,6 +9,7 @@ namespace checks {
 inline constexpr CheckCode feed_drops{"feed_drops", Severity::error};
 inline constexpr CheckCode feed_overloaded{"feed_overloaded", Severity::error};
 inline constexpr CheckCode feed_along_nothing{"feed_along_nothing", Severity::error};
+inline constexpr CheckCode feed_place_off{"feed_place_off", Severity::error};
 inline constexpr CheckCode lead_short{"lead_short", Severity::warning};
 } // namespace checks
 

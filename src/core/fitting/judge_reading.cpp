@@ -219,7 +219,7 @@ private:
             const double turns = rise / rules_.leg_pitch.in_metres();
             correct({foot.front ? std::string_view{"{0}, front foot at {1}: up {2}, {3} turns"}
                                 : "{0}, back foot at {1}: up {2}, {3} turns",
-                     {work_.name, quantity(foot.x), stock(rounded(rise)), ratio(turns)}});
+                     {work_.name, site_.along(foot.x), stock(rounded(rise)), ratio(turns)}});
         }
     }
 
@@ -229,7 +229,7 @@ private:
         for (std::size_t i = 0; i < brackets.size(); ++i) {
             const Length rise = rounded(slope() * absolute(high - brackets[i].x).in_metres());
             if (rise >= rules_.shim_step)
-                correct({"Bracket {0} at {1}: up {2}", {count(i + 1), quantity(brackets[i].x), stock(rise)}});
+                correct({"Bracket {0} at {1}: up {2}", {count(i + 1), site_.along(brackets[i].x), stock(rise)}});
         }
     }
 
@@ -305,7 +305,8 @@ private:
                           : "{0} is {1} narrow at the {2}: shim its neighbour open there",
                      {work_.name, stock(plan_.off), end_word(reading_.off_at)}});
         else
-            correct({more ? std::string_view{"{0}: {1} to the left"} : "{0}: {1} to the right",
+            correct({more == (reading_.from == TapeEnd::left) ? std::string_view{"{0}: {1} to the left"}
+                                                              : "{0}: {1} to the right",
                      {work_.name, stock(plan_.off)}});
     }
 
@@ -364,7 +365,7 @@ private:
         for (std::size_t i = 0; i < pack.size(); ++i)
             plan_.working.facts.push_back(
                 {"at {0}: gap {1}, so {2} behind",
-                 {quantity(reading_.gaps[i].x), stock(reading_.gaps[i].gap), stock(pack[i])}});
+                 {site_.along(reading_.gaps[i].x), stock(reading_.gaps[i].gap), stock(pack[i])}});
         if (plan_.verdict == Verdict::within)
             return;
         const auto at = [&](Length x) { return shim_at(pack, x); };
@@ -376,7 +377,7 @@ private:
             told.push_back(x);
             const auto steps = shim.in_steps_of(rules_.shim_step);
             correct({"{0}: slacken the screws at {1} and pack {2} behind them",
-                     {whose, quantity(x), stock(steps * rules_.shim_step)}});
+                     {whose, site_.along(x), stock(steps * rules_.shim_step)}});
         };
         if (work_.run)
             for (const UnitPlan& unit : work_.run->units)

@@ -10,13 +10,14 @@ namespace yes_square {
 namespace {
 
 /// From the reference end, in stretches of a reach: within one from top to bottom, so that a fitter stands still.
-void sort_for_walking(std::vector<WallMark>& marks, Length reach) {
-    std::ranges::stable_sort(marks, {}, &WallMark::x);
+void sort_for_walking(std::vector<WallMark>& marks, const Tape& tape, Length reach) {
+    const auto at = [&](const WallMark& mark) { return tape.reads(tape.near(mark.x, std::max(mark.x, mark.to_x))); };
+    std::ranges::stable_sort(marks, {}, at);
     for (auto from = marks.begin(); from != marks.end();) {
-        const Length limit = from->x + reach;
-        const auto to = std::find_if(from, marks.end(), [&](const WallMark& mark) { return mark.x > limit; });
-        std::stable_sort(from, to,
-                         [](const WallMark& a, const WallMark& b) { return a.x != b.x ? a.x < b.x : a.z > b.z; });
+        const Length limit = at(*from) + reach;
+        const auto to = std::find_if(from, marks.end(), [&](const WallMark& mark) { return at(mark) > limit; });
+        std::stable_sort(
+            from, to, [&](const WallMark& a, const WallMark& b) { return at(a) != at(b) ? at(a) < at(b) : a.z > b.z; });
         from = to;
     }
 }
@@ -66,7 +67,7 @@ std::vector<WallPass> walk_wall(const WallPlan& plan, const FitRules& rules) {
     const auto add = [&](WallPass pass) {
         if (pass.marks.empty())
             return;
-        sort_for_walking(pass.marks, rules.reach);
+        sort_for_walking(pass.marks, plan.tape, rules.reach);
         walk.push_back(std::move(pass));
     };
     add(std::move(lines));
@@ -97,10 +98,10 @@ std::vector<Check> left_over_holes(const Wall& wall, const WallPlan& plan, const
         });
         if (wanted)
             continue;
-        Check& check = checks.emplace_back(
-            Check{checks::hole_left_over,
-                  Severity::warning,
-                  {"A hole at {0}, {1} up is in the wall and nothing uses it", {quantity(made.x), quantity(made.z)}}});
+        Check& check = checks.emplace_back(Check{
+            checks::hole_left_over,
+            Severity::warning,
+            {"A hole at {0}, {1} up is in the wall and nothing uses it", {along(wall, made.x), quantity(made.z)}}});
         check.x = made.x;
         check.z = made.z;
         check.cures.push_back({{"Fill it, or put back what it was made for"}, ForgetHole{wall.id, made.x, made.z}});

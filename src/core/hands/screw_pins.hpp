@@ -19,7 +19,7 @@ struct PinnableScrew {
 };
 
 /// @param item  id of the unit, or of the run for its rail
-/// @param x     of the screw, from the reference end
+/// @param x     of the screw, from the wall's left end
 /// None: there is no such unit, or no rail.
 std::optional<PinnableScrew> pinnable_screw(const Run& run, const RunPlan& plan, const std::string& item, Length x);
 

@@ -14,8 +14,7 @@ void fields(auto& visit, Is<Batten> auto& batten) {
     visit.required("id", batten.id);
     visit.required("name", batten.name);
     visit.required("use", batten.use);
-    visit.required("left", batten.left,
-                   Meaning{"a distance from the reference end", Range::any, "Left end at"}.told("Left end"));
+    visit.required("left", batten.left, along_wall(Range::any).asked("Left end at", "Right end at").told("Left end"));
     visit.required("length", batten.length, Meaning{"a length", Range::more_than_zero, "Length"}.told("Length"));
     visit.required("top", batten.top,
                    Meaning{"a height", Range::any, "Upper edge at"}.told("Upper edge above the datum"));

@@ -97,6 +97,8 @@ struct HungCabinet {
     std::vector<FoundScrew> found = {};   ///< each where it is; any: they count, and not the numbers above
     UnknownMembers unknown = {};
     bool operator==(const HungCabinet&) const = default;
+
+    Length right() const { return left + unit.width; }
 };
 
 } // namespace yes_square

@@ -51,14 +51,15 @@ void fields(auto& visit, Is<WorkDays> auto& days) {
     visit.optional("begins", days.begins, Meaning{"an hour", Range::not_negative}.told("O'clock").asked("Work begins"));
     visit.optional("hours", days.hours,
                    Meaning{"a number of hours", Range::more_than_zero}.told("Of work a day").asked("Hours a day"));
+    visit.optional("next", days.next,
+                   Meaning{"a day of work", Range::more_than_zero}.told("That comes next").asked("Next is day"));
     visit.list("helpers", days.helpers);
     visit.list("not_before", days.not_before);
 }
 
 void fields(auto& visit, Is<MadeHole> auto& hole) {
     visit.required("item", hole.item, Meaning{}.told("Id of what it was made for"));
-    visit.required("x", hole.x,
-                   Meaning{"a distance from the reference end", Range::any}.told("From the reference end"));
+    visit.required("x", hole.x, along_wall(Range::any).told("From the wall's left end"));
     visit.required("z", hole.z, Meaning{"a height", Range::any}.told("Above the datum"));
     visit.optional("at", hole.at, Meaning{}.told("When, UTC"));
     visit.optional("by", hole.by, Meaning{}.told("Who"));
@@ -74,7 +75,7 @@ void fields(auto& visit, Is<Tick> auto& tick) {
 }
 
 void fields(auto& visit, Is<Gap> auto& gap) {
-    visit.required("x", gap.x, Meaning{"a distance from the reference end", Range::any}.told("From the reference end"));
+    visit.required("x", gap.x, along_wall(Range::any).told("From the wall's left end"));
     visit.required("gap", gap.gap, Meaning{"a gap", Range::not_negative}.told("Behind the straight edge"));
 }
 
@@ -91,6 +92,7 @@ void fields(auto& visit, Is<WorkReading> auto& reading) {
                        .told("Length of the level, or width of the frame")
                        .asked("Level, long"));
     visit.optional("height", reading.height, distance.told("Of the frame").asked("Frame, high"));
+    visit.optional("from", reading.from, Meaning{}.told("By tape, the end of the wall that it was held to"));
     visit.optional("wanted", reading.wanted, distance.told("By tape").asked("Wanted"));
     visit.optional("read", reading.read, distance.told("By tape, or the rising diagonal").asked("Read"));
     visit.optional("other", reading.other, distance.told("The falling diagonal").asked("Falling diagonal"));
@@ -115,10 +117,8 @@ void fields(auto& visit, Is<LightFeed> auto& feed) {
     visit.required("id", feed.id, Meaning{}.told("Unlike any other id"));
     visit.required("name", feed.name, Meaning{}.told("As the fitter calls it").asked("Name"));
     visit.optional("item", feed.item, Meaning{}.told("Id of the shelf or run it is along"));
-    visit.optional("left", feed.left,
-                   Meaning{"a distance from the reference end", Range::any}.told("Of one along nothing").asked("From"));
-    visit.optional("right", feed.right,
-                   Meaning{"a distance from the reference end", Range::any}.told("Of one along nothing").asked("To"));
+    visit.optional("left", feed.left, along_wall(Range::any).told("Of one along nothing").asked("Left end at"));
+    visit.optional("right", feed.right, along_wall(Range::any).told("Of one along nothing").asked("Right end at"));
     visit.optional("height", feed.height,
                    Meaning{"a height", Range::any}.told("Of one along nothing, above the datum").asked("Height"));
     visit.optional("volts", feed.volts, Meaning{"a voltage", Range::more_than_zero, "Voltage", "V"});
@@ -136,6 +136,20 @@ void fields(auto& visit, Is<LightFeed> auto& feed) {
     visit.optional("by_gauge", feed.by_gauge,
                    Meaning{}.told("Lead is sold by AWG, not by mm2").asked("Lead is sold").either("by mm²", "by AWG"));
     visit.maybe("conductor", feed.conductor, Meaning{"a conductor"}.told("None: the thinnest that will do"));
+    visit.optional("own_ohm_per_m", feed.own_ohm,
+                   Meaning{"a resistance", Range::not_negative, "Its own two conductors", "\u03a9/m"}
+                       .told("Of a strip's copper or a track's rails, both together")
+                       .or_none("a lead beside it"));
+    visit.optional("load", feed.load, Meaning{}.told("How it lies on it").asked("Its load"));
+    visit.optional("moving_watts", feed.moving_watts,
+                   Meaning{"a load", Range::more_than_zero, "That draws", "W"}.told("Of a load that moves"));
+    visit.optional("loop", feed.loop,
+                   Meaning{}.told("Its ends meet").asked("Its ends").either("are free", "meet: a loop"));
+    visit.lengths("fed_at", feed.fed_at,
+                  Meaning{"a distance from its left end", Range::not_negative}
+                      .told("Where its own conductors are fed, by taps of the bus wire")
+                      .asked("Fed at (; between)")
+                      .or_none("its end or ends"));
 }
 
 } // namespace yes_square

@@ -29,6 +29,7 @@ struct NotBefore {
 struct WorkDays {
     double begins = 8; ///< o'clock
     double hours = 8;  ///< of work a day
+    int next = 1;      ///< the day of work that comes next: what is ticked off was done before it
     std::vector<HelperTime> helpers = {};
     std::vector<NotBefore> not_before = {};
     UnknownMembers unknown = {};

@@ -5,12 +5,19 @@
 
 #include <optional>
 #include <string>
+#include <vector>
 
 /// Low-voltage light along a shelf or a run, as chosen.
 namespace yes_square {
 
 /// Copper of flexible lead: by mm2 (IEC 60228) or by AWG.
 enum class Conductor { mm2_0_5, mm2_0_75, mm2_1, mm2_1_5, mm2_2_5, awg_22, awg_20, awg_18, awg_16, awg_14 };
+
+/// How its load lies on it.
+enum class FeedLoad {
+    spread, ///< evenly: a strip of lamps
+    moving, ///< one load that may stand anywhere: a lamp on a track, something that drives
+};
 
 struct LightFeed {
     std::string id;
@@ -26,6 +33,11 @@ struct LightFeed {
     Length far_lead;                         ///< of lead from the driver to the far end; 0: the near lead and along it
     bool by_gauge = false;                   ///< lead is sold by AWG, not by mm2
     std::optional<Conductor> conductor = {}; ///< none: the thinnest that will do
+    double own_ohm = 0; ///< of a metre of its own two conductors together; 0: a lead runs beside it
+    FeedLoad load = FeedLoad::spread;
+    double moving_watts = 5;         ///< of a load that moves
+    bool loop = false;               ///< its ends meet
+    std::vector<Length> fed_at = {}; ///< where its own conductors are fed, from its left end; none: at its end or ends
     UnknownMembers unknown = {};
     bool operator==(const LightFeed&) const = default;
 };

@@ -44,7 +44,9 @@ struct Meaning {
     std::string_view none = {};  ///< what 0 or an absent member means; shown where nothing is typed
     std::string_view no = {};    ///< of a flag, what its two values mean; empty: no and yes
     std::string_view yes = {};
-    bool by_mass = false; ///< a force that a fitter knows as the mass it bears
+    bool by_mass = false;              ///< a force that a fitter knows as the mass it bears
+    bool on_wall = false;              ///< a place along a wall, typed as the tape reads it: see along_wall()
+    std::string_view right_label = {}; ///< of a thing's left edge, where its right one is typed instead
 
     constexpr Meaning told(std::string_view words) const {
         return with([&](Meaning& meaning) { meaning.says = words; });
@@ -61,6 +63,15 @@ struct Meaning {
             meaning.yes = if_so;
         });
     }
+    constexpr Meaning asked(std::string_view words, std::string_view from_right) const {
+        return with([&](Meaning& meaning) {
+            meaning.label = words;
+            meaning.right_label = from_right;
+        });
+    }
+    constexpr Meaning along_wall() const {
+        return with([](Meaning& meaning) { meaning.on_wall = true; });
+    }
     constexpr Meaning known_by_mass() const {
         return with([](Meaning& meaning) { meaning.by_mass = true; });
     }
@@ -72,6 +83,11 @@ private:
         return meaning;
     }
 };
+
+/// A place along a wall: in a file from the wall's left end, on a form from the end that the wall is measured from.
+constexpr Meaning along_wall(Range range = Range::not_negative) {
+    return Meaning{"a distance from the wall's left end", range}.told("Distance from the wall's left end").along_wall();
+}
 
 /// A member that is asked for under its own label and needs no more words.
 constexpr Meaning asked(std::string_view label) {

@@ -23,8 +23,7 @@ inline constexpr std::array<std::string_view, std::variant_size_v<Structure>> ki
                                                                                                     "lining_only"};
 
 void fields(auto& visit, Is<Stud> auto& stud) {
-    visit.required("centre", stud.centre,
-                   Meaning{"a stud's centre", Range::not_negative}.told("Centre from the reference end"));
+    visit.required("centre", stud.centre, along_wall().told("Centre from the wall's left end"));
     visit.required("state", stud.state);
     visit.optional("uncertainty", stud.uncertainty,
                    Meaning{"an uncertainty", Range::not_negative}.told("Standard uncertainty of the centre"));
@@ -48,9 +47,9 @@ void fields(auto& visit, Is<Framing> auto& framing) {
                        .asked("That spacing is")
                        .either("what is usual here", "told, by plans or builder"));
     visit.maybe("told_stud", framing.told_stud,
-                Meaning{"a distance from the reference end", Range::not_negative}
+                along_wall()
                     .told("Where a stud's centre was said to be")
-                    .asked("A stud told at")
+                    .asked("A stud told at", "Stud told, from right")
                     .or_none("nobody said"));
 }
 
@@ -62,9 +61,7 @@ void fields(auto&, Is<LiningOnly> auto&) {}
 
 void fields(auto& visit, Is<Observation> auto& seen) {
     visit.required("kind", seen.kind);
-    visit.required(
-        "x", seen.x,
-        Meaning{"a distance from the reference end", Range::not_negative}.told("Distance from the reference end"));
+    visit.required("x", seen.x, along_wall());
     visit.maybe("z", seen.z, Meaning{"a height", Range::not_negative}.told("Height above the datum"));
     visit.maybe("error", seen.error,
                 Meaning{"a limit of error", Range::more_than_zero}.told(
@@ -72,27 +69,21 @@ void fields(auto& visit, Is<Observation> auto& seen) {
 }
 
 void fields(auto& visit, Is<FloorReading> auto& reading) {
-    visit.required(
-        "x", reading.x,
-        Meaning{"a distance from the reference end", Range::not_negative}.told("Distance from the reference end"));
+    visit.required("x", reading.x, along_wall());
     visit.required("down", reading.down,
                    Meaning{"a distance down from the level line", Range::not_negative}.told(
                        "Down from the level line to the floor that is there now"));
 }
 
 void fields(auto& visit, Is<CeilingReading> auto& reading) {
-    visit.required(
-        "x", reading.x,
-        Meaning{"a distance from the reference end", Range::not_negative}.told("Distance from the reference end"));
+    visit.required("x", reading.x, along_wall());
     visit.required("up", reading.up,
                    Meaning{"a distance up from the level line", Range::not_negative}.told(
                        "Up from the level line to the ceiling"));
 }
 
 void fields(auto& visit, Is<FaceReading> auto& reading) {
-    visit.required(
-        "x", reading.x,
-        Meaning{"a distance from the reference end", Range::not_negative}.told("Distance from the reference end"));
+    visit.required("x", reading.x, along_wall());
     visit.required("z", reading.z, Meaning{"a height", Range::not_negative}.told("Height above the datum"));
     visit.required("gap", reading.gap,
                    Meaning{"a gap behind the string", Range::not_negative}.told(
@@ -121,9 +112,7 @@ void fields(auto& visit, Is<CornerReading> auto& reading) {
 
 void fields(auto& visit, Is<Obstacle> auto& obstacle) {
     visit.required("kind", obstacle.kind);
-    visit.required(
-        "left", obstacle.left,
-        Meaning{"a distance from the reference end", Range::not_negative}.told("Distance from the reference end"));
+    visit.required("left", obstacle.left, along_wall());
     visit.required("bottom", obstacle.bottom, Meaning{"a height", Range::not_negative}.told("Height above the datum"));
     visit.required("width", obstacle.width, Meaning{"a width", Range::more_than_zero}.told("Width"));
     visit.required("height", obstacle.height, Meaning{"a height", Range::more_than_zero}.told("Height"));
@@ -133,9 +122,7 @@ void fields(auto& visit, Is<Obstacle> auto& obstacle) {
 
 void fields(auto& visit, Is<ScannedArea> auto& area) {
     visit.required("result", area.result);
-    visit.required(
-        "left", area.left,
-        Meaning{"a distance from the reference end", Range::not_negative}.told("Distance from the reference end"));
+    visit.required("left", area.left, along_wall());
     visit.required("bottom", area.bottom, Meaning{"a height", Range::not_negative}.told("Height above the datum"));
     visit.required("width", area.width, Meaning{"a width", Range::more_than_zero}.told("Width"));
     visit.required("height", area.height, Meaning{"a height", Range::more_than_zero}.told("Height"));
@@ -147,9 +134,7 @@ void fields(auto& visit, Is<TrialLayer> auto& layer) {
 }
 
 void fields(auto& visit, Is<TrialHole> auto& hole) {
-    visit.required(
-        "x", hole.x,
-        Meaning{"a distance from the reference end", Range::not_negative}.told("Distance from the reference end"));
+    visit.required("x", hole.x, along_wall());
     visit.required("z", hole.z, Meaning{"a height", Range::not_negative}.told("Height above the datum"));
     visit.list("layers", hole.layers);
     visit.required("depth", hole.depth, Meaning{"a depth", Range::more_than_zero}.told("How deep the hole went"));
@@ -162,9 +147,7 @@ void fields(auto& visit, Is<FloorLayer> auto& layer) {
 
 void fields(auto& visit, Is<Opening> auto& opening) {
     visit.required("kind", opening.kind);
-    visit.required(
-        "left", opening.left,
-        Meaning{"a distance from the reference end", Range::not_negative}.told("Left edge from the reference end"));
+    visit.required("left", opening.left, along_wall().told("Left edge from the wall's left end"));
     visit.required("bottom", opening.bottom,
                    Meaning{"a height", Range::not_negative}.told("Lower edge above the datum"));
     visit.required("width", opening.width, Meaning{"a width", Range::more_than_zero}.told("Width with trim"));
@@ -175,9 +158,7 @@ void fields(auto& visit, Is<Opening> auto& opening) {
 
 void fields(auto& visit, Is<ServicePoint> auto& service) {
     visit.required("kind", service.kind);
-    visit.required(
-        "centre", service.centre,
-        Meaning{"a distance from the reference end", Range::not_negative}.told("Centre from the reference end"));
+    visit.required("centre", service.centre, along_wall().told("Centre from the wall's left end"));
     visit.required("height", service.height, Meaning{"a height", Range::any}.told("Middle above the datum"));
     visit.optional("width", service.width, Meaning{"a width", Range::more_than_zero}.told("Width"));
     visit.optional("far_side", service.far_side, Meaning{}.told("On the other face of this wall"));
@@ -270,7 +251,7 @@ void fields(auto& visit, Is<RunEnd> auto& end) {
     visit.optional("at", end.at);
     visit.optional("opening", end.opening, Meaning{"an opening's number", Range::more_than_zero}.told("opening"));
     visit.optional("run", end.run);
-    visit.optional("place", end.place, Meaning{"a distance from the reference end", Range::any}.asked("at"));
+    visit.optional("place", end.place, along_wall(Range::any).asked("at"));
     visit.optional("clear", end.clear, Meaning{"a clearance", Range::not_negative}.told("clear"));
 }
 
@@ -283,7 +264,7 @@ void fields(auto& visit, Is<Run> auto& run) {
     visit.optional("open_end", run.open_end);
     visit.optional("slack", run.slack, asked("Slack"));
     visit.optional("centre_unit", run.centre_unit);
-    visit.optional("left", run.left, Meaning{"a distance from the reference end", Range::any}.told("left"));
+    visit.optional("left", run.left, along_wall(Range::any).told("left"));
     visit.list("units", run.units);
     visit.list("cut_outs", run.cut_outs);
     visit.part("rail", run.rail);
@@ -304,6 +285,11 @@ void fields(auto& visit, Is<Wall> auto& wall) {
     visit.required("height", wall.height, Meaning{"a height", Range::more_than_zero}.told("Height"));
     visit.optional("left_end", wall.left_end);
     visit.optional("right_end", wall.right_end);
+    visit.optional("measured_from", wall.measured_from,
+                   Meaning{}
+                       .told("The end that marks along it are measured from when they are said and typed; in this file "
+                             "they are from its left end all the same")
+                       .asked("Measured from"));
     visit.one_of("structure", wall.structure);
     visit.list("lining", wall.lining);
     visit.maybe("thickness", wall.thickness, Meaning{"a thickness", Range::more_than_zero}.told("Of the whole wall"));
@@ -322,9 +308,7 @@ void fields(auto& visit, Is<Wall> auto& wall) {
                    Meaning{"a height", Range::not_negative}.told("Cornice height"));
     visit.optional("cornice_depth", wall.cornice_depth,
                    Meaning{"a thickness", Range::not_negative}.told("Cornice thickness"));
-    visit.lengths(
-        "joists", wall.joists,
-        Meaning{"a distance from the reference end", Range::not_negative}.told("Distance from the reference end"));
+    visit.lengths("joists", wall.joists, along_wall());
     visit.list("openings", wall.openings);
     visit.list("obstacles", wall.obstacles);
     visit.list("services", wall.services);

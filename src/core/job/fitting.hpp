@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/job/tape.hpp"
 #include "core/job/unknown_members.hpp"
 #include "core/measure/length.hpp"
 
@@ -49,7 +50,7 @@ enum class ReadingKind {
 enum class OffAt { left, right, front, back };
 
 struct Gap {
-    Length x; ///< from the reference end
+    Length x; ///< from the wall's left end
     Length gap;
     UnknownMembers unknown = {};
     bool operator==(const Gap&) const = default;
@@ -64,6 +65,7 @@ struct WorkReading {
     Length off;                     ///< level, plumb
     Length over = Length::mm(1200); ///< length of the level; width of a frame
     Length height;                  ///< of a frame
+    TapeEnd from = TapeEnd::left;   ///< tape: the end of the wall that it was held to
     Length wanted;                  ///< tape
     Length read;                    ///< tape; the rising diagonal
     Length other;                   ///< the falling diagonal

@@ -13,6 +13,7 @@
 #include "core/job/stock.hpp"
 #include "core/job/storage.hpp"
 #include "core/job/survey.hpp"
+#include "core/job/tape.hpp"
 #include "core/measure/physical.hpp"
 #include "core/measure/unit.hpp"
 
@@ -24,8 +25,9 @@
 
 /// What was measured and what was chosen: a plain value, with no derived number in it.
 ///
-/// Coordinates on a wall: x from the reference end (its left end) to the right, z up from the datum, the finished
-/// floor at its highest point. All lengths are exact; masses are kg, forces N.
+/// Coordinates on a wall: x from its left end to the right, z up from the datum, the finished floor at its highest
+/// point. What is said and typed is measured from the wall's reference end: see Tape. All lengths are exact; masses are
+/// kg, forces N.
 namespace yes_square {
 
 /// How a stud is known, best first. `detected`: a detector gave both its edges, a stud's width apart; nobody has met
@@ -122,6 +124,7 @@ struct Wall : KeptOf<ListedKinds> {
     Length height;
     WallEnd left_end = WallEnd::corner;
     WallEnd right_end = WallEnd::corner;
+    TapeEnd measured_from = TapeEnd::left;
     Structure structure = Framing{};
     std::vector<LiningLayer> lining;
     std::optional<Length> thickness = {}; ///< of the whole wall, where a door or window shows it
@@ -154,6 +157,7 @@ struct Wall : KeptOf<ListedKinds> {
     UnknownMembers unknown = {};
     bool operator==(const Wall&) const = default;
 
+    Tape tape() const { return {measured_from, length}; }
     Length lining_thickness() const;
 };
 

@@ -109,6 +109,13 @@ std::span<const EnumName<ServiceKind>> enum_names() {
 }
 
 template <>
+std::span<const EnumName<TapeEnd>> enum_names() {
+    static constexpr EnumName<TapeEnd> names[]{{TapeEnd::left, "left", "Its left end"},
+                                               {TapeEnd::right, "right", "Its right end"}};
+    return names;
+}
+
+template <>
 std::span<const EnumName<WallEnd>> enum_names() {
     static constexpr EnumName<WallEnd> names[]{{WallEnd::corner, "corner", "Corner of the room"},
                                                {WallEnd::outside_corner, "outside_corner", "Outside corner"},

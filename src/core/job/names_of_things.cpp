@@ -340,6 +340,13 @@ std::span<const EnumName<LogKind>> enum_names() {
 }
 
 template <>
+std::span<const EnumName<FeedLoad>> enum_names() {
+    static constexpr EnumName<FeedLoad> names[]{{FeedLoad::spread, "spread", "Spread evenly"},
+                                                {FeedLoad::moving, "moving", "One that moves"}};
+    return names;
+}
+
+template <>
 std::span<const EnumName<Conductor>> enum_names() {
     static constexpr EnumName<Conductor> names[]{{Conductor::mm2_0_5, "mm2_0_5"}, {Conductor::mm2_0_75, "mm2_0_75"},
                                                  {Conductor::mm2_1, "mm2_1"},     {Conductor::mm2_1_5, "mm2_1_5"},

@@ -55,7 +55,7 @@ struct Piece {
     std::string id;
     std::string name;
     PieceKind kind = PieceKind::dresser;
-    Length left; ///< from the reference end
+    Length left; ///< from the wall's left end
     Length width;
     Length height;
     Length depth;

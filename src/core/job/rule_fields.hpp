@@ -77,6 +77,11 @@ void fields(auto& visit, Is<RunRules> auto& rules) {
     visit.optional("foot_inset", rules.foot_inset,
                    margin.told("Of a foot from the unit's sides, back and front (house rule)"));
     visit.optional("worktop_overhang", rules.worktop_overhang, margin.told("In front of the carcass (house rule)"));
+    visit.optional("worktop_thick", rules.worktop_thick,
+                   Meaning{"a thickness", Range::more_than_zero}.told("As kitchens have it (common practice)"));
+    visit.optional("worktop_kg_per_m3", rules.worktop_density,
+                   Meaning{"a density", Range::more_than_zero}.told(
+                       "Of laminated board; stone is near four times as heavy (common practice)"));
     visit.optional("plinth_set_back", rules.plinth_set_back, margin.told("House rule"));
     visit.optional("corner_clear", rules.corner_clear,
                    margin.told("For a door or drawer beside a wall or another run's front (house rule)"));
@@ -123,6 +128,9 @@ void fields(auto& visit, Is<ShelfRules> auto& rules) {
     constexpr Meaning margin{"a margin", Range::not_negative};
     constexpr Meaning load{"a load", Range::more_than_zero};
     constexpr Meaning stress{"a stress", Range::more_than_zero};
+    visit.optional("nogging_screw", rules.nogging_screw, length.told("Screws in a nogging's ends (house rule)"));
+    visit.optional("nogging_driver", rules.nogging_driver,
+                   length.told("A bay wants to be so wide for a driver with its bit (house rule)"));
     visit.optional(
         "desk_edge_n", rules.desk_edge,
         Meaning{"a force", Range::not_negative}.told("Someone sits or leans on a desk's front edge (house rule)"));

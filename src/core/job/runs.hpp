@@ -139,7 +139,7 @@ struct RunEnd {
     EndKind at = EndKind::wall_end;
     int opening = 1;      ///< which of the wall's openings, counted from 1
     std::string run = {}; ///< of this wall: begins where that run ends; of the next wall: in front of its units
-    Length place = {};    ///< of EndKind::place, from the reference end
+    Length place = {};    ///< of EndKind::place, from the wall's left end
     Length clear = {};    ///< kept free besides
     UnknownMembers unknown = {};
     bool operator==(const RunEnd&) const = default;

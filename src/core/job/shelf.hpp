@@ -210,7 +210,7 @@ using Holding = std::variant<OnBrackets, OnStandards, OnHiddenBracket, OnHiddenR
 struct Shelf {
     std::string id;
     std::string name;
-    Length left;   ///< of its left end from the reference end
+    Length left;   ///< of its left end from the wall's left end
     Length height; ///< of its top above the datum
     Length length;
     Length depth;

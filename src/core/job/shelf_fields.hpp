@@ -244,10 +244,9 @@ void fields(auto& visit, Is<OtherSizes> auto& sizes) {
 void fields(auto& visit, Is<Shelf> auto& shelf) {
     visit.required("id", shelf.id);
     visit.required("name", shelf.name, asked("Name"));
-    visit.required("left", shelf.left,
-                   Meaning{"a distance from the reference end", Range::any}
-                       .told("Left end from the reference end")
-                       .asked("Left end at"));
+    visit.required(
+        "left", shelf.left,
+        along_wall(Range::any).told("Left end from the wall's left end").asked("Left end at", "Right end at"));
     visit.required("height", shelf.height,
                    Meaning{"a height", Range::any}.told("Top above the datum").asked("Top, up"));
     visit.required("length", shelf.length, Meaning{"a length", Range::more_than_zero}.told("Length").asked("Length"));

@@ -49,7 +49,7 @@ struct PanelReading {
 struct StorageSystem {
     std::string id;
     std::string name;
-    Length left;  ///< outer face of the first panel, from the reference end
+    Length left;  ///< outer face of the first panel, from the wall's left end
     Length width; ///< over all
     Length depth = 400_mm;
     Length panel_height = 2100_mm;

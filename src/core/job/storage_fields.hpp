@@ -53,9 +53,8 @@ void fields(auto& visit, Is<PanelReading> auto& reading) {
 void fields(auto& visit, Is<StorageSystem> auto& system) {
     visit.required("id", system.id);
     visit.required("name", system.name, asked("Name"));
-    visit.required(
-        "left", system.left,
-        Meaning{"a distance from the reference end", Range::any}.told("Outer face of the first panel").asked("Left"));
+    visit.required("left", system.left,
+                   along_wall(Range::any).told("Outer face of the first panel").asked("Left", "Right"));
     visit.required("width", system.width,
                    Meaning{"a width", Range::more_than_zero}.told("Over all").asked("Width, all"));
     visit.optional("depth", system.depth, Meaning{"a depth", Range::more_than_zero}.told("Depth").asked("Depth"));
@@ -142,8 +141,7 @@ void fields(auto& visit, Is<Piece> auto& piece) {
     visit.required("id", piece.id);
     visit.required("name", piece.name, asked("Name"));
     visit.required("kind", piece.kind, asked("Kind"));
-    visit.required("left", piece.left,
-                   Meaning{"a distance from the reference end", Range::any}.told("Left side").asked("Left"));
+    visit.required("left", piece.left, along_wall(Range::any).told("Left side").asked("Left", "Right"));
     visit.required("width", piece.width, Meaning{"a width", Range::more_than_zero}.told("Width").asked("Width"));
     visit.required("height", piece.height, Meaning{"a height", Range::more_than_zero}.told("Height").asked("Height"));
     visit.required("depth", piece.depth, Meaning{"a depth", Range::more_than_zero}.told("Depth").asked("Depth"));
@@ -189,8 +187,7 @@ void fields(auto& visit, Is<Piece> auto& piece) {
 void fields(auto& visit, Is<WallBox> auto& box) {
     visit.required("id", box.id);
     visit.required("name", box.name, asked("Name"));
-    visit.required("left", box.left,
-                   Meaning{"a distance from the reference end", Range::any}.told("Left side").asked("Left"));
+    visit.required("left", box.left, along_wall(Range::any).told("Left side").asked("Left", "Right"));
     visit.required("top", box.top, Meaning{"a height", Range::any}.told("Above the datum").asked("Top at"));
     visit.required("width", box.width, Meaning{"a width", Range::more_than_zero}.told("Width").asked("Width"));
     visit.required("height", box.height, Meaning{"a height", Range::more_than_zero}.told("Height").asked("Height"));
@@ -258,8 +255,7 @@ void fields(auto& visit, Is<FoundScrew> auto& screw) {
 void fields(auto& visit, Is<HungCabinet> auto& hung) {
     visit.required("id", hung.id);
     visit.part("unit", hung.unit);
-    visit.required("left", hung.left,
-                   Meaning{"a distance from the reference end", Range::any}.told("Left side").asked("Left"));
+    visit.required("left", hung.left, along_wall(Range::any).told("Left side").asked("Left", "Right"));
     visit.required("top", hung.top, Meaning{"a height", Range::any}.told("Above the datum").asked("Top at"));
     visit.optional("top_screws", hung.top_screws,
                    Meaning{"a number of screws", Range::not_negative}

@@ -37,7 +37,9 @@ struct BoxPlan : ThingPlan {
     std::size_t back_screws = 0;  ///< that hold the back to the box
     std::size_t joint_screws = 0; ///< that hold its boards to one another
     Utilisation joint;            ///< of the worst of those, where a shelf stands between the sides on screws alone
-    UnitPlan hang;                ///< its fixings to the wall
+    Utilisation strips = Utilisation::none(); ///< of those in the ends of the strips that it hangs by
+    std::optional<Mass> holds;                ///< on one stud: what may lie in it, spread out; none: two, or nothing
+    UnitPlan hang;                            ///< its fixings to the wall
 };
 
 enum class HungVerdict { sound, add, unload };

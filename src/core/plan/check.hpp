@@ -101,7 +101,7 @@ struct HoleDemand {
 struct LoadCase {
     std::string_view when;
     Force down = 0;
-    double at_x = 0; ///< m from the reference end
+    double at_x = 0; ///< m from the wall's left end
     Moment moment = 0;
     double duration = 0.9;
     bool operator==(const LoadCase&) const = default;

@@ -49,6 +49,7 @@ struct FeedPlan : ThingPlan {
     Length near_lead;
     Length far_lead;
     Length darkest;                  ///< place of the lamp that gets least
+    std::vector<Length> fed_at;      ///< of one that carries its current itself: where, along the wall
     std::vector<LeadChoice> leads;   ///< from the thinnest
     std::optional<std::size_t> lead; ///< chosen; none: none will do
     int drivers = 1;

@@ -25,7 +25,7 @@
 namespace yes_square {
 
 struct BracketPlan {
-    Length x; ///< centre, from the reference end
+    Length x; ///< centre, from the wall's left end
     Substrate substrate = Substrate::lining;
     std::optional<std::size_t> stud; ///< index in WallSurvey::studs
     Reaction reaction;               ///< of one board
@@ -65,7 +65,7 @@ struct Alternative {
 
 /// A board to cut for a shelf. Where walls beside it lean, its front edge is another length than its back.
 struct BoardPiece {
-    Length left; ///< of its back edge, from the reference end
+    Length left; ///< of its back edge, from the wall's left end
     Length back; ///< length along the wall
     Length front;
 };
@@ -99,11 +99,24 @@ struct Nogging {
         std::string shelf; ///< its name
         Length x;
         Length z;
+        std::string item = {};             ///< its id
+        std::vector<HoleDemand> demands{}; ///< of that fixing, in every case
     };
-    Length left; ///< face of the stud on its left, from the reference end
+    /// How one of its ends is held to the wood beside it.
+    enum class End {
+        through, ///< by screws through the stud, from the bay beyond
+        pocket,  ///< by pocket screws from its own face: no driver comes to the stud's other side
+        unknown, ///< no stud is entered there
+    };
+    Length left; ///< face of the stud on its left, from the wall's left end
     Length right;
     Length z; ///< of its middle, above the datum
     std::vector<For> holds;
+    End left_end = End::through;
+    End right_end = End::through;
+    std::size_t screws = 2; ///< in each end
+    Force end_load = 0;     ///< on its worse end, in the worst case
+    Utilisation ends;       ///< of a screw there
     Length length() const { return right - left; }
 };
 
@@ -167,6 +180,7 @@ struct WallSurvey {
 struct WallPlan : KeptPlansOf<ListedKinds> {
     std::string wall_id;
     std::string wall_name;
+    Tape tape; ///< how places along it are said
     WallSurvey survey;
     std::vector<ShelfPlan> shelves; ///< as in the wall
     std::vector<RunPlan> runs;      ///< as in the wall

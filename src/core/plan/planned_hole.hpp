@@ -21,7 +21,7 @@ struct PlannedHole {
     std::size_t place = 0; ///< of those along the thing, from the left: a bracket, a plate's hole
     std::size_t row = 0;   ///< from the top; through all tiers
     FixingSpot spot = {};  ///< as a fitter chooses a fixing for it alone; everywhere: it is fixed as the whole thing is
-    Length x;              ///< from the reference end
+    Length x;              ///< from the wall's left end
     Length z;              ///< above the datum, the finished floor
     Substrate substrate = Substrate::lining;
     std::optional<std::size_t> stud = {}; ///< index in WallSurvey::studs

@@ -13,7 +13,7 @@
 namespace yes_square {
 
 struct PlacedUnit {
-    Length left; ///< from the reference end
+    Length left; ///< from the wall's left end
     Length width;
     Length right() const { return left + width; }
     bool operator==(const PlacedUnit&) const = default;
@@ -94,8 +94,9 @@ struct UnitPlan {
     Force shear = 0;
     std::string_view governing; ///< that case
     Utilisation utilisation;
-    bool rails_unknown = false; ///< nobody entered what its screws go through
-    Force tip_needs = 0;        ///< of a tall unit: what all that keeps it from tipping must hold
+    bool rails_unknown = false;       ///< nobody entered what its screws go through
+    std::vector<Length> out_of_reach; ///< proved studs behind it, too near its sides for a driver inside
+    Force tip_needs = 0;              ///< of a tall unit: what all that keeps it from tipping must hold
     std::optional<Force> hook_load;
     Utilisation hook_utilisation;
     std::vector<Foot> feet;
@@ -128,6 +129,7 @@ struct RunPiece {
     RailHold hold = {};                ///< of a suspension rail
     std::size_t screws = 0;            ///< up into a worktop, out of the units under it
     std::vector<CutOut> cut_outs = {}; ///< of a worktop, from its own left end
+    Mass mass = 0;                     ///< of a worktop, in one length
 };
 
 /// A board's edge shaped to the wall, as a table of widths.

@@ -35,13 +35,13 @@ public:
                 clash(checks::over_obstacle,
                       {"{0} reaches {1} into {2} at {3}, its clearance included",
                        {thing_.name, quantity(overlap(thing_.box, there)), words(obstacle.kind),
-                        quantity(obstacle.left)}},
+                        site_.along(obstacle.left)}},
                       there, {"Move it, or notch it round that"});
         for (const ServicePoint& service : site_.wall.services)
             if (const Outline there = box_of(service); thing_.box.overlaps(there) && !service.far_side)
                 clash(checks::over_service,
                       {"{0} covers the socket, switch or pipe at {1}, {2} up",
-                       {thing_.name, quantity(service.centre), quantity(service.height)}},
+                       {thing_.name, site_.along(service.centre), quantity(service.height)}},
                       there, {"Leave room to reach it, or have it moved"}, Severity::warning);
         for (const CornerThing& corner : site_.survey.corner_things)
             if (const Outline there = box_of(corner, site_.wall);
@@ -131,13 +131,13 @@ std::vector<Check> clashes_of(const WallThing& thing, const std::vector<WallThin
     return ClashFinder{thing, site}.find(others);
 }
 
-std::vector<Check> holes_without_wall(const ThingPlan& thing) {
+std::vector<Check> holes_without_wall(const ThingPlan& thing, const Wall& wall) {
     std::vector<Check> checks;
     for (const PlannedHole& hole : thing.holes)
         if (!hole.no_wall.empty())
             add_check(checks, checks::hole_without_wall,
                       {"A hole of {0}, at {1} and {2} up, would be {3}: nothing holds there",
-                       {thing.name, quantity(hole.x), quantity(hole.z), hole.no_wall}},
+                       {thing.name, along(wall, hole.x), quantity(hole.z), hole.no_wall}},
                       std::nullopt, hole.x, hole.z)
                 .cures.push_back({{"Move it to where there is wall behind it"}, {}});
     return checks;
@@ -199,7 +199,7 @@ std::vector<Check> crowded_anchors(const ThingPlan& thing, const Wall& wall) {
         Check& check =
             add_check(checks, checks::anchors_too_near,
                       {"{0}: two anchors stand {1} apart at {2} and {3} up, and their packet wants {4}: {5} too near",
-                       {thing.name, mm(apart.in_mm() - lacking), quantity(crowded->x), quantity(crowded->z),
+                       {thing.name, mm(apart.in_mm() - lacking), along(wall, crowded->x), quantity(crowded->z),
                         quantity(apart), mm(lacking)}},
                       mm(lacking), crowded->x, crowded->z);
         check.cures.push_back(
@@ -210,7 +210,7 @@ std::vector<Check> crowded_anchors(const ThingPlan& thing, const Wall& wall) {
             checks, checks::anchor_near_edge,
             {"{0}: the anchor at {1} and {2} up is {3} from an edge of the masonry, and its packet wants {4}: move it "
              "by {5}, or the edge breaks out",
-             {thing.name, quantity(at_edge->x), quantity(at_edge->z),
+             {thing.name, along(wall, at_edge->x), quantity(at_edge->z),
               mm(at_edge->fixing->edge.in_mm() - lacking_at_edge), quantity(at_edge->fixing->edge),
               mm(lacking_at_edge)}},
             mm(lacking_at_edge), at_edge->x, at_edge->z);

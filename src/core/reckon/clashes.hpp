@@ -15,7 +15,7 @@ inline constexpr CheckCode anchor_near_edge{"anchor_near_edge", Severity::error}
 } // namespace checks
 
 /// Holes of a thing that are not in the wall at all: see PlannedHole::no_wall.
-std::vector<Check> holes_without_wall(const ThingPlan& thing);
+std::vector<Check> holes_without_wall(const ThingPlan& thing, const Wall& wall);
 
 /// Anchors of a thing that stand nearer to one another, or to an opening or a free end of their wall, than their packet
 /// allows. Of each kind the worst.

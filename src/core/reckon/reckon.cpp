@@ -212,14 +212,13 @@ void reckon_things(const WallSite& wall_site, const RunSite& runs, const Earlier
                     });
             }));
             ThingPlan& thing = plans.back();
-            const std::vector<Check> off_wall = holes_without_wall(thing);
+            const std::vector<Check> off_wall = holes_without_wall(thing, site.wall);
             thing.checks.insert(thing.checks.begin(), off_wall.begin(), off_wall.end());
             std::ranges::move(crowded_anchors(thing, wall), std::back_inserter(thing.checks));
             if constexpr (!finds_strips<Kind>)
-                std::ranges::move(strip_checks({}, thing.holes, site.survey.strips, site.rules.detector_sweep),
-                                  std::back_inserter(thing.checks));
-            say_detect_first(thing, site.survey.strips, site.rules.detector_sweep);
-            say_pilot_first(thing);
+                std::ranges::move(strip_checks({}, thing.holes, site), std::back_inserter(thing.checks));
+            say_detect_first(thing, site);
+            say_pilot_first(thing, site);
         }
         site.looked_at = nullptr;
     });
@@ -248,6 +247,7 @@ std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, co
     auto plan = std::make_shared<WallPlan>();
     plan->wall_id = wall.id;
     plan->wall_name = wall.name;
+    plan->tape = wall.tape();
     plan->survey = earlier.survey ? earlier.plan->survey : guarded(WallSurvey{}, wall.name, [&](WallSurvey& survey) {
         survey = reckon_survey(wall, around, job.rules);
     });
@@ -257,6 +257,7 @@ std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, co
     reckon_things(site, runs, earlier, *plan, looked_at);
     find_clashes(site, *plan);
     plan->noggings = noggings_of(wall, plan->survey, plan->shelves, job.rules);
+    check_noggings(plan->noggings, wall, job.rules, plan->shelves);
     // What follows from all of it together.
     struct Rest {
         std::vector<ReadingPlan> readings;

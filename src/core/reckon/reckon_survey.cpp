@@ -142,12 +142,12 @@ private:
             {"Stud {0}, {1}: its middle from the reference end", {count(index + 1), enum_name(stud.stud.state)}},
             {},
             {},
-            quantity(stud.stud.centre),
+            along(wall_, stud.stud.centre),
             stud.proof ? measured : evidence};
         if (stud.proof) {
             working.sum = "({0} + {1}) / 2";
-            working.terms = {{"left edge, between its miss and its hit", quantity(stud.proof->left), measured},
-                             {"right edge", quantity(stud.proof->right), measured}};
+            working.terms = {{"left edge, between its miss and its hit", along(wall_, stud.proof->left), measured},
+                             {"right edge", along(wall_, stud.proof->right), measured}};
         } else {
             set_out(working, stud.stud.centre);
         }
@@ -166,13 +166,16 @@ private:
             if (other.proof && (from == Length{} || absolute(other.stud.centre - centre) < absolute(from - centre)))
                 from = other.stud.centre;
         const Length spacing = found_.findings->posterior.spacings().front().spacing;
-        const std::int64_t bays = spacing > Length{} ? (centre - from).in_steps_of(spacing) : 0;
-        const Length moved = centre - from - spacing * bays;
+        // As the tape runs.
+        const Length apart = wall_.tape().reads(centre) - wall_.tape().reads(from);
+        const std::int64_t bays = spacing > Length{} ? apart.in_steps_of(spacing) : 0;
+        const Length moved = apart - spacing * bays;
         working.sum = bays < 0 ? "{0} - {1} x {2} + {3}" : "{0} + {1} x {2} + {3}";
         if (moved < Length{})
             working.sum = bays < 0 ? "{0} - {1} x {2} - {3}" : "{0} + {1} x {2} - {3}";
-        working.terms = {{from == Length{} ? std::string_view{"reference end"} : "nearest proved stud", quantity(from),
-                          from == Length{} ? measured : derived},
+        const bool from_end = from == Length{};
+        working.terms = {{from_end ? by_tape(wall_, "reference end", "the wall's left end") : "nearest proved stud",
+                          along(wall_, from), from_end ? measured : derived},
                          {"bays", count(static_cast<std::size_t>(std::abs(bays))), evidence},
                          {"likeliest spacing", quantity(spacing), evidence},
                          {"the traces on the wall move it by", quantity(absolute(moved)), evidence}};
@@ -186,9 +189,10 @@ private:
             if (hole.x > wall_.length ||
                 (same_structure && met.behind_lining + lining_hollow(met) == wall_.lining_thickness()))
                 continue;
-            Check& differs = add(checks::build_up_differs,
-                                 {"The trial hole at {0} says otherwise than this wall's figures", {quantity(hole.x)}},
-                                 std::nullopt, hole.x, hole.z);
+            Check& differs =
+                add(checks::build_up_differs,
+                    {"The trial hole at {0} says otherwise than this wall's figures", {along(wall_, hole.x)}},
+                    std::nullopt, hole.x, hole.z);
             differs.cures.push_back({met.words, std::nullopt});
             differs.cures.push_back({{"Take what the hole met"},
                                      TakeBuildUp{wall_.id, met.structure.value_or(wall_.structure), met.lining}});
@@ -228,7 +232,7 @@ private:
             found_.workings.push_back(
                 {"floor",
                  {"Fall of the floor along this wall, from {0} to {1}",
-                  {quantity(floor.high.x), quantity(floor.low.x)}},
+                  {along(wall_, floor.high.x), along(wall_, floor.low.x)}},
                  "{0} - {1}",
                  {{"down to the floor at its lowest", quantity(*floor.level_line - floor.low.z), measured},
                   {"down to it at its highest", quantity(*floor.level_line - floor.high.z), measured},
@@ -239,7 +243,7 @@ private:
                 add(checks::floor_falls,
                     {"The floor falls {0} from {1} to {2}: heights are taken from its high point, not from the floor "
                      "under them",
-                     {quantity(floor.fall()), quantity(floor.high.x), quantity(floor.low.x)}},
+                     {quantity(floor.fall()), along(wall_, floor.high.x), along(wall_, floor.low.x)}},
                     quantity(floor.fall()), floor.low.x, Length{});
         }
         ceiling();
@@ -251,7 +255,7 @@ private:
             return;
         const ProfilePoint lowest = *std::ranges::min_element(points, {}, &ProfilePoint::z);
         found_.workings.push_back({"ceiling",
-                                   {"Ceiling at its lowest along this wall, at {0}", {quantity(lowest.x)}},
+                                   {"Ceiling at its lowest along this wall, at {0}", {along(wall_, lowest.x)}},
                                    "{0} + {1}",
                                    {{"level line", quantity(*found_.floor.level_line), derived},
                                     {"up to the ceiling", quantity(lowest.z - *found_.floor.level_line), measured}},
@@ -262,7 +266,7 @@ private:
         Check& differs = add(checks::ceiling_differs,
                              {"The ceiling was read at {0} above the datum at its lowest, at {1}; this wall is entered "
                               "as {2} high",
-                              {quantity(lowest.z), quantity(lowest.x), quantity(wall_.height)}},
+                              {quantity(lowest.z), along(wall_, lowest.x), quantity(wall_.height)}},
                              quantity(absolute(wall_.height - lowest.z)), lowest.x, lowest.z);
         if (lowest.z > Length{})
             differs.cures.push_back(
@@ -283,8 +287,8 @@ private:
             "face",
             {"Most packing behind a straight, plumb front, at {0}, {1} up; the proudest place is at "
              "{2}, {3} up",
-             {quantity(deepest.x), quantity(deepest.z), quantity(face.proud_x), quantity(face.proud_z)}},
-            face, deepest);
+             {along(wall_, deepest.x), quantity(deepest.z), along(wall_, face.proud_x), quantity(face.proud_z)}},
+            face, deepest, wall_);
         working.terms.push_back({"lean back per metre of height", fine(face.lean), derived});
         working.terms.push_back({"limit of error of a difference", fine(face.limit.in_metres()), tape_limit});
         found_.workings.push_back(std::move(working));
@@ -296,7 +300,7 @@ private:
                 {bow ? std::string_view{"At {0} up the wall bows out {1} at {2}: everything beside it is packed out"}
                      : "At {0} up the wall is hollow by {1} at {2}: pack there",
                  {quantity(row.z), fine(std::max(row.bow, row.hollow).in_metres()),
-                  quantity(bow ? row.bow_x : row.hollow_x)}},
+                  along(wall_, bow ? row.bow_x : row.hollow_x)}},
                 fine(std::max(row.bow, row.hollow).in_metres()), bow ? row.bow_x : row.hollow_x, row.z);
         }
         if (!face.plumb)

@@ -69,7 +69,7 @@ private:
     }
 
     /// Where its screws go: where the fitter has pinned them, and round those where the program finds wood.
-    std::vector<Column> columns() const {
+    std::vector<Column> columns() {
         std::vector<Column> columns;
         for (const Length pin : site_.apart(unit_.pins))
             columns.push_back(given(pin));
@@ -85,7 +85,7 @@ private:
         return columns;
     }
 
-    std::vector<Column> found_columns() const {
+    std::vector<Column> found_columns() {
         const RunRules& rules = site_.rules.runs;
         std::vector<Column> columns;
         if (site_.masonry()) {
@@ -112,10 +112,23 @@ private:
         return columns;
     }
 
+    /// Proved studs that lie behind it and take no screw, since no driver inside comes to them: in a corner, mostly.
+    void see_out_of_reach(const std::vector<Column>& places) {
+        if (!site_.timber())
+            return;
+        for (std::size_t i = 0; i < site_.survey.studs.size(); ++i) {
+            const Stud& stud = site_.survey.studs[i];
+            if (stud.state == StudState::proved && stud.centre >= standing_.place.left &&
+                stud.centre <= standing_.place.right() && std::ranges::find(places, i, &Column::stud) == places.end())
+                plan_.out_of_reach.push_back(stud.centre);
+        }
+    }
+
     void screws() {
         const std::vector<HangingRail> rails = rails_of(unit_, site_.rules.runs);
         plan_.rails_unknown = rails.empty();
         const std::vector<Column> places = columns();
+        see_out_of_reach(places);
         const auto carrying = static_cast<std::size_t>(std::ranges::count_if(places, carries));
         drill(rails, places, carrying == 1);
         const bool room =

@@ -81,17 +81,17 @@ private:
             advise(add(checks::legs_run_out, Severity::warning,
                        {on_legs ? std::string_view{"{0} stands {1} above the floor at {2}; its legs reach {3}"}
                                 : "{0} wants {1} of packing at {2}; shims make up {3}",
-                        {standing.unit.name, quantity(longest->height), quantity(longest->x), quantity(most)}},
+                        {standing.unit.name, quantity(longest->height), site_.wall.along(longest->x), quantity(most)}},
                        quantity(longest->height - most), longest->x, Length{}),
                    {"Rip a packer strip: {0} at {1}, {2} at {3}, level it and stand the unit on it",
-                    {quantity(feet.front().packer), quantity(feet.front().x), quantity(feet.back().packer),
-                     quantity(feet.back().x)}});
+                    {quantity(feet.front().packer), site_.wall.along(feet.front().x), quantity(feet.back().packer),
+                     site_.wall.along(feet.back().x)}});
         if (on_legs && shortest->height < rules_.leg_least) {
-            Check& low = add(
-                checks::legs_run_out, Severity::error,
-                {"{0} leaves {1} for its legs at {2}; the shortest leg is {3}",
-                 {standing.unit.name, quantity(shortest->height), quantity(shortest->x), quantity(rules_.leg_least)}},
-                quantity(rules_.leg_least - shortest->height), shortest->x, Length{});
+            Check& low = add(checks::legs_run_out, Severity::error,
+                             {"{0} leaves {1} for its legs at {2}; the shortest leg is {3}",
+                              {standing.unit.name, quantity(shortest->height), site_.wall.along(shortest->x),
+                               quantity(rules_.leg_least)}},
+                             quantity(rules_.leg_least - shortest->height), shortest->x, Length{});
             advise(low, {"Pull the plinth line up to {0}",
                          {quantity(standing.bottom + rules_.leg_least - shortest->height)}});
         }

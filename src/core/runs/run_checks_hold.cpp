@@ -120,9 +120,26 @@ private:
             advise(
                 add(checks::pilot_first,
                     {"{0}: nobody has met the wood of a stud behind it. Drill one pilot hole, at {1}, before the rest",
-                     {name(i), quantity(pilot->x)}},
+                     {name(i), site_.wall.along(pilot->x)}},
                     std::nullopt, pilot->x, pilot->z),
                 {"Drill it and enter what it met as a probe: wood proves the stud"});
+    }
+
+    /// A stud that lies behind a unit and takes no screw of it: in a corner, mostly.
+    void stud_at_edge(Check& check, std::size_t i, Length stud) {
+        const StandingUnit& standing = draft_.units[i];
+        const Length head = site_.rules().screw_head / 2;
+        const Length in = std::min(stud - standing.place.left, standing.place.right() - stud) - standing.unit.side;
+        if (in >= head)
+            advise(check,
+                   {"Pin a screw in the stud at {0}, {1} from a side's inner face: only an angle driver or a long bit "
+                    "comes to it, and it counts then",
+                    {site_.wall.along(stud), quantity(in)}},
+                   PinScrew{standing.unit.id, std::nullopt, stud - standing.place.left});
+        else
+            advise(check,
+                   {"The stud at {0} lies behind its side, where no screw goes in: a cleat under it takes that one",
+                    {site_.wall.along(stud)}});
     }
 
     void few(std::size_t i, Severity severity, std::size_t proved, std::size_t assumed) {
@@ -144,6 +161,8 @@ private:
         } else if (std::ranges::find(plan_.slide.never, i) != plan_.slide.never.end()) {
             advise(check, {"No place within the slack gives it its studs"});
         }
+        for (const Length stud : plan_.units[i].out_of_reach)
+            stud_at_edge(check, i, stud);
         if (standing.level == RunLevel::wall) {
             advise(check, {"Hang the run on a suspension rail, screwed to every stud"},
                    SetHanging{draft_.run.id, Hanging::suspension_rail});
@@ -178,7 +197,7 @@ private:
             else if (misses(x))
                 let_go(add(checks::screw_pin_misses,
                            {"{0}: a screw is pinned at {1}, and no stud is sure to be there: it holds nothing",
-                            {name(i), quantity(x)}},
+                            {name(i), site_.wall.along(x)}},
                            std::nullopt, x, standing.top()),
                        pin);
         }
@@ -197,11 +216,11 @@ private:
                 on_rail
                     ? add(checks::screw_pin_misses,
                           {"The rail is pinned at {0}, and no proved stud is sure to be there: it is not fixed there",
-                           {quantity(x)}},
+                           {site_.wall.along(x)}},
                           std::nullopt, x, std::nullopt)
                     : add(checks::screw_pin_off,
-                          {"A rail is pinned at {0}, and no rail of this run is there", {quantity(x)}}, std::nullopt, x,
-                          std::nullopt),
+                          {"A rail is pinned at {0}, and no rail of this run is there", {site_.wall.along(x)}},
+                          std::nullopt, x, std::nullopt),
                 {"Let go of that pin"}, changed(draft_.run, [&](Run& run) { std::erase(run.rail_pins, pin); }));
         }
     }
@@ -218,8 +237,7 @@ private:
     bool misses(Length x) const { return !site_.wall.masonry() && !site_.wall.stud_round(x); }
 
     void strips(std::size_t i) {
-        for (Check& check :
-             strip_checks(name(i), plan_.units[i].holes, site_.wall.survey.strips, site_.wall.rules.detector_sweep)) {
+        for (Check& check : strip_checks(name(i), plan_.units[i].holes, site_.wall)) {
             advise(check, {"Or leave that stud out: a suspension rail can be screwed beside it"},
                    SetHanging{draft_.run.id, Hanging::suspension_rail});
             plan_.checks.push_back(std::move(check));
@@ -273,7 +291,7 @@ private:
                 add(checks::hook_plate_loose,
                     {"{0}: no stud is known well enough behind the hook plate at {1}, and the lining does not "
                      "hold a cabinet",
-                     {name(i), quantity(hole.x)}},
+                     {name(i), site_.wall.along(hole.x)}},
                     std::nullopt, hole.x, hole.z);
             advise(loose, {"Hang the run on a suspension rail, screwed to every stud"},
                    SetHanging{draft_.run.id, Hanging::suspension_rail});
@@ -321,14 +339,15 @@ private:
         for (const RunPiece& piece : plan_.pieces) {
             if (piece.what != RunPiece::What::suspension_rail)
                 continue;
-            for (Check& check :
-                 strip_checks("The rail", piece.hold.places, site_.wall.survey.strips, site_.wall.rules.detector_sweep))
+            for (Check& check : strip_checks("The rail", piece.hold.places, site_.wall))
                 plan_.checks.push_back(std::move(check));
             if (piece.fixings.size() < 2) {
-                Check& few = add(checks::few_studs, Severity::error,
-                                 {"Proved studs behind the rail from {0} to {1}: {2}. It needs two at least",
-                                  {quantity(piece.from), quantity(piece.to), count(piece.fixings.size())}},
-                                 count(piece.fixings.size()), piece.from, piece.z);
+                Check& few = add(
+                    checks::few_studs, Severity::error,
+                    {"Proved studs behind the rail from {0} to {1}: {2}. It needs two at least",
+                     {site_.wall.along(site_.wall.wall.tape().near(piece.from, piece.to)),
+                      site_.wall.along(site_.wall.wall.tape().far(piece.from, piece.to)), count(piece.fixings.size())}},
+                    count(piece.fixings.size()), piece.from, piece.z);
                 advise(few, {"Prove more studs behind it with a probe"});
                 continue;
             }
@@ -345,8 +364,8 @@ private:
                 if (const Length apart = piece.fixings[i] - piece.fixings[i - 1]; apart > most + 25_mm)
                     advise(add(checks::spacing_over_limit, Severity::warning,
                                {"The rail is fixed at {0} and next at {1}: {2} farther than the {3} a rail is fixed at",
-                                {quantity(piece.fixings[i - 1]), quantity(piece.fixings[i]), quantity(apart - most),
-                                 quantity(most)}},
+                                {site_.wall.along(piece.fixings[i - 1]), site_.wall.along(piece.fixings[i]),
+                                 quantity(apart - most), quantity(most)}},
                                quantity(apart - most), piece.fixings[i - 1], piece.z),
                            {"Its maker's sheet has the last word; a nogging between takes another screw"});
         }

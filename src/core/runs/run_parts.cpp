@@ -8,7 +8,6 @@
 namespace yes_square {
 namespace {
 
-constexpr Length worktop_thickness = 38_mm;
 constexpr Length filler_thickness = 18_mm;
 constexpr Length ledger_breadth = 50_mm;
 constexpr Length ledger_thickness = 25_mm;
@@ -68,7 +67,7 @@ private:
         switch (piece.what) {
         case RunPiece::What::worktop:
             parts_.push_back(strip_part(run_.id, {"worktop of {0}", {run_.name}}, length, piece.breadth,
-                                        worktop_thickness, StuffKind::worktop, "worktop"));
+                                        rules_.worktop_thick, StuffKind::worktop, "worktop"));
             parts_.back().mind = cut_outs_to_mind(piece.cut_outs);
             if (run_.start.at == EndKind::wall_end)
                 leave_long(parts_.back(), scribed_);

@@ -100,6 +100,8 @@ private:
         worktop.z = z;
         worktop.breadth = deepest(first, last) + site_.rules().worktop_overhang;
         worktop.cuts = {right_of(last) - from};
+        worktop.mass =
+            site_.rules().worktop_density * (worktop.to - from) * worktop.breadth * site_.rules().worktop_thick;
         const auto units = std::count_if(first, last, [](const StandingUnit& s) { return is_cabinet(s.unit); });
         const Length begins = units_.front().place.left;
         worktop.cut_outs = cut_outs_between(run_.cut_outs, from - begins, worktop.to - begins);

@@ -38,6 +38,8 @@ public:
     }
 
 private:
+    const Wall& wall() const { return draft_.site.wall.wall; }
+
     void step(Sentence words, bool hold = false, int persons = 1) {
         steps_.push_back({std::move(words), hold, phase_, persons});
     }
@@ -64,8 +66,10 @@ private:
 
     void lines() {
         const RunLayout& layout = plan_.layout;
-        step({"Strike a plumb line at {0} from the reference end: the run begins there", {quantity(layout.left())}});
-        step({"Its end is at {0}: measure it from the same reference end", {quantity(layout.right())}});
+        step({"Strike a plumb line at {0} from the reference end: the run begins there",
+              {along(wall(), wall().tape().near(layout.left(), layout.right()))}});
+        step({"Its end is at {0}: measure it from the same reference end",
+              {along(wall(), wall().tape().far(layout.left(), layout.right()))}});
         const Length z = draft_.run.level == RunLevel::wall ? plan_.units.front().bottom : plan_.units.front().top;
         step({draft_.run.level == RunLevel::wall ? std::string_view{"Strike a level line at {0} above the datum, the "
                                                                     "units' bottoms"}
@@ -102,18 +106,21 @@ private:
             if (piece.what == RunPiece::What::suspension_rail)
                 step({"Screw the rail on, its lower edge at {0}, from {1} to {2}, at {3} places, screws at each: {4}; "
                       "check it is level",
-                      {quantity(piece.z), quantity(piece.from), quantity(piece.to), count(piece.fixings.size()),
+                      {quantity(piece.z), along(wall(), wall().tape().near(piece.from, piece.to)),
+                       along(wall(), wall().tape().far(piece.from, piece.to)), count(piece.fixings.size()),
                        count(piece.hold.screws)}},
                      true);
             else if (piece.what == RunPiece::What::ledger)
                 step({"Screw a temporary ledger to the wall, its top edge at {0}, from {1} to {2}, or set a jack to "
                       "that height",
-                      {quantity(piece.z), quantity(piece.from), quantity(piece.to)}});
+                      {quantity(piece.z), along(wall(), wall().tape().near(piece.from, piece.to)),
+                       along(wall(), wall().tape().far(piece.from, piece.to))}});
         for (std::size_t i = 0; i < draft_.units.size(); ++i)
             if (const UnitPlan& unit = plan_.units[i]; draft_.units[i].on_plates() && unit.fixing)
                 step({"{0}: hook plates at {1} and {2}, their upper screws at {3}: hole {4} deep {5}, {6}, {7} long. "
                       "Check their line with a level",
-                      {unit.name, quantity(unit.holes.front().x), quantity(unit.holes.back().x),
+                      {unit.name, along(wall(), wall().tape().near(unit.holes.front().x, unit.holes.back().x)),
+                       along(wall(), wall().tape().far(unit.holes.front().x, unit.holes.back().x)),
                        quantity(unit.holes.front().z), stock(unit.fixing->hole_diameter),
                        stock(unit.fixing->drill_depth), unit.fixing->name, stock(unit.fixing->screw_length)}},
                      true);
@@ -178,7 +185,8 @@ private:
             return;
         const auto [low, high] = std::ranges::minmax_element(unit.feet, {}, &Foot::height);
         step({"{0}: set its legs to {1} at {2} and {3} at {4} before it goes in",
-              {unit.name, quantity(low->height), quantity(low->x), quantity(high->height), quantity(high->x)}});
+              {unit.name, quantity(low->height), along(wall(), low->x), quantity(high->height),
+               along(wall(), high->x)}});
         if (high->packer > Length{})
             step({"{0}: a packer strip {1} to {2} thick goes under it first; level that",
                   {unit.name, quantity(low->packer), quantity(high->packer)}},
@@ -229,7 +237,7 @@ private:
                 if (hole.packing >= 1_mm) {
                     step({"Lay a straightedge along the faces: where a screw's packing is given, slacken it and pack: "
                           "{0} of {1} at {2}, {3} up",
-                          {quantity(hole.packing), unit.name, quantity(hole.x), quantity(hole.z)}});
+                          {quantity(hole.packing), unit.name, along(wall(), hole.x), quantity(hole.z)}});
                     return;
                 }
         step({"Lay a straightedge along the faces; pack behind the screws where the wall is hollow"});
@@ -266,7 +274,8 @@ private:
         for (const RunPiece& piece : plan_.pieces)
             if (piece.what == RunPiece::What::plinth)
                 step({"Plinth from {0} to {1}, {2} high: scribe it to the floor, clip it to the legs",
-                      {quantity(piece.from), quantity(piece.to), quantity(piece.breadth)}});
+                      {along(wall(), wall().tape().near(piece.from, piece.to)),
+                       along(wall(), wall().tape().far(piece.from, piece.to)), quantity(piece.breadth)}});
     }
 
     /// Laid when what carries it is level; sealed last, and left alone.
@@ -277,13 +286,19 @@ private:
                 any = true;
                 for (const CutOut& cut : piece.cut_outs)
                     step(cut_out_step(cut));
-                const bool heavy = piece.to - piece.from > rules_.two_carry_from;
-                step({heavy ? std::string_view{"Two carry the worktop in, {0} by {1}: scribe it to the wall, screw it "
-                                               "up from under, screws shorter than it and its rail together"}
-                            : "Lay the worktop on, {0} by {1}: scribe it to the wall, screw it up from under, screws "
-                              "shorter than it and its rail together",
-                      {quantity(piece.to - piece.from), quantity(piece.breadth)}},
-                     false, heavy ? 2 : 1);
+                // Over the units that stand before the wall it is held out at arm's length.
+                const Lift lift = lift_of(piece.mass, piece.z, piece.z, true, rules_);
+                const bool two = lift.persons() > 1 || piece.to - piece.from > rules_.two_carry_from;
+                Step laid = lifting(
+                    {two ? std::
+                               string_view{"Two carry the worktop in, {0} by {1}, {2}: scribe it to the wall, screw it "
+                                           "up from under, screws shorter than it and its rail together"}
+                         : "Lay the worktop on, {0} by {1}, {2}: scribe it to the wall, screw it up from under, screws "
+                           "shorter than it and its rail together",
+                     {quantity(piece.to - piece.from), quantity(piece.breadth), quantity(piece.mass)}},
+                    phase_, lift, false);
+                laid.persons = two ? 2 : 1;
+                steps_.push_back(std::move(laid));
             }
         if (!any)
             return;

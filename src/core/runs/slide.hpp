@@ -13,7 +13,7 @@ struct HungUnit {
     std::size_t wants = 2; ///< studs; of one that stands on the floor one will do
 };
 
-/// What the search is asked. All places are from the reference end.
+/// What the search is asked. All places are from the wall's left end.
 struct SlideQuestion {
     std::vector<Length> widths; ///< of the run's units
     std::vector<HungUnit> hung;

@@ -185,9 +185,14 @@ Drawing draw_day(const Job& job, const JobOrder& order, const DaySchedule& sched
 }
 
 std::vector<Sentence> schedule_words(const DaySchedule& schedule) {
-    if (!schedule.impossible.empty() || schedule.tasks.empty())
+    if (!schedule.impossible.empty())
         return schedule.impossible;
     std::vector<Sentence> words;
+    if (schedule.tasks.empty()) {
+        if (schedule.done > 0)
+            words.push_back({"All {0} steps are ticked off", {count(schedule.done)}});
+        return words;
+    }
     const auto day = [](JobTime time) { return count(static_cast<std::size_t>(day_of(time))); };
     const JobTime last = schedule.ends - 1;
     if (schedule.earliest())
@@ -209,6 +214,9 @@ std::vector<Sentence> schedule_words(const DaySchedule& schedule) {
         words.push_back({"A helper is there for {0}; what wants one takes {1}",
                          {minutes(static_cast<double>(schedule.helper_there) / 60),
                           minutes(static_cast<double>(schedule.least_helper) / 60)}});
+    if (schedule.done > 0)
+        words.push_back({"Steps ticked off: {0}. Left, and planned here: {1}",
+                         {count(schedule.done), count(schedule.tasks.size())}});
     return words;
 }
 

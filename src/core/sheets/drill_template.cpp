@@ -6,7 +6,7 @@
 namespace yes_square {
 namespace {
 
-void add_hole(TemplateFrame& frame, const WallMark& mark, const Voice& voice) {
+void add_hole(TemplateFrame& frame, const WallMark& mark, const Tape& tape, const Voice& voice) {
     const Point at = frame.on_page(mark.x.in_mm(), mark.z.in_mm());
     const double radius = mark.fixing ? std::max(0.8, mark.fixing->hole_diameter.in_mm() / 2) : 1.5;
     const Ink ink = mark.in_strip() ? Ink::alarm : Ink::hole;
@@ -17,8 +17,9 @@ void add_hole(TemplateFrame& frame, const WallMark& mark, const Voice& voice) {
     const bool over_right = mark.x.in_mm() > frame.right() - 60;
     const Align align = over_right ? Align::right : Align::left;
     const double x = over_right ? at.x - radius - 2 : at.x + radius + 2;
-    frame.words({x, at.y - 1.5}, fmt::format("{}, {}", format_bare(mark.x, voice.unit), format(mark.z, voice.unit)),
-                2.8, ink, true, align);
+    frame.words({x, at.y - 1.5},
+                fmt::format("{}, {}", format_bare(tape.reads(mark.x), voice.unit), format(mark.z, voice.unit)), 2.8,
+                ink, true, align);
     if (mark.fixing)
         frame.words(
             {x, at.y + 4},
@@ -40,9 +41,10 @@ void add_level_line(TemplateFrame& frame, const WallMark& mark, const Voice& voi
 
 } // namespace
 
-std::vector<TemplatePage> drill_template(const std::string& name, const std::vector<WallMark>& marks, double width,
-                                         double height, const Voice& voice) {
-    FullSize holes{name, "Frame's lower left corner: {0} from the reference end, {1} above the datum", {}, {}, {}};
+std::vector<TemplatePage> drill_template(const std::string& name, const std::vector<WallMark>& marks, const Tape& tape,
+                                         double width, double height, const Voice& voice) {
+    FullSize holes{name, "Frame's lower left corner: {0} from the reference end, {1} above the datum", {}, {}, {},
+                   tape};
     for (const WallMark& mark : marks)
         if (mark.kind == MarkKind::hole) {
             holes.along.push_back(mark.x.in_mm());
@@ -53,7 +55,7 @@ std::vector<TemplatePage> drill_template(const std::string& name, const std::vec
         for (const WallMark& mark : marks)
             if (mark.kind == MarkKind::hole && frame.holds(mark.x.in_mm(), mark.z.in_mm())) {
                 any = true;
-                add_hole(frame, mark, voice);
+                add_hole(frame, mark, tape, voice);
             } else if (mark.kind == MarkKind::level_line) {
                 add_level_line(frame, mark, voice);
             }

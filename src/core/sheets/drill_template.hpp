@@ -9,7 +9,7 @@
 namespace yes_square {
 
 /// The holes of one thing at full size, with the level line where it crosses. See full_size_pages().
-std::vector<TemplatePage> drill_template(const std::string& name, const std::vector<WallMark>& marks, double width,
-                                         double height, const Voice& voice);
+std::vector<TemplatePage> drill_template(const std::string& name, const std::vector<WallMark>& marks, const Tape& tape,
+                                         double width, double height, const Voice& voice);
 
 } // namespace yes_square

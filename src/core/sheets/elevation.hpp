@@ -31,7 +31,7 @@ struct ElevationFrame {
 
 /// From places on the wall to places on paper and back.
 struct ElevationScale {
-    double left = 0;      ///< mm of paper at the reference end
+    double left = 0;      ///< mm of paper at the left end
     double floor = 0;     ///< mm of paper at the datum
     double per_metre = 1; ///< mm of paper
 
@@ -46,7 +46,7 @@ struct Elevation {
     ElevationScale scale;
 };
 
-/// The wall seen square on, with what is on it, the run rod under it and the height rod at its reference side.
+/// The wall seen square on, with what is on it, the run rod under it and the height rod at its left.
 /// Rod figures are running dimensions in the voice's unit; those that would overlap step aside.
 Elevation draw_elevation(const Wall& wall, const WallPlan& plan, const ElevationFrame& frame, const Voice& voice);
 

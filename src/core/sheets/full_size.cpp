@@ -65,7 +65,7 @@ std::vector<TemplatePage> full_size_pages(const FullSize& what, double width, do
     const double frame_height = height - head - foot;
     const std::vector<double> lefts = starts(what.along, width);
     const std::vector<double> bottoms = starts(what.up, frame_height);
-    const auto figure = [&](double mm) { return format(Length::nearest_to_metres(mm / 1000), voice.unit); };
+    const auto figure = [&](Length length) { return format(length, voice.unit); };
     std::vector<TemplatePage> pages;
     for (std::size_t row = bottoms.size(); row-- > 0;)
         for (std::size_t column = 0; column < lefts.size(); ++column) {
@@ -77,7 +77,8 @@ std::vector<TemplatePage> full_size_pages(const FullSize& what, double width, do
             page.left = Length::nearest_to_metres(frame.left() / 1000);
             page.bottom = Length::nearest_to_metres(frame.bottom() / 1000);
             page.drawing = {width, height, {}};
-            frame.words({0, 6}, say(Sentence{what.corner, {figure(frame.left()), figure(frame.bottom())}}, voice));
+            frame.words({0, 6},
+                        say(Sentence{what.corner, {figure(what.tape.reads(page.left)), figure(page.bottom)}}, voice));
             frame.add(Rectangle{{0, head}, width, frame_height, Ink::wall, Fill::none, 0.2});
             add_crosses(frame);
             if (!what.draw(frame))

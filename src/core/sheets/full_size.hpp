@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/job/job.hpp"
 #include "core/measure/sentence.hpp"
 #include "core/sheets/drawing.hpp"
 
@@ -59,6 +60,7 @@ struct FullSize {
     std::vector<double> along; ///< mm: every one of these, and of those up, is to lie on a page
     std::vector<double> up;
     std::function<bool(TemplateFrame&)> draw; ///< a page; false: there is nothing on it, and it is left out
+    Tape tape = {};                           ///< by which its corners are said
 };
 
 /// Pages of a size in mm (what the printer leaves free taken off), each with a line of 100 mm to measure, crosses to

@@ -12,7 +12,7 @@ struct OpenLeaf {
     std::string item; ///< id of the unit, the wardrobe or the piece
     bool drawer = false;
     bool either_hinge = false; ///< a door whose hinge is not told: it may turn about either end
-    Length hinge;              ///< of a door: where it turns, from the reference end
+    Length hinge;              ///< of a door: where it turns, from the wall's left end
     Length free_end;           ///< where it closes; of a drawer hinge and free end are its two sides
     Length front;              ///< of the closed leaf, out of the wall
     Length out;                ///< how far it stands before that when it is open

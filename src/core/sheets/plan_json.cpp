@@ -17,7 +17,7 @@ public:
         : JsonParts{voice}
         , voice_{voice} {}
 
-    Json shelf(const ShelfPlan& plan) const {
+    Json shelf(const ShelfPlan& plan, const Tape& tape) const {
         Json json{{"id", plan.id}, {"name", plan.name}};
         json["arm_least_m"] = plan.arm_least.in_metres();
         json["arm_most_m"] = plan.arm_most.in_metres();
@@ -37,7 +37,7 @@ public:
                            {"overhang", plan.sag->overhang}};
         json["supports"] = Json::array();
         for (std::size_t i = 0; i < plan.brackets.size(); ++i)
-            json["supports"].push_back(support(i, plan.brackets[i]));
+            json["supports"].push_back(support(i, plan.brackets[i], tape));
         json["marks"] = Json::array();
         for (const PlannedHole& hole : plan.holes)
             json["marks"].push_back({{"support", hole.place + 1},
@@ -45,7 +45,7 @@ public:
                                      {"x_m", hole.x.in_metres()},
                                      {"z_m", hole.z.in_metres()},
                                      {"above_floor_now_m", hole.above_now.in_metres()},
-                                     {"x", format(hole.x, voice_.unit)},
+                                     {"x", format(tape.reads(hole.x), voice_.unit)},
                                      {"z", format(hole.z, voice_.unit)}});
         json["groups"] = groups(plan);
         json["plate_utilisation"] = used(plan.plate_utilisation);
@@ -171,10 +171,10 @@ private:
         return plan.hanger ? "hanger" : plan.other ? std::string{enum_name(plan.other->kind)} : "bracket";
     }
 
-    Json support(std::size_t index, const BracketPlan& plan) const {
+    Json support(std::size_t index, const BracketPlan& plan, const Tape& tape) const {
         Json json{{"number", index + 1},
                   {"x_m", plan.x.in_metres()},
-                  {"x", format(plan.x, voice_.unit)},
+                  {"x", format(tape.reads(plan.x), voice_.unit)},
                   {"hold", std::string{substrate_name(plan.substrate)}},
                   {"stands", stands(plan)},
                   {"pinned", plan.pinned},
@@ -293,14 +293,18 @@ Json run_json(const RunPlan& run, const PlanWriter& writer) {
 
 std::string plan_json(const Job& job, const Plan& plan, const Voice& voice) {
     const PlanWriter writer{voice};
-    Json document{{"format", "yes-square plan"},
-                  {"version", 1},
-                  {"job", job.title},
-                  {"timber_joints_by", std::string{enum_name(job.rules.timber)}},
-                  {"units", "SI: m, N, N m, kg, N/m; x from the reference end, z above the datum"}};
+    Json document{
+        {"format", "yes-square plan"},
+        {"version", 1},
+        {"job", job.title},
+        {"timber_joints_by", std::string{enum_name(job.rules.timber)}},
+        {"units",
+         "SI: m, N, N m, kg, N/m; x from a wall's left end, z above the datum; texts beside them as its tape reads"}};
     document["walls"] = Json::array();
     for (std::size_t i = 0; i < plan.walls.size(); ++i) {
-        Json wall{{"id", plan.walls[i]->wall_id}, {"name", job.walls[i].name}};
+        Json wall{{"id", plan.walls[i]->wall_id},
+                  {"name", job.walls[i].name},
+                  {"measured_from", std::string{enum_name(job.walls[i].measured_from)}}};
         wall["service_strips"] = Json::array();
         for (const Strip& strip : plan.walls[i]->survey.strips)
             wall["service_strips"].push_back({{"what", std::string{strip.what}},
@@ -314,13 +318,16 @@ std::string plan_json(const Job& job, const Plan& plan, const Voice& voice) {
             wall["runs"].push_back(run_json(run, writer));
         wall["shelves"] = Json::array();
         for (const ShelfPlan& shelf : plan.walls[i]->shelves)
-            wall["shelves"].push_back(writer.shelf(shelf));
+            wall["shelves"].push_back(writer.shelf(shelf, plan.walls[i]->tape));
         wall["noggings"] = Json::array();
         for (const Nogging& nogging : plan.walls[i]->noggings)
             wall["noggings"].push_back({{"left_m", nogging.left.in_metres()},
                                         {"length_m", nogging.length().in_metres()},
                                         {"z_m", nogging.z.in_metres()},
-                                        {"fixings", nogging.holds.size()}});
+                                        {"fixings", nogging.holds.size()},
+                                        {"screws_each_end", nogging.screws},
+                                        {"end_n", nogging.end_load.in_si()},
+                                        {"ends_used", used(nogging.ends)}});
         write_furniture(wall, *plan.walls[i], writer);
         write_day(wall, *plan.walls[i], writer);
         document["walls"].push_back(std::move(wall));

@@ -2,7 +2,8 @@
 
 #include "core/sheets/elevation.hpp"
 
-/// The setting-out rods of an elevation: the run rod under the wall, the height rod at its reference side.
+/// The setting-out rods of an elevation: the run rod under the wall, its figures from the reference end, and the height
+/// rod beside it.
 namespace yes_square {
 
 /// A stud's ink by how sure it is.

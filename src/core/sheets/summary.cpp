@@ -38,7 +38,7 @@ std::string shelf_text(const Wall& wall, const Shelf& asked, const ShelfPlan& sh
                             format(shelf.arm_least, voice.unit), format(shelf.arm_most, voice.unit));
     for (std::size_t i = 0; i < shelf.brackets.size(); ++i) {
         const BracketPlan& place = shelf.brackets[i];
-        text += fmt::format("  bracket {} at {}, {}, carries {}", i + 1, format(place.x, voice.unit),
+        text += fmt::format("  bracket {} at {}, {}, carries {}", i + 1, format(wall.tape().reads(place.x), voice.unit),
                             words(place.substrate), say(quantity(place.carries), voice));
         if (place.fixing)
             text += fmt::format(
@@ -49,8 +49,8 @@ std::string shelf_text(const Wall& wall, const Shelf& asked, const ShelfPlan& sh
         for (const PlannedHole& hole : shelf.holes)
             if (hole.place == i)
                 text +=
-                    fmt::format("    hole {} at {}, {} up{}\n", hole.row + 1, format(hole.x, voice.unit),
-                                format(hole.z, voice.unit),
+                    fmt::format("    hole {} at {}, {} up{}\n", hole.row + 1,
+                                format(wall.tape().reads(hole.x), voice.unit), format(hole.z, voice.unit),
                                 place.row_fixings.empty() || !hole.fixing ? std::string{} : ", " + hole.fixing->name);
     }
     for (const CleatPlan& cleat : shelf.cleats)
@@ -113,18 +113,19 @@ std::string lines_text(const Room& room, const RoomLines& lines, const Voice& vo
 std::string run_text(const WallPlan& wall, const RunPlan& run, const Voice& voice) {
     std::string text = fmt::format("{}, {}\n", wall.wall_name, run.name);
     for (const UnitPlan& unit : run.units) {
-        text += fmt::format("  {:<24} {} to {}, {} to {} up", unit.name, format(unit.place.left, voice.unit),
-                            format(unit.place.right(), voice.unit), format(unit.bottom, voice.unit),
-                            format(unit.top, voice.unit));
+        text += fmt::format("  {:<24} {} to {}, {} to {} up", unit.name,
+                            format(wall.tape.reads(wall.tape.near(unit.place.left, unit.place.right())), voice.unit),
+                            format(wall.tape.reads(wall.tape.far(unit.place.left, unit.place.right())), voice.unit),
+                            format(unit.bottom, voice.unit), format(unit.top, voice.unit));
         if (unit.fixing)
             text += fmt::format("; {}, {} long", unit.fixing->name, say(stock(unit.fixing->screw_length), voice));
         if (unit.utilisation.known() && unit.tension + unit.shear > 0)
             text += fmt::format(", used to {}", say(ratio(unit.utilisation), voice));
         text += "\n";
         for (const PlannedHole& hole : unit.holes)
-            text += fmt::format("    hole at {}, {} up; inside {} from the left; {}\n", format(hole.x, voice.unit),
-                                format(hole.z, voice.unit), format(unit.inside_left(hole), voice.unit),
-                                say(words(hole.substrate), voice));
+            text += fmt::format("    hole at {}, {} up; inside {} from the left; {}\n",
+                                format(wall.tape.reads(hole.x), voice.unit), format(hole.z, voice.unit),
+                                format(unit.inside_left(hole), voice.unit), say(words(hole.substrate), voice));
     }
     for (const RunPiece& piece : run.pieces)
         if (piece.hold.fixing)

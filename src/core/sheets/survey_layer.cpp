@@ -85,7 +85,7 @@ private:
             return;
         const double x = scale_.x(frame_.advice->x);
         pen_.line(x, scale_.y(wall_.height) - 0.3 * text(), x, scale_.y({}), Ink::level, 0.5, Stroke::dashed);
-        const std::string words = say({"Probe at {0}", {quantity(frame_.advice->x)}}, voice_);
+        const std::string words = say({"Probe at {0}", {along(wall_, frame_.advice->x)}}, voice_);
         const double half = text_width(words, text(), true) / 2;
         const double middle =
             std::clamp(x, scale_.x({}) + half, std::max(scale_.x({}) + half, scale_.x(wall_.length) - half));

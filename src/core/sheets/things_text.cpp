@@ -13,10 +13,10 @@ std::string used(Utilisation utilisation, const Voice& voice) {
     return say(ratio(utilisation), voice);
 }
 
-std::string own_text(const SystemPlan& plan, const Voice& voice) {
+std::string own_text(const SystemPlan& plan, const Tape& tape, const Voice& voice) {
     std::string text;
     for (const BayPlan& bay : plan.bays) {
-        text += fmt::format("  bay {} at {}, {} wide\n", bay.number, format(bay.left, voice.unit),
+        text += fmt::format("  bay {} at {}, {} wide\n", bay.number, format(tape.reads(bay.left), voice.unit),
                             format(bay.width, voice.unit));
         for (const BayShelf& shelf : bay.shelves)
             text +=
@@ -27,7 +27,7 @@ std::string own_text(const SystemPlan& plan, const Voice& voice) {
         for (const BayCleat& cleat : bay.cleats) {
             text += fmt::format("    cleat of {}, screws {} up at", cleat.shelf, format(cleat.z, voice.unit));
             for (const PlannedHole& screw : cleat.screws)
-                text += " " + format(screw.x, voice.unit);
+                text += " " + format(tape.reads(screw.x), voice.unit);
             text += fmt::format("; used {}\n", used(cleat.utilisation, voice));
         }
     }
@@ -36,14 +36,14 @@ std::string own_text(const SystemPlan& plan, const Voice& voice) {
     return text;
 }
 
-std::string own_text(const PiecePlan& plan, const Voice& voice) {
+std::string own_text(const PiecePlan& plan, const Tape& tape, const Voice& voice) {
     std::string text = fmt::format("  {}\n", words(plan.verdict));
     for (const TipCase& tip : plan.cases)
         text += fmt::format("  {}: over {}, righting {}{}\n", words(tip.kind), say(quantity(tip.balance.over), voice),
                             say(quantity(tip.balance.righting), voice), tip.balance.tips() ? ", tips" : "");
     for (const PlannedHole& place : plan.holes)
-        text += fmt::format("  held at {}, {} up, {}\n", format(place.x, voice.unit), format(place.z, voice.unit),
-                            words(place.substrate));
+        text += fmt::format("  held at {}, {} up, {}\n", format(tape.reads(place.x), voice.unit),
+                            format(place.z, voice.unit), words(place.substrate));
     if (plan.fixing)
         text += fmt::format("  {}, {} long; each {}, used {}\n", plan.fixing->name,
                             say(stock(plan.fixing->screw_length), voice), say(quantity(plan.each), voice),
@@ -51,38 +51,38 @@ std::string own_text(const PiecePlan& plan, const Voice& voice) {
     return text;
 }
 
-std::string unit_text(const UnitPlan& unit, const Voice& voice) {
+std::string unit_text(const UnitPlan& unit, const Tape& tape, const Voice& voice) {
     std::string text;
     for (const PlannedHole& hole : unit.holes)
-        text += fmt::format("    hole at {}, {} up; {}\n", format(hole.x, voice.unit), format(hole.z, voice.unit),
-                            words(hole.substrate));
+        text += fmt::format("    hole at {}, {} up; {}\n", format(tape.reads(hole.x), voice.unit),
+                            format(hole.z, voice.unit), words(hole.substrate));
     if (unit.fixing)
         text += fmt::format("    {}, {} long, used {}\n", unit.fixing->name,
                             say(stock(unit.fixing->screw_length), voice), used(unit.utilisation, voice));
     return text;
 }
 
-std::string own_text(const BoxPlan& plan, const Voice& voice) {
+std::string own_text(const BoxPlan& plan, const Tape& tape, const Voice& voice) {
     std::string text =
         fmt::format("  {} empty, {} full\n", say(quantity(plan.mass), voice), say(quantity(plan.loaded_mass), voice));
     for (const BoxPart& part : plan.pieces)
         text += fmt::format("    {} x {}: {} x {} x {}\n", part.number, part.what, format(part.length, voice.unit),
                             format(part.breadth, voice.unit), say(stock(part.thickness), voice));
-    return text + unit_text(plan.hang, voice);
+    return text + unit_text(plan.hang, tape, voice);
 }
 
-std::string own_text(const HungPlan& plan, const Voice& voice) {
+std::string own_text(const HungPlan& plan, const Tape& tape, const Voice& voice) {
     return fmt::format("  {}; as found used {}; add {} at the top, {} at the bottom\n", words(plan.verdict),
                        used(plan.utilisation, voice), plan.add_top, plan.add_bottom) +
-           unit_text(plan.wanted, voice);
+           unit_text(plan.wanted, tape, voice);
 }
 
 /// Of a thing of any kind: its holes with what holds them, and its parts.
-std::string own_text(const ThingPlan& plan, const Voice& voice) {
+std::string own_text(const ThingPlan& plan, const Tape& tape, const Voice& voice) {
     std::string text;
     for (const PlannedHole& hole : plan.holes) {
-        text += fmt::format("  hole at {}, {} up; {}", format(hole.x, voice.unit), format(hole.z, voice.unit),
-                            say(words(hole.substrate), voice));
+        text += fmt::format("  hole at {}, {} up; {}", format(tape.reads(hole.x), voice.unit),
+                            format(hole.z, voice.unit), say(words(hole.substrate), voice));
         if (hole.fixing)
             text += fmt::format("; {}, {} long, used {}", hole.fixing->name,
                                 say(stock(hole.fixing->screw_length), voice), used(hole.utilisation, voice));
@@ -111,7 +111,7 @@ std::string things_text(const WallPlan& wall, const Voice& voice) {
     for_each_kind(Things{}, [&]<class Kind>() {
         if constexpr (by_itself<Kind>)
             for (const auto& thing : wall.*plans_of<Kind>)
-                text += fmt::format("\n{}, {}\n{}{}", wall.wall_name, thing.name, own_text(thing, voice),
+                text += fmt::format("\n{}, {}\n{}{}", wall.wall_name, thing.name, own_text(thing, wall.tape, voice),
                                     checks_of_one(thing.checks, voice));
     });
     return text;

@@ -154,8 +154,8 @@ private:
         const auto rod = std::ranges::find(places, x, &BracketPlan::x);
         if (rod != places.end() && !carries(rod->substrate))
             checker.add(checks::rod_in_lining,
-                        {"The rod at {0} meets no stud: in a lining it holds nothing", {quantity(x)}}, std::nullopt, x,
-                        checker.shelf().underside());
+                        {"The rod at {0} meets no stud: in a lining it holds nothing", {checker.site().along(x)}},
+                        std::nullopt, x, checker.shelf().underside());
     }
 
     /// Beside a leg, in the nearest stud where the wall is framed.
@@ -169,7 +169,7 @@ private:
         for (const Length at : places)
             if (at > Length{} && at < shelf.length && at != leg &&
                 absolute(at - leg) <= curer.site().rules.shelves.leg_back_within &&
-                curer.change(check, {"A bracket beside the leg, pinned at {0}", {quantity(shelf.left + at)}},
+                curer.change(check, {"A bracket beside the leg, pinned at {0}", {curer.site().along(shelf.left + at)}},
                              [&](Shelf& changed) { changed.pins.push_back(at); }))
                 return;
     }
@@ -229,7 +229,7 @@ private:
             if (leg && std::ranges::none_of(checker.plan().brackets, holds_back))
                 checker.add(checks::leg_back_free,
                             {"Nothing holds the board's back within {0} of the leg at {1}: it tips over the leg",
-                             {quantity(checker.rules().leg_back_within), quantity(shelf.left + at)}},
+                             {quantity(checker.rules().leg_back_within), checker.site().along(shelf.left + at)}},
                             std::nullopt, shelf.left + at, shelf.underside());
         }
     }

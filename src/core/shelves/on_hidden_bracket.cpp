@@ -44,7 +44,7 @@ public:
     void say_steps(ShelfSteps& steps) const override {
         const OnHiddenBracket& how = of(steps.shelf());
         steps.say({"The hanger's left end goes at {0}: the shelf's end and its offset of {1} inside",
-                   {quantity(steps.shelf().left + how.offset), quantity(how.offset)}});
+                   {steps.site().along(steps.shelf().left + how.offset), quantity(how.offset)}});
         steps.say({"Middle screw first, all others loose; level it; then tighten, those its maker names above all"});
         steps.lift({"Slide the shelf on, {0}, up to the wall", {steps.mass()}});
         if (how.retaining_screws > 0)

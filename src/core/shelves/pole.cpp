@@ -1,3 +1,4 @@
+#include "core/shelves/pole_height.hpp"
 #include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_curer.hpp"
 #include "core/shelves/shelf_kind_checks.hpp"
@@ -15,6 +16,7 @@ constexpr Length plate_inset = 10_mm;
 constexpr Length plate_width = 40_mm;
 constexpr Length plate_thickness = 4_mm;
 constexpr Length past_trim = 5_in;
+constexpr double usual_share = 0.6;
 
 struct Metal {
     Pressure modulus;
@@ -39,15 +41,10 @@ public:
         const auto window = std::ranges::find(wall.openings, OpeningKind::window, &Opening::kind);
         if (window == wall.openings.end())
             return;
-        const Length trim = window->bottom + window->height;
         shelf.left = std::max(Length{}, window->left - past_trim);
         shelf.length = std::min(wall.length, window->left + window->width + past_trim) - shelf.left;
-        shelf.height = trim + (wall.height - trim) * 6 / 10;
-        // Its plate's holes stay under the strip along the ceiling where cables run.
-        const HouseRules usual;
-        const Length under = wall.height - wall.cornice_height - usual.strip_corner - Pole{}.plate / 2;
-        if (under - plate_inset > trim)
-            shelf.height = std::min(shelf.height, under);
+        if (const auto room = pole_room(wall, shelf, HouseRules{}))
+            shelf.height = pole_height(*room, usual_share);
     }
     bool own_thickness() const override { return true; }
     bool sat_on() const override { return false; }

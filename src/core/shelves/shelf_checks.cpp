@@ -75,27 +75,27 @@ void check_stud(const Shelf& shelf, const WallSite& site, std::size_t i, ShelfPl
         add_check(plan.checks, checks::stud_assumed,
                   {of_place(place, shelf, "Bracket {0} hangs on an assumed stud at {1}: nobody has found it yet",
                             "No. {0} hangs on an assumed stud at {1}: nobody has found it yet"),
-                   {place_number(i), quantity(stud.centre)}},
+                   {place_number(i), site.along(stud.centre)}},
                   std::nullopt, place.x, shelf.underside());
     else if (loose)
         add_check(plan.checks, checks::stud_indicated, Severity::error,
                   {of_place(place, shelf,
                             "Bracket {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw",
                             "No. {0}: the stud's centre at {1} is known to {2} only, too loosely for a screw"),
-                   {place_number(i), quantity(stud.centre), fine(stud.uncertainty.in_metres())}},
+                   {place_number(i), site.along(stud.centre), fine(stud.uncertainty.in_metres())}},
                   fine(stud.uncertainty.in_metres()), place.x, shelf.underside());
     else if (stud.state == StudState::detected)
         add_check(
             plan.checks, checks::stud_detected,
             {of_place(place, shelf, "Bracket {0}: a detector found the stud at {1}; its first pilot hole is the proof",
                       "No. {0}: a detector found the stud at {1}; its first pilot hole is the proof"),
-             {place_number(i), quantity(stud.centre)}},
+             {place_number(i), site.along(stud.centre)}},
             std::nullopt, place.x, shelf.underside());
     else if (stud.state == StudState::indicated)
         add_check(plan.checks, checks::stud_indicated, Severity::warning,
                   {of_place(place, shelf, "Bracket {0}: the stud at {1} is indicated, not proved",
                             "No. {0}: the stud at {1} is indicated, not proved"),
-                   {place_number(i), quantity(stud.centre)}},
+                   {place_number(i), site.along(stud.centre)}},
                   std::nullopt, place.x, shelf.underside());
 }
 

@@ -46,7 +46,7 @@ void check_neighbours(const Shelf& shelf, const WallSite& site, const Outline& b
     for (const ServicePoint& service : wall.services)
         if (const Outline box = box_of(service); board.overlaps(box) && !service.far_side)
             add_check(plan.checks, checks::over_service, Severity::error,
-                      {"The shelf's back edge covers {0} at {1}", {word(service.kind), quantity(service.centre)}},
+                      {"The shelf's back edge covers {0} at {1}", {word(service.kind), site.along(service.centre)}},
                       std::nullopt, service.centre, service.height);
     each_other_board(site, shelf, board, [&](const Shelf& other, const Outline& box) {
         if (board.overlaps(box))
@@ -65,8 +65,8 @@ void check_board(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
             add_check(plan.checks, checks::leaves_wall, {"The shelf passes {0} by {1}", {where, quantity(by)}},
                       quantity(by), shelf.left, shelf.height);
     };
-    leaves(-board.left, "the reference end");
-    leaves(board.right - wall.length, "the far end of the wall");
+    leaves(-board.left, "the left end of the wall");
+    leaves(board.right - wall.length, "the right end of the wall");
     leaves(board.top - wall.height, "the top of the wall");
     leaves(-board.bottom, "the floor");
     for (const Opening& opening : wall.openings)
@@ -92,7 +92,7 @@ void check_board(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
         if (const Outline box = box_of(obstacle); board.overlaps(box))
             add_check(plan.checks, checks::over_obstacle,
                       {"The shelf reaches {0} into {1} at {2}, its clearance included",
-                       {quantity(overlap(board, box)), words(obstacle.kind), quantity(obstacle.left)}},
+                       {quantity(overlap(board, box)), words(obstacle.kind), site.along(obstacle.left)}},
                       quantity(overlap(board, box)), std::max(board.left, box.left), shelf.height);
     if (const auto ceiling = lowest_between(site.survey.floor.ceiling, shelf.left, shelf.right());
         ceiling && shelf.height > *ceiling && shelf.height <= wall.height)
@@ -133,13 +133,13 @@ void check_leg(const Outline& leg, std::size_t i, const Shelf& shelf, const Wall
         if (leg.overlaps(box_of(obstacle)))
             add_check(plan.checks, checks::over_obstacle,
                       {"The leg of bracket {0} stands in {1} at {2}, its clearance included",
-                       {place_number(i), words(obstacle.kind), quantity(obstacle.left)}},
+                       {place_number(i), words(obstacle.kind), site.along(obstacle.left)}},
                       std::nullopt, plan.brackets[i].x, leg.bottom);
     for (const ServicePoint& service : site.wall.services)
         if (leg.overlaps(box_of(service)) && !service.far_side)
             add_check(plan.checks, checks::leg_fouls_service,
                       {"The leg of bracket {0} covers {1} at {2}",
-                       {place_number(i), word(service.kind), quantity(service.centre)}},
+                       {place_number(i), word(service.kind), site.along(service.centre)}},
                       std::nullopt, service.centre, service.height);
     for (const Opening& opening : site.wall.openings)
         if (leg.overlaps(box_of(opening)))
@@ -160,7 +160,7 @@ void check_leg(const Outline& leg, std::size_t i, const Shelf& shelf, const Wall
 } // namespace
 
 void check_clearances(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
-    for (Check& check : strip_checks({}, plan.holes, site.survey.strips, site.rules.detector_sweep))
+    for (Check& check : strip_checks({}, plan.holes, site))
         plan.checks.push_back(std::move(check));
     for (std::size_t i = 0; i < plan.brackets.size(); ++i)
         for (const Outline& leg : leg_boxes(shelf, plan, plan.brackets[i]))

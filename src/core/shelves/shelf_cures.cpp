@@ -41,7 +41,8 @@ private:
         static const std::vector<Row> all{
             {{checks::stud_assumed, checks::stud_indicated},
              [](const Curer& self, Check& check) {
-                 say(check, {"Probe both edges of the stud at {0} and enter it as proved", {quantity(*check.x)}});
+                 say(check,
+                     {"Probe both edges of the stud at {0} and enter it as proved", {self.site_.along(*check.x)}});
                  self.slide_to_studs(check);
              }},
             {{checks::no_stud, checks::one_stud},
@@ -176,7 +177,7 @@ private:
         std::ranges::sort(places, {}, [&](Length place) { return absolute(place - shelf_.length / 2); });
         places.resize(std::min(places.size(), most_slides));
         for (const Length place : places)
-            if (change(check, {"Join two boards over a bracket at {0}", {quantity(shelf_.left + place)}},
+            if (change(check, {"Join two boards over a bracket at {0}", {site_.along(shelf_.left + place)}},
                        [&](Shelf& shelf) { shelf.joints = {place}; }))
                 return;
         if (!shelf_.joints.empty())
@@ -314,10 +315,10 @@ private:
             if (!board_box(shelf_).overlaps(box) || thing.off >= shelf_.depth)
                 continue;
             if (thing.at_right_end)
-                offer(check, {"End the shelf at {0}", {quantity(box.left)}},
+                offer(check, {"End the shelf at {0}", {site_.along(box.left)}},
                       ResizeShelf{shelf_.id, shelf_.left, box.left - shelf_.left});
             else
-                offer(check, {"Begin the shelf at {0}", {quantity(box.right)}},
+                offer(check, {"Begin the shelf at {0}", {site_.along(box.right)}},
                       ResizeShelf{shelf_.id, box.right, shelf_.right() - box.right});
         }
     }
@@ -328,10 +329,10 @@ private:
             if (!board_box(shelf_).overlaps(box))
                 continue;
             if (box.left > shelf_.left)
-                offer(check, {"End the shelf at {0}", {quantity(box.left)}},
+                offer(check, {"End the shelf at {0}", {site_.along(box.left)}},
                       ResizeShelf{shelf_.id, shelf_.left, box.left - shelf_.left});
             if (box.right < shelf_.right())
-                offer(check, {"Begin the shelf at {0}", {quantity(box.right)}},
+                offer(check, {"Begin the shelf at {0}", {site_.along(box.right)}},
                       ResizeShelf{shelf_.id, box.right, shelf_.right() - box.right});
         }
     }

@@ -55,7 +55,7 @@ private:
             if (!carried)
                 add(checks::joint_unsupported,
                     {"The boards meet at {0}, and nothing that carries is under them there",
-                     {quantity(shelf_.left + joint)}},
+                     {site_.along(shelf_.left + joint)}},
                     std::nullopt, shelf_.left + joint, shelf_.underside());
         }
         // No moment passes a joint, so a board on one bracket would tip.
@@ -68,7 +68,7 @@ private:
             if (under < 2)
                 add(checks::joint_unsupported,
                     {"Board {0}, from {1} to {2}, has less than two places under it that carry: it would tip",
-                     {count(i + 1), quantity(piece.left), quantity(piece.left + piece.back)}},
+                     {count(i + 1), site_.along(piece.left), site_.along(piece.left + piece.back)}},
                     std::nullopt, piece.left, shelf_.underside());
         }
     }
@@ -102,7 +102,7 @@ private:
                     there.back < cut.front())
                     add(checks::cut_out_over_bracket,
                         {"{0} at {1} reaches into what is cut out for {2}: move one of them",
-                         {name_of_place(place, shelf_), quantity(place.x),
+                         {name_of_place(place, shelf_), site_.along(place.x),
                           cut.name.empty() ? std::string{"the cut-out"} : cut.name}},
                         std::nullopt, place.x, shelf_.underside());
             }
@@ -138,7 +138,7 @@ private:
             if (pin <= Length{} || pin >= shelf_.length)
                 add(checks::pin_off_board,
                     {"What is pinned at {0} is off the board, which runs from {1} to {2}",
-                     {quantity(shelf_.left + pin), quantity(shelf_.left), quantity(shelf_.right())}},
+                     {site_.along(shelf_.left + pin), site_.along(shelf_.left), site_.along(shelf_.right())}},
                     std::nullopt, shelf_.left + pin, shelf_.underside());
         if (way_of(shelf_).chooses_bracket())
             for (const OtherSupport& other : shelf_.others)
@@ -148,7 +148,7 @@ private:
             if (pins[i] - pins[i - 1] < plan_.bracket->width)
                 add(checks::pins_too_close,
                     {"Two places are pinned {0} apart, at {1}: what stands there is {2} broad",
-                     {quantity(pins[i] - pins[i - 1]), quantity(shelf_.left + pins[i]),
+                     {quantity(pins[i] - pins[i - 1]), site_.along(shelf_.left + pins[i]),
                       quantity(plan_.bracket->width)}},
                     quantity(plan_.bracket->width - (pins[i] - pins[i - 1])), shelf_.left + pins[i],
                     shelf_.underside());
@@ -169,7 +169,7 @@ private:
             else if (place.substrate == Substrate::lining)
                 add(checks::hanger_misses_joist,
                     {"Hanger {0} at {1} meets no ceiling joist: it would hang on the ceiling's lining",
-                     {count(i + 1), quantity(place.x)}},
+                     {count(i + 1), site_.along(place.x)}},
                     std::nullopt, place.x, shelf_.height);
         }
     }
@@ -194,7 +194,7 @@ void KindChecker::holes_in_it(const HungPlate& hung) {
     if (plate_outside)
         add(checks::hole_outside,
             {"Its plate, {0} wide from {1}, reaches beyond the thing it carries",
-             {quantity(hung.width), quantity(hung.left)}},
+             {quantity(hung.width), site_.along(hung.left)}},
             std::nullopt, hung.left, hung.top);
     for (std::size_t i = 0; i < hung.plate->holes.size(); ++i) {
         const PlateHole& hole = hung.plate->holes[i];
@@ -238,27 +238,27 @@ void KindChecker::plate() {
                 {"Hole {0} at {1} falls on a stud's edge, which would split, and leaves a nogging no room: move it "
                  "a "
                  "little",
-                 {count(i + 1), quantity(hole.x)}},
+                 {count(i + 1), site_.along(hole.x)}},
                 std::nullopt, hole.x, hole.z);
         else if (!carries(place.substrate) && hung.plate->holes[i].must)
             add(checks::hole_must_hold,
                 {"Hole {0} at {1} must be used, and there is nothing behind it but the lining",
-                 {count(i + 1), quantity(hole.x)}},
+                 {count(i + 1), site_.along(hole.x)}},
                 std::nullopt, hole.x, hole.z);
         if (place.substrate == Substrate::assumed_stud)
             add(checks::stud_assumed,
                 {"Hole {0} counts on an assumed stud at {1}: nobody has found it yet",
-                 {count(i + 1), quantity(hole.x)}},
+                 {count(i + 1), site_.along(hole.x)}},
                 std::nullopt, hole.x, hole.z);
         if (place.substrate == Substrate::detected_stud)
             add(checks::stud_detected,
                 {"Hole {0}: a detector found the stud at {1}; its first pilot hole is the proof",
-                 {count(i + 1), quantity(hole.x)}},
+                 {count(i + 1), site_.along(hole.x)}},
                 std::nullopt, hole.x, hole.z);
         if (place.substrate == Substrate::indicated_stud)
             add(checks::stud_indicated, Severity::warning,
-                {"Hole {0}: the stud at {1} is indicated, not proved", {count(i + 1), quantity(hole.x)}}, std::nullopt,
-                hole.x, hole.z);
+                {"Hole {0}: the stud at {1} is indicated, not proved", {count(i + 1), site_.along(hole.x)}},
+                std::nullopt, hole.x, hole.z);
         if (carries(place.substrate) && !plan_.plate_turns && !place.fixing)
             add(checks::no_fixing, {"Hole {0}: no screw or plug at hand suits it and this wall", {count(i + 1)}},
                 std::nullopt, hole.x, hole.z);

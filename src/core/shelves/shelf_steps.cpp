@@ -48,7 +48,7 @@ void ShelfSteps::lay_board() {
             say({"Leg {0}: {1} long, its middle {2} from the reference end and {3} out of the wall. Set it under the "
                  "board "
                  "where that lies level, screw it from above or with a plate",
-                 {count(i + 1), quantity(leg_length(shelf_, site_, place)), quantity(place.x),
+                 {count(i + 1), quantity(leg_length(shelf_, site_, place)), site_.along(place.x),
                   quantity(place.other->out)}});
     }
     hold(Phase::prove, {"Lean on the front edge over each bracket: nothing may move"});
@@ -105,7 +105,8 @@ private:
 
     void mark_places() {
         say({"Strike a level line at {0} above the datum, from {1} to {2}",
-             {quantity(shelf_.underside()), quantity(shelf_.left), quantity(shelf_.right())}});
+             {quantity(shelf_.underside()), site_.along(site_.wall.tape().near(shelf_.left, shelf_.right())),
+              site_.along(site_.wall.tape().far(shelf_.left, shelf_.right()))}});
         if (const FloorProfile& floor = site_.survey.floor; floor.measured() || floor.build_up > Length{})
             say({"From the floor as it is now that line is {0} up at the shelf's left end and {1} at its right "
                  "end: for a look only, measure from the datum",
@@ -115,7 +116,7 @@ private:
             const BracketPlan& place = plan_.brackets[i];
             if (place.hanger)
                 say({"Hanger {0}: plumb up from {1} on the line to the ceiling and find the joist there",
-                     {count(i + 1), quantity(place.x)}});
+                     {count(i + 1), site_.along(place.x)}});
             else if (place.other && !place.rod)
                 continue; // said where it is set
             else
@@ -124,7 +125,7 @@ private:
                          ? std::string_view{"{0} {1}: mark its centre on the line at {2} from the reference end, and "
                                             "plumb down from it"}
                          : "{0} {1}: mark its centre at {2} from the reference end",
-                     {name_of_place(place, shelf_), count(i + 1), quantity(place.x)}});
+                     {name_of_place(place, shelf_), count(i + 1), site_.along(place.x)}});
         }
         if (plan_.bracket && plan_.bracket->off_middle() > Length{})
             say({"Its holes lie beside the middle of the leg: mark each by its own figures, or through the bracket "
@@ -138,10 +139,12 @@ private:
 
     void mark_holes() {
         if (const HungPlate hung = plate_of(shelf_); hung.plate && hung.plate->marks_through) {
-            say({"Hold it with its left end at {0} from the reference end and its top edge {1} above the datum, level "
-                 "it, "
-                 "and prick the wall through its own holes",
-                 {quantity(hung.left), quantity(hung.top)}});
+            say({by_tape(site_.wall,
+                         "Hold it with its left end at {0} from the reference end and its top edge {1} above the "
+                         "datum, level it, and prick the wall through its own holes",
+                         "Hold it with its right end at {0} from the reference end and its top edge {1} above the "
+                         "datum, level it, and prick the wall through its own holes"),
+                 {site_.along(site_.wall.tape().near(hung.left, hung.left + hung.width)), quantity(hung.top)}});
             for (std::size_t i = 0; i < plan_.holes.size(); ++i)
                 if (!carries(plan_.brackets[plan_.holes[i].place].substrate))
                     say({"Hole {0} has only the lining behind it: leave it, or a lining anchor to steady it",
@@ -150,15 +153,16 @@ private:
         }
         for (const PlannedLine& line : plan_.lines)
             if (line.plumb)
-                say({"Strike a plumb line at {0} from the reference end: its middle", {quantity(line.x)}});
+                say({"Strike a plumb line at {0} from the reference end: its middle", {site_.along(line.x)}});
             else
                 say({"Strike a level line through its holes, {0} above the datum, from {1} to {2}",
-                     {quantity(line.z), quantity(line.x), quantity(line.to_x)}});
+                     {quantity(line.z), site_.along(site_.wall.tape().near(line.x, line.to_x)),
+                      site_.along(site_.wall.tape().far(line.x, line.to_x))}});
         for (std::size_t i = 0; i < plan_.holes.size(); ++i) {
             const PlannedHole& hole = plan_.holes[i];
             if (carries(plan_.brackets[hole.place].substrate))
                 say({"Hole {0}: mark it at {1} from the reference end, {2} above the datum",
-                     {count(i + 1), quantity(hole.x), quantity(hole.z)}});
+                     {count(i + 1), site_.along(hole.x), quantity(hole.z)}});
             else
                 say({"Hole {0} has only the lining behind it: leave it, or a lining anchor to steady it",
                      {count(i + 1)}});

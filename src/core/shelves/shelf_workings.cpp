@@ -181,14 +181,14 @@ private:
         const BracketPlan& place = plan_.brackets[i];
         Working working{numbered("bracket", i),
                         {"Bracket {0}, {1}: centre from the reference end", {count(i + 1), word(place.substrate)}},
-                        "{0} + {1}",
-                        {{"shelf's left end", quantity(shelf_.left), measured},
+                        by_tape(site_.wall, "{0} + {1}", "{0} - {1}"),
+                        {{"shelf's left end", site_.along(shelf_.left), measured},
                          {"from its left end", quantity(place.x - shelf_.left), derived}},
-                        quantity(place.x),
+                        site_.along(place.x),
                         derived};
         if (place.stud) {
             const Stud& stud = site_.survey.studs[*place.stud];
-            working.terms.push_back({"stud's centre", quantity(stud.centre), measured});
+            working.terms.push_back({"stud's centre", site_.along(stud.centre), measured});
             working.terms.push_back({"known to", fine(stud.uncertainty.in_metres()), measured});
         }
         add(std::move(working));
@@ -288,7 +288,7 @@ private:
         for (std::size_t i = 0; i < plan_.holes.size(); ++i)
             add({numbered("hole", i),
                  {"Hole {0}, {1}: {2} from the reference end and this high",
-                  {count(i + 1), word(plan_.brackets[i].substrate), quantity(plan_.holes[i].x)}},
+                  {count(i + 1), word(plan_.brackets[i].substrate), site_.along(plan_.holes[i].x)}},
                  "{0} - {1}",
                  {{"top edge", quantity(hung.top), derived},
                   {"hole below it", quantity(hung.plate->holes[i].down), measured}},
@@ -312,9 +312,9 @@ private:
             const BoardPiece& piece = plan_.pieces[i];
             Working working{numbered("board", i),
                             {"Board {0}, cut to", {count(i + 1)}},
-                            "{0} - {1}",
-                            {{"its right end, from the reference end", quantity(piece.left + piece.back), derived},
-                             {"its left end", quantity(piece.left), derived}},
+                            by_tape(site_.wall, "{0} - {1}", "{1} - {0}"),
+                            {{"its right end, from the reference end", site_.along(piece.left + piece.back), derived},
+                             {"its left end", site_.along(piece.left), derived}},
                             quantity(piece.back),
                             derived};
             if (piece.front != piece.back)
@@ -331,7 +331,7 @@ private:
         Working working = packing_working(
             "scribe",
             {"Most room between the wall and a straight back edge: leave it on to scribe, or pack the brackets"}, face,
-            *face.deepest_between(shelf_.left, shelf_.right(), shelf_.underside()));
+            *face.deepest_between(shelf_.left, shelf_.right(), shelf_.underside()), site_.wall);
         for (std::size_t i = 0; i < plan_.brackets.size(); ++i)
             working.terms.push_back({"packing behind a bracket, left to right",
                                      fine(face.shim_at(plan_.brackets[i].x, shelf_.underside())->in_metres()),

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/job/along.hpp"
 #include "core/plan/check.hpp"
 #include "core/survey/face.hpp"
 
@@ -8,6 +9,6 @@ namespace yes_square {
 /// The sum behind the packing at a place: the gap read there, less that at the proudest place, along the line fitted to
 /// all readings. `face` has readings.
 Working packing_working(std::string subject, Sentence title, const FaceProfile& face,
-                        const FaceProfile::Deepest& deepest);
+                        const FaceProfile::Deepest& deepest, const Wall& wall);
 
 } // namespace yes_square

@@ -40,7 +40,7 @@ std::vector<InStrip> in_strips(const std::vector<PlannedHole>& holes, const std:
 }
 
 /// @param of  whose they are, where the thing has several: a unit, its rail
-Sentence words_of(const std::string& of, const InStrip& in) {
+Sentence words_of(const std::string& of, const InStrip& in, const WallSite& site) {
     const bool one = in.holes == 1;
     if (of.empty())
         return {in.inferred()
@@ -48,29 +48,30 @@ Sentence words_of(const std::string& of, const InStrip& in) {
                           : "{0} holes, the first at {1}, lie where {2} is likely; detect before you drill"
                 : one ? "The hole at {1} lies in {2}"
                       : "{0} holes, the first at {1}, lie in {2}",
-                {count(in.holes), quantity(in.first.x), in.strip.what}};
+                {count(in.holes), site.along(in.first.x), in.strip.what}};
     return {in.inferred()
                 ? one ? std::string_view{"{3}: the hole at {1} lies where {2} is likely; detect before you drill"}
                       : "{3}: {0} holes, the first at {1}, lie where {2} is likely; detect before you drill"
             : one ? "{3}: the hole at {1} lies in {2}"
                   : "{3}: {0} holes, the first at {1}, lie in {2}",
-            {count(in.holes), quantity(in.first.x), in.strip.what, of}};
+            {count(in.holes), site.along(in.first.x), in.strip.what, of}};
 }
 
 } // namespace
 
-std::vector<Check> strip_checks(const std::string& of, const std::vector<PlannedHole>& holes,
-                                const std::vector<Strip>& strips, Length sweep) {
+std::vector<Check> strip_checks(const std::string& of, const std::vector<PlannedHole>& holes, const WallSite& site) {
     std::vector<Check> found;
-    for (const InStrip& in : in_strips(holes, strips, sweep)) {
+    for (const InStrip& in : in_strips(holes, site.survey.strips, site.rules.detector_sweep)) {
         Check& check = add_check(found, in.inferred() ? checks::detect_first : checks::in_service_strip,
-                                 words_of(of, in), std::nullopt, in.first.x, in.first.z);
+                                 words_of(of, in, site), std::nullopt, in.first.x, in.first.z);
         const Outline& swept = in.swept;
         if (in.inferred())
             check.cures.push_back(
                 {{"Go over {0} to {1} along and {2} to {3} up with a detector, and enter what it reads "
                   "under Survey, Services: where it reads clear you may drill",
-                  {quantity(swept.left), quantity(swept.right), quantity(swept.bottom), quantity(swept.top)}},
+                  {site.along(site.wall.tape().near(swept.left, swept.right)),
+                   site.along(site.wall.tape().far(swept.left, swept.right)), quantity(swept.bottom),
+                   quantity(swept.top)}},
                  {}});
         else if (in.strip.basis == Strip::Basis::detected)
             check.cures.push_back({{"Move it, or have the service moved or taken out by who may do that"}, {}});
@@ -80,7 +81,7 @@ std::vector<Check> strip_checks(const std::string& of, const std::vector<Planned
     return found;
 }
 
-void say_pilot_first(ThingPlan& thing) {
+void say_pilot_first(ThingPlan& thing, const WallSite& site) {
     std::vector<std::size_t> said;
     std::vector<Step> steps;
     for (const PlannedHole& hole : thing.holes) {
@@ -91,7 +92,7 @@ void say_pilot_first(ThingPlan& thing) {
         steps.push_back(
             {{"A detector alone found the stud at {0}. Drill one pilot hole in it first, at {0} and {1} up: "
               "wood on the bit all the way proves it. None: stop, enter it, the plan changes",
-              {quantity(hole.x), quantity(hole.z)}},
+              {site.along(hole.x), quantity(hole.z)}},
              true,
              Phase::drill});
     }
@@ -99,9 +100,9 @@ void say_pilot_first(ThingPlan& thing) {
     thing.steps.insert(drilling, steps.begin(), steps.end());
 }
 
-void say_detect_first(ThingPlan& thing, const std::vector<Strip>& strips, Length sweep) {
+void say_detect_first(ThingPlan& thing, const WallSite& site) {
     std::vector<Step> steps;
-    for (const InStrip& in : in_strips(thing.holes, strips, sweep)) {
+    for (const InStrip& in : in_strips(thing.holes, site.survey.strips, site.rules.detector_sweep)) {
         if (!in.inferred())
             continue;
         const Outline& swept = in.swept;
@@ -111,8 +112,9 @@ void say_detect_first(ThingPlan& thing, const std::vector<Strip>& strips, Length
                                      "a detector; {5} is likely there. Clear: enter it and drill. Else stop"}
                   : "Before {6} holes, the first at {4}: go over {0} to {1} along and {2} to {3} up with a "
                     "detector; {5} is likely there. Clear: enter it and drill. Else stop",
-              {quantity(swept.left), quantity(swept.right), quantity(swept.bottom), quantity(swept.top),
-               quantity(in.first.x), in.strip.what, count(in.holes)}},
+              {site.along(site.wall.tape().near(swept.left, swept.right)),
+               site.along(site.wall.tape().far(swept.left, swept.right)), quantity(swept.bottom), quantity(swept.top),
+               site.along(in.first.x), in.strip.what, count(in.holes)}},
              true});
     }
     const auto detector =

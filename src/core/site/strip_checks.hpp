@@ -1,7 +1,7 @@
 #pragma once
 
 #include "core/plan/thing_plan.hpp"
-#include "core/survey/strips.hpp"
+#include "core/site/wall_site.hpp"
 
 /// What hidden services say of the holes of a thing.
 namespace yes_square {
@@ -17,17 +17,14 @@ inline constexpr CheckCode detect_first{"detect_first", Severity::warning, Bears
 
 /// One check for each strip that any of some holes lies in, with what to do about it.
 /// @param of     whose holes they are, where a thing has several: a unit of a run, its rail; else empty
-/// @param strips WallSurvey::strips, by which PlannedHole::strips counts
-/// @param sweep  how far past a hole a detector is led
-std::vector<Check> strip_checks(const std::string& of, const std::vector<PlannedHole>& holes,
-                                const std::vector<Strip>& strips, Length sweep);
+std::vector<Check> strip_checks(const std::string& of, const std::vector<PlannedHole>& holes, const WallSite& site);
 
 /// The pilot hole that is the only proof of a stud, as long as nobody but a detector found it: before any other hole
 /// in it.
-void say_pilot_first(ThingPlan& thing);
+void say_pilot_first(ThingPlan& thing, const WallSite& site);
 
 /// What is to be gone over with a detector before which of its holes is drilled: said among the thing's steps, after
 /// the detector's.
-void say_detect_first(ThingPlan& thing, const std::vector<Strip>& strips, Length sweep);
+void say_detect_first(ThingPlan& thing, const WallSite& site);
 
 } // namespace yes_square

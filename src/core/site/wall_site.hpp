@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/fixings/choose_fixing.hpp"
+#include "core/job/along.hpp"
 #include "core/job/job.hpp"
 #include "core/plan/plan.hpp"
 
@@ -30,6 +31,9 @@ struct WallSite {
     WallSite with(const FixingChoices* other) const {
         return {rules, catalogue, wall, service_class, survey, other, looked_at};
     }
+
+    /// See along(wall, x).
+    Quantity along(Length x) const { return yes_square::along(wall, x); }
 
     FixingGround fixings(const ChosenFixing* by_hand) const { return {catalogue, rules, wall, by_hand}; }
     /// With what is chosen for all of a thing.

@@ -122,7 +122,7 @@ std::vector<Step> steps_of(const Piece& piece, const PiecePlan& plan, const Wall
     step({"Empty it and take its drawers out; set it where it stays and pack its feet level, none of them loose"});
     phase = Phase::mark;
     for (const PlannedHole& place : plan.holes)
-        step({"Mark {0} from the reference end, {1} up", {quantity(place.x), quantity(place.z)}});
+        step({"Mark {0} from the reference end, {1} up", {site.along(place.x), quantity(place.z)}});
     const Length gap = gap_behind(piece, site.wall);
     phase = Phase::hang;
     switch (how.kind) {

@@ -24,7 +24,8 @@ public:
         DaySchedule schedule;
         schedule.crew = static_cast<std::size_t>(crew_);
         say_impossible(schedule);
-        if (works_.empty() || !schedule.impossible.empty())
+        schedule.done = static_cast<std::size_t>(std::ranges::count(works_, true, &Work::done));
+        if (schedule.done == works_.size() || !schedule.impossible.empty())
             return schedule;
         schedule.least_end = least_end();
         schedule.least_helper = least_helper();
@@ -173,7 +174,8 @@ private:
 
     void fill(DaySchedule& schedule) const {
         for (std::size_t t = 0; t < works_.size(); ++t)
-            schedule.tasks.push_back({t, best_.begins[t], best_.begins[t] + works_[t].takes, {}, 0});
+            if (!works_[t].done)
+                schedule.tasks.push_back({t, best_.begins[t], best_.begins[t] + works_[t].takes, {}, 0});
         std::ranges::stable_sort(schedule.tasks, {}, [](const ScheduledTask& each) {
             return std::tuple{each.begins, each.ends, each.task};
         });
@@ -292,7 +294,7 @@ DaySchedule day_schedule(const Job& job, const JobOrder& order) {
 
 Slips slips_when(const Job& job, const JobOrder& order, const DaySchedule& schedule, std::size_t task, JobTime longer) {
     Slips slips;
-    if (schedule.tasks.size() != order.tasks.size() || task >= order.tasks.size())
+    if (schedule.tasks.size() + schedule.done != order.tasks.size() || task >= order.tasks.size())
         return slips;
     Scheduler scheduler{job, order};
     scheduler.longer(task, longer);

@@ -26,7 +26,8 @@ struct ScheduledTask {
 };
 
 struct DaySchedule {
-    std::vector<ScheduledTask> tasks; ///< by when they begin
+    std::vector<ScheduledTask> tasks; ///< what is not ticked off, by when it begins
+    std::size_t done = 0;             ///< steps that are
     std::size_t crew = 1;
     std::size_t helpers = 0;          ///< most of them at a time
     JobTime ends = 0;                 ///< when the last step is done
@@ -41,7 +42,8 @@ struct DaySchedule {
 
 /// Shares the steps of a job out among its persons and days: steps are not broken off overnight; what cures goes on day
 /// and night and wants nobody; more hands than the crew are a helper's, who is there when the job says or, where it
-/// says nothing of helpers, whenever one is wanted; nothing begins before its room is free and its parts are there.
+/// says nothing of helpers, whenever one is wanted; nothing begins before its room is free and its parts are there, and
+/// nothing at all before the day of work that comes next, with all that is ticked off done.
 /// Ends as early as a search finds, within a quarter of an hour; of those it has the helper there for as short, and of
 /// those goes over to another wall as seldom as it finds. End and helper are held against bounds: every chain of steps
 /// by itself, and all work from any moment on shared out among all hands without a gap (as heads and tails bound a

@@ -1,5 +1,7 @@
 #include "core/steps/placing.hpp"
 
+#include "core/fitting/as_found.hpp"
+
 #include <functional>
 #include <numeric>
 #include <optional>
@@ -49,6 +51,12 @@ std::vector<JobTime> Placing::begun_in(const std::vector<std::size_t>& order) co
 
 Work Placing::work_of(const Task& task) const {
     Work work;
+    if (const Tick* tick = find_tick(job_, task.key); tick && tick->state == TickState::done) {
+        work.after = task.after;
+        work.done = true;
+        return work;
+    }
+    work.not_before = morning(std::max(1, job_.days.next));
     work.takes = static_cast<JobTime>(std::llround(std::max(0.0, task.minutes) * 60));
     work.after = task.after;
     if (task.step.phase != Phase::cure) {

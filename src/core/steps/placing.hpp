@@ -56,8 +56,9 @@ private:
 struct Work {
     JobTime takes = 0;
     JobTime not_before = 0;
-    int crew = 0;    ///< of the crew's hands
-    int helpers = 0; ///< and others
+    int crew = 0;      ///< of the crew's hands
+    int helpers = 0;   ///< and others
+    bool done = false; ///< ticked off: it takes nothing any more
     std::vector<std::size_t> after;
     bool cures() const { return crew == 0; }
 };

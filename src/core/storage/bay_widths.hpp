@@ -7,7 +7,7 @@
 namespace yes_square {
 
 struct BayLayout {
-    std::vector<Length> lefts;  ///< of the clear openings, from the reference end
+    std::vector<Length> lefts;  ///< of the clear openings, from the wall's left end
     std::vector<Length> widths; ///< between panels
     Length left_over;           ///< width that no bay takes; less than 0: they need more than there is
 };

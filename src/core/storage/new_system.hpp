@@ -5,7 +5,7 @@
 /// What a fitter begins with, before anything is changed: sizes of common practice, sensible for the wall.
 namespace yes_square {
 
-/// A wardrobe along a wall, from its reference end and no wider than the wall: double hanging, shelves, long hanging.
+/// A wardrobe along a wall, from its left end and no wider than the wall: double hanging, shelves, long hanging.
 /// Its bays have ids of their own.
 StorageSystem new_system(const Job& job, const Wall& wall);
 /// The same from one end of the wall to the other, at its least width, as far as what stands in its corners lets it.

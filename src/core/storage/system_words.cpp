@@ -2,6 +2,7 @@
 
 #include "core/fixings/used_working.hpp"
 #include "core/job/field_visits.hpp"
+#include "core/site/lifting.hpp"
 #include "core/statics/back_held.hpp"
 #include "core/storage/bay_cleats.hpp"
 #include "core/storage/bay_widths.hpp"
@@ -59,9 +60,9 @@ private:
         Working& one = workings_.emplace_back();
         one.subject = subject(bay, "width");
         one.title = {"Bay {0} is wide", {count(bay.number)}};
-        one.sum = "{0} - {1}";
-        one.terms = {{"its right panel's face", quantity(bay.right()), derived},
-                     {"its left panel's", quantity(bay.left), derived}};
+        one.sum = by_tape(site_.wall, "{0} - {1}", "{1} - {0}");
+        one.terms = {{"its right panel's face", site_.along(bay.right()), derived},
+                     {"its left panel's", site_.along(bay.left), derived}};
         one.result = quantity(bay.width);
         one.source = derived;
         const Bay& chosen = system_.bays[bay.number - 1];
@@ -176,7 +177,7 @@ private:
     void marks() {
         const BayPlan& first = plan_.bays.front();
         step({"Strike a plumb line at {0}, the outer face of P1, and a level line at {1}, the screws of the top cleats",
-              {quantity(system_.left), quantity(first.cleats.empty() ? plan_.head : first.cleats.front().z)}});
+              {site_.along(system_.left), quantity(first.cleats.empty() ? plan_.head : first.cleats.front().z)}});
         step({site_.masonry()
                   ? std::string_view{"Mark the holes of every cleat, and check each once more from the reference end"}
                   : "Mark every stud on that line, and check each once more from the reference end"},
@@ -201,10 +202,15 @@ private:
     void raise() {
         const Quantity mass = quantity(plan_.panels.front().mass);
         const bool two = persons_for(plan_, site_.rules.runs) > 1;
-        step({two ? std::string_view{"Two stand {0} up, {1}, and one keeps hold of it"}
-                  : "Stand {0} up, {1}, and keep hold of it",
-              {plan_.panels.front().label, mass}},
-             true, two ? 2 : 1);
+        // Its foot stays on the floor, or on the ledger: hands raise the other half of it, about its middle.
+        const Lift lift = lift_of(plan_.panels.front().mass / 2, plan_.foot + system_.panel_height / 2,
+                                  plan_.foot + system_.panel_height, false, site_.rules.runs);
+        Step stood = lifting({two ? std::string_view{"Two stand {0} up, {1}, and one keeps hold of it"}
+                                  : "Stand {0} up, {1}, and keep hold of it",
+                              {plan_.panels.front().label, mass}},
+                             phase_, lift, true);
+        stood.persons = two ? 2 : std::max(1, stood.persons);
+        steps_.push_back(std::move(stood));
         for (std::size_t i = 0; i < plan_.bays.size(); ++i) {
             const BayPlan& bay = plan_.bays[i];
             const std::string& right = plan_.panels[i + 1].label;
@@ -223,7 +229,7 @@ private:
                 step({"Stop: nothing holds behind bay {0}. Do not let go of {1}", {count(bay.number), right}}, true);
             else if (plan_.fixing)
                 step({"Hold {0} until one screw through the cleat of {1} is in at {2}: {3}, {4} long",
-                      {right, top.shelf, quantity(top.screws.front().x), plan_.fixing->name,
+                      {right, top.shelf, site_.along(top.screws.front().x), plan_.fixing->name,
                        stock(plan_.fixing->screw_length)}},
                      true);
         }

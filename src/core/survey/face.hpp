@@ -28,7 +28,7 @@ struct FaceRow {
 struct FaceProfile {
     std::vector<FaceRow> rows; ///< from the lowest
     double slope = 0;          ///< of the front line against the string, m of gap per m along the wall
-    double intercept = 0;      ///< m: gap at the reference end of the front line, which touches the proudest place
+    double intercept = 0;      ///< m: gap at the left end of the front line, which touches the proudest place
     double lean = 0;           ///< m per m of height; more than 0: the wall leans back as it rises
     bool plumb = true;         ///< the lean over the heights read is within the limits of error
     Length lean_over;          ///< the height it was read over; 0: one row only

@@ -1,4 +1,5 @@
 #include "core/survey/find_studs.hpp"
+#include "core/job/along.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -92,9 +93,10 @@ private:
         for (const Observation& seen : wall_.observations) {
             if (seen.x < Length{} || seen.x > wall_.length ||
                 (seen.z && (*seen.z < Length{} || *seen.z > wall_.height))) {
-                found_.doubts.push_back({std::clamp(seen.x, Length{}, wall_.length),
-                                         {"The reading at {0} is not on this wall; it is left out", {quantity(seen.x)}},
-                                         false});
+                found_.doubts.push_back(
+                    {std::clamp(seen.x, Length{}, wall_.length),
+                     {"The reading at {0} is not on this wall; it is left out", {along(wall_, seen.x)}},
+                     false});
                 continue;
             }
             const bool probe = seen.kind == EvidenceKind::probe_hit || seen.kind == EvidenceKind::left_edge ||
@@ -103,7 +105,7 @@ private:
                 found_.doubts.push_back({seen.x,
                                          {"The probe at {0}, {1} up, met the plate that runs along the wall; it says "
                                           "nothing of studs",
-                                          {quantity(seen.x), quantity(*seen.z)}}});
+                                          {along(wall_, seen.x), quantity(*seen.z)}}});
                 continue;
             }
             readings_.push_back(seen);
@@ -126,7 +128,7 @@ private:
                     {wood.centre(),
                      {"The wood at {0} is {1} wide: not a plain stud. It may be a nogging, a pipe, a "
                       "plate or a corner pack",
-                      {quantity(wood.centre()), quantity(wood.width())}}});
+                      {along(wall_, wood.centre()), quantity(wood.width())}}});
                 continue;
             }
             if (wood.verdict == ProvedWood::Verdict::stud) {
@@ -175,9 +177,10 @@ private:
             const Length centre = (left.x + right->x) / 2;
             const double together = std::hypot(error(left).in_metres(), error(*right).in_metres());
             if (std::abs((right->x - left.x - width()).in_metres()) > together) {
-                found_.doubts.push_back({centre,
-                                         {"The detector's edges at {0} and {1} are {2} apart: not one plain stud",
-                                          {quantity(left.x), quantity(right->x), quantity(right->x - left.x)}}});
+                found_.doubts.push_back(
+                    {centre,
+                     {"The detector's edges at {0} and {1} are {2} apart: not one plain stud",
+                      {along(wall_, left.x), along(wall_, right->x), quantity(right->x - left.x)}}});
                 continue;
             }
             // Of limits of error that hold 95 times in 100 the half is a standard deviation; the middle has half of
@@ -265,7 +268,7 @@ private:
         if (found.proof)
             found.working.push_back(
                 {"both edges probed, {0} and {1}: {2} wide",
-                 {quantity(found.proof->left), quantity(found.proof->right), quantity(found.proof->width())}});
+                 {along(wall_, found.proof->left), along(wall_, found.proof->right), quantity(found.proof->width())}});
         const Length spacing = found_.posterior.spacings().front().spacing;
         const FoundStud* nearest = nullptr;
         for (const FoundStud& other : found_.studs)
@@ -278,11 +281,11 @@ private:
                 if (std::abs(bays) == 1)
                     found.working.push_back(
                         {"{0} from the proved stud at {1}",
-                         {quantity(absolute(centre - nearest->stud.centre)), quantity(nearest->stud.centre)}});
+                         {quantity(absolute(centre - nearest->stud.centre)), along(wall_, nearest->stud.centre)}});
                 else
                     found.working.push_back({"{0} bays of {1} from the proved stud at {2}",
                                              {count(static_cast<std::size_t>(std::abs(bays))), quantity(spacing),
-                                              quantity(nearest->stud.centre)}});
+                                              along(wall_, nearest->stud.centre)}});
             }
         }
         for (const Observation& seen : wall_.observations) {
@@ -306,21 +309,22 @@ private:
             if (place.disputed()) {
                 found_.doubts.push_back({place.x,
                                          {"At {0} the probe read {1} times wood and {2} times nothing",
-                                          {quantity(place.x), count(static_cast<std::size_t>(place.hits)),
+                                          {along(wall_, place.x), count(static_cast<std::size_t>(place.hits)),
                                            count(static_cast<std::size_t>(place.misses))}}});
                 continue;
             }
             const double wood = found_.posterior.wood_at(place.x);
             if (place.wood() && wood < misfit)
-                found_.doubts.push_back({place.x, {"The probe hit at {0} does not fit the rest", {quantity(place.x)}}});
+                found_.doubts.push_back(
+                    {place.x, {"The probe hit at {0} does not fit the rest", {along(wall_, place.x)}}});
             else if (!place.wood() && wood > 1 - misfit)
                 found_.doubts.push_back(
-                    {place.x, {"The probe miss at {0} does not fit the rest", {quantity(place.x)}}});
+                    {place.x, {"The probe miss at {0} does not fit the rest", {along(wall_, place.x)}}});
         }
         for (const Stud& stud : wall_.studs)
             if (stud.state != StudState::assumed && found_.posterior.stud_within(stud.centre, width() / 2) < likely)
                 found_.doubts.push_back(
-                    {stud.centre, {"The readings speak against the stud told at {0}", {quantity(stud.centre)}}});
+                    {stud.centre, {"The readings speak against the stud told at {0}", {along(wall_, stud.centre)}}});
     }
 
     const Wall& wall_;

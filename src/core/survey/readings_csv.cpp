@@ -169,6 +169,12 @@ const std::vector<LineKind>& all_kinds() {
     return kinds;
 }
 
+/// From what is kept to what the tape reads, and back: of a box, to the edge that it reaches first.
+void turn_to_tape(const Wall& wall, Figures& line) {
+    if (line[x] && wall.tape().from_right())
+        line[x] = wall.tape().reads(*line[x]) - (line[height] ? line[width].value_or(Length{}) : Length{});
+}
+
 /// A column that must be more than nothing; the others may be 0.
 bool must_be_positive(Column column) {
     return column == width || column == height || column == error;
@@ -226,6 +232,10 @@ private:
         for (const Column column : kind->needs)
             if (!figures[column])
                 return fail(column_names[column], fmt::format("{} needs this figure", kind->name));
+        turn_to_tape(wall_, figures);
+        if (figures[x] && *figures[x] < Length{})
+            return fail(column_names[x], fmt::format("it is past the left end of the wall, {} long from its right one",
+                                                     format(wall_.length, Unit::mm)));
         kind->add(wall_, figures);
         ++added_;
     }
@@ -271,6 +281,8 @@ std::string readings_csv(const Wall& wall) {
     std::string text = fmt::format("{}\n", fmt::join(column_names, ","));
     for (const LineKind& kind : all_kinds()) {
         std::vector<Figures> lines = kind.list(wall);
+        for (Figures& line : lines)
+            turn_to_tape(wall, line);
         std::ranges::stable_sort(lines, {}, [](const Figures& line) { return line[x].value_or(Length{}); });
         for (const Figures& line : lines) {
             text += kind.name;

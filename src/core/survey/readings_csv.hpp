@@ -14,7 +14,7 @@
 ///     floor,0,,,,1032,
 namespace yes_square {
 
-/// Everything that was read or found on the wall, in walking order within each kind.
+/// Everything that was read or found on the wall, in walking order within each kind, along it as its tape reads.
 std::string readings_csv(const Wall& wall);
 
 /// Adds the readings of a table to a wall. A length may be written in any way the program reads one; a bare number is

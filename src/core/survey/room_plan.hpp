@@ -16,9 +16,9 @@ struct PlanPoint {
 
 struct PlanWall {
     std::size_t wall = 0; ///< index in the job
-    PlanPoint from;       ///< its reference end
+    PlanPoint from;       ///< its left end
     PlanPoint to;
-    double heading = 0;         ///< rad, of its run from the reference end
+    double heading = 0;         ///< rad, of its run from the wall's left end
     bool turn_measured = false; ///< the corner after it was measured, not taken as square
 };
 

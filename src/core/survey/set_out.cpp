@@ -9,8 +9,10 @@ std::vector<Sentence> from_end(const Wall& wall, Length spacing, bool left) {
     std::vector<Sentence> said;
     for (const SetOut& place : first_studs(spacing, wall.lining_thickness(), left ? wall.left_end : wall.right_end))
         if (place.from_corner > Length{} && place.from_corner < wall.length)
-            said.push_back({left ? std::string_view{"From the left end: {0}, if {1}"}
-                                 : "From the right end: {0}, if {1}; that is {2} from the reference end",
+            said.push_back({left != wall.tape().from_right() ? left ? std::string_view{"From the left end: {0}, if {1}"}
+                                                                    : "From the right end: {0}, if {1}"
+                            : left ? "From the left end: {0}, if {1}; that is {2} from the reference end"
+                                   : "From the right end: {0}, if {1}; that is {2} from the reference end",
                             {quantity(place.from_corner), place.built, quantity(wall.length - place.from_corner)}});
     return said;
 }

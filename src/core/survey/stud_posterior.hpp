@@ -44,7 +44,7 @@ public:
     /// Probability that a stud's centre is within `reach` of x.
     double stud_within(Length x, Length reach) const;
 
-    /// Per millimetre from the reference end: probability density of a stud's centre.
+    /// Per millimetre from the wall's left end: probability density of a stud's centre.
     const std::vector<double>& centres() const { return centres_; }
     /// The same of where wood begins, going right, and where it ends; two studs side by side are one piece of wood.
     const std::vector<double>& left_edges() const { return left_edges_; }
