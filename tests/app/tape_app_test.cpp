@@ -14,6 +14,13 @@ using namespace yes_square::app;
 
 namespace {
 
+QString words_on(const QString& path) {
+    QProcess process;
+    process.start("pdftotext", {"-layout", path, "-"});
+    REQUIRE(process.waitForFinished(30'000));
+    return QString::fromUtf8(process.readAllStandardOutput()).normalized(QString::NormalizationForm_KC).simplified();
+}
+
 /// A wall of 4 m between studs, measured from the right, with a shelf from 700 to 1900 from its left end.
 struct RightHanded : OneWallWindow {
     RightHanded()
@@ -122,11 +129,7 @@ TEST_CASE("at the wall and on paper the figures are those of the tape from the r
 
     const QString path = driven.folder.filePath("sheets.pdf");
     REQUIRE(write_sheets_pdf(path, driven.job(), driven.bench().plan()).isEmpty());
-    QProcess process;
-    process.start("pdftotext", {"-layout", path, "-"});
-    REQUIRE(process.waitForFinished(30'000));
-    const QString words =
-        QString::fromUtf8(process.readAllStandardOutput()).normalized(QString::NormalizationForm_KC).simplified();
+    const QString words = words_on(path);
     CHECK(words.contains("Measured from the RIGHT end of the wall"));
     for (const BracketPlan& place : plan.shelves.front().brackets) {
         const auto from_end = [](Length x) {
@@ -136,4 +139,22 @@ TEST_CASE("at the wall and on paper the figures are those of the tape from the r
         CHECK_FALSE(words.contains(from_end(place.x)));
     }
     CHECK(words.contains("Left end at 3287 mm, right end at 2070 mm"));
+}
+
+TEST_CASE("the same sheets print for the other end of the wall, and the job stays as it is", "[app][tape][sheets]") {
+    RightHanded driven;
+    const Job before = driven.job();
+    const QString path = driven.folder.filePath("other.pdf");
+    const auto print = [&] {
+        REQUIRE(write_sheets_pdf(path, driven.job(), driven.bench().plan(), sheet_set(u"sheets-other-ends")).isEmpty());
+        return words_on(path);
+    };
+    const QString left = print();
+    CHECK_FALSE(left.contains("Measured from the RIGHT end of the wall"));
+    CHECK(left.contains("Left end at 713 mm, right end at 1930 mm"));
+    CHECK(driven.job().walls == before.walls);
+    driven.bench().edit("the left", [](Job& job) { job.walls.front().measured_from = TapeEnd::left; });
+    const QString right = print();
+    CHECK(right.contains("Measured from the RIGHT end of the wall"));
+    CHECK(right.contains("Left end at 3287 mm, right end at 2070 mm"));
 }

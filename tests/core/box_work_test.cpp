@@ -1,9 +1,11 @@
+#include "../opinion/printed_sum.hpp"
 #include "core/boxes/box_parts.hpp"
 #include "core/boxes/box_work.hpp"
 #include "core/boxes/reckon_box.hpp"
 #include "core/cutting/worked_parts.hpp"
 #include "core/fixings/en_screw.hpp"
 #include "core/fixings/wood_screw.hpp"
+#include "core/sheets/summary.hpp"
 #include "core/sheets/work_drawing.hpp"
 #include "core/site/site_checks.hpp"
 #include "piece_walls.hpp"
@@ -491,4 +493,28 @@ TEST_CASE("strips whose ends are not held enough are wrong", "[boxes][joints][sa
     CHECK(over);
     // A back thick enough has none, and nothing of them is said.
     CHECK(plan_of(job_of(small_box())).strips.number() == 0);
+}
+
+TEST_CASE("the sum printed for a screwed joint and for strips gives the use that is judged", "[boxes][workings]") {
+    std::size_t sums = 0;
+    for (const TimberSchool school : {TimberSchool::nds, TimberSchool::en})
+        for (const Length top : {1200_mm, 1900_mm}) { // somebody leans on the low one
+            WallBox box = on_strips();
+            box.top = top;
+            box.depth = 300_mm;
+            box.joint = BoxJoint::butt;
+            box.corner = BoxCorner::sides_through;
+            const BoxPlan plan = plan_of(job_of(box, school));
+            for (const Working& working : plan.workings)
+                for (const auto& [subject, use] :
+                     {std::pair{std::string{"joint"}, plan.joint}, std::pair{std::string{"strips"}, plan.strips}})
+                    if (working.subject == subject) {
+                        const std::string text = sum_text(working, {});
+                        INFO(text);
+                        CHECK(opinion::halves_off(text).value_or(INFINITY) <= 1 + 1e-6);
+                        CHECK(working.result == ratio(use));
+                        ++sums;
+                    }
+        }
+    CHECK(sums >= 4);
 }

@@ -1,5 +1,5 @@
 // The house rules one by one.
-#include "core/job/fields.hpp"
+#include "core/job/each_member.hpp"
 #include "core/job/job.hpp"
 #include "core/job/rule_rows.hpp"
 
@@ -10,10 +10,10 @@ using namespace yes_square;
 
 namespace {
 
-/// A visitor that makes every rule another one, within its range.
-struct Bump {
-    template <class T>
-    void required(std::string_view, T& value, const Meaning& meaning = {}) {
+/// Every rule another one, within its range.
+HouseRules another_house() {
+    HouseRules rules;
+    each_member(rules, []<class T>(std::string_view, std::string_view, T& value, const Meaning& meaning) {
         if constexpr (std::same_as<T, Length>)
             value += 1_mm;
         else if constexpr (std::same_as<T, bool>)
@@ -26,24 +26,7 @@ struct Bump {
             value = value * 1.5 + T::si(1);
         else
             value = meaning.range == Range::fraction || meaning.range == Range::minority ? value * 0.9 : value + 1;
-    }
-    template <class T>
-    void optional(std::string_view name, T& value, const Meaning& meaning = {}) {
-        required(name, value, meaning);
-    }
-    void part(std::string_view, auto& part) { fields(*this, part); }
-    void list(std::string_view, auto&) {}
-    void maybe(std::string_view, auto&, const Meaning& = {}) {}
-    void lengths(std::string_view, auto&, const Meaning&) {}
-    void maybe_part(std::string_view, auto&) {}
-    void one_of(std::string_view, auto&) {}
-    void maybe_one_of(std::string_view, auto&) {}
-};
-
-HouseRules another_house() {
-    HouseRules rules;
-    Bump bump;
-    fields(bump, rules);
+    });
     return rules;
 }
 

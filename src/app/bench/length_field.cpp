@@ -65,7 +65,7 @@ std::optional<Length> LengthField::read() {
         refuse(*length < least_ && !refusal_.isEmpty() ? refusal_ : tr("That is longer than any wall"), 0);
         return std::nullopt;
     }
-    if (back_from_ && *length - *back_from_ > -least_) {
+    if (past_the_end(*length)) {
         refuse(tr("That is past the other end of the wall"), 0);
         return std::nullopt;
     }
@@ -107,7 +107,7 @@ void LengthField::enter() {
 void LengthField::take(Length length) {
     if (length < least_)
         return refuse(refusal_, 0);
-    if (back_from_ && length - *back_from_ > -least_)
+    if (past_the_end(length))
         return refuse(tr("That is past the other end of the wall"), 0);
     setModified(false);
     set_flag(*this, "refused", false);

@@ -56,6 +56,8 @@ private:
     bool commit();
     void refuse(const QString& words, int position);
 
+    /// Typed from a wall's right end, it lies past the left one.
+    bool past_the_end(Length typed) const { return back_from_ && typed - *back_from_ > -least_; }
     Length turned(Length length) const { return back_from_ ? *back_from_ - length : length; }
 
     Unit unit_ = Unit::mm;

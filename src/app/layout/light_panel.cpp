@@ -50,7 +50,8 @@ void LightPanel::build() {
     using F = LightFeed;
     form_->heading(tr("The light"));
     const auto alone = [](const F& feed) { return feed.item.empty(); };
-    const auto itself = [](const F& feed) { return feed.own_ohm > 0 || feed.load == FeedLoad::moving; };
+    const auto itself = [](const F& feed) { return feed.own_ohm > 0; };
+    const auto by_lead = [](const F& feed) { return feed.own_ohm <= 0 && feed.load == FeedLoad::spread; };
     FieldForm<F>{*form_, "light"}
         .row("name")
         .row("left", alone)
@@ -64,8 +65,8 @@ void LightPanel::build() {
         .row("loop", itself)
         .row("fed_at", itself)
         .row("lead")
-        .row("both_ends", [itself](const F& feed) { return !itself(feed) || feed.fed_at.empty(); })
-        .row("far_lead", [itself](const F& feed) { return feed.both_ends && !itself(feed); });
+        .row("both_ends", [=](const F& feed) { return by_lead(feed) || (itself(feed) && feed.fed_at.empty()); })
+        .row("far_lead", [=](const F& feed) { return feed.both_ends && by_lead(feed); });
     form_->choice(tr("Lead is sold"), "light-gauge", {tr("by mm\u00b2"), tr("by AWG")},
                   form_->read<int>([](const F& feed) { return static_cast<int>(feed.by_gauge); }),
                   form_->write<int>([](F& feed, int row) {

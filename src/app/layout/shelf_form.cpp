@@ -75,8 +75,7 @@ void ShelfForm::build_place() {
            read<std::optional<double>>(
                [over_window](const Shelf& shelf) -> std::optional<double> {
                    const auto room = over_window(shelf);
-                   return room ? (shelf.height - room->trim).in_metres() / (room->ceiling - room->trim).in_metres()
-                               : std::optional<double>{};
+                   return room ? std::optional{pole_share(*room, shelf.height)} : std::nullopt;
                },
                [over_window](const Shelf& shelf) {
                    const auto room = over_window(shelf);

@@ -166,49 +166,43 @@ Length strip_middle(const WallBox& box) {
     return from + box.rail_thickness / 2;
 }
 
-Utilisation strips_used(const WallBox& box, const UnitPlan& hang, const HouseRules& rules) {
-    const auto each_end = static_cast<double>(joint_places({}, strip_breadth, rules.boxes).size());
-    const Force bears = joint_screw_bears(box, rules);
+std::optional<EndLoad> on_strip_end(const WallBox& box, const UnitPlan& hang, const HouseRules& rules) {
     const double between = (box.width - 2 * box.side).in_metres();
-    Utilisation worst = Utilisation::none();
-    for (const std::size_t row : {std::size_t{0}, std::size_t{1}})
-        for (std::size_t one = 0; one < hang.loads.size(); ++one) {
-            // A strip between the sides is a beam on its ends; the wall's screws are what it is loaded by.
-            double down = 0;
-            double pull = 0;
-            double down_right = 0;
-            double pull_right = 0;
-            for (const PlannedHole& hole : hang.holes) {
-                if (hole.row != row || one >= hole.demands.size())
-                    continue;
-                const double share = hang.inside_left(hole).in_metres() / between;
-                down += hole.demands[one].down.in_si();
-                pull += hole.demands[one].tension.in_si();
-                down_right += hole.demands[one].down.in_si() * share;
-                pull_right += hole.demands[one].tension.in_si() * share;
-            }
-            const double left = std::hypot(down - down_right, pull - pull_right);
-            const double right = std::hypot(down_right, pull_right);
-            worst = std::max(worst, Utilisation::of(Force::si(std::max(left, right)) / each_end, bears));
-        }
+    EndLoad worst;
+    for (const std::size_t row : {std::size_t{0}, std::size_t{1}}) {
+        std::vector<OnBeam> screws;
+        for (const PlannedHole& hole : hang.holes)
+            if (hole.row == row && carries(hole.substrate) && hole.substrate != Substrate::assumed_stud)
+                screws.push_back({hang.inside_left(hole).in_metres() / between, hole.demands});
+        const auto ends = beam_ends(screws, rules.timber);
+        if (!ends)
+            return std::nullopt;
+        worst = std::max({worst, ends->left, ends->right});
+    }
     return worst;
 }
 
-Utilisation joint_used(const WallBox& box, Force goods, Force leaning, const HouseRules& rules) {
-    const std::vector<Length> places = joint_places(box.depth - shelf_depth(box), box.depth, rules.boxes);
+std::optional<JointGroup> joint_group(const WallBox& box, const BoxRules& rules) {
+    const std::vector<Length> places = joint_places(box.depth - shelf_depth(box), box.depth, rules);
     if (places.size() < 2)
-        return Utilisation::refused();
-    const auto number = static_cast<double>(places.size());
+        return std::nullopt;
     const double middle = (places.front() + places.back()).in_metres() / 2;
     double spread = 0; // sum of squares, m2
     for (const Length place : places)
         spread += (place.in_metres() - middle) * (place.in_metres() - middle);
     const double out = box.depth.in_metres() - middle;
-    const double foremost = 1 / number + out * (places.back().in_metres() - middle) / spread;
+    return JointGroup{places.size(),
+                      1 / static_cast<double>(places.size()) + out * (places.back().in_metres() - middle) / spread};
+}
+
+Utilisation joint_used(const WallBox& box, Force goods, Force leaning, const HouseRules& rules) {
+    const auto group = joint_group(box, rules.boxes);
+    if (!group)
+        return Utilisation::refused();
+    const auto number = static_cast<double>(group->number);
     const Force bears = joint_screw_bears(box, rules);
-    const double people = people_share(rules.timber);
     return std::max(Utilisation::of(goods / number, bears),
-                    Utilisation::of(goods / number + leaning * foremost, bears * people));
+                    Utilisation::of(goods / number + leaning * group->foremost, bears * people_share(rules.timber)));
 }
 
 void work_parts(const WallBox& box, const HouseRules& rules, std::vector<BoxPart>& parts) {
@@ -221,6 +215,14 @@ void work_parts(const WallBox& box, const HouseRules& rules, std::vector<BoxPart
         if (part.what == "shelf")
             worker.shelf(part);
     }
+}
+
+std::size_t joint_screws(const std::vector<BoxPart>& parts) {
+    std::size_t number = 0;
+    for (const BoxPart& part : parts)
+        number += part.number *
+                  static_cast<std::size_t>(std::ranges::count(part.work.cuts, Machining::screw_hole, &PartCut::kind));
+    return number;
 }
 
 } // namespace yes_square

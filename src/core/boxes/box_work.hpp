@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/fixings/beam_ends.hpp"
 #include "core/job/boxes.hpp"
 #include "core/job/house_rules.hpp"
 #include "core/plan/box_plan.hpp"
@@ -14,6 +15,9 @@ Length back_let_in(const WallBox& box);
 /// their top ends and their back edges, top and bottom from their left ends. Shelves in housings that stop short have
 /// their front corners notched. A housing is as broad as the shelf is thick: the schedule says to try an offcut.
 void work_parts(const WallBox& box, const HouseRules& rules, std::vector<BoxPart>& parts);
+
+/// How many screws join parts so worked.
+std::size_t joint_screws(const std::vector<BoxPart>& parts);
 
 /// How a screwed joint is made: what is drilled in the part that the screw passes, and in the end that it enters.
 struct JointScrew {
@@ -38,9 +42,18 @@ inline constexpr Length strip_breadth = Length::mm(120);
 /// Their middle from the sides' back edges.
 Length strip_middle(const WallBox& box);
 
-/// What is used of the screws that hold the strips' ends to the sides: all that the wall carries of the box goes
-/// through them. A strip lies on its two ends, and the wall's screws press on it where they are, down and out.
-Utilisation strips_used(const WallBox& box, const UnitPlan& hang, const HouseRules& rules);
+/// What is on the worst end of its strips: all that the wall carries of the box goes through them. A strip lies on its
+/// two ends, and the wall's screws press on it where they are, down and out. None: what those have to bear is not
+/// known.
+std::optional<EndLoad> on_strip_end(const WallBox& box, const UnitPlan& hang, const HouseRules& rules);
+
+/// The screws in one end of a shelf.
+struct JointGroup {
+    std::size_t number = 0;
+    double foremost = 0; ///< share of what lies on the front edge that the foremost takes, the joint turning
+};
+/// None: one alone lets the shelf turn.
+std::optional<JointGroup> joint_group(const WallBox& box, const BoxRules& rules);
 
 /// What of them is used that hold one end of a shelf between the sides. The goods lie over its middle; somebody who
 /// leans puts his weight over one end of the front edge, in front of the foremost screw, and the joint turns about the

@@ -3,6 +3,7 @@
 #include "core/boxes/box_parts.hpp"
 #include "core/boxes/box_steps.hpp"
 #include "core/boxes/box_work.hpp"
+#include "core/fixings/end_grain.hpp"
 #include "core/fixings/used_working.hpp"
 #include "core/runs/hang_unit.hpp"
 #include "core/shelves/verdicts.hpp"
@@ -37,10 +38,7 @@ public:
             return;
         plan_.pieces = box_parts(box_);
         work_parts(box_, site_.rules, plan_.pieces);
-        for (const BoxPart& part : plan_.pieces)
-            plan_.joint_screws +=
-                part.number *
-                static_cast<std::size_t>(std::ranges::count(part.work.cuts, Machining::screw_hole, &PartCut::kind));
+        plan_.joint_screws = joint_screws(plan_.pieces);
         plan_.diagonal = Length::nearest_to_metres(std::hypot(box_.width.in_metres(), box_.height.in_metres()));
         plan_.shelf_tops = shelf_tops(box_);
         plan_.back_screws = back_screws(box_, site_.rules.boxes);
@@ -52,7 +50,7 @@ public:
         plan_.hang = hang_unit({unit, RunLevel::wall, {box_.left, box_.width}, box_.bottom(), true}, site_);
         plan_.holes = plan_.hang.holes;
         if (backed() && box_.rail_thickness > Length{} && !plan_.hang.turns)
-            plan_.strips = strips_used(box_, plan_.hang, site_.rules);
+            weigh_strips();
         check();
         words();
         parts();
@@ -95,13 +93,14 @@ private:
     /// Some of its boards are held to one another by screws.
     bool screwed() const { return box_.joint == BoxJoint::butt || box_.corner == BoxCorner::over_sides; }
     bool grooved() const { return box_.back == BoxBack::grooved; }
+    BoardMaterial made_of(const BoxPart& part) const {
+        return part.what == "back" ? box_.back_material : box_.material;
+    }
 
     void weigh() {
-        for (const BoxPart& part : plan_.pieces) {
-            const BoardMaterial material = part.what == "back" ? box_.back_material : box_.material;
-            plan_.mass += static_cast<double>(part.number) * properties(material).density * part.length * part.breadth *
-                          part.thickness;
-        }
+        for (const BoxPart& part : plan_.pieces)
+            plan_.mass += static_cast<double>(part.number) * properties(made_of(part)).density * part.length *
+                          part.breadth * part.thickness;
         Shelf shelf;
         shelf.left = box_.left + box_.side;
         shelf.length = inner_width();
@@ -123,6 +122,16 @@ private:
                         (box_.depth.in_metres() / shelf.depth.in_metres());
             leans_on_joint_ = span.loads.accidental;
             plan_.joint = joint_used(box_, on_joint_, leans_on_joint_, site_.rules);
+        }
+    }
+
+    std::size_t in_strip() const { return joint_places({}, strip_breadth, site_.rules.boxes).size(); }
+    void weigh_strips() {
+        plan_.strips = {};
+        if (const auto load = on_strip_end(box_, plan_.hang, site_.rules)) {
+            on_strip_ = load->counts;
+            plan_.strips =
+                Utilisation::of(on_strip_ / static_cast<double>(in_strip()), joint_screw_bears(box_, site_.rules));
         }
     }
 
@@ -160,27 +169,23 @@ private:
     }
 
     void check() {
-        if (stands_off()) {
-            Check& off = add(checks::box_back_off_wall,
-                             {"The back of {0} stands {1} off the wall, and nothing behind it bears on the wall",
-                              {box_.name, quantity(box_.groove_in - box_.rail_thickness)}},
-                             quantity(box_.groove_in - box_.rail_thickness));
-            advise(off,
+        if (stands_off())
+            advise(add(checks::box_back_off_wall,
+                       {"The back of {0} stands {1} off the wall, and nothing behind it bears on the wall",
+                        {box_.name, quantity(box_.groove_in - box_.rail_thickness)}},
+                       quantity(box_.groove_in - box_.rail_thickness)),
                    {"Strips of {0} behind it, under top and bottom, screwed to the sides", {quantity(box_.groove_in)}},
                    changed(box_, [](WallBox& b) { b.rail_thickness = b.groove_in; }));
-        }
-        if (!box_.back_screwed && !grooved()) {
-            Check& pinned = add(checks::box_back_pinned,
-                                {"The back of {0} is only pinned: the box would come off it", {box_.name}});
-            advise(pinned, {"Screw it all round, {0} screws", {count(plan_.back_screws)}},
+        if (!box_.back_screwed && !grooved())
+            advise(add(checks::box_back_pinned,
+                       {"The back of {0} is only pinned: the box would come off it", {box_.name}}),
+                   {"Screw it all round, {0} screws", {count(plan_.back_screws)}},
                    changed(box_, [](WallBox& b) { b.back_screwed = true; }));
-        }
-        if (through() <= site_.rules.runs.thin_back && !grooved()) {
-            Check& thin = add(checks::box_back_thin,
-                              {"A back of {0} holds nothing: screws pull through it", {quantity(through())}});
-            advise(thin, {"Strips of {0} before it, under top and bottom", {quantity(18_mm)}},
+        if (through() <= site_.rules.runs.thin_back && !grooved())
+            advise(add(checks::box_back_thin,
+                       {"A back of {0} holds nothing: screws pull through it", {quantity(through())}}),
+                   {"Strips of {0} before it, under top and bottom", {quantity(18_mm)}},
                    changed(box_, [](WallBox& b) { b.rail_thickness = 18_mm; }));
-        }
         if (box_.back == BoxBack::rebated && box_.rebate < box_.back_thickness) {
             Check& proud =
                 add(checks::box_cannot_be_made, Severity::warning,
@@ -389,35 +394,14 @@ private:
             work("side", {"The sides stand between top and bottom"}, "{0} - 2 x {1}",
                  {{"outer height", quantity(box_.height), measured}, {"board", quantity(box_.side), measured}},
                  quantity(plan_.pieces.front().length), derived);
-        if (plan_.joint.known())
-            work("joint", {"Screws in the end of a shelf are used to"}, {},
-                 {{"half of a full shelf", quantity(on_joint_), derived},
-                  {"somebody leans on its front edge", quantity(leans_on_joint_), sources::house},
-                  {"screws in one end",
-                   count(joint_places(box_.depth - shelf_depth(box_), box_.depth, site_.rules.boxes).size()), derived},
-                  {"one bears across itself, in end grain",
-                   quantity(joint_screw_bears(box_, site_.rules)),
-                   {Provenance::from_memory, site_.rules.timber == TimberSchool::en
-                                                 ? std::string_view{"EN 1995-1-1:2004 8.2.2, a third in end grain, "
-                                                                    "8.3.1.2(4)"}
-                                                 : "ANSI/AWC NDS-2018 12.3 and 12.5.2"}}},
-                 ratio(plan_.joint), derived);
-        if (plan_.strips.known() && !plan_.strips.is_refused() && plan_.strips.number() > 0) {
-            const std::size_t screws = joint_places({}, strip_breadth, site_.rules.boxes).size();
+        if (plan_.joint.known() && !plan_.joint.is_refused())
+            joint_words(work);
+        if (plan_.strips.known() && !plan_.strips.is_refused() && plan_.strips.number() > 0)
             work("strips", {"Screws in the ends of its strips are used to"}, "{0} / ({1} x {2})",
-                 {{"on the worst end of a strip, by the wall's screws",
-                   quantity(joint_screw_bears(box_, site_.rules) *
-                            (static_cast<double>(screws) * plan_.strips.number())),
-                   derived},
-                  {"screws in one end", count(screws), derived},
-                  {"one bears across itself, in end grain",
-                   quantity(joint_screw_bears(box_, site_.rules)),
-                   {Provenance::from_memory, site_.rules.timber == TimberSchool::en
-                                                 ? std::string_view{"EN 1995-1-1:2004 8.2.2, a third in end grain, "
-                                                                    "8.3.1.2(4)"}
-                                                 : "ANSI/AWC NDS-2018 12.3 and 12.5.2"}}},
+                 {{"on the worst end of a strip, by the wall's screws", quantity(on_strip_), derived},
+                  {"screws in one end", count(in_strip()), derived},
+                  one_in_end_grain()},
                  ratio(plan_.strips), derived);
-        }
         if (grooved())
             work("depth", {"The shelves between are"}, "{0} - {1} - {2}",
                  {{"board", quantity(box_.depth), measured},
@@ -450,13 +434,33 @@ private:
         plan_.steps = box_steps(box_, plan_, site_);
     }
 
+    void joint_words(const auto& work) const {
+        const auto group = joint_group(box_, site_.rules.boxes);
+        work("joint", {"Screws in the end of a shelf are used to, goods alone or somebody leaning on it too"},
+             "max({0} / ({2} x {3}), ({0} / {2} + {1} x {4}) / ({3} x {5}))",
+             {{"half of a full shelf", quantity(on_joint_), derived},
+              {"somebody leans on its front edge", quantity(leans_on_joint_), sources::house},
+              {"screws in one end", count(group->number), derived},
+              one_in_end_grain(),
+              {"share of the leaning that the foremost takes", ratio(group->foremost), derived},
+              {"so much more it bears for a moment", ratio(people_share(site_.rules.timber)), derived}},
+             ratio(plan_.joint), derived);
+    }
+    Term one_in_end_grain() const {
+        return {
+            "one bears across itself, in end grain",
+            quantity(joint_screw_bears(box_, site_.rules)),
+            {Provenance::from_memory, site_.rules.timber == TimberSchool::en
+                                          ? std::string_view{"EN 1995-1-1:2004 8.2.2, a third in end grain, 8.3.1.2(4)"}
+                                          : "ANSI/AWC NDS-2018 12.3 and 12.5.2"}};
+    }
+
     void parts() {
         for (const BoxPart& piece : plan_.pieces)
             for (std::size_t n = 0; n < piece.number; ++n) {
                 CutPart& part =
                     plan_.parts.emplace_back(board_part(box_.id, {"{0} of {1}", {piece.what, box_.name}},
-                                                        piece.what == "back" ? box_.back_material : box_.material,
-                                                        piece.length, piece.breadth, piece.thickness));
+                                                        made_of(piece), piece.length, piece.breadth, piece.thickness));
                 part.what = piece.what;
                 part.mind = {piece.mind};
                 part.work = piece.work;
@@ -480,6 +484,7 @@ private:
     Mass goods_ = 0;
     Force on_joint_ = 0; ///< that stands between the sides on screws alone
     Force leans_on_joint_ = 0;
+    Force on_strip_ = 0; ///< on the worst end of the strips it hangs by
     Source goods_source_;
     BoxPlan& plan_;
 };

@@ -14,7 +14,9 @@ CutPiece nogging_piece(const Nogging& nogging, const Wall& wall, const WallPlan&
             item = thing.id;
     });
     const auto* framing = std::get_if<Framing>(&wall.structure);
-    return {strip_part(std::move(item), {"nogging at {0}, {1} up", {along(wall, nogging.left), quantity(nogging.z)}},
+    return {strip_part(std::move(item),
+                       {"nogging at {0}, {1} up",
+                        {along(wall, wall.tape().near(nogging.left, nogging.right)), quantity(nogging.z)}},
                        nogging.length(), framing ? framing->stud_depth : 89_mm, framing ? framing->stud_width : 38_mm,
                        StuffKind::stud, "stud timber"),
             wall.id};

@@ -84,8 +84,12 @@ private:
     /// a lead beside it.
     bool carries_itself() const { return feed_.own_ohm > 0 || moving(); }
 
-    /// Where it is fed, in order; what lies off it is said and left out.
+    /// Where it is fed, in order; what lies off it is said and left out. A lead beside it is fed at its left end.
     void feed_places() {
+        plan_.fed_at = {plan_.left};
+        if (feed_.own_ohm <= 0)
+            return;
+        plan_.fed_at.clear();
         for (const Length at : feed_.fed_at)
             if (at >= Length{} && at <= plan_.length())
                 plan_.fed_at.push_back(plan_.left + at);
@@ -111,7 +115,7 @@ private:
                            pair,
                            pair * plan_.near_lead.in_metres(),
                            {},
-                           feed_.loop};
+                           feed_.own_ohm > 0 && feed_.loop};
         for (const Length at : plan_.fed_at)
             track.fed_at.push_back((at - plan_.left).in_metres());
         return track;
@@ -175,7 +179,7 @@ private:
             {moving()
                  ? std::string_view{"One load that may stand anywhere: between two feeds it draws through both ways"}
                  : "The load is spread evenly: between two feeds half of it comes from each"});
-        for (int places = 1; places <= most_told; ++places) {
+        for (int places = 1; feed_.own_ohm > 0 && places <= most_told; ++places) {
             TrackCircuit tried = track(lead.ohm_per_m);
             tried.fed_at = evenly_fed(tried.length, places, tried.loop);
             const TrackDrop found = lost(tried);
@@ -188,17 +192,21 @@ private:
 
     /// The fewest places along it that make it good with some lead; none: not even the most.
     std::optional<std::vector<Length>> places_that_do() const {
-        for (int places = 1; places <= most_places; ++places)
+        if (feed_.own_ohm <= 0)
+            return std::nullopt;
+        for (int places = 1; places <= most_places; ++places) {
+            std::vector<Length> at; // to the millimetre, as they are marked
+            for (const double metres : evenly_fed(plan_.length().in_metres(), places, feed_.loop))
+                at.push_back(Length::mm(std::llround(metres * 1000)));
             for (const LeadChoice& lead : plan_.leads) {
                 TrackCircuit tried = track(lead.ohm_per_m);
-                tried.fed_at = evenly_fed(tried.length, places, tried.loop);
-                if (lead.amps_share > 1 || lost(tried).volts > rules_.drop_most * feed_.volts)
-                    continue;
-                std::vector<Length> at;
-                for (const double metres : tried.fed_at)
-                    at.push_back(Length::mm(std::llround(metres * 1000)));
-                return at;
+                tried.fed_at.clear();
+                for (const Length place : at)
+                    tried.fed_at.push_back(place.in_metres());
+                if (lead.amps_share <= 1 && lost(tried).volts <= rules_.drop_most * feed_.volts)
+                    return at;
             }
+        }
         return std::nullopt;
     }
 
@@ -375,7 +383,7 @@ private:
                                 {words_of(lead), quantity(plan_.fed_at.back() - plan_.left), feed_.name}});
         for (const Length at : plan_.fed_at)
             add(Phase::adjust, {"{0}: feed it at {1}, plus to plus", {feed_.name, site_.along(at)}}, true);
-        if (feed_.loop)
+        if (feed_.own_ohm > 0 && feed_.loop)
             add(Phase::adjust,
                 {"{0}: join its ends, plus to plus: a loop is fed from both sides everywhere", {feed_.name}}, true);
         add(Phase::prove, {moving() ? std::string_view{"Put the load at {0}, switch it on and measure there: {1} or "

@@ -1,6 +1,6 @@
 #include "core/job/rule_rows.hpp"
 
-#include "core/job/fields.hpp"
+#include "core/job/each_member.hpp"
 #include "core/measure/sentence.hpp"
 
 #include <any>
@@ -48,49 +48,17 @@ std::string exactly(const T& value) {
         return fmt::format("{:.17g}", static_cast<double>(value));
 }
 
-/// A visitor of all rules: `look(group, member, meaning, value)`.
-template <class Look>
-struct EachRule {
-    Look look;
-    std::string group = {};
-
-    template <class T>
-    void required(std::string_view name, T& value, const Meaning& meaning = {}) {
-        look(group, name, meaning, value);
-    }
-    template <class T>
-    void optional(std::string_view name, T& value, const Meaning& meaning = {}) {
-        required(name, value, meaning);
-    }
-    void part(std::string_view name, auto& part) {
-        group = name;
-        fields(*this, part);
-        group.clear();
-    }
-    void list(std::string_view, auto&) {}
-    void maybe(std::string_view, auto&, const Meaning& = {}) {}
-    void lengths(std::string_view, auto&, const Meaning&) {}
-    void maybe_part(std::string_view, auto&) {}
-    void one_of(std::string_view, auto&) {}
-    void maybe_one_of(std::string_view, auto&) {}
-};
-
-void each_rule(auto& rules, auto look) {
-    EachRule<decltype(look)> visit{std::move(look)};
-    fields(visit, rules);
-}
-
 } // namespace
 
 std::vector<RuleRow> rule_rows(const HouseRules& now, const HouseRules& usual, Unit unit) {
     std::vector<RuleRow> rows;
     std::vector<std::string> exact;
-    each_rule(now, [&](const std::string& group, std::string_view name, const Meaning& meaning, const auto& value) {
-        rows.push_back({group, std::string{name}, meaning.says, shown(value, meaning, unit), {}, false});
+    each_member(now, [&](std::string_view group, std::string_view name, const auto& value, const Meaning& meaning) {
+        rows.push_back({std::string{group}, std::string{name}, meaning.says, shown(value, meaning, unit), {}, false});
         exact.push_back(exactly(value));
     });
     std::size_t row = 0;
-    each_rule(usual, [&](const std::string&, std::string_view, const Meaning& meaning, const auto& value) {
+    each_member(usual, [&](std::string_view, std::string_view, const auto& value, const Meaning& meaning) {
         rows[row].usual = shown(value, meaning, unit);
         rows[row].changed = exact[row] != exactly(value);
         ++row;
@@ -100,11 +68,11 @@ std::vector<RuleRow> rule_rows(const HouseRules& now, const HouseRules& usual, U
 
 void take_rule(HouseRules& rules, const HouseRules& from, std::string_view group, std::string_view member) {
     std::any taken;
-    each_rule(from, [&](const std::string& of, std::string_view name, const Meaning&, const auto& value) {
+    each_member(from, [&](std::string_view of, std::string_view name, const auto& value, const Meaning&) {
         if (of == group && name == member)
             taken = value;
     });
-    each_rule(rules, [&]<class T>(const std::string& of, std::string_view name, const Meaning&, T& value) {
+    each_member(rules, [&]<class T>(std::string_view of, std::string_view name, T& value, const Meaning&) {
         if (of == group && name == member)
             if (const T* same = std::any_cast<T>(&taken))
                 value = *same;

@@ -1,12 +1,11 @@
 #include "core/shelves/noggings.hpp"
 
+#include "core/fixings/beam_ends.hpp"
 #include "core/fixings/choose_fixing.hpp"
 #include "core/fixings/end_grain.hpp"
-#include "core/fixings/wood_screw.hpp"
 #include "core/job/along.hpp"
 
 #include <algorithm>
-#include <cmath>
 #include <map>
 
 namespace yes_square {
@@ -19,44 +18,20 @@ struct Wanted {
 
 constexpr std::size_t most_screws = 3; ///< in the end of a stud's section
 
-/// On an end, N: as it is, and as much of what lies there for good as would use its screws alike.
-struct EndLoad {
-    double is = 0;
-    double counts = 0;
-};
-
-/// What its fixings put on one of its ends: of each thing the worst of its cases, since those of different things may
-/// come together. Wood bears more of what people do for a moment.
-EndLoad end_load(const Nogging& nogging, bool left, TimberSchool school) {
-    const double length = nogging.length().in_metres();
-    std::map<std::string, std::size_t> cases;
+/// What all that hangs on it puts on its worse end: of each thing the worst, since those of different things may come
+/// together. None: of one fixing nobody knows what it has to bear.
+std::optional<EndLoad> worse_end(const Nogging& nogging, TimberSchool school) {
+    std::map<std::string, std::vector<OnBeam>> by_thing;
     for (const Nogging::For& one : nogging.holds)
-        cases[one.item] = std::max(cases[one.item], one.demands.size());
-    EndLoad all;
-    for (const auto& [item, number] : cases) {
-        EndLoad worst;
-        for (std::size_t which = 0; which < number; ++which) {
-            double down = 0;
-            double pull = 0;
-            bool for_a_moment = true;
-            for (const Nogging::For& one : nogging.holds) {
-                if (one.item != item || which >= one.demands.size())
-                    continue;
-                const double from_left = (one.x - nogging.left).in_metres() / length;
-                const double part = left ? 1 - from_left : from_left;
-                down += one.demands[which].down.in_si() * part;
-                pull += one.demands[which].tension.in_si() * part;
-                for_a_moment = for_a_moment && one.demands[which].duration > duration_stored;
-            }
-            const double here = std::hypot(down, pull);
-            const double counts = for_a_moment ? here / people_share(school) : here;
-            if (counts > worst.counts)
-                worst = {here, counts};
-        }
-        all.is += worst.is;
-        all.counts += worst.counts;
+        by_thing[one.item].push_back({(one.x - nogging.left).in_metres() / nogging.length().in_metres(), one.demands});
+    BeamEnds all;
+    for (const auto& [item, loads] : by_thing) {
+        const auto ends = beam_ends(loads, school);
+        if (!ends)
+            return std::nullopt;
+        all = {all.left + ends->left, all.right + ends->right};
     }
-    return all;
+    return std::max(all.left, all.right);
 }
 
 /// How the ends of all are held, and what that bears.
@@ -77,12 +52,12 @@ public:
         for (Nogging& nogging : noggings_) {
             nogging.left_end = end_of(nogging, true);
             nogging.right_end = end_of(nogging, false);
-            const EndLoad worse =
-                std::max(end_load(nogging, true, rules_.timber), end_load(nogging, false, rules_.timber),
-                         [](const EndLoad& a, const EndLoad& b) { return a.counts < b.counts; });
-            nogging.end_load = Force::si(worse.is);
+            const auto worse = worse_end(nogging, rules_.timber);
+            if (!worse)
+                continue; // its use stays unknown
+            nogging.end_load = worse->is;
             do
-                nogging.ends = Utilisation::of(Force::si(worse.counts) / static_cast<double>(nogging.screws), bears);
+                nogging.ends = Utilisation::of(worse->counts / static_cast<double>(nogging.screws), bears);
             while (nogging.ends.over() && nogging.screws++ < most_screws);
             nogging.screws = std::min(nogging.screws, most_screws);
         }
@@ -200,6 +175,11 @@ void check_noggings(const std::vector<Nogging>& noggings, const Wall& wall, cons
                  {along(wall, middle), quantity(nogging.z), quantity(nogging.end_load), count(nogging.screws),
                   stock(rules.shelves.nogging_screw), ratio(nogging.ends)}},
                 {"A stud or a post behind it from plate to plate, or a plywood panel let in over two studs"});
+        if (!nogging.ends.known())
+            say(checks::nogging_end_unknown,
+                {"The nogging at {0}, {1} up: what its fixings have to bear is not known, nor then what its ends do",
+                 {along(wall, middle), quantity(nogging.z)}},
+                {"Give what hangs there a fixing that is known"});
         if (nogging.left_end == Nogging::End::unknown || nogging.right_end == Nogging::End::unknown)
             say(checks::nogging_end_unknown,
                 {"The nogging at {0}, {1} up, runs to the wall's end, and no stud is entered there",

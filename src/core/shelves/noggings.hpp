@@ -8,7 +8,7 @@ namespace yes_square {
 namespace checks {
 /// More hangs on a nogging than the screws in its ends bear.
 inline constexpr CheckCode nogging_ends{"nogging_ends", Severity::error};
-/// A nogging runs to the wall's end, and nobody entered what is there.
+/// A nogging runs to the wall's end, and nobody entered what is there; or of its fixings nobody knows what they bear.
 inline constexpr CheckCode nogging_end_unknown{"nogging_end_unknown", Severity::warning, Bears::on_what_is_known};
 } // namespace checks
 

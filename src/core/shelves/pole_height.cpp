@@ -27,4 +27,8 @@ Length pole_height(const PoleRoom& room, double share) {
     return room.highest > room.trim ? std::min(wanted, room.highest) : wanted;
 }
 
+double pole_share(const PoleRoom& room, Length height) {
+    return (height - room.trim).in_metres() / (room.ceiling - room.trim).in_metres();
+}
+
 } // namespace yes_square

@@ -22,5 +22,7 @@ std::optional<PoleRoom> pole_room(const Wall& wall, const Shelf& pole, const Hou
 /// plate's holes allow, as long as that is over the trim.
 /// @param share  0 to 1
 Length pole_height(const PoleRoom& room, double share);
+/// And the share that a height is.
+double pole_share(const PoleRoom& room, Length height);
 
 } // namespace yes_square
