@@ -40,7 +40,7 @@ constexpr int most_undone = 400;
 /// What an edit makes of a job that no file could keep. What is wrong already bars no edit: it may be the one that puts
 /// it right.
 std::optional<FileProblem> breaks(const Job& before, const Job& after) {
-    auto problem = job_problem(after);
+    auto problem = job_problem(after, before);
     return problem && !job_problem(before) ? problem : std::nullopt;
 }
 

@@ -74,7 +74,7 @@ void BoardView::zoom_at(QPointF place, double factor) {
     const double before = zoom_;
     zoom_ = std::clamp(zoom_ * factor, 1.0, most_zoom);
     // What is there stays where it is.
-    const QPointF origin{elevation_.scale.left, elevation_.scale.floor};
+    const QPointF origin{elevation().scale.left, elevation().scale.floor};
     pan_ += (place / pixels_per_mm - origin) * (1 - zoom_ / before);
     if (zoom_ == 1.0)
         pan_ = {};
@@ -96,7 +96,7 @@ void BoardView::fit() {
 void BoardView::look_at(const Outline& part) {
     fit();
     constexpr double share = 0.5; // of the view, so that what is round it is seen too
-    const ElevationScale& scale = elevation_.scale;
+    const ElevationScale& scale = elevation().scale;
     const double wide = std::max(1.0, scale.x(part.right) - scale.x(part.left));
     const double high = std::max(1.0, scale.y(part.bottom) - scale.y(part.top));
     zoom_by(std::clamp(std::min(share * width() / pixels_per_mm / wide, share * height() / pixels_per_mm / high), 1.0,
@@ -105,7 +105,7 @@ void BoardView::look_at(const Outline& part) {
         return;
     const QPointF middle{width() / pixels_per_mm / 2, height() / pixels_per_mm / 2};
     pan_ += middle -
-            QPointF{elevation_.scale.x((part.left + part.right) / 2), elevation_.scale.y((part.bottom + part.top) / 2)};
+            QPointF{elevation().scale.x((part.left + part.right) / 2), elevation().scale.y((part.bottom + part.top) / 2)};
     redraw();
 }
 
@@ -136,7 +136,7 @@ void BoardView::take_tape(bool out) {
 }
 
 Length BoardView::tape_reach() const {
-    return Length::nearest_to_metres(tape_reach_px / pixels_per_mm / elevation_.scale.per_metre);
+    return Length::nearest_to_metres(tape_reach_px / pixels_per_mm / elevation().scale.per_metre);
 }
 
 void BoardView::hook_tape(Length x, Length z) {
@@ -146,16 +146,23 @@ void BoardView::hook_tape(Length x, Length z) {
 }
 
 QPointF BoardView::place(Length x, Length z) const {
-    return QPointF{elevation_.scale.x(x), elevation_.scale.y(z)} * pixels_per_mm;
+    return QPointF{elevation().scale.x(x), elevation().scale.y(z)} * pixels_per_mm;
 }
 
 void BoardView::redraw() {
-    const Wall* wall = bench_.wall();
-    if (!wall) {
-        elevation_ = {};
-        update();
-        return;
+    drawn_ = false;
+    update();
+}
+
+const Elevation& BoardView::elevation() const {
+    if (!drawn_) {
+        drawn_ = true;
+        elevation_ = bench_.wall() ? draw(*bench_.wall()) : Elevation{};
     }
+    return elevation_;
+}
+
+Elevation BoardView::draw(const Wall& wall) const {
     ElevationFrame frame;
     frame.width = width() / pixels_per_mm;
     frame.height = height() / pixels_per_mm;
@@ -174,8 +181,7 @@ void BoardView::redraw() {
     frame.found = survey_.has_value();
     frame.survey = survey_.value_or(SurveyLayer::none);
     frame.advice = advice_;
-    elevation_ = draw_elevation(*wall, *bench_.wall_plan(), frame, bench_.voice());
-    update();
+    return draw_elevation(wall, *bench_.wall_plan(), frame, bench_.voice());
 }
 
 void BoardView::paintEvent(QPaintEvent*) {
@@ -188,7 +194,7 @@ void BoardView::paintEvent(QPaintEvent*) {
                             "reference end and enter what you find"));
         return;
     }
-    paint(painter, elevation_.drawing, *theme_, pixels_per_mm);
+    paint(painter, elevation().drawing, *theme_, pixels_per_mm);
     if (hovered_) {
         QPen string{theme_->chalk, 1.5};
         painter.setPen(string);
@@ -290,19 +296,19 @@ void BoardView::mousePressEvent(QMouseEvent* event) {
     if (event->button() != Qt::LeftButton)
         return;
     if (tape_ready_ && bench_.wall()) {
-        hook_tape(elevation_.scale.wall_x(pressed_.x() / pixels_per_mm),
-                  elevation_.scale.wall_z(pressed_.y() / pixels_per_mm));
+        hook_tape(elevation().scale.wall_x(pressed_.x() / pixels_per_mm),
+                  elevation().scale.wall_z(pressed_.y() / pixels_per_mm));
         grip_ = Grip::tape;
         update();
         return;
     }
     if (survey_ == SurveyLayer::studs && bench_.wall()) {
-        const Length x = elevation_.scale.wall_x(pressed_.x() / pixels_per_mm);
-        const Length z = elevation_.scale.wall_z(pressed_.y() / pixels_per_mm);
+        const Length x = elevation().scale.wall_x(pressed_.x() / pixels_per_mm);
+        const Length z = elevation().scale.wall_z(pressed_.y() / pixels_per_mm);
         if (x >= Length{} && x <= bench_.wall()->length && z >= Length{} && z <= bench_.wall()->height)
             emit pointed_at(x, z);
     }
-    const Shape* shape = shape_at(elevation_.drawing, pressed_);
+    const Shape* shape = shape_at(elevation().drawing, pressed_);
     if (!shape) {
         grip_ = zoom_ > 1 ? Grip::pan : Grip::none;
         emit nothing_clicked();
@@ -330,7 +336,7 @@ void BoardView::take_hole_at(QPointF at) {
 
 void BoardView::contextMenuEvent(QContextMenuEvent* event) {
     if (event->reason() == QContextMenuEvent::Mouse) {
-        const Shape* shape = shape_at(elevation_.drawing, QPointF{event->pos()});
+        const Shape* shape = shape_at(elevation().drawing, QPointF{event->pos()});
         const Reference reference = shape ? shape->reference : Reference{};
         if (!reference.item.empty() && reference.part != Part::line && !bench_.is_selected(reference.item))
             bench_.select(reference.item);
@@ -358,7 +364,7 @@ void BoardView::mouseMoveEvent(QMouseEvent* event) {
         drag_to(event->position());
         return;
     }
-    const Shape* shape = shape_at(elevation_.drawing, event->position());
+    const Shape* shape = shape_at(elevation().drawing, event->position());
     hovered_ = shape ? std::optional{shape->reference} : std::nullopt;
     tell_height(*event);
     const bool shelf = hovered_ && hovered_->part == Part::shelf && !hovered_->x && !hovered_->z;
@@ -392,7 +398,7 @@ void BoardView::tell_height(const QMouseEvent& event) {
     if (line == room->lines.lines.end())
         return;
     const FloorProfile& floor = bench_.wall_plan()->survey.floor;
-    const Length x = elevation_.scale.wall_x(event.position().x() / pixels_per_mm);
+    const Length x = elevation().scale.wall_x(event.position().x() / pixels_per_mm);
     const auto shown = [&](Length length) { return text(format(length, bench_.job().unit)); };
     QString words =
         tr("%1: %2 above the finished floor, %3 above the floor as it is at %4")

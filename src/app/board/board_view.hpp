@@ -85,7 +85,10 @@ private:
     static constexpr double end_grip_px = 10;
     enum class Grip { none, whole, left_end, right_end, pan, run, thing, line, tape, bracket, screw };
 
+    /// What is seen has changed; it is drawn anew when it is next asked for, however often it changes until then.
     void redraw();
+    const Elevation& elevation() const;
+    Elevation draw(const Wall& wall) const;
     void drag_to(QPointF at);
     void click(const Reference& reference);
     void grip_at(const Reference& reference, bool on_wall);
@@ -104,7 +107,8 @@ private:
 
     Workbench& bench_;
     const Theme* theme_;
-    Elevation elevation_;
+    mutable Elevation elevation_; ///< as last drawn
+    mutable bool drawn_ = false;  ///< nothing changed since
     double zoom_ = 1;
     QPointF pan_; ///< mm of paper
     std::optional<Reference> hovered_;

@@ -70,14 +70,14 @@ void BoardView::drag_to(QPointF at) {
         return;
     }
     if (grip_ == Grip::tape) {
-        tape_.pull_to(elevation_.scale.wall_x(at.x() / pixels_per_mm), elevation_.scale.wall_z(at.y() / pixels_per_mm),
+        tape_.pull_to(elevation().scale.wall_x(at.x() / pixels_per_mm), elevation().scale.wall_z(at.y() / pixels_per_mm),
                       tape_reach());
         return update();
     }
     // Whole display steps, so that a dragged shelf stands at a figure one can say.
     const Length step = display_step(bench_.job().unit);
     const auto whole = [&](double pixels) {
-        const double metres = pixels / pixels_per_mm / elevation_.scale.per_metre;
+        const double metres = pixels / pixels_per_mm / elevation().scale.per_metre;
         return step * Length::nearest_to_metres(metres).in_steps_of(step);
     };
     const Length dx = whole(at.x() - pressed_.x());
@@ -137,7 +137,7 @@ void BoardView::drag_run(Length dx, Length dz, QPointF at) {
     if (unit == grabbed_run_.units.end())
         return;
     lifted_ = absolute(dz) > unit->height / 3;
-    const Length pointer = elevation_.scale.wall_x(at.x() / pixels_per_mm);
+    const Length pointer = elevation().scale.wall_x(at.x() / pixels_per_mm);
     bench_.preview([&](Job& job) {
         if (!lifted_) {
             job = apply(push_run(grabbed_run_, grabbed_layout_, dx), std::move(job));
@@ -158,7 +158,7 @@ void BoardView::carry(const CabinetUnit& unit, QPoint screen) {
         bench_.withdraw();
         return;
     }
-    const Length x = elevation_.scale.wall_x(at.x() / pixels_per_mm);
+    const Length x = elevation().scale.wall_x(at.x() / pixels_per_mm);
     const std::string run = bench_.run() ? bench_.run()->id : std::string{};
     bench_.preview([&](Job& job) { put_unit(job, bench_.wall_index(), unit, run, x); });
 }
@@ -169,7 +169,7 @@ void BoardView::drop(const CabinetUnit& unit, QPoint screen) {
         return;
     }
     bench_.withdraw();
-    const Length x = elevation_.scale.wall_x(mapFromGlobal(screen).x() / pixels_per_mm);
+    const Length x = elevation().scale.wall_x(mapFromGlobal(screen).x() / pixels_per_mm);
     const std::string run = bench_.run() ? bench_.run()->id : std::string{};
     std::string id;
     bench_.edit(tr("Add unit"), [&](Job& job) { id = put_unit(job, bench_.wall_index(), unit, run, x); });

@@ -3,6 +3,7 @@
 #include "core/sheets/lettering.hpp"
 
 #include <QFontMetricsF>
+#include <algorithm>
 
 namespace yes_square::app {
 namespace {
@@ -15,41 +16,50 @@ public:
         , per_mm_{per_mm} {}
 
     void operator()(const Line& line) const {
+        const double half = line.width * per_mm_ / 2;
+        if (line.stroke == Stroke::solid && line.from.x == line.to.x) { // filled: a pen takes far longer
+            const auto [top, bottom] = std::minmax(line.from.y, line.to.y);
+            painter_.fillRect(QRectF{point({line.from.x, top}) - QPointF{half, 0},
+                                     QSizeF{2 * half, (bottom - top) * per_mm_}},
+                              theme_.of(line.ink));
+            return;
+        }
+        if (line.stroke == Stroke::solid && line.from.y == line.to.y) {
+            const auto [left, right] = std::minmax(line.from.x, line.to.x);
+            painter_.fillRect(QRectF{point({left, line.from.y}) - QPointF{0, half},
+                                     QSizeF{(right - left) * per_mm_, 2 * half}},
+                              theme_.of(line.ink));
+            return;
+        }
         painter_.setPen(pen(line.ink, line.width, line.stroke));
         painter_.drawLine(point(line.from), point(line.to));
     }
 
     void operator()(const Rectangle& rectangle) const {
         const QRectF area{point(rectangle.at), QSizeF{rectangle.width, rectangle.height} * per_mm_};
-        painter_.setPen(Qt::NoPen);
         switch (rectangle.fill) {
         case Fill::none:
             break;
         case Fill::plain: {
             QColor colour = theme_.fill_of(rectangle.ink);
             colour.setAlphaF(colour.alphaF() * static_cast<float>(rectangle.strength));
-            painter_.setBrush(colour);
-            painter_.drawRect(area);
+            painter_.fillRect(area, colour);
             break;
         }
         case Fill::light: {
             QColor colour = theme_.fill_of(rectangle.ink);
             if (colour.alpha() == 255)
                 colour.setAlphaF(0.35F);
-            painter_.setBrush(colour);
-            painter_.drawRect(area);
+            painter_.fillRect(area, colour);
             break;
         }
         case Fill::hatched:
             hatch(area, rectangle.ink);
             break;
         }
-        painter_.setBrush(Qt::NoBrush);
-        if (rectangle.line_width > 0) {
-            painter_.setPen(
-                pen(rectangle.ink == Ink::masonry ? Ink::wall : rectangle.ink, rectangle.line_width, rectangle.stroke));
-            painter_.drawRect(area);
-        }
+        if (rectangle.line_width > 0)
+            outline(area, rectangle.ink == Ink::masonry ? Ink::wall : rectangle.ink, rectangle.line_width,
+                    rectangle.stroke);
     }
 
     void operator()(const Circle& circle) const {
@@ -73,8 +83,11 @@ public:
         painter_.setFont(font);
         painter_.setPen(theme_.of(text.ink));
         const QString words = QString::fromStdString(text.text);
-        const double width = QFontMetricsF{font, painter_.device()}.horizontalAdvance(words);
-        const double shift = text.align == Align::left ? 0 : (text.align == Align::centre ? width / 2 : width);
+        double shift = 0;
+        if (text.align != Align::left) {
+            const double width = QFontMetricsF{font, painter_.device()}.horizontalAdvance(words);
+            shift = text.align == Align::centre ? width / 2 : width;
+        }
         if (text.breaks_lines) {
             const PaperBox box = box_of(text);
             painter_.fillRect(QRectF{point({box.left, box.top}), point({box.right, box.bottom})}, theme_.paper);
@@ -84,6 +97,25 @@ public:
 
 private:
     QPointF point(Point at) const { return {at.x * per_mm_, at.y * per_mm_}; }
+
+    /// As a pen with mitred corners draws it.
+    void outline(const QRectF& area, Ink ink, double width, Stroke stroke) const {
+        if (stroke != Stroke::solid) {
+            painter_.setPen(pen(ink, width, stroke));
+            painter_.drawRect(area);
+            return;
+        }
+        const double half = width * per_mm_ / 2;
+        const QRectF out = area.normalized().adjusted(-half, -half, half, half);
+        const QRectF in = area.normalized().adjusted(half, half, -half, -half);
+        const QColor colour = theme_.of(ink);
+        if (in.width() <= 0 || in.height() <= 0)
+            return painter_.fillRect(out, colour);
+        painter_.fillRect(QRectF{out.topLeft(), QPointF{out.right(), in.top()}}, colour);
+        painter_.fillRect(QRectF{QPointF{out.left(), in.bottom()}, out.bottomRight()}, colour);
+        painter_.fillRect(QRectF{QPointF{out.left(), in.top()}, in.bottomLeft()}, colour);
+        painter_.fillRect(QRectF{in.topRight(), QPointF{out.right(), in.bottom()}}, colour);
+    }
 
     QPen pen(Ink ink, double width, Stroke stroke) const {
         QPen pen{theme_.of(ink), width * per_mm_};

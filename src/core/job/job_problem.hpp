@@ -20,6 +20,9 @@ struct FileProblem {
 /// room or line that is not there. The same table of ranges as the reader's; none: it can be read.
 std::optional<FileProblem> job_problem(const Job& job);
 
+/// The same after an edit, of what it changed: walls that are as they were are not looked at again, but for their ids.
+std::optional<FileProblem> job_problem(const Job& job, const Job& before);
+
 /// The same of a shelf by itself, as one that is only tried.
 std::optional<FileProblem> job_problem(const Shelf& shelf);
 

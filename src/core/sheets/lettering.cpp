@@ -155,14 +155,16 @@ private:
             follows_text = false;
         }
         drawing_.shapes = std::move(rest);
+        for (const Shape& shape : drawing_.shapes)
+            bounds_.push_back(std::visit([](const auto& form) { return bounds_of(form); }, shape.form));
     }
 
-    /// The last shape that hides all that was painted before it under a box; shapes before it are not seen there.
-    std::size_t seen_from(const PaperBox& box) const {
-        for (std::size_t i = drawing_.shapes.size(); i-- > 0;)
-            if (const auto* r = std::get_if<Rectangle>(&drawing_.shapes[i].form);
+    /// Of these shapes the last that hides all that was painted before it under a box; those before it are not seen.
+    std::size_t seen_from(const PaperBox& box, const std::vector<std::size_t>& shapes) const {
+        for (std::size_t n = shapes.size(); n-- > 0;)
+            if (const auto* r = std::get_if<Rectangle>(&drawing_.shapes[shapes[n]].form);
                 r && r->ink == Ink::paper && r->fill == Fill::plain && r->strength >= 1 && box_of(*r).holds(box))
-                return i + 1;
+                return n + 1;
         return 0;
     }
 
@@ -174,7 +176,26 @@ private:
                 its.bottom - its.top < small_thing * (box.bottom - box.top));
     }
 
-    Meets meets(const PaperBox& box) const {
+    /// Shapes that lie or reach within a box, by number, in the order they are painted.
+    std::vector<std::size_t> near(const PaperBox& box) const {
+        std::vector<std::size_t> found;
+        for (std::size_t i = 0; i < bounds_.size(); ++i)
+            if (bounds_[i].left <= box.right && box.left <= bounds_[i].right && bounds_[i].top <= box.bottom &&
+                box.top <= bounds_[i].bottom)
+                found.push_back(i);
+        return found;
+    }
+
+    /// All that a shape could strike.
+    static PaperBox bounds_of(const Line& line) {
+        return grown({std::min(line.from.x, line.to.x), std::min(line.from.y, line.to.y),
+                      std::max(line.from.x, line.to.x), std::max(line.from.y, line.to.y)},
+                     line.width / 2);
+    }
+    static PaperBox bounds_of(const auto& form) { return box_of(form); }
+
+    /// @param shapes  by number: those that are near it, at least
+    Meets meets(const PaperBox& box, const std::vector<std::size_t>& shapes) const {
         if (!room_.holds(box))
             return Meets::what_it_must_not;
         for (const PaperBox& taken : taken_)
@@ -184,9 +205,9 @@ private:
             if (runs_through(leader, box))
                 return Meets::what_it_must_not;
         Meets worst = Meets::nothing;
-        for (std::size_t i = seen_from(box); i < drawing_.shapes.size(); ++i) {
-            worst =
-                std::max(worst, std::visit([&](const auto& form) { return over(form, box); }, drawing_.shapes[i].form));
+        for (std::size_t n = seen_from(box, shapes); n < shapes.size(); ++n) {
+            worst = std::max(
+                worst, std::visit([&](const auto& form) { return over(form, box); }, drawing_.shapes[shapes[n]].form));
             if (worst == Meets::what_it_must_not)
                 break;
         }
@@ -212,11 +233,12 @@ private:
     }
     Meets over(const Text&, const PaperBox&) const { return Meets::nothing; } // all are taken out
 
+    static constexpr int rows = 7; ///< of half its height, that a text may go up or down
+    static constexpr int columns = 4;
+
     /// Places round the one it was put at, the nearest first.
     static std::vector<Point> places(double width, double height) {
         std::vector<Point> shifts;
-        constexpr int rows = 7;
-        constexpr int columns = 4;
         for (int row = -rows; row <= rows; ++row)
             for (int column = -columns; column <= columns; ++column)
                 shifts.push_back({column * 0.5 * width, row * 0.5 * height});
@@ -227,11 +249,17 @@ private:
     /// The best shift for something that takes this box; none: it finds no room.
     /// @param home  what it is about, and stays in if it can
     std::optional<std::pair<Point, Meets>> best(const PaperBox& box, const std::optional<PaperBox>& home = {}) const {
+        if (meets(box, near(box)) == Meets::nothing) // as most do where they were put
+            return std::pair{Point{}, Meets::nothing};
         std::optional<std::pair<Point, Meets>> found;
         const double height = box.bottom - box.top;
-        for (const Point& shift : places(box.right - box.left, height)) {
+        const double width = box.right - box.left;
+        const std::vector<std::size_t> round =
+            near({box.left - columns * 0.5 * width, box.top - rows * 0.5 * height, box.right + columns * 0.5 * width,
+                  box.bottom + rows * 0.5 * height});
+        for (const Point& shift : places(width, height)) {
             const PaperBox there{box.left + shift.x, box.top + shift.y, box.right + shift.x, box.bottom + shift.y};
-            const Meets met = meets(there);
+            const Meets met = meets(there, round);
             if (met == Meets::what_it_must_not)
                 continue;
             const bool near = home ? home->holds(there) : std::hypot(shift.x, shift.y) <= 2 * height;
@@ -317,6 +345,7 @@ private:
     PaperBox room_;
     std::vector<Warning> warnings_;
     std::vector<Block> blocks_;
+    std::vector<PaperBox> bounds_; ///< of the drawing's shapes
     std::vector<PaperBox> taken_;
     std::vector<Segment> leads_;
     std::vector<Shape> leaders_;
