@@ -110,7 +110,14 @@ protected:
         wall.room = "room";
         wall.length = mm(1200, 6000);
         wall.height = mm(2100, 3200);
-        switch (whole(0, 5)) {
+        switch (whole(0, 6)) {
+        case 6: {
+            OpenFloor floor;
+            floor.floor = one_of<FloorBuilt>(5);
+            floor.boards = mm(12, 40);
+            wall.structure = floor;
+            break;
+        }
         case 0:
             wall.structure = Masonry{one_of<MasonryKind>(4)};
             wall.lining = {{LiningMaterial::plaster, mm(0, 25), {}}};

@@ -357,7 +357,7 @@ TEST_CASE("jobs of late are on the first page, each with its wall, and open from
     CHECK(recent->isVisible());
     CHECK(recent->text().contains("Reading room"));
     recent->click();
-    CHECK(driven.job().walls.size() == 14);
+    CHECK(driven.job().walls.size() == 16);
     CHECK(driven.told.isEmpty());
 }
 

@@ -342,7 +342,7 @@ TEST_CASE("from wall to wall by the room from above", "[app][hands][room]") {
     DrivenWindow driven;
     driven.open_demo();
     auto* key = driven.find<QComboBox>("wall-picker");
-    CHECK(key->count() == 14);
+    CHECK(key->count() == 16);
     key->showPopup();
     auto* popup = driven.find<QFrame>("wall-key");
     QTest::qWait(10);

@@ -255,6 +255,8 @@ TEST_CASE("a worktop is laid after its units are level, sealed, and left alone",
     const Plan plan = reckon(job);
     for (const auto& wall : plan.walls)
         for (const RunPlan& run : wall->runs) {
+            if (!run.islands.empty())
+                continue; // its top meets no wall
             const bool top = std::ranges::any_of(
                 run.pieces, [](const RunPiece& piece) { return piece.what == RunPiece::What::worktop; });
             const auto cure = std::ranges::find(run.steps, Phase::cure, &Step::phase);

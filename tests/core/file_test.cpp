@@ -48,7 +48,7 @@ std::string problem_without(const std::string& parent, const std::string& member
 TEST_CASE("the demo job is read, and written the same", "[file]") {
     const auto loaded = read_job(demo_text());
     REQUIRE(loaded);
-    CHECK(loaded->job.walls.size() == 14);
+    CHECK(loaded->job.walls.size() == 16);
     CHECK(loaded->job.walls[0].shelves[0].left == 330_mm);
     CHECK(loaded->job.walls[0].lining_thickness() == Length::micrometres(12'500));
     const auto again = read_job(write_job(loaded->job));
@@ -121,7 +121,7 @@ TEST_CASE("a file of a newer version is read as far as it goes and marked", "[fi
     const auto loaded = read_job(document.dump());
     REQUIRE(loaded);
     CHECK(loaded->newer_version);
-    CHECK(loaded->job.walls.size() == 14);
+    CHECK(loaded->job.walls.size() == 16);
 }
 
 TEST_CASE("a job without a catalogue gets the one that ships", "[file]") {

@@ -61,8 +61,8 @@ TEST_CASE("every sum shown for a run or a line comes to its result", "[runs][lin
         std::size_t checked = 0;
         const auto check = [&](const std::vector<Working>& workings) {
             for (const Working& working : workings) {
-                if (working.sum.empty())
-                    continue;
+                if (working.sum.empty() || working.subject.starts_with("island/"))
+                    continue; // with factors: workings_test.cpp reads those as they are printed
                 INFO(working.subject);
                 CHECK(worked_out(working) == Approx(working.result.si).margin(1e-9));
                 ++checked;

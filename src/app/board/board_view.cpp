@@ -104,8 +104,8 @@ void BoardView::look_at(const Outline& part) {
     if (zoom_ == 1.0)
         return;
     const QPointF middle{width() / pixels_per_mm / 2, height() / pixels_per_mm / 2};
-    pan_ += middle -
-            QPointF{elevation().scale.x((part.left + part.right) / 2), elevation().scale.y((part.bottom + part.top) / 2)};
+    pan_ += middle - QPointF{elevation().scale.x((part.left + part.right) / 2),
+                             elevation().scale.y((part.bottom + part.top) / 2)};
     redraw();
 }
 

@@ -70,8 +70,8 @@ void BoardView::drag_to(QPointF at) {
         return;
     }
     if (grip_ == Grip::tape) {
-        tape_.pull_to(elevation().scale.wall_x(at.x() / pixels_per_mm), elevation().scale.wall_z(at.y() / pixels_per_mm),
-                      tape_reach());
+        tape_.pull_to(elevation().scale.wall_x(at.x() / pixels_per_mm),
+                      elevation().scale.wall_z(at.y() / pixels_per_mm), tape_reach());
         return update();
     }
     // Whole display steps, so that a dragged shelf stands at a figure one can say.

@@ -19,16 +19,16 @@ public:
         const double half = line.width * per_mm_ / 2;
         if (line.stroke == Stroke::solid && line.from.x == line.to.x) { // filled: a pen takes far longer
             const auto [top, bottom] = std::minmax(line.from.y, line.to.y);
-            painter_.fillRect(QRectF{point({line.from.x, top}) - QPointF{half, 0},
-                                     QSizeF{2 * half, (bottom - top) * per_mm_}},
-                              theme_.of(line.ink));
+            painter_.fillRect(
+                QRectF{point({line.from.x, top}) - QPointF{half, 0}, QSizeF{2 * half, (bottom - top) * per_mm_}},
+                theme_.of(line.ink));
             return;
         }
         if (line.stroke == Stroke::solid && line.from.y == line.to.y) {
             const auto [left, right] = std::minmax(line.from.x, line.to.x);
-            painter_.fillRect(QRectF{point({left, line.from.y}) - QPointF{0, half},
-                                     QSizeF{(right - left) * per_mm_, 2 * half}},
-                              theme_.of(line.ink));
+            painter_.fillRect(
+                QRectF{point({left, line.from.y}) - QPointF{0, half}, QSizeF{(right - left) * per_mm_, 2 * half}},
+                theme_.of(line.ink));
             return;
         }
         painter_.setPen(pen(line.ink, line.width, line.stroke));

@@ -7,6 +7,7 @@
 #include "core/plan/cautions.hpp"
 #include "core/sheets/board_drawing.hpp"
 #include "core/sheets/fixing_words.hpp"
+#include "core/sheets/room_drawing.hpp"
 #include "core/sheets/run_layer.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/site/cut_outs.hpp"
@@ -16,8 +17,9 @@ namespace {
 
 constexpr double worktop_height = 52; ///< mm, of a worktop seen from above
 
-constexpr double card_height = 92;   ///< mm of paper
-constexpr double strip_height = 220; ///< of a scribe at full size, on one page
+constexpr double from_above_height = 95; ///< of the room, where the run stands free in it
+constexpr double card_height = 92;       ///< mm of paper
+constexpr double strip_height = 220;     ///< of a scribe at full size, on one page
 constexpr double check_line = 100;
 
 class RunSheets {
@@ -25,14 +27,17 @@ public:
     RunSheets(Page& page, const Job& job, const Plan& plan, std::size_t wall, std::size_t run)
         : page_{page}
         , job_{job}
+        , all_{plan}
         , wall_{job.walls[wall]}
         , wall_plan_{*plan.walls[wall]}
         , run_{wall_.runs[run]}
         , plan_{wall_plan_.runs[run]}
         , voice_{app::voice(job.unit)} {
         for (std::size_t i = 0; i < job.rooms.size(); ++i)
-            if (job.rooms[i].id == wall_.room)
+            if (job.rooms[i].id == wall_.room) {
                 lines_ = plan.rooms[i].lines.lines;
+                room_ = &plan.rooms[i];
+            }
     }
 
     void write() {
@@ -64,6 +69,12 @@ private:
                 return draw_elevation(wall_, wall_plan_, frame, voice_).drawing;
             },
             105);
+        if (room_ && std::holds_alternative<OpenFloor>(wall_.structure))
+            page_.drawing(
+                [&](double width, double height) {
+                    return draw_room(job_, all_, *room_, {width, height, 2.7, wall_.id}, voice_);
+                },
+                from_above_height);
         for (const Check& check : plan_.checks)
             if (check.severity == Severity::error)
                 page_.item(QStringLiteral("!"), tr("WRONG: %1").arg(said(check.message)), true);
@@ -80,6 +91,7 @@ private:
                      tr("Width"), tr("Bottom, up"), tr("To lift"), tr("Screws used")},
                     rows, {0.28, 0.2, 0.14, 0.14, 0.12, 0.12});
         marks();
+        held_down();
         pieces();
         feet();
         for (const Check& check : plan_.checks)
@@ -106,6 +118,29 @@ private:
             {tr("Unit"), tr("From ref. end"), tr("Up"), tr("Inside, from left"), tr("Pack behind"), tr("Holds in")},
             rows, {0.24, 0.16, 0.13, 0.17, 0.13, 0.17});
         write_drilling(page_, wall_, wall_plan_, plan_.holes, voice_);
+    }
+
+    /// Of an island: its frame, and the screws that hold its units down.
+    void held_down() {
+        for (const IslandHold& hold : plan_.islands) {
+            page_.heading(
+                tr("Held to the floor, from %1 to %2")
+                    .arg(along(wall_.tape().near(hold.from, hold.to)), along(wall_.tape().far(hold.from, hold.to))));
+            if (hold.frame_height > Length{})
+                page_.write(tr("Frame %1 by %2, %3 high")
+                                .arg(shown(hold.to - hold.from), shown(hold.frame_depth), shown(hold.frame_height)),
+                            body_type, false);
+            std::vector<QStringList> rows;
+            for (const IslandJoint& joint : hold.joints)
+                rows.push_back(
+                    {text(say(words(joint.what), voice_)), QString::number(hold.screws),
+                     joint.fixing
+                         ? tr("%1, %2 long").arg(text(joint.fixing->name), shown(stock(joint.fixing->screw_length)))
+                         : tr("not known: say what the floor is"),
+                     joint.fixing ? shown(stock(joint.fixing->hole_diameter)) : QString{}, shown(ratio(joint.used))});
+            page_.table({tr("Screws go"), tr("For each unit"), tr("Screw"), tr("Pilot"), tr("Used")}, rows,
+                        {0.36, 0.12, 0.28, 0.12, 0.12});
+        }
     }
 
     void pieces() {
@@ -245,12 +280,14 @@ private:
 
     Page& page_;
     const Job& job_;
+    const Plan& all_;
     const Wall& wall_;
     const WallPlan& wall_plan_;
     const Run& run_;
     const RunPlan& plan_;
     const Voice voice_;
     std::vector<LinePlan> lines_;
+    const RoomSurvey* room_ = nullptr;
 };
 
 } // namespace

@@ -1,5 +1,6 @@
 #include "app/survey/survey_panel.hpp"
 
+#include "core/hands/islands.hpp"
 #include "core/job/fresh_name.hpp"
 #include "core/job/trade_sizes.hpp"
 
@@ -50,6 +51,7 @@ SurveyPanel::SurveyPanel(Workbench& bench, QWidget* parent)
     , level_{new LevelPage{bench}}
     , face_{new FacePage{bench}}
     , devices_{new DevicesBar{this}}
+    , island_{new QPushButton{this}}
     , remove_{new QPushButton{tr("Remove this wall"), this}} {
     auto* wall = new QWidget;
     auto* wall_column = new QVBoxLayout{wall};
@@ -58,11 +60,13 @@ SurveyPanel::SurveyPanel(Workbench& bench, QWidget* parent)
     wall_column->addWidget(form);
     auto* add = new QPushButton{tr("Add a wall"), this};
     add->setObjectName(QStringLiteral("add-wall"));
+    island_->setObjectName(QStringLiteral("add-island"));
     remove_->setObjectName(QStringLiteral("remove-wall"));
     auto* wall_buttons = new QHBoxLayout;
     wall_buttons->addWidget(add);
-    wall_buttons->addWidget(remove_);
+    wall_buttons->addWidget(island_);
     wall_column->addLayout(wall_buttons);
+    wall_column->addWidget(remove_);
 
     const auto page = [this](QWidget* of, const QString& words, SurveyPage which) {
         pages_->add(at_top(of), words,
@@ -90,11 +94,17 @@ SurveyPanel::SurveyPanel(Workbench& bench, QWidget* parent)
             [this](Length x, Length half) { take_scan(ScanResult::pipe, x, half); });
 
     connect(add, &QPushButton::clicked, this, &SurveyPanel::add_wall);
+    connect(island_, &QPushButton::clicked, this, &SurveyPanel::add_island);
     connect(remove_, &QPushButton::clicked, this, &SurveyPanel::remove_wall);
     connect(pages_, &Pages::page_changed, this, &SurveyPanel::page_changed);
     connect(studs_, &StudsPage::advised, this, &SurveyPanel::page_changed);
-    const auto fit = [this] { remove_->setEnabled(bench_.wall() != nullptr); };
+    const auto fit = [this] {
+        remove_->setEnabled(bench_.wall() != nullptr);
+        island_->setEnabled(bench_.wall() != nullptr);
+        island_->setText(on_island() ? tr("Add its other side") : tr("Add an island"));
+    };
     connect(&bench_, &Workbench::changed, this, fit);
+    connect(&bench_, &Workbench::selection_changed, this, fit);
     fit();
     set_page(SurveyPage::wall);
 }
@@ -176,7 +186,7 @@ void SurveyPanel::put_distance(Length distance) {
 }
 
 void SurveyPanel::add_wall() {
-    bench_.edit(tr("Add wall"), [this](Job& job) {
+    put(tr("Add wall"), [this](Job& job) {
         if (job.rooms.empty()) {
             Room room;
             room.id = fresh_id(job, "room");
@@ -184,8 +194,31 @@ void SurveyPanel::add_wall() {
             job.rooms.push_back(std::move(room));
         }
         Wall wall = new_wall(bench_.wall() ? bench_.wall()->room : job.rooms.back().id, job.unit);
-        wall.id = fresh_id(job, "wall");
         wall.name = fresh_name(job, tr("Wall %1").toStdString());
+        return wall;
+    });
+}
+
+bool SurveyPanel::on_island() const {
+    return bench_.wall() && std::holds_alternative<OpenFloor>(bench_.wall()->structure);
+}
+
+void SurveyPanel::add_island() {
+    if (!bench_.wall())
+        return;
+    const bool other_side = on_island();
+    put(other_side ? tr("Add the island's other side") : tr("Add island"), [this, other_side](Job& job) {
+        const Wall& here = job.walls[bench_.wall_index()];
+        Wall island = other_side ? other_side_of(here) : new_island(here, job.unit);
+        island.name = fresh_name(job, tr("Island %1").toStdString());
+        return island;
+    });
+}
+
+void SurveyPanel::put(const QString& words, const std::function<Wall(Job&)>& make) {
+    bench_.edit(words, [&](Job& job) {
+        Wall wall = make(job);
+        wall.id = fresh_id(job, "wall");
         job.walls.push_back(std::move(wall));
     });
     bench_.select_wall(bench_.job().walls.size() - 1);

@@ -48,6 +48,11 @@ signals:
     void page_changed();
 
 private:
+    /// An island before the wall in hand, or the other side of the one in hand.
+    void add_island();
+    bool on_island() const;
+    /// A new wall goes into the job, is looked at, and its length asked for first.
+    void put(const QString& words, const std::function<yes_square::Wall(yes_square::Job&)>& make);
     void remove_wall();
     /// Puts a distance where the cursor is, or was before a button took it.
     void put_distance(Length distance);
@@ -58,6 +63,7 @@ private:
     LevelPage* level_;
     FacePage* face_;
     DevicesBar* devices_;
+    QPushButton* island_;
     QPushButton* remove_;
     std::vector<std::function<void(Wall&)>> waiting_; ///< of the scanner, since the last round of events
 };

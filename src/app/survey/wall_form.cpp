@@ -2,7 +2,10 @@
 
 #include "app/bench/choices.hpp"
 #include "app/bench/field_form.hpp"
+#include "core/hands/islands.hpp"
 #include "core/job/places.hpp"
+
+#include <algorithm>
 
 namespace yes_square::app {
 namespace {
@@ -11,6 +14,7 @@ namespace {
 constexpr int timber_row = 0;
 constexpr int steel_row = 5;
 constexpr int lining_row = 6;
+constexpr int floor_row = 7;
 
 constexpr Length least = Length::nanometres(1);
 
@@ -21,10 +25,15 @@ WallForm::WallForm(Workbench& bench, QWidget* parent)
     job_rows();
     size_rows();
     structure_rows();
+    island_rows();
     lining_rows();
     end_rows();
     edge_rows();
     refresh();
+}
+
+bool WallForm::on_open_floor() const {
+    return bench().wall() && std::holds_alternative<OpenFloor>(bench().wall()->structure);
 }
 
 Wall& WallForm::here(Job& job) const {
@@ -74,7 +83,7 @@ void WallForm::structure_rows() {
     choice(
         tr("Built of"), "wall-structure",
         QStringList{tr("Timber studs"), tr("Brick"), tr("Dense block"), tr("Aerated block"), tr("Concrete"),
-                    tr("Steel studs"), tr("Lining alone, nothing behind")},
+                    tr("Steel studs"), tr("Lining alone, nothing behind"), tr("No wall: an island")},
         [this]() -> std::optional<int> {
             if (!bench().wall())
                 return std::nullopt;
@@ -83,12 +92,16 @@ void WallForm::structure_rows() {
                 return 1 + row_for(masonry->kind);
             if (const auto* of = std::get_if<Framing>(&structure))
                 return of->material == StudMaterial::steel ? steel_row : timber_row;
-            return lining_row;
+            return std::holds_alternative<OpenFloor>(structure) ? floor_row : lining_row;
         },
         [this](Job& job, int row) {
             Structure& structure = here(job).structure;
             if (row == lining_row) {
                 structure = LiningOnly{};
+            } else if (row == floor_row) {
+                here(job).lining.clear(); // there is nothing it could be on
+                here(job).left_end = here(job).right_end = WallEnd::open;
+                structure = OpenFloor{};
             } else if (row == timber_row || row == steel_row) {
                 Framing framed;
                 if (const auto* before = std::get_if<Framing>(&structure))
@@ -133,6 +146,53 @@ void WallForm::structure_rows() {
         [frame_of](Job& job, int row) { frame_of(job).species = at_row<Species>(row); });
 }
 
+void WallForm::island_rows() {
+    const auto floor_of = [](const Wall* wall) { return wall ? std::get_if<OpenFloor>(&wall->structure) : nullptr; };
+    const auto bases = [this] { return bases_of(bench().job(), *bench().wall()); };
+    choice(
+        tr("Set out from"), "island-from",
+        [this, bases, floor_of] {
+            QStringList names{tr("Not said yet")};
+            if (floor_of(bench().wall()))
+                for (const Wall* wall : bases())
+                    names << (floor_of(wall) ? tr("%1, back to back") : tr("%1")).arg(text(wall->name));
+            return names;
+        },
+        [this, bases, floor_of]() -> std::optional<int> {
+            const OpenFloor* floor = floor_of(bench().wall());
+            if (!floor)
+                return std::nullopt;
+            const auto all = bases();
+            const auto found = std::ranges::find(all, floor->from, &Wall::id);
+            return found == all.end() ? 0 : 1 + static_cast<int>(found - all.begin());
+        },
+        [this](Job& job, int row) {
+            const auto all = bases_of(job, here(job));
+            std::get<OpenFloor>(here(job).structure).from =
+                row > 0 ? all[static_cast<std::size_t>(row - 1)]->id : std::string{};
+        });
+    const PartAccess<OpenFloor> floor{
+        [this, floor_of] { return floor_of(bench().wall()); },
+        [this](Job& job, const std::function<void(OpenFloor&)>& to) { to(std::get<OpenFloor>(here(job).structure)); }};
+    const auto other_side = [this, floor_of](const OpenFloor& of) {
+        const auto& walls = bench().job().walls;
+        const auto from = std::ranges::find(walls, of.from, &Wall::id);
+        return from != walls.end() && floor_of(&*from);
+    };
+    const auto before_wall = [other_side](const OpenFloor& of) { return !other_side(of); };
+    const auto boards = [](const OpenFloor& of) {
+        return of.floor == FloorBuilt::boards || of.floor == FloorBuilt::joists;
+    };
+    FieldForm<OpenFloor>{*this, floor, "island"}
+        .row("along", before_wall)
+        .row("out", before_wall)
+        .row("along", other_side, tr("Begins from its right end at"), "other-along")
+        .row("out", other_side, tr("Gap between the backs"), "gap")
+        .row("faces_wall", before_wall)
+        .row("floor")
+        .row("boards", boards);
+}
+
 void WallForm::lining_rows() {
     // Two layers cover a lining and what is on it; more stay as the file has them.
     const QStringList layers = QStringList{tr("None")} + words_of<LiningMaterial>();
@@ -141,7 +201,7 @@ void WallForm::lining_rows() {
         choice(
             label, layer == 0 ? "lining-1" : "lining-2", layers,
             [this, layer]() -> std::optional<int> {
-                if (!bench().wall() || bench().wall()->lining.size() < layer)
+                if (!bench().wall() || bench().wall()->lining.size() < layer || on_open_floor())
                     return std::nullopt;
                 return layer < bench().wall()->lining.size() ? 1 + row_for(bench().wall()->lining[layer].material) : 0;
             },
@@ -165,8 +225,13 @@ void WallForm::lining_rows() {
             [this, layer](Job& job, Length length) { here(job).lining[layer].thickness = length; }, least,
             tr("It must be more than 0"));
     }
-    optional_length(tr("Whole wall"), "wall-thickness", tr("not known"), of_wall(&Wall::thickness),
-                    [this](Job& job, std::optional<Length> length) { here(job).thickness = length; });
+    optional_length(
+        tr("Whole wall"), "wall-thickness", tr("not known"),
+        [this]() -> std::optional<std::optional<Length>> {
+            return bench().wall() && !on_open_floor() ? std::optional<std::optional<Length>>{bench().wall()->thickness}
+                                                      : std::nullopt;
+        },
+        [this](Job& job, std::optional<Length> length) { here(job).thickness = length; });
 }
 
 void WallForm::end_rows() {
@@ -175,7 +240,8 @@ void WallForm::end_rows() {
         choice(
             label, name, ends,
             [this, member]() -> std::optional<int> {
-                return bench().wall() ? std::optional{row_for(bench().wall()->*member)} : std::nullopt;
+                return bench().wall() && !on_open_floor() ? std::optional{row_for(bench().wall()->*member)}
+                                                          : std::nullopt;
             },
             [this, member](Job& job, int row) { here(job).*member = at_row<WallEnd>(row); });
     };

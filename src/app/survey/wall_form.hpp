@@ -12,6 +12,8 @@ public:
 
 private:
     Wall& here(Job& job) const;
+    /// Whether there is no wall: a side of an island.
+    bool on_open_floor() const;
     /// A getter of a member of the wall looked at; nothing where there is no wall.
     template <class T>
     Get<T> of_wall(T Wall::*member) {
@@ -22,6 +24,7 @@ private:
     void job_rows();
     void size_rows();
     void structure_rows();
+    void island_rows();
     void lining_rows();
     void end_rows();
     void edge_rows();

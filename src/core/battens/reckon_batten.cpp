@@ -119,7 +119,7 @@ private:
                                               "somebody leans or hangs on it"));
             HeldPart& part = parts
                                  .emplace_back(SpottedPart{
-                                     {driven_through_cleat(batten_.thickness, batten_.wood), hole.demands}, hole.spot})
+                                     {DrivenThrough::strip(batten_.thickness, batten_.wood), hole.demands}, hole.spot})
                                  .part;
             part.through.packing = hole.packing;
             if (const Framing* framing = site_.timber(); framing && hole.stud)

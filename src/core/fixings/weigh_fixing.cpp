@@ -135,6 +135,14 @@ FixingStrength strength_of(const MasonryAnchor& anchor, const HouseRules& rules,
 
 } // namespace
 
+DrivenThrough DrivenThrough::strip(Length thickness, Species wood) {
+    const double gravity = specific_gravity(wood);
+    DrivenThrough through{thickness, wood_bearing(gravity)};
+    through.gravity = gravity;
+    through.head = Length::nearest_to_inches(properties(ScrewGauge::number_8).head_in);
+    return through;
+}
+
 Length pilot_diameter(const ScrewProperties& screw, double gravity) {
     const double coach_share = gravity <= 0.5 ? 0.70 : (gravity <= 0.6 ? 0.75 : 0.85);
     const Length exact = Length::nearest_to_inches(screw.coach ? screw.diameter_in * coach_share

@@ -38,6 +38,8 @@ struct DrivenThrough {
     std::optional<Length> to_edge = {};
     std::size_t together = 1; ///< screws that are pulled as one group, of which this part is judged by the worst
 
+    /// A strip of wood, its screws' heads as small as any.
+    static DrivenThrough strip(Length thickness, Species wood);
     static DrivenThrough leg_of(const Bracket& bracket) {
         DrivenThrough through{bracket.thickness, steel_sheet_bearing, bracket.hole_diameter};
         through.together = bracket.hole_drops.size();

@@ -19,8 +19,8 @@
 namespace yes_square {
 
 template <>
-inline constexpr std::array<std::string_view, std::variant_size_v<Structure>> kind_names<Structure>{"framed", "masonry",
-                                                                                                    "lining_only"};
+inline constexpr std::array<std::string_view, std::variant_size_v<Structure>> kind_names<Structure>{
+    "framed", "masonry", "lining_only", "open_floor"};
 
 void fields(auto& visit, Is<Stud> auto& stud) {
     visit.required("centre", stud.centre, along_wall().told("Centre from the wall's left end"));
@@ -58,6 +58,24 @@ void fields(auto& visit, Is<Masonry> auto& masonry) {
 }
 
 void fields(auto&, Is<LiningOnly> auto&) {}
+
+void fields(auto& visit, Is<OpenFloor> auto& floor) {
+    visit.required("from", floor.from,
+                   Meaning{}.told("Id of the wall that it is set out from, or of the island's other side"));
+    visit.required("along", floor.along,
+                   Meaning{"a distance along that wall", Range::any}
+                       .told("Of its nearer end from that wall's left end; of another side, from its right end")
+                       .asked("Begins along it at"));
+    visit.required("out", floor.out,
+                   Meaning{"a distance out of that wall", Range::not_negative}
+                       .told("Of the backs' line out of that wall's face; of another side, the gap between the backs")
+                       .asked("Backs out of it by"));
+    visit.optional("faces_wall", floor.faces_wall,
+                   Meaning{}.told("Its fronts look at that wall").asked("Fronts look").either("away from it", "at it"));
+    visit.optional("floor", floor.floor, asked("Floor"));
+    visit.optional("boards", floor.boards,
+                   Meaning{"a thickness", Range::more_than_zero}.told("Of its boards").asked("Boards, thick"));
+}
 
 void fields(auto& visit, Is<Observation> auto& seen) {
     visit.required("kind", seen.kind);

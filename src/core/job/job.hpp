@@ -83,7 +83,29 @@ struct LiningOnly {
     bool operator==(const LiningOnly&) const = default;
 };
 
-using Structure = std::variant<Framing, Masonry, LiningOnly>;
+/// What the floor is that an island is screwed to.
+enum class FloorBuilt {
+    not_known,
+    boards,   ///< boards or panels: a screw holds in their thickness alone
+    joists,   ///< the same, and its screws are put where joists are
+    concrete, ///< or screed on it, as deep as a plug
+    heated,   ///< nobody drills it
+};
+
+/// No wall at all: a line across the open floor, along which the backs of an island's units stand. Along it one looks
+/// at their fronts, from left to right as along any wall.
+struct OpenFloor {
+    /// Id of the wall that it is set out from, or of the island's other side, with which it stands back to back.
+    std::string from = {};
+    Length along = {};       ///< of its nearer end, from that wall's left end; of another side, from its right end
+    Length out = {};         ///< of the line, out of that wall's face; of another side, the gap between the backs
+    bool faces_wall = false; ///< its fronts look at that wall; else away from it
+    FloorBuilt floor = FloorBuilt::not_known;
+    Length boards = 22_mm; ///< how thick they are
+    bool operator==(const OpenFloor&) const = default;
+};
+
+using Structure = std::variant<Framing, Masonry, LiningOnly, OpenFloor>;
 
 enum class OpeningKind { window, door };
 

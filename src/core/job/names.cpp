@@ -22,6 +22,16 @@ std::span<const EnumName<LiningMaterial>> enum_names() {
 }
 
 template <>
+std::span<const EnumName<FloorBuilt>> enum_names() {
+    static constexpr EnumName<FloorBuilt> names[]{{FloorBuilt::not_known, "not_known", "Not known yet"},
+                                                  {FloorBuilt::boards, "boards", "Boards alone"},
+                                                  {FloorBuilt::joists, "joists", "Boards on joists"},
+                                                  {FloorBuilt::concrete, "concrete", "Concrete"},
+                                                  {FloorBuilt::heated, "heated", "Heated: not drilled"}};
+    return names;
+}
+
+template <>
 std::span<const EnumName<TimberSchool>> enum_names() {
     static constexpr EnumName<TimberSchool> names[]{
         {TimberSchool::nds, "NDS-2018", "NDS-2018, screws by number and inch"},

@@ -121,6 +121,15 @@ void fields(auto& visit, Is<RunRules> auto& rules) {
                    length.told("Of a suspension rail: two fixings and a unit's hook (house rule)"));
     visit.optional("two_carry_from", rules.two_carry_from,
                    length.told("A worktop this long is carried by two (house rule)"));
+    visit.optional(
+        "aisle_least", rules.aisle_least,
+        margin.told("To walk and work between an island and what stands opposite (house rule; local codes may say)"));
+    visit.optional("backs_apart_most", rules.backs_apart_most,
+                   margin.told("An island's two sides are screwed to one another up to such a gap (house rule)"));
+    visit.optional("frame_timber", rules.frame_timber,
+                   length.told("Of an island's frame and cleats, how thick (common practice)"));
+    visit.optional("cleat_breadth", rules.cleat_breadth,
+                   length.told("Of a cleat laid flat on the floor (common practice)"));
 }
 
 void fields(auto& visit, Is<ShelfRules> auto& rules) {

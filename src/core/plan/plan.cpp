@@ -56,6 +56,20 @@ std::string_view words(Phase phase) {
     return {};
 }
 
+std::string_view words(IslandJoint::What what) {
+    switch (what) {
+    case IslandJoint::What::unit_to_frame:
+        return "down through the units' bottoms into the frame";
+    case IslandJoint::What::frame_to_cleat:
+        return "through the frame into the cleats";
+    case IslandJoint::What::side_to_cleat:
+        return "through the units' sides into the cleats";
+    case IslandJoint::What::cleat_to_floor:
+        return "through the cleats into the floor";
+    }
+    return {};
+}
+
 std::string_view words(Verdict verdict) {
     switch (verdict) {
     case Verdict::within:

@@ -160,6 +160,24 @@ struct CornerThing {
     bool operator==(const CornerThing&) const = default;
 };
 
+/// A unit of an island's other side that stands behind a line on the open floor.
+struct StandsBehind {
+    std::string name;
+    Length left; ///< along this line, from its left end
+    Length right;
+    Length gap;    ///< between the backs
+    Length depth;  ///< of its carcass
+    Mass mass = 0; ///< empty
+    bool operator==(const StandsBehind&) const = default;
+};
+
+/// What a line on the open floor is set out from.
+struct SetOutFrom {
+    std::string name;
+    bool other_side = false; ///< of the island; else a wall
+    bool operator==(const SetOutFrom&) const = default;
+};
+
 /// What the survey of a wall comes to.
 struct WallSurvey {
     std::vector<Stud> studs;              ///< what fixings use: found from evidence, or as told where there is none
@@ -172,7 +190,9 @@ struct WallSurvey {
     std::optional<Neighbour> left;
     std::optional<Neighbour> right;
     std::vector<CornerThing> corner_things;
-    std::vector<WallBuildUp> build_ups; ///< as the wall's trial holes
+    std::vector<StandsBehind> behind;       ///< of a line on the open floor
+    std::optional<SetOutFrom> set_out_from; ///< of such a line; none: from no wall that is there
+    std::vector<WallBuildUp> build_ups;     ///< as the wall's trial holes
     std::vector<Working> workings;
     std::vector<Check> checks;
 };

@@ -2,9 +2,11 @@
 
 #include "core/job/runs.hpp"
 #include "core/measure/physical.hpp"
+#include "core/plan/check.hpp"
 #include "core/plan/substrate.hpp"
 #include "core/plan/thing_plan.hpp"
 
+#include <algorithm>
 #include <optional>
 #include <string>
 #include <vector>
@@ -132,6 +134,45 @@ struct RunPiece {
     Mass mass = 0;                     ///< of a worktop, in one length
 };
 
+/// One kind of joint of what holds an island's units to the floor.
+struct IslandJoint {
+    enum class What { unit_to_frame, frame_to_cleat, side_to_cleat, cleat_to_floor };
+    What what = What::cleat_to_floor;
+    HoleDemand demand; ///< on one of its screws, of the unit that asks most
+    std::optional<Fixing> fixing;
+    Utilisation used; ///< unknown: nobody knows what it goes into
+};
+
+/// "down through the units' bottoms into the frame".
+std::string_view words(IslandJoint::What what);
+
+/// How units side by side on the open floor are held to it: on a frame as high as their plinth, or by their sides, with
+/// cleats on the floor within either.
+struct IslandHold {
+    std::size_t first = 0; ///< units, by number in the run
+    std::size_t last = 0;
+    Length from; ///< along the line
+    Length to;
+    Length frame_height;    ///< 0: their sides stand on the floor
+    Length frame_depth;     ///< from their backs' line
+    std::size_t screws = 2; ///< of each kind, for each unit
+    std::size_t worst = 0;  ///< the unit that asks most
+    std::string_view when;  ///< it does
+    Moment over = 0;        ///< what turns it over its front foot line then
+    Moment righting = 0;    ///< what keeps it, what stands behind it counted
+    Length lever;           ///< of its screws at the back, from that line
+    Force pull = 0;         ///< on all of them; 0: it stands by itself, by the factors of the house
+    Mass behind = 0;        ///< share of what stands behind that unit, screwed to it
+    std::vector<IslandJoint> joints;
+    /// Of its joints the worst; nothing that is not asked for.
+    Utilisation used() const {
+        Utilisation worst_used = Utilisation::none();
+        for (const IslandJoint& joint : joints)
+            worst_used = std::max(worst_used, joint.used);
+        return worst_used;
+    }
+};
+
 /// A board's edge shaped to the wall, as a table of widths.
 struct ScribeCut {
     Length at;    ///< height above the datum
@@ -155,6 +196,7 @@ struct RunPlan : ThingPlan {
     std::vector<JoinScrew> joins;
     std::vector<RunPiece> pieces;
     std::vector<Scribe> scribes;
+    std::vector<IslandHold> islands; ///< where it stands on the open floor: units side by side that stand alike
 };
 
 } // namespace yes_square

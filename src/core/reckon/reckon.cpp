@@ -7,6 +7,7 @@
 #include "core/fitting/judge_reading.hpp"
 #include "core/fitting/wall_marks.hpp"
 #include "core/lines/room_lines.hpp"
+#include "core/reckon/aisles.hpp"
 #include "core/reckon/chosen.hpp"
 #include "core/reckon/clashes.hpp"
 #include "core/reckon/reckon_survey.hpp"
@@ -252,6 +253,7 @@ std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, co
         survey = reckon_survey(wall, around, job.rules);
     });
     plan->survey.corner_things = around.corner_things;
+    plan->survey.behind = around.behind;
     const WallSite site{job.rules, job.catalogue, wall, around.service_class, plan->survey};
     const RunSite runs{site, around.lines, around.runs, around.left_lean, around.right_lean};
     reckon_things(site, runs, earlier, *plan, looked_at);
@@ -350,7 +352,8 @@ const Plan& Reckoner::reckon(const Job& job) {
             earlier[i].survey =
                 same_rules && !earlier[i].whole && around[i].same_ground(around_before) && same_survey(*before, wall);
             earlier[i].ground = earlier[i].survey && before->made == wall.made && same_order(*before, wall) &&
-                                around[i].corner_things == around_before.corner_things;
+                                around[i].corner_things == around_before.corner_things &&
+                                around[i].behind == around_before.behind;
             if (earlier[i].ground) {
                 add_changed(*before, wall, earlier[i].changed);
                 add_changed(wall, *before, earlier[i].changed);
@@ -369,8 +372,10 @@ const Plan& Reckoner::reckon(const Job& job) {
         looked_at[i] = std::move(seen);
     });
     for (std::size_t i = 0; i < job.rooms.size(); ++i) {
-        plan.rooms.push_back(
-            guarded(RoomSurvey{}, job.rooms[i].name, [&](RoomSurvey& room) { room = reckon_room(job, job.rooms[i]); }));
+        plan.rooms.push_back(guarded(RoomSurvey{}, job.rooms[i].name, [&](RoomSurvey& room) {
+            room = reckon_room(job, job.rooms[i]);
+            std::ranges::move(check_aisles(job, plan, room.plan), std::back_inserter(room.checks));
+        }));
         plan.rooms.back().lines = std::move(lines[i]);
     }
     last_ = job;

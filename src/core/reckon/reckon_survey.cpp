@@ -3,7 +3,6 @@
 #include "core/job/field_visits.hpp"
 #include "core/site/check_writer.hpp"
 #include "core/site/packing.hpp"
-#include "core/site/wall_thing.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -18,41 +17,6 @@ constexpr Source tape_limit{Provenance::from_memory, "OIML R 35-1; a laser's fro
 constexpr Source evidence{Provenance::derived,
                           "Bayes' rule over spacing, phase and set-out, house rules for each trace"};
 
-/// What stands on the next wall so near the corner that something on this wall is deep enough to meet it.
-/// @param around  of the next wall
-void add_corner_things(const Wall& wall, const Wall& next, const WallSurroundings& around, bool at_right_end,
-                       std::vector<CornerThing>& things) {
-    Length deepest;
-    for_each_thing(wall, [&]<class Thing>(const Thing& thing) {
-        if constexpr (std::is_same_v<Thing, Run>)
-            for (const CabinetUnit& unit : thing.units)
-                deepest = std::max(deepest, unit.depth);
-        for (const WallThing& room : room_of(thing)) // what is right before a wardrobe's doors and drawers counts too
-            deepest = std::max(deepest, std::is_same_v<Thing, StorageSystem> ? 2 * room.depth : room.depth);
-    });
-    for (std::size_t r = 0; r < next.runs.size(); ++r)
-        for (std::size_t i = 0; i < next.runs[r].units.size(); ++i) {
-            const CabinetUnit& unit = next.runs[r].units[i];
-            const PlacedUnit& place = around.runs[r].units[i];
-            const Length from_corner = at_right_end ? place.left : next.length - place.right();
-            if (from_corner >= deepest || unit.kind == UnitKind::appliance_gap)
-                continue;
-            const StandsOn on = stands_on(unit, next.runs[r].level);
-            const auto line = around.lines.find(on.line);
-            const Length z = line == around.lines.end() ? Length{} : line->second;
-            const Length bottom = on.by_top ? z - unit.height : z;
-            things.push_back({at_right_end, std::max(unit.depth, unit.return_width), from_corner, bottom,
-                              bottom + unit.height, unit.name});
-        }
-    for_each_thing(next, [&](const auto& thing) {
-        for (const WallThing& room : room_of(thing)) {
-            const Length from_corner = at_right_end ? room.box.left : next.length - room.box.right;
-            if (from_corner < deepest)
-                things.push_back({at_right_end, room.depth, from_corner, room.box.bottom, room.box.top, room.name});
-        }
-    });
-}
-
 class SurveyReckoner : CheckWriter {
 public:
     SurveyReckoner(const Wall& wall, const WallSurroundings& around, const HouseRules& rules, WallSurvey& found)
@@ -63,10 +27,14 @@ public:
         , found_{found} {}
 
     void reckon() {
-        found_.strips = service_strips(wall_, rules_);
+        if (!std::holds_alternative<OpenFloor>(wall_.structure)) // nothing runs in a wall that is not there
+            found_.strips = service_strips(wall_, rules_);
         found_.left = around_.left;
         found_.right = around_.right;
         found_.corner_things = around_.corner_things;
+        found_.behind = around_.behind;
+        found_.set_out_from = around_.set_out_from;
+        set_out_island();
         off_wall();
         studs();
         build_up();
@@ -77,6 +45,15 @@ public:
     }
 
 private:
+    void set_out_island() {
+        if (std::holds_alternative<OpenFloor>(wall_.structure) && !around_.set_out_from)
+            advise(add(checks::island_unplaced,
+                       {"Nobody has said which wall of the room {0} is set out from: it is in no view from above, and "
+                        "what stands opposite it is not known",
+                        {wall_.name}}),
+                   {"In Survey, choose the wall it is set out from, and how far out of it"});
+    }
+
     void off_wall() {
         std::size_t number = 0;
         const auto count_off = [&](const auto& readings, auto&& off) {
@@ -384,66 +361,6 @@ private:
 };
 
 } // namespace
-
-namespace {
-
-/// How a wall's face leans at one of its ends, by the heights of its strings. Empty: nothing was read there.
-std::vector<ProfilePoint> lean_at_end(const Wall& wall, bool right_end, const Reader& reader) {
-    const FaceProfile face = face_profile(wall, reader);
-    std::vector<ProfilePoint> lean;
-    for (const FaceRow& row : face.rows)
-        lean.push_back({row.z, *face.shim_at(right_end ? wall.length : Length{}, row.z)});
-    return lean;
-}
-
-} // namespace
-
-std::vector<WallSurroundings> surroundings_of(const Job& job, const std::vector<RoomLines>& lines) {
-    const Reader reader = Reader::of(job);
-    std::map<std::string, RoomFloor> floors;
-    std::map<std::string, const Wall*> walls;
-    for (const Wall& wall : job.walls) {
-        walls[wall.id] = &wall;
-        if (!floors.contains(wall.room))
-            floors[wall.room] = room_floor(job, wall.room);
-    }
-    std::vector<WallSurroundings> all;
-    all.reserve(job.walls.size());
-    for (const Wall& wall : job.walls) {
-        WallSurroundings& around = all.emplace_back();
-        const Room* room = room_of(job, wall);
-        around.service_class = room ? room->service_class : ServiceClass::dry;
-        around.floor = floors[wall.room];
-        around.reader = reader;
-        around.left = neighbour_at(job, wall, false, reader);
-        around.right = neighbour_at(job, wall, true, reader);
-        if (room)
-            for (const LinePlan& line : lines[static_cast<std::size_t>(room - job.rooms.data())].lines)
-                around.lines.emplace(line.id, line.z);
-        if (wall.runs.empty())
-            continue;
-        RunNeighbours beside;
-        for (const auto* neighbour : {&around.left, &around.right})
-            if (*neighbour && (*neighbour)->corner == WallEnd::corner)
-                for (const Run& run : walls[(*neighbour)->wall]->runs)
-                    beside.reach[run.id] = reach_of(run, job.rules.runs, neighbour == &around.left);
-        // The wall before this one ends in its left corner, the next begins in its right.
-        if (around.left && around.left->corner == WallEnd::corner)
-            around.left_lean = lean_at_end(*walls[around.left->wall], true, reader);
-        if (around.right && around.right->corner == WallEnd::corner)
-            around.right_lean = lean_at_end(*walls[around.right->wall], false, reader);
-        const auto widths = width_profile(wall, reader);
-        around.runs = place_runs(wall, widths ? widths->least : wall.length, beside);
-    }
-    for (std::size_t i = 0; i < all.size(); ++i)
-        for (const auto* neighbour : {&all[i].left, &all[i].right})
-            if (*neighbour && (*neighbour)->corner == WallEnd::corner) {
-                const Wall& next = *walls[(*neighbour)->wall];
-                add_corner_things(job.walls[i], next, all[static_cast<std::size_t>(&next - job.walls.data())],
-                                  neighbour == &all[i].right, all[i].corner_things);
-            }
-    return all;
-}
 
 WallSurvey reckon_survey(const Wall& wall, const WallSurroundings& around, const HouseRules& rules) {
     WallSurvey found;

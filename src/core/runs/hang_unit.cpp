@@ -39,6 +39,8 @@ public:
         plan_.empty_mass = empty_mass_of(unit_);
         plan_.loaded_mass = loaded_mass_of(unit_, site_.rules.runs);
         plan_.lift_mass = lift_mass_of(unit_);
+        if (site_.open_floor())
+            return std::move(plan_); // there is nothing behind it to hang on: see hold_island()
         if (standing_.on_rail() || standing_.on_plates())
             hook_load();
         if (standing_.on_plates())

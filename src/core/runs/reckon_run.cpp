@@ -1,6 +1,7 @@
 #include "core/runs/reckon_run.hpp"
 
 #include "core/fixings/choose_fixing.hpp"
+#include "core/runs/island.hpp"
 #include "core/runs/level_units.hpp"
 #include "core/runs/run_checks.hpp"
 #include "core/runs/run_parts.hpp"
@@ -75,8 +76,10 @@ RunPlan reckon_run(std::size_t number, const RunSite& site) {
         slide_for_studs(slide_question(run, plan.layout, site.wall.wall, site.wall.survey.studs, site.wall.rules));
     for (const StandingUnit& standing : units) {
         plan.units.push_back(hang_unit(standing, site.wall));
-        plan.units.back().feet = feet_of(standing, site.wall);
+        if (!site.wall.open_floor())
+            plan.units.back().feet = feet_of(standing, site.wall);
     }
+    plan.islands = hold_island(units, plan.units, site);
     plan.joins = joins_of(units, site);
     plan.pieces = pieces_of(run, units, site);
     plan.scribes = scribes_of(run, units, site);
@@ -87,6 +90,8 @@ RunPlan reckon_run(std::size_t number, const RunSite& site) {
     const DraftRun draft{run, units, site};
     check_places(draft, plan);
     check_hold(draft, plan);
+    if (site.wall.open_floor())
+        check_island(draft, plan);
     check_fit(draft, plan);
     plan.parts = cut_for(draft, plan);
     plan.supplies = bought_for(draft, plan);

@@ -25,6 +25,11 @@ inline constexpr CheckCode panel_cut_off{"panel_cut_off", Severity::error, Bears
 inline constexpr CheckCode panel_cut_rail{"panel_cut_rail", Severity::error};
 inline constexpr CheckCode hook_plate_loose{"hook_plate_loose", Severity::error};
 inline constexpr CheckCode hook_plate_off{"hook_plate_off", Severity::error};
+inline constexpr CheckCode island_no_wall{"island_no_wall", Severity::error};
+inline constexpr CheckCode island_lifts{"island_lifts", Severity::error};
+inline constexpr CheckCode island_floor_unknown{"island_floor_unknown", Severity::warning, Bears::on_what_is_known};
+inline constexpr CheckCode island_floor_untold{"island_floor_untold", Severity::note, Bears::elsewhere};
+inline constexpr CheckCode island_backs_apart{"island_backs_apart", Severity::warning, Bears::elsewhere};
 inline constexpr CheckCode rails_unknown{"rails_unknown", Severity::error, Bears::on_what_is_known};
 } // namespace checks
 
@@ -54,6 +59,9 @@ void check_places(const DraftRun& draft, RunPlan& plan);
 
 /// Studs, rails, backs, strips, loads, lifts, hooks, joining screws.
 void check_hold(const DraftRun& draft, RunPlan& plan);
+
+/// What is no island, what holds one to the floor, and how its sides meet.
+void check_island(const DraftRun& draft, RunPlan& plan);
 
 /// Legs, parallel openings, scribes, hoods, doors, and tall units that must be tilted upright.
 void check_fit(const DraftRun& draft, RunPlan& plan);

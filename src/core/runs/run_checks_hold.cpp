@@ -18,7 +18,7 @@ public:
     void check() {
         for (std::size_t i = 0; i < draft_.units.size(); ++i) {
             const StandingUnit& standing = draft_.units[i];
-            if (!is_cabinet(standing.unit))
+            if (!is_cabinet(standing.unit) || site_.wall.open_floor())
                 continue;
             const bool hung = standing.level == RunLevel::wall;
             if (standing.on_rail() || standing.on_plates()) {

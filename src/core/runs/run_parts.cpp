@@ -4,6 +4,7 @@
 #include "core/site/cut_outs.hpp"
 
 #include <algorithm>
+#include <fmt/format.h>
 
 namespace yes_square {
 namespace {
@@ -19,6 +20,7 @@ public:
         : run_{draft.run}
         , rules_{draft.site.wall.rules.runs}
         , scribed_{draft.site.wall.rules.cutting.scribe_allowance}
+        , behind_{draft.site.wall.survey.behind}
         , plan_{plan} {}
 
     std::vector<CutPart> cut() {
@@ -29,10 +31,44 @@ public:
         for (const RunPiece& piece : plan_.pieces)
             for (const Length length : piece.cuts)
                 strip(piece, length);
+        for (const IslandHold& hold : plan_.islands)
+            base(hold);
         return std::move(parts_);
     }
 
 private:
+    /// What an island stands on and is held by, and its back where none stands behind it.
+    void base(const IslandHold& hold) {
+        const auto timber = [&](std::string_view what, Length length, Length breadth) {
+            parts_.push_back(strip_part(run_.id, {what, {run_.name}}, length, breadth, rules_.frame_timber,
+                                        StuffKind::stud, "stud timber"));
+        };
+        const auto units = static_cast<std::int64_t>(hold.last - hold.first + 1);
+        const Length inside = hold.frame_depth - 2 * rules_.frame_timber;
+        if (hold.frame_height > Length{}) {
+            for (int rail = 0; rail < 2; ++rail)
+                timber("frame rail of {0}", hold.to - hold.from, hold.frame_height);
+            for (std::int64_t piece = 0; piece <= units; ++piece)
+                timber("frame piece across, of {0}", inside, hold.frame_height);
+            for (int rail = 0; rail < 2; ++rail)
+                timber("floor cleat of {0}", hold.to - hold.from - 2 * rules_.frame_timber, rules_.cleat_breadth);
+        } else {
+            for (std::int64_t side = 0; side < 2 * units; ++side)
+                timber("floor cleat of {0}", hold.frame_depth, rules_.cleat_breadth);
+        }
+        if (!behind_.empty())
+            return;
+        CutPart& back = parts_.emplace_back();
+        back.item = run_.id;
+        back.name = {"back panel of {0}", {run_.name}};
+        back.stuff.kind = StuffKind::sheet;
+        back.stuff.words = "board as the fronts";
+        back.stuff.thickness = filler_thickness;
+        back.length = hold.to - hold.from;
+        back.breadth = plan_.units[hold.first].top;
+        leave_broad(back, scribed_);
+    }
+
     /// A filler or an end panel, of the board that the fronts are of.
     void front_board(std::size_t i) {
         const CabinetUnit& unit = run_.units[i];
@@ -90,6 +126,7 @@ private:
     const Run& run_;
     const RunRules& rules_;
     const Length scribed_;
+    const std::vector<StandsBehind>& behind_;
     const RunPlan& plan_;
     std::vector<CutPart> parts_;
 };
@@ -99,6 +136,18 @@ private:
 std::vector<CutPart> cut_for(const DraftRun& draft, const RunPlan& plan) {
     return RunCutter{draft, plan}.cut();
 }
+
+namespace {
+
+/// As the kit counts those for a wall's holes.
+Supply bit_for(const Fixing& fixing, bool masonry) {
+    const std::string_view bit = masonry ? "masonry bit" : "wood bit";
+    return {KitGroup::bits,
+            fmt::format("{} {:.4g} mm", bit, fixing.hole_diameter.in_mm()),
+            {"{0} {1}, tape on it at {2}", {bit, stock(fixing.hole_diameter), stock(fixing.drill_depth)}}};
+}
+
+} // namespace
 
 std::vector<Supply> bought_for(const DraftRun& draft, const RunPlan& plan) {
     std::vector<Supply> supplies;
@@ -124,6 +173,20 @@ std::vector<Supply> bought_for(const DraftRun& draft, const RunPlan& plan) {
                        });
     if (lifts)
         supplies.push_back({KitGroup::tools, "jack", {"Cabinet jack, or a temporary ledger and a helper"}});
+    const OpenFloor* floor = draft.site.wall.open_floor();
+    for (const IslandHold& hold : plan.islands)
+        for (const IslandJoint& joint : hold.joints)
+            if (joint.fixing) {
+                std::ranges::move(supplies_of(*joint.fixing, hold.screws * (hold.last - hold.first + 1)),
+                                  std::back_inserter(supplies));
+                const bool concrete =
+                    joint.what == IslandJoint::What::cleat_to_floor && floor->floor == FloorBuilt::concrete;
+                supplies.push_back(bit_for(*joint.fixing, concrete));
+                if (concrete)
+                    supplies.push_back({KitGroup::tools, "hammer drill", {"Hammer drill, ear protection"}});
+            }
+    if (floor && floor->floor == FloorBuilt::heated)
+        supplies.push_back({KitGroup::consumables, "floor adhesive", {"Adhesive for timber on a heated floor"}});
     for (const RunPiece& piece : plan.pieces)
         if (piece.what == RunPiece::What::worktop) {
             supplies.push_back({KitGroup::consumables, "sealant", {"Sealant"}});

@@ -54,6 +54,8 @@ public:
                 sections(under_worktop, any_height, [&](auto first, auto last) { add_worktop(*worktop, first, last); });
             sections(has_plinth, any_height, [&](auto first, auto last) { add_plinth(first, last); });
         }
+        if (site_.wall.open_floor()) // there is no wall for a rail or a ledger
+            return std::move(pieces_);
         sections(std::mem_fn(&StandingUnit::on_rail), std::mem_fn(&StandingUnit::top),
                  [&](auto first, auto last) { add_rail(first, last); });
         if (units_.front().level == RunLevel::floor)

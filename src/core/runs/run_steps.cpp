@@ -1,5 +1,6 @@
 #include "core/runs/run_words.hpp"
 
+#include "core/runs/island.hpp"
 #include "core/site/cut_outs.hpp"
 #include "core/site/lifting.hpp"
 
@@ -22,6 +23,14 @@ public:
         steps_.push_back(detector_step());
         if (std::ranges::any_of(plan_.checks, [](const Check& c) { return c.severity == Severity::error; }))
             step({"Clear the errors on this sheet first: as it stands the run is not fit to hang"}, true);
+        if (draft_.site.wall.open_floor()) {
+            phase_ = Phase::assemble;
+            cut_panels();
+            std::ranges::move(island_steps(draft_, plan_), std::back_inserter(steps_));
+            phase_ = Phase::adjust;
+            finish();
+            return std::move(steps_);
+        }
         step(reason_of(rules_.hang_first));
         step(reason_of(rules_.start_at));
         phase_ = Phase::mark;
@@ -273,7 +282,10 @@ private:
         step({"Shelves in, covers on the hinges and on every screw head inside"});
         for (const RunPiece& piece : plan_.pieces)
             if (piece.what == RunPiece::What::plinth)
-                step({"Plinth from {0} to {1}, {2} high: scribe it to the floor, clip it to the legs",
+                step({draft_.site.wall.open_floor()
+                          ? std::string_view{"Plinth from {0} to {1}, {2} high: scribe it to the floor, fix it to the "
+                                             "frame"}
+                          : "Plinth from {0} to {1}, {2} high: scribe it to the floor, clip it to the legs",
                       {along(wall(), wall().tape().near(piece.from, piece.to)),
                        along(wall(), wall().tape().far(piece.from, piece.to)), quantity(piece.breadth)}});
     }
@@ -290,17 +302,22 @@ private:
                 const Lift lift = lift_of(piece.mass, piece.z, piece.z, true, rules_);
                 const bool two = lift.persons() > 1 || piece.to - piece.from > rules_.two_carry_from;
                 Step laid = lifting(
-                    {two ? std::
-                               string_view{"Two carry the worktop in, {0} by {1}, {2}: scribe it to the wall, screw it "
-                                           "up from under, screws shorter than it and its rail together"}
-                         : "Lay the worktop on, {0} by {1}, {2}: scribe it to the wall, screw it up from under, screws "
-                           "shorter than it and its rail together",
+                    {draft_.site.wall.open_floor()
+                         ? std::string_view{two ? "Two carry the worktop in, {0} by {1}, {2}: its overhangs alike, "
+                                                  "screw it up from under, screws shorter than it and its rail "
+                                                  "together"
+                                                : "Lay the worktop on, {0} by {1}, {2}: its overhangs alike, screw it "
+                                                  "up from under, screws shorter than it and its rail together"}
+                     : two ? "Two carry the worktop in, {0} by {1}, {2}: scribe it to the wall, screw it up from "
+                             "under, screws shorter than it and its rail together"
+                           : "Lay the worktop on, {0} by {1}, {2}: scribe it to the wall, screw it up from under, "
+                             "screws shorter than it and its rail together",
                      {quantity(piece.to - piece.from), quantity(piece.breadth), quantity(piece.mass)}},
                     phase_, lift, false);
                 laid.persons = two ? 2 : 1;
                 steps_.push_back(std::move(laid));
             }
-        if (!any)
+        if (!any || draft_.site.wall.open_floor())
             return;
         step({"Seal the worktop's back edge to the wall"});
         steps_.push_back({{"Keep water and weight off the joint until the sealant has set, as its tube says"},

@@ -28,6 +28,8 @@ public:
             unit(i);
         for (std::size_t i = 0; i < plan_.joins.size(); ++i)
             join(i);
+        for (std::size_t i = 0; i < plan_.islands.size(); ++i)
+            island(i);
         return std::move(all_);
     }
 
@@ -211,6 +213,38 @@ private:
             {{"both sides together", stock(join.passes), of_unit}, {"kept back", stock(rules_.joint_cover), house}},
             stock(join.passes - rules_.joint_cover), derived)
             .facts.push_back({"Taken from those at hand: {0}", {stock(*join.length)}});
+    }
+
+    void island(std::size_t i) {
+        const IslandHold& hold = plan_.islands[i];
+        const TippingRules& tipping = draft_.site.wall.rules.tipping;
+        const std::string of = "island/" + std::to_string(i + 1) + "/";
+        Working& pull = add(of + "pull", {"Held down at its back: {0}, {1}", {plan_.units[hold.worst].name, hold.when}},
+                            "max(0, {0} x {1} - {2} x {3}) / {4}",
+                            {{"factor", ratio(tipping.over_factor), house},
+                             {"turns it over its foot line", quantity(hold.over), statics},
+                             {"factor", ratio(tipping.righting_factor), house},
+                             {"keeps it there", quantity(hold.righting), statics},
+                             {"its screws at the back, from that line", quantity(hold.lever), derived}},
+                            quantity(hold.pull), derived);
+        if (hold.behind > 0)
+            pull.facts.push_back(
+                {"Of what stands behind it, screwed to it, {0} hold it down, empty", {quantity(hold.behind)}});
+        for (std::size_t j = 0; j < hold.joints.size(); ++j) {
+            const IslandJoint& joint = hold.joints[j];
+            if (!joint.fixing)
+                continue;
+            const Force lifts = std::max(joint.demand.tension, joint.demand.down);
+            const bool pried = joint.what == IslandJoint::What::cleat_to_floor;
+            add(of + "joint/" + std::to_string(j + 1), {"On one of the screws {0}", {words(joint.what)}},
+                pried ? "2 x {0} / {1}" : "{0} / {1}",
+                {{"held down", quantity(hold.pull), derived}, {"screws for each unit", count(hold.screws), house}},
+                quantity(lifts), derived)
+                .facts = {
+                {"Pushed along by {0} besides; used to {1}", {quantity(joint.demand.across), ratio(joint.used)}},
+                {"One holds {0} of pull alone, {1} of shear alone",
+                 {quantity(joint.fixing->tension), quantity(joint.fixing->shear)}}};
+        }
     }
 
     const DraftRun& draft_;

@@ -83,8 +83,10 @@ private:
 
     void wall_itself() {
         const bool masonry = std::holds_alternative<Masonry>(wall_.structure);
+        const bool open_floor = std::holds_alternative<OpenFloor>(wall_.structure);
         pen_.rectangle({{}, wall_.length, {}, wall_.height}, masonry ? Ink::masonry : Ink::wall,
-                       masonry ? Fill::hatched : Fill::none, 0.35);
+                       masonry ? Fill::hatched : Fill::none, open_floor ? 0.2 : 0.35, {},
+                       open_floor ? Stroke::dotted : Stroke::solid);
         pen_.add(Line{{x({}) - 1.2 * text(), y({})}, {x(wall_.length) + 1.2 * text(), y({})}, Ink::floor, 0.7});
         pen_.add(Text{{x(wall_.length) - 0.3 * text(), y({}) - 0.4 * text()},
                       say("datum", voice_),

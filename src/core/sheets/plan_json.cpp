@@ -251,6 +251,27 @@ Json rail_json(const RunPiece& rail, const PlanWriter& writer) {
     return json;
 }
 
+Json island_json(const IslandHold& hold, const PlanWriter& writer) {
+    static constexpr std::array joints{"unit_to_frame", "frame_to_cleat", "side_to_cleat", "cleat_to_floor"};
+    Json json{{"from_m", hold.from.in_metres()},
+              {"to_m", hold.to.in_metres()},
+              {"frame_height_m", hold.frame_height.in_metres()},
+              {"frame_depth_m", hold.frame_depth.in_metres()},
+              {"over_nm", hold.over},
+              {"righting_nm", hold.righting},
+              {"lever_m", hold.lever.in_metres()},
+              {"pull_n", hold.pull},
+              {"screws_for_each_unit", hold.screws}};
+    json["joints"] = Json::array();
+    for (const IslandJoint& joint : hold.joints) {
+        Json one{{"what", joints[static_cast<std::size_t>(joint.what)]}, {"utilisation", used(joint.used)}};
+        if (joint.fixing)
+            one["fixing"] = writer.fixing(*joint.fixing);
+        json["joints"].push_back(std::move(one));
+    }
+    return json;
+}
+
 Json run_json(const RunPlan& run, const PlanWriter& writer) {
     static constexpr std::array pieces{"worktop", "plinth", "suspension_rail", "ledger"}; // as in RunPiece::What
     Json json{{"id", run.id},
@@ -278,6 +299,9 @@ Json run_json(const RunPlan& run, const PlanWriter& writer) {
     for (std::size_t i = 0; i < run.pieces.size(); ++i)
         if (const RunPiece& piece = run.pieces[i]; piece.what == RunPiece::What::suspension_rail)
             json["pieces"][i]["hold"] = rail_json(piece, writer);
+    json["islands"] = Json::array();
+    for (const IslandHold& hold : run.islands)
+        json["islands"].push_back(island_json(hold, writer));
     json["scribes"] = Json::array();
     for (const Scribe& scribe : run.scribes) {
         Json cuts = Json::array();

@@ -1,7 +1,7 @@
 #include "core/sheets/room_drawing.hpp"
 
 #include "core/sheets/lettering.hpp"
-#include "core/sheets/open_leaves.hpp"
+#include "core/site/footprint.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -26,13 +26,16 @@ public:
     Drawing draw() {
         if (plan_.walls.empty())
             return std::move(drawing_);
-        for (const PlanWall& placed : plan_.walls)
-            find_footprints(placed);
+        for (const auto* lines : {&plan_.walls, &plan_.islands})
+            for (const PlanWall& placed : *lines)
+                find_footprints(placed);
         fit();
         find_clashes();
         things();
         for (const PlanWall& placed : plan_.walls)
             wall(placed);
+        for (const PlanWall& placed : plan_.islands)
+            island(placed);
         for (const PlanWall& placed : plan_.walls)
             corner(placed);
         closing();
@@ -50,11 +53,12 @@ private:
             least = {std::min(least.x, point.x), std::min(least.y, point.y)};
             most = {std::max(most.x, point.x), std::max(most.y, point.y)};
         };
-        for (const PlanWall& placed : plan_.walls) {
-            take(placed.from);
-            take(placed.to);
-        }
-        for (const Footprint& each : footprints_)
+        for (const auto* lines : {&plan_.walls, &plan_.islands})
+            for (const PlanWall& placed : *lines) {
+                take(placed.from);
+                take(placed.to);
+            }
+        for (const Seen& each : footprints_)
             for (const PlanPoint& corner : each.corners)
                 take(corner);
         // A single wall has no depth; leave room for what hangs on it.
@@ -69,14 +73,6 @@ private:
     }
     Point place(const PlanPoint& at) const { return {origin_.x + at.x * per_metre_, origin_.y - at.y * per_metre_}; }
 
-    /// A place along a wall and so far into the room from it.
-    static PlanPoint off(const PlanWall& placed, Length along, double into) {
-        const double a = along.in_metres();
-        const double c = std::cos(placed.heading);
-        const double s = std::sin(placed.heading);
-        return {placed.from.x + a * c + into * s, placed.from.y + a * s - into * c};
-    }
-
     void segment(const PlanPoint& a, const PlanPoint& b, Ink ink, double width, Stroke stroke = Stroke::solid,
                  Reference reference = {}) {
         drawing_.shapes.push_back({Line{place(a), place(b), ink, width, stroke}, std::move(reference)});
@@ -90,104 +86,34 @@ private:
 
     const Wall& of(const PlanWall& placed) const { return job_.walls[placed.wall]; }
 
-    /// What stands out of a wall, seen from above, and the heights between which it does.
-    struct Footprint {
-        std::string item;
-        std::size_t wall = 0;
-        std::vector<PlanPoint> corners; ///< convex, in order
-        Length bottom;
-        Length top;
-        bool leaf = false; ///< a door or a drawer, open
+    /// What is seen from above, and whether it would clash.
+    struct Seen : Footprint {
         bool clashes = false;
     };
 
     void find_footprints(const PlanWall& placed) {
         const WallPlan& plan = *all_.walls[placed.wall];
-        const auto stands = [&](const WallThing& thing) {
-            const Outline& box = thing.box;
-            const double depth = thing.depth.in_metres();
-            footprints_.push_back({thing.id,
-                                   placed.wall,
-                                   {off(placed, box.left, 0), off(placed, box.right, 0), off(placed, box.right, depth),
-                                    off(placed, box.left, depth)},
-                                   box.bottom,
-                                   box.top});
-        };
-        for (const WallThing& thing : things_on(plan)) {
-            stands(thing);
+        for (Footprint& footprint : footprints_of(placed, of(placed), plan))
+            footprints_.push_back({std::move(footprint)});
+        for (const WallThing& thing : things_on(plan))
             names_.push_back({thing.name,
                               off(placed, (thing.box.left + thing.box.right) / 2, thing.depth.in_metres() / 2),
                               thing.id, placed.wall});
-        }
-        for (const WallThing& arm : corner_arms(of(placed), plan))
-            stands(arm);
-        for (const OpenLeaf& leaf : open_leaves(of(placed), plan))
-            footprints_.push_back({leaf.item, placed.wall, swept(placed, leaf), leaf.bottom, leaf.top, true});
-    }
-
-    /// All the floor over which it passes.
-    static std::vector<PlanPoint> swept(const PlanWall& placed, const OpenLeaf& leaf) {
-        const double front = leaf.front.in_metres();
-        const double out = leaf.out.in_metres();
-        if (leaf.drawer || leaf.either_hinge)
-            return {off(placed, leaf.hinge, front), off(placed, leaf.free_end, front),
-                    off(placed, leaf.free_end, front + out), off(placed, leaf.hinge, front + out)};
-        std::vector<PlanPoint> sector{off(placed, leaf.hinge, front)};
-        constexpr int steps = 8;
-        const double broad = (leaf.free_end - leaf.hinge).in_metres();
-        for (int i = 0; i <= steps; ++i) {
-            const double open = i * std::numbers::pi / 2 / steps;
-            sector.push_back(off(placed, leaf.hinge + Length::nearest_to_metres(broad * std::cos(open)),
-                                 front + out * std::sin(open)));
-        }
-        return sector;
     }
 
     /// Things of one wall against those of another, at the same height: what only touches does not clash, and two open
     /// leaves need not be open at once.
     void find_clashes() {
-        for (Footprint& one : footprints_)
-            for (Footprint& other : footprints_)
-                if (&one < &other && one.wall != other.wall && !(one.leaf && other.leaf) && one.bottom < other.top &&
-                    other.bottom < one.top && overlap(one.corners, other.corners))
+        for (Seen& one : footprints_)
+            for (Seen& other : footprints_)
+                if (&one < &other && one.wall != other.wall && !(one.leaf && other.leaf) && one.at_height_of(other) &&
+                    overlap(one.corners, other.corners))
                     one.clashes = other.clashes = true;
-    }
-
-    /// Convex shapes overlap where no side of either parts them.
-    static bool overlap(const std::vector<PlanPoint>& a, const std::vector<PlanPoint>& b) {
-        constexpr double touch = 0.001; // m
-        const auto parted_by_a_side_of = [&](const std::vector<PlanPoint>& sides) {
-            for (std::size_t i = 0; i < sides.size(); ++i) {
-                const PlanPoint& from = sides[i];
-                const PlanPoint& to = sides[(i + 1) % sides.size()];
-                const double long_ = std::hypot(to.x - from.x, to.y - from.y);
-                if (long_ < touch)
-                    continue;
-                const double across_x = (to.y - from.y) / long_;
-                const double across_y = (from.x - to.x) / long_;
-                const auto reach = [&](const std::vector<PlanPoint>& shape) {
-                    double least = 1e9;
-                    double most = -1e9;
-                    for (const PlanPoint& corner : shape) {
-                        const double away = corner.x * across_x + corner.y * across_y;
-                        least = std::min(least, away);
-                        most = std::max(most, away);
-                    }
-                    return std::pair{least, most};
-                };
-                const auto [least_a, most_a] = reach(a);
-                const auto [least_b, most_b] = reach(b);
-                if (most_a - touch < least_b || most_b - touch < least_a)
-                    return true;
-            }
-            return false;
-        };
-        return !parted_by_a_side_of(a) && !parted_by_a_side_of(b);
     }
 
     void things() {
         for (const bool leaf : {true, false})
-            for (const Footprint& each : footprints_) {
+            for (const Seen& each : footprints_) {
                 if (each.leaf != leaf)
                     continue;
                 const Reference reference{Reference::Part::thing, each.item, each.wall, {}, {}};
@@ -232,6 +158,21 @@ private:
         words(at, shift, wall.name, chosen ? Ink::level : Ink::figure, align, chosen, reference);
         words(at, shift + 1.25 * text(), format(wall.length, voice_.unit), chosen ? Ink::level : Ink::figure, align,
               false, reference);
+    }
+
+    /// The line of its backs, and its name where one stands before its fronts.
+    void island(const PlanWall& placed) {
+        const Wall& island = of(placed);
+        const bool chosen = island.id == frame_.selected_wall;
+        const Ink ink = chosen ? Ink::level : Ink::figure;
+        const Reference reference{Reference::Part::wall, {}, placed.wall, {}, {}};
+        segment(placed.from, placed.to, chosen ? Ink::level : Ink::wall, chosen ? 1.2 : 0.5, Stroke::dashed, reference);
+        Length deepest;
+        for (const WallThing& thing : things_on(*all_.walls[placed.wall]))
+            deepest = std::max(deepest, thing.depth);
+        const PlanPoint at = off(placed, island.length / 2, deepest.in_metres() + 1.4 * text() / per_metre_);
+        words(at, 0.35 * text(), island.name + ", " + format(island.length, voice_.unit), ink, Align::centre, chosen,
+              reference);
     }
 
     void corner(const PlanWall& placed) {
@@ -283,7 +224,7 @@ private:
     double per_metre_ = 1;
     Point origin_;
     PlanPoint middle_;
-    std::vector<Footprint> footprints_;
+    std::vector<Seen> footprints_;
     std::vector<Name> names_;
 };
 

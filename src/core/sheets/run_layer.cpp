@@ -29,6 +29,9 @@ public:
         for (const RunPiece& piece : plan_.pieces)
             if (piece.what == RunPiece::What::plinth)
                 rectangle({piece.from, piece.to, piece.z, piece.z + piece.breadth - 2_mm}, Ink::board, Fill::none, 0.2);
+        for (const IslandHold& hold : plan_.islands)
+            if (hold.frame_height > Length{})
+                rectangle({hold.from, hold.to, {}, hold.frame_height}, Ink::board, Fill::light, 0.2);
         for (std::size_t i = 0; i < run_.units.size() && i < plan_.units.size(); ++i)
             unit(run_.units[i], plan_.units[i], i);
         for (const RunPiece& piece : plan_.pieces)

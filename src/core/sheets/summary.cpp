@@ -132,6 +132,10 @@ std::string run_text(const WallPlan& wall, const RunPlan& run, const Voice& voic
             text += fmt::format("  rail: {}, {} long, {} at each of {} places, used to {}\n", piece.hold.fixing->name,
                                 say(stock(piece.hold.fixing->screw_length), voice), piece.hold.screws,
                                 piece.hold.places.size(), say(ratio(piece.hold.utilisation), voice));
+    for (const IslandHold& hold : run.islands)
+        text += fmt::format("  held down at its backs with {} ({}, {}); screws for each unit {}, used to {}\n",
+                            say(quantity(hold.pull), voice), run.units[hold.worst].name, say(hold.when, voice),
+                            hold.screws, say(ratio(hold.used()), voice));
     return text + checks_of_one(run.checks, voice);
 }
 

@@ -33,7 +33,7 @@ HoleDemand demand_of(Force load, Force leaning, Length breadth, Length thickness
 /// The screws of a strip, on a wall like `wall`.
 void fix_strip(CleatPlan& cleat, Length thickness, Species wood, const Wall& wall, Substrate substrate,
                const std::vector<HoleDemand>& demands, const WallSite& site, std::optional<Length> to_edge = {}) {
-    DrivenThrough through = driven_through_cleat(thickness, wood);
+    DrivenThrough through = DrivenThrough::strip(thickness, wood);
     through.to_edge = to_edge;
     through.together = cleat.screws;
     const auto choice =
@@ -202,14 +202,6 @@ private:
 };
 
 } // namespace
-
-DrivenThrough driven_through_cleat(Length thickness, Species wood) {
-    const double gravity = specific_gravity(wood);
-    DrivenThrough through{thickness, wood_bearing(gravity)};
-    through.gravity = gravity;
-    through.head = Length::nearest_to_inches(properties(ScrewGauge::number_8).head_in);
-    return through;
-}
 
 HoleDemand cleat_screw_demand(Force load, Length breadth, Length thickness, Length pivot, double duration) {
     const Length lever = breadth / 2 - pivot;

@@ -6,9 +6,6 @@
 
 namespace yes_square {
 
-/// A strip screwed through to the wall, its screws' heads as small as any.
-DrivenThrough driven_through_cleat(Length thickness, Species wood);
-
 /// What one screw at mid breadth of a strip bears when `load_n` comes on it out by half the strip's thickness: the
 /// strip turns about its lower edge, 5 mm up.
 HoleDemand cleat_screw_demand(Force load, Length breadth, Length thickness, Length pivot, double duration);

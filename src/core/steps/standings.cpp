@@ -53,6 +53,11 @@ Standing survey_standing(const Job& job, const Plan& plan) {
         });
         wanted += used.size();
     }
+    std::size_t floors = 0; // that an island stands on, and nobody has said what they are
+    for (std::size_t w = 0; w < job.walls.size() && w < plan.walls.size(); ++w)
+        if (const auto* floor = std::get_if<OpenFloor>(&job.walls[w].structure))
+            floors += floor->floor == FloorBuilt::not_known &&
+                      std::ranges::any_of(plan.walls[w]->runs, [](const RunPlan& run) { return !run.islands.empty(); });
     Standing standing{anything ? Progress::done : Progress::missing,
                       {counted(job.walls.size(), "1 wall", "{0} walls")}};
     if (studs > 0)
@@ -60,6 +65,10 @@ Standing survey_standing(const Job& job, const Plan& plan) {
     if (wanted > 0) {
         standing.progress = Progress::missing;
         standing.words.push_back(counted(wanted, "1 stud to prove", "{0} studs to prove"));
+    }
+    if (floors > 0) {
+        standing.progress = Progress::missing;
+        standing.words.push_back(counted(floors, "1 floor to be told", "{0} floors to be told"));
     }
     if (doubts > 0) {
         standing.progress = Progress::missing;
@@ -120,7 +129,8 @@ Standing fixings_standing(const Plan& plan) {
     std::size_t light = 0;
     for (const auto& wall : plan.walls)
         for_each_thing(*wall, [&](const ThingPlan& thing) {
-            if (thing.holes.empty())
+            // What has no holes in the wall may be wrong all the same: nothing to screw into, an island on its floor.
+            if (thing.holes.empty() && holds(thing) == Holds::yes)
                 return;
             light += holds(thing) == Holds::light;
             ++held;

@@ -219,7 +219,7 @@ private:
 
     void choose() {
         const Substrate substrate = site_.masonry() ? Substrate::masonry : Substrate::proved_stud;
-        HeldPart part{driven_through_cleat(system_.cleat_thickness, system_.cleat_wood), {}};
+        HeldPart part{DrivenThrough::strip(system_.cleat_thickness, system_.cleat_wood), {}};
         for (const BayPlan& bay : plan_.bays)
             for (const BayCleat& cleat : bay.cleats) {
                 part.demands.insert(part.demands.end(), cleat.demands.begin(), cleat.demands.end());

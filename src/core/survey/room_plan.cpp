@@ -7,12 +7,55 @@
 namespace yes_square {
 namespace {
 
+const OpenFloor* open_floor(const Wall& wall) {
+    return std::get_if<OpenFloor>(&wall.structure);
+}
+
+/// Those that stand, in the order they are walked.
 std::vector<std::size_t> walls_of(const Job& job, const std::string& room) {
     std::vector<std::size_t> walls;
     for (std::size_t i = 0; i < job.walls.size(); ++i)
-        if (job.walls[i].room == room)
+        if (job.walls[i].room == room && !open_floor(job.walls[i]))
             walls.push_back(i);
     return walls;
+}
+
+/// The line of an island that is so set out from another line of the plan.
+PlanWall line_from(const PlanWall& other, const Wall& other_wall, const Wall& island, std::size_t index) {
+    const OpenFloor& floor = *open_floor(island);
+    const bool other_side = open_floor(other_wall) != nullptr;
+    const bool turned = other_side || floor.faces_wall;
+    const Length left = other_side         ? other_wall.length - floor.along
+                        : floor.faces_wall ? floor.along + island.length
+                                           : floor.along;
+    PlanWall line;
+    line.wall = index;
+    line.from = off(other, left, (other_side ? -floor.out : floor.out).in_metres());
+    line.heading = other.heading + (turned ? std::numbers::pi : 0);
+    line.to = off(line, island.length, 0);
+    return line;
+}
+
+/// Those set out from walls first: another side stands with its back to one of them.
+void place_islands(const Job& job, RoomPlan& plan) {
+    const auto find_in = [&](const std::vector<PlanWall>& lines, const std::string& id) {
+        const auto found = std::ranges::find(lines, id, [&](const PlanWall& line) { return job.walls[line.wall].id; });
+        return found == lines.end() ? nullptr : &*found;
+    };
+    for (const bool other_side : {false, true}) {
+        std::vector<PlanWall> placed;
+        for (std::size_t i = 0; i < job.walls.size(); ++i) {
+            const Wall& wall = job.walls[i];
+            const OpenFloor* floor = open_floor(wall);
+            if (wall.room != plan.room || !floor)
+                continue;
+            if (const PlanWall* from = find_in(other_side ? plan.islands : plan.walls, floor->from))
+                placed.push_back(line_from(*from, job.walls[from->wall], wall, i));
+            else if (other_side && !find_in(plan.islands, wall.id))
+                plan.unplaced.push_back(i);
+        }
+        plan.islands.insert(plan.islands.end(), placed.begin(), placed.end());
+    }
 }
 
 /// The corner at a wall's right end: as measured, or square.
@@ -38,6 +81,13 @@ bool goes_round(const Job& job, const std::vector<std::size_t>& walls) {
 }
 
 } // namespace
+
+PlanPoint off(const PlanWall& wall, Length along, double into) {
+    const double a = along.in_metres();
+    const double c = std::cos(wall.heading);
+    const double s = std::sin(wall.heading);
+    return {wall.from.x + a * c + into * s, wall.from.y + a * s - into * c};
+}
 
 RoomPlan room_plan(const Job& job, const std::string& room, const Reader& reader) {
     RoomPlan plan;
@@ -72,6 +122,7 @@ RoomPlan room_plan(const Job& job, const std::string& room, const Reader& reader
     }
     plan.closing_limit = Length::nearest_to_metres(std::sqrt(squares));
     plan.closes = !plan.closed || plan.closing_error <= plan.closing_limit;
+    place_islands(job, plan);
     return plan;
 }
 

@@ -38,13 +38,18 @@ struct Neighbour {
 struct RoomPlan {
     std::string room;
     std::vector<PlanWall> walls;
-    bool closed = false;  ///< the last wall comes back to the first
-    PlanPoint closing;    ///< where the last wall ends, from where the first begins, m
-    Length closing_error; ///< its length
-    Length closing_limit; ///< what the limits of error of lengths and angles would allow
+    std::vector<PlanWall> islands;     ///< lines of units that stand free, the units on the room's side as a wall's are
+    std::vector<std::size_t> unplaced; ///< such lines of which nobody knows where they are, by their index in the job
+    bool closed = false;               ///< the last wall comes back to the first
+    PlanPoint closing;                 ///< where the last wall ends, from where the first begins, m
+    Length closing_error;              ///< its length
+    Length closing_limit;              ///< what the limits of error of lengths and angles would allow
     bool every_turn_measured = false;
     bool closes = true; ///< the error is within the limit
 };
+
+/// A place along a wall and so many metres into the room from it.
+PlanPoint off(const PlanWall& wall, Length along, double into);
 
 /// Corners that were not measured are taken as square. A closed room whose corners are all measured closes or does not
 /// by what the limits of error allow.

@@ -1,4 +1,4 @@
-#include "core/sheets/open_leaves.hpp"
+#include "core/site/open_leaves.hpp"
 
 #include <algorithm>
 #include <optional>
