@@ -153,6 +153,19 @@ TEST_CASE("what holds an island down is the sum one does by hand", "[islands]") 
     CHECK(hold.used().within());
     CHECK(holds(run) == Holds::yes);
 
+    SECTION("a frame as deep as the shallowest unit lets the deeper one stand out before it") {
+        CabinetUnit shallow = base_unit("s", 600_mm);
+        shallow.depth = 400_mm;
+        const Plan mixed = reckon(island_job({base_unit("a", 600_mm), shallow}));
+        const IslandHold& held = run_plan(mixed).islands.front();
+        CHECK(held.frame_depth == 334_mm);
+        const double less = weight * (0.280 - (0.560 - 0.334));
+        CHECK(held.worst == 0);
+        CHECK(held.righting.in_si() == Approx(less));
+        const double sat_on = 1000 * (0.560 - 0.334 + 0.020); // on the worktop's edge: worse than the pull there
+        REQUIRE(sat_on > pulled);
+        CHECK(held.pull.in_si() == Approx((1.5 * sat_on - 0.9 * less) / 0.315));
+    }
     SECTION("what stands behind, screwed to it, holds it down by its weight and its lever") {
         const Plan both = reckon(with_other_side(job, {base_unit("o", 600_mm)}));
         // Both at the left ends of their own sides: back to back only as far as 2400 long lines let them.

@@ -104,9 +104,8 @@ private:
         Mass mass = 0;
         Moment righting = 0;
     };
-    Behind behind(const StandingUnit& standing) const {
+    Behind behind(const StandingUnit& standing, Length foot) const {
         Behind all;
-        const Length foot = foot_line(standing, rules_.runs);
         for (const StandsBehind& other : site_.wall.survey.behind) {
             const Length shared =
                 std::min(other.right, standing.place.right()) - std::max(other.left, standing.place.left);
@@ -122,10 +121,11 @@ private:
     void turn(std::size_t i, IslandHold& hold) const {
         const StandingUnit& standing = units_[i];
         const RunRules& rules = rules_.runs;
-        const Length foot = foot_line(standing, rules);
+        // Of a unit that is deeper than the frame is for, more stands before it.
+        const Length foot = standing.unit.depth - hold.frame_depth;
         const Length lever = standing.bottom > Length{} ? hold.frame_depth - rules.frame_timber / 2
                                                         : hold.frame_depth - rules.foot_inset;
-        const Behind other = behind(standing);
+        const Behind other = behind(standing, foot);
         Piece piece = piece_of(standing.unit, plans_[i].empty_mass, plans_[i].loaded_mass);
         piece.floor = FloorUnder::hard; // nothing it could sink into: it is screwed to it
         piece.feet_back = foot;
