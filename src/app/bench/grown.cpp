@@ -31,8 +31,6 @@ public:
 
 private:
     void fit() override {
-        if (!view_.isVisible()) // it is fitted when it is shown
-            return;
         int high = view_.height() - view_.viewport()->height(); // its edge and its headings
         if (const auto* table = qobject_cast<QTableView*>(&view_)) {
             for (int row = 0; row < table->model()->rowCount(); ++row)
