@@ -60,7 +60,7 @@ std::optional<SetOutFrom> set_out_from(const Job& job, const Wall& island, const
 /// The base units of an island's two sides as one sees them from the back of the other. Either is set out from the
 /// other.
 void add_behind(const Wall& wall, const OpenFloor& floor, const Wall& other, const std::vector<RunLayout>& runs,
-                std::vector<StandsBehind>& behind) {
+                const RunRules& rules, std::vector<StandsBehind>& behind) {
     const auto* other_floor = std::get_if<OpenFloor>(&other.structure);
     if (!other_floor || (floor.from != other.id && other_floor->from != wall.id))
         return;
@@ -73,8 +73,10 @@ void add_behind(const Wall& wall, const OpenFloor& floor, const Wall& other, con
             const CabinetUnit& unit = other.runs[r].units[u];
             const PlacedUnit& place = runs[r].units[u];
             if (other.runs[r].level == RunLevel::floor && is_cabinet(unit))
-                behind.push_back({unit.name, right_end + other.length - place.right(),
-                                  right_end + other.length - place.left, gap, unit.depth, empty_mass_of(unit)});
+                behind.push_back(
+                    {unit.name, right_end + other.length - place.right(), right_end + other.length - place.left, gap,
+                     unit.depth,
+                     rails_of(unit, rules).empty() ? Mass{0} : empty_mass_of(unit)}); // a thin back holds no screw
         }
 }
 
@@ -131,7 +133,7 @@ std::vector<WallSurroundings> surroundings_of(const Job& job, const std::vector<
             all[i].set_out_from = set_out_from(job, job.walls[i], *floor);
             for (std::size_t j = 0; j < all.size(); ++j)
                 if (job.walls[j].room == job.walls[i].room && i != j)
-                    add_behind(job.walls[i], *floor, job.walls[j], all[j].runs, all[i].behind);
+                    add_behind(job.walls[i], *floor, job.walls[j], all[j].runs, job.rules.runs, all[i].behind);
         }
     for (std::size_t i = 0; i < all.size(); ++i)
         for (const auto* neighbour : {&all[i].left, &all[i].right})

@@ -106,6 +106,8 @@ private:
     };
     Behind behind(const StandingUnit& standing, Length foot) const {
         Behind all;
+        if (rails_of(standing.unit, rules_.runs).empty())
+            return all; // a thin back is screwed to nothing
         for (const StandsBehind& other : site_.wall.survey.behind) {
             const Length shared =
                 std::min(other.right, standing.place.right()) - std::max(other.left, standing.place.left);
@@ -167,7 +169,9 @@ private:
             return asked;
         };
         const RunRules& rules = rules_.runs;
-        const Length side = units_[hold.worst].unit.side;
+        Length side = units_[hold.worst].unit.side; // the thinnest lets a head through first
+        for (std::size_t i = hold.first; i <= hold.last; ++i)
+            side = std::min(side, units_[i].unit.side);
         if (hold.frame_height > Length{}) {
             add(hold, What::unit_to_frame, timber(rules.frame_timber, hold.frame_height), side, demand(up, 0, along));
             add(hold, What::frame_to_cleat, timber(rules.frame_timber, rules.cleat_breadth), rules.frame_timber,
@@ -189,9 +193,10 @@ private:
         joint.what = what;
         joint.demand = asked;
         const bool masonry = std::holds_alternative<Masonry>(into.structure);
-        const auto choice =
-            choose_fixing({site_.wall.catalogue, rules_, into}, masonry ? Substrate::masonry : Substrate::proved_stud,
-                          DrivenThrough::strip(through, Species::unknown), {asked});
+        DrivenThrough strip = DrivenThrough::strip(through, Species::unknown);
+        strip.together = hold.screws;
+        const auto choice = choose_fixing({site_.wall.catalogue, rules_, into},
+                                          masonry ? Substrate::masonry : Substrate::proved_stud, strip, {asked});
         if (choice) {
             joint.fixing = choice->fixing;
             joint.used = choice->utilisation;
