@@ -1,14 +1,12 @@
-#include "../opinion/printed_sum.hpp"
+#include "box_walls.hpp"
 #include "core/boxes/box_parts.hpp"
 #include "core/boxes/box_work.hpp"
 #include "core/boxes/reckon_box.hpp"
 #include "core/cutting/worked_parts.hpp"
 #include "core/fixings/en_screw.hpp"
 #include "core/fixings/wood_screw.hpp"
-#include "core/sheets/summary.hpp"
 #include "core/sheets/work_drawing.hpp"
 #include "core/site/site_checks.hpp"
-#include "piece_walls.hpp"
 
 #include <rapidcheck.h>
 #include <rapidcheck/catch.h>
@@ -16,38 +14,6 @@
 using namespace yes_square;
 
 namespace {
-
-/// The box of the check values: outer 700 x 540, 20 mm boards, top and bottom over the sides, one shelf between them in
-/// housings of 10 mm, no clearance; a plain back on its back edges.
-WallBox small_box() {
-    WallBox box;
-    box.id = "box";
-    box.name = "Small box";
-    box.left = 1500_mm;
-    box.top = 1900_mm;
-    box.width = 700_mm;
-    box.height = 540_mm;
-    box.depth = 200_mm;
-    box.side = 20_mm;
-    box.shelves = 1;
-    box.corner = BoxCorner::over_sides;
-    box.housing = 10_mm;
-    box.clearance = {};
-    box.back = BoxBack::planted;
-    box.back_thickness = 12_mm;
-    box.load = {LoadKind::display, 0};
-    return box;
-}
-
-Job job_of(const WallBox& box, TimberSchool school = TimberSchool::nds) {
-    Job job = bare_job();
-    job.rules.timber = school;
-    job.walls.front().boxes = {box};
-    return job;
-}
-BoxPlan plan_of(const Job& job) {
-    return reckon(job).walls.front()->boxes.front();
-}
 
 const BoxPart& part(const std::vector<BoxPart>& parts, std::string_view what) {
     return *std::ranges::find(parts, what, &BoxPart::what);
@@ -405,20 +371,6 @@ TEST_CASE("the schedule joins alike parts, keeps the order along them and goes t
     }
 }
 
-namespace {
-
-/// A thin back, strips of 18 mm under the top and over the bottom.
-WallBox on_strips() {
-    WallBox box = small_box();
-    box.corner = BoxCorner::sides_through;
-    box.back_thickness = 6_mm;
-    box.rail_thickness = 18_mm;
-    box.load = {LoadKind::books, 0};
-    return box;
-}
-
-} // namespace
-
 TEST_CASE("the strips that a box hangs by are screwed to its sides, and the schedule says where", "[boxes][bench]") {
     const WallBox box = on_strips();
     const auto holes = cuts_of(part(worked(box), "side"), Machining::screw_hole);
@@ -493,28 +445,4 @@ TEST_CASE("strips whose ends are not held enough are wrong", "[boxes][joints][sa
     CHECK(over);
     // A back thick enough has none, and nothing of them is said.
     CHECK(plan_of(job_of(small_box())).strips.number() == 0);
-}
-
-TEST_CASE("the sum printed for a screwed joint and for strips gives the use that is judged", "[boxes][workings]") {
-    std::size_t sums = 0;
-    for (const TimberSchool school : {TimberSchool::nds, TimberSchool::en})
-        for (const Length top : {1200_mm, 1900_mm}) { // somebody leans on the low one
-            WallBox box = on_strips();
-            box.top = top;
-            box.depth = 300_mm;
-            box.joint = BoxJoint::butt;
-            box.corner = BoxCorner::sides_through;
-            const BoxPlan plan = plan_of(job_of(box, school));
-            for (const Working& working : plan.workings)
-                for (const auto& [subject, use] :
-                     {std::pair{std::string{"joint"}, plan.joint}, std::pair{std::string{"strips"}, plan.strips}})
-                    if (working.subject == subject) {
-                        const std::string text = sum_text(working, {});
-                        INFO(text);
-                        CHECK(opinion::halves_off(text).value_or(INFINITY) <= 1 + 1e-6);
-                        CHECK(working.result == ratio(use));
-                        ++sums;
-                    }
-        }
-    CHECK(sums >= 4);
 }
