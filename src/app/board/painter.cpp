@@ -3,7 +3,10 @@
 #include "core/sheets/lettering.hpp"
 
 #include <QFontMetricsF>
+#include <QStaticText>
 #include <algorithm>
+#include <map>
+#include <tuple>
 
 namespace yes_square::app {
 namespace {
@@ -77,22 +80,17 @@ public:
     }
 
     void operator()(const Text& text) const {
-        QFont font = painter_.font();
-        font.setPixelSize(std::max(1, qRound(text.height * per_mm_)));
-        font.setBold(text.bold);
+        const QFont& font = font_for(std::max(1, qRound(text.height * per_mm_)), text.bold);
         painter_.setFont(font);
         painter_.setPen(theme_.of(text.ink));
-        const QString words = QString::fromStdString(text.text);
-        double shift = 0;
-        if (text.align != Align::left) {
-            const double width = QFontMetricsF{font, painter_.device()}.horizontalAdvance(words);
-            shift = text.align == Align::centre ? width / 2 : width;
-        }
+        const QStaticText& words = set_in_type(text, font);
+        const double width = words.size().width();
+        const double shift = text.align == Align::left ? 0 : text.align == Align::centre ? width / 2 : width;
         if (text.breaks_lines) {
             const PaperBox box = box_of(text);
             painter_.fillRect(QRectF{point({box.left, box.top}), point({box.right, box.bottom})}, theme_.paper);
         }
-        painter_.drawText(point(text.at) - QPointF{shift, 0}, words);
+        painter_.drawStaticText(point(text.at) - QPointF{shift, QFontMetricsF{font}.ascent()}, words);
     }
 
 private:
@@ -139,9 +137,37 @@ private:
         painter_.restore();
     }
 
+    /// Words stay where they are from one painting to the next: their letters are looked up once.
+    static const QStaticText& set_in_type(const Text& text, const QFont& font) {
+        using Key = std::tuple<std::string, int, bool>;
+        constexpr std::size_t most_kept = 4000;
+        static thread_local std::map<Key, QStaticText> kept;
+        if (kept.size() > most_kept)
+            kept.clear();
+        QStaticText& words = kept[Key{text.text, font.pixelSize(), text.bold}];
+        if (words.text().isEmpty()) {
+            words.setTextFormat(Qt::PlainText);
+            words.setText(QString::fromStdString(text.text));
+            words.prepare({}, font);
+        }
+        return words;
+    }
+
+    /// A drawing has a few sizes of type and hundreds of words in them.
+    const QFont& font_for(int pixels, bool bold) const {
+        QFont& font = fonts_[{pixels, bold}];
+        if (font.pixelSize() != pixels) {
+            font = painter_.font();
+            font.setPixelSize(pixels);
+            font.setBold(bold);
+        }
+        return font;
+    }
+
     QPainter& painter_;
     const Theme& theme_;
     double per_mm_;
+    mutable std::map<std::pair<int, bool>, QFont> fonts_;
 };
 
 } // namespace

@@ -3,6 +3,7 @@
 #include "app/bench/fold.hpp"
 #include "app/bench/grown.hpp"
 #include "app/bench/heading.hpp"
+#include "app/bench/rows.hpp"
 #include "app/board/picking.hpp"
 #include "core/sheets/day_drawing.hpp"
 
@@ -256,37 +257,46 @@ void DaysPage::refresh() {
 
 void DaysPage::show_lists() {
     const WorkDays& days = bench_.job().days;
-    helpers_->clear();
+    QStringList helpers;
     for (const HelperTime& time : days.helpers)
-        helpers_->addItem(tr("Day %1, %2 to %3").arg(time.day).arg(said(time.from), said(time.to)));
+        helpers << tr("Day %1, %2 to %3").arg(time.day).arg(said(time.from), said(time.to));
+    fill(*helpers_, helpers);
     const QVariant before = wait_of_->currentData();
-    wait_of_->clear();
-    wait_of_->addItem(tr("What waits for the delivery"), QString{});
+    QStringList of{tr("What waits for the delivery")};
+    QVariantList ids{QString{}};
+    const auto add = [&](const QString& words, const std::string& id) {
+        of << words;
+        ids << text(id);
+    };
     for (const Room& room : bench_.job().rooms)
-        wait_of_->addItem(tr("Work in %1").arg(text(room.name)), text(room.id));
+        add(tr("Work in %1").arg(text(room.name)), room.id);
     for (const auto& wall : bench_.plan().walls)
-        for_each_thing(*wall, [&](const ThingPlan& thing) { wait_of_->addItem(text(thing.name), text(thing.id)); });
+        for_each_thing(*wall, [&](const ThingPlan& thing) { add(text(thing.name), thing.id); });
+    fill(*wait_of_, of, ids);
     wait_of_->setCurrentIndex(std::max(0, wait_of_->findData(before)));
-    waits_->clear();
+    QStringList waits;
     for (const NotBefore& wait : days.not_before) {
         const int at = wait_of_->findData(text(wait.of));
-        waits_->addItem(tr("%1: not before day %2").arg(at < 0 ? text(wait.of) : wait_of_->itemText(at)).arg(wait.day));
+        waits << tr("%1: not before day %2").arg(at < 0 ? text(wait.of) : wait_of_->itemText(at)).arg(wait.day);
     }
+    fill(*waits_, waits);
 }
 
 void DaysPage::show_steps() {
     const QVariant before = step_->currentData();
     const JobOrder& order = day_.order();
-    step_->clear();
+    QStringList steps;
+    QVariantList keys;
     for (const ScheduledTask& each : day_.schedule().tasks) {
         const Task& task = order.tasks[each.task];
         const QString words = text(say(task.step.words, bench_.voice()));
-        step_->addItem(tr("Day %1, %2: %3")
-                           .arg(day_of(each.begins))
-                           .arg(text(clock(each.begins)),
-                                task.item_name.empty() ? words : tr("%1, %2").arg(text(task.item_name), words)),
-                       text(task.key));
+        steps << tr("Day %1, %2: %3")
+                     .arg(day_of(each.begins))
+                     .arg(text(clock(each.begins)),
+                          task.item_name.empty() ? words : tr("%1, %2").arg(text(task.item_name), words));
+        keys << text(task.key);
     }
+    fill(*step_, steps, keys);
     step_->setCurrentIndex(std::max(0, step_->findData(before)));
     step_->setEnabled(step_->count() > 0);
     longer_->setEnabled(step_->count() > 0);

@@ -1,6 +1,7 @@
 #include "app/fixings/hole_view.hpp"
 
 #include "app/bench/heading.hpp"
+#include "app/bench/rows.hpp"
 #include "core/sheets/hole_section.hpp"
 
 #include <QVBoxLayout>
@@ -50,9 +51,10 @@ HoleView::HoleView(Workbench& bench, QWidget* parent)
 void HoleView::refresh() {
     const auto holes = bench_.holes();
     setVisible(!holes.empty());
-    holes_->clear();
+    QStringList words;
     for (const PlannedHole* hole : holes)
-        holes_->addItem(text(say(hole->what, bench_.voice())));
+        words << text(say(hole->what, bench_.voice()));
+    fill(*holes_, words);
     const PlannedHole* taken = bench_.hole();
     holes_->setCurrentIndex(static_cast<int>(std::ranges::find(holes, taken) - holes.begin()));
     section_->setAccessibleName(taken ? tr("Through the wall at %1").arg(text(say(taken->what, bench_.voice())))

@@ -2,6 +2,7 @@
 
 #include "app/bench/fold.hpp"
 #include "app/bench/grown.hpp"
+#include "app/bench/rows.hpp"
 #include "app/layout/cut_outs_editor.hpp"
 #include "app/layout/unit_cut_outs.hpp"
 #include "core/job/fresh_name.hpp"
@@ -195,15 +196,8 @@ void RunPanel::refresh_list() {
         words << text(each.name) + QStringLiteral("  ") + size(each);
         at_hand_.push_back(std::move(each));
     }
-    QStringList there;
-    for (int i = 0; i < library_->count(); ++i)
-        there << library_->item(i)->text();
-    if (there == words)
-        return;
-    const int row = std::max(0, library_->currentRow());
-    library_->clear();
-    library_->addItems(words);
-    library_->setCurrentRow(std::min<int>(row, library_->count() - 1));
+    fill(*library_, words);
+    library_->setCurrentRow(std::max(0, library_->currentRow()));
 }
 
 void RunPanel::add_run(RunLevel level) {

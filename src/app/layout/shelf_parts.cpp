@@ -2,6 +2,7 @@
 
 #include "app/bench/fold.hpp"
 #include "app/bench/grown.hpp"
+#include "app/bench/rows.hpp"
 #include "app/bench/theme.hpp"
 #include "app/bench/words.hpp"
 #include "app/layout/cut_outs_editor.hpp"
@@ -246,20 +247,21 @@ void ShelfParts::refresh() {
     cut_outs_->setVisible(shelf && way_of(*shelf).is_board());
     holes_->setVisible(shelf && plate_of(*shelf).plate);
     goods_->setVisible(shelf && way_of(*shelf).carries_goods());
-    goods_list_->clear();
     if (!shelf)
-        return;
+        return fill(*goods_list_, {});
     const Voice voice = bench_.voice();
     for (LengthField* field : {goods_from_, goods_to_})
         field->set_unit(bench_.job().unit);
+    QStringList words;
     for (const Goods& goods : shelf->goods) {
         const QString mass = text(say(quantity(goods.mass), voice));
         const QString from = text(format(goods.from, voice.unit));
-        goods_list_->addItem(
-            goods.to > goods.from
-                ? tr("%1, %2, from %3 to %4").arg(text(goods.name), mass, from, text(format(goods.to, voice.unit)))
-                : tr("%1, %2, at %3").arg(text(goods.name), mass, from));
+        words
+            << (goods.to > goods.from
+                    ? tr("%1, %2, from %3 to %4").arg(text(goods.name), mass, from, text(format(goods.to, voice.unit)))
+                    : tr("%1, %2, at %3").arg(text(goods.name), mass, from));
     }
+    fill(*goods_list_, words);
     goods_list_->setVisible(!shelf->goods.empty());
 }
 

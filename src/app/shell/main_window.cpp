@@ -2,6 +2,7 @@
 
 #include "app/bench/grown.hpp"
 #include "app/bench/manners.hpp"
+#include "app/bench/rows.hpp"
 
 #include "app/board/board_access.hpp"
 #include "app/board/board_view.hpp"
@@ -378,16 +379,20 @@ Drawing MainWindow::draw_room_here(double width, double height, double size) con
 }
 
 void MainWindow::refresh_pickers() {
-    walls_->clear();
+    QStringList walls;
     for (const Wall& wall : bench_.job().walls)
-        walls_->addItem(text(wall.name));
+        walls << text(wall.name);
+    fill(*walls_, walls);
     walls_->setCurrentIndex(bench_.wall() ? static_cast<int>(bench_.wall_index()) : -1);
     walls_->setEnabled(walls_->count() > 0);
-    items_->clear();
-    const auto add_item = [this](const QString& words, const std::string& id, bool selected) {
-        items_->addItem(words, text(id));
+    QStringList items;
+    QVariantList ids;
+    int in_hand = 0;
+    const auto add_item = [&](const QString& words, const std::string& id, bool selected) {
         if (selected)
-            items_->setCurrentIndex(items_->count() - 1);
+            in_hand = static_cast<int>(items.size());
+        items << words;
+        ids << text(id);
     };
     if (const Wall* wall = bench_.wall()) {
         for_each_thing(*wall, [&]<class Thing>(const Thing& thing) {
@@ -399,6 +404,8 @@ void MainWindow::refresh_pickers() {
                 add_item(text(name_of(thing)), thing.id, bench_.selected<Thing>() == &thing);
         });
     }
+    fill(*items_, items, ids);
+    items_->setCurrentIndex(items.isEmpty() ? -1 : in_hand);
     items_->setEnabled(items_->count() > 0);
     units_->setCurrentIndex(static_cast<int>(bench_.job().unit));
     refresh_title();

@@ -1,6 +1,7 @@
 #include "app/survey/readings_editor.hpp"
 
 #include "app/bench/grown.hpp"
+#include "app/bench/rows.hpp"
 #include "app/bench/theme.hpp"
 #include "core/measure/entry.hpp"
 
@@ -235,10 +236,9 @@ void ReadingsEditor::refresh() {
         fit_fields();
     }
     setEnabled(bench_.wall() != nullptr);
-    list_->clear();
     shown_.clear();
     if (!bench_.wall())
-        return;
+        return fill(*list_, {});
     shown_ = spec_.rows(*bench_.wall(), bench_.voice(), Reader::of(bench_.job()));
     const bool by_tape = bench_.tape().from_right() && std::ranges::any_of(wanted(), [](const ReadingField& field) {
                              return field.along != Along::no;
@@ -248,7 +248,7 @@ void ReadingsEditor::refresh() {
     QStringList words;
     for (const ReadingRow& row : shown_)
         words << row.words;
-    list_->addItems(words);
+    fill(*list_, words);
 }
 
 } // namespace yes_square::app

@@ -2,6 +2,7 @@
 
 #include "app/bench/choices.hpp"
 #include "app/bench/grown.hpp"
+#include "app/bench/rows.hpp"
 
 #include <QHBoxLayout>
 #include <QSignalBlocker>
@@ -112,24 +113,24 @@ void RoomPage::add_room() {
 }
 
 void RoomPage::refresh() {
-    const QSignalBlocker quiet{walls_};
-    walls_->clear();
     indices_.clear();
     closing_->clear();
     setEnabled(bench_.wall() != nullptr);
     if (!bench_.wall())
-        return;
+        return fill(*walls_, {});
     const Job& job = bench_.job();
     const Voice voice = bench_.voice();
     const auto room = std::ranges::find(job.rooms, bench_.wall()->room, &Room::id);
+    QStringList words;
     for (std::size_t i = 0; i < job.walls.size(); ++i)
         if (job.walls[i].room == bench_.wall()->room) {
-            walls_->addItem(
-                QStringLiteral("%1   %2").arg(text(job.walls[i].name), text(format(job.walls[i].length, voice.unit))));
+            words << QStringLiteral("%1   %2").arg(text(job.walls[i].name),
+                                                   text(format(job.walls[i].length, voice.unit)));
             indices_.push_back(i);
-            if (i == bench_.wall_index())
-                walls_->setCurrentRow(walls_->count() - 1);
         }
+    fill(*walls_, words);
+    const QSignalBlocker quiet{walls_};
+    walls_->setCurrentRow(static_cast<int>(std::ranges::find(indices_, bench_.wall_index()) - indices_.begin()));
     earlier_->setEnabled(indices_.size() > 1 && bench_.wall_index() != indices_.front());
     later_->setEnabled(indices_.size() > 1 && bench_.wall_index() != indices_.back());
     if (room == job.rooms.end())

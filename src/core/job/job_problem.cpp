@@ -10,10 +10,16 @@
 namespace yes_square {
 namespace {
 
+template <class Kind, class... Kinds>
+constexpr bool is_thing(KindList<Kinds...>) {
+    return (std::is_same_v<Kind, Kinds> || ...);
+}
+
 /// Goes over every member of a job as the reader does; throws FileProblem.
 class Checker {
 public:
-    /// @param sound  a job whose walls are in order: those that stand alike in both are not looked at
+    /// @param sound  a job whose walls are in order: walls, and things on them, that stand alike in both are not looked
+    ///               at
     explicit Checker(const Job* sound = nullptr)
         : sound_{sound} {}
 
@@ -65,9 +71,16 @@ public:
 
 private:
     bool is_sound(const auto&) const { return false; }
-    bool is_sound(const Wall& wall) const {
+    bool is_sound(const Wall& wall) const { return sound_ && stands_in(sound_->walls, wall); }
+    template <class Kind>
+    requires(is_thing<Kind>(Things{})) bool is_sound(const Kind& thing) const {
+        const std::size_t wall = levels_.front().index; // a thing is listed by its wall alone
+        return sound_ && wall < sound_->walls.size() && stands_in(sound_->walls[wall].*parts_of<Kind>, thing);
+    }
+    template <class T>
+    bool stands_in(const std::vector<T>& sound, const T& member) const {
         const std::size_t index = levels_.back().index;
-        return sound_ && index < sound_->walls.size() && sound_->walls[index] == wall;
+        return index < sound.size() && sound[index] == member;
     }
 
     static constexpr std::size_t no_index = static_cast<std::size_t>(-1);

@@ -236,15 +236,37 @@ private:
     static constexpr int rows = 7; ///< of half its height, that a text may go up or down
     static constexpr int columns = 4;
 
-    /// Places round the one it was put at, the nearest first.
-    static std::vector<Point> places(double width, double height) {
-        std::vector<Point> shifts;
-        for (int row = -rows; row <= rows; ++row)
-            for (int column = -columns; column <= columns; ++column)
-                shifts.push_back({column * 0.5 * width, row * 0.5 * height});
-        std::ranges::stable_sort(shifts, {}, [](const Point& p) { return p.x * p.x + 1.5 * p.y * p.y; });
-        return shifts;
-    }
+    /// Places round the one it was put at, the nearest first. Of the many the first few mostly do: a heap.
+    class Places {
+    public:
+        Places(double width, double height) {
+            for (int row = -rows; row <= rows; ++row)
+                for (int column = -columns; column <= columns; ++column) {
+                    const Point shift{column * 0.5 * width, row * 0.5 * height};
+                    left_[count_] = {shift.x * shift.x + 1.5 * shift.y * shift.y, count_, shift};
+                    ++count_;
+                }
+            std::ranges::make_heap(left_, farther);
+        }
+        std::optional<Point> next() {
+            if (count_ == 0)
+                return {};
+            std::pop_heap(left_.begin(), left_.begin() + count_, farther);
+            return left_[--count_].shift;
+        }
+
+    private:
+        struct Place {
+            double away;
+            int number; ///< of alike the first
+            Point shift;
+        };
+        static bool farther(const Place& a, const Place& b) {
+            return std::pair{a.away, a.number} > std::pair{b.away, b.number};
+        }
+        std::array<Place, (2 * rows + 1) * (2 * columns + 1)> left_;
+        int count_ = 0;
+    };
 
     /// The best shift for something that takes this box; none: it finds no room.
     /// @param home  what it is about, and stays in if it can
@@ -257,17 +279,18 @@ private:
         const std::vector<std::size_t> round =
             near({box.left - columns * 0.5 * width, box.top - rows * 0.5 * height, box.right + columns * 0.5 * width,
                   box.bottom + rows * 0.5 * height});
-        for (const Point& shift : places(width, height)) {
-            const PaperBox there{box.left + shift.x, box.top + shift.y, box.right + shift.x, box.bottom + shift.y};
+        Places places{width, height};
+        while (const auto shift = places.next()) {
+            const PaperBox there{box.left + shift->x, box.top + shift->y, box.right + shift->x, box.bottom + shift->y};
             const Meets met = meets(there, round);
             if (met == Meets::what_it_must_not)
                 continue;
-            const bool near = home ? home->holds(there) : std::hypot(shift.x, shift.y) <= 2 * height;
+            const bool near = home ? home->holds(there) : std::hypot(shift->x, shift->y) <= 2 * height;
             // A free place near by is better than one on a line; a line near by better than a free place far off.
             if (met == Meets::nothing && (near || !found))
-                return std::pair{shift, met};
+                return std::pair{*shift, met};
             if (!found)
-                found = std::pair{shift, met};
+                found = std::pair{*shift, met};
             if (!near && !home)
                 break;
         }
