@@ -106,3 +106,36 @@ TEST_CASE("what hangs from the ceiling over a door has no leg that stands in it"
     for (const Check& check : shelf_plan(job_with(wall, shelf)).checks)
         CHECK(say(check.message, {}).find("stands in the door") == std::string::npos);
 }
+
+TEST_CASE("a top is scribed before anything is cut out of it, what was left over shared by its ends",
+          "[shelves][bow][cut-outs]") {
+    Wall wall = bowed();
+    Shelf shelf = board({}, 4000_mm);
+    CutOut outlet;
+    outlet.name = "cables";
+    outlet.across = 1000_mm;
+    outlet.back = 60_mm;
+    outlet.width = 60_mm;
+    outlet.depth = 60_mm;
+    shelf.cut_outs = {outlet};
+    std::vector<std::string> said;
+    for (const Step& step : shelf_plan(job_with(wall, shelf)).steps)
+        said.push_back(say(step.words, {}));
+    const auto place = [&](std::string_view words) {
+        return std::ranges::find_if(said,
+                                    [&](const std::string& each) { return each.find(words) != std::string::npos; }) -
+               said.begin();
+    };
+    const auto last = static_cast<std::ptrdiff_t>(said.size());
+    CHECK(place("The wall bows by") < place("share what was left over between both"));
+    CHECK(place("share what was left over between both") < place("Cut out cables"));
+    CHECK(place("Cut out cables") < last);
+    // One that is free at its ends has nothing to share.
+    shelf.left = 500_mm;
+    shelf.length = 3000_mm;
+    said.clear();
+    for (const Step& step : shelf_plan(job_with(wall, shelf)).steps)
+        said.push_back(say(step.words, {}));
+    CHECK(place("share what was left over") == static_cast<std::ptrdiff_t>(said.size()));
+    CHECK(place("Cut out cables") < static_cast<std::ptrdiff_t>(said.size()));
+}

@@ -3,7 +3,7 @@
 #include "core/cutting/kit.hpp"
 #include "core/job/file.hpp"
 #include "core/reckon/chosen.hpp"
-#include "core/reckon/clashes.hpp"
+#include "core/reckon/crowding.hpp"
 #include "core/reckon/fixing_options.hpp"
 #include "core/sheets/fixing_words.hpp"
 #include "core/site/site_checks.hpp"
@@ -399,4 +399,72 @@ TEST_CASE("a unit's rails have unlike screws, and card and steps tell each row i
     const std::vector<FixingSpot> spots = fixing_spots(plan);
     CHECK(std::ranges::find(spots, FixingSpot{{}, 0, 2}) != spots.end());
     CHECK(words_of_fixings({}).empty());
+}
+
+TEST_CASE("a chest, a wardrobe and a shelf on strips are fixed place by place and row by row", "[chosen]") {
+    const std::string_view ten = properties(ScrewGauge::number_10).wood_screw_words; // the program takes #8
+    const auto only = [&](const ThingPlan& before, const ThingPlan& after, const FixingSpot& where) {
+        REQUIRE(before.holes.size() == after.holes.size());
+        std::size_t there = 0;
+        for (std::size_t i = 0; i < after.holes.size(); ++i) {
+            const PlannedHole& hole = after.holes[i];
+            INFO(say(hole.what, {}));
+            REQUIRE(hole.fixing);
+            REQUIRE_FALSE(hole.spot.everywhere());
+            const bool meant = where.covers(hole.spot);
+            there += meant;
+            CHECK(hole.fixing->name == (meant ? ten : std::string_view{before.holes[i].fixing->name}));
+            CHECK(hole.utilisation == utilisation_of(hole.strength, hole.substrate, hole.demands));
+        }
+        CHECK(there > 0);
+        CHECK(there < after.holes.size());
+        CHECK(before.holes.front().fixing->name != ten);
+    };
+    const auto tens_in = [&](const Job& job) {
+        std::size_t number = 0;
+        for (const KitLine& line : kit_of(job, reckon(job)).lines)
+            if (say(line.name, {}).find(ten) != std::string::npos)
+                number += line.wanted;
+        return number;
+    };
+
+    Piece chest = dresser();
+    chest.restraint.kind = RestraintKind::through_frame;
+    chest.restraint.number = 2;
+    const Job held = piece_job(chest);
+    Job unlike = held;
+    unlike.walls.front().pieces.front().fixing.choose({{}, 2, 0}, ChosenFixing{ScrewGauge::number_10});
+    only(reckon(held).walls.front()->pieces.front(), reckon(unlike).walls.front()->pieces.front(), {{}, 2, 0});
+    CHECK(tens_in(unlike) == 1);
+    const std::vector<Step> steps = reckon(unlike).walls.front()->pieces.front().steps;
+    CHECK(std::ranges::count_if(steps, [](const Step& step) {
+              return say(step.words, {}).find("tape on the bit") != std::string::npos;
+          }) == 2);
+
+    const Job wardrobe = system_job(system_of({BayKind::long_hanging, BayKind::shelves}));
+    const FixingSpot row{{}, 0, 2};
+    Job rows = wardrobe;
+    rows.walls.front().systems.front().fixing.choose(row, ChosenFixing{ScrewGauge::number_10});
+    const SystemPlan before = system_plan(wardrobe);
+    const SystemPlan after = system_plan(rows);
+    only(before, after, row);
+    CHECK(tens_in(rows) == static_cast<std::size_t>(std::ranges::count_if(
+                               after.holes, [&](const PlannedHole& hole) { return hole.fixing->name == ten; })));
+
+    Wall alcove = masonry_wall();
+    Shelf shelf = new_shelf(shelf_preset("cleats"), alcove);
+    const Job strips = job_with(alcove, shelf);
+    const ShelfPlan plain = shelf_plan(strips);
+    REQUIRE(plain.holes.size() > 2);
+    const auto other = std::ranges::find_if(strips.catalogue.plugs, [&](const MasonryAnchor& anchor) {
+        return anchor.substrate == MasonryKind::brick && anchor.name != plain.holes[1].fixing->name;
+    });
+    REQUIRE(other != strips.catalogue.plugs.end());
+    ChosenFixing anchor;
+    anchor.anchor = other->id;
+    const ShelfPlan fixed = shelf_plan(with_row(strips, {{}, 2, 0}, anchor));
+    for (std::size_t i = 0; i < fixed.holes.size(); ++i) {
+        REQUIRE(fixed.holes[i].fixing);
+        CHECK(fixed.holes[i].fixing->name == (i == 1 ? other->name : plain.holes[i].fixing->name));
+    }
 }

@@ -272,7 +272,7 @@ TEST_CASE("every support that has measures is drawn with each of them, and the o
         }
     }
     for (const std::string_view member : {"in", "down"})
-        CHECK(looks(draw_support(UnitHanger{HookPlate{}}, member, 120, 70, 3, {})) >= 3);
-    CHECK(looks(draw_support(UnitHanger{SuspensionRail{}}, "drop", 120, 70, 3, {})) >= 3);
+        CHECK(looks(draw_support(Gear{HookPlate{}}, member, 120, 70, 3, {})) >= 3);
+    CHECK(looks(draw_support(Gear{SuspensionRail{}}, "drop", 120, 70, 3, {})) >= 3);
     CHECK(draw_support(Holding{OnBrackets{}}, "", 120, 70, 3, {}).shapes.empty());
 }

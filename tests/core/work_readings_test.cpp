@@ -1,6 +1,7 @@
 #include "core/boxes/box_parts.hpp"
 #include "core/fitting/judge_reading.hpp"
 #include "run_walls.hpp"
+#include "shelf_walls.hpp"
 
 #include <cmath>
 #include <numbers>
@@ -192,4 +193,25 @@ TEST_CASE("a cabinet that hangs already is read as any other", "[readings][nothi
     CHECK_FALSE(plan.corrections.empty());
     reading.item = "gone";
     CHECK(say(judged(job, reading).found, {}).find("not on the wall") != std::string::npos);
+}
+
+TEST_CASE("a straight edge over a shelf's brackets says what goes between each and the board", "[readings]") {
+    Job job = job_with(stud_wall(), new_shelf(shelf_preset("brackets"), stud_wall()));
+    Shelf& shelf = job.walls.front().shelves.front();
+    shelf.left = 350_mm;
+    shelf.length = 1700_mm;
+    shelf.pins = {50_mm, 850_mm, 1650_mm}; // studs at 400, 1200 and 2000
+    shelf.drilled = true;
+    WorkReading reading = reading_of(ReadingKind::straightedge, "shelf");
+    reading.gaps = {{400_mm, 0_mm, {}}, {1200_mm, 3_mm, {}}, {2000_mm, 0_mm, {}}};
+    const ReadingPlan low = judged(job, reading);
+    CHECK(low.verdict == Verdict::out);
+    const auto said = corrections(low);
+    // Least squares of 0, 3, 0 is level: the middle bracket lies its whole 3 mm low.
+    REQUIRE(said.size() == 1);
+    CHECK(said.front() == "Shelf: pack 3 mm between the bracket at 1200 mm and the board");
+    CHECK(say(low.found, {}).find("under the highest") != std::string::npos);
+    // One that stands up by 3 mm has the others packed.
+    reading.gaps = {{400_mm, 3_mm, {}}, {1200_mm, 0_mm, {}}, {2000_mm, 3_mm, {}}};
+    CHECK(corrections(judged(job, reading)).size() == 2);
 }

@@ -27,12 +27,12 @@ void BoardView::grip_at(const Reference& reference, bool on_wall) {
                 : right - pressed_.x() < end_grip_px ? Grip::right_end
                                                      : Grip::whole;
     }
-    // A bracket by its leg or by one of its holes, where it is the search that places it.
+    // A bracket by its leg or by one of its holes, where it is the search that places it; a hanger by its rod.
     if (const bool by_hole = reference.part == Part::hole; by_hole || reference.part == Part::bracket) {
         const std::size_t number = by_hole ? reference.index / 100 : reference.index;
         const ShelfPlan* plan = bench_.shelf_plan();
         if (shelf && shelf->id == reference.item && !survey_ && !line_names_ && plan->bracket &&
-            number < plan->brackets.size() && plan->brackets[number].is_bracket()) {
+            number < plan->brackets.size() && !plan->brackets[number].other) {
             grabbed_ = *shelf;
             grabbed_place_ = plan->brackets[number].x - shelf->left;
             grip_ = Grip::bracket;

@@ -161,14 +161,16 @@ EntriesSpec<Support> supports() {
 EntriesSpec<HangingGear> hanging_gear() {
     EntriesSpec<HangingGear> spec;
     spec.name = "gear";
-    spec.words =
-        AtHand::tr("Hook brackets with their wall plates, and rails with their hooks, as you have them: kept from a "
-                   "run that hangs on them, or taken in. What one hook bears stands in its maker's table.");
-    spec.headings = {AtHand::tr("Hook or rail"), AtHand::tr("What"), AtHand::tr("One hook bears"), AtHand::tr("From")};
+    spec.words = AtHand::tr(
+        "Hook brackets with their wall plates, rails with their hooks, and hangers from a ceiling, as you have "
+        "them: kept from a run or a shelf that hangs on them, or taken in. What one of them bears stands in "
+        "its maker's table.");
+    spec.headings = {AtHand::tr("Hook, rail, hanger"), AtHand::tr("What"), AtHand::tr("One bears"), AtHand::tr("From")};
     spec.cells = [](const HangingGear& gear, const Voice& voice) {
         return QStringList{text(gear.name),
                            std::holds_alternative<HookPlate>(gear.gear) ? AtHand::tr("hook plates")
-                                                                        : AtHand::tr("suspension rail"),
+                           : for_units(gear)                            ? AtHand::tr("suspension rail")
+                                                                        : AtHand::tr("ceiling hanger"),
                            gear.rating ? text(say(quantity(mass_of(*gear.rating)), voice)) : AtHand::tr("not known"),
                            origin(gear.own, gear.at_hand)};
     };
@@ -196,7 +198,7 @@ AtHand::AtHand(Workbench& bench, QWidget* parent)
     tabs_->addTab(new EntriesPage<MasonryAnchor>{bench, anchors()}, tr("Anchors for masonry"));
     tabs_->addTab(new EntriesPage<LiningAnchor>{bench, lining_anchors()}, tr("Anchors for a lining"));
     tabs_->addTab(new EntriesPage<Support>{bench, supports()}, tr("Other supports"));
-    tabs_->addTab(new EntriesPage<HangingGear>{bench, hanging_gear()}, tr("Hooks and rails"));
+    tabs_->addTab(new EntriesPage<HangingGear>{bench, hanging_gear()}, tr("Hooks, rails, hangers"));
     tabs_->addTab(screws_page(), tr("Screws"));
     auto* close = new QPushButton{tr("Close"), this};
     close->setAutoDefault(false); // Enter in a field goes on to the next

@@ -5,6 +5,7 @@
 #include "app/bench/read_only_table.hpp"
 #include "app/board/drawing_view.hpp"
 #include "app/catalogue/entry_files.hpp"
+#include "app/catalogue/picture_box.hpp"
 
 #include <QApplication>
 #include <QHBoxLayout>
@@ -102,6 +103,8 @@ public:
     }
 
 private:
+    static constexpr bool pictured = requires(const Entry& entry) { entry.picture; };
+
     static QString tr(const char* words, const char* about = nullptr, int n = -1) {
         return QCoreApplication::translate("EntriesPage", words, about, n);
     }
@@ -162,8 +165,13 @@ private:
         left->addWidget(table_, 3);
         left->addLayout(buttons);
         left->addWidget(said_);
-        if (spec_.draw)
-            left->addWidget(drawing(), 2);
+        if (spec_.draw) {
+            auto* seen = new QHBoxLayout;
+            seen->addWidget(drawing(), 3);
+            if constexpr (pictured)
+                seen->addWidget(picture(), 1);
+            left->addLayout(seen, 2);
+        }
         auto* right = scrolled(form_);
         right->setMinimumWidth(spec_.draw ? 430 : 380);
         auto* both = new QHBoxLayout;
@@ -172,6 +180,19 @@ private:
         auto* column = new QVBoxLayout{this};
         column->addWidget(words);
         column->addLayout(both, 1);
+    }
+    PictureBox* picture() {
+        picture_ = new PictureBox{text(spec_.name),
+                                  [this](const QString& kept) {
+                                      bench_.edit(tr("Picture of my own"), [&](Job& job) {
+                                          access(true).change(job, [&](Entry& entry) {
+                                              if constexpr (pictured)
+                                                  entry.picture = kept.toStdString();
+                                          });
+                                      });
+                                  },
+                                  this};
+        return picture_;
     }
     DrawingView* drawing() {
         drawing_ = new DrawingView{[this](double width, double height, double size) {
@@ -198,6 +219,9 @@ private:
         remove_->setEnabled(selected() && selected()->own);
         if (drawing_)
             drawing_->redraw();
+        if constexpr (pictured)
+            if (picture_)
+                picture_->show_picture(selected() ? selected()->picture : std::string{}, selected() && selected()->own);
     }
     void refresh() {
         const QSignalBlocker quiet{table_};
@@ -221,6 +245,7 @@ private:
     BoundForm* form_;
     QLabel* said_;
     DrawingView* drawing_ = nullptr;
+    PictureBox* picture_ = nullptr;
     std::string id_ = {};
     std::string asked_ = {};
 };

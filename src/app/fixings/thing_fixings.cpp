@@ -4,6 +4,8 @@
 #include "app/bench/heading.hpp"
 #include "app/bench/read_only_table.hpp"
 #include "app/fixings/fix_with.hpp"
+#include "core/fixings/drilling.hpp"
+#include "core/reckon/chosen.hpp"
 #include "core/sheets/summary.hpp"
 
 #include <QVBoxLayout>
@@ -45,6 +47,20 @@ QString ThingFixings::screw_words(const Fixing& fixing) const {
              shown(stock(fixing.drill_depth)), shown(stock(fixing.penetration)));
 }
 
+/// Of all its holes; where they are not fixed alike, with which.
+QString ThingFixings::screws_words(const ThingPlan& plan) const {
+    const std::vector<FixedAlike> all = fixed_alike(plan.holes);
+    QStringList lines;
+    for (const FixedAlike& alike : all) {
+        QStringList where;
+        for (const PlannedHole* hole : alike.holes)
+            where << text(say(yes_square::words(hole->spot, plan), bench_.voice()));
+        lines << (all.size() == 1 ? screw_words(alike.fixing())
+                                  : tr("%1: %2").arg(where.join(QStringLiteral("; ")), screw_words(alike.fixing())));
+    }
+    return lines.join(QLatin1Char('\n'));
+}
+
 void ThingFixings::refresh() {
     marks_->setRowCount(0);
     parts_->setRowCount(0);
@@ -71,14 +87,13 @@ void ThingFixings::refresh() {
 }
 
 void ThingFixings::system(const SystemPlan& plan) {
-    if (plan.fixing)
-        words_->setText(screw_words(*plan.fixing));
+    words_->setText(screws_words(plan));
     for (const BayPlan& bay : plan.bays)
         for (const BayCleat& cleat : bay.cleats)
             for (const PlannedHole& screw : cleat.screws)
                 add_row(marks_,
                         {text(cleat.shelf), bare(screw.x), bare(screw.z),
-                         text(say(yes_square::words(screw.substrate), bench_.voice())), used(cleat.utilisation)},
+                         text(say(yes_square::words(screw.substrate), bench_.voice())), used(screw.utilisation)},
                         QStringLiteral("bay/%1/cleat").arg(bay.number));
     for (const CutPart& part : plan.parts)
         add_row(parts_, {text(part.label), text(say(part.what, bench_.voice())), bare(part.length), bare(part.breadth),
@@ -87,21 +102,19 @@ void ThingFixings::system(const SystemPlan& plan) {
 
 void ThingFixings::piece(const PiecePlan& plan) {
     if (plan.fixing)
-        words_->setText(screw_words(*plan.fixing) + QStringLiteral("\n") +
+        words_->setText(screws_words(plan) + QStringLiteral("\n") +
                         tr("Each place must bear %1.").arg(shown(quantity(plan.each))));
     for (std::size_t i = 0; i < plan.holes.size(); ++i) {
         const PlannedHole& place = plan.holes[i];
         add_row(marks_,
                 {tr("place %1").arg(i + 1), bare(place.x), bare(place.z),
-                 text(say(yes_square::words(place.substrate), bench_.voice())), used(plan.fixing_utilisation)},
+                 text(say(yes_square::words(place.substrate), bench_.voice())), used(place.utilisation)},
                 QStringLiteral("fixing"));
     }
 }
 
 void ThingFixings::listed(const ThingPlan& plan) {
-    const auto held = std::ranges::find_if(plan.holes, [](const PlannedHole& hole) { return hole.fixing.has_value(); });
-    if (held != plan.holes.end())
-        words_->setText(screw_words(*held->fixing));
+    words_->setText(screws_words(plan));
     for (const PlannedHole& hole : plan.holes)
         add_row(marks_,
                 {tr("screw %1").arg(hole.place + 1), bare(hole.x), bare(hole.z),

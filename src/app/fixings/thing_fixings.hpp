@@ -26,6 +26,7 @@ private:
     QString bare(Length length) const { return text(format_bare(length, bench_.job().unit)); }
     QString used(Utilisation utilisation) const;
     QString screw_words(const Fixing& fixing) const;
+    QString screws_words(const ThingPlan& plan) const;
 
     Workbench& bench_;
     QLabel* words_;

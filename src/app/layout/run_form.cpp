@@ -1,5 +1,7 @@
 #include "app/layout/run_form.hpp"
 
+#include "app/layout/one_of_mine.hpp"
+
 #include "app/bench/field_form.hpp"
 #include "core/job/own_entries.hpp"
 
@@ -109,30 +111,21 @@ void RunForm::build_gear() {
         const auto gear = gear_of(run);
         return gear && std::holds_alternative<SuspensionRail>(gear->gear);
     };
-    choice(
-        tr("Hangs on one of mine"), "run-gear",
-        [this] {
-            QStringList words{tr("as it is typed here")};
-            for (const HangingGear* gear : gear_offered())
-                words << text(gear->name);
-            return words;
-        },
-        read<int>(
-            [this](const Run& run) {
-                const auto now = gear_of(run);
-                const auto offered = gear_offered();
-                for (std::size_t i = 0; now && i < offered.size(); ++i)
-                    if (offered[i]->gear == now->gear && offered[i]->rating == now->rating)
-                        return 1 + static_cast<int>(i);
-                return 0;
-            },
-            [this](const Run& run) { return gear_of(run) && !gear_offered().empty(); }),
-        [this](Job& job, int row) {
-            if (row == 0)
-                return;
-            const HangingGear gear = *gear_offered()[static_cast<std::size_t>(row - 1)];
-            change(job, [&](Run& run) { hang_on(run, gear); });
-        });
+    OneOfMine<HangingGear> mine;
+    mine.label = tr("Hangs on one of mine");
+    mine.choice = "run-gear";
+    mine.keep = "keep-gear";
+    mine.name = tr("Hooks or rail, mine %1");
+    mine.now = [this](const Job&) { return bench().run() ? gear_of(*bench().run()) : std::nullopt; };
+    mine.suits = [](const HangingGear& gear, const HangingGear&) { return for_units(gear); };
+    mine.alike = [](const HangingGear& gear, const HangingGear& now) {
+        return gear.gear == now.gear && gear.rating == now.rating;
+    };
+    mine.take = [this](Job& job, const HangingGear& gear) { change(job, [&](Run& run) { hang_on(run, gear); }); };
+    mine.put_by = [](Catalogue& catalogue, const HangingGear& gear, std::string name) {
+        keep_gear(catalogue, gear, std::move(name));
+    };
+    take_one_of_mine(*this, bench(), mine);
     const PartAccess<SuspensionRail> rail{
         [this, on_rail] { return bench().run() && on_rail(*bench().run()) ? &bench().run()->rail : nullptr; },
         [this](Job& job, const std::function<void(SuspensionRail&)>& to) {
@@ -140,25 +133,7 @@ void RunForm::build_gear() {
         }};
     FieldForm<SuspensionRail>{*this, rail, "run-rail"}.all();
     FieldForm<Run>{*this, "run"}.row("rail_pins", on_rail);
-    button(
-        tr("Keep it as one of mine"), "keep-gear", [this] { return bench().run() && gear_of(*bench().run()); },
-        [this] {
-            const HangingGear gear = *gear_of(*bench().run());
-            const QString name = std::holds_alternative<HookPlate>(gear.gear) ? tr("Hook brackets, mine %1")
-                                                                              : tr("Suspension rail, mine %1");
-            bench().edit(tr("Keep it as one of mine"), [&](Job& job) {
-                keep_gear(job.catalogue, gear, name.arg(job.catalogue.hanging_gear.size() + 1).toStdString());
-            });
-        });
-}
-
-/// Those that are at hand.
-std::vector<const HangingGear*> RunForm::gear_offered() const {
-    std::vector<const HangingGear*> offered;
-    for (const HangingGear& gear : bench().job().catalogue.hanging_gear)
-        if (gear.at_hand)
-            offered.push_back(&gear);
-    return offered;
+    keep_one_of_mine(*this, bench(), mine);
 }
 
 void RunForm::build_order() {

@@ -15,7 +15,6 @@ private:
     void build_place();
     void build_order();
     void build_gear();
-    std::vector<const HangingGear*> gear_offered() const;
     /// What a run here may begin or end at, with words for each.
     std::vector<std::pair<RunEnd, QString>> ends() const;
 };

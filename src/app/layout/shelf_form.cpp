@@ -2,6 +2,7 @@
 
 #include "app/bench/field_form.hpp"
 #include "app/catalogue/at_hand.hpp"
+#include "app/layout/one_of_mine.hpp"
 #include "core/job/own_entries.hpp"
 #include "core/shelves/new_shelf.hpp"
 #include "core/shelves/plate.hpp"
@@ -44,6 +45,7 @@ ShelfForm::ShelfForm(Workbench& bench, QWidget* parent)
     build_make_up();
     build_brackets();
     build_others();
+    build_hangers();
     build_holding();
     refresh();
 }
@@ -194,7 +196,9 @@ void ShelfForm::build_brackets() {
            read<int>([this](const Shelf&) { return row_for(bench().job().rules.sag_limit); },
                      [](const Shelf& shelf) { return !is_whole(shelf); }),
            [](Job& job, int row) { job.rules.sag_limit = at_row<SagLimit>(row); });
-    FieldForm<Shelf>{*this, "shelf"}.row("out_of_reach");
+    FieldForm<Shelf>{*this, "shelf"}
+        .row("drilled", [chooses](const Shelf& shelf) { return chooses(shelf) && !shelf.pins.empty(); })
+        .row("out_of_reach");
 }
 
 namespace {
@@ -279,28 +283,31 @@ void ShelfForm::enter_bracket(const std::string& like) {
 
 void ShelfForm::build_holding() {
     fold(tr("How it is held"), "shelf-fold-held");
-    const When own_kind = [](const Shelf& shelf) { return !way_of(shelf).chooses_bracket(); };
-    choice(
-        tr("Take one of mine"), "shelf-support",
-        [this] {
-            QStringList words{tr("as it is typed here")};
-            for (const Support* support : supports_offered())
-                words << text(support->name);
-            return words;
-        },
-        read<int>(
-            [this](const Shelf& shelf) {
-                const auto offered = supports_offered();
-                const auto same = std::ranges::find(offered, shelf.holding, &Support::holding);
-                return same == offered.end() ? 0 : 1 + static_cast<int>(same - offered.begin());
-            },
-            [this, own_kind](const Shelf& shelf) { return own_kind(shelf) && !supports_offered().empty(); }),
-        [this](Job& job, int row) {
-            if (row == 0)
-                return;
-            const Holding holding = supports_offered()[static_cast<std::size_t>(row - 1)]->holding;
-            change(job, [&](Shelf& shelf) { shelf.holding = holding; });
-        });
+    OneOfMine<Support> mine;
+    mine.label = tr("Take one of mine");
+    mine.choice = "shelf-support";
+    mine.keep = "keep-support";
+    mine.now = [this](const Job&) -> std::optional<Support> {
+        const Shelf* shelf = bench().shelf();
+        if (!shelf || way_of(*shelf).chooses_bracket())
+            return std::nullopt;
+        Support support;
+        support.holding = shelf->holding;
+        return support;
+    };
+    mine.name = QStringLiteral("%1"); // its kind comes before
+    mine.suits = [](const Support& support, const Support& now) {
+        return support.holding.index() == now.holding.index();
+    };
+    mine.alike = [](const Support& support, const Support& now) { return support.holding == now.holding; };
+    mine.take = [this](Job& job, const Support& support) {
+        change(job, [&](Shelf& shelf) { shelf.holding = support.holding; });
+    };
+    mine.put_by = [this](Catalogue& catalogue, const Support& support, const std::string& number) {
+        const QString kind = text(say(preset_of(*bench().shelf()).words, bench().voice()));
+        keep_support(catalogue, support.holding, tr("%1, mine %2").arg(kind, text(number)).toStdString());
+    };
+    take_one_of_mine(*this, bench(), mine);
     [this]<std::size_t... Is>(std::index_sequence<Is...>) {
         const auto rows = [this]<class How>(std::string_view kind) {
             FieldForm<How>{*this, way_access<How>(bench(), *this), kind}.all();
@@ -323,28 +330,41 @@ void ShelfForm::build_holding() {
         .row("hole_diameter")
         .row("rating_n")
         .row("marks_through");
-    button(
-        tr("Keep it as one of mine"), "keep-support",
-        [this, own_kind] { return bench().shelf() && own_kind(*bench().shelf()); },
-        [this] {
-            const Shelf& shelf = *bench().shelf();
-            const auto& kept = bench().job().catalogue.supports;
-            const QString name =
-                tr("%1, mine %2").arg(text(say(preset_of(shelf).words, bench().voice()))).arg(kept.size() + 1);
-            bench().edit(tr("Keep it as one of mine"), [&, holding = shelf.holding](Job& job) {
-                keep_support(job.catalogue, holding, name.toStdString());
-            });
-        });
+    keep_one_of_mine(*this, bench(), mine);
 }
 
-/// Those of the fitter's own that hold as the selected shelf is held.
-std::vector<const Support*> ShelfForm::supports_offered() const {
-    std::vector<const Support*> offered;
-    if (bench().shelf())
-        for (const Support& support : bench().job().catalogue.supports)
-            if (support.at_hand && support.holding.index() == bench().shelf()->holding.index())
-                offered.push_back(&support);
-    return offered;
+/// What its hangers are; where they hang is typed among what is along the shelf.
+void ShelfForm::build_hangers() {
+    fold(tr("Hangers from the ceiling"), "shelf-fold-hangers");
+    const When hangs = [](const Shelf& shelf) { return way_of(shelf).boards_on_arms() && !shelf.hangers.empty(); };
+    OneOfMine<HangingGear> mine;
+    mine.label = tr("Take one of mine");
+    mine.choice = "shelf-hanger";
+    mine.keep = "keep-hanger";
+    mine.name = tr("Ceiling hanger, mine %1");
+    mine.now = [this, hangs](const Job&) {
+        const Shelf* shelf = bench().shelf();
+        return shelf && hangs(*shelf) ? std::optional{gear_of(*shelf)} : std::nullopt;
+    };
+    mine.suits = [](const HangingGear& gear, const HangingGear&) { return !for_units(gear); };
+    mine.alike = [](const HangingGear& gear, const HangingGear& now) {
+        return gear.gear == now.gear && gear.rating == now.rating;
+    };
+    mine.take = [this](Job& job, const HangingGear& gear) { change(job, [&](Shelf& shelf) { hang_on(shelf, gear); }); };
+    mine.put_by = [](Catalogue& catalogue, const HangingGear& gear, std::string name) {
+        keep_gear(catalogue, gear, std::move(name));
+    };
+    take_one_of_mine(*this, bench(), mine);
+    const PartAccess<CeilingHanger> hanger{[this, hangs]() -> const CeilingHanger* {
+                                               const Shelf* shelf = bench().shelf();
+                                               return shelf && hangs(*shelf) ? &shelf->hanger : nullptr;
+                                           },
+                                           [this](Job& job, const std::function<void(CeilingHanger&)>& to) {
+                                               change(job, [&](Shelf& shelf) { to(shelf.hanger); });
+                                           }};
+    FieldForm<CeilingHanger>{*this, hanger, "hanger"}.all();
+    FieldForm<Shelf>{*this, "shelf"}.row("hanger_rating_n", hangs).row("hanger_spacer", hangs);
+    keep_one_of_mine(*this, bench(), mine);
 }
 
 } // namespace yes_square::app

@@ -17,7 +17,7 @@ private:
     void build_holding();
     void build_brackets();
     void build_others();
-    std::vector<const Support*> supports_offered() const;
+    void build_hangers();
     /// Begins a bracket of the fitter's own, like the one with this id, and asks for its figures.
     void enter_bracket(const std::string& like);
 };

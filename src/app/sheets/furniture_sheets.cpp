@@ -3,6 +3,7 @@
 #include "app/bench/words.hpp"
 #include "app/sheets/sheet_parts.hpp"
 #include "app/sheets/through_wall.hpp"
+#include "core/fixings/drilling.hpp"
 #include "core/job/along.hpp"
 
 #include "core/plan/cautions.hpp"
@@ -74,11 +75,21 @@ private:
                                severity == Severity::error);
     }
 
-    void screw(const Fixing& fixing) {
-        page_.write(tr("%1, %2 long; pilot %3; tape on the bit at %4 from the face of the wall. Capacity: %5")
-                        .arg(text(fixing.name), shown(stock(fixing.screw_length)), shown(stock(fixing.hole_diameter)),
-                             shown(stock(fixing.drill_depth)), text(source_text(fixing.source, voice_))),
-                    body_type, false);
+    /// With what, and where it is not all alike, which of its holes.
+    void screws(const std::vector<PlannedHole>& holes) {
+        const std::vector<FixedAlike> all = fixed_alike(holes);
+        for (const FixedAlike& alike : all) {
+            const Fixing& fixing = alike.fixing();
+            const QString words =
+                tr("%1, %2 long; pilot %3; tape on the bit at %4 from the face of the wall. Capacity: %5")
+                    .arg(text(fixing.name), shown(stock(fixing.screw_length)), shown(stock(fixing.hole_diameter)),
+                         shown(stock(fixing.drill_depth)), text(source_text(fixing.source, voice_)));
+            QStringList where;
+            for (const PlannedHole* hole : alike.holes)
+                where << said(hole->what);
+            page_.write(all.size() == 1 ? words : tr("%1: %2").arg(where.join(QStringLiteral("; ")), words), body_type,
+                        false);
+        }
     }
 
     void steps(const std::vector<Step>& steps, bool may_tip) {
@@ -124,8 +135,7 @@ private:
             }
         page_.table({tr("Under"), tr("Cut to"), tr("Screws, up"), tr("At, from ref. end"), tr("Used")}, rows,
                     {0.1, 0.16, 0.16, 0.46, 0.12});
-        if (plan.fixing)
-            screw(*plan.fixing);
+        screws(plan.holes);
         write_drilling(page_, wall_, plan_, plan.holes, voice_);
         page_.heading(tr("Parts"));
         rows.clear();
@@ -178,8 +188,7 @@ private:
                             .arg(shown(quantity(mass_of(plan.needs))), shown(quantity(mass_of(plan.each))),
                                  used(plan.fixing_utilisation)),
                         body_type, false);
-            if (plan.fixing)
-                screw(*plan.fixing);
+            screws(plan.holes);
             std::vector<QStringList> rows;
             for (const PlannedHole& place : plan.holes)
                 rows.push_back({along(place.x), shown(place.z), text(say(words(place.substrate), voice_))});
@@ -248,8 +257,7 @@ private:
     void sheet(const auto&, const ThingPlan& plan) {
         begin(plan.id, plan.name, plan.checks);
         page_.heading(tr("Fixings to the wall"));
-        if (!plan.holes.empty() && plan.holes.front().fixing)
-            screw(*plan.holes.front().fixing);
+        screws(plan.holes);
         std::vector<QStringList> rows;
         for (const PlannedHole& hole : plan.holes)
             rows.push_back({along(hole.x), shown(hole.z), text(say(words(hole.substrate), voice_)), shown(hole.packing),
@@ -267,8 +275,7 @@ private:
 
     void holes(const UnitPlan& unit) {
         page_.heading(tr("Fixings to the wall"));
-        if (unit.fixing)
-            screw(*unit.fixing);
+        screws(unit.holes);
         std::vector<QStringList> rows;
         for (const PlannedHole& hole : unit.holes)
             rows.push_back({along(hole.x), shown(hole.z), shown(unit.inside_left(hole)),

@@ -69,7 +69,7 @@ private:
                 return draw_elevation(wall_, wall_plan_, frame, voice_).drawing;
             },
             105);
-        if (room_ && std::holds_alternative<OpenFloor>(wall_.structure))
+        if (room_ && wall_.open_floor())
             page_.drawing(
                 [&](double width, double height) {
                     return draw_room(job_, all_, *room_, {width, height, 2.7, wall_.id}, voice_);

@@ -200,7 +200,7 @@ void SurveyPanel::add_wall() {
 }
 
 bool SurveyPanel::on_island() const {
-    return bench_.wall() && std::holds_alternative<OpenFloor>(bench_.wall()->structure);
+    return bench_.wall() && bench_.wall()->open_floor();
 }
 
 void SurveyPanel::add_island() {

@@ -33,7 +33,7 @@ WallForm::WallForm(Workbench& bench, QWidget* parent)
 }
 
 bool WallForm::on_open_floor() const {
-    return bench().wall() && std::holds_alternative<OpenFloor>(bench().wall()->structure);
+    return bench().wall() && bench().wall()->open_floor();
 }
 
 Wall& WallForm::here(Job& job) const {
@@ -147,7 +147,7 @@ void WallForm::structure_rows() {
 }
 
 void WallForm::island_rows() {
-    const auto floor_of = [](const Wall* wall) { return wall ? std::get_if<OpenFloor>(&wall->structure) : nullptr; };
+    const auto floor_of = [](const Wall* wall) { return wall ? wall->open_floor() : nullptr; };
     const auto bases = [this] { return bases_of(bench().job(), *bench().wall()); };
     choice(
         tr("Set out from"), "island-from",
@@ -266,6 +266,13 @@ void WallForm::edge_rows() {
     edge(tr("Skirting, thick"), "skirting-depth", &Wall::skirting_depth);
     edge(tr("Cornice, high"), "cornice-height", &Wall::cornice_height);
     edge(tr("Cornice, deep"), "cornice-depth", &Wall::cornice_depth);
+    choice(
+        tr("Ceiling is"), "wall-ceiling", words_of<CeilingBuilt>(),
+        [this]() -> std::optional<int> {
+            return bench().wall() && !on_open_floor() ? std::optional{row_for(bench().wall()->ceiling_built)}
+                                                      : std::nullopt;
+        },
+        [this](Job& job, int row) { here(job).ceiling_built = at_row<CeilingBuilt>(row); });
 }
 
 } // namespace yes_square::app

@@ -356,15 +356,20 @@ private:
         plan_.error = limit_of_error({}, {Instrument::tape_class_2, {}});
         plan_.off = pack.empty() ? Length{} : std::ranges::max(pack);
         weigh();
-        plan_.found = {"{0} places read, the deepest {1} behind the proudest",
+        // Over brackets it is laid before the board is; against anything else's front.
+        const bool tops = work_.shelf && work_.shelf->bracket;
+        plan_.found = {tops ? std::string_view{"{0} places read, the lowest {1} under the highest"}
+                            : "{0} places read, the deepest {1} behind the proudest",
                        {count(reading_.gaps.size()), stock(plan_.off)}};
-        plan_.working.title = {"The front of {0} is off a straight line by", {work_.name}};
+        plan_.working.title = {tops ? std::string_view{"The tops of the brackets of {0} are off one plane by"}
+                                    : "The front of {0} is off a straight line by",
+                               {work_.name}};
         plan_.working.source = derived;
         plan_.working.facts = {{"the straight line that fits the gaps best (least squares), from the proudest place"},
                                {"it may be {0}", {stock(plan_.limit)}}};
         for (std::size_t i = 0; i < pack.size(); ++i)
             plan_.working.facts.push_back(
-                {"at {0}: gap {1}, so {2} behind",
+                {tops ? std::string_view{"at {0}: gap {1}, so {2} low"} : "at {0}: gap {1}, so {2} behind",
                  {site_.along(reading_.gaps[i].x), stock(reading_.gaps[i].gap), stock(pack[i])}});
         if (plan_.verdict == Verdict::within)
             return;
@@ -376,7 +381,8 @@ private:
                 return;
             told.push_back(x);
             const auto steps = shim.in_steps_of(rules_.shim_step);
-            correct({"{0}: slacken the screws at {1} and pack {2} behind them",
+            correct({tops ? std::string_view{"{0}: pack {2} between the bracket at {1} and the board"}
+                          : "{0}: slacken the screws at {1} and pack {2} behind them",
                      {whose, site_.along(x), stock(steps * rules_.shim_step)}});
         };
         if (work_.run)

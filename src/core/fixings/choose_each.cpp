@@ -29,7 +29,9 @@ FixedGroup choose_each(const std::vector<SpottedPart>& parts, const FixingChoice
             if (chosen[i] == kind) {
                 members.push_back(i);
                 held.push_back(parts[i].part);
-                held.back().through.together = std::max(held.back().through.together, parts.size());
+                const auto together = std::ranges::count(parts, parts[i].group, &SpottedPart::group);
+                held.back().through.together =
+                    std::max(held.back().through.together, static_cast<std::size_t>(together));
             }
         const auto choice = choose(kind, held);
         if (!choice)

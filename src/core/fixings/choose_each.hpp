@@ -7,10 +7,11 @@
 /// Holes of one thing that the fitter may have fixed unlike.
 namespace yes_square {
 
-/// A part with which of its thing's holes it is.
+/// A part with which of its thing's holes it is. Parts of one group are pulled together.
 struct SpottedPart {
     HeldPart part;
     FixingSpot spot;
+    std::size_t group = 0;
 };
 
 /// What holds one part of a group.

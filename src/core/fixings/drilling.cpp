@@ -67,6 +67,19 @@ std::vector<DrillPass> lining_passes(const Fixing& fixing, Length through, bool 
     return passes;
 }
 
+std::vector<FixedAlike> fixed_alike(const std::vector<PlannedHole>& holes) {
+    std::vector<FixedAlike> all;
+    for (const PlannedHole& hole : holes) {
+        if (!hole.fixing)
+            continue;
+        const auto same = std::ranges::find_if(all, [&](const FixedAlike& each) {
+            return each.fixing().name == hole.fixing->name && each.fixing().screw_length == hole.fixing->screw_length;
+        });
+        (same == all.end() ? all.emplace_back() : *same).holes.push_back(&hole);
+    }
+    return all;
+}
+
 std::vector<DrillRow> drilling_of(const std::vector<PlannedHole>& holes) {
     std::vector<DrillRow> rows;
     for (const PlannedHole& hole : holes)

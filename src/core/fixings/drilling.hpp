@@ -30,6 +30,15 @@ struct DrillRow {
     std::vector<std::size_t> places; ///< PlannedHole::place, each once
 };
 
+/// Holes that are fixed alike, with the same fixing in the same length.
+struct FixedAlike {
+    std::vector<const PlannedHole*> holes; ///< never empty; each has its fixing
+
+    const Fixing& fixing() const { return *holes.front()->fixing; }
+};
+/// All that are fixed, as they come.
+std::vector<FixedAlike> fixed_alike(const std::vector<PlannedHole>& holes);
+
 /// What to drill for a thing's holes, alike passes together, in order.
 std::vector<DrillRow> drilling_of(const std::vector<PlannedHole>& holes);
 

@@ -4,6 +4,9 @@
 
 namespace yes_square {
 
+inline constexpr Length joist_width = 38_mm;  ///< nominal (PS 20)
+inline constexpr Length joist_depth = 140_mm; ///< the least usual one
+
 /// How hard an anchor is to set well: 0 like a plug, up to resin (common practice).
 constexpr int practice_for(AnchorKind kind) {
     switch (kind) {

@@ -11,10 +11,6 @@ constexpr Length usual_length = 2400_mm;
 constexpr Length usual_out = 2200_mm; ///< base units with their worktop on either side of a good metre
 constexpr Length free_at_ends = 900_mm;
 
-const OpenFloor* open_floor(const Wall& wall) {
-    return std::get_if<OpenFloor>(&wall.structure);
-}
-
 } // namespace
 
 Wall new_island(const Wall& before, Unit unit) {
@@ -40,7 +36,7 @@ Wall other_side_of(const Wall& island) {
     other.height = island.height;
     other.left_end = other.right_end = WallEnd::open;
     OpenFloor floor;
-    if (const OpenFloor* of = open_floor(island))
+    if (const OpenFloor* of = island.open_floor())
         floor = *of; // its floor is the same
     floor.from = island.id;
     floor.along = floor.out = {};
@@ -55,17 +51,17 @@ std::vector<const Wall*> bases_of(const Job& job, const Wall& island) {
         return found == job.walls.end() ? nullptr : &*found;
     };
     const bool has_other_side = std::ranges::any_of(job.walls, [&](const Wall& wall) {
-        const OpenFloor* floor = open_floor(wall);
+        const OpenFloor* floor = wall.open_floor();
         return floor && floor->from == island.id;
     });
     std::vector<const Wall*> bases;
     for (const Wall& wall : job.walls) {
         if (wall.room != island.room || wall.id == island.id)
             continue;
-        const OpenFloor* floor = open_floor(wall);
+        const OpenFloor* floor = wall.open_floor();
         if (floor) {
             const Wall* base = of(floor->from);
-            if (has_other_side || !base || open_floor(*base))
+            if (has_other_side || !base || base->open_floor())
                 continue;
         }
         bases.push_back(&wall);

@@ -11,6 +11,11 @@ inline Meaning in_the_van() {
     return Meaning{}.told("In the van; else the program does not choose it").asked("In the van").either("no", "yes");
 }
 
+/// Of what the fitter took a picture of.
+inline Meaning in_a_picture() {
+    return Meaning{}.told("The fitter's own picture of it: a PNG in base64; empty: none");
+}
+
 void fields(auto& visit, Is<Bracket> auto& bracket) {
     visit.required("id", bracket.id);
     visit.required("name", bracket.name, asked("Name"));
@@ -58,6 +63,7 @@ void fields(auto& visit, Is<Bracket> auto& bracket) {
     visit.optional("marks_through", bracket.marks_through, through_its_holes());
     visit.optional("own", bracket.own, Meaning{}.told("The fitter's own entry"));
     visit.optional("at_hand", bracket.at_hand, in_the_van());
+    visit.optional("picture", bracket.picture, in_a_picture());
 }
 
 void fields(auto& visit, Is<Support> auto& support) {
@@ -66,6 +72,7 @@ void fields(auto& visit, Is<Support> auto& support) {
     visit.one_of("held_by", support.holding);
     visit.optional("own", support.own);
     visit.optional("at_hand", support.at_hand, in_the_van());
+    visit.optional("picture", support.picture, in_a_picture());
 }
 
 void fields(auto& visit, Is<HookPlate> auto& plate) {
@@ -98,8 +105,8 @@ void fields(auto& visit, Is<SuspensionRail> auto& rail) {
 }
 
 template <>
-inline constexpr std::array<std::string_view, std::variant_size_v<UnitHanger>> kind_names<UnitHanger>{
-    "hook_plate", "suspension_rail"};
+inline constexpr std::array<std::string_view, std::variant_size_v<Gear>> kind_names<Gear>{
+    "hook_plate", "suspension_rail", "ceiling_hanger"};
 
 void fields(auto& visit, Is<HangingGear> auto& gear) {
     visit.required("id", gear.id);
@@ -107,12 +114,13 @@ void fields(auto& visit, Is<HangingGear> auto& gear) {
     visit.one_of("hung_by", gear.gear);
     visit.maybe("rating_n", gear.rating,
                 Meaning{"a rating", Range::more_than_zero}
-                    .told("The maker's load on one hook, N; absent: unknown")
-                    .asked("A hook bears")
+                    .told("The maker's load on one hook or hanger, N; absent: unknown")
+                    .asked("One bears")
                     .or_none("its maker says nothing")
                     .known_by_mass());
     visit.optional("own", gear.own);
     visit.optional("at_hand", gear.at_hand, in_the_van());
+    visit.optional("picture", gear.picture, in_a_picture());
 }
 
 void fields(auto& visit, Is<ScrewPacket> auto& packet) {

@@ -22,8 +22,9 @@ struct Applier {
         shelf.height = move.height;
     }
     void operator()(const ResizeShelf& resize) const {
-        for (Length& pin : shelf.pins)
-            pin += shelf.left - resize.left; // it stays on its stud
+        for (std::vector<Length>* places : {&shelf.pins, &shelf.hangers})
+            for (Length& place : *places)
+                place += shelf.left - resize.left; // it stays on its stud, or under its joist
         shelf.left = resize.left;
         shelf.length = resize.length;
     }
@@ -32,7 +33,10 @@ struct Applier {
         shelf.school = choice.school;
         shelf.extra_brackets = choice.extra_brackets;
     }
-    void operator()(const PinPlace& pin) const { move_pin(shelf.pins, pin.from, pin.to); }
+    void operator()(const PinPlace& pin) const {
+        const bool hanger = pin.from && std::ranges::find(shelf.hangers, *pin.from) != shelf.hangers.end();
+        move_pin(hanger ? shelf.hangers : shelf.pins, pin.from, pin.to);
+    }
     void operator()(const ChooseBoard& choice) const {
         shelf.material = choice.material;
         shelf.thickness = choice.thickness;

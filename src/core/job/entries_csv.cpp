@@ -17,6 +17,9 @@ namespace {
 
 using OrderedJson = nlohmann::ordered_json;
 
+/// Stays out of tables.
+constexpr std::string_view picture = "picture";
+
 std::string cell_of(const OrderedJson& value) {
     if (value.is_string())
         return value.get<std::string>();
@@ -80,6 +83,8 @@ public:
 
     template <class T>
     void required(std::string_view name, T&, const Meaning& = {}) {
+        if (name == picture)
+            return;
         if (const std::string* cell = take(name))
             set(name, [&] { return json<T>(*cell); });
     }
@@ -146,7 +151,10 @@ template <class Entry>
 OrderedJson document_of(const std::vector<Entry>& entries) {
     Catalogue catalogue;
     catalogue.*entries_of<Entry> = entries;
-    return OrderedJson::parse(write_catalogue(catalogue))[std::string{entries_name<Entry>}];
+    OrderedJson document = OrderedJson::parse(write_catalogue(catalogue))[std::string{entries_name<Entry>}];
+    for (OrderedJson& entry : document)
+        entry.erase(std::string{picture}); // longer than a spreadsheet's cell may be
+    return document;
 }
 
 /// Entries whose members lie one in another: a column is the way to one, as JSON pointers have it.

@@ -65,11 +65,11 @@ void fields(auto& visit, Is<OpenFloor> auto& floor) {
     visit.required("along", floor.along,
                    Meaning{"a distance along that wall", Range::any}
                        .told("Of its nearer end from that wall's left end; of another side, from its right end")
-                       .asked("Begins along it at"));
+                       .asked("Begins at"));
     visit.required("out", floor.out,
                    Meaning{"a distance out of that wall", Range::not_negative}
                        .told("Of the backs' line out of that wall's face; of another side, the gap between the backs")
-                       .asked("Backs out of it by"));
+                       .asked("Backs out by"));
     visit.optional("faces_wall", floor.faces_wall,
                    Meaning{}.told("Its fronts look at that wall").asked("Fronts look").either("away from it", "at it"));
     visit.optional("floor", floor.floor, asked("Floor"));
@@ -326,6 +326,8 @@ void fields(auto& visit, Is<Wall> auto& wall) {
                    Meaning{"a height", Range::not_negative}.told("Cornice height"));
     visit.optional("cornice_depth", wall.cornice_depth,
                    Meaning{"a thickness", Range::not_negative}.told("Cornice thickness"));
+    visit.optional("ceiling_built", wall.ceiling_built,
+                   Meaning{}.told("What a ceiling can be hung from").asked("Ceiling is"));
     visit.lengths("joists", wall.joists, along_wall());
     visit.list("openings", wall.openings);
     visit.list("obstacles", wall.obstacles);

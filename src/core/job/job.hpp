@@ -135,6 +135,9 @@ struct ServicePoint {
     bool operator==(const ServicePoint&) const = default;
 };
 
+/// What a ceiling can be hung from.
+enum class CeilingBuilt { joists, concrete };
+
 /// How a wall ends: where another wall meets it in front (a corner of the room), at an outside corner, or free.
 enum class WallEnd { corner, outside_corner, open };
 
@@ -161,6 +164,7 @@ struct Wall : KeptOf<ListedKinds> {
     Length skirting_depth;
     Length cornice_height;
     Length cornice_depth;
+    CeilingBuilt ceiling_built = CeilingBuilt::joists;
     std::vector<Length> joists; ///< centres of ceiling joists that meet this wall
     std::vector<Opening> openings;
     std::vector<Obstacle> obstacles;
@@ -178,6 +182,9 @@ struct Wall : KeptOf<ListedKinds> {
     std::vector<WorkReading> work_readings = {};
     UnknownMembers unknown = {};
     bool operator==(const Wall&) const = default;
+
+    /// The line of an island; nullptr: a wall stands there.
+    const OpenFloor* open_floor() const { return std::get_if<OpenFloor>(&structure); }
 
     Tape tape() const { return {measured_from, length}; }
     Length lining_thickness() const;
@@ -200,6 +207,9 @@ struct Room {
     Length floor_build_up() const;
 };
 
+/// The fitter's own picture of a thing in the hand: a small PNG in base64 (RFC 4648); empty: none.
+using Picture = std::string;
+
 /// A bracket that can be had. Geometry as it stands on the wall, arm on top.
 struct Bracket {
     std::string id;
@@ -219,6 +229,7 @@ struct Bracket {
     bool own = false;                             ///< the fitter's own entry
     bool at_hand = true;                          ///< in the van; else the program does not choose it
     std::vector<Length> hole_across = {};         ///< of each hole, right of the leg's middle; those not said are in it
+    Picture picture = {};
     UnknownMembers unknown = {};
     bool operator==(const Bracket&) const = default;
 
@@ -254,6 +265,7 @@ struct Support {
     Holding holding = OnStandards{};
     bool own = true;
     bool at_hand = true; ///< in the van; else it is not offered
+    Picture picture = {};
     UnknownMembers unknown = {};
     bool operator==(const Support&) const = default;
 };
@@ -325,15 +337,16 @@ struct LiningAnchor {
     bool operator==(const LiningAnchor&) const = default;
 };
 
-/// What units hang on, as the fitter has it in the hand: hook plates, or a rail.
-using UnitHanger = std::variant<HookPlate, SuspensionRail>;
+/// What things hang on, as the fitter has it in the hand: hook plates or a rail for units, hangers for a shelf.
+using Gear = std::variant<HookPlate, SuspensionRail, CeilingHanger>;
 struct HangingGear {
     std::string id;
     std::string name;
-    UnitHanger gear;
-    std::optional<Force> rating = {}; ///< the maker's, for one hook; none: unknown
+    Gear gear;
+    std::optional<Force> rating = {}; ///< the maker's, for one of them; none: unknown
     bool own = true;
     bool at_hand = true;
+    Picture picture = {};
     UnknownMembers unknown = {};
     bool operator==(const HangingGear&) const = default;
 };

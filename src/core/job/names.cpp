@@ -22,6 +22,13 @@ std::span<const EnumName<LiningMaterial>> enum_names() {
 }
 
 template <>
+std::span<const EnumName<CeilingBuilt>> enum_names() {
+    static constexpr EnumName<CeilingBuilt> names[]{{CeilingBuilt::joists, "joists", "Boards under joists"},
+                                                    {CeilingBuilt::concrete, "concrete", "Concrete"}};
+    return names;
+}
+
+template <>
 std::span<const EnumName<FloorBuilt>> enum_names() {
     static constexpr EnumName<FloorBuilt> names[]{{FloorBuilt::not_known, "not_known", "Not known yet"},
                                                   {FloorBuilt::boards, "boards", "Boards alone"},

@@ -108,7 +108,27 @@ std::string keep_gear(Catalogue& catalogue, HangingGear gear, std::string name) 
     return catalogue.hanging_gear.back().id;
 }
 
+bool for_units(const HangingGear& gear) {
+    return !std::holds_alternative<CeilingHanger>(gear.gear);
+}
+
+HangingGear gear_of(const Shelf& shelf) {
+    HangingGear gear;
+    gear.gear = shelf.hanger;
+    gear.rating = shelf.hanger_rating;
+    return gear;
+}
+
+void hang_on(Shelf& shelf, const HangingGear& hanger) {
+    if (const auto* of = std::get_if<CeilingHanger>(&hanger.gear)) {
+        shelf.hanger = *of;
+        shelf.hanger_rating = hanger.rating;
+    }
+}
+
 void hang_on(Run& run, const HangingGear& gear) {
+    if (!for_units(gear))
+        return;
     const auto* plate = std::get_if<HookPlate>(&gear.gear);
     if (!plate)
         run.rail = std::get<SuspensionRail>(gear.gear);
@@ -138,6 +158,9 @@ void take_in(Catalogue& catalogue, const std::vector<Entry>& entries) {
         entry.own = true;
         Entry* there = entry_in<Entry>(catalogue, entry.id);
         if (there && there->own) {
+            if constexpr (requires { entry.picture; })
+                if (entry.picture.empty()) // a table has none
+                    entry.picture = std::move(there->picture);
             *there = std::move(entry);
             continue;
         }

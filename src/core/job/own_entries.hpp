@@ -62,8 +62,14 @@ std::string keep_support(Catalogue& catalogue, const Holding& holding, std::stri
 std::optional<HangingGear> gear_of(const Run& run);
 /// Keeps it, by a name. @return its id
 std::string keep_gear(Catalogue& catalogue, HangingGear gear, std::string name);
-/// Hangs all units of a run on it that hang without screws of their own.
+/// Whether units hang on it, or a shelf from a ceiling.
+bool for_units(const HangingGear& gear);
+/// Hangs all units of a run on it that hang without screws of their own, if it is for units.
 void hang_on(Run& run, const HangingGear& gear);
+
+/// What a shelf's hangers are, and how a shelf is hung from the ceiling by such.
+HangingGear gear_of(const Shelf& shelf);
+void hang_on(Shelf& shelf, const HangingGear& hanger);
 
 /// Takes an entry of the fitter's own away, and with it the wish of shelves for that bracket, of things for that
 /// anchor. What ships stays.

@@ -35,6 +35,7 @@ inline constexpr std::size_t most_other_entries = 5000;
 inline constexpr std::size_t longest_id = 64;
 inline constexpr std::size_t longest_name = 200;
 inline constexpr std::size_t longest_note = 10'000;
+inline constexpr std::size_t longest_picture = 200'000; ///< in base64
 
 inline constexpr std::size_t most_in_list(std::string_view member) {
     for (const MostOf& row : most_entries)
@@ -64,6 +65,8 @@ inline bool is_id(std::string_view text) {
 
 /// The longest text that a member may hold, by its name.
 inline constexpr std::size_t longest_text(std::string_view member) {
+    if (member == "picture")
+        return longest_picture;
     return member == "text" || member == "note" || member == "words" ? longest_note : longest_name;
 }
 

@@ -136,6 +136,15 @@ struct OnCleats {
     bool operator==(const OnCleats&) const = default;
 };
 
+/// What a shelf hangs by from the ceiling.
+struct CeilingHanger {
+    Length plate = 3_mm; ///< steel, at its screws
+    Length hole = 6_mm;  ///< for a screw
+    int screws = 1;      ///< of each, into the ceiling
+    UnknownMembers unknown = {};
+    bool operator==(const CeilingHanger&) const = default;
+};
+
 /// A board flat on the wall with hooks or pegs along it.
 struct HookRail {
     Length board = 20_mm; ///< how thick
@@ -221,9 +230,13 @@ struct Shelf {
     School school = School::studs_first;
     int extra_brackets = 0; ///< more than the fewest that will do
     Holding holding = OnBrackets{};
-    std::vector<Length> joints = {};       ///< where one board ends and the next begins, from the left end
-    std::vector<Length> hangers = {};      ///< where it hangs from a ceiling joist, from the left end: over a door
-    std::vector<Length> pins = {};         ///< where a bracket stands because the fitter says so, from the left end
+    std::vector<Length> joints = {};         ///< where one board ends and the next begins, from the left end
+    std::vector<Length> hangers = {};        ///< where it hangs from a ceiling joist, from the left end: over a door
+    CeilingHanger hanger = {};               ///< each of those
+    std::optional<Force> hanger_rating = {}; ///< the maker's greatest load on one; none: unknown
+    Length hanger_spacer = {};     ///< a block between the ceiling and each: past a cornice, or for its height
+    std::vector<Length> pins = {}; ///< where a bracket stands because the fitter says so, from the left end
+    bool drilled = false;          ///< those are holes that the board has: brackets stand there and nowhere else
     std::vector<OtherSupport> others = {}; ///< of boards on brackets: legs, strips on side walls, rods
     OtherSizes other_sizes = {};
     std::optional<Lip> stretcher = {}; ///< a bar on edge under the board all along, that bends with it and is not glued

@@ -241,6 +241,16 @@ void fields(auto& visit, Is<OtherSizes> auto& sizes) {
     visit.part("rods", sizes.rods);
 }
 
+void fields(auto& visit, Is<CeilingHanger> auto& hanger) {
+    constexpr Meaning size{"a size", Range::more_than_zero};
+    visit.optional("plate", hanger.plate, size.told("Its steel, at its screws").asked("Hanger's plate, thick"));
+    visit.optional("hole", hanger.hole, size.told("For a screw").asked("Hanger's holes, wide"));
+    visit.optional("screws", hanger.screws,
+                   Meaning{"a number of screws", Range::more_than_zero}
+                       .told("Of each, into the ceiling")
+                       .asked("Screws in each hanger"));
+}
+
 void fields(auto& visit, Is<Shelf> auto& shelf) {
     visit.required("id", shelf.id);
     visit.required("name", shelf.name, asked("Name"));
@@ -267,10 +277,27 @@ void fields(auto& visit, Is<Shelf> auto& shelf) {
     visit.lengths("hangers", shelf.hangers,
                   Meaning{"a distance from the left end", Range::more_than_zero}.told(
                       "A hanger from the ceiling, from the left end"));
+    visit.part("hanger", shelf.hanger);
+    visit.maybe("hanger_rating_n", shelf.hanger_rating,
+                Meaning{"a rating", Range::more_than_zero}
+                    .told("The maker's load on one hanger, N; absent: unknown")
+                    .asked("One hanger bears")
+                    .or_none("its packet says nothing")
+                    .known_by_mass());
+    visit.optional("hanger_spacer", shelf.hanger_spacer,
+                   Meaning{"a thickness", Range::not_negative}
+                       .told("A block between the ceiling and each hanger's plate; 0: none")
+                       .asked("Block over each hanger")
+                       .or_none("none"));
     visit.lengths(
         "pins", shelf.pins,
         Meaning{"a distance from the left end", Range::not_negative}.told(
             "A bracket, rod or upright stands right here, from the left end; the others are placed round it"));
+    visit.optional("drilled", shelf.drilled,
+                   Meaning{}
+                       .told("Those are holes that the board has: brackets stand there and nowhere else")
+                       .asked("Pinned places are")
+                       .either("the fitter's choice", "holes the board has"));
     visit.list("others", shelf.others);
     visit.part("other_sizes", shelf.other_sizes);
     visit.maybe_part("stretcher", shelf.stretcher);

@@ -84,6 +84,7 @@ struct Check {
     std::vector<Cure> cures = {};
     std::optional<Length> x = {}; ///< where on the wall
     std::optional<Length> z = {};
+    bool between_things = false; ///< it follows from what else is on the wall, and is said anew with every edit
 };
 
 /// What one wall hole has to bear in one load case.

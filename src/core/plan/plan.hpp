@@ -233,9 +233,11 @@ template <>
 inline constexpr auto plans_of<LightFeed> = &WallPlan::feeds;
 
 /// Calls `look(plan)` for the plan of everything on a wall, kind after kind; each is a ThingPlan.
-void for_each_thing(const WallPlan& wall, auto&& look) {
+template <class Of>
+requires std::same_as<std::remove_const_t<Of>, WallPlan>
+void for_each_thing(Of& wall, auto&& look) {
     for_each_kind(Things{}, [&]<class Kind>() {
-        for (const auto& plan : wall.*plans_of<Kind>)
+        for (auto& plan : wall.*plans_of<Kind>)
             look(plan);
     });
 }

@@ -55,8 +55,8 @@ private:
 
     /// Two sides of one island share their backs.
     bool one_island(std::size_t a, std::size_t b) const {
-        const auto* one = std::get_if<OpenFloor>(&wall(a).structure);
-        const auto* other = std::get_if<OpenFloor>(&wall(b).structure);
+        const auto* one = wall(a).open_floor();
+        const auto* other = wall(b).open_floor();
         return a == b || (one && other && (one->from == wall(b).id || other->from == wall(a).id));
     }
 

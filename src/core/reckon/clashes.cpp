@@ -5,8 +5,6 @@
 #include "core/survey/floor.hpp"
 
 #include <algorithm>
-#include <cmath>
-#include <limits>
 
 namespace yes_square {
 namespace {
@@ -140,82 +138,6 @@ std::vector<Check> holes_without_wall(const ThingPlan& thing, const Wall& wall) 
                        {thing.name, along(wall, hole.x), quantity(hole.z), hole.no_wall}},
                       std::nullopt, hole.x, hole.z)
                 .cures.push_back({{"Move it to where there is wall behind it"}, {}});
-    return checks;
-}
-
-namespace {
-
-double mm_between(const PlannedHole& one, const PlannedHole& other) {
-    return std::hypot((one.x - other.x).in_mm(), (one.z - other.z).in_mm());
-}
-
-/// From a hole to the nearest edge of the masonry round it.
-double mm_to_edge(const PlannedHole& hole, const Wall& wall) {
-    double nearest = std::numeric_limits<double>::infinity();
-    if (wall.left_end != WallEnd::corner)
-        nearest = std::min(nearest, hole.x.in_mm());
-    if (wall.right_end != WallEnd::corner)
-        nearest = std::min(nearest, (wall.length - hole.x).in_mm());
-    for (const Opening& opening : wall.openings) {
-        const Outline box = box_of(opening);
-        const Length beside = std::max({box.left - hole.x, hole.x - box.right, Length{}});
-        const Length above = std::max({box.bottom - hole.z, hole.z - box.top, Length{}});
-        nearest = std::min(nearest, std::hypot(beside.in_mm(), above.in_mm()));
-    }
-    return nearest;
-}
-
-} // namespace
-
-std::vector<Check> crowded_anchors(const ThingPlan& thing, const Wall& wall) {
-    std::vector<Check> checks;
-    const PlannedHole* crowded = nullptr;
-    const PlannedHole* at_edge = nullptr;
-    double lacking = 0;
-    double lacking_at_edge = 0;
-    Length apart;
-    for (std::size_t i = 0; i < thing.holes.size(); ++i) {
-        const PlannedHole& hole = thing.holes[i];
-        if (!hole.fixing || hole.substrate != Substrate::masonry)
-            continue;
-        if (const double lack = hole.fixing->edge.in_mm() - mm_to_edge(hole, wall); lack > lacking_at_edge) {
-            lacking_at_edge = lack;
-            at_edge = &hole;
-        }
-        for (std::size_t j = i + 1; j < thing.holes.size(); ++j) {
-            const PlannedHole& other = thing.holes[j];
-            if (!other.fixing || other.substrate != Substrate::masonry)
-                continue;
-            const Length wanted = std::max(hole.fixing->apart, other.fixing->apart);
-            if (const double lack = wanted.in_mm() - mm_between(hole, other); lack > lacking) {
-                lacking = lack;
-                crowded = &hole;
-                apart = wanted;
-            }
-        }
-    }
-    const auto mm = [](double value) { return quantity(Length::nearest_to_metres(value / 1000)); };
-    if (crowded) {
-        Check& check =
-            add_check(checks, checks::anchors_too_near,
-                      {"{0}: two anchors stand {1} apart at {2} and {3} up, and their packet wants {4}: {5} too near",
-                       {thing.name, mm(apart.in_mm() - lacking), along(wall, crowded->x), quantity(crowded->z),
-                        quantity(apart), mm(lacking)}},
-                      mm(lacking), crowded->x, crowded->z);
-        check.cures.push_back(
-            {{"Choose an anchor that may stand so near, or a thing whose holes lie further apart"}, {}});
-    }
-    if (at_edge) {
-        Check& check = add_check(
-            checks, checks::anchor_near_edge,
-            {"{0}: the anchor at {1} and {2} up is {3} from an edge of the masonry, and its packet wants {4}: move it "
-             "by {5}, or the edge breaks out",
-             {thing.name, along(wall, at_edge->x), quantity(at_edge->z),
-              mm(at_edge->fixing->edge.in_mm() - lacking_at_edge), quantity(at_edge->fixing->edge),
-              mm(lacking_at_edge)}},
-            mm(lacking_at_edge), at_edge->x, at_edge->z);
-        check.cures.push_back({{"Move it, or choose an anchor that does not press the hole apart"}, {}});
-    }
     return checks;
 }
 

@@ -10,6 +10,7 @@
 #include "core/reckon/aisles.hpp"
 #include "core/reckon/chosen.hpp"
 #include "core/reckon/clashes.hpp"
+#include "core/reckon/crowding.hpp"
 #include "core/reckon/reckon_survey.hpp"
 #include "core/runs/reckon_run.hpp"
 #include "core/shelves/noggings.hpp"
@@ -258,6 +259,7 @@ std::shared_ptr<const WallPlan> reckon_wall(const Job& job, const Wall& wall, co
     const RunSite runs{site, around.lines, around.runs, around.left_lean, around.right_lean};
     reckon_things(site, runs, earlier, *plan, looked_at);
     find_clashes(site, *plan);
+    say_crowding(wall, job.rules.fitting, *plan);
     plan->noggings = noggings_of(wall, plan->survey, plan->shelves, job.rules);
     check_noggings(plan->noggings, wall, job.rules, plan->shelves);
     // What follows from all of it together.

@@ -27,7 +27,7 @@ public:
         , found_{found} {}
 
     void reckon() {
-        if (!std::holds_alternative<OpenFloor>(wall_.structure)) // nothing runs in a wall that is not there
+        if (!wall_.open_floor()) // nothing runs in a wall that is not there
             found_.strips = service_strips(wall_, rules_);
         found_.left = around_.left;
         found_.right = around_.right;
@@ -46,7 +46,7 @@ public:
 
 private:
     void set_out_island() {
-        if (std::holds_alternative<OpenFloor>(wall_.structure) && !around_.set_out_from)
+        if (wall_.open_floor() && !around_.set_out_from)
             advise(add(checks::island_unplaced,
                        {"Nobody has said which wall of the room {0} is set out from: it is in no view from above, and "
                         "what stands opposite it is not known",

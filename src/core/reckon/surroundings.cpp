@@ -51,7 +51,7 @@ std::optional<SetOutFrom> set_out_from(const Job& job, const Wall& island, const
         job.walls, [&](const Wall& wall) { return wall.id == floor.from && wall.room == island.room; });
     if (from == job.walls.end())
         return std::nullopt;
-    const auto* other = std::get_if<OpenFloor>(&from->structure);
+    const auto* other = from->open_floor();
     if (other && (of_other_side || !set_out_from(job, *from, *other, true)))
         return std::nullopt;
     return SetOutFrom{from->name, other != nullptr};
@@ -61,7 +61,7 @@ std::optional<SetOutFrom> set_out_from(const Job& job, const Wall& island, const
 /// other.
 void add_behind(const Wall& wall, const OpenFloor& floor, const Wall& other, const std::vector<RunLayout>& runs,
                 const RunRules& rules, std::vector<StandsBehind>& behind) {
-    const auto* other_floor = std::get_if<OpenFloor>(&other.structure);
+    const auto* other_floor = other.open_floor();
     if (!other_floor || (floor.from != other.id && other_floor->from != wall.id))
         return;
     const bool from_it = floor.from == other.id;
@@ -129,7 +129,7 @@ std::vector<WallSurroundings> surroundings_of(const Job& job, const std::vector<
         around.runs = place_runs(wall, widths ? widths->least : wall.length, beside);
     }
     for (std::size_t i = 0; i < all.size(); ++i)
-        if (const auto* floor = std::get_if<OpenFloor>(&job.walls[i].structure)) {
+        if (const auto* floor = job.walls[i].open_floor()) {
             all[i].set_out_from = set_out_from(job, job.walls[i], *floor);
             for (std::size_t j = 0; j < all.size(); ++j)
                 if (job.walls[j].room == job.walls[i].room && i != j)

@@ -1,6 +1,7 @@
 #include "core/runs/island.hpp"
 
 #include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/practice.hpp"
 #include "core/runs/unit_loads.hpp"
 #include "core/stability/tip_cases.hpp"
 #include "core/stability/tipping.hpp"
@@ -12,8 +13,6 @@ namespace {
 
 using What = IslandJoint::What;
 
-constexpr Length joist_width = 38_mm;  ///< nominal (PS 20)
-constexpr Length joist_depth = 140_mm; ///< the least usual one
 constexpr std::size_t most_screws = 4;
 constexpr double prying = 2; ///< of a cleat lifted at its edge: the screw in its middle, the other edge pressed
 

@@ -1,6 +1,7 @@
 #include "core/runs/reckon_run.hpp"
 
 #include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/hole_spacing.hpp"
 #include "core/runs/island.hpp"
 #include "core/runs/level_units.hpp"
 #include "core/runs/run_checks.hpp"
@@ -39,8 +40,11 @@ void mark_out(const Run& run, const WallSite& site, RunPlan& plan) {
     for (RunPiece& piece : plan.pieces)
         for (PlannedHole& hole : piece.hold.places) {
             hole.item = run.id;
-            hole.what = {"{0}: rail, fixing {1}, screws there: {2}",
-                         {run.name, count(hole.place + 1), count(hole.screws)}};
+            hole.what = {hole.screws > 1 && hole.fixing
+                             ? std::string_view{"{0}: rail, fixing {1}, screws there: {2}, along it at least {3} apart"}
+                             : "{0}: rail, fixing {1}, screws there: {2}",
+                         {run.name, count(hole.place + 1), count(hole.screws),
+                          stock(hole.fixing ? least_apart(*hole.fixing, site.masonry()) : Length{})}};
             plan_hole(site, hole);
         }
     for (const UnitPlan& unit : plan.units)

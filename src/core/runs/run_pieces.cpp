@@ -330,7 +330,9 @@ RailHold hold_of_rail(const RunPiece& rail, const Run& run, const std::vector<St
     const std::vector<Force> out = rail_reactions(length, places, pulls);
     const Substrate ground = site.wall.masonry() ? Substrate::masonry : Substrate::proved_stud;
     hold.utilisation = Utilisation::refused();
-    for (const std::size_t screws : {1, 2}) {
+    // Beside one another along the rail, as far apart as their packet wants; a stud is too narrow for that.
+    const std::size_t most_screws = ground == Substrate::masonry ? 2 : 1;
+    for (std::size_t screws = 1; screws <= most_screws; ++screws) {
         std::vector<SpottedPart> parts;
         for (std::size_t i = 0; i < places.size(); ++i) {
             HeldPart part{{run.rail.thickness, steel_sheet_bearing, run.rail.hole}, {}};

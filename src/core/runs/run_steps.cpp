@@ -1,5 +1,6 @@
 #include "core/runs/run_words.hpp"
 
+#include "core/fixings/hole_spacing.hpp"
 #include "core/runs/island.hpp"
 #include "core/site/cut_outs.hpp"
 #include "core/site/lifting.hpp"
@@ -113,12 +114,17 @@ private:
     void hang_first() {
         for (const RunPiece& piece : plan_.pieces)
             if (piece.what == RunPiece::What::suspension_rail)
-                step({"Screw the rail on, its lower edge at {0}, from {1} to {2}, at {3} places, screws at each: {4}; "
-                      "check it is level",
-                      {quantity(piece.z), along(wall(), wall().tape().near(piece.from, piece.to)),
-                       along(wall(), wall().tape().far(piece.from, piece.to)), count(piece.fixings.size()),
-                       count(piece.hold.screws)}},
-                     true);
+                step(
+                    {piece.hold.screws > 1
+                         ? std::string_view{"Screw the rail on, its lower edge at {0}, from {1} to {2}, at {3} places, "
+                                            "screws at each: {4}, at least {5} apart along it; check it is level"}
+                         : "Screw the rail on, its lower edge at {0}, from {1} to {2}, at {3} places, screws at each: "
+                           "{4}; check it is level",
+                     {quantity(piece.z), along(wall(), wall().tape().near(piece.from, piece.to)),
+                      along(wall(), wall().tape().far(piece.from, piece.to)), count(piece.fixings.size()),
+                      count(piece.hold.screws),
+                      stock(piece.hold.fixing ? least_apart(*piece.hold.fixing, true) : Length{})}},
+                    true);
             else if (piece.what == RunPiece::What::ledger)
                 step({"Screw a temporary ledger to the wall, its top edge at {0}, from {1} to {2}, or set a jack to "
                       "that height",

@@ -83,7 +83,7 @@ private:
 
     void wall_itself() {
         const bool masonry = std::holds_alternative<Masonry>(wall_.structure);
-        const bool open_floor = std::holds_alternative<OpenFloor>(wall_.structure);
+        const bool open_floor = wall_.open_floor() != nullptr;
         pen_.rectangle({{}, wall_.length, {}, wall_.height}, masonry ? Ink::masonry : Ink::wall,
                        masonry ? Fill::hatched : Fill::none, open_floor ? 0.2 : 0.35, {},
                        open_floor ? Stroke::dotted : Stroke::solid);

@@ -284,6 +284,22 @@ void sketch(MeasuredSketch& draw, const SuspensionRail& rail) {
     draw.figure("hole", 100, drop + 25, draw.diameter(rail.hole));
 }
 
+/// From the side, under a joist that is cut across.
+void sketch(MeasuredSketch& draw, const CeilingHanger& hanger) {
+    constexpr double joist = 140;
+    constexpr double wide = 38;
+    constexpr double foot = 60; // of its plate, along the joist
+    const double thick = hanger.plate.in_mm();
+    draw.box(0, 0, wide, joist, Ink::stud_proved);
+    draw.box(-foot, joist, wide + foot, joist + 12, Ink::wall, Fill::none);
+    const double under = joist + 12;
+    draw.box((wide - foot) / 2, under, (wide + foot) / 2, under + thick, Ink::bracket);
+    draw.box(wide / 2 - 4, under + thick, wide / 2 + 4, under + 110, Ink::bracket);
+    draw.hole(wide / 2, under + thick / 2, hanger.hole.in_mm());
+    draw.measure("plate", (wide + foot) / 2 + 12, under, (wide + foot) / 2 + 12, under + thick, hanger.plate);
+    draw.figure("hole", wide / 2 + 20, under + 45, draw.diameter(hanger.hole));
+}
+
 Drawing drawn(const auto& kinds, std::string_view asked, double width, double height, double text, const Voice& voice) {
     MeasuredSketch draw{asked, width, height, text, voice};
     std::visit([&](const auto& how) { sketch(draw, how); }, kinds);
@@ -297,7 +313,7 @@ Drawing draw_support(const Holding& holding, std::string_view asked, double widt
     return drawn(holding, asked, width, height, text, voice);
 }
 
-Drawing draw_support(const UnitHanger& gear, std::string_view asked, double width, double height, double text,
+Drawing draw_support(const Gear& gear, std::string_view asked, double width, double height, double text,
                      const Voice& voice) {
     return drawn(gear, asked, width, height, text, voice);
 }

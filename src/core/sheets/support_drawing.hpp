@@ -14,7 +14,7 @@ namespace yes_square {
 /// @param width, height  mm of paper
 Drawing draw_support(const Holding& holding, std::string_view asked, double width, double height, double text,
                      const Voice& voice);
-Drawing draw_support(const UnitHanger& gear, std::string_view asked, double width, double height, double text,
+Drawing draw_support(const Gear& gear, std::string_view asked, double width, double height, double text,
                      const Voice& voice);
 
 } // namespace yes_square

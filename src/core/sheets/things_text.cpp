@@ -1,5 +1,6 @@
 #include "core/sheets/things_text.hpp"
 
+#include "core/fixings/drilling.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/stability/inventory.hpp"
 #include "core/storage/system_words.hpp"
@@ -31,8 +32,8 @@ std::string own_text(const SystemPlan& plan, const Tape& tape, const Voice& voic
             text += fmt::format("; used {}\n", used(cleat.utilisation, voice));
         }
     }
-    if (plan.fixing)
-        text += fmt::format("  {}, {} long\n", plan.fixing->name, say(stock(plan.fixing->screw_length), voice));
+    for (const FixedAlike& alike : fixed_alike(plan.holes))
+        text += fmt::format("  {}, {} long\n", alike.fixing().name, say(stock(alike.fixing().screw_length), voice));
     return text;
 }
 
@@ -44,10 +45,10 @@ std::string own_text(const PiecePlan& plan, const Tape& tape, const Voice& voice
     for (const PlannedHole& place : plan.holes)
         text += fmt::format("  held at {}, {} up, {}\n", format(tape.reads(place.x), voice.unit),
                             format(place.z, voice.unit), words(place.substrate));
-    if (plan.fixing)
-        text += fmt::format("  {}, {} long; each {}, used {}\n", plan.fixing->name,
-                            say(stock(plan.fixing->screw_length), voice), say(quantity(plan.each), voice),
-                            used(plan.fixing_utilisation, voice));
+    for (const FixedAlike& alike : fixed_alike(plan.holes))
+        text += fmt::format("  {}, {} long; each {}, used {}\n", alike.fixing().name,
+                            say(stock(alike.fixing().screw_length), voice), say(quantity(plan.each), voice),
+                            used(alike.holes.front()->utilisation, voice));
     return text;
 }
 

@@ -145,6 +145,7 @@ BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const
         question.musts.push_back(hanger);
     }
     std::ranges::sort(question.musts);
+    question.made_alone = shelf.drilled;
     question.made = made_places(shelf, site, carrier, question.studs);
     for (const Length pin : shelf.pins)
         if (pin > Length{} && pin < shelf.length)

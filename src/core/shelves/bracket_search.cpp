@@ -444,6 +444,16 @@ bool better(const Merits& a, const Merits& b, School school) {
 }
 
 std::vector<BracketLayout> best_layouts(const BracketQuestion& question, School school, int most_counts) {
+    if (question.made_alone) {
+        BracketLayout given{school, question.made, {}};
+        for (const StudUnder& hanger : question.hangers)
+            given.places.push_back(hanger.place);
+        std::ranges::sort(given.places);
+        given.places.erase(std::ranges::unique(given.places).begin(), given.places.end());
+        given.merits = merits_of(question, given.places);
+        if (given.merits.count >= 2)
+            return {given};
+    }
     const Length reach = question.length - 2 * question.overhang_most;
     const Length widest = std::max(question.spacing_two, question.spacing_more);
     const auto fewest = std::max<std::int64_t>(2, reach.in_nanometres() / widest.in_nanometres() + 1);

@@ -36,6 +36,7 @@ struct BracketQuestion {
     std::vector<Length> musts = {};  ///< a bracket stands right here, under a joint, and further ones on both sides
     std::vector<Length> made = {}; ///< a bracket stands right here, its holes are in the wall or the fitter pinned it:
                                    ///< keep-outs come too late
+    bool made_alone = false;       ///< and nowhere else: the board has its holes
     std::vector<StudUnder> hangers = {}; ///< musts that hang from the ceiling: keep-outs do not touch them
     Length spacing_least;
     Length spacing_good; ///< the even school divides by this

@@ -2,7 +2,7 @@
 
 #include "core/site/evenly.hpp"
 
-#include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/choose_each.hpp"
 #include "core/fixings/hole_group.hpp"
 #include "core/shelves/shelf_loads.hpp"
 #include "core/shelves/verdicts.hpp"
@@ -30,11 +30,10 @@ HoleDemand demand_of(Force load, Force leaning, Length breadth, Length thickness
     return demand;
 }
 
-/// The screws of a strip, on a wall like `wall`.
+/// The screws of a strip at the side, on a wall like `wall`.
 void fix_strip(CleatPlan& cleat, Length thickness, Species wood, const Wall& wall, Substrate substrate,
-               const std::vector<HoleDemand>& demands, const WallSite& site, std::optional<Length> to_edge = {}) {
+               const std::vector<HoleDemand>& demands, const WallSite& site) {
     DrivenThrough through = DrivenThrough::strip(thickness, wood);
-    through.to_edge = to_edge;
     through.together = cleat.screws;
     const auto choice =
         choose_fixing({site.catalogue, site.rules, wall, site.fixings().chosen}, substrate, through, demands);
@@ -169,25 +168,32 @@ private:
         plan_.holes.push_back(std::move(hole));
     }
 
-    /// One kind of screw for all of them, by the worst, at the one nearest to a stud's edge.
+    /// Its screws, each where it is in its stud, pulled together.
     void fix_back(CleatPlan& cleat) {
-        std::vector<HoleDemand> demands;
-        std::optional<Length> to_edge;
+        const Substrate ground = plan_.brackets.front().substrate;
+        std::vector<SpottedPart> parts;
         for (std::size_t i = 0; i < plan_.holes.size(); ++i) {
-            demands.insert(demands.end(), plan_.holes[i].demands.begin(), plan_.holes[i].demands.end());
-            const BracketPlan& place = plan_.brackets[i];
-            if (!place.stud)
-                continue;
-            const Length sure = to_edge_of(*site_.timber(), site_.survey.studs[*place.stud], place.x, site_.rules);
-            to_edge = to_edge ? std::min(*to_edge, sure) : sure;
+            PlannedHole& hole = plan_.holes[i];
+            hole.spot.place = static_cast<int>(i) + 1;
+            HeldPart part{DrivenThrough::strip(how_.thickness, how_.wood), hole.demands};
+            if (const BracketPlan& place = plan_.brackets[i]; place.stud)
+                part.through.to_edge =
+                    to_edge_of(*site_.timber(), site_.survey.studs[*place.stud], place.x, site_.rules);
+            cleat.loads.insert(cleat.loads.end(), hole.demands.begin(), hole.demands.end());
+            parts.push_back({std::move(part), hole.spot});
         }
-        fix_strip(cleat, how_.thickness, how_.wood, site_.wall, plan_.brackets.front().substrate, demands, site_,
-                  to_edge);
-        for (std::size_t i = 0; i < plan_.holes.size() && cleat.fixing; ++i) {
+        const FixedGroup fixed = choose_each(site_.fixings(), site_.chosen, ground, parts);
+        if (!fixed.worst)
+            return;
+        cleat.substrate = ground;
+        cleat.demand = fixed.worst->governing;
+        cleat.fixing = fixed.worst->fixing;
+        cleat.utilisation = fixed.worst->utilisation;
+        for (std::size_t i = 0; i < plan_.holes.size(); ++i) {
             BracketPlan& place = plan_.brackets[i];
             PlannedHole& hole = plan_.holes[i];
-            place.fixing = cleat.fixing;
-            hole.strength = cleat.fixing->strength();
+            place.fixing = hole.fixing = fixed.parts[i]->fixing;
+            hole.strength = fixed.parts[i]->strength;
             hole.utilisation = utilisation_of(hole.strength, place.substrate, hole.demands);
             place.fixing_utilisation = hole.utilisation;
         }

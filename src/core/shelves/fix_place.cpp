@@ -3,6 +3,7 @@
 #include "core/fixings/bracket_forces.hpp"
 #include "core/fixings/choose_each.hpp"
 #include "core/fixings/lining_anchor.hpp"
+#include "core/fixings/practice.hpp"
 #include "core/shelves/cleats.hpp"
 #include "core/shelves/hidden_rods.hpp"
 #include "core/shelves/way.hpp"
@@ -47,33 +48,53 @@ void fix(BracketPlan& place, int number, const Shelf& shelf, const WallSite& sit
             place.row_fixings.push_back(row->fixing);
 }
 
-constexpr Length joist_width = 38_mm;  ///< nominal (PS 20)
-constexpr Length joist_depth = 140_mm; ///< the least usual one
 constexpr Length ceiling_lining = Length::micrometres(12'500);
-constexpr Length hanger_plate = 3_mm;
-constexpr Length hanger_hole = 6_mm;
 
-/// A hanger pulls straight down on the screw in its joist.
-void fix_hanger(BracketPlan& place, const WallSite& site) {
-    if (place.substrate != Substrate::joist)
-        return;
-    Wall ceiling;
+/// A ceiling as a wall that is drilled upwards.
+Wall as_wall(CeilingBuilt ceiling) {
+    Wall wall;
+    if (ceiling == CeilingBuilt::concrete) {
+        wall.structure = Masonry{MasonryKind::concrete};
+        return wall;
+    }
     Framing joists;
     joists.stud_depth = joist_depth;
-    ceiling.structure = joists;
-    ceiling.lining = {{LiningMaterial::plasterboard, ceiling_lining, {}}};
-    const DrivenThrough through{hanger_plate, steel_sheet_bearing, hanger_hole};
+    wall.structure = joists;
+    wall.lining = {{LiningMaterial::plasterboard, ceiling_lining, {}}};
+    return wall;
+}
+
+/// Of the anchors those that may be pulled at for good, overhead: a plastic plug creeps and lets go (common practice).
+Catalogue for_ceilings(const Catalogue& catalogue) {
+    Catalogue held;
+    held.wood_screws = catalogue.wood_screws;
+    std::ranges::copy_if(catalogue.plugs, std::back_inserter(held.plugs), [](const MasonryAnchor& anchor) {
+        return anchor.kind != AnchorKind::plug && anchor.kind != AnchorKind::frame_plug;
+    });
+    return held;
+}
+
+/// A hanger pulls straight down on its screws in a joist, or on its anchors in a slab.
+void fix_hanger(BracketPlan& place, const Shelf& shelf, const WallSite& site) {
+    if (place.substrate != Substrate::joist && place.substrate != Substrate::masonry)
+        return;
+    const Wall ceiling = as_wall(site.wall.ceiling_built);
+    const Catalogue held = for_ceilings(site.catalogue);
+    const CeilingHanger& hanger = shelf.hanger;
+    DrivenThrough through{hanger.plate, steel_sheet_bearing, hanger.hole};
+    through.packing = shelf.hanger_spacer;
+    through.together = static_cast<std::size_t>(hanger.screws);
+    const HoleDemand stored{place.reaction.sustained / hanger.screws, 0, duration_stored, stored_case};
+    const HoleDemand leaned{place.reaction.greatest / hanger.screws, 0, duration_people, leaned_case};
     const auto choice =
-        choose_fixing({site.catalogue, site.rules, ceiling}, Substrate::proved_stud, through,
-                      {{place.reaction.sustained, 0, duration_stored}, {place.reaction.greatest, 0, duration_people}});
+        choose_fixing({held, site.rules, ceiling}, ground_over(place.substrate), through, {stored, leaned});
     if (!choice)
         return;
     place.fixing = choice->fixing;
     place.fixing_utilisation = choice->utilisation;
-    place.tension = place.reaction.greatest;
+    place.tension = leaned.tension;
     place.shear = 0;
-    place.row_demands = {{{place.reaction.sustained, 0, duration_stored, stored_case},
-                          {place.reaction.greatest, 0, duration_people, leaned_case}}};
+    place.row_demands = {{stored, leaned}};
 }
 
 /// A leg of wood under what comes down on it: a share of Euler's load of a strut that is turned at both ends, and
@@ -119,7 +140,13 @@ CleatPlan end_strip(const BracketPlan& place, const Shelf& shelf, const WallSite
                          site);
 }
 
+Substrate ground_over(Substrate hanger) {
+    return hanger == Substrate::joist ? Substrate::proved_stud : hanger;
+}
+
 Substrate hold_of_hanger(Length x, const WallSite& site) {
+    if (site.wall.ceiling_built == CeilingBuilt::concrete)
+        return Substrate::masonry;
     if (site.wall.joists.empty())
         return Substrate::assumed_stud;
     const Length edge = joist_width / 2 - 12_mm;
@@ -157,7 +184,7 @@ void fix_place(BracketPlan& place, std::size_t index, const Shelf& shelf, const 
                const Carrier& carrier) {
     place.loads.clear();
     if (place.hanger)
-        return fix_hanger(place, site);
+        return fix_hanger(place, shelf, site);
     if (place.other) {
         switch (place.other->kind) {
         case OtherKind::leg:

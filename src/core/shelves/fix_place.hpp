@@ -28,8 +28,10 @@ void fix_place(BracketPlan& place, std::size_t index, const Shelf& shelf, const 
 /// The strip on a side wall at a place where one is, for what comes down there.
 CleatPlan end_strip(const BracketPlan& place, const Shelf& shelf, const WallSite& site);
 
-/// What a hanger at x would hang from: a joist that meets the wall within reach of a screw, the ceiling's lining, or an
-/// assumed joist where nobody knows any.
+/// What a hanger at x would hang from: a slab, a joist that meets the wall within reach of a screw, the ceiling's
+/// lining, or an assumed joist where nobody knows any.
 Substrate hold_of_hanger(Length x, const WallSite& site);
+/// As what the fixing over a hanger is reckoned: a joist like a stud.
+Substrate ground_over(Substrate hanger);
 
 } // namespace yes_square

@@ -169,6 +169,8 @@ void weigh_fixings(Weighed& weighed, const Shelf& shelf, const WallSite& site, c
         weighed.bracket_turns |= place.turns;
         if (bracket.rating && place.is_bracket())
             place.bracket_utilisation = Utilisation::of(reaction.greatest, allowed_on(bracket));
+        if (place.hanger && shelf.hanger_rating)
+            place.bracket_utilisation = Utilisation::of(reaction.greatest, *shelf.hanger_rating);
         if (carries(place.substrate)) {
             // An unrated bracket is said so; it does not choose between layouts.
             const bool held = place.fixing_utilisation.known();

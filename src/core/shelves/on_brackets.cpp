@@ -134,8 +134,8 @@ public:
             steps.say({"Desk: a stretcher on edge along the wall under its back, screwed to the wall and to the top, "
                        "keeps a top of boards flat between the brackets"});
             steps.hold(
-                {"Desk: all tops in one plane, or they do not share the load. Lay a straightedge over them, pack "
-                 "behind the low ones"});
+                {"Desk: all tops in one plane, or they do not share the load. Lay a straightedge over them: the gaps, "
+                 "entered with the readings, say what goes between each low one and the top"});
         }
         if (shelf.stretcher)
             steps.say(

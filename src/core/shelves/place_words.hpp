@@ -17,7 +17,7 @@ inline std::string_view of_place(const Shelf& shelf, std::string_view bracket, s
 /// Of what stands at one of its places.
 inline std::string_view of_place(const BracketPlan& place, const Shelf& shelf, std::string_view bracket,
                                  std::string_view other) {
-    return place.other ? other : of_place(shelf, bracket, other);
+    return place.other || place.hanger ? other : of_place(shelf, bracket, other);
 }
 
 /// What a place is called with its number: "Leg".

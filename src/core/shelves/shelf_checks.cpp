@@ -2,6 +2,7 @@
 
 #include "core/fixings/bracket_forces.hpp"
 #include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/hole_spacing.hpp"
 #include "core/shelves/carrier.hpp"
 #include "core/shelves/place_words.hpp"
 #include "core/shelves/plate.hpp"
@@ -175,14 +176,11 @@ void check_hold(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
 /// Along the grain of a stud 10 screw diameters, in masonry 10 hole diameters between fixings and to a free edge
 /// (common practice): nearer, the wood splits and the brick breaks out.
 void check_hole_spacing(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
-    constexpr int driven_apart = 10;
-    constexpr int coach_apart = 4;
     const auto fixed = std::ranges::find_if(plan.brackets, [](const BracketPlan& p) { return p.fixing.has_value(); });
     if (fixed == plan.brackets.end())
         return;
     const Fixing& fixing = *fixed->fixing;
-    const Length apart = site.masonry() ? driven_apart * fixing.hole_diameter
-                                        : (fixing.coach ? coach_apart : driven_apart) * fixing.clearance;
+    const Length apart = usual_apart(fixing, site.masonry());
     // Two holes of one place or plate that are near enough to break the wall between them; of places alike, once.
     const auto too_near = [&](const PlannedHole& a, const PlannedHole& b) -> std::optional<Length> {
         const BracketPlan& one = plan.brackets[a.place];
@@ -204,7 +202,7 @@ void check_hole_spacing(const Shelf& shelf, const WallSite& site, ShelfPlan& pla
                                                   "diameters) keeps the wall from splitting"}
                                : "Holes {0} and {1} are {2} apart; {3} ({4} diameters) keeps the wall from splitting",
                            {count(k + 1), count(i + 1), quantity(*off), quantity(apart),
-                            count(site.masonry() || !fixing.coach ? driven_apart : coach_apart)}},
+                            count(static_cast<std::size_t>(usual_diameters(fixing, site.masonry())))}},
                           quantity(apart - *off));
     }
     if (!site.masonry())

@@ -155,7 +155,7 @@ private:
     }
 
     void hangers() {
-        if (std::ranges::any_of(plan_.brackets, &BracketPlan::hanger))
+        if (std::ranges::any_of(plan_.brackets, &BracketPlan::hanger) && !shelf_.hanger_rating)
             add(checks::bracket_unrated,
                 {"What the hangers themselves bear is unknown: their packet has the last word"});
         for (std::size_t i = 0; i < plan_.brackets.size(); ++i) {

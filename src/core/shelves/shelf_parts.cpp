@@ -99,9 +99,12 @@ std::vector<Supply> bought_for(const Shelf& shelf, const WallSite& site, const S
     for (const BracketPlan& place : plan.brackets) {
         if (!place.hanger)
             continue;
-        add(KitGroup::hardware, "hanger", {"Hanger from a ceiling joist"}, 1);
+        add(KitGroup::hardware, "hanger", {"Hanger from the ceiling"}, 1);
+        if (shelf.hanger_spacer > Length{})
+            add(KitGroup::hardware, "hanger-block", {"Block {0} thick, over a hanger", {stock(shelf.hanger_spacer)}},
+                1);
         if (place.fixing)
-            add_fixing(*place.fixing, 1);
+            add_fixing(*place.fixing, static_cast<std::size_t>(shelf.hanger.screws));
     }
     // A plate's hole with nothing behind it is left empty.
     const auto steadied = static_cast<std::size_t>(std::ranges::count_if(

@@ -77,6 +77,16 @@ public:
     }
 
 private:
+    /// After its edges are scribed, from which its places are measured.
+    void cut_out() {
+        if (in_left_corner(shelf_, site_) && in_right_corner(shelf_, site_))
+            say({"Scribe its ends before anything is cut out of it: share what was left over between both, so that "
+                 "each cut-out stays as far from its wall as it was meant to"});
+        for (const CutOut& cut : shelf_.cut_outs)
+            say(cut_out_step(cut));
+        if (shelf_.hollow)
+            say({"A hollow board: glue a rim of strip into every cut-out before its upper skin goes on"});
+    }
     bool tiled() const {
         return std::ranges::find(site_.wall.lining, LiningMaterial::tile, &LiningLayer::material) !=
                site_.wall.lining.end();
@@ -89,16 +99,12 @@ private:
         steps_.push_back(detector_step());
         if (std::ranges::any_of(plan_.checks, [](const Check& c) { return c.severity == Severity::error; }))
             hold({"Clear the errors on this sheet first: as it stands the shelf is not fit to hang"});
-        if (way_of(shelf_).is_board()) {
-            for (const CutOut& cut : shelf_.cut_outs)
-                say(cut_out_step(cut));
-            if (shelf_.hollow && !shelf_.cut_outs.empty())
-                say({"A hollow board: glue a rim of strip into every cut-out before its upper skin goes on"});
-        }
         if (!plan_.back_cuts.empty())
             say({"The wall bows by {0} behind it: the board is left so much broader and its back edge scribed by its "
                  "table, tried on the brackets, then cut. Its front then stands straight",
                  {quantity(bow_of(plan_.back_cuts))}});
+        if (way_of(shelf_).is_board() && !shelf_.cut_outs.empty())
+            cut_out();
         if (tiled())
             say({"Tile: put masking tape over each mark and draw the marks on it"});
     }
@@ -115,7 +121,9 @@ private:
         for (std::size_t i = 0; i < places(); ++i) {
             const BracketPlan& place = plan_.brackets[i];
             if (place.hanger)
-                say({"Hanger {0}: plumb up from {1} on the line to the ceiling and find the joist there",
+                say({site_.wall.ceiling_built == CeilingBuilt::concrete
+                         ? std::string_view{"Hanger {0}: plumb up from {1} on the line and mark it on the ceiling"}
+                         : "Hanger {0}: plumb up from {1} on the line to the ceiling and find the joist there",
                      {count(i + 1), site_.along(place.x)}});
             else if (place.other && !place.rod)
                 continue; // said where it is set
@@ -127,6 +135,9 @@ private:
                          : "{0} {1}: mark its centre at {2} from the reference end",
                      {name_of_place(place, shelf_), count(i + 1), site_.along(place.x)}});
         }
+        if (shelf_.drilled)
+            say({"The board has its holes already: hold it up to the marks and see that each bracket meets its own, "
+                 "before the wall is drilled"});
         if (plan_.bracket && plan_.bracket->off_middle() > Length{})
             say({"Its holes lie beside the middle of the leg: mark each by its own figures, or through the bracket "
                  "held to its mark"});
@@ -172,7 +183,33 @@ private:
                   "first"});
     }
 
+    /// All of a shelf's hangers hang alike: what the worst of them needs holds them all.
+    void drill_ceiling() {
+        const BracketPlan* hanger = nullptr;
+        for (const BracketPlan& place : plan_.brackets)
+            if (place.hanger && place.fixing && (!hanger || place.fixing_utilisation > hanger->fixing_utilisation))
+                hanger = &place;
+        if (!hanger)
+            return;
+        const Fixing& fixing = *hanger->fixing;
+        const Length tape = fixing.drill_depth + shelf_.hanger_spacer;
+        say({"Cables and pipes run over ceilings too: detect both ways at each hanger before a hole is made"});
+        if (shelf_.hanger_spacer > Length{})
+            say({"Between the ceiling and each hanger goes a block {0} thick: drill through it",
+                 {quantity(shelf_.hanger_spacer)}});
+        if (hanger->substrate == Substrate::masonry)
+            say({"Hangers: drill {0} up into the ceiling, tape on the bit at {1}, blow out the dust, set {2} as its "
+                 "packet says: never a plastic plug overhead",
+                 {stock(fixing.hole_diameter), stock(tape), fixing.name}});
+        else
+            say({"Hangers: drill pilots of {0} up into the middle of the joist, tape on the bit at {1}, and drive {2}, "
+                 "{3} long",
+                 {stock(fixing.hole_diameter), stock(tape), fixing.name, stock(fixing.screw_length)}});
+        hold({"Pull down hard on each hanger before a board goes on it: one that gives is moved to where it holds"});
+    }
+
     void drill() {
+        drill_ceiling();
         std::set<std::pair<std::string, Length>> told;
         for (const PlannedHole& hole : plan_.holes) {
             if (!hole.fixing || !told.insert({hole.fixing->name, hole.fixing->screw_length}).second)

@@ -81,10 +81,11 @@ private:
             } else if (!before.fixing) {
                 strain.fixing = infinite;
             } else if (before.hanger) {
-                strain.fixing =
-                    std::max(strain.fixing, utilisation_of(before.fixing->strength(), before.substrate,
-                                                           HoleDemand{now.reaction.greatest, 0, duration_stored})
-                                                .number());
+                strain.fixing = std::max(
+                    strain.fixing,
+                    utilisation_of(before.fixing->strength(), before.substrate,
+                                   HoleDemand{now.reaction.greatest / shelf_.hanger.screws, 0, duration_stored})
+                        .number());
             } else if (carrier_->rod) {
                 strain.fixing = std::max(strain.fixing, known_or(now.fixing_utilisation, infinite));
             } else {
@@ -343,6 +344,7 @@ Capacity capacity_of(const Shelf& shelf, const WallSite& site, const ShelfPlan& 
     const HungPlate hung = plate_of(shelf);
     capacity.hanger_unknown =
         hung.plate ? !hung.plate->rating : plan.bracket && !plan.bracket->rating && way_of(shelf).maker_rates_it();
+    capacity.hanger_unknown |= !shelf.hanger_rating && std::ranges::any_of(plan.brackets, &BracketPlan::hanger);
     capacity.stud_assumed = std::ranges::count(plan.brackets, Substrate::assumed_stud, &BracketPlan::substrate) > 0;
     return capacity;
 }

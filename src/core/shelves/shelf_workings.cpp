@@ -1,5 +1,7 @@
 #include "core/shelves/shelf_workings.hpp"
 
+#include "core/shelves/fix_place.hpp"
+
 #include "core/shelves/way.hpp"
 #include "core/site/cut_outs.hpp"
 #include "core/site/packing.hpp"
@@ -223,13 +225,18 @@ private:
             of_hanger.insert(of_hanger.end(), row.begin(), row.end());
         Working working = used_working(
             numbered("fixing", i),
-            {"Fixing of bracket {0}: {1}, {2}", {count(i + 1), fixing.name, stock(fixing.screw_length)}},
-            worst ? worst->strength : fixing.strength(), place.hanger ? Substrate::proved_stud : place.substrate,
+            {place.hanger ? std::string_view{"Fixing of hanger {0}: {1}, {2}"} : "Fixing of bracket {0}: {1}, {2}",
+             {count(i + 1), fixing.name, stock(fixing.screw_length)}},
+            worst ? worst->strength : fixing.strength(), place.hanger ? ground_over(place.substrate) : place.substrate,
             worst ? worst->demands : of_hanger, fixing.source);
         auto& facts = working.facts;
-        facts.push_back({"It passes {0} of what is screwed on and {1} of lining; {2} of it holds",
-                         {stock(way_of(shelf_).screwed_on(shelf_, plan_)), stock(site_.wall.lining_thickness()),
-                          stock(fixing.penetration)}});
+        if (place.hanger)
+            facts.push_back({"It passes {0} of the hanger's plate and {1} of the block over it; {2} of it holds",
+                             {stock(shelf_.hanger.plate), stock(shelf_.hanger_spacer), stock(fixing.penetration)}});
+        else
+            facts.push_back({"It passes {0} of what is screwed on and {1} of lining; {2} of it holds",
+                             {stock(way_of(shelf_).screwed_on(shelf_, plan_)), stock(site_.wall.lining_thickness()),
+                              stock(fixing.penetration)}});
         if (fixing.thread > Length{})
             facts.push_back({"thread that grips: {0}", {stock(fixing.thread)}});
         for (const LoadCase& load : place.loads)
@@ -242,6 +249,14 @@ private:
         const BracketPlan& place = plan_.brackets[i];
         if (!place.bracket_utilisation.known() || !plan_.bracket)
             return;
+        if (place.hanger)
+            return add({numbered("rating", i),
+                        {"Hanger {0} itself: share of its rating", {count(i + 1)}},
+                        "{0} / {1}",
+                        {{"carries", quantity(place.reaction.greatest), beam_source},
+                         {"rating", quantity(*shelf_.hanger_rating), {Provenance::maker}}},
+                        ratio(place.bracket_utilisation),
+                        derived});
         const Bracket& bracket = *plan_.bracket;
         Working working{
             numbered("rating", i),

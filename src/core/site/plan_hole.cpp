@@ -8,7 +8,7 @@
 namespace yes_square {
 
 std::string_view no_wall_at(const Wall& wall, Length x, Length z, Length radius) {
-    if (std::holds_alternative<OpenFloor>(wall.structure))
+    if (wall.open_floor())
         return "on the open floor, where an island stands";
     const Outline circle{x - radius, x + radius, z - radius, z + radius};
     for (const Opening& opening : wall.openings)

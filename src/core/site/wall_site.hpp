@@ -45,7 +45,7 @@ struct WallSite {
         return framing && framing->material == StudMaterial::timber ? framing : nullptr;
     }
     /// No wall: units stand free in the room. nullptr: there is one.
-    const OpenFloor* open_floor() const { return std::get_if<OpenFloor>(&wall.structure); }
+    const OpenFloor* open_floor() const { return wall.open_floor(); }
     /// Bare timber studs, between which noggings go where fixings want them.
     bool open_framing() const { return timber() && timber()->open; }
     /// Where in a stud a thing is screwed: at its middle, or where a hole for that thing is in it already.

@@ -1,5 +1,6 @@
 #include "core/stability/piece_words.hpp"
 
+#include "core/fixings/drilling.hpp"
 #include "core/fixings/used_working.hpp"
 #include "core/job/field_visits.hpp"
 #include "core/stability/restraint.hpp"
@@ -15,6 +16,14 @@ constexpr Source tip_test{Provenance::from_memory, "ASTM F2057-23"};
 constexpr Source restraint_test{Provenance::from_memory, "ASTM F3096-14"};
 using sources::house;
 using sources::measured;
+
+/// "1, 3": of the places that are fixed so.
+std::string numbers_of(const FixedAlike& alike) {
+    std::string numbers;
+    for (const PlannedHole* hole : alike.holes)
+        numbers += (numbers.empty() ? "" : ", ") + std::to_string(hole->place + 1);
+    return numbers;
+}
 
 Source source_of(const TipCase& tip) {
     if (tip.kind == TipCaseKind::closed_pulled)
@@ -148,10 +157,15 @@ std::vector<Step> steps_of(const Piece& piece, const PiecePlan& plan, const Wall
     case RestraintKind::none:
         break;
     }
-    if (plan.fixing)
-        step({"Each place: {0}, {1} long; pilot {2}, tape on the bit at {3} from the face of the wall",
-              {plan.fixing->name, stock(plan.fixing->screw_length), stock(plan.fixing->hole_diameter),
-               stock(plan.fixing->drill_depth)}});
+    const std::vector<FixedAlike> fixings = fixed_alike(plan.holes);
+    for (const FixedAlike& alike : fixings)
+        step(
+            {fixings.size() == 1
+                 ? std::string_view{"Each place: {0}, {1} long; pilot {2}, tape on the bit at {3} from the face of the "
+                                    "wall"}
+                 : "Place {4}: {0}, {1} long; pilot {2}, tape on the bit at {3} from the face of the wall",
+             {alike.fixing().name, stock(alike.fixing().screw_length), stock(alike.fixing().hole_diameter),
+              stock(alike.fixing().drill_depth), numbers_of(alike)}});
     phase = Phase::prove;
     step(
         {"Pull at its top with its drawers and doors open, a second adult beside it: nothing may move. Then do it once "

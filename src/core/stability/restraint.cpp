@@ -1,6 +1,6 @@
 #include "core/stability/restraint.hpp"
 
-#include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/choose_each.hpp"
 #include "core/site/plan_hole.hpp"
 #include "core/stability/tipping.hpp"
 
@@ -152,26 +152,33 @@ void hold_piece(const Piece& piece, const WallSite& site, PiecePlan& plan) {
     for (const PlannedHole& place : plan.holes)
         packing = std::max(packing, gap_behind(piece, site.wall) +
                                         site.survey.face.shim_at(place.x, place.z).value_or(Length{}));
-    DrivenThrough through = driven_through(piece, site, packing);
-    for (const PlannedHole& place : plan.holes)
-        if (const Framing* framing = site.timber(); framing && place.stud) {
-            const Length sure = to_edge_of(*framing, site.survey.studs[*place.stud], place.x, site.rules);
-            through.to_edge = through.to_edge ? std::min(*through.to_edge, sure) : sure;
-        }
     const std::vector<HoleDemand> demands{{plan.each, 0, duration_people, "it begins to tip"}};
-    const std::optional<FixingChoice> choice =
-        how.gauge && how.screw_length > Length{} && site.timber()
-            ? weigh_given(*how.gauge, how.screw_length, site.fixings(), through, demands)
-            : choose_fixing(site.fixings(), plan.holes.front().substrate, through, demands);
-    if (!choice)
+    std::vector<SpottedPart> parts;
+    for (std::size_t i = 0; i < plan.holes.size(); ++i) {
+        PlannedHole& place = plan.holes[i];
+        place.spot.place = static_cast<int>(i) + 1;
+        HeldPart part{driven_through(piece, site, packing), demands};
+        if (const Framing* framing = site.timber(); framing && place.stud)
+            part.through.to_edge = to_edge_of(*framing, site.survey.studs[*place.stud], place.x, site.rules);
+        parts.push_back({std::move(part), place.spot, i}); // each place bears its own share
+    }
+    const Substrate ground = plan.holes.front().substrate;
+    const bool given = how.gauge && how.screw_length > Length{} && site.timber();
+    const FixedGroup fixed =
+        choose_each(parts, site.chosen, [&](const ChosenFixing* chosen, const std::vector<HeldPart>& held) {
+            return given ? weigh_given(*how.gauge, how.screw_length, site.fixings(chosen), held)
+                         : choose_fixing(site.fixings(chosen), ground, held);
+        });
+    if (!fixed.worst)
         return;
-    plan.fixing = choice->fixing;
-    plan.fixing_utilisation = choice->utilisation;
-    for (PlannedHole& place : plan.holes) {
+    plan.fixing = fixed.worst->fixing;
+    plan.fixing_utilisation = fixed.worst->utilisation;
+    for (std::size_t i = 0; i < plan.holes.size(); ++i) {
+        PlannedHole& place = plan.holes[i];
         place.demands = demands;
-        place.fixing = choice->fixing;
-        place.strength = choice->fixing.strength();
-        place.utilisation = choice->utilisation;
+        place.fixing = fixed.parts[i]->fixing;
+        place.strength = fixed.parts[i]->strength;
+        place.utilisation = utilisation_of(place.strength, ground, demands);
         plan_hole(site, place);
     }
     if (const Force one = how.kind == RestraintKind::cleat ? hold_in_cleat(how) : Force{}; one > 0)

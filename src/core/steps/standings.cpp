@@ -55,7 +55,7 @@ Standing survey_standing(const Job& job, const Plan& plan) {
     }
     std::size_t floors = 0; // that an island stands on, and nobody has said what they are
     for (std::size_t w = 0; w < job.walls.size() && w < plan.walls.size(); ++w)
-        if (const auto* floor = std::get_if<OpenFloor>(&job.walls[w].structure))
+        if (const auto* floor = job.walls[w].open_floor())
             floors += floor->floor == FloorBuilt::not_known &&
                       std::ranges::any_of(plan.walls[w]->runs, [](const RunPlan& run) { return !run.islands.empty(); });
     Standing standing{anything ? Progress::done : Progress::missing,

@@ -1,7 +1,8 @@
 #include "core/storage/bay_cleats.hpp"
 
-#include "core/fixings/choose_fixing.hpp"
+#include "core/fixings/choose_each.hpp"
 #include "core/fixings/hole_group.hpp"
+#include "core/fixings/hole_spacing.hpp"
 #include "core/runs/unit_loads.hpp"
 #include "core/shelves/cleats.hpp"
 #include "core/site/plan_hole.hpp"
@@ -10,15 +11,13 @@
 
 #include <algorithm>
 #include <cmath>
+#include <map>
+#include <set>
 
 namespace yes_square {
 namespace {
 
 constexpr Length boundless = 1'000'000_mm;
-/// Between two screws above one another, in diameters: EN 1995-1-1 table 8.2, along the grain in drilled holes, from
-/// memory; NDS-2018 table 12.5.1B wants 4.
-constexpr double apart_diameters = 5;
-
 class CleatSetter {
 public:
     /// @param rows  of screws in each cleat, one above another
@@ -30,8 +29,7 @@ public:
 
     /// Whether a second row would help and has room.
     bool wants_another_row() const {
-        return rows_ == 1 && site_.timber() && plan_.fixing &&
-               apart() >= Length::nearest_to_metres(apart_diameters * plan_.fixing->clearance.in_metres()) &&
+        return rows_ == 1 && site_.timber() && plan_.fixing && apart() >= least_apart(*plan_.fixing, false) &&
                std::ranges::any_of(plan_.bays, [](const BayPlan& bay) {
                    return std::ranges::any_of(bay.cleats,
                                               [](const BayCleat& cleat) { return cleat.utilisation.over(); });
@@ -54,18 +52,12 @@ public:
         for (BayPlan& bay : plan_.bays)
             for (BayCleat& cleat : bay.cleats) {
                 for (PlannedHole& screw : cleat.screws) {
-                    screw.z = cleat.z;
-                    if (rows_ > 1)
-                        screw.z += screw.row == 0 ? apart() / 2 : -apart() / 2;
+                    screw.z = height_of(cleat, screw);
                     screw.what = {rows_ == 1       ? std::string_view{"{0}: cleat of shelf {1}, screw {2}"}
                                   : screw.row == 0 ? "{0}: cleat of shelf {1}, upper screw {2}"
                                                    : "{0}: cleat of shelf {1}, lower screw {2}",
                                   {system_.name, cleat.shelf, count(screw.place + 1)}};
                     screw.demands = cleat.demands;
-                    screw.fixing = plan_.fixing;
-                    if (plan_.fixing)
-                        screw.strength = plan_.fixing->strength();
-                    screw.utilisation = cleat.utilisation;
                     plan_hole(site_, screw);
                 }
                 add_holes(plan_, cleat.screws);
@@ -217,29 +209,63 @@ private:
         }
     }
 
+    /// Screws are told apart by their upright line, counted along the wardrobe, and by their height, from the top.
+    void name_spots() {
+        std::set<Length> lines;
+        std::set<Length, std::greater<>> heights;
+        for_each_screw([&](const BayCleat& cleat, const PlannedHole& screw) {
+            lines.insert(screw.x);
+            heights.insert(height_of(cleat, screw));
+        });
+        const auto number = [](const auto& all, Length one) {
+            return static_cast<int>(std::distance(all.begin(), all.find(one))) + 1;
+        };
+        for_each_screw([&](const BayCleat& cleat, PlannedHole& screw) {
+            screw.spot = {{}, number(lines, screw.x), number(heights, height_of(cleat, screw))};
+        });
+    }
+
+    /// What holds each screw; those of a cleat are pulled together.
     void choose() {
+        name_spots();
         const Substrate substrate = site_.masonry() ? Substrate::masonry : Substrate::proved_stud;
-        HeldPart part{DrivenThrough::strip(system_.cleat_thickness, system_.cleat_wood), {}};
-        for (const BayPlan& bay : plan_.bays)
-            for (const BayCleat& cleat : bay.cleats) {
-                part.demands.insert(part.demands.end(), cleat.demands.begin(), cleat.demands.end());
-                part.through.together = std::max(part.through.together, cleat.screws.size());
-                for (const PlannedHole& screw : cleat.screws)
-                    if (const Framing* framing = site_.timber(); framing && screw.stud) {
-                        const Length sure = to_edge_of(*framing, site_.survey.studs[*screw.stud], screw.x, site_.rules);
-                        part.through.to_edge = part.through.to_edge ? std::min(*part.through.to_edge, sure) : sure;
-                    }
-            }
-        if (part.demands.empty())
+        std::vector<SpottedPart> parts;
+        std::vector<std::pair<BayCleat*, PlannedHole*>> of;
+        std::map<const BayCleat*, std::size_t> groups;
+        for_each_screw([&](BayCleat& cleat, PlannedHole& screw) {
+            if (cleat.demands.empty())
+                return;
+            HeldPart part{DrivenThrough::strip(system_.cleat_thickness, system_.cleat_wood), cleat.demands};
+            if (const Framing* framing = site_.timber(); framing && screw.stud)
+                part.through.to_edge = to_edge_of(*framing, site_.survey.studs[*screw.stud], screw.x, site_.rules);
+            parts.push_back({std::move(part), screw.spot, groups.try_emplace(&cleat, groups.size()).first->second});
+            of.emplace_back(&cleat, &screw);
+        });
+        if (parts.empty())
             return;
-        const auto choice = choose_fixing(site_.fixings(), substrate, {part});
-        if (!choice)
+        const FixedGroup fixed = choose_each(site_.fixings(), site_.chosen, substrate, parts);
+        if (!fixed.worst)
             return;
-        plan_.fixing = choice->fixing;
+        plan_.fixing = fixed.worst->fixing;
+        for (std::size_t i = 0; i < of.size(); ++i) {
+            auto& [cleat, screw] = of[i];
+            screw->fixing = fixed.parts[i]->fixing;
+            screw->strength = fixed.parts[i]->strength;
+            screw->utilisation = utilisation_of(screw->strength, substrate, cleat->demands);
+            cleat->utilisation =
+                cleat->utilisation.known() ? std::max(cleat->utilisation, screw->utilisation) : screw->utilisation;
+        }
+    }
+
+    /// Above the floor.
+    Length height_of(const BayCleat& cleat, const PlannedHole& screw) const {
+        return rows_ == 1 ? cleat.z : cleat.z + (screw.row == 0 ? apart() / 2 : -apart() / 2);
+    }
+    void for_each_screw(auto&& look) {
         for (BayPlan& bay : plan_.bays)
             for (BayCleat& cleat : bay.cleats)
-                if (!cleat.demands.empty())
-                    cleat.utilisation = utilisation_of(choice->fixing.strength(), substrate, cleat.demands);
+                for (PlannedHole& screw : cleat.screws)
+                    look(cleat, screw);
     }
 
     const StorageSystem& system_;

@@ -106,15 +106,16 @@ private:
     }
 
     void cleat(const BayPlan& bay) {
-        if (bay.cleats.empty() || !bay.cleats.front().utilisation.known() || !plan_.fixing)
+        if (bay.cleats.empty() || !bay.cleats.front().utilisation.known())
             return;
         const BayCleat& top = bay.cleats.front();
-        if (top.screws.empty())
+        const auto worst = std::ranges::max_element(top.screws, {}, &PlannedHole::utilisation);
+        if (worst == top.screws.end() || !worst->fixing)
             return;
         Working& used = workings_.emplace_back(used_working(
             subject(bay, "cleat"), {"The top cleat of bay {0}: its worst screw is used to", {count(bay.number)}},
-            plan_.fixing->strength(), top.screws.front().substrate, top.demands, plan_.fixing->source));
-        used.facts.push_back({"{0}, {1} long", {plan_.fixing->name, stock(plan_.fixing->screw_length)}});
+            worst->strength, worst->substrate, top.demands, worst->fixing->source));
+        used.facts.push_back({"{0}, {1} long", {worst->fixing->name, stock(worst->fixing->screw_length)}});
         used.facts.push_back({"screws behind it: {0}", {count(top.screws.size())}});
         if (!system_.hung)
             used.facts.push_back({"it also keeps the bay from tipping: {0} in all", {quantity(bay.needs)}});
@@ -227,10 +228,9 @@ private:
                   {right, top.shelf, count(static_cast<std::size_t>(site_.rules.storage.panel_screws))}});
             if (top.screws.empty())
                 step({"Stop: nothing holds behind bay {0}. Do not let go of {1}", {count(bay.number), right}}, true);
-            else if (plan_.fixing)
+            else if (const auto& first = top.screws.front(); first.fixing)
                 step({"Hold {0} until one screw through the cleat of {1} is in at {2}: {3}, {4} long",
-                      {right, top.shelf, site_.along(top.screws.front().x), plan_.fixing->name,
-                       stock(plan_.fixing->screw_length)}},
+                      {right, top.shelf, site_.along(first.x), first.fixing->name, stock(first.fixing->screw_length)}},
                      true);
         }
     }

@@ -7,23 +7,19 @@
 namespace yes_square {
 namespace {
 
-const OpenFloor* open_floor(const Wall& wall) {
-    return std::get_if<OpenFloor>(&wall.structure);
-}
-
 /// Those that stand, in the order they are walked.
 std::vector<std::size_t> walls_of(const Job& job, const std::string& room) {
     std::vector<std::size_t> walls;
     for (std::size_t i = 0; i < job.walls.size(); ++i)
-        if (job.walls[i].room == room && !open_floor(job.walls[i]))
+        if (job.walls[i].room == room && !job.walls[i].open_floor())
             walls.push_back(i);
     return walls;
 }
 
 /// The line of an island that is so set out from another line of the plan.
 PlanWall line_from(const PlanWall& other, const Wall& other_wall, const Wall& island, std::size_t index) {
-    const OpenFloor& floor = *open_floor(island);
-    const bool other_side = open_floor(other_wall) != nullptr;
+    const OpenFloor& floor = *island.open_floor();
+    const bool other_side = other_wall.open_floor() != nullptr;
     const bool turned = other_side || floor.faces_wall;
     const Length left = other_side         ? other_wall.length - floor.along
                         : floor.faces_wall ? floor.along + island.length
@@ -46,7 +42,7 @@ void place_islands(const Job& job, RoomPlan& plan) {
         std::vector<PlanWall> placed;
         for (std::size_t i = 0; i < job.walls.size(); ++i) {
             const Wall& wall = job.walls[i];
-            const OpenFloor* floor = open_floor(wall);
+            const OpenFloor* floor = wall.open_floor();
             if (wall.room != plan.room || !floor)
                 continue;
             if (const PlanWall* from = find_in(other_side ? plan.islands : plan.walls, floor->from))
