@@ -159,7 +159,7 @@ TEST_CASE("a tape is pulled between two places, with the pointer and by the keys
     CHECK(driven.shelf(0).left == on.left + 1_mm);
 }
 
-TEST_CASE("a bracket is pulled to its place and pinned there; typed, and let go of", "[app][hands][pins]") {
+TEST_CASE("a bracket is pulled to its place and pinned there, typed, and let go of", "[app][hands][pins]") {
     TwoWalls driven;
     REQUIRE(driven.bench().shelf_plan()->brackets.size() >= 2);
     const Length at = driven.bench().shelf_plan()->brackets.front().x;

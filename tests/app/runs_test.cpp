@@ -270,7 +270,7 @@ TEST_CASE("lines are taken, pulled on the wall, typed, and let fall again", "[ap
     CHECK(height(line_id::plinth) == 150_mm);
 }
 
-TEST_CASE("a list of units is taken in; a bad one is refused by line and column", "[app][runs]") {
+TEST_CASE("a list of units is taken in, a bad one is refused by line and column", "[app][runs]") {
     Kitchen kitchen;
     QTemporaryDir folder;
     const auto write = [&](const char* text) {

@@ -418,7 +418,7 @@ TEST_CASE("a figure being typed when the window closes is kept, and asked about"
     CHECK(driven.window.isVisible());
 }
 
-TEST_CASE("how a stud is looked for is told and drawn, and where to begin; cables and pipes come first",
+TEST_CASE("how a stud is looked for is told and drawn, and where to begin, cables and pipes come first",
           "[app][survey][studs]") {
     SurveyWindow driven{SurveyPage::studs};
     CHECK(driven.label("services-caution").contains("switch off before drilling"));

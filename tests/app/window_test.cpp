@@ -323,7 +323,7 @@ TEST_CASE("every stage shows at 1024x700 without losing a panel", "[app]") {
     CHECK(driven.steps_of_selected().contains("Strike a level line"));
 }
 
-TEST_CASE("undo works while a field is in hand, its own text first; Ctrl+Delete deletes a word",
+TEST_CASE("undo works while a field is in hand, its own text first, Ctrl+Delete deletes a word",
           "[app][nothing-lost]") {
     DrivenWindow driven;
     driven.open_demo();

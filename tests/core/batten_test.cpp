@@ -84,7 +84,7 @@ TEST_CASE("a batten on two studs: each screw bears half, and the pegs' reach pul
     CHECK(plan_of(job).utilisation < plan.utilisation);
 }
 
-TEST_CASE("more on a batten, or further out, uses its screws more; a broader one uses them less", "[battens]") {
+TEST_CASE("more on a batten, or further out, uses its screws more, a broader one uses them less", "[battens]") {
     const auto used = [](auto&& change) {
         Job job = batten_job();
         change(kept<Batten>(job.walls.front()).front());

@@ -88,7 +88,7 @@ TEST_CASE("the corners: sides that run through, top and bottom over them, mitres
     CHECK(plan_of(job_of(small_box())).joint_screws == 8);
 }
 
-TEST_CASE("a back in a rebate, in grooves, on the edges; housings that stop before the front", "[boxes][work]") {
+TEST_CASE("a back in a rebate, in grooves, on the edges, housings that stop before the front", "[boxes][work]") {
     WallBox box = small_box();
     box.corner = BoxCorner::sides_through;
     box.back = BoxBack::rebated;
@@ -219,7 +219,7 @@ TEST_CASE("screws in the ends of shelves bear what the standards let them in end
     CHECK_FALSE(find_check(plan_of(job).checks, checks::box_joint_overloaded));
 }
 
-TEST_CASE("who leans on a shelf's front edge loads the foremost screw of its joint; one screw alone is no joint",
+TEST_CASE("who leans on a shelf's front edge loads the foremost screw of its joint, one screw alone is no joint",
           "[boxes][work][safety]") {
     WallBox box = small_box(); // 200 deep: screws at 40 and 160 from the back
     box.joint = BoxJoint::butt;

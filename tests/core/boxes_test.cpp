@@ -81,7 +81,7 @@ TEST_CASE("housings lengthen what enters them, a rebated back shortens the shelv
     CHECK(part(plain, "back").breadth == 700_mm);
 }
 
-TEST_CASE("square when both diagonals are equal; else its top goes back by what they differ", "[boxes][check-value]") {
+TEST_CASE("square when both diagonals are equal, else its top goes back by what they differ", "[boxes][check-value]") {
     // 600 x 800, diagonals 1002 and 998: (1002^2 - 998^2) / (4 x 600) = 3.33 mm over 800.
     const BoxRules rules;
     const Squareness off = squareness(600_mm, 800_mm, 1002_mm, 998_mm, rules);

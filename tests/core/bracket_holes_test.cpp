@@ -36,7 +36,7 @@ Job shelf_on(const Bracket& bracket, Wall wall) {
 
 } // namespace
 
-TEST_CASE("holes staggered evenly share the load; beside the middle they turn the leg on the wall",
+TEST_CASE("holes staggered evenly share the load, beside the middle they turn the leg on the wall",
           "[brackets][statics]") {
     const Force load = 300_n;
     const auto forces_of = [&](std::vector<Length> across) {

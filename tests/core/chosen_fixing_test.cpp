@@ -184,7 +184,7 @@ TEST_CASE("what is not used though it was chosen is not said to hold anything", 
     CHECK(fixing_options(job, reckon(job), "shelf").empty());
 }
 
-TEST_CASE("a chest held by its own screws has nothing to choose; without them it has", "[chosen]") {
+TEST_CASE("a chest held by its own screws has nothing to choose, without them it has", "[chosen]") {
     Piece chest = dresser();
     chest.restraint.kind = RestraintKind::through_frame;
     const Job job = piece_job(chest);

@@ -90,7 +90,7 @@ TEST_CASE("holes of two things that run into one another hold neither", "[crowdi
     }
 }
 
-TEST_CASE("screws of two things near one another in one stud split it; in two studs they do not",
+TEST_CASE("screws of two things near one another in one stud split it, in two studs they do not",
           "[crowding][checks]") {
     const Wall wall = stud_wall();
     const Job near = two_shelves(wall, under_for(wall, 20_mm));

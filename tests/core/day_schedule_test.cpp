@@ -136,7 +136,7 @@ JobTime earliest_of_all(const JobOrder& order, JobTime begins, JobTime day_long)
 
 } // namespace
 
-TEST_CASE("while resin sets others work; nobody is needed for it and it goes on overnight", "[schedule]") {
+TEST_CASE("while resin sets others work, nobody is needed for it and it goes on overnight", "[schedule]") {
     // Set the bars 30 min, they cure 60 min, hang 30 min; 90 min of other work. One person, from 8:00.
     const JobOrder order = order_of({task(30), task(60, 1, {0}, Phase::cure), task(30, 1, {1}), task(90)});
     const Job job = crew_of(1);

@@ -39,7 +39,7 @@ std::vector<const Step*> detecting(const ThingPlan& thing) {
 
 } // namespace
 
-TEST_CASE("where a cable is only likely the work is held, not condemned; the detector's word settles it",
+TEST_CASE("where a cable is only likely the work is held, not condemned, the detector's word settles it",
           "[strips][safety]") {
     Job job = over_a_socket();
     const ShelfPlan plan = shelf_plan(job);

@@ -44,7 +44,7 @@ bool says(const ThingPlan& thing, CheckCode code) {
 
 } // namespace
 
-TEST_CASE("both edges by a detector, a stud's width apart, are a detected stud; its middle is better known than they",
+TEST_CASE("both edges by a detector, a stud's width apart, are a detected stud, its middle is better known than they",
           "[studs][detected]") {
     // Edges good to 3 mm 95 times in 100: s = 3 / (2 sqrt 2) of the middle. No detector is better than 1 mm.
     const StudFindings found = find(scanned_wall());

@@ -23,7 +23,7 @@ Shelf fixture(std::vector<PlateHole> holes) {
 
 } // namespace
 
-TEST_CASE("rows of given holes are level lines; with two a plumb line through the middle looks over the second",
+TEST_CASE("rows of given holes are level lines, with two a plumb line through the middle looks over the second",
           "[shelves][fixtures][common-practice]") {
     const Job job = job_with(stud_wall(), fixture({{100_mm, 60_mm, false, {}},
                                                    {500_mm, 60_mm, false, {}},

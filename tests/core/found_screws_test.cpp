@@ -128,7 +128,7 @@ TEST_CASE("a screw in a side joins its neighbour, and a thick back stands for a 
     CHECK(plan_of(thick).found.front().counts);
 }
 
-TEST_CASE("one screw that holds nothing more does not make a cabinet worse; screws more never do", "[boxes][audit]") {
+TEST_CASE("one screw that holds nothing more does not make a cabinet worse, screws more never do", "[boxes][audit]") {
     // Two strong ones, and a short one that does not reach the wood: what the two hold they hold.
     FoundScrew shorter = screw(450_mm, 60_mm);
     shorter.length = Length::inches(1);

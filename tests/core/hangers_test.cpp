@@ -58,7 +58,7 @@ bool steps_say(const Job& job, std::string_view words) {
 
 } // namespace
 
-TEST_CASE("a hanger that nobody rated is not known to bear; rated, it bears so much and no more", "[hangers][safety]") {
+TEST_CASE("a hanger that nobody rated is not known to bear, rated, it bears so much and no more", "[hangers][safety]") {
     Job job = over_a_door();
     CHECK(find_check(shelf_plan(job), checks::bracket_unrated));
     CHECK(capacity_in(job).hanger_unknown);

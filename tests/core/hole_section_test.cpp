@@ -116,7 +116,7 @@ TEST_CASE("through masonry: the plaster, the brick behind it, and how deep the p
     CHECK_FALSE(says(drawing, "stud"));
 }
 
-TEST_CASE("where a cable is likely the section says stop; where nothing holds it says so", "[sheets][section]") {
+TEST_CASE("where a cable is likely the section says stop, where nothing holds it says so", "[sheets][section]") {
     Wall wall = stud_wall();
     // A socket at the height of a row of holes: its cable may run sideways behind all of them.
     wall.services.push_back({ServiceKind::socket, 3000_mm, on(wall).hole().z, 86_mm, false, {}});

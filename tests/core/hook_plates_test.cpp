@@ -42,7 +42,7 @@ bool kit_has(const Job& job, const char* words) {
 
 } // namespace
 
-TEST_CASE("two plates to a unit, where its hooks are; no rail, no ledger", "[runs][hook-plates]") {
+TEST_CASE("two plates to a unit, where its hooks are, no rail, no ledger", "[runs][hook-plates]") {
     const Job job = on_brick(kitchen_with({hooked()}));
     const RunPlan plan = plan_of(job);
     const UnitPlan& unit = plan.units.front();

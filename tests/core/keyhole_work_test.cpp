@@ -20,7 +20,7 @@ Shelf slotted() {
 
 } // namespace
 
-TEST_CASE("slots and their bores are measured on the shelf's back; the screw hangs at the slot's upper end",
+TEST_CASE("slots and their bores are measured on the shelf's back, the screw hangs at the slot's upper end",
           "[shelves][work]") {
     const Job job = job_with(stud_wall(), slotted());
     const ShelfPlan plan = shelf_plan(job);
@@ -44,7 +44,7 @@ TEST_CASE("slots and their bores are measured on the shelf's back; the screw han
     CHECK(job.walls.front().shelves.front().height - plan.holes[0].z == slot.in);
 }
 
-TEST_CASE("a bore that breaks out of the lower edge is an error; a shorter slot cures it", "[shelves][work]") {
+TEST_CASE("a bore that breaks out of the lower edge is an error, a shorter slot cures it", "[shelves][work]") {
     Shelf shelf = slotted();
     shelf.thickness = 60_mm; // 30 + 25 + half a bore of 10 + 3 of wood are 63
     Job job = job_with(stud_wall(), shelf);

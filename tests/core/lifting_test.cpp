@@ -42,7 +42,7 @@ TEST_CASE("most that one lifts, by height and reach: the HSE lifting filter", "[
                   lift_of(1_kg, Length::mm(z), {}, far, rules).alone);
 }
 
-TEST_CASE("two thirds of two, a jack for more; a step and a tower for hands that go high", "[lifting]") {
+TEST_CASE("two thirds of two, a jack for more, a step and a tower for hands that go high", "[lifting]") {
     const Lift two = lift_of(9_kg, 1500_mm, 1850_mm, false, rules);
     CHECK(two.persons() == 2);
     CHECK(two.by_two == Approx(7 * 4.0 / 3));

@@ -227,7 +227,7 @@ TEST_CASE("relations that fight are told with their amount, and a button makes p
     CHECK(count_checks(plan, Severity::error) >= 1);
 }
 
-TEST_CASE("a line pulled up takes what hangs on it along; one pulled too low stays and says so", "[lines]") {
+TEST_CASE("a line pulled up takes what hangs on it along, one pulled too low stays and says so", "[lines]") {
     Job job = kitchen_with({});
     job = apply(SetLine{"room-1", line_id::wall_bottom, 1500_mm}, job);
     Plan plan = reckon(job);

@@ -40,7 +40,7 @@ TEST_CASE("a pole over a window: past the trim, between trim and ceiling, under 
     CHECK(new_shelf(shelf_preset("pole"), low).height == 2190_mm);
 }
 
-TEST_CASE("returns are of the same rod, finials are bought; it cannot have both", "[shelves][pole]") {
+TEST_CASE("returns are of the same rod, finials are bought, it cannot have both", "[shelves][pole]") {
     Shelf pole = new_shelf(shelf_preset("pole"), with_window());
     CHECK(shelf_plan(job_with(with_window(), pole)).parts.front().length == pole.length);
     how(pole).returns = true;

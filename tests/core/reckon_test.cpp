@@ -249,7 +249,7 @@ TEST_CASE("lining-only brackets stiffen but never carry", "[reckon]") {
             CHECK(place.reaction.sustained >= total / 2 * 0.999);
 }
 
-TEST_CASE("where a service is likely the work is held; the search keeps out where it can", "[reckon][checks]") {
+TEST_CASE("where a service is likely the work is held, the search keeps out where it can", "[reckon][checks]") {
     Job job = framed_job();
     job.walls[0].services = {{ServiceKind::socket, 800_mm, 300_mm, 86_mm, {}}};
     const ShelfPlan avoided = plan_of(job);

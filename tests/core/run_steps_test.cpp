@@ -53,7 +53,7 @@ TEST_CASE("two lift what one may not", "[runs][steps]") {
     CHECK(place_of(plan_of(job), "lift 6.0 kg up") < plan_of(job).steps.size());
 }
 
-TEST_CASE("units on a rail are locked before they are levelled; the rail comes first", "[runs][steps]") {
+TEST_CASE("units on a rail are locked before they are levelled, the rail comes first", "[runs][steps]") {
     Job job = kitchen_with({run_of(RunLevel::wall, {wall_unit("a", 900_mm)})});
     job = apply(SetHanging{"wall-run", Hanging::suspension_rail}, job);
     const RunPlan plan = plan_of(job);

@@ -287,7 +287,7 @@ TEST_CASE("more load never pulls less on a screw through the same holes", "[runs
     });
 }
 
-TEST_CASE("legs reach from the floor as it is to the plinth line; where they run out a packer takes over", "[runs]") {
+TEST_CASE("legs reach from the floor as it is to the plinth line, where they run out a packer takes over", "[runs]") {
     Job job = kitchen_with({run_of(RunLevel::floor, {base_unit("a", 600_mm), base_unit("b", 600_mm)})});
     // The floor falls 12 mm over 1200: down from the level line 1000 at 0, 1012 at 1200.
     job.walls.front().floor = {{Length{}, 1000_mm, {}}, {1200_mm, 1012_mm, {}}};
@@ -374,7 +374,7 @@ TEST_CASE("a suspension rail is cut from stock and fixed at every stud, or every
     CHECK(hook->hold_point);
 }
 
-TEST_CASE("lines and runs keep through a file; what does not fit is refused with its place", "[runs][file]") {
+TEST_CASE("lines and runs keep through a file, what does not fit is refused with its place", "[runs][file]") {
     Job job = kitchen_with(
         {run_of(RunLevel::floor, {base_unit("a", 600_mm), gap("g", 600_mm, {ApplianceKind::cooling, 1786_mm, 6_mm})}),
          run_of(RunLevel::wall, {filler("f", 38_mm, 20_mm, 60_mm), wall_unit("b", 600_mm)})});

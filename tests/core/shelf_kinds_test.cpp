@@ -47,7 +47,7 @@ TEST_CASE("hanging a shelf another way and back keeps its place", "[shelves][kin
     }
 }
 
-TEST_CASE("a keyhole shelf two studs apart: 5, 37 and 69 in; with two holes the far end lifts",
+TEST_CASE("a keyhole shelf two studs apart: 5, 37 and 69 in, with two holes the far end lifts",
           "[shelves][kinds][common-practice]") {
     Wall wall = stud_wall();
     wall.studs.clear();
@@ -88,7 +88,7 @@ TEST_CASE("a keyhole shelf needs room over it to come off", "[shelves][kinds][co
     CHECK_FALSE(find_check(cured(job, checks::keyhole_no_room), checks::keyhole_no_room));
 }
 
-TEST_CASE("a hidden bracket's mark is the shelf's end and its offset; holes that must be used want a stud",
+TEST_CASE("a hidden bracket's mark is the shelf's end and its offset, holes that must be used want a stud",
           "[shelves][kinds][common-practice]") {
     Shelf shelf = new_shelf(shelf_preset("hidden_bracket"), stud_wall());
     shelf.left = 1000_mm;

@@ -155,7 +155,7 @@ TEST_CASE("a bay whose cleats miss the studs is told, and slid by its cure", "[s
     CHECK_FALSE(find_check(system_plan(apply(*misses->cures.front().edit, job)).checks, checks::cleat_misses_studs));
 }
 
-TEST_CASE("only proved studs hold wardrobes; lining alone and steel studs never", "[storage]") {
+TEST_CASE("only proved studs hold wardrobes, lining alone and steel studs never", "[storage]") {
     StorageSystem system = system_of({BayKind::shelves, BayKind::shelves});
     Job job = system_job(system);
     SECTION("assumed studs") {
@@ -366,7 +366,7 @@ TEST_CASE("an untouched new wardrobe of 18 mm board has no error, in bays of 600
         }
 }
 
-TEST_CASE("where one screw in a stud is too little a cleat has two, which share it; the upper pulls more",
+TEST_CASE("where one screw in a stud is too little a cleat has two, which share it, the upper pulls more",
           "[storage]") {
     Job job = system_job(system_of({BayKind::shelves, BayKind::shelves, BayKind::shelves}));
     const BayCleat light = system_plan(job).bays.front().cleats.front();

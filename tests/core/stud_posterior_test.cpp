@@ -223,7 +223,7 @@ TEST_CASE("a stud is proved by both its edges, and only then", "[survey][common-
     CHECK(stud->stud.centre == 1019_mm);
 }
 
-TEST_CASE("wood of another width than a stud's is no plain stud; twice the width is two", "[survey][common-practice]") {
+TEST_CASE("wood of another width than a stud's is no plain stud, twice the width is two", "[survey][common-practice]") {
     Wall pipe = framed_wall(3600_mm);
     probe(pipe, {1001, 1020}, {998, 1023});
     REQUIRE(find(pipe).proved.size() == 1);

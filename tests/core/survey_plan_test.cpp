@@ -82,7 +82,7 @@ TEST_CASE("rules of evidence that would make a reading certain or worse than non
     }
 }
 
-TEST_CASE("edits of a wall change that wall alone; of one that is gone, nothing", "[job][survey]") {
+TEST_CASE("edits of a wall change that wall alone, of one that is gone, nothing", "[job][survey]") {
     const Job before = demo();
     const Job higher = apply(SetWallHeight{"wall-3", 2390_mm}, before);
     CHECK(higher.walls[2].height == 2390_mm);

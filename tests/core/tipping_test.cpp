@@ -191,7 +191,7 @@ TEST_CASE("more open, heavier drawers or more people never make a piece safer", 
     });
 }
 
-TEST_CASE("the packet's 2 1/2 in screw through 1 in of frame just holds 220 N; a 3 in screw cures it",
+TEST_CASE("the packet's 2 1/2 in screw through 1 in of frame just holds 220 N, a 3 in screw cures it",
           "[stability][check-value]") {
     // #8 x 2 1/2 in through a 1 in frame and 1/2 in lining into spruce: penetration 1 in, short of 1 1/2 in; thread in
     // wood 0.672 in; 55.4 lb = 246 N (NDS-2018 12.2, from memory).

@@ -48,7 +48,7 @@ TEST_CASE("two equal spans, one loaded: 0.4375 and -0.0625 wL, 0.00915 wL4/EI", 
     CHECK(worst_sag(result) == Approx(0.00915).margin(5e-6));
 }
 
-TEST_CASE("three equal spans: 0.4, 1.1 wL, -0.1 wL2, 0.00688 wL4/EI; outer two loaded 0.00992",
+TEST_CASE("three equal spans: 0.4, 1.1 wL, -0.1 wL2, 0.00688 wL4/EI, outer two loaded 0.00992",
           "[statics][reference]") {
     const BeamResult all = permanent(3, {0, 1, 2, 3});
     CHECK(all.reactions.at(0).all_loaded == Approx(0.4));

@@ -8,6 +8,7 @@
 #include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
+#include <QTextEdit>
 #include <QToolTip>
 
 namespace yes_square::app {
@@ -20,6 +21,22 @@ bool left_to_window(const QLineEdit& field, const QKeyEvent& key) {
     if (key.matches(QKeySequence::Redo))
         return !field.isRedoAvailable();
     return key.modifiers() == Qt::ControlModifier && key.key() == Qt::Key_E; // end of line in some desktops' fields
+}
+
+/// Keys by which text is edited: a field that has the hand takes them, though the window knows them too.
+bool edits_text(const QKeyEvent& key) {
+    for (const auto what : {QKeySequence::DeleteEndOfWord, QKeySequence::DeleteStartOfWord,
+                            QKeySequence::DeleteEndOfLine, QKeySequence::DeleteCompleteLine})
+        if (key.matches(what))
+            return true;
+    return false;
+}
+
+bool is_typed_in(const QObject& watched) {
+    if (const auto* line = qobject_cast<const QLineEdit*>(&watched))
+        return !line->isReadOnly();
+    const auto* words = qobject_cast<const QTextEdit*>(&watched);
+    return words && !words->isReadOnly();
 }
 
 /// What is told of the place under the pointer: an item's own words, else the widget's.
@@ -71,6 +88,10 @@ bool Manners::eventFilter(QObject* watched, QEvent* event) {
         }
         break;
     case QEvent::ShortcutOverride:
+        if (is_typed_in(*watched) && edits_text(*static_cast<QKeyEvent*>(event))) {
+            event->accept();
+            return true;
+        }
         if (auto* field = qobject_cast<QLineEdit*>(watched);
             field && left_to_window(*field, *static_cast<QKeyEvent*>(event))) {
             event->ignore();
