@@ -106,7 +106,20 @@ TEST_CASE("a block over a hanger takes length from its screw, goes into the kit 
     CHECK(steps_say(job, "a block 20 mm thick"));
     shelf_of(job).hanger_spacer = 400_mm; // longer than any screw
     CHECK_FALSE(hanger_of(job).fixing);
-    CHECK(holds(shelf_plan(job)) == Holds::no);
+    const ShelfPlan loose = shelf_plan(job);
+    CHECK(holds(loose) == Holds::no);
+    // No bracket is the cure of a hanger.
+    const Check* check = find_check(loose, checks::no_fixing);
+    REQUIRE(check);
+    CHECK(say(check->message, {}).find("Hanger") == 0);
+    REQUIRE(check->cures.size() == 1);
+    CHECK(say(check->cures.front().words, {}).find("thinner block") != std::string::npos);
+    // One whose joist nobody knows is told that, and nothing of screws.
+    job.walls.front().joists.clear();
+    const ShelfPlan unknown = shelf_plan(job);
+    CHECK(find_check(unknown, checks::hanger_misses_joist));
+    CHECK_FALSE(find_check(unknown, checks::no_fixing));
+    CHECK(holds(unknown) != Holds::yes);
 }
 
 TEST_CASE("a concrete ceiling needs no joist, and no plastic plug is pulled at overhead", "[hangers][safety]") {

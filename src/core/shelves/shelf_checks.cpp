@@ -347,6 +347,19 @@ void check_strength(const Shelf& shelf, const WallSite& site, ShelfPlan& plan, c
                           ratio(place.fixing_utilisation), place.x, shelf.underside());
             continue;
         }
+        const bool over = place.substrate == Substrate::joist || place.substrate == Substrate::masonry;
+        if (place.hanger && !place.fixing) {
+            if (over) // else it is said that it misses its joist
+                add_check(plan.checks, checks::no_fixing,
+                          {"Hanger {0}: no screw or anchor at hand passes its hole and holds in the ceiling",
+                           {place_number(i)}},
+                          std::nullopt, place.x, shelf.height)
+                    .cures.push_back(
+                        {{"Take hangers with a larger hole or a thinner block, or longer screws or another "
+                          "anchor: never a plastic plug overhead"},
+                         {}});
+            continue;
+        }
         if (!place.fixing)
             add_check(plan.checks, checks::no_fixing,
                       {of_place(place, shelf, "Bracket {0}: no screw or plug at hand suits its holes and this wall",

@@ -83,6 +83,8 @@ private:
             {{checks::arm_too_long, checks::arm_too_short, checks::no_bracket_fits, checks::no_fixing,
               checks::bracket_turns},
              [](const Curer& self, Check& check) {
+                 if (!check.cures.empty())
+                     return; // of a hanger: no bracket helps it
                  self.other_bracket(check);
                  if (check.cures.empty())
                      say(check, {"Add a bracket with an arm from {0} to {1}",
