@@ -2,10 +2,12 @@
 
 #include "core/sheets/lettering.hpp"
 
+#include <QCoreApplication>
 #include <QFontMetricsF>
 #include <QStaticText>
 #include <algorithm>
 #include <map>
+#include <mutex>
 #include <tuple>
 
 namespace yes_square::app {
@@ -141,7 +143,9 @@ private:
     static const QStaticText& set_in_type(const Text& text, const QFont& font) {
         using Key = std::tuple<std::string, int, bool>;
         constexpr std::size_t most_kept = 4000;
-        static thread_local std::map<Key, QStaticText> kept;
+        static std::map<Key, QStaticText> kept;
+        static std::once_flag once;
+        std::call_once(once, [] { qAddPostRoutine([] { kept.clear(); }); }); // before the fonts go
         if (kept.size() > most_kept)
             kept.clear();
         QStaticText& words = kept[Key{text.text, font.pixelSize(), text.bold}];

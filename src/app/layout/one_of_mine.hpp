@@ -31,7 +31,7 @@ struct OneOfMine {
 /// A row that takes one of them in place of what is typed, shown where there is any.
 template <class Entry>
 void take_one_of_mine(BoundForm& form, Workbench& bench, const OneOfMine<Entry>& mine) {
-    const auto offered = [&bench, mine](const Job& job) {
+    const auto offered = [mine](const Job& job) {
         std::vector<const Entry*> entries;
         if (const auto now = mine.now(job))
             for (const Entry& entry : job.catalogue.*entries_of<Entry>)
