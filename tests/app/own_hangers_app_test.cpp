@@ -120,6 +120,11 @@ TEST_CASE("a list that follows the job lets rows be that read the same", "[app][
     CHECK(list.count() == 2);
     CHECK(list.item(0) == first);
     CHECK(list.item(1)->text() == QStringLiteral("x"));
+    list.setCurrentRow(1);
+    fill(list, {QStringLiteral("a"), QStringLiteral("x"), QStringLiteral("y")});
+    CHECK(list.currentRow() == 1);
+    fill(list, {QStringLiteral("a"), QStringLiteral("of another wall")});
+    CHECK(list.currentRow() == -1); // what "Take out the selected one" would take out
     fill(list, {});
     CHECK(list.count() == 0);
     QComboBox choice;

@@ -88,6 +88,7 @@ TEST_CASE("two screws of a hanger share its pull, and the kit buys both", "[hang
     const BracketPlan two = hanger_of(job);
     CHECK(two.tension == approx(two.reaction.greatest / 2));
     CHECK(two.fixing_utilisation < one.fixing_utilisation);
+    CHECK(steps_say(job, "Screws of one hanger: at least")); // nearer they are no two
     CHECK(two.fixing_utilisation.number() > 0.49 * one.fixing_utilisation.number());
 }
 

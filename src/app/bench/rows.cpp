@@ -6,12 +6,15 @@ namespace yes_square::app {
 
 void fill(QListWidget& list, const QStringList& words) {
     const QSignalBlocker quiet{list};
+    const QString taken = list.currentItem() ? list.currentItem()->text() : QString{};
     while (list.count() > words.size())
         delete list.takeItem(list.count() - 1);
     for (int row = 0; row < list.count(); ++row)
         if (list.item(row)->text() != words[row])
             list.item(row)->setText(words[row]);
     list.addItems(words.mid(list.count()));
+    if (list.currentItem() && list.currentItem()->text() != taken)
+        list.setCurrentRow(-1); // another thing stands there now: nobody took that
 }
 
 void fill(QComboBox& choice, const QStringList& words, const QVariantList& data) {

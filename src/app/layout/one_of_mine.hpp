@@ -18,14 +18,14 @@ struct OneOfMine {
     QString label;      ///< "Take one of mine"
     std::string choice; ///< name of the row that takes one
     std::string keep;   ///< and of the button that keeps what is typed
-    QString name;       ///< of what is kept, with a place for a number
     /// What is typed, as an entry; none: there is nothing to take or keep.
     std::function<std::optional<Entry>(const Job&)> now;
     /// Whether such an entry is offered for it.
     std::function<bool(const Entry& entry, const Entry& now)> suits;
     std::function<bool(const Entry& entry, const Entry& now)> alike;
     std::function<void(Job&, const Entry&)> take;
-    std::function<void(Catalogue&, const Entry& now, std::string name)> put_by;
+    /// Keeps it; the number tells it from others in its name.
+    std::function<void(Catalogue&, const Entry& now, std::size_t number)> put_by;
 };
 
 /// A row that takes one of them in place of what is typed, shown where there is any.
@@ -71,8 +71,7 @@ void keep_one_of_mine(BoundForm& form, Workbench& bench, const OneOfMine<Entry>&
         [&bench, mine, words] {
             const Entry now = *mine.now(bench.job());
             bench.edit(words, [&](Job& job) {
-                const auto number = (job.catalogue.*entries_of<Entry>).size() + 1;
-                mine.put_by(job.catalogue, now, mine.name.arg(number).toStdString());
+                mine.put_by(job.catalogue, now, (job.catalogue.*entries_of<Entry>).size() + 1);
             });
         });
 }

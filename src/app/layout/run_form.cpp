@@ -115,17 +115,16 @@ void RunForm::build_gear() {
     mine.label = tr("Hangs on one of mine");
     mine.choice = "run-gear";
     mine.keep = "keep-gear";
-    mine.name = QStringLiteral("%1"); // its kind comes before
     mine.now = [this](const Job&) { return bench().run() ? gear_of(*bench().run()) : std::nullopt; };
     mine.suits = [](const HangingGear& gear, const HangingGear&) { return for_units(gear); };
     mine.alike = [](const HangingGear& gear, const HangingGear& now) {
         return gear.gear == now.gear && gear.rating == now.rating;
     };
     mine.take = [this](Job& job, const HangingGear& gear) { change(job, [&](Run& run) { hang_on(run, gear); }); };
-    mine.put_by = [](Catalogue& catalogue, const HangingGear& gear, const std::string& number) {
+    mine.put_by = [](Catalogue& catalogue, const HangingGear& gear, std::size_t number) {
         const QString name = std::holds_alternative<HookPlate>(gear.gear) ? tr("Hook brackets, mine %1")
                                                                           : tr("Suspension rail, mine %1");
-        keep_gear(catalogue, gear, name.arg(text(number)).toStdString());
+        keep_gear(catalogue, gear, name.arg(number).toStdString());
     };
     take_one_of_mine(*this, bench(), mine);
     const PartAccess<SuspensionRail> rail{

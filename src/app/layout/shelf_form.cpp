@@ -295,7 +295,6 @@ void ShelfForm::build_holding() {
         support.holding = shelf->holding;
         return support;
     };
-    mine.name = QStringLiteral("%1"); // its kind comes before
     mine.suits = [](const Support& support, const Support& now) {
         return support.holding.index() == now.holding.index();
     };
@@ -303,9 +302,9 @@ void ShelfForm::build_holding() {
     mine.take = [this](Job& job, const Support& support) {
         change(job, [&](Shelf& shelf) { shelf.holding = support.holding; });
     };
-    mine.put_by = [this](Catalogue& catalogue, const Support& support, const std::string& number) {
+    mine.put_by = [this](Catalogue& catalogue, const Support& support, std::size_t number) {
         const QString kind = text(say(preset_of(*bench().shelf()).words, bench().voice()));
-        keep_support(catalogue, support.holding, tr("%1, mine %2").arg(kind, text(number)).toStdString());
+        keep_support(catalogue, support.holding, tr("%1, mine %2").arg(kind).arg(number).toStdString());
     };
     take_one_of_mine(*this, bench(), mine);
     [this]<std::size_t... Is>(std::index_sequence<Is...>) {
@@ -341,7 +340,6 @@ void ShelfForm::build_hangers() {
     mine.label = tr("Take one of mine");
     mine.choice = "shelf-hanger";
     mine.keep = "keep-hanger";
-    mine.name = tr("Ceiling hanger, mine %1");
     mine.now = [this, hangs](const Job&) {
         const Shelf* shelf = bench().shelf();
         return shelf && hangs(*shelf) ? std::optional{gear_of(*shelf)} : std::nullopt;
@@ -351,8 +349,8 @@ void ShelfForm::build_hangers() {
         return gear.gear == now.gear && gear.rating == now.rating;
     };
     mine.take = [this](Job& job, const HangingGear& gear) { change(job, [&](Shelf& shelf) { hang_on(shelf, gear); }); };
-    mine.put_by = [](Catalogue& catalogue, const HangingGear& gear, std::string name) {
-        keep_gear(catalogue, gear, std::move(name));
+    mine.put_by = [](Catalogue& catalogue, const HangingGear& gear, std::size_t number) {
+        keep_gear(catalogue, gear, tr("Ceiling hanger, mine %1").arg(number).toStdString());
     };
     take_one_of_mine(*this, bench(), mine);
     const PartAccess<CeilingHanger> hanger{[this, hangs]() -> const CeilingHanger* {

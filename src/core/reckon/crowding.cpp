@@ -122,13 +122,16 @@ std::optional<Check> beside_an_old_hole(const ThingPlan& thing, const Wall& wall
         }
     if (!nearest)
         return std::nullopt;
-    std::vector<Check> checks;
-    add_check(checks, checks::holes_crowded,
-              {"A new hole of {0}, at {1} and {2} up, lies {3} from one that is in the wall: the bit will run into it",
-               {thing.name, along(wall, nearest->x), quantity(nearest->z), of_mm(off)}},
-              of_mm(off), nearest->x, nearest->z)
-        .cures.push_back({{"Use the hole that is there, or move this one clear of it"}, {}});
-    return checks.front();
+    Check check{
+        checks::holes_crowded,
+        checks::holes_crowded.severity(),
+        {"A new hole of {0}, at {1} and {2} up, lies {3} from one that is in the wall: the bit will run into it",
+         {thing.name, along(wall, nearest->x), quantity(nearest->z), of_mm(off)}},
+        of_mm(off)};
+    check.x = nearest->x;
+    check.z = nearest->z;
+    check.cures.push_back({{"Use the hole that is there, or move this one clear of it"}, {}});
+    return check;
 }
 
 } // namespace

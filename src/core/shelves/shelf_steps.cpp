@@ -1,5 +1,6 @@
 #include "core/shelves/shelf_steps.hpp"
 
+#include "core/fixings/hole_spacing.hpp"
 #include "core/shelves/place_words.hpp"
 #include "core/shelves/shelf_parts.hpp"
 #include "core/shelves/under_board.hpp"
@@ -205,6 +206,11 @@ private:
             say({"Hangers: drill pilots of {0} up into the middle of the joist, tape on the bit at {1}, and drive {2}, "
                  "{3} long",
                  {stock(fixing.hole_diameter), stock(tape), fixing.name, stock(fixing.screw_length)}});
+        if (shelf_.hanger.screws > 1)
+            say({"Screws of one hanger: at least {0} apart, along the joist where there is one. A hanger whose holes "
+                 "lie "
+                 "nearer takes one",
+                 {stock(least_apart(fixing, hanger->substrate == Substrate::masonry))}});
         hold({"Pull down hard on each hanger before a board goes on it: one that gives is moved to where it holds"});
     }
 

@@ -18,6 +18,7 @@ namespace yes_square {
 namespace {
 
 constexpr Length boundless = 1'000'000_mm;
+
 class CleatSetter {
 public:
     /// @param rows  of screws in each cleat, one above another
