@@ -337,7 +337,7 @@ TEST_CASE("on a crowded wall shelves that nothing near them changed keep their p
         REQUIRE(shelves.size() >= 14);
         Reckoner reckoner;
         reckoner.reckon(job);
-        for (int edit = 0; edit < 12; ++edit) {
+        for (int edit = 0; edit < 8; ++edit) {
             Shelf& shelf = shelves[below(shelves.size())];
             switch (below(7)) {
             case 0:

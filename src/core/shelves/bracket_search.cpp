@@ -6,6 +6,7 @@
 #include <limits>
 #include <numeric>
 #include <optional>
+#include <set>
 #include <tuple>
 
 namespace yes_square {
@@ -33,26 +34,49 @@ bool must_between(const BracketQuestion& question, Length from, Length to) {
     return any_between(question.musts, from, to);
 }
 
-/// A cost that adds up along a path of brackets and compares in this order.
+/// A cost that adds up along a path of brackets and compares in this order: brackets by what they stand on, the worst
+/// first, then the spaces.
 struct Cost {
-    int on_lining = 0;
-    int in_assumed = 0;
-    int in_indicated = 0;
-    int in_detected = 0;
-    int in_noggings = 0;
+    /// Numbers of brackets, each a digit of a thousand, so that they add and compare at once.
+    enum Standing : std::int64_t {
+        noggings = 1,
+        detected = 1000 * noggings,
+        indicated = 1000 * detected,
+        assumed = 1000 * indicated,
+        lining = 1000 * assumed,
+    };
+    static_assert(2 * most_brackets < 1000);
+
+    std::int64_t standing = 0;
     double squares = 0; ///< of the spaces, mm2
 
     auto operator<=>(const Cost&) const = default;
-    Cost operator+(const Cost& other) const {
-        return {on_lining + other.on_lining,     in_assumed + other.in_assumed,   in_indicated + other.in_indicated,
-                in_detected + other.in_detected, in_noggings + other.in_noggings, squares + other.squares};
-    }
+    Cost operator+(const Cost& other) const { return {standing + other.standing, squares + other.squares}; }
+    int number(Standing one) const { return static_cast<int>(standing / one % 1000); }
 };
 
 Cost cost_of(Substrate substrate) {
-    return {substrate == Substrate::lining,         substrate == Substrate::assumed_stud,
-            substrate == Substrate::indicated_stud, substrate == Substrate::detected_stud,
-            substrate == Substrate::nogging,        0};
+    switch (substrate) {
+    case Substrate::lining:
+        return {Cost::lining};
+    case Substrate::assumed_stud:
+        return {Cost::assumed};
+    case Substrate::indicated_stud:
+        return {Cost::indicated};
+    case Substrate::detected_stud:
+        return {Cost::detected};
+    case Substrate::nogging:
+        return {Cost::noggings};
+    default:
+        return {};
+    }
+}
+
+void count_standing(const Cost& cost, Merits& merits) {
+    merits.on_lining += cost.number(Cost::lining);
+    merits.in_assumed += cost.number(Cost::assumed);
+    merits.in_indicated += cost.number(Cost::indicated);
+    merits.in_noggings += cost.number(Cost::noggings);
 }
 
 /// Layouts are sought among stations: places where a bracket has a reason to stand (a stud, a usual inset, the edge of
@@ -71,12 +95,14 @@ public:
 
     /// The best layout of every number of brackets up to `most_count`.
     std::vector<std::vector<Length>> layouts(int most_count) {
+        most_count_ = most_count;
         best_.assign(static_cast<std::size_t>(most_count) + 1, std::nullopt);
+        collect_moves();
         for (std::size_t first = 0; first < stations_.size(); ++first)
             if (stations_[first].place <= question_.overhang_most && stations_[first].count <= most_count &&
                 !must_between(question_, -1_mm, stations_[first].place + Length::nanometres(1)) &&
                 !made_beyond(stations_[first].place))
-                from(first, most_count);
+                from(first);
         std::vector<std::vector<Length>> found;
         for (auto& best : best_)
             if (best)
@@ -184,7 +210,8 @@ private:
     Cost cost_between(Length gap, int spaces) const {
         const double mm = gap.in_mm();
         Cost cost;
-        (question_.noggings ? cost.in_noggings : cost.on_lining) = question_.solid_wall ? 0 : spaces - 1;
+        if (!question_.solid_wall)
+            cost.standing = (spaces - 1) * (question_.noggings ? Cost::noggings : Cost::lining);
         cost.squares = mm * mm / spaces;
         return cost;
     }
@@ -193,35 +220,55 @@ private:
         return reached_[station * static_cast<std::size_t>(most_count_ + 1) + static_cast<std::size_t>(count)];
     }
 
-    void from(std::size_t first, int most_count) {
-        const std::size_t stations = stations_.size();
-        most_count_ = most_count;
-        reached_.assign(stations * static_cast<std::size_t>(most_count + 1), {});
-        reached(first, stations_[first].count).cost = stations_[first].cost;
+    /// From one station to a later one by so many spaces.
+    struct Move {
+        int from = 0;
+        int to = 0;
+        int spaces = 0;
+        int added = 0; ///< brackets
+        Cost cost;
+    };
+
+    /// Every move there is, by where it leads: they are the same whichever station a layout begins at.
+    void collect_moves() {
+        moves_.clear();
         const int images = mirrored_ ? 2 : 1;
-        for (std::size_t to = first + 1; to < stations; ++to)
-            for (std::size_t at = first; at < to; ++at) {
+        for (std::size_t to = 1; to < stations_.size(); ++to)
+            for (std::size_t at = 0; at < to; ++at) {
                 const Length gap = stations_[to].place - stations_[at].place;
-                if (must_within(stations_[at].place, stations_[to].place))
-                    continue;
                 const auto [fewest, most] = divisions(gap);
-                for (int spaces = fewest; spaces <= std::min(most, most_count); ++spaces) {
+                if (fewest > most || must_within(stations_[at].place, stations_[to].place))
+                    continue;
+                for (int spaces = fewest; spaces <= most; ++spaces) {
                     const int added = images * (spaces - 1) + stations_[to].count;
-                    if (added >= most_count || !may_divide(stations_[at].place, stations_[to].place, spaces))
+                    if (added >= most_count_)
+                        break;
+                    if (!may_divide(stations_[at].place, stations_[to].place, spaces))
                         continue;
                     const Cost once = cost_between(gap, spaces);
-                    const Cost step = (mirrored_ ? once + once : once) + stations_[to].cost;
-                    for (int count = 1; count + added <= most_count; ++count) {
-                        const Reached& before = reached(at, count);
-                        if (!before.cost)
-                            continue;
-                        const Cost total = *before.cost + step;
-                        Reached& here = reached(to, count + added);
-                        if (!here.cost || total < *here.cost)
-                            here = {total, static_cast<int>(at), spaces};
-                    }
+                    moves_.push_back({static_cast<int>(at), static_cast<int>(to), spaces, added,
+                                      (mirrored_ ? once + once : once) + stations_[to].cost});
                 }
             }
+    }
+
+    void from(std::size_t first) {
+        const std::size_t stations = stations_.size();
+        reached_.assign(stations * static_cast<std::size_t>(most_count_ + 1), {});
+        reached(first, stations_[first].count).cost = stations_[first].cost;
+        for (const Move& move : moves_) {
+            if (static_cast<std::size_t>(move.from) < first)
+                continue;
+            const Reached* before = &reached(static_cast<std::size_t>(move.from), 1);
+            Reached* here = &reached(static_cast<std::size_t>(move.to), 1 + move.added);
+            for (int count = 1; count + move.added <= most_count_; ++count, ++before, ++here) {
+                if (!before->cost)
+                    continue;
+                const Cost total = *before->cost + move.cost;
+                if (!here->cost || total < *here->cost)
+                    *here = {total, move.from, move.spaces};
+            }
+        }
         for (std::size_t last = first; last < stations; ++last)
             mirrored_ ? close_mirrored(first, last) : close(first, last);
     }
@@ -236,10 +283,7 @@ private:
         if (total == 2 && question_.length - left - right > question_.spacing_two)
             return;
         Merits merits;
-        merits.on_lining = cost.on_lining;
-        merits.in_assumed = cost.in_assumed;
-        merits.in_indicated = cost.in_indicated;
-        merits.in_noggings = cost.in_noggings;
+        count_standing(cost, merits);
         merits.count = total;
         merits.extra_overhang =
             std::max(Length{}, left - question_.inset_usual) + std::max(Length{}, right - question_.inset_usual);
@@ -308,6 +352,7 @@ private:
     bool mirrored_;
     Length spacing_most_;
     std::vector<Station> stations_;
+    std::vector<Move> moves_;
 
     struct Best {
         Merits merits;
@@ -344,7 +389,10 @@ bool keeps_limits(const BracketQuestion& question, const std::vector<Length>& pl
 
 /// Exactly even layouts of `count` brackets: one inset c decides all places, and the number in studs changes only
 /// where a place enters or leaves a stud's usable width. So those insets, and the usual one, are all that need trying.
-void even_layouts(const BracketQuestion& question, int count, std::vector<std::vector<Length>>& found) {
+///
+/// `good` has the limits these layouts keep: what breaks them is dropped before its places are made out.
+void even_layouts(const BracketQuestion& question, const BracketQuestion& good, int count,
+                  std::vector<std::vector<Length>>& found) {
     const double length = question.length.in_mm();
     const double least = question.inset_least.in_mm();
     const double usual = std::min(question.inset_usual.in_mm(), question.overhang_most.in_mm());
@@ -371,12 +419,20 @@ void even_layouts(const BracketQuestion& question, int count, std::vector<std::v
             add_where_place_is(i, strip.to.in_mm());
         }
     }
-    for (const double inset : insets) {
+    const Length spacing_most = count == 2 ? good.spacing_two : good.spacing_more;
+    std::set<Length> tried;
+    for (const double inset : insets) { // the usual one first: it stays where none is better
         const Length c = Length::nearest_to_metres(inset / 1000);
+        if (!tried.insert(c).second)
+            continue;
+        const Length span = question.length - 2 * c;
+        if (span > spaces * (spacing_most + 1_mm) || span < spaces * (good.spacing_least - 1_mm))
+            continue;
         std::vector<Length> places;
-        for (int i = 0; i <= spaces; ++i)
-            places.push_back(c + (question.length - 2 * c) * i / spaces);
-        found.push_back(std::move(places));
+        for (int i = 0; i <= spaces && (i == 0 || !kept_out(good, places.back())); ++i)
+            places.push_back(c + span * i / spaces);
+        if (std::ssize(places) == count && keeps_limits(good, places))
+            found.push_back(std::move(places));
     }
 }
 
@@ -401,13 +457,8 @@ Substrate hold_at(const BracketQuestion& question, Length place) {
 Merits merits_of(const BracketQuestion& question, const std::vector<Length>& places) {
     Merits merits;
     merits.count = static_cast<int>(places.size());
-    for (const Length place : places) {
-        const Cost cost = cost_of(hold_at(question, place));
-        merits.on_lining += cost.on_lining;
-        merits.in_assumed += cost.in_assumed;
-        merits.in_indicated += cost.in_indicated;
-        merits.in_noggings += cost.in_noggings;
-    }
+    for (const Length place : places)
+        count_standing(cost_of(hold_at(question, place)), merits);
     if (places.empty())
         return merits;
     const Length left = places.front();
@@ -457,15 +508,15 @@ std::vector<BracketLayout> best_layouts(const BracketQuestion& question, School 
     const Length reach = question.length - 2 * question.overhang_most;
     const Length widest = std::max(question.spacing_two, question.spacing_more);
     const auto fewest = std::max<std::int64_t>(2, reach.in_nanometres() / widest.in_nanometres() + 1);
+    int count = static_cast<int>(fewest); // the next number of even brackets to try
     for (int most = static_cast<int>(std::min<std::int64_t>(fewest + most_counts, most_brackets));;) {
         std::vector<std::vector<Length>> found;
         if (school == School::even) {
             BracketQuestion good = question;
             good.spacing_two = std::min(good.spacing_two, good.spacing_good);
             good.spacing_more = std::min(good.spacing_more, good.spacing_good);
-            for (int count = static_cast<int>(fewest); count <= most; ++count)
-                even_layouts(question, count, found);
-            std::erase_if(found, [&](const auto& places) { return !keeps_limits(good, places); });
+            for (; count <= most; ++count)
+                even_layouts(question, good, count, found);
         } else {
             const bool mirrored = school == School::mirrored;
             found = Search{question, mirrored, question.spacing_more}.layouts(most);
