@@ -206,6 +206,23 @@ TEST_CASE("the job over days: hours, a helper's hour, what slips, and minutes ta
     press(driven, "add-wait");
     REQUIRE(driven.job().days.not_before.size() == 1);
     CHECK(driven.find<QListWidget>("waits")->item(0)->text().contains("not before day 3"));
+    CHECK(driven.job().days.not_before.front().from == 0);
+
+    // A room is shut over noon, and not the other way round.
+    driven.find<QTimeEdit>("shut-from")->setTime({13, 30});
+    press(driven, "add-shut");
+    CHECK(words("shut-problem").contains("put the later time second"));
+    CHECK(driven.job().days.shut.empty());
+    driven.find<QTimeEdit>("shut-from")->setTime({11, 30});
+    press(driven, "add-shut");
+    REQUIRE(driven.job().days.shut.size() == 1);
+    CHECK(driven.job().days.shut.front().from == 11.5);
+    CHECK(driven.job().days.shut.front().to == 13);
+    CHECK(driven.job().days.shut.front().room == driven.job().rooms.front().id);
+    CHECK(driven.find<QListWidget>("shut")->item(0)->text().contains("day 1, 11:30 to 13:00"));
+    driven.find<QListWidget>("shut")->setCurrentRow(0);
+    press(driven, "remove-shut");
+    CHECK(driven.job().days.shut.empty());
 
     // The first step an hour longer: what waits for it is named.
     driven.choose("slip-step", 0);
@@ -413,6 +430,17 @@ TEST_CASE("a light along a run says its lead, and one too thin is cured", "[day]
     emit driven.find<QComboBox>("light-conductor")->activated(0);
     driven.type("light-watts_per_m", "9.6");
     CHECK(driven.bench().plan().walls[7]->feeds.front().checks.empty());
+
+    // Its driver in a unit of that wall, then over the units: its place and what the lead wants are told.
+    driven.choose("driver-at", static_cast<int>(DriverAt::in_unit));
+    driven.choose("driver-unit", 1);
+    const auto& in_unit = driven.bench().plan().walls[7]->feeds.front();
+    REQUIRE(in_unit.driver);
+    CHECK(in_unit.driver->known);
+    CHECK_FALSE(in_unit.driver->holes.empty());
+    driven.choose("driver-at", static_cast<int>(DriverAt::over_units));
+    driven.type("driver-x", "100");
+    CHECK(driven.job().walls[7].feeds.front().driver.x == 100_mm);
     press(driven, "remove-light");
     CHECK(driven.job().walls[7].feeds.empty());
 }
@@ -422,21 +450,21 @@ TEST_CASE("a part that no stock gives is said, and nothing is called proved", "[
     driven.open_demo();
     driven.bench().edit(QStringLiteral("short stock only"), [](Job& job) {
         for (Stock& stock : job.catalogue.stock)
-            if (stock.kind == StuffKind::worktop)
+            if (stock.kind == StuffKind::plinth)
                 stock.length = 500_mm;
     });
     driven.window.set_stage(Stage::cut);
     QTest::qWait(1);
     QTableWidget* stuffs = table(driven, "stuffs");
-    int worktop = -1;
+    int plinth = -1;
     for (int row = 0; row < stuffs->rowCount(); ++row)
-        if (stuffs->item(row, 0)->text().startsWith(QStringLiteral("Worktop")))
-            worktop = row;
-    REQUIRE(worktop >= 0);
-    CHECK(stuffs->item(worktop, 2)->text() == QStringLiteral("too long"));
-    stuffs->setCurrentCell(worktop, 0);
+        if (stuffs->item(row, 0)->text().startsWith(QStringLiteral("Plinth")))
+            plinth = row;
+    REQUIRE(plinth >= 0);
+    CHECK(stuffs->item(plinth, 2)->text() == QStringLiteral("too long"));
+    stuffs->setCurrentCell(plinth, 0);
     const QString words = driven.find<QLabel>("cut-summary")->text();
     CHECK(words.contains(QStringLiteral("not all of it can be cut")));
     CHECK_FALSE(words.contains(QStringLiteral("no plan takes fewer")));
-    CHECK(words.contains(QStringLiteral("no worktop at hand or to be had is")));
+    CHECK(words.contains(QStringLiteral("no plinth at hand or to be had is")));
 }

@@ -1,6 +1,10 @@
+#include "core/cutting/kit.hpp"
 #include "core/feeds/lead.hpp"
 #include "core/feeds/reckon_feed.hpp"
+#include "core/job/file.hpp"
 #include "core/reckon/reckon.hpp"
+#include "core/steps/job_order.hpp"
+#include "run_walls.hpp"
 #include "shelf_walls.hpp"
 
 #include <Eigen/Dense>
@@ -134,4 +138,118 @@ TEST_CASE("mains is said to be licensed work, and a big load has several drivers
     CHECK(std::ranges::any_of(plan.steps, [](const Step& step) {
         return step.hold_point && say(step.words, {}).find("its own thin copper") != std::string::npos;
     }));
+}
+
+namespace {
+
+/// Three wall units of 600 mm from 400 mm on, their bottoms lit.
+Job lit_units(const DriverPlace& driver, Length lead = 5000_mm) {
+    Run run = run_of(RunLevel::wall, {wall_unit("a", 600_mm), wall_unit("b", 600_mm), wall_unit("c", 600_mm)},
+                     Slack::by_hand);
+    run.left = 400_mm;
+    Job job = kitchen_with({run});
+    LightFeed feed;
+    feed.id = feed.name = "light";
+    feed.item = run.id;
+    feed.lead = lead;
+    feed.driver = driver;
+    job.walls.front().feeds = {feed};
+    return job;
+}
+
+std::vector<std::string> holes_in(const FeedPlan& plan) {
+    std::vector<std::string> told;
+    for (const LeadHole& hole : plan.driver->holes)
+        told.push_back(hole.unit + " " + std::string{words(hole.panel)});
+    return told;
+}
+
+} // namespace
+
+TEST_CASE(
+    "a driver over the units: its lead comes down through the unit at the light's end, drilled before that goes up",
+    "[feeds][driver]") {
+    const Job job = lit_units({DriverAt::over_units, 1900_mm});
+    const Plan whole = reckon(job);
+    const FeedPlan& plan = whole.walls.front()->feeds.front();
+    REQUIRE(plan.driver);
+    CHECK(plan.driver->known);
+    // 1500 along from 1900 to the left end at 400, and down the unit's 720.
+    CHECK(plan.driver->lead == 2220_mm);
+    CHECK(plan.driver->far_lead == 1020_mm);
+    CHECK(holes_in(plan) == std::vector<std::string>{"a top", "a bottom"});
+    CHECK(plan.driver->holes.front().in == 16_mm + job.rules.feeds.lead_in); // its side and the way in
+    const JobOrder order = job_order(job, whole);
+    std::optional<std::size_t> drilled;
+    std::optional<std::size_t> hung;
+    for (std::size_t t = 0; t < order.tasks.size(); ++t) {
+        if (say(order.tasks[t].step.words, {}).find("through its bottom for the lead") != std::string::npos)
+            drilled = t;
+        if (!hung && order.tasks[t].item == "wall-run" && order.tasks[t].step.phase == Phase::hang)
+            hung = t;
+    }
+    REQUIRE((drilled && hung));
+    CHECK(*drilled < *hung);
+    const Kit kit = kit_of(job, whole);
+    const auto grommets = std::ranges::find(kit.lines, std::string{"grommet"}, &KitLine::item);
+    REQUIRE(grommets != kit.lines.end());
+    CHECK(grommets->wanted == 2);
+}
+
+TEST_CASE("a driver in a unit: its lead goes through every side on the way, and through none where it is at home",
+          "[feeds][driver]") {
+    const auto with = [](const char* unit) {
+        DriverPlace driver{DriverAt::in_unit};
+        driver.unit = unit;
+        return reckon(lit_units(driver)).walls.front()->feeds.front();
+    };
+    CHECK(holes_in(with("c")) ==
+          std::vector<std::string>{"a right side", "b left side", "b right side", "c left side", "a bottom"});
+    CHECK(holes_in(with("a")) == std::vector<std::string>{"a bottom"});
+    CHECK(with("c").driver->x == 1900_mm);
+    const FeedPlan gone = with("no such unit");
+    CHECK_FALSE(gone.driver->known);
+    CHECK(find_check(gone.checks, checks::driver_nowhere));
+}
+
+TEST_CASE("a lead that does not reach from its driver is lengthened by its cure, and then reaches", "[feeds][driver]") {
+    const Job job = lit_units({DriverAt::over_units, 1900_mm}, 1500_mm);
+    const FeedPlan plan = feed_plan(job);
+    const Check* check = find_check(plan.checks, checks::lead_short);
+    REQUIRE(check);
+    REQUIRE(check->cures.front().edit);
+    const Job longer = apply(*check->cures.front().edit, job);
+    CHECK(longer.walls.front().feeds.front().lead == 2300_mm);
+    CHECK_FALSE(find_check(feed_plan(longer).checks, checks::lead_short));
+    // Fed at both ends the far one is held to its own way.
+    Job both = longer;
+    both.walls.front().feeds.front().both_ends = true;
+    both.walls.front().feeds.front().far_lead = 500_mm;
+    const FeedPlan short_far = feed_plan(both);
+    const Check* far = find_check(short_far.checks, checks::lead_short);
+    REQUIRE(far);
+    CHECK(apply(*far->cures.front().edit, both).walls.front().feeds.front().far_lead == 1100_mm);
+}
+
+TEST_CASE("a driver wants air over it, a wall behind it, a plinth before it", "[feeds][driver]") {
+    Job low = lit_units({DriverAt::over_units, 1900_mm});
+    const Length tops = reckon(low).walls.front()->runs.front().units.front().top;
+    low.walls.front().height = tops + 60_mm;
+    CHECK(find_check(feed_plan(low).checks, checks::driver_no_air));
+    low.walls.front().height = tops + 80_mm;
+    CHECK_FALSE(find_check(feed_plan(low).checks, checks::driver_no_air));
+    CHECK(find_check(feed_plan(lit_units({DriverAt::over_units, 3000_mm})).checks, checks::driver_nowhere));
+    CHECK(find_check(feed_plan(lit_units({DriverAt::behind_plinth, 800_mm})).checks, checks::driver_nowhere));
+
+    Job on_wall = lit_units({DriverAt::on_wall, 3200_mm, 1800_mm});
+    CHECK_FALSE(find_check(feed_plan(on_wall).checks, checks::driver_nowhere));
+    on_wall.walls.front().openings.push_back({OpeningKind::window, 2800_mm, 1200_mm, 700_mm, 900_mm, {}});
+    CHECK(find_check(feed_plan(on_wall).checks, checks::driver_nowhere));
+    on_wall.walls.front().feeds.front().driver.x = 4000_mm; // beyond the wall
+    on_wall.walls.front().openings.clear();
+    CHECK(find_check(feed_plan(on_wall).checks, checks::driver_nowhere));
+
+    const auto back = read_job(write_job(on_wall));
+    REQUIRE(back);
+    CHECK(back->job.walls.front().feeds == on_wall.walls.front().feeds);
 }

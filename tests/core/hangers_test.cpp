@@ -70,6 +70,14 @@ TEST_CASE("a hanger that nobody rated is not known to bear, rated, it bears so m
     CHECK_FALSE(capacity_in(job).hanger_unknown);
     CHECK(hanger_of(job).bracket_utilisation.number() == Approx(0.5));
 
+    // What the packet calls an ultimate load is that only once: a quarter of it may hang there.
+    shelf_of(job).hanger_basis = FigureBasis::ultimate;
+    CHECK(hanger_of(job).bracket_utilisation.number() == Approx(2));
+    CHECK(find_check(shelf_plan(job), checks::bracket_overloaded));
+    shelf_of(job).hanger_basis = FigureBasis::characteristic;
+    CHECK(hanger_of(job).bracket_utilisation.number() == Approx(3.5 / 2));
+    shelf_of(job).hanger_basis = FigureBasis::recommended;
+
     shelf_of(job).hanger_rating = 0.8 * carries;
     const ShelfPlan over = shelf_plan(job);
     const Check* check = find_check(over, checks::bracket_overloaded);

@@ -276,3 +276,24 @@ TEST_CASE("every support that has measures is drawn with each of them, and the o
     CHECK(looks(draw_support(Gear{SuspensionRail{}}, "drop", 120, 70, 3, {})) >= 3);
     CHECK(draw_support(Holding{OnBrackets{}}, "", 120, 70, 3, {}).shapes.empty());
 }
+
+TEST_CASE("what a hook bears goes by what its maker calls the figure, and goes with the gear",
+          "[runs][hook-plates][safety]") {
+    Run run = hooked();
+    const double as_recommended = plan_of(kitchen_with({run})).units.front().hook_utilisation.number();
+    run.units.front().hook_basis = FigureBasis::not_stated;
+    const RunPlan plan = plan_of(kitchen_with({run}));
+    CHECK(plan.units.front().hook_utilisation.number() == Approx(4 * as_recommended));
+    const auto gear = gear_of(run);
+    REQUIRE(gear);
+    CHECK(gear->basis == FigureBasis::not_stated);
+    Run next = hooked();
+    hang_on(next, *gear);
+    CHECK(next.units.front().hook_basis == FigureBasis::not_stated);
+    Job job = kitchen_with({run});
+    keep_gear(job.catalogue, *gear, "Mine");
+    const auto back = read_job(write_job(job));
+    REQUIRE(back);
+    CHECK(back->job.walls.front().runs.front().units.front().hook_basis == FigureBasis::not_stated);
+    CHECK(back->job.catalogue.hanging_gear.front().basis == FigureBasis::not_stated);
+}

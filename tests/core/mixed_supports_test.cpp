@@ -3,6 +3,7 @@
 #include "core/job/file.hpp"
 #include "core/shelves/board_section.hpp"
 #include "core/shelves/shelf_checks.hpp"
+#include "core/shelves/shelf_loads.hpp"
 #include "core/site/site_checks.hpp"
 #include "shelf_walls.hpp"
 
@@ -246,4 +247,38 @@ TEST_CASE("a leg under a hole in the board is said, and no bracket is bought whe
     if (std::ranges::none_of(none.brackets, &BracketPlan::is_bracket))
         for (const Supply& supply : none.supplies)
             CHECK(supply.item != none.bracket->id);
+}
+
+TEST_CASE("whichever of several rods give, no place bears more and no board sags more than is reckoned",
+          "[mixed][safety]") {
+    // Springs of any stiffness by a finite-difference beam would lie between these sets: see without_rods().
+    Shelf shelf = top({{OtherKind::rod, 400_mm}, {OtherKind::rod, 800_mm}, {OtherKind::rod, 1100_mm}});
+    shelf.pins = {100_mm, 1500_mm};
+    const ShelfPlan plan = planned(shelf);
+    const Job job = job_with(masonry_wall(), shelf);
+    const ShelfLoads loads = loads_of(shelf, job.rules);
+    std::vector<Length> firm;
+    std::vector<Length> rods;
+    for (const BracketPlan& place : plan.brackets)
+        (place.other ? rods : firm).push_back(place.x - shelf.left);
+    REQUIRE(rods.size() == 3);
+    REQUIRE(firm.size() >= 2);
+    bool one_alone_is_worst = false;
+    for (unsigned standing = 0; standing < 8; ++standing) {
+        std::vector<Length> places = firm;
+        for (std::size_t rod = 0; rod < rods.size(); ++rod)
+            if (standing >> rod & 1U)
+                places.push_back(rods[rod]);
+        std::ranges::sort(places);
+        const BeamResult beam = analyse(beam_of(shelf, places), loads.on_beam(), 0);
+        for (std::size_t i = 0; i < places.size(); ++i) {
+            const BracketPlan* place = at(plan, shelf.left + places[i]);
+            REQUIRE(place);
+            CHECK(place->reaction.greatest >= 0.9999 * beam.reactions[i].greatest);
+            CHECK(place->reaction.least <= beam.reactions[i].least + 0.01_n);
+            one_alone_is_worst |=
+                standing != 0 && standing != 7 && place->reaction.greatest <= 1.0001 * beam.reactions[i].greatest;
+        }
+    }
+    CHECK(one_alone_is_worst); // it is not enough to take all of them away at once
 }

@@ -1,6 +1,10 @@
+#include "core/cutting/cutting_plan.hpp"
+#include "core/job/file.hpp"
 #include "core/runs/level_units.hpp"
 #include "core/runs/run_checks.hpp"
+#include "core/runs/unit_library.hpp"
 #include "core/site/site_checks.hpp"
+#include "core/steps/job_order.hpp"
 #include "demo_job.hpp"
 #include "run_walls.hpp"
 
@@ -269,4 +273,171 @@ TEST_CASE("the demo kitchen is slid by its cure and then catches every stud", "[
         if (line.id == line_id::hood)
             CHECK(line.set_by == "Hood box");
     }
+}
+
+TEST_CASE("a corner post takes its room on both walls, is cut in two strips, and is set before the fronts",
+          "[runs][corner]") {
+    CabinetUnit post = usual_unit(UnitKind::corner_post, 60_mm, 720_mm, 560_mm);
+    post.id = "post";
+    post.name = "Post";
+    post.return_width = 70_mm;
+    const Run first = run_of(RunLevel::floor, {base_unit("a", 600_mm), post}, Slack::left_end);
+    Run second = run_of(RunLevel::floor, {base_unit("b", 600_mm)});
+    second.start = {EndKind::run, 1, "floor-run", {}, {}, {}};
+    const Job job = corner_kitchen(first, second);
+    const Plan plan = reckon(job);
+    // 560 to the fronts of the one run, then the return strip, then the other's first unit.
+    CHECK(plan.walls[1]->runs.front().layout.left() == 630_mm);
+    const RunPlan& run = plan.walls.front()->runs.front();
+    CHECK(run.layout.right() - run.layout.left() == 660_mm);
+    std::vector<std::pair<std::string, Length>> strips;
+    for (const CutPart& part : run.parts)
+        if (part.item == "post")
+            strips.emplace_back(say(part.name, {}), part.breadth);
+    CHECK(strips ==
+          std::vector<std::pair<std::string, Length>>{{"front strip of Post", 60_mm}, {"return strip of Post", 52_mm}});
+    CHECK(place_of(run, "glue and screw its two strips") < run.steps.size());
+    // Nothing hangs on it, no neighbour is joined through it, the worktop passes over it.
+    CHECK(run.units.back().holes.empty());
+    CHECK(run.joins.empty());
+    const auto worktop = std::ranges::find(run.pieces, RunPiece::What::worktop, &RunPiece::what);
+    REQUIRE(worktop != run.pieces.end());
+    CHECK(worktop->to - worktop->from == 660_mm);
+}
+
+TEST_CASE("handle channels take their room: upright between tall units, level under the worktop", "[runs]") {
+    CabinetUnit upright = usual_unit(UnitKind::handle_channel, 50_mm, 1950_mm, 560_mm);
+    upright.id = "channel";
+    upright.name = "Channel";
+    Run run = run_of(RunLevel::floor,
+                     {base_unit("a", 600_mm), base_unit("b", 600_mm), tall_unit("t", 600_mm, 1950_mm), upright,
+                      tall_unit("u", 600_mm, 1950_mm)},
+                     Slack::right_end);
+    run.channel = 45_mm;
+    Job job = kitchen_with({run});
+    job.rules.runs.channel_stock = 1000_mm;
+    const RunPlan plan = plan_of(job);
+    CHECK(plan.layout.right() - plan.layout.left() == 2450_mm);
+    std::vector<RunPiece> level;
+    Length under_worktop;
+    for (const RunPiece& piece : plan.pieces) {
+        if (piece.what == RunPiece::What::channel)
+            level.push_back(piece);
+        if (piece.what == RunPiece::What::worktop)
+            under_worktop += piece.to - piece.from;
+    }
+    CHECK(under_worktop == 1200_mm); // none over what is taller than it
+    REQUIRE(level.size() == 1);
+    CHECK(level.front().to - level.front().from == 1200_mm);
+    CHECK(level.front().z == plan.units.front().top);
+    CHECK(level.front().breadth == 45_mm);
+    Length cut;
+    for (const Length length : level.front().cuts) {
+        CHECK(length <= 1000_mm);
+        CHECK(length >= job.rules.runs.shortest_rail);
+        cut += length;
+    }
+    CHECK(cut == 1200_mm);
+    std::vector<Length> bars;
+    for (const CutPart& part : plan.parts)
+        if (part.stuff.kind == StuffKind::channel)
+            bars.push_back(part.length);
+    std::ranges::sort(bars);
+    REQUIRE(bars.size() == 3);
+    CHECK(bars.back() == 1950_mm);
+    CHECK(place_of(plan, "into the cut-outs of the units' sides, 45 mm high") < plan.steps.size());
+    CHECK(place_of(plan, "screw its clips to the sides") < plan.steps.size());
+    // A bar of 1000 mm is too short for the upright one: said, with what to do.
+    const CuttingPlan cutting = cutting_plan(job, reckon(job));
+    const auto channel = std::ranges::find_if(
+        cutting.stuffs, [](const StuffPlan& stuff) { return stuff.stuff.kind == StuffKind::channel; });
+    REQUIRE(channel != cutting.stuffs.end());
+    CHECK_FALSE(channel->checks.empty());
+    const auto back = read_job(write_job(job));
+    REQUIRE(back);
+    CHECK(back->job.walls.front().runs == job.walls.front().runs);
+}
+
+TEST_CASE("a worktop longer than can be had is jointed over a unit's side, clear of what is cut out", "[runs]") {
+    Run run = run_of(RunLevel::floor,
+                     {base_unit("a", 600_mm), base_unit("b", 900_mm), base_unit("c", 900_mm), base_unit("d", 600_mm),
+                      base_unit("e", 600_mm)},
+                     Slack::left_end);
+    Job job = kitchen_with({run});
+    std::erase_if(job.catalogue.stock, [](const Stock& stock) { return stock.kind == StuffKind::worktop; });
+    job.rules.runs.worktop_stock = 3100_mm;
+    const auto worktop = [](const RunPlan& plan) {
+        return *std::ranges::find(plan.pieces, RunPiece::What::worktop, &RunPiece::what);
+    };
+    const RunPlan plan = plan_of(job);
+    const RunPiece top = worktop(plan);
+    REQUIRE(top.joints.size() == 1);
+    CHECK(top.joints.front() == top.from + 3000_mm); // over the side between d and e: 600 + 900 + 900 + 600
+    CHECK(top.cuts == std::vector<Length>{3000_mm, 600_mm});
+    CHECK(place_of(plan, "Worktop joint at") < plan.steps.size());
+    // A sink beside that side moves the joint to the one before it.
+    job.walls.front().runs.front().cut_outs = {{"sink", 3100_mm, 60_mm, 450_mm, 450_mm}};
+    const RunPlan beside = plan_of(job);
+    CHECK(worktop(beside).joints == std::vector<Length>{top.from + 2400_mm});
+    CHECK_FALSE(find_check(beside.checks, checks::joint_at_cut_out));
+    for (const CutPart& part : beside.parts)
+        if (part.stuff.kind == StuffKind::worktop) {
+            const bool has_sink = say(part.mind, {}).find("sink") != std::string::npos;
+            CHECK(has_sink == (part.length == 1200_mm));
+        }
+    // Sinks everywhere: it is jointed beside one, and that is said.
+    for (const Length at : {400_mm, 1300_mm, 2200_mm, 2800_mm})
+        job.walls.front().runs.front().cut_outs.push_back({"sink", at, 60_mm, 200_mm, 450_mm});
+    CHECK(find_check(plan_of(job).checks, checks::joint_at_cut_out));
+    // Stock that is entered goes before the rule.
+    Stock longer;
+    longer.kind = StuffKind::worktop;
+    longer.length = 4100_mm;
+    job.catalogue.stock.push_back(longer);
+    CHECK(worktop(plan_of(job)).joints.empty());
+}
+
+TEST_CASE("where two worktops meet in a corner there is a joint, with its bolts and its time", "[runs][corner]") {
+    const Run first = run_of(RunLevel::floor, {base_unit("a", 600_mm), base_unit("c", 600_mm)}, Slack::left_end);
+    Run second = run_of(RunLevel::floor, {base_unit("b", 600_mm)});
+    second.start = {EndKind::run, 1, "floor-run", {}, {}, {}};
+    const Job job = corner_kitchen(first, second);
+    const Plan plan = reckon(job);
+    const RunPlan& run = plan.walls[1]->runs.front();
+    const std::size_t step = place_of(run, "Worktop joint in the corner");
+    REQUIRE(step < run.steps.size());
+    CHECK(run.steps[step].minutes == job.rules.fitting.worktop_joint_min);
+    const auto bolts = std::ranges::find(run.supplies, std::string{"worktop bolt"}, &Supply::item);
+    REQUIRE(bolts != run.supplies.end());
+    CHECK(bolts->number == 3);
+    CHECK(place_of(plan.walls[0]->runs.front(), "Worktop joint") ==
+          plan.walls[0]->runs.front().steps.size()); // said once
+}
+
+TEST_CASE("doors, drawers, joints and plinths take the minutes that they take", "[runs][schedule]") {
+    CabinetUnit doors = base_unit("a", 900_mm);
+    doors.hinge = DoorHinge::both;
+    CabinetUnit drawers = base_unit("b", 600_mm);
+    drawers.hinge = DoorHinge::drawers;
+    CabinetUnit door = base_unit("c", 600_mm);
+    door.hinge = DoorHinge::left;
+    Job job = kitchen_with({run_of(RunLevel::floor, {doors, drawers, door})});
+    job.rules.fitting.door_min = 7;
+    job.rules.fitting.drawer_min = 3;
+    const Plan plan = reckon(job);
+    const RunPlan& run = *plan.walls.front()->runs.begin();
+    const auto minutes = [&](const char* words) {
+        const std::size_t step = place_of(run, words);
+        REQUIRE(step < run.steps.size());
+        return run.steps[step].minutes;
+    };
+    CHECK(minutes("Hang the doors") == 3 * 7);
+    CHECK(minutes("Drawers in") == 3);
+    CHECK(minutes("Join the units") == job.rules.fitting.step_min + 2 * job.rules.fitting.join_min);
+    const JobOrder order = job_order(job, plan);
+    const auto task = std::ranges::find_if(order.tasks, [](const Task& each) {
+        return say(each.step.words, {}).find("Hang the doors") != std::string::npos;
+    });
+    REQUIRE(task != order.tasks.end());
+    CHECK(task->minutes == 21);
 }

@@ -17,6 +17,14 @@ struct Chore {
     int slots;
     int persons;
     std::vector<std::size_t> after;
+    std::size_t room;
+};
+
+/// A room is shut in slots [from, to) of the first days.
+struct Shut {
+    std::size_t room;
+    int from;
+    int to;
 };
 
 std::vector<Chore> random_steps(std::mt19937& random, int crew) {
@@ -24,7 +32,7 @@ std::vector<Chore> random_steps(std::mt19937& random, int crew) {
     std::vector<Chore> steps;
     const int number = any(8, 10);
     for (int t = 0; t < number; ++t) {
-        Chore step{any(1, 4), any(1, crew), {}};
+        Chore step{any(1, 4), any(1, crew), {}, static_cast<std::size_t>(any(0, 1))};
         for (int first = std::max(0, t - 4); first < t; ++first)
             if (any(0, 3) == 0)
                 step.after.push_back(static_cast<std::size_t>(first));
@@ -34,7 +42,7 @@ std::vector<Chore> random_steps(std::mt19937& random, int crew) {
 }
 
 /// The slot at whose end all is done at the earliest, no later than the horizon.
-int end_by_mip(const std::vector<Chore>& steps, int crew, int horizon) {
+int end_by_mip(const std::vector<Chore>& steps, const std::vector<Shut>& shut, int crew, int horizon) {
     glp_term_out(GLP_OFF);
     glp_prob* problem = glp_create_prob();
     glp_set_obj_dir(problem, GLP_MIN);
@@ -45,7 +53,9 @@ int end_by_mip(const std::vector<Chore>& steps, int crew, int horizon) {
     std::vector<Begin> columns;
     for (std::size_t t = 0; t < steps.size(); ++t)
         for (int s = 0; s < horizon; ++s)
-            if (s % slots_a_day + steps[t].slots <= slots_a_day)
+            if (s % slots_a_day + steps[t].slots <= slots_a_day && std::ranges::none_of(shut, [&](const Shut& each) {
+                    return each.room == steps[t].room && s < each.to && each.from < s + steps[t].slots;
+                }))
                 columns.push_back({t, s});
     const int last = static_cast<int>(columns.size()) + 1; // the end
     glp_add_cols(problem, last);
@@ -114,6 +124,23 @@ TEST_CASE("a job over days ends when a mixed-integer program says that it can at
         job.crew = crew;
         job.days.begins = begins;
         job.days.hours = slots_a_day * 0.5;
+        job.rooms = {{}, {}};
+        job.walls = {{}, {}};
+        for (std::size_t room = 0; room < 2; ++room) {
+            job.rooms[room].id = "room " + std::to_string(room);
+            job.walls[room].id = "wall " + std::to_string(room);
+            job.walls[room].room = job.rooms[room].id;
+        }
+        // Every other job has rooms that are shut for some hours.
+        std::vector<Shut> shut;
+        for (int each = 0; each < 3 && round % 2 == 1; ++each) {
+            const int day = std::uniform_int_distribution<int>{0, 2}(random);
+            const int from = std::uniform_int_distribution<int>{0, slots_a_day - 2}(random);
+            const int to = std::uniform_int_distribution<int>{from + 1, slots_a_day}(random);
+            shut.push_back({static_cast<std::size_t>(each % 2), day * slots_a_day + from, day * slots_a_day + to});
+            job.days.shut.push_back(
+                {job.rooms[shut.back().room].id, day + 1, begins + from * 0.5, begins + to * 0.5, {}});
+        }
         JobOrder order;
         for (const Chore& step : steps) {
             Task task;
@@ -121,10 +148,11 @@ TEST_CASE("a job over days ends when a mixed-integer program says that it can at
             task.minutes = step.slots * 30;
             task.after = step.after;
             task.key = std::to_string(order.tasks.size());
+            task.wall = job.walls[step.room].id;
             order.tasks.push_back(task);
         }
         const DaySchedule schedule = day_schedule(job, order);
-        const JobTime best = time_of(end_by_mip(steps, crew, schedule.days() * slots_a_day));
+        const JobTime best = time_of(end_by_mip(steps, shut, crew, schedule.days() * slots_a_day));
         CAPTURE(round, crew, steps.size());
         CHECK(schedule.least_end <= best); // the bound is one
         CHECK(schedule.ends == best);

@@ -38,8 +38,8 @@ public:
     void look_again(const Look& look);
 
     /// A unit from the list is carried over the wall, or let go there, at a place on the screen.
-    void carry(const yes_square::CabinetUnit& unit, QPoint screen);
-    void drop(const yes_square::CabinetUnit& unit, QPoint screen);
+    void carry(const std::vector<yes_square::CabinetUnit>& units, QPoint screen);
+    void drop(const std::vector<yes_square::CabinetUnit>& units, QPoint screen);
     void fit();
     /// Comes so near that this part of the wall fills most of the view.
     void look_at(const Outline& part);

@@ -152,19 +152,19 @@ void BoardView::drag_run(Length dx, Length dz, QPointF at) {
     });
 }
 
-void BoardView::carry(const CabinetUnit& unit, QPoint screen) {
+void BoardView::carry(const std::vector<CabinetUnit>& units, QPoint screen) {
     const QPointF at = mapFromGlobal(screen);
-    if (!bench_.wall() || !rect().contains(at.toPoint())) {
+    if (!bench_.wall() || units.empty() || !rect().contains(at.toPoint())) {
         bench_.withdraw();
         return;
     }
     const Length x = elevation().scale.wall_x(at.x() / pixels_per_mm);
     const std::string run = bench_.run() ? bench_.run()->id : std::string{};
-    bench_.preview([&](Job& job) { put_unit(job, bench_.wall_index(), unit, run, x); });
+    bench_.preview([&](Job& job) { put_units(job, bench_.wall_index(), units, run, x); });
 }
 
-void BoardView::drop(const CabinetUnit& unit, QPoint screen) {
-    if (!bench_.wall() || !rect().contains(mapFromGlobal(screen))) {
+void BoardView::drop(const std::vector<CabinetUnit>& units, QPoint screen) {
+    if (!bench_.wall() || units.empty() || !rect().contains(mapFromGlobal(screen))) {
         bench_.withdraw();
         return;
     }
@@ -172,7 +172,8 @@ void BoardView::drop(const CabinetUnit& unit, QPoint screen) {
     const Length x = elevation().scale.wall_x(mapFromGlobal(screen).x() / pixels_per_mm);
     const std::string run = bench_.run() ? bench_.run()->id : std::string{};
     std::string id;
-    bench_.edit(tr("Add unit"), [&](Job& job) { id = put_unit(job, bench_.wall_index(), unit, run, x); });
+    bench_.edit(units.size() == 1 ? tr("Add unit") : tr("Add units"),
+                [&](Job& job) { id = put_units(job, bench_.wall_index(), units, run, x); });
     bench_.select(id);
 }
 

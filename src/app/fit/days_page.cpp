@@ -55,7 +55,14 @@ DaysPage::DaysPage(Workbench& bench, Day& day, QWidget* parent)
     , helpers_{new QListWidget}
     , wait_of_{new QComboBox}
     , wait_day_{day_box("wait-day")}
+    , wait_from_{time_box("wait-from", {0, 0}, tr("From; 0:00: as work begins"))}
     , waits_{new QListWidget}
+    , shut_room_{new QComboBox}
+    , shut_day_{day_box("shut-day")}
+    , shut_from_{time_box("shut-from", {12, 0}, tr("From"))}
+    , shut_to_{time_box("shut-to", {13, 0}, tr("To"))}
+    , shut_problem_{new QLabel}
+    , shut_{new QListWidget}
     , step_{new QComboBox{this}}
     , longer_{new QSpinBox{this}}
     , slip_{new QLabel{this}}
@@ -124,6 +131,7 @@ DaysPage::DaysPage(Workbench& bench, Day& day, QWidget* parent)
     column->addWidget(form_);
     column->addWidget(folded(tr("When a helper is there"), QStringLiteral("days-fold-helpers"), helpers_editor()));
     column->addWidget(folded(tr("What cannot begin yet"), QStringLiteral("days-fold-waits"), waits_editor()));
+    column->addWidget(folded(tr("When a room is shut"), QStringLiteral("days-fold-shut"), shut_editor()));
     column->addWidget(heading_label(tr("If a step takes longer")));
     column->addWidget(step_);
     column->addWidget(longer_);
@@ -209,6 +217,7 @@ QWidget* DaysPage::waits_editor() {
     auto* add = new QPushButton{tr("Add")};
     add->setObjectName(QStringLiteral("add-wait"));
     row->addWidget(wait_day_, 1);
+    row->addWidget(wait_from_, 1);
     row->addWidget(add, 1);
     waits_->setObjectName(QStringLiteral("waits"));
     waits_->setAccessibleName(tr("What cannot begin yet"));
@@ -220,7 +229,8 @@ QWidget* DaysPage::waits_editor() {
     column->addWidget(waits_);
     column->addWidget(remove);
     connect(add, &QPushButton::clicked, this, [this] {
-        const NotBefore wait{wait_of_->currentData().toString().toStdString(), wait_day_->value(), {}};
+        const NotBefore wait{
+            wait_of_->currentData().toString().toStdString(), wait_day_->value(), hours_of(wait_from_->time()), {}};
         bench_.edit(tr("Nothing before day %1").arg(wait.day), [&](Job& job) {
             std::erase_if(job.days.not_before, [&](const NotBefore& other) { return other.of == wait.of; });
             job.days.not_before.push_back(wait);
@@ -230,6 +240,56 @@ QWidget* DaysPage::waits_editor() {
         if (const int chosen = waits_->currentRow(); chosen >= 0)
             bench_.edit(tr("It may begin at once"),
                         [&](Job& job) { job.days.not_before.erase(job.days.not_before.begin() + chosen); });
+    });
+    return editor;
+}
+
+QWidget* DaysPage::shut_editor() {
+    auto* editor = new QWidget;
+    auto* column = new QVBoxLayout{editor};
+    column->setContentsMargins(0, 0, 0, 0);
+    shut_room_->setObjectName(QStringLiteral("shut-room"));
+    shut_room_->setAccessibleName(tr("The room that nobody works in then"));
+    shut_room_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    auto* add = new QPushButton{tr("Add")};
+    add->setObjectName(QStringLiteral("add-shut"));
+    auto* row = new QHBoxLayout;
+    for (QWidget* each : {static_cast<QWidget*>(shut_day_), static_cast<QWidget*>(shut_from_),
+                          static_cast<QWidget*>(shut_to_), static_cast<QWidget*>(add)}) {
+        each->setMinimumWidth(1);
+        row->addWidget(each);
+    }
+    shut_problem_->setObjectName(QStringLiteral("shut-problem"));
+    shut_problem_->setProperty("role", "alarm");
+    shut_problem_->setWordWrap(true);
+    shut_->setObjectName(QStringLiteral("shut"));
+    shut_->setAccessibleName(tr("When a room is shut"));
+    grow_to_rows(*shut_);
+    auto* remove = new QPushButton{tr("Remove")};
+    remove->setObjectName(QStringLiteral("remove-shut"));
+    column->addWidget(shut_room_);
+    column->addLayout(row);
+    column->addWidget(shut_problem_);
+    column->addWidget(shut_);
+    column->addWidget(remove);
+    connect(add, &QPushButton::clicked, this, [this] {
+        const RoomShut shut{shut_room_->currentData().toString().toStdString(),
+                            shut_day_->value(),
+                            hours_of(shut_from_->time()),
+                            hours_of(shut_to_->time()),
+                            {}};
+        if (shut.to <= shut.from)
+            return shut_problem_->setText(tr("The room would be free before it is shut: put the later time second."));
+        shut_problem_->clear();
+        bench_.edit(tr("A room is shut"), [&](Job& job) {
+            job.days.shut.push_back(shut);
+            std::ranges::sort(job.days.shut, {}, [](const RoomShut& each) { return std::pair{each.day, each.from}; });
+        });
+    });
+    connect(remove, &QPushButton::clicked, this, [this] {
+        if (const int chosen = shut_->currentRow(); chosen >= 0)
+            bench_.edit(tr("The room is free then"),
+                        [&](Job& job) { job.days.shut.erase(job.days.shut.begin() + chosen); });
     });
     return editor;
 }
@@ -277,9 +337,29 @@ void DaysPage::show_lists() {
     QStringList waits;
     for (const NotBefore& wait : days.not_before) {
         const int at = wait_of_->findData(text(wait.of));
-        waits << tr("%1: not before day %2").arg(at < 0 ? text(wait.of) : wait_of_->itemText(at)).arg(wait.day);
+        const QString what = at < 0 ? text(wait.of) : wait_of_->itemText(at);
+        waits << (wait.from > 0 ? tr("%1: not before day %2 at %3").arg(what).arg(wait.day).arg(said(wait.from))
+                                : tr("%1: not before day %2").arg(what).arg(wait.day));
     }
     fill(*waits_, waits);
+    const QVariant room_before = shut_room_->currentData();
+    QStringList rooms;
+    QVariantList room_ids;
+    for (const Room& room : bench_.job().rooms) {
+        rooms << text(room.name);
+        room_ids << text(room.id);
+    }
+    fill(*shut_room_, rooms, room_ids);
+    shut_room_->setCurrentIndex(std::max(0, shut_room_->findData(room_before)));
+    QStringList shut;
+    for (const RoomShut& each : days.shut) {
+        const int at = shut_room_->findData(text(each.room));
+        shut << tr("%1: day %2, %3 to %4")
+                    .arg(at < 0 ? text(each.room) : shut_room_->itemText(at))
+                    .arg(each.day)
+                    .arg(said(each.from), said(each.to));
+    }
+    fill(*shut_, shut);
 }
 
 void DaysPage::show_steps() {

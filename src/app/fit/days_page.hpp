@@ -30,6 +30,7 @@ protected:
 private:
     QWidget* helpers_editor();
     QWidget* waits_editor();
+    QWidget* shut_editor();
     void refresh();
     void show_lists();
     void show_steps();
@@ -49,7 +50,14 @@ private:
     QListWidget* helpers_;
     QComboBox* wait_of_;
     QSpinBox* wait_day_;
+    QTimeEdit* wait_from_;
     QListWidget* waits_;
+    QComboBox* shut_room_;
+    QSpinBox* shut_day_;
+    QTimeEdit* shut_from_;
+    QTimeEdit* shut_to_;
+    QLabel* shut_problem_;
+    QListWidget* shut_;
     QComboBox* step_;
     QSpinBox* longer_;
     QLabel* slip_;

@@ -90,9 +90,10 @@ void FixWith::refresh() {
     const FixingChoices* now = chosen();
     const ChosenFixing* taken = now ? now->exactly(where()) : nullptr;
     const auto& options = bench_.fixing_options(where());
+    const ThingPlan* plan = bench_.thing_plan();
     for (std::size_t i = 0; i < options.size(); ++i) {
         const FixingOption& option = options[i];
-        if (!goes_into(option.as, *bench_.wall(), bench_.job().catalogue))
+        if (!plan || !goes_into(option.as, ground_at(where(), *plan, *bench_.wall()), bench_.job().catalogue))
             continue;
         choice_->addItem(option.refused.empty() ? name_of(option) : tr("%1 (refused)").arg(name_of(option)),
                          static_cast<int>(i));

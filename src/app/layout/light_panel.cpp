@@ -67,6 +67,7 @@ void LightPanel::build() {
         .row("lead")
         .row("both_ends", [=](const F& feed) { return by_lead(feed) || (itself(feed) && feed.fed_at.empty()); })
         .row("far_lead", [=](const F& feed) { return feed.both_ends && by_lead(feed); });
+    build_driver();
     form_->choice(tr("Lead is sold"), "light-gauge", {tr("by mm\u00b2"), tr("by AWG")},
                   form_->read<int>([](const F& feed) { return static_cast<int>(feed.by_gauge); }),
                   form_->write<int>([](F& feed, int row) {
@@ -83,6 +84,43 @@ void LightPanel::build() {
             return row;
         }),
         form_->write<int>([](F& feed, int row) { feed.conductor = conductor_of(feed.by_gauge, row); }));
+}
+
+/// Where its driver is; in which unit, of those on this wall.
+void LightPanel::build_driver() {
+    const auto told = [](const DriverPlace& driver) {
+        return driver.at != DriverAt::not_told && driver.at != DriverAt::in_unit;
+    };
+    const auto driver = form_->inner(&LightFeed::driver);
+    FieldForm<DriverPlace>{*form_, driver, "driver"}.row("at").row("x", told).row(
+        "height", [](const DriverPlace& place) { return place.at == DriverAt::on_wall; });
+    const auto units = [this] {
+        std::vector<const CabinetUnit*> found;
+        if (const Wall* wall = bench_.wall())
+            for (const Run& run : wall->runs)
+                for (const CabinetUnit& unit : run.units)
+                    if (is_cabinet(unit))
+                        found.push_back(&unit);
+        return found;
+    };
+    form_->choice(
+        tr("In"), "driver-unit",
+        [units] {
+            QStringList names{tr("none of them")};
+            for (const CabinetUnit* unit : units())
+                names << text(unit->name);
+            return names;
+        },
+        driver.read<int>(
+            [units](const DriverPlace& place) {
+                const auto all = units();
+                const auto found = std::ranges::find(all, place.unit, [](const CabinetUnit* unit) { return unit->id; });
+                return found == all.end() ? 0 : static_cast<int>(found - all.begin()) + 1;
+            },
+            [](const DriverPlace& place) { return place.at == DriverAt::in_unit; }),
+        driver.write<int>([units](DriverPlace& place, int row) {
+            place.unit = row == 0 ? std::string{} : units()[static_cast<std::size_t>(row - 1)]->id;
+        }));
 }
 
 void LightPanel::refresh() {

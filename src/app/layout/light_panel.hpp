@@ -19,6 +19,7 @@ protected:
 
 private:
     void build();
+    void build_driver();
 
     QLabel* words_;
     QTableWidget* leads_;

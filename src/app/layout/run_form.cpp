@@ -118,7 +118,7 @@ void RunForm::build_gear() {
     mine.now = [this](const Job&) { return bench().run() ? gear_of(*bench().run()) : std::nullopt; };
     mine.suits = [](const HangingGear& gear, const HangingGear&) { return for_units(gear); };
     mine.alike = [](const HangingGear& gear, const HangingGear& now) {
-        return gear.gear == now.gear && gear.rating == now.rating;
+        return gear.gear == now.gear && gear.rating == now.rating && gear.basis == now.basis;
     };
     mine.take = [this](Job& job, const HangingGear& gear) { change(job, [&](Run& run) { hang_on(run, gear); }); };
     mine.put_by = [](Catalogue& catalogue, const HangingGear& gear, std::size_t number) {
@@ -133,7 +133,9 @@ void RunForm::build_gear() {
             change(job, [&](Run& run) { to(run.rail); });
         }};
     FieldForm<SuspensionRail>{*this, rail, "run-rail"}.all();
-    FieldForm<Run>{*this, "run"}.row("rail_pins", on_rail);
+    FieldForm<Run>{*this, "run"}.row("rail_pins", on_rail).row("channel", [](const Run& run) {
+        return run.level == RunLevel::floor;
+    });
     keep_one_of_mine(*this, bench(), mine);
 }
 

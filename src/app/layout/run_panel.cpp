@@ -26,19 +26,27 @@ UnitList::UnitList(QWidget* parent)
     setAccessibleName(tr("Units to choose from"));
 }
 
+void UnitList::mousePressEvent(QMouseEvent* event) {
+    const QModelIndex pressed = indexAt(event->position().toPoint());
+    several_ = event->modifiers() == Qt::NoModifier && selectionModel()->isSelected(pressed) &&
+               selectionModel()->selectedRows().size() > 1;
+    QListWidget::mousePressEvent(event);
+}
+
 void UnitList::mouseMoveEvent(QMouseEvent* event) {
     const bool outside = !rect().contains(event->position().toPoint());
     if ((event->buttons() & Qt::LeftButton) && currentRow() >= 0 && (outside || carrying_)) {
         carrying_ = true;
-        emit carried(currentRow(), event->globalPosition().toPoint());
+        emit carried(event->globalPosition().toPoint());
         return;
     }
-    QListWidget::mouseMoveEvent(event);
+    if (!several_)
+        QListWidget::mouseMoveEvent(event);
 }
 
 void UnitList::mouseReleaseEvent(QMouseEvent* event) {
     if (std::exchange(carrying_, false))
-        emit dropped(currentRow(), event->globalPosition().toPoint());
+        emit dropped(event->globalPosition().toPoint());
     QListWidget::mouseReleaseEvent(event);
 }
 
@@ -90,14 +98,8 @@ RunPanel::RunPanel(Workbench& bench, QWidget* parent)
     auto* take = button(tr("Take in list..."), "take-list", [this] { choose_list(); });
     connect(library_, &QListWidget::itemActivated, this,
             [this](QListWidgetItem* item) { add_listed(library_->row(item)); });
-    connect(library_, &UnitList::carried, this, [this](int row, QPoint at) {
-        if (static_cast<std::size_t>(row) < at_hand_.size())
-            emit unit_carried(at_hand_[static_cast<std::size_t>(row)], at);
-    });
-    connect(library_, &UnitList::dropped, this, [this](int row, QPoint at) {
-        if (static_cast<std::size_t>(row) < at_hand_.size())
-            emit unit_dropped(at_hand_[static_cast<std::size_t>(row)], at);
-    });
+    connect(library_, &UnitList::carried, this, [this](QPoint at) { emit units_carried(chosen_units(), at); });
+    connect(library_, &UnitList::dropped, this, [this](QPoint at) { emit units_dropped(chosen_units(), at); });
     mirror_ = button(tr("Mirror the run"), "mirror-run", [this] { mirror(); });
     mirror_->setToolTip(tr("The last unit first, hinges on the other side"));
     slide_->setMinimumWidth(1);
@@ -225,24 +227,34 @@ void RunPanel::remove_run() {
 }
 
 void RunPanel::add_listed(int row) {
-    if (!bench_.wall() || row < 0 || static_cast<std::size_t>(row) >= at_hand_.size())
+    if (row >= 0 && static_cast<std::size_t>(row) < at_hand_.size())
+        add_units({at_hand_[static_cast<std::size_t>(row)]});
+}
+
+/// Beside the selected one.
+void RunPanel::add_units(const std::vector<CabinetUnit>& units) {
+    if (!bench_.wall() || units.empty())
         return;
-    const CabinetUnit unit = at_hand_[static_cast<std::size_t>(row)];
     const UnitPlan* beside = bench_.unit_plan();
     const Length at = beside ? beside->place.right() : bench_.wall()->length;
     const std::string run = bench_.run() ? bench_.run()->id : std::string{};
     std::string id;
-    bench_.edit(tr("Add unit"), [&](Job& job) { id = put_unit(job, bench_.wall_index(), unit, run, at); });
+    bench_.edit(units.size() == 1 ? tr("Add unit") : tr("Add units"),
+                [&](Job& job) { id = put_units(job, bench_.wall_index(), units, run, at); });
     bench_.select(id);
 }
 
+/// As the list has them.
+std::vector<CabinetUnit> RunPanel::chosen_units() const {
+    std::vector<CabinetUnit> units;
+    for (int row = 0; row < library_->count() && static_cast<std::size_t>(row) < at_hand_.size(); ++row)
+        if (library_->item(row)->isSelected())
+            units.push_back(at_hand_[static_cast<std::size_t>(row)]);
+    return units;
+}
+
 void RunPanel::add_chosen() {
-    std::vector<int> rows;
-    for (const QModelIndex& index : library_->selectionModel()->selectedRows())
-        rows.push_back(index.row());
-    std::ranges::sort(rows);
-    for (const int row : rows) // each beside the one before, which is selected now
-        add_listed(row);
+    add_units(chosen_units());
 }
 
 void RunPanel::put_in_place() {

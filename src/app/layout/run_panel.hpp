@@ -17,16 +17,18 @@ public:
     explicit UnitList(QWidget* parent = nullptr);
 
 signals:
-    /// A row is being dragged, or let go, at a place on the screen.
-    void carried(int row, QPoint screen);
-    void dropped(int row, QPoint screen);
+    /// What is chosen is being dragged, or let go, at a place on the screen.
+    void carried(QPoint screen);
+    void dropped(QPoint screen);
 
 protected:
+    void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
     void mouseReleaseEvent(QMouseEvent* event) override;
 
 private:
     bool carrying_ = false;
+    bool several_ = false; ///< pressed on one of several that are chosen: they stay chosen while they are dragged
 };
 
 /// The runs of the wall: the units to choose from, the selected run's figures and those of its selected unit.
@@ -38,6 +40,7 @@ public:
     void add_run(RunLevel level);
     void remove_run();
     void add_listed(int row);
+    void add_units(const std::vector<CabinetUnit>& units);
     void add_chosen();   ///< every chosen row of the list, one beside the other
     void put_in_place(); ///< the chosen one, of the selected unit
     void mirror();
@@ -48,13 +51,14 @@ public:
     QString take_in_list(const QString& path);
 
 signals:
-    void unit_carried(const yes_square::CabinetUnit& unit, QPoint screen);
-    void unit_dropped(const yes_square::CabinetUnit& unit, QPoint screen);
+    void units_carried(const std::vector<yes_square::CabinetUnit>& units, QPoint screen);
+    void units_dropped(const std::vector<yes_square::CabinetUnit>& units, QPoint screen);
 
 private:
     void refresh();
     void refresh_list();
     void choose_list();
+    std::vector<CabinetUnit> chosen_units() const;
 
     Workbench& bench_;
     UnitList* library_;

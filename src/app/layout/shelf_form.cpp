@@ -198,6 +198,8 @@ void ShelfForm::build_brackets() {
            [](Job& job, int row) { job.rules.sag_limit = at_row<SagLimit>(row); });
     FieldForm<Shelf>{*this, "shelf"}
         .row("drilled", [chooses](const Shelf& shelf) { return chooses(shelf) && !shelf.pins.empty(); })
+        .row("loose", [](const Shelf& shelf) { return way_of(shelf).boards_on_arms(); })
+        .row("coats")
         .row("out_of_reach");
 }
 
@@ -346,7 +348,7 @@ void ShelfForm::build_hangers() {
     };
     mine.suits = [](const HangingGear& gear, const HangingGear&) { return !for_units(gear); };
     mine.alike = [](const HangingGear& gear, const HangingGear& now) {
-        return gear.gear == now.gear && gear.rating == now.rating;
+        return gear.gear == now.gear && gear.rating == now.rating && gear.basis == now.basis;
     };
     mine.take = [this](Job& job, const HangingGear& gear) { change(job, [&](Shelf& shelf) { hang_on(shelf, gear); }); };
     mine.put_by = [](Catalogue& catalogue, const HangingGear& gear, std::size_t number) {
@@ -361,7 +363,10 @@ void ShelfForm::build_hangers() {
                                                change(job, [&](Shelf& shelf) { to(shelf.hanger); });
                                            }};
     FieldForm<CeilingHanger>{*this, hanger, "hanger"}.all();
-    FieldForm<Shelf>{*this, "shelf"}.row("hanger_rating_n", hangs).row("hanger_spacer", hangs);
+    FieldForm<Shelf>{*this, "shelf"}
+        .row("hanger_rating_n", hangs)
+        .row("hanger_basis", hangs)
+        .row("hanger_spacer", hangs);
     keep_one_of_mine(*this, bench(), mine);
 }
 

@@ -30,7 +30,11 @@ void UnitForm::build_size() {
     FieldForm<CabinetUnit>{*this, "unit"}.row("name").row("width").row("height").row("depth").row("hinge").row(
         "loaded_kg", is_cabinet);
     fold(tr("Weight and how it hangs"), "unit-fold-hangs");
-    FieldForm<CabinetUnit>{*this, "unit"}.row("mass_kg", is_cabinet).row("hanging").row("hook_rating_n", on_hooks);
+    FieldForm<CabinetUnit>{*this, "unit"}
+        .row("mass_kg", is_cabinet)
+        .row("hanging")
+        .row("hook_rating_n", on_hooks)
+        .row("hook_basis", on_hooks);
     const PartAccess<HookPlate> plates{[this] {
                                            const CabinetUnit* unit = this->bench().unit();
                                            return unit && unit->hanging == Hanging::hook_brackets ? &unit->hook_plate
@@ -58,7 +62,8 @@ void UnitForm::build_box() {
     fold(tr("How it is built"), "unit-fold-built");
     const auto framed = [](const CabinetUnit& unit) { return unit.construction == Construction::face_frame; };
     const auto corner = [](const CabinetUnit& unit) {
-        return unit.kind == UnitKind::corner_l || unit.kind == UnitKind::corner_diagonal;
+        return unit.kind == UnitKind::corner_l || unit.kind == UnitKind::corner_diagonal ||
+               unit.kind == UnitKind::corner_post;
     };
     FieldForm<CabinetUnit> rows{*this, "unit"};
     rows.row("construction").row("side", is_cabinet).row("back", is_cabinet).row("stile", framed);

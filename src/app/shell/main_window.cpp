@@ -247,8 +247,8 @@ void MainWindow::join_parts() {
     connect(board_, &BoardView::pointed_at, survey_, &SurveyPanel::point_at);
     connect(board_, &BoardView::nothing_clicked, chits_, &Chits::put_away);
     connect(chits_, &Chits::print_wanted, this, &MainWindow::print_sum);
-    connect(&layout_->runs(), &RunPanel::unit_carried, board_, &BoardView::carry);
-    connect(&layout_->runs(), &RunPanel::unit_dropped, board_, &BoardView::drop);
+    connect(&layout_->runs(), &RunPanel::units_carried, board_, &BoardView::carry);
+    connect(&layout_->runs(), &RunPanel::units_dropped, board_, &BoardView::drop);
     connect(&bench_, &Workbench::changed, room_, &DrawingView::redraw);
     connect(&bench_, &Workbench::selection_changed, room_, &DrawingView::redraw);
     connect(&bench_, &Workbench::pointed_out, this, [this] {

@@ -94,11 +94,11 @@ std::vector<Stock> stock_for(const Stuff& stuff, const Job& job) {
         std::ranges::copy_if(from, std::back_inserter(found), [&](const Stock& stock) { return suits(stock, stuff); });
     };
     take(job.catalogue.stock);
-    if (stuff.kind == StuffKind::rail && found.empty()) {
-        Stock rail;
-        rail.kind = StuffKind::rail;
-        rail.length = job.rules.runs.rail_stock;
-        found.push_back(rail);
+    if ((stuff.kind == StuffKind::rail || stuff.kind == StuffKind::channel) && found.empty()) {
+        Stock bar;
+        bar.kind = stuff.kind;
+        bar.length = stuff.kind == StuffKind::rail ? job.rules.runs.rail_stock : job.rules.runs.channel_stock;
+        found.push_back(bar);
     }
     if (std::ranges::none_of(found, &Stock::to_buy))
         take(shipped_catalogue().stock);

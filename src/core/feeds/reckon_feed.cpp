@@ -1,5 +1,6 @@
 #include "core/feeds/reckon_feed.hpp"
 
+#include "core/feeds/driver_place.hpp"
 #include "core/feeds/lead.hpp"
 #include "core/feeds/track.hpp"
 #include "core/site/check_writer.hpp"
@@ -44,6 +45,7 @@ public:
             feed_places();
         else if (feed_.both_ends)
             plan_.far_lead = feed_.far_lead > Length{} ? feed_.far_lead : feed_.lead + plan_.length();
+        plan_.driver = place_driver(feed_, plan_, site_, wall_);
         weigh();
         drivers();
         checks();
@@ -154,7 +156,7 @@ private:
         plan_.near_amps = drop.near_amps;
         plan_.far_amps = drop.far_amps;
         plan_.darkest = plan_.left + Length::nearest_to_metres(drop.darkest * plan_.length().in_metres());
-        words(*chosen, drop);
+        tell(*chosen, drop);
     }
 
     /// Of one that carries its current itself: through what, and what more feeds would make of it.
@@ -210,7 +212,7 @@ private:
         return std::nullopt;
     }
 
-    void words(const LeadChoice& lead, const FeedDrop& drop) {
+    void tell(const LeadChoice& lead, const FeedDrop& drop) {
         if (moving())
             plan_.workings.push_back({"load",
                                       {"{0} draws", {feed_.name}},
@@ -271,7 +273,35 @@ private:
                                   house});
     }
 
+    /// Leads longer than what was entered would be too short on the wall, and lose more than was reckoned.
+    void driver_checks(const DriverPlan& driver) {
+        if (!driver.known)
+            return check(checks::driver_nowhere,
+                         {"{0}: its driver is told to be where nothing is to put it on", {feed_.name}},
+                         {"Choose another place for it"});
+        const auto short_by = [&](Length given, Length wanted, Length LightFeed::*member, std::string_view words) {
+            if (given >= wanted)
+                return;
+            LightFeed longer = feed_;
+            longer.*member = Length::mm(static_cast<std::int64_t>(std::ceil(wanted.in_mm() / 100)) * 100);
+            check(checks::lead_short, {words, {feed_.name, quantity(given), quantity(wanted)}},
+                  {"A lead of {0}", {quantity(longer.*member)}}, Change<LightFeed>{longer});
+        };
+        short_by(plan_.near_lead, driver.lead, &LightFeed::lead,
+                 "{0}: a lead of {1} does not reach its left end, {2} from the driver along and up");
+        if (feed_.both_ends && !carries_itself())
+            short_by(plan_.far_lead, driver.far_lead, &LightFeed::far_lead,
+                     "{0}: a lead of {1} does not reach its right end, {2} from the driver along and up");
+        if (driver.air && *driver.air < rules_.driver_room)
+            check(checks::driver_no_air,
+                  {"{0}: over the units the ceiling leaves its driver {1}, and it wants {2} for air and a hand",
+                   {feed_.name, quantity(*driver.air), quantity(rules_.driver_room)}},
+                  {"Put it where air and a hand get to it"});
+    }
+
     void checks() {
+        if (plan_.driver)
+            driver_checks(*plan_.driver);
         if (!plan_.lead && carries_itself()) {
             const LeadChoice& thickest = plan_.leads.back();
             LightFeed fed = feed_;
@@ -317,7 +347,7 @@ private:
                   {"{0}: {1} through {2} is more than it carries without growing warm",
                    {feed_.name, amps(std::max(plan_.near_amps, plan_.far_amps)), words_of(lead)}},
                   cure, edit);
-        if (const auto [socket, away] = nearest_socket(); socket && away > feed_.lead)
+        if (const auto [socket, away] = nearest_socket(); !plan_.driver && socket && away > feed_.lead)
             check(checks::lead_short,
                   {"{0}: a lead of {1} does not reach the nearest socket, {2} away along and up the wall",
                    {feed_.name, quantity(feed_.lead), quantity(away)}},
@@ -350,6 +380,50 @@ private:
             {"The driver's mains side is work for a licensed electrician where local code says so: a socket it plugs "
              "into, or a spur, is asked for before anything is closed up"},
             true);
+        driver_step(add);
+        plan_.steps.push_back(detector_step());
+        if (plan_.driver)
+            lead_holes(add);
+        else
+            add(Phase::drill, {"Drill the holes for the leads before anything is fixed; no lead through the part of a "
+                               "wall where a screw is to go"});
+        add(Phase::adjust,
+            {"{0}: {1} of lead {2} to its left end", {feed_.name, quantity(plan_.near_lead), words_of(lead)}});
+        if (carries_itself())
+            return track_steps(lead, add);
+        even_steps(lead, add);
+    }
+
+    void driver_step(const auto& add) {
+        if (const auto& driver = plan_.driver) {
+            const Value lead = quantity(plan_.near_lead);
+            const Value up = quantity(driver->z);
+            switch (driver->at) {
+            case DriverAt::on_wall:
+                return add(Phase::mark,
+                           {"Driver: on the wall at {0}, {1} up, screwed as its maker says, with air round it: {2} of "
+                            "lead from there",
+                            {site_.along(driver->x), up, lead}});
+            case DriverAt::over_units:
+                return add(Phase::mark,
+                           {"Driver: on top of the units at {0}, on nothing soft and under nothing, where a hand gets "
+                            "to it: {1} of lead from there",
+                            {site_.along(driver->x), lead}});
+            case DriverAt::behind_plinth:
+                return add(Phase::mark,
+                           {"Driver: behind the plinth at {0}, off the floor, the plinth there left to unclip, not "
+                            "glued: {1} of lead from there",
+                            {site_.along(driver->x), lead}});
+            case DriverAt::in_unit:
+                return add(
+                    Phase::mark,
+                    {"Driver: in the unit at {0}, {1} up at its back, nothing stored against it: {2} of lead from "
+                     "there",
+                     {site_.along(driver->x), up, lead}});
+            case DriverAt::not_told:
+                break;
+            }
+        }
         const bool floor_run = std::ranges::find(wall_.runs, RunLevel::floor, &RunPlan::level) != wall_.runs.end();
         add(Phase::mark,
             {floor_run ? std::string_view{"Driver: behind the plinth, where it can be reached and air gets to "
@@ -357,13 +431,22 @@ private:
                        : "Driver: on top, out of sight, where it can be reached and air gets to it, {0} of lead "
                          "from {1} at the most",
              {quantity(plan_.near_lead), site_.along(plan_.left)}});
-        plan_.steps.push_back(detector_step());
-        add(Phase::drill, {"Drill the holes for the leads before anything is fixed; no lead through the part of a wall "
-                           "where a screw is to go"});
-        add(Phase::adjust,
-            {"{0}: {1} of lead {2} to its left end", {feed_.name, quantity(plan_.near_lead), words_of(lead)}});
-        if (carries_itself())
-            return track_steps(lead, add);
+    }
+
+    /// Each before its unit goes up: on the wall there is no room for the drill.
+    void lead_holes(const auto& add) {
+        for (const LeadHole& hole : plan_.driver->holes) {
+            const bool side = hole.panel == LeadPanel::left_side || hole.panel == LeadPanel::right_side;
+            add(Phase::drill,
+                {side ? std::string_view{"{0}: drill {1} through its {2} for the lead before it goes up, "
+                                         "{3} up from its bottom's inside and {4} from its back"}
+                      : "{0}: drill {1} through its {2} for the lead before it goes up, {3} from its left "
+                        "side and {4} from its back",
+                 {hole.name, stock(rules_.lead_hole), words(hole.panel), quantity(hole.in), quantity(hole.from_back)}});
+        }
+    }
+
+    void even_steps(const LeadChoice& lead, const auto& add) {
         add(Phase::adjust,
             {"This lead runs along all of {0}, beside the strip. A strip that carries the current in its own thin "
              "copper "
@@ -403,6 +486,13 @@ private:
                            fmt::format("driver {:.0f} W", std::ceil(plan_.driver_watts)),
                            {"Driver of {0} or more", {watts(plan_.driver_watts)}},
                            static_cast<std::size_t>(plan_.drivers)}};
+        if (plan_.driver && !plan_.driver->holes.empty()) {
+            plan_.supplies.push_back({KitGroup::bits,
+                                      fmt::format("wood bit {:.4g} mm", rules_.lead_hole.in_mm()),
+                                      {"{0} {1}", {std::string_view{"wood bit"}, stock(rules_.lead_hole)}}});
+            plan_.supplies.push_back(
+                {KitGroup::consumables, "grommet", {"Grommet for a lead's hole"}, plan_.driver->holes.size()});
+        }
     }
 
     /// Of lead: along all of it, or as bus wire to the last place it is fed at.

@@ -11,6 +11,8 @@ inline constexpr CheckCode feed_overloaded{"feed_overloaded", Severity::error};
 inline constexpr CheckCode feed_along_nothing{"feed_along_nothing", Severity::error};
 inline constexpr CheckCode feed_place_off{"feed_place_off", Severity::error};
 inline constexpr CheckCode lead_short{"lead_short", Severity::warning};
+inline constexpr CheckCode driver_nowhere{"driver_nowhere", Severity::error};
+inline constexpr CheckCode driver_no_air{"driver_no_air", Severity::warning};
 } // namespace checks
 
 /// What a light feed comes to: its length off the drawing, its load, the drop at the lamp that gets least with every

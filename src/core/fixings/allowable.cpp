@@ -24,10 +24,15 @@ Force allowable(Force figure, FigureBasis basis, AnchorKind kind) {
     return figure / basis_divisor(basis, soft);
 }
 
-std::optional<Force> allowed_on(const Bracket& bracket) {
-    if (!bracket.rating)
+std::optional<Force> allowed_of(const std::optional<Force>& rating, FigureBasis basis) {
+    if (!rating)
         return std::nullopt;
-    return *bracket.rating / (bracket.rated_per_pair ? 2 : 1) / basis_divisor(bracket.basis, false);
+    return *rating / basis_divisor(basis, false);
+}
+
+std::optional<Force> allowed_on(const Bracket& bracket) {
+    const auto allowed = allowed_of(bracket.rating, bracket.basis);
+    return allowed && bracket.rated_per_pair ? std::optional{*allowed / 2} : allowed;
 }
 
 } // namespace yes_square

@@ -1,5 +1,6 @@
 #include "core/fixings/choose_fixing.hpp"
 
+#include "core/fixings/lining_anchor.hpp"
 #include "core/fixings/practice.hpp"
 
 #include <algorithm>
@@ -29,7 +30,7 @@ std::optional<FixingChoice> choose_anchor(const FixingGround& ground, MasonryKin
     for (const MasonryAnchor& anchor : ground.catalogue.plugs) {
         const bool wanted = ground.chosen ? anchor.id == ground.chosen->anchor
                                           : anchor.at_hand && !beyond_skill(anchor.kind, ground.rules);
-        if (!wanted || anchor.substrate != masonry || (hole && anchor.screw_diameter > *hole))
+        if (!wanted || !anchor.is_for(masonry) || (hole && anchor.screw_diameter > *hole))
             continue;
         const auto choice = weigh_anchor(anchor, ground, parts);
         if (!choice)
@@ -45,11 +46,16 @@ std::optional<FixingChoice> choose_anchor(const FixingGround& ground, MasonryKin
     return best;
 }
 
-/// The screw that the fitter chose, where it goes in at all.
-std::optional<FixingChoice> chosen_screw(const Catalogue& catalogue, const ChosenFixing& chosen,
-                                         const WoodPlace& place) {
-    if (!chosen.gauge)
-        return std::nullopt;
+/// The screw or the insert nut that the fitter chose, where it goes in at all.
+std::optional<FixingChoice> chosen_screw(const FixingGround& ground, const WoodPlace& place) {
+    const Catalogue& catalogue = ground.catalogue;
+    const ChosenFixing& chosen = *ground.chosen;
+    if (!chosen.gauge) {
+        const auto nut = std::ranges::find(catalogue.plugs, chosen.anchor, &MasonryAnchor::id);
+        return nut != catalogue.plugs.end() && nut->in_timber() && place.framing.open
+                   ? weigh_insert(*nut, ground, place)
+                   : std::nullopt;
+    }
     const auto at_hand = std::ranges::find(catalogue.wood_screws, *chosen.gauge, &WoodScrew::gauge);
     WoodScrew stock = at_hand == catalogue.wood_screws.end() ? WoodScrew{*chosen.gauge, {}} : *at_hand;
     const ScrewProperties screw = properties(stock);
@@ -74,6 +80,21 @@ std::string name_of(const ChosenFixing& chosen, const Catalogue& catalogue) {
     return lining == catalogue.lining_anchors.end() ? chosen.anchor : lining->name;
 }
 
+bool goes_into(const ChosenFixing& fixing, const Wall& wall, const Catalogue& catalogue) {
+    if (fixing.gauge)
+        return std::holds_alternative<Framing>(wall.structure);
+    const auto lining = std::ranges::find(catalogue.lining_anchors, fixing.anchor, &LiningAnchor::id);
+    if (lining != catalogue.lining_anchors.end())
+        return by_packet(*lining, wall).has_value();
+    const auto* masonry = std::get_if<Masonry>(&wall.structure);
+    const auto* framing = std::get_if<Framing>(&wall.structure);
+    const auto anchor = std::ranges::find(catalogue.plugs, fixing.anchor, &MasonryAnchor::id);
+    if (anchor == catalogue.plugs.end())
+        return false;
+    return anchor->in_timber() ? framing && framing->material == StudMaterial::timber && framing->open
+                               : masonry && anchor->is_for(masonry->kind);
+}
+
 const WoodScrew* screw_for(const Catalogue& catalogue, TimberSchool school, Length hole) {
     return widest(catalogue, school, hole, [](const ScrewProperties&) { return true; });
 }
@@ -95,7 +116,7 @@ std::optional<FixingChoice> choose_fixing(const FixingGround& ground, Substrate 
         return std::nullopt;
     const WoodPlace place{wall, *framing, rules.timber, substrate, parts, rules.penetration_wanted};
     if (chosen)
-        return chosen_screw(catalogue, *chosen, place);
+        return chosen_screw(ground, place);
     const DrivenThrough& through = parts.front().through;
     std::optional<FixingChoice> best;
     if (through.hole)

@@ -10,6 +10,9 @@ namespace yes_square {
 /// What a chosen fixing is called; its id where the catalogue has it no more.
 std::string name_of(const ChosenFixing& chosen, const Catalogue& catalogue);
 
+/// Whether it is for walls like this one at all: a screw for studs, an anchor for its kind of masonry.
+bool goes_into(const ChosenFixing& fixing, const Wall& wall, const Catalogue& catalogue);
+
 /// The largest gauge of wood screws of a school in the catalogue whose shank passes a hole; none where none does.
 const WoodScrew* screw_for(const Catalogue& catalogue, TimberSchool school, Length hole);
 

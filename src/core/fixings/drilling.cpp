@@ -55,7 +55,9 @@ std::vector<DrillPass> drill_passes(const Wall& wall, const Fixing& fixing, Leng
         return passes;
     }
     passes.push_back({DrillStage::full, "wood bit", fixing.hole_diameter, fixing.drill_depth, false, false,
-                      "no wood on the bit: stop, find the stud"});
+                      fixing.by_packet
+                          ? "square to the face; the nut is turned in flush with the wood, before the lining"
+                          : "no wood on the bit: stop, find the stud"});
     return passes;
 }
 

@@ -12,6 +12,7 @@ constexpr int practice_for(AnchorKind kind) {
     switch (kind) {
     case AnchorKind::plug:
     case AnchorKind::frame_plug:
+    case AnchorKind::insert_nut:
     case AnchorKind::cavity_anchor:
     case AnchorKind::self_drilling:
         return 0;

@@ -23,6 +23,8 @@ Sentence good_for(AnchorKind kind) {
         return {"for sound concrete, well away from edges; tighten to its torque"};
     case AnchorKind::resin_bar:
         return {"no spreading force: for weak or crumbling masonry; wait until it is cured"};
+    case AnchorKind::insert_nut:
+        return {"a machine screw goes in and out of it as often as you like"};
     case AnchorKind::cavity_anchor:
     case AnchorKind::toggle:
     case AnchorKind::self_drilling:
@@ -70,7 +72,9 @@ FixingOption option_of(const MasonryAnchor& anchor, MasonryKind masonry, const F
     option.why.push_back(good_for(anchor.kind));
     if (!anchor.at_hand)
         option.refused.push_back({"It is not in the van"});
-    if (anchor.substrate != masonry)
+    if (anchor.in_timber())
+        option.refused.push_back({"It goes into bare timber only"});
+    else if (!anchor.is_for(masonry))
         option.refused.push_back({"Its figures are for {0}", {words(anchor.substrate)}});
     if (through.hole && anchor.screw_diameter > *through.hole)
         option.refused.push_back(
@@ -128,7 +132,24 @@ std::vector<FixingOption> rank_fixings(const FixingGround& ground, Substrate sub
         } else {
             next.option.as.anchor = anchor.id;
             next.option.choice.fixing.name = anchor.name;
-            next.option.refused.push_back({"It holds in masonry only"});
+            if (anchor.in_timber())
+                next.option.why.push_back(good_for(anchor.kind));
+            if (!anchor.in_timber())
+                next.option.refused.push_back({"It holds in masonry only"});
+            else if (!wood || !framing->open)
+                next.option.refused.push_back({"It goes into bare timber only, before the lining is on"});
+            else if (const auto choice = weigh_insert(
+                         anchor, ground, {wall, *framing, rules.timber, substrate, parts, rules.penetration_wanted})) {
+                next.option.choice = *choice;
+                next.used = choice->utilisation;
+                if (choice->utilisation.over())
+                    next.option.refused.push_back(
+                        {"Loaded to {0} of what it bears here", {ratio(choice->utilisation)}});
+            } else {
+                next.option.refused.push_back({"Its machine screw does not pass or reach, or its bore of {0} comes too "
+                                               "near the wood's edge",
+                                               {stock(anchor.hole_diameter)}});
+            }
         }
     }
     for (const LiningAnchor& anchor : catalogue.lining_anchors) {

@@ -16,7 +16,7 @@ Working used_working(std::string subject, Sentence title, const FixingStrength& 
             used = here;
             worst = demand;
         }
-    const bool plain_sum = substrate == Substrate::masonry || substrate == Substrate::lining;
+    const bool plain_sum = substrate == Substrate::masonry || substrate == Substrate::lining || strength.by_packet;
     const double lasts = plain_sum ? 1 : lasting(strength, worst.duration);
     const Force pull_held = strength.tension * lasts;
     const Force shear_held = strength.shear * lasts;

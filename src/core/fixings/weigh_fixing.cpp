@@ -190,8 +190,11 @@ std::optional<FixingChoice> best_length(const WoodScrew& screws, const WoodPlace
     return best;
 }
 
-std::optional<FixingChoice> weigh_anchor(const MasonryAnchor& anchor, const FixingGround& ground,
-                                         const std::vector<HeldPart>& parts) {
+namespace {
+
+/// Behind a part, with whatever its ground is.
+std::optional<FixingChoice> weigh_by_packet(const MasonryAnchor& anchor, const FixingGround& ground,
+                                            const std::vector<HeldPart>& parts) {
     Length most; // what the screw passes before the masonry
     Length least = 10'000_mm;
     for (const HeldPart& part : parts) {
@@ -222,6 +225,30 @@ std::optional<FixingChoice> weigh_anchor(const MasonryAnchor& anchor, const Fixi
     return choice;
 }
 
+} // namespace
+
+std::optional<FixingChoice> weigh_anchor(const MasonryAnchor& anchor, const FixingGround& ground,
+                                         const std::vector<HeldPart>& parts) {
+    return weigh_by_packet(anchor, ground, parts);
+}
+
+std::optional<FixingChoice> weigh_insert(const MasonryAnchor& nut, const FixingGround& ground, const WoodPlace& place) {
+    const Length edge = std::max(nut.edge, nut.hole_diameter * 3 / 2);
+    const bool near_edge =
+        edge > place.framing.stud_width / 2 || std::ranges::any_of(place.parts, [&](const HeldPart& part) {
+            return part.through.to_edge && *part.through.to_edge < edge;
+        });
+    if (near_edge || (place.hole() && nut.screw_diameter > *place.hole()))
+        return std::nullopt;
+    auto choice = weigh_by_packet(nut, ground, place.parts);
+    if (!choice || choice->fixing.drill_depth - place.wall.lining_thickness() > place.framing.stud_depth - back_cover)
+        return std::nullopt;
+    choice->fixing.by_packet = true;
+    for (FixingStrength& strength : choice->at)
+        strength.by_packet = true;
+    return choice;
+}
+
 double lasting(const FixingStrength& strength, double duration) {
     if (strength.school == TimberSchool::en)
         return duration > duration_stored ? en_people / en_stored : 1;
@@ -229,7 +256,7 @@ double lasting(const FixingStrength& strength, double duration) {
 }
 
 Utilisation utilisation_of(const FixingStrength& strength, Substrate substrate, const HoleDemand& demand) {
-    if (substrate == Substrate::masonry || substrate == Substrate::lining) {
+    if (substrate == Substrate::masonry || substrate == Substrate::lining || strength.by_packet) {
         const Utilisation pulled = Utilisation::of(demand.tension, strength.tension);
         const Utilisation sheared = Utilisation::of(demand.shear(), strength.shear);
         return Utilisation{pulled.number() + sheared.number()};

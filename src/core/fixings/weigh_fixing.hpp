@@ -89,6 +89,11 @@ std::optional<FixingChoice> best_length(const WoodScrew& screws, const WoodPlace
 std::optional<FixingChoice> weigh_anchor(const MasonryAnchor& anchor, const FixingGround& ground,
                                          const std::vector<HeldPart>& parts);
 
+/// An insert nut in bare timber with the shortest of its machine screws that fills it. None: no screw of it is long
+/// enough and stays inside the stud, or the bore comes too near the wood's edge: less than 1.5 of its diameters, or
+/// what its packet says (house rule).
+std::optional<FixingChoice> weigh_insert(const MasonryAnchor& nut, const FixingGround& ground, const WoodPlace& place);
+
 /// What a screw in wood bears for a load of some duration (duration_stored, duration_people), of what it bears for
 /// stored goods.
 double lasting(const FixingStrength& strength, double duration);

@@ -118,6 +118,7 @@ void fields(auto& visit, Is<HangingGear> auto& gear) {
                     .asked("One bears")
                     .or_none("its maker says nothing")
                     .known_by_mass());
+    visit.optional("basis", gear.basis, asked("Its packet calls it"));
     visit.optional("own", gear.own);
     visit.optional("at_hand", gear.at_hand, in_the_van());
     visit.optional("picture", gear.picture, in_a_picture());

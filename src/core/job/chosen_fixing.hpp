@@ -24,7 +24,7 @@ struct ChosenFixing {
 
 /// Which of a thing's holes: numbers from 1 as they are told, 0 and empty for all of them.
 struct FixingSpot {
-    std::string unit = {}; ///< id of a unit of a run
+    std::string unit = {}; ///< id of a unit of a run; of a shelf "left" or "right": its strip on the wall beside
     int place = 0;         ///< along it, from the left
     int row = 0;           ///< of what is screwed on there, from the top
     bool operator==(const FixingSpot&) const = default;

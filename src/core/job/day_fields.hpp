@@ -45,6 +45,15 @@ void fields(auto& visit, Is<NotBefore> auto& wait) {
                    Meaning{}.told("Id of a room that is not free or of a thing whose parts are not there; empty: the "
                                   "delivery"));
     visit.required("day", wait.day, Meaning{"a day", Range::more_than_zero}.told("Counted from the first of the work"));
+    visit.optional("from", wait.from,
+                   Meaning{"an hour", Range::not_negative}.told("O'clock; 0: as the day's work begins"));
+}
+
+void fields(auto& visit, Is<RoomShut> auto& shut) {
+    visit.required("room", shut.room, Meaning{}.told("Id of the room"));
+    visit.required("day", shut.day, Meaning{"a day", Range::more_than_zero}.told("Counted from the first of the work"));
+    visit.required("from", shut.from, Meaning{"an hour", Range::not_negative}.told("O'clock: 7.5 is half past seven"));
+    visit.required("to", shut.to, Meaning{"an hour", Range::more_than_zero}.told("O'clock"));
 }
 
 void fields(auto& visit, Is<WorkDays> auto& days) {
@@ -55,6 +64,7 @@ void fields(auto& visit, Is<WorkDays> auto& days) {
                    Meaning{"a day of work", Range::more_than_zero}.told("That comes next").asked("Next is day"));
     visit.list("helpers", days.helpers);
     visit.list("not_before", days.not_before);
+    visit.list("shut", days.shut);
 }
 
 void fields(auto& visit, Is<MadeHole> auto& hole) {
@@ -113,6 +123,15 @@ void fields(auto& visit, Is<LogEntry> auto& entry) {
                    Meaning{}.told("Of a drawn signature: an SVG path in a field 1000 wide and 300 high"));
 }
 
+void fields(auto& visit, Is<DriverPlace> auto& driver) {
+    visit.optional("at", driver.at, Meaning{}.told("Where it is").asked("Its driver is"));
+    visit.optional("x", driver.x,
+                   along_wall(Range::any).told("Its middle, from the wall's left end").asked("Driver at"));
+    visit.optional("height", driver.height,
+                   Meaning{"a height", Range::any}.told("Above the datum, of one on the wall").asked("Driver, up"));
+    visit.optional("unit", driver.unit, Meaning{}.told("Id of the unit that it is in"));
+}
+
 void fields(auto& visit, Is<LightFeed> auto& feed) {
     visit.required("id", feed.id, Meaning{}.told("Unlike any other id"));
     visit.required("name", feed.name, Meaning{}.told("As the fitter calls it").asked("Name"));
@@ -145,6 +164,7 @@ void fields(auto& visit, Is<LightFeed> auto& feed) {
                    Meaning{"a load", Range::more_than_zero, "That draws", "W"}.told("Of a load that moves"));
     visit.optional("loop", feed.loop,
                    Meaning{}.told("Its ends meet").asked("Its ends").either("are free", "meet: a loop"));
+    visit.part("driver", feed.driver);
     visit.lengths("fed_at", feed.fed_at,
                   Meaning{"a distance from its left end", Range::not_negative}
                       .told("Where its own conductors are fed, by taps of the bus wire")

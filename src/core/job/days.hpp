@@ -18,12 +18,23 @@ struct HelperTime {
     bool operator==(const HelperTime&) const = default;
 };
 
-/// What cannot begin before a day: work in a room that is not free, a thing whose parts are not there.
+/// What cannot begin before an hour of a day: work in a room that is not free, a thing whose parts are not there.
 struct NotBefore {
     std::string of; ///< id of a room or of a thing; empty: all that waits for the delivery
     int day = 1;
+    double from = 0; ///< o'clock; 0: as the day's work begins
     UnknownMembers unknown = {};
     bool operator==(const NotBefore&) const = default;
+};
+
+/// Hours of a day in which nobody works in a room: it is slept in, taught in, being painted.
+struct RoomShut {
+    std::string room; ///< id
+    int day = 1;
+    double from = 12;
+    double to = 13;
+    UnknownMembers unknown = {};
+    bool operator==(const RoomShut&) const = default;
 };
 
 struct WorkDays {
@@ -32,6 +43,7 @@ struct WorkDays {
     int next = 1;      ///< the day of work that comes next: what is ticked off was done before it
     std::vector<HelperTime> helpers = {};
     std::vector<NotBefore> not_before = {};
+    std::vector<RoomShut> shut = {};
     UnknownMembers unknown = {};
     bool operator==(const WorkDays&) const = default;
 

@@ -19,6 +19,17 @@ enum class FeedLoad {
     moving, ///< one load that may stand anywhere: a lamp on a track, something that drives
 };
 
+/// Where its driver is.
+enum class DriverAt { not_told, on_wall, over_units, behind_plinth, in_unit };
+struct DriverPlace {
+    DriverAt at = DriverAt::not_told;
+    Length x = {};         ///< of its middle from the wall's left end
+    Length height = {};    ///< above the datum, on the wall
+    std::string unit = {}; ///< id of the unit that it is in
+    UnknownMembers unknown = {};
+    bool operator==(const DriverPlace&) const = default;
+};
+
 struct LightFeed {
     std::string id;
     std::string name;
@@ -35,8 +46,9 @@ struct LightFeed {
     std::optional<Conductor> conductor = {}; ///< none: the thinnest that will do
     double own_ohm = 0; ///< of a metre of its own two conductors together; 0: a lead runs beside it
     FeedLoad load = FeedLoad::spread;
-    double moving_watts = 5;         ///< of a load that moves
-    bool loop = false;               ///< its ends meet
+    double moving_watts = 5; ///< of a load that moves
+    bool loop = false;       ///< its ends meet
+    DriverPlace driver = {};
     std::vector<Length> fed_at = {}; ///< where its own conductors are fed, from its left end; none: at its end or ends
     UnknownMembers unknown = {};
     bool operator==(const LightFeed&) const = default;

@@ -246,6 +246,7 @@ void fields(auto& visit, Is<CabinetUnit> auto& unit) {
     visit.optional("rail_wood", unit.rail_wood);
     visit.maybe("hook_rating_n", unit.hook_rating,
                 Meaning{"a rating", Range::more_than_zero}.asked("A hook bears").known_by_mass());
+    visit.optional("hook_basis", unit.hook_basis, asked("Its maker calls it"));
     visit.part("hook_plate", unit.hook_plate);
     visit.optional("hinge", unit.hinge, asked("Doors"));
     visit.maybe_part("appliance", unit.appliance);
@@ -286,6 +287,11 @@ void fields(auto& visit, Is<Run> auto& run) {
     visit.list("units", run.units);
     visit.list("cut_outs", run.cut_outs);
     visit.part("rail", run.rail);
+    visit.optional("channel", run.channel,
+                   Meaning{"a height", Range::not_negative}
+                       .told("Of a handle channel along the units' tops, under the worktop; 0: none")
+                       .asked("Handle channel, high")
+                       .or_none("there is none"));
     visit.lengths("rail_pins", run.rail_pins,
                   Meaning{"a distance from the left end", Range::not_negative}
                       .told("The rail is fixed right here, from the run's left end; other places are found round it")

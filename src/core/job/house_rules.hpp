@@ -55,13 +55,16 @@ struct RunRules {
     Length thin_back = Length::inches(0, {1, 4});  ///< [cp] a back up to this holds nothing
     Length rail_back = 15_mm;                      ///< [hr] a back this thick stands for rails that nobody entered
     Length screw_head = Length::inches(0, {1, 2}); ///< [cp] a cabinet screw's broad head, or its washer
-    Length joint_cover = 4_mm;   ///< [hr] a screw that joins two units is at least this much shorter than both sides
-    Length hook_drop = 52_mm;    ///< [cp] of a hook bracket's wall plate below the unit's top
-    Length rail_drop = 40_mm;    ///< [hr] of a suspension rail's lower edge below the unit's top; its sheet says
-    Length rail_stock = 84_in;   ///< [cp] suspension rail is cut from this
-    Length rail_studs = 16_in;   ///< [cp] fixed this often into studs
-    Length rail_masonry = 12_in; ///< [cp] and this often into masonry
-    Length leg_least = 100_mm;   ///< [hr] of an adjustable leg, and at its longest
+    Length joint_cover = 4_mm;      ///< [hr] a screw that joins two units is at least this much shorter than both sides
+    Length hook_drop = 52_mm;       ///< [cp] of a hook bracket's wall plate below the unit's top
+    Length rail_drop = 40_mm;       ///< [hr] of a suspension rail's lower edge below the unit's top; its sheet says
+    Length rail_stock = 84_in;      ///< [cp] suspension rail is cut from this
+    Length channel_stock = 2500_mm; ///< [hr] handle channel is cut from this
+    Length worktop_stock = 4100_mm; ///< [cp] worktops are to be had up to this, where no stock is entered
+    Length joint_clear = 300_mm;    ///< [cp] a worktop's joint keeps this off what is cut out of it
+    Length rail_studs = 16_in;      ///< [cp] fixed this often into studs
+    Length rail_masonry = 12_in;    ///< [cp] and this often into masonry
+    Length leg_least = 100_mm;      ///< [hr] of an adjustable leg, and at its longest
     Length leg_most = 170_mm;
     Length shim_most = 12_mm;            ///< [hr] under a unit that stands on the floor itself; more is a packer strip
     Length foot_inset = 50_mm;           ///< [hr] of a foot from the unit's sides, back and front
@@ -130,6 +133,7 @@ struct ShelfRules {
     Length tier_room = 20_mm;                      ///< [hr] between a bracket's leg and the shelf below it
     Length ledge_deepest = 150_mm;                 ///< [hr] of a picture ledge: deeper ones wring their strip
     Length ledge_screw_room = 30_mm;               ///< [hr] of its strip over its board, for a screw
+    Length loose_play = 2_mm;                      ///< [hr] a loose board is cut this much short at either end
     Length cleat_play = 2_mm;                      ///< [hr] a shelf is cut this much short of its alcove
     Length desk_least = 680_mm;                    ///< [cp] a desk's top is usually 700 to 760 up
     Length desk_most = 780_mm;                     ///< [cp]
@@ -261,8 +265,15 @@ struct FitRules {
     double mark_min = 1;                          ///< [hr] minutes for a mark
     double drill_min = 2;                         ///< [hr] for a hole
     double step_min = 5;                          ///< [hr] for any other step
+    double join_min = 5;                          ///< [hr] two units clamped and joined
+    double door_min = 8;                          ///< [hr] a door hung and set
+    double drawer_min = 4;                        ///< [hr] a unit's drawers set
+    double worktop_min = 30;                      ///< [hr] a length of worktop scribed and screwed down
+    double worktop_joint_min = 45;                ///< [hr] a joint in it
+    double plinth_min = 15;                       ///< [hr] a length of plinth or handle channel
     double resin_min = 60;                        ///< [hr] until resin bears, where its packet says no other
     double sealant_min = 720;                     ///< [hr] until sealant or glue may be wetted or strained
+    double paint_min = 240;                       ///< [hr] until a coat of paint or oil may be painted over or touched
     std::map<std::string, std::string> unknown = {};
 
     bool operator==(const FitRules&) const = default;
@@ -281,10 +292,14 @@ struct StripRules {
 
 /// Low-voltage feeds.
 struct FeedRules {
-    double drop_most = 0.05;   ///< [hr] of the voltage, at the farthest lamp
-    double driver_share = 0.8; ///< [hr] a driver is loaded to this share of its rating at most
-    double driver_watts = 60;  ///< [hr] the largest driver that is taken; more is shared among several
-    double amps_per_mm2 = 6;   ///< [hr] a lead carries this much at most
+    double drop_most = 0.05;      ///< [hr] of the voltage, at the farthest lamp
+    double driver_share = 0.8;    ///< [hr] a driver is loaded to this share of its rating at most
+    double driver_watts = 60;     ///< [hr] the largest driver that is taken; more is shared among several
+    double amps_per_mm2 = 6;      ///< [hr] a lead carries this much at most
+    Length lead_hole = 10_mm;     ///< [hr] drilled for a lead
+    Length lead_in = 25_mm;       ///< [hr] of such a hole's middle from the boards beside it
+    Length driver_room = 80_mm;   ///< [hr] over units a driver wants as much, for air and a hand
+    Length plinth_driver = 50_mm; ///< [hr] up, of a driver that lies behind a plinth
     std::map<std::string, std::string> unknown = {};
 
     bool operator==(const FeedRules&) const = default;

@@ -44,7 +44,16 @@ Length Room::floor_build_up() const {
 }
 
 bool is_cabinet(const CabinetUnit& unit) {
-    return unit.kind != UnitKind::appliance_gap && unit.kind != UnitKind::filler && unit.kind != UnitKind::end_panel;
+    switch (unit.kind) {
+    case UnitKind::appliance_gap:
+    case UnitKind::filler:
+    case UnitKind::corner_post:
+    case UnitKind::handle_channel:
+    case UnitKind::end_panel:
+        return false;
+    default:
+        return true;
+    }
 }
 
 StandsOn stands_on(const CabinetUnit& unit, RunLevel level) {

@@ -292,17 +292,19 @@ enum class AnchorKind {
     wedge_anchor,
     concrete_screw,
     resin_bar,
+    insert_nut, ///< a threaded bush in bare timber, for a machine screw
     cavity_anchor,
     toggle,
     self_drilling,
 };
 
-/// An anchor and its screw or bar for one kind of masonry. Figures are for the pair, in N.
+/// An anchor and its screw or bar for one kind of masonry, or an insert nut and its machine screw for bare timber.
+/// Figures are for the pair, in N.
 struct MasonryAnchor {
     std::string id;
     std::string name;
     AnchorKind kind = AnchorKind::plug;
-    MasonryKind substrate = MasonryKind::brick;
+    MasonryKind substrate = MasonryKind::brick; ///< not of an insert nut
     Length hole_diameter;
     Length embedment;
     Length screw_diameter;
@@ -316,6 +318,9 @@ struct MasonryAnchor {
     bool at_hand = true;
     UnknownMembers unknown = {};
     bool operator==(const MasonryAnchor&) const = default;
+
+    bool in_timber() const { return kind == AnchorKind::insert_nut; }
+    bool is_for(MasonryKind masonry) const { return !in_timber() && substrate == masonry; }
 };
 
 /// An anchor that grips the lining alone. Its figures are its packet's, for one lining of so much thickness; an anchor
@@ -343,7 +348,8 @@ struct HangingGear {
     std::string id;
     std::string name;
     Gear gear;
-    std::optional<Force> rating = {}; ///< the maker's, for one of them; none: unknown
+    std::optional<Force> rating = {};             ///< the maker's, for one of them; none: unknown
+    FigureBasis basis = FigureBasis::recommended; ///< of that
     bool own = true;
     bool at_hand = true;
     Picture picture = {};

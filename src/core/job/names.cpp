@@ -69,6 +69,7 @@ std::span<const EnumName<AnchorKind>> enum_names() {
                                                   {AnchorKind::wedge_anchor, "wedge_anchor"},
                                                   {AnchorKind::concrete_screw, "concrete_screw"},
                                                   {AnchorKind::resin_bar, "resin_bar", "resin-set bar"},
+                                                  {AnchorKind::insert_nut, "insert_nut", "insert nut, in bare timber"},
                                                   {AnchorKind::cavity_anchor, "cavity_anchor"},
                                                   {AnchorKind::toggle, "toggle"},
                                                   {AnchorKind::self_drilling, "self_drilling"}};

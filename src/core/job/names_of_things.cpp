@@ -42,6 +42,8 @@ std::span<const EnumName<UnitKind>> enum_names() {
                                                 {UnitKind::appliance_housing, "appliance_housing"},
                                                 {UnitKind::appliance_gap, "appliance_gap"},
                                                 {UnitKind::filler, "filler"},
+                                                {UnitKind::corner_post, "corner_post"},
+                                                {UnitKind::handle_channel, "handle_channel"},
                                                 {UnitKind::end_panel, "end_panel"}};
     return names;
 }
@@ -290,6 +292,7 @@ std::span<const EnumName<StuffKind>> enum_names() {
                                                  {StuffKind::stud, "stud", "stud timber"},
                                                  {StuffKind::rod, "rod", "rod"},
                                                  {StuffKind::rail, "rail", "suspension rail"},
+                                                 {StuffKind::channel, "channel", "handle channel"},
                                                  {StuffKind::worktop, "worktop", "worktop"},
                                                  {StuffKind::plinth, "plinth", "plinth"},
                                                  {StuffKind::packer, "packer", "packer"}};
@@ -343,6 +346,16 @@ template <>
 std::span<const EnumName<FeedLoad>> enum_names() {
     static constexpr EnumName<FeedLoad> names[]{{FeedLoad::spread, "spread", "Spread evenly"},
                                                 {FeedLoad::moving, "moving", "One that moves"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<DriverAt>> enum_names() {
+    static constexpr EnumName<DriverAt> names[]{{DriverAt::not_told, "not_told", "not told"},
+                                                {DriverAt::on_wall, "on_wall", "on the wall"},
+                                                {DriverAt::over_units, "over_units", "on top of wall units"},
+                                                {DriverAt::behind_plinth, "behind_plinth", "behind a plinth"},
+                                                {DriverAt::in_unit, "in_unit", "in a unit"}};
     return names;
 }
 

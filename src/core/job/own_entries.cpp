@@ -91,6 +91,7 @@ std::optional<HangingGear> gear_of(const Run& run) {
             continue;
         HangingGear gear;
         gear.rating = unit.hook_rating;
+        gear.basis = unit.hook_basis;
         if (unit.hanging == Hanging::hook_brackets)
             gear.gear = unit.hook_plate;
         else
@@ -116,6 +117,7 @@ HangingGear gear_of(const Shelf& shelf) {
     HangingGear gear;
     gear.gear = shelf.hanger;
     gear.rating = shelf.hanger_rating;
+    gear.basis = shelf.hanger_basis;
     return gear;
 }
 
@@ -123,6 +125,7 @@ void hang_on(Shelf& shelf, const HangingGear& hanger) {
     if (const auto* of = std::get_if<CeilingHanger>(&hanger.gear)) {
         shelf.hanger = *of;
         shelf.hanger_rating = hanger.rating;
+        shelf.hanger_basis = hanger.basis;
     }
 }
 
@@ -137,6 +140,7 @@ void hang_on(Run& run, const HangingGear& gear) {
             continue;
         unit.hanging = plate ? Hanging::hook_brackets : Hanging::suspension_rail;
         unit.hook_rating = gear.rating;
+        unit.hook_basis = gear.basis;
         if (plate)
             unit.hook_plate = *plate;
     }

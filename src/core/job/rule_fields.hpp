@@ -68,6 +68,12 @@ void fields(auto& visit, Is<RunRules> auto& rules) {
     visit.optional("rail_drop", rules.rail_drop,
                    margin.told("Of a suspension rail's lower edge below the unit's top; its sheet says (house rule)"));
     visit.optional("rail_stock", rules.rail_stock, length.told("Suspension rail is cut from this (common practice)"));
+    visit.optional(
+        "worktop_stock", rules.worktop_stock,
+        length.told("Worktops are to be had up to this, where no stock of them is entered (common practice)"));
+    visit.optional("joint_clear", rules.joint_clear,
+                   length.told("A worktop's joint keeps this off what is cut out of it (common practice)"));
+    visit.optional("channel_stock", rules.channel_stock, length.told("Handle channel is cut from this (house rule)"));
     visit.optional("rail_studs", rules.rail_studs, length.told("Fixed this often into studs (common practice)"));
     visit.optional("rail_masonry", rules.rail_masonry, length.told("And this often into masonry (common practice)"));
     visit.optional("leg_least", rules.leg_least, margin.told("Of an adjustable leg, and at its longest (house rule)"));
@@ -178,6 +184,8 @@ void fields(auto& visit, Is<ShelfRules> auto& rules) {
                    length.told("Of a picture ledge: deeper ones wring their strip (house rule)"));
     visit.optional("ledge_screw_room", rules.ledge_screw_room,
                    length.told("Of its strip over its board, for a screw (house rule)"));
+    visit.optional("loose_play", rules.loose_play,
+                   length.told("A loose board is cut this much short at either end (house rule)"));
     visit.optional("cleat_play", rules.cleat_play,
                    margin.told("A shelf is cut this much short of its alcove (house rule)"));
     visit.optional("skill", rules.skill);
@@ -387,10 +395,21 @@ void fields(auto& visit, Is<FitRules> auto& rules) {
     visit.optional("mark_min", rules.mark_min, minutes.told("Minutes for a mark (house rule)"));
     visit.optional("drill_min", rules.drill_min, minutes.told("For a hole (house rule)"));
     visit.optional("step_min", rules.step_min, minutes.told("For any other step (house rule)"));
+    visit.optional("join_min", rules.join_min, minutes.told("For two units clamped and joined (house rule)"));
+    visit.optional("door_min", rules.door_min, minutes.told("For a door hung and set (house rule)"));
+    visit.optional("drawer_min", rules.drawer_min, minutes.told("For a unit's drawers, set (house rule)"));
+    visit.optional("worktop_min", rules.worktop_min,
+                   minutes.told("For a length of worktop, scribed and screwed down (house rule)"));
+    visit.optional("worktop_joint_min", rules.worktop_joint_min, minutes.told("For a joint in it (house rule)"));
+    visit.optional("plinth_min", rules.plinth_min,
+                   minutes.told("For a length of plinth or handle channel (house rule)"));
     visit.optional("resin_min", rules.resin_min,
                    minutes.told("Until resin bears, where its packet says no other (house rule)"));
     visit.optional("sealant_min", rules.sealant_min,
                    minutes.told("Until sealant or glue may be wetted or strained (house rule)"));
+    visit.optional("paint_min", rules.paint_min,
+                   minutes.told("Until a coat of paint or oil may be painted over or touched, where its tin says no "
+                                "other (house rule)"));
     visit.optional("service_room", rules.service_room,
                    length.told("Kept out round a place where a service answered (house rule)"));
     visit.optional("same_hole", rules.same_hole, length.told("Nearer than this two holes are one (house rule)"));
@@ -407,6 +426,14 @@ void fields(auto& visit, Is<FeedRules> auto& rules) {
                        "The largest driver that is taken; more is shared among several (house rule)"));
     visit.optional("amps_per_mm2", rules.amps_per_mm2,
                    Meaning{"a current", Range::more_than_zero}.told("A lead carries this much at most (house rule)"));
+    constexpr Meaning length{"a length", Range::more_than_zero};
+    visit.optional("lead_hole", rules.lead_hole, length.told("Drilled for a lead (house rule)"));
+    visit.optional("lead_in", rules.lead_in,
+                   length.told("Of such a hole's middle from the boards beside it (house rule)"));
+    visit.optional("driver_room", rules.driver_room,
+                   length.told("Over units a driver wants as much, for air and a hand (house rule)"));
+    visit.optional("plinth_driver", rules.plinth_driver,
+                   length.told("Up, of a driver that lies behind a plinth (house rule)"));
 }
 
 void fields(auto& visit, Is<HouseRules> auto& rules) {

@@ -25,7 +25,9 @@ enum class UnitKind {
     appliance_housing, ///< a tall unit built round an appliance
     appliance_gap,     ///< room left for an appliance that stands there
     filler,            ///< closes a gap; its width may lie between `least` and `most`
-    end_panel,         ///< finished board on an end
+    corner_post,    ///< two strips in an inside corner before the fronts, the other `return_width` along the next wall
+    handle_channel, ///< an upright profile between two fronts that have no handles
+    end_panel,      ///< finished board on an end
 };
 
 enum class Construction { frameless, face_frame };
@@ -114,8 +116,9 @@ struct CabinetUnit {
     Hanging hanging = Hanging::screws;
     std::vector<HangingRail> rails = {}; ///< top first
     Species rail_wood = Species::unknown;
-    std::optional<Force> hook_rating = {}; ///< the maker's, for one hook; none: unknown
-    HookPlate hook_plate = {};             ///< where it hangs on hook brackets
+    std::optional<Force> hook_rating = {};             ///< the maker's, for one hook; none: unknown
+    FigureBasis hook_basis = FigureBasis::recommended; ///< of that
+    HookPlate hook_plate = {};                         ///< where it hangs on hook brackets
     DoorHinge hinge = DoorHinge::none;
     std::optional<Appliance> appliance = {};
     Length least = {};
@@ -169,6 +172,7 @@ struct Run {
     std::vector<CabinetUnit> units = {};
     std::vector<CutOut> cut_outs = {};  ///< in its worktops, from the run's left end
     SuspensionRail rail = {};           ///< that its units hang on, where they do
+    Length channel = {};                ///< height of a handle channel along its units' tops; 0: none
     std::vector<Length> rail_pins = {}; ///< where its rail is fixed because the fitter says so, from its left end
     FixingChoices fixing = {};          ///< by the fitter; none: the program chooses
     UnknownMembers unknown = {};

@@ -234,6 +234,7 @@ struct Shelf {
     std::vector<Length> hangers = {};        ///< where it hangs from a ceiling joist, from the left end: over a door
     CeilingHanger hanger = {};               ///< each of those
     std::optional<Force> hanger_rating = {}; ///< the maker's greatest load on one; none: unknown
+    FigureBasis hanger_basis = FigureBasis::recommended; ///< of that
     Length hanger_spacer = {};     ///< a block between the ceiling and each: past a cornice, or for its height
     std::vector<Length> pins = {}; ///< where a bracket stands because the fitter says so, from the left end
     bool drilled = false;          ///< those are holes that the board has: brackets stand there and nowhere else
@@ -247,6 +248,9 @@ struct Shelf {
     std::vector<CutOut> cut_outs = {};
     Mass board_mass = 0;           ///< of one board as weighed, with its lip; 0: reckoned from what it is made of
     std::vector<Goods> goods = {}; ///< besides the even load
+    bool loose =
+        false;     ///< of a board on arms: dropped in between its neighbours, a little short, and screwed to nothing
+    int coats = 0; ///< of paint or oil that the fitter gives its boards; 0: they come as they are
     bool out_of_reach =
         false; ///< the fitter says that nobody can lean on it: furniture stands before it, or it hangs high
     FixingChoices fixing = {}; ///< by the fitter; none: the program chooses

@@ -284,6 +284,7 @@ void fields(auto& visit, Is<Shelf> auto& shelf) {
                     .asked("One hanger bears")
                     .or_none("its packet says nothing")
                     .known_by_mass());
+    visit.optional("hanger_basis", shelf.hanger_basis, asked("Its packet calls it"));
     visit.optional("hanger_spacer", shelf.hanger_spacer,
                    Meaning{"a thickness", Range::not_negative}
                        .told("A block between the ceiling and each hanger's plate; 0: none")
@@ -315,6 +316,16 @@ void fields(auto& visit, Is<Shelf> auto& shelf) {
                        .asked("One board weighs")
                        .or_none("reckoned"));
     visit.list("goods", shelf.goods);
+    visit.optional("loose", shelf.loose,
+                   Meaning{}
+                       .told("Its board is dropped in between its neighbours, a little short, and screwed to nothing")
+                       .asked("Its board is")
+                       .either("screwed down", "dropped in loose"));
+    visit.optional("coats", shelf.coats,
+                   Meaning{"a number of coats", Range::not_negative}
+                       .told("Of paint or oil that its boards get before they are hung; 0: none")
+                       .asked("Coats of paint or oil")
+                       .or_none("it comes as it is"));
     visit.optional("out_of_reach", shelf.out_of_reach,
                    Meaning{}
                        .told("The fitter says that nobody can lean on it")

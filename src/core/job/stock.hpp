@@ -11,7 +11,7 @@
 namespace yes_square {
 
 /// What a part is cut from: a sheet, or a length of something.
-enum class StuffKind { sheet, board, cleat, stud, rod, rail, worktop, plinth, packer };
+enum class StuffKind { sheet, board, cleat, stud, rod, rail, channel, worktop, plinth, packer };
 
 /// A size of stock that can be bought, or lengths and sheets that lie there already.
 struct Stock {

@@ -120,6 +120,7 @@ struct FixingStrength {
     Length gap = {};                         ///< lining and packing between, which bear nothing
     TimberSchool school = TimberSchool::nds; ///< by which a screw in wood was reckoned
     std::size_t together = 1;                ///< screws pulled as one group, by EN
+    bool by_packet = false; ///< of what sits in timber: its figures are its packet's, whatever the load's duration
     bool operator==(const FixingStrength&) const = default;
 };
 
@@ -177,6 +178,8 @@ struct Step {
     double wait_min = 0;           ///< of Phase::cure: so long, where the packet says no other
     bool of_wall = false;          ///< said once for all that hangs on the wall
     std::optional<Lift> lift = {}; ///< something is lifted and held
+    bool at_bench = false;         ///< it and the thing's marks and holes wait for one another only when it is hung
+    double minutes = 0;            ///< that it takes; 0: as any step of its phase
 };
 
 /// A step with a lift, and the hands that it takes.

@@ -38,6 +38,31 @@ struct LeadChoice {
     bool does = false;
 };
 
+/// A hole for a lead, drilled before its unit goes up.
+enum class LeadPanel { top, bottom, left_side, right_side };
+struct LeadHole {
+    std::string unit; ///< id
+    std::string name; ///< the unit's
+    LeadPanel panel = LeadPanel::bottom;
+    Length in; ///< of its middle: from the unit's left side, of a top or bottom; up from inside the bottom, of a side
+    Length from_back; ///< from the back's inside
+};
+
+/// "bottom", "left side".
+std::string_view words(LeadPanel panel);
+
+/// Where a driver is, and what its leads want.
+struct DriverPlan {
+    DriverAt at = DriverAt::not_told;
+    bool known = true; ///< false: there is no such place
+    Length x;
+    Length z;                       ///< above the datum
+    Length lead;                    ///< to the light's left end, along and up
+    Length far_lead;                ///< to its right end
+    std::optional<Length> air = {}; ///< over it, of one on top of units
+    std::vector<LeadHole> holes;
+};
+
 struct FeedPlan : ThingPlan {
     Length left;
     Length right;
@@ -53,7 +78,8 @@ struct FeedPlan : ThingPlan {
     std::vector<LeadChoice> leads;   ///< from the thinnest
     std::optional<std::size_t> lead; ///< chosen; none: none will do
     int drivers = 1;
-    double driver_watts = 0; ///< that each must be rated for at least
+    double driver_watts = 0;          ///< that each must be rated for at least
+    std::optional<DriverPlan> driver; ///< none: nobody told where
     Length length() const { return right - left; }
 };
 

@@ -50,11 +50,11 @@ Working longer(Sentence title, Length wanted, Length on) {
 void leave_long(CutPart& part, Length on) {
     if (on <= Length{})
         return;
-    part.working = longer({"Left long to be cut to the wall"}, part.length, on);
+    part.working = longer({"Left long to be cut to what stands beside it"}, part.length, on);
     part.length += on;
     // What is cut out of it is said first: its places are measured when it has its length.
     if (part.mind.empty())
-        part.mind = {"left long: measure between the walls at its height, then cut"};
+        part.mind = {"left long: measure between what it stands between, at its height, then cut"};
 }
 
 void leave_broad(CutPart& part, Length on) {

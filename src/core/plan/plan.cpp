@@ -70,6 +70,20 @@ std::string_view words(IslandJoint::What what) {
     return {};
 }
 
+std::string_view words(LeadPanel panel) {
+    switch (panel) {
+    case LeadPanel::top:
+        return "top";
+    case LeadPanel::bottom:
+        return "bottom";
+    case LeadPanel::left_side:
+        return "left side";
+    case LeadPanel::right_side:
+        return "right side";
+    }
+    return {};
+}
+
 std::string_view words(Verdict verdict) {
     switch (verdict) {
     case Verdict::within:

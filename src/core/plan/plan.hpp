@@ -90,7 +90,8 @@ struct CleatPlan {
     std::vector<HoleDemand> loads; ///< of a screw, in every case
     bool wall_known = false;       ///< what it is screwed to was surveyed; else taken to be built like the shelf's wall
     std::optional<Fixing> fixing;
-    Utilisation utilisation; ///< of its worst screw; unknown: nothing known holds it
+    Utilisation utilisation;                ///< of its worst screw; unknown: nothing known holds it
+    std::optional<StripBeside> beside = {}; ///< of one on a side wall: to choose a fixing for it alone
 };
 
 /// Wood between two studs of open framing, for fixings that miss them.

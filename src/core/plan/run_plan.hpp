@@ -120,18 +120,20 @@ struct RailHold {
 
 /// A strip cut for the run: rail, worktop, plinth, ledger, packer.
 struct RunPiece {
-    enum class What { worktop, plinth, suspension_rail, ledger };
+    enum class What { worktop, plinth, suspension_rail, ledger, channel };
     What what = What::plinth;
     Length from; ///< along the wall
     Length to;
-    Length z;                          ///< of the edge it is set by: a rail's and a ledger's lower, a worktop's top
-    Length breadth;                    ///< worktop: front to back; plinth: height
+    Length z;       ///< of the edge it is set by: a rail's and a ledger's lower, a worktop's and a channel's top
+    Length breadth; ///< worktop: front to back; plinth, channel: height
     std::vector<Length> cuts;          ///< its lengths, left to right
     std::vector<Length> fixings;       ///< places of its screws along the wall
     RailHold hold = {};                ///< of a suspension rail
     std::size_t screws = 0;            ///< up into a worktop, out of the units under it
     std::vector<CutOut> cut_outs = {}; ///< of a worktop, from its own left end
-    Mass mass = 0;                     ///< of a worktop, in one length
+    Mass mass = 0;                     ///< of a worktop, all its lengths
+    std::vector<Length> joints =
+        {}; ///< of a worktop, along the wall: between its lengths, and in corners with another's
 };
 
 /// One kind of joint of what holds an island's units to the floor.

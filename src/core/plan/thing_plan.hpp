@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/job/job.hpp"
 #include "core/job/listed.hpp"
 #include "core/plan/check.hpp"
 #include "core/plan/outline.hpp"
@@ -20,6 +21,12 @@ struct WallThing {
     Length depth; ///< out of the wall
 };
 
+/// A strip of a thing on the wall beside its end, whose screws are in no plan of its own wall.
+struct StripBeside {
+    PlannedHole worst; ///< of its screws the one that is used most; where it is, is not told
+    Wall ground;       ///< how that wall is built
+};
+
 /// What every thing's plan has, whatever its kind. All lists, tables, drawings of the day read this and know no kind.
 struct ThingPlan {
     std::string id;
@@ -27,6 +34,7 @@ struct ThingPlan {
     std::vector<WallThing> room; ///< it takes: a shelf once for each tier and strip, a run its units, a light none
     std::vector<PlannedLine> lines;
     std::vector<PlannedHole> holes; ///< in its wall
+    std::vector<StripBeside> beside;
     std::vector<CutPart> parts;
     std::vector<Supply> supplies;
     std::vector<Step> steps;

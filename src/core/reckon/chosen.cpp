@@ -15,7 +15,16 @@ std::vector<const PlannedHole*> holes_at(const ThingPlan& thing, const FixingSpo
     for (const PlannedHole& hole : thing.holes)
         if (where.everywhere() || (!hole.spot.everywhere() && where.covers(hole.spot)))
             holes.push_back(&hole);
+    for (const StripBeside& strip : thing.beside)
+        if (where.covers(strip.worst.spot))
+            holes.push_back(&strip.worst);
     return holes;
+}
+
+const StripBeside* strip_at(const FixingSpot& where, const ThingPlan& thing) {
+    const auto strip =
+        std::ranges::find(thing.beside, where.unit, [](const StripBeside& s) { return s.worst.spot.unit; });
+    return where.unit.empty() || strip == thing.beside.end() ? nullptr : &*strip;
 }
 
 std::string_view name_of_unit(const std::string& id, const ThingPlan& thing) {
@@ -47,11 +56,21 @@ std::string_view pattern_of(Came came, const FixingSpot& where) {
     return all[(where.place > 0 ? 1U : 0U) + (where.row > 0 ? 2U : 0U)];
 }
 
+/// The same of a strip on the wall beside.
+std::string_view pattern_of_strip(Came came, const FixingSpot& where) {
+    if (where.unit == "left")
+        return came == Came::failed ? "{0}, the strip on the wall at its left: {1}, chosen by hand, will not do here"
+                                    : "{0}, the strip on the wall at its left: {1}, chosen by hand";
+    return came == Came::failed ? "{0}, the strip on the wall at its right: {1}, chosen by hand, will not do here"
+                                : "{0}, the strip on the wall at its right: {1}, chosen by hand";
+}
+
 Check& say_came(std::vector<Check>& said, Came came, const FixingAt& at, const ThingPlan& thing,
                 const Catalogue& catalogue) {
-    const std::string subject{at.where.unit.empty() ? thing.name : name_of_unit(at.where.unit, thing)};
+    const std::string subject{at.where.unit.empty() || strip_at(at.where, thing) ? thing.name
+                                                                                 : name_of_unit(at.where.unit, thing)};
     return add_check(said, came == Came::failed ? checks::fixing_by_hand_fails : checks::fixing_by_hand,
-                     {pattern_of(came, at.where),
+                     {strip_at(at.where, thing) ? pattern_of_strip(came, at.where) : pattern_of(came, at.where),
                       {subject, name_of(at.fixing, catalogue), count(static_cast<std::size_t>(at.where.place)),
                        count(static_cast<std::size_t>(at.where.row))}});
 }
@@ -93,6 +112,8 @@ std::vector<FixingSpot> fixing_spots(const ThingPlan& thing) {
     for (const PlannedHole& hole : thing.holes)
         if (!hole.spot.everywhere())
             all.push_back(&hole);
+    for (const StripBeside& strip : thing.beside)
+        all.push_back(&strip.worst);
     std::vector<Found> found;
     // Rows, units and places before what is said more closely.
     for (const unsigned parts : {4U, 1U, 2U, 5U, 3U, 6U, 7U})
@@ -124,11 +145,19 @@ Sentence words(const FixingSpot& where, const ThingPlan& thing) {
                                  : Sentence{"place {0}", {place}};
         return where.row > 0 ? Sentence{"row {0} from the top", {row}} : Sentence{"all of it"};
     }
+    if (strip_at(where, thing))
+        return {where.unit == "left" ? std::string_view{"the strip on the wall at its left"}
+                                     : "the strip on the wall at its right"};
     const std::string unit{name_of_unit(where.unit, thing)};
     if (where.place > 0)
         return where.row > 0 ? Sentence{"{0}: place {1}, row {2} from the top", {unit, place, row}}
                              : Sentence{"{0}: place {1}", {unit, place}};
     return where.row > 0 ? Sentence{"{0}: row {1} from the top", {unit, row}} : Sentence{"{0}", {unit}};
+}
+
+const Wall& ground_at(const FixingSpot& where, const ThingPlan& thing, const Wall& own) {
+    const StripBeside* strip = strip_at(where, thing);
+    return strip ? strip->ground : own;
 }
 
 Force pull_on(const FixingSpot& where, const ThingPlan& thing) {

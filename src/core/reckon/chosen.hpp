@@ -38,6 +38,8 @@ bool fixed_with(const ThingPlan& thing, const FixingSpot& where, const ChosenFix
 std::vector<FixingSpot> fixing_spots(const ThingPlan& thing);
 /// "row 1 from the top", "wall unit 60, screw 2".
 Sentence words(const FixingSpot& where, const ThingPlan& thing);
+/// The wall that those holes are in: a strip's may be the one beside it.
+const Wall& ground_at(const FixingSpot& where, const ThingPlan& thing, const Wall& own);
 /// The most that any case pulls at one of its holes.
 Force pull_on(const FixingSpot& where, const ThingPlan& thing);
 

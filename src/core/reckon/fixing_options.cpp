@@ -45,12 +45,16 @@ FixingOption judge(const ThingPlan& thing, const FixingSpot& where, const Chosen
     const std::string name = name_of(chosen, catalogue);
     option.choice.fixing.name = name;
     option.choice.utilisation = Utilisation::none();
-    for (const PlannedHole& hole : thing.holes)
+    const auto weigh = [&](const PlannedHole& hole) {
         if (hole.fixing && hole.fixing->name == name && where.covers(hole.spot) &&
             hole.utilisation >= option.choice.utilisation) {
             option.choice.fixing = *hole.fixing;
             option.choice.utilisation = hole.utilisation;
         }
+    };
+    std::ranges::for_each(thing.holes, weigh);
+    for (const StripBeside& strip : thing.beside)
+        weigh(strip.worst);
     if (fixing_fails(thing, where))
         for (const Check& check : thing.checks)
             if (check.severity == Severity::error && check.code != checks::fixing_by_hand_fails &&
@@ -64,12 +68,13 @@ FixingOption judge(const ThingPlan& thing, const FixingSpot& where, const Chosen
 }
 
 /// A thing tried whole with each that its wall takes.
-std::vector<FixingOption> tried(const Job& job, const Wall& wall, const std::string& thing, const FixingSpot& where) {
+std::vector<FixingOption> tried(const Job& job, const Wall& wall, const Wall& ground, const std::string& thing,
+                                const FixingSpot& where) {
     // Its neighbours may take room of its wall.
     Job room = job;
     std::erase_if(room.walls, [&](const Wall& other) { return other.room != wall.room; });
     std::vector<FixingOption> options;
-    for (const ChosenFixing& chosen : candidates(job.catalogue, wall)) {
+    for (const ChosenFixing& chosen : candidates(job.catalogue, ground)) {
         const Plan plan = reckon(apply(ChooseFixing{thing, chosen, where}, room));
         for (const auto& planned_wall : plan.walls)
             for_each_thing(*planned_wall, [&](const ThingPlan& planned) {
@@ -100,26 +105,23 @@ void add_reasons(std::vector<FixingOption>& options, std::vector<FixingOption> a
 
 } // namespace
 
-bool goes_into(const ChosenFixing& fixing, const Wall& wall, const Catalogue& catalogue) {
-    if (fixing.gauge)
-        return std::holds_alternative<Framing>(wall.structure);
-    const auto lining = std::ranges::find(catalogue.lining_anchors, fixing.anchor, &LiningAnchor::id);
-    if (lining != catalogue.lining_anchors.end())
-        return by_packet(*lining, wall).has_value();
-    const auto* masonry = std::get_if<Masonry>(&wall.structure);
-    const auto anchor = std::ranges::find(catalogue.plugs, fixing.anchor, &MasonryAnchor::id);
-    return masonry && anchor != catalogue.plugs.end() && anchor->substrate == masonry->kind;
-}
-
 std::vector<FixingOption> fixing_options(const Job& job, const Plan& plan, const std::string& thing,
                                          const FixingSpot& where) {
     const Wall* wall = wall_with(job, thing);
     if (!wall)
         return {};
     auto shelf = study(job, plan, thing);
-    if (shelf && shelf->fixings.empty())
+    const auto chosen = std::ranges::find(wall->shelves, thing, &Shelf::id);
+    const bool on_strips = chosen != wall->shelves.end() && std::holds_alternative<OnCleats>(chosen->holding);
+    if (shelf && shelf->fixings.empty() && !on_strips)
         return {}; // rods and hangers are set as they are drilled
-    std::vector<FixingOption> options = tried(job, *wall, thing, where);
+    const Wall* ground = wall;
+    for (const auto& planned : plan.walls)
+        for_each_thing(*planned, [&](const ThingPlan& each) {
+            if (each.id == thing)
+                ground = &ground_at(where, each, *wall);
+        });
+    std::vector<FixingOption> options = tried(job, *wall, *ground, thing, where);
     if (shelf && where.everywhere()) // what its place that is loaded most would say is not said of another hole
         add_reasons(options, std::move(shelf->fixings));
     const bool metric = job.rules.timber == TimberSchool::en;

@@ -5,9 +5,6 @@
 
 namespace yes_square {
 
-/// Whether it is for walls like this one at all: a screw for studs, an anchor for its kind of masonry.
-bool goes_into(const ChosenFixing& fixing, const Wall& wall, const Catalogue& catalogue);
-
 /// What a thing could be fixed with: each screw, or each anchor for its wall's kind of masonry, tried on it whole;
 /// those that will do first, of the job's own school before the other, least used first, then those that will not, with
 /// why. Of a shelf, what speaks for and against each where it is loaded most, and what no such wall takes, last.

@@ -56,7 +56,7 @@ private:
         const Mass contents = plan_.loaded_mass - plan_.empty_mass;
         const Mass mass = std::max(plan_.loaded_mass / 2, plan_.empty_mass / 2 + 0.75 * contents / 2);
         plan_.hook_load = weight_of(mass);
-        plan_.hook_utilisation = Utilisation::of(*plan_.hook_load, unit_.hook_rating);
+        plan_.hook_utilisation = Utilisation::of(*plan_.hook_load, allowed_of(unit_.hook_rating, unit_.hook_basis));
     }
 
     /// A screw that must go right there: in the stud that is sure to be round it, else in nothing that holds.

@@ -212,10 +212,14 @@ private:
 } // namespace
 
 Length reach_of(const Run& run, const RunRules& rules, bool at_right_end) {
-    Length reach = run.units.empty() ? Length{} : (at_right_end ? run.units.back() : run.units.front()).return_width;
+    Length reach;
     for (const CabinetUnit& unit : run.units)
         reach = std::max(reach, unit.depth + (unit.hinge == DoorHinge::none ? Length{} : rules.door_thickness));
-    return reach;
+    if (run.units.empty())
+        return reach;
+    const CabinetUnit& end = at_right_end ? run.units.back() : run.units.front();
+    // A post's return strip stands before the fronts, an L corner's arm reaches from the corner itself.
+    return std::max(reach, end.kind == UnitKind::corner_post ? end.depth + end.return_width : end.return_width);
 }
 
 std::vector<RunLayout> place_runs(const Wall& wall, Length width, const RunNeighbours& neighbours) {

@@ -16,6 +16,7 @@ inline constexpr CheckCode hood_near_hob{"hood_near_hob", Severity::error, Bears
 inline constexpr CheckCode lift_over_limit{"lift_over_limit", Severity::warning};
 inline constexpr CheckCode legs_run_out{"legs_run_out", Severity::error};
 inline constexpr CheckCode opening_not_parallel{"opening_not_parallel", Severity::warning};
+inline constexpr CheckCode joint_at_cut_out{"joint_at_cut_out", Severity::warning};
 inline constexpr CheckCode filler_out_of_range{"filler_out_of_range", Severity::warning};
 inline constexpr CheckCode joint_screw_none{"joint_screw_none", Severity::warning};
 inline constexpr CheckCode screw_pin_off{"screw_pin_off", Severity::error};

@@ -202,6 +202,7 @@ private:
             if (piece.what != RunPiece::What::worktop)
                 continue;
             cut += piece.cut_outs.size();
+            joints_at_cut_outs(piece);
             check_cut_outs(piece.cut_outs, piece.to - piece.from, piece.breadth, site_.wall.rules, piece.from, piece.z,
                            plan_.checks);
         }
@@ -210,6 +211,22 @@ private:
                 {"{0} of {1} cut-outs lie over no worktop of this run: they are told from its left end",
                  {count(draft_.run.cut_outs.size() - cut), count(draft_.run.cut_outs.size())}},
                 std::nullopt, std::nullopt, std::nullopt);
+    }
+
+    /// A joint beside a sink or a hob opens in water and heat.
+    void joints_at_cut_outs(const RunPiece& piece) {
+        const Length clear = rules_.joint_clear;
+        for (const Length joint : piece.joints)
+            for (const CutOut& cut : piece.cut_outs) {
+                const Length from = piece.from + cut.across;
+                const Length off = std::max({Length{}, from - joint, joint - from - cut.width});
+                if (off < clear)
+                    advise(add(checks::joint_at_cut_out,
+                               {"The worktop's joint at {0} lies {1} from {2}: {3} or more is wanted",
+                                {site_.wall.along(joint), quantity(off), cut.name, quantity(clear)}},
+                               quantity(clear - off), joint, piece.z),
+                           {"Move what is cut out, or have a longer worktop"});
+            }
     }
 
     void scribes() {

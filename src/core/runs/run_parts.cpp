@@ -29,8 +29,10 @@ public:
             packers(i);
         }
         for (const RunPiece& piece : plan_.pieces)
-            for (const Length length : piece.cuts)
-                strip(piece, length);
+            for (Length from; const Length length : piece.cuts) {
+                strip(piece, from, length);
+                from += length;
+            }
         for (const IslandHold& hold : plan_.islands)
             base(hold);
         return std::move(parts_);
@@ -69,9 +71,25 @@ private:
         leave_broad(back, scribed_);
     }
 
-    /// A filler or an end panel, of the board that the fronts are of.
+    /// The two strips of a post, glued and screwed along one edge: the one behind gives up the other's thickness.
+    void post(const CabinetUnit& unit) {
+        const Stuff stuff{StuffKind::sheet, "board as the fronts", {}, filler_thickness, {}};
+        parts_.push_back({unit.id, {"front strip of {0}", {unit.name}}, stuff, unit.height, unit.width});
+        parts_.push_back({unit.id,
+                          {"return strip of {0}", {unit.name}},
+                          stuff,
+                          unit.height,
+                          std::max(unit.return_width - filler_thickness, filler_thickness)});
+    }
+
+    /// A filler or an end panel, of the board that the fronts are of; what else stands between units and is cut.
     void front_board(std::size_t i) {
         const CabinetUnit& unit = run_.units[i];
+        if (unit.kind == UnitKind::corner_post)
+            return post(unit);
+        if (unit.kind == UnitKind::handle_channel)
+            return parts_.push_back(
+                strip_part(unit.id, {"{0}", {unit.name}}, unit.height, {}, {}, StuffKind::channel, "handle channel"));
         const bool filler = unit.kind == UnitKind::filler;
         if (!filler && unit.kind != UnitKind::end_panel)
             return;
@@ -99,13 +117,14 @@ private:
         }
     }
 
-    void strip(const RunPiece& piece, Length length) {
+    /// @param from  of this length, along the piece
+    void strip(const RunPiece& piece, Length from, Length length) {
         switch (piece.what) {
         case RunPiece::What::worktop:
             parts_.push_back(strip_part(run_.id, {"worktop of {0}", {run_.name}}, length, piece.breadth,
                                         rules_.worktop_thick, StuffKind::worktop, "worktop"));
-            parts_.back().mind = cut_outs_to_mind(piece.cut_outs);
-            if (run_.start.at == EndKind::wall_end)
+            parts_.back().mind = cut_outs_to_mind(cut_outs_between(piece.cut_outs, from, from + length), from);
+            if (run_.start.at == EndKind::wall_end && from == Length{})
                 leave_long(parts_.back(), scribed_);
             break;
         case RunPiece::What::plinth:
@@ -115,6 +134,10 @@ private:
         case RunPiece::What::suspension_rail:
             parts_.push_back(
                 strip_part(run_.id, {"rail of {0}", {run_.name}}, length, {}, {}, StuffKind::rail, "suspension rail"));
+            break;
+        case RunPiece::What::channel:
+            parts_.push_back(strip_part(run_.id, {"handle channel of {0}", {run_.name}}, length, {}, {},
+                                        StuffKind::channel, "handle channel"));
             break;
         case RunPiece::What::ledger:
             parts_.push_back(strip_part(run_.id, {"ledger under {0}, for the time of hanging", {run_.name}}, length,
@@ -187,9 +210,21 @@ std::vector<Supply> bought_for(const DraftRun& draft, const RunPlan& plan) {
             }
     if (floor && floor->floor == FloorBuilt::heated)
         supplies.push_back({KitGroup::consumables, "floor adhesive", {"Adhesive for timber on a heated floor"}});
+    const bool upright = std::ranges::any_of(
+        draft.run.units, [](const CabinetUnit& unit) { return unit.kind == UnitKind::handle_channel; });
+    const bool level =
+        std::ranges::any_of(plan.pieces, [](const RunPiece& piece) { return piece.what == RunPiece::What::channel; });
+    if (upright || level)
+        supplies.push_back(
+            {KitGroup::hardware, "channel trims", {"Clips, end caps and corner trims of the handle channel"}});
     for (const RunPiece& piece : plan.pieces)
         if (piece.what == RunPiece::What::worktop) {
             supplies.push_back({KitGroup::consumables, "sealant", {"Sealant"}});
+            if (!piece.joints.empty())
+                supplies.push_back({KitGroup::hardware,
+                                    "worktop bolt",
+                                    {"Bolt that draws a worktop's joint together"},
+                                    bolts_in_joint * piece.joints.size()});
             if (piece.screws > 0)
                 supplies.push_back({KitGroup::fixings,
                                     "worktop screw",

@@ -51,8 +51,12 @@ public:
             return {};
         if (units_.front().level == RunLevel::floor) {
             if (const auto worktop = site_.line(line_id::worktop))
-                sections(under_worktop, any_height, [&](auto first, auto last) { add_worktop(*worktop, first, last); });
+                sections([&](const StandingUnit& s) { return under_worktop(s) && s.top() <= *worktop; }, any_height,
+                         [&](auto first, auto last) { add_worktop(*worktop, first, last); });
             sections(has_plinth, any_height, [&](auto first, auto last) { add_plinth(first, last); });
+            if (run_.channel > Length{})
+                sections([](const StandingUnit& s) { return is_cabinet(s.unit) && !s.tall(); },
+                         std::mem_fn(&StandingUnit::top), [&](auto first, auto last) { add_channel(first, last); });
         }
         if (site_.wall.open_floor()) // there is no wall for a rail or a ledger
             return std::move(pieces_);
@@ -101,7 +105,6 @@ private:
         worktop.to = right_of(last);
         worktop.z = z;
         worktop.breadth = deepest(first, last) + site_.rules().worktop_overhang;
-        worktop.cuts = {right_of(last) - from};
         worktop.mass =
             site_.rules().worktop_density * (worktop.to - from) * worktop.breadth * site_.rules().worktop_thick;
         const auto units = std::count_if(first, last, [](const StandingUnit& s) { return is_cabinet(s.unit); });
@@ -110,6 +113,51 @@ private:
         for (CutOut& cut : worktop.cut_outs)
             cut.across -= from - begins;
         worktop.screws = static_cast<std::size_t>(units * site_.rules().worktop_screws);
+        cut_worktop(worktop, first, last);
+    }
+
+    /// The longest worktop to be had.
+    Length worktop_stock() const {
+        Length longest;
+        for (const Stock& stock : site_.wall.catalogue.stock)
+            if (stock.kind == StuffKind::worktop && (stock.to_buy || stock.on_hand > 0))
+                longest = std::max(longest, stock.length);
+        return longest > Length{} ? longest : site_.rules().worktop_stock;
+    }
+
+    /// Lengths as long as can be had, jointed over the sides of units, clear of what is cut out of it; where no side
+    /// will do as near it as can be.
+    void cut_worktop(RunPiece& worktop, Place first, Place last) const {
+        const Length longest = worktop_stock();
+        const Length clear = site_.rules().joint_clear;
+        const auto clear_of_cut_outs = [&](Length x) {
+            return std::ranges::none_of(worktop.cut_outs, [&](const CutOut& cut) {
+                return x > worktop.from + cut.across - clear && x < worktop.from + cut.across + cut.width + clear;
+            });
+        };
+        Length begun = worktop.from;
+        while (worktop.to - begun > longest) {
+            Length joint;
+            for (Place unit = first; unit != last; ++unit)
+                if (const Length side = unit->place.right();
+                    side > begun && side - begun <= longest && side < worktop.to && clear_of_cut_outs(side))
+                    joint = std::max(joint, side);
+            if (joint <= begun)
+                joint = begun + longest;
+            worktop.cuts.push_back(joint - begun);
+            worktop.joints.push_back(joint);
+            begun = joint;
+        }
+        worktop.cuts.push_back(worktop.to - begun);
+        // In a corner it meets the worktop of the run that this one begins or ends in front of.
+        const auto meets = [&](const RunEnd& end) {
+            return end.at == EndKind::run && !end.run.empty() &&
+                   std::ranges::none_of(site_.wall.wall.runs, [&](const Run& run) { return run.id == end.run; });
+        };
+        if (meets(run_.start) && first == units_.begin())
+            worktop.joints.insert(worktop.joints.begin(), worktop.from);
+        if (meets(run_.end) && !run_.open_end && last == units_.end())
+            worktop.joints.push_back(worktop.to);
     }
 
     void add_plinth(Place first, Place last) {
@@ -121,6 +169,18 @@ private:
             return;
         const Length from = first->place.left;
         pieces_.push_back({What::plinth, from, right_of(last), {}, height, {right_of(last) - from}, {}});
+    }
+
+    void add_channel(Place first, Place last) {
+        const Length from = first->place.left;
+        const Length to = right_of(last);
+        pieces_.push_back({What::channel,
+                           from,
+                           to,
+                           first->top(),
+                           run_.channel,
+                           cut_from_stock(to - from, site_.rules().channel_stock, site_.rules().shortest_rail),
+                           {}});
     }
 
     std::vector<Length> studs_between(Length from, Length to) const {

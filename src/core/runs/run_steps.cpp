@@ -2,6 +2,7 @@
 
 #include "core/fixings/hole_spacing.hpp"
 #include "core/runs/island.hpp"
+#include "core/runs/run_parts.hpp"
 #include "core/site/cut_outs.hpp"
 #include "core/site/lifting.hpp"
 
@@ -53,6 +54,12 @@ private:
     void step(Sentence words, bool hold = false, int persons = 1) {
         steps_.push_back({std::move(words), hold, phase_, persons});
     }
+
+    void timed(double minutes, Sentence words) {
+        step(std::move(words));
+        steps_.back().minutes = minutes;
+    }
+    const FitRules& minutes() const { return draft_.site.wall.rules.fitting; }
 
     /// Cabinets in the order they go up.
     std::vector<std::size_t> order() const {
@@ -185,13 +192,15 @@ private:
         step({"{0}: clamp it to its neighbour, faces flush", {unit.name}}, true);
         for (const JoinScrew& join : plan_.joins)
             if ((join.left_unit == i || join.left_unit + 1 == i) && join.length) {
-                step({"{0}: join them through the sides, above and below, behind the hinges: screws of {1}, shorter "
-                      "than "
-                      "the {2} they pass; clamps off, caps on",
-                      {unit.name, stock(*join.length), stock(join.passes)}});
+                timed(minutes().join_min,
+                      {"{0}: join them through the sides, above and below, behind the hinges: screws of {1}, shorter "
+                       "than "
+                       "the {2} they pass; clamps off, caps on",
+                       {unit.name, stock(*join.length), stock(join.passes)}});
                 return;
             }
-        step(
+        timed(
+            minutes().join_min,
             {"{0}: join them through the sides, above and below, behind the hinges; clamps off, caps on", {unit.name}});
     }
 
@@ -229,6 +238,7 @@ private:
                                "Levelling before the hooks are locked lifts them off the rail"}
                     : Sentence{"Join the units where they can lie, faces flush; then stand and level them: back feet "
                                "first"});
+        steps_.back().minutes = minutes().step_min + static_cast<double>(plan_.joins.size()) * minutes().join_min;
         shims();
         for (const std::size_t i : order())
             if (const UnitPlan& unit = plan_.units[i];
@@ -270,6 +280,30 @@ private:
         step({"Pull on each unit's top and bottom: nothing may move"}, true);
     }
 
+    /// Posts and handle channels: the fronts are set to them.
+    void between() {
+        for (std::size_t i = 0; i < plan_.units.size(); ++i) {
+            const CabinetUnit& unit = draft_.units[i].unit;
+            if (unit.kind == UnitKind::corner_post)
+                step(
+                    {"{0}: glue and screw its two strips along one edge, {1} and {2} broad in all; set it plumb in the "
+                     "corner, flush with the fronts to come, and screw it from inside both neighbours",
+                     {unit.name, quantity(unit.width), quantity(unit.return_width)}});
+            else if (unit.kind == UnitKind::handle_channel)
+                step({"{0}: screw its clips to the sides left and right, press it on, {1} long, its edge plumb; cap "
+                      "its ends",
+                      {unit.name, quantity(unit.height)}});
+        }
+        for (const RunPiece& piece : plan_.pieces)
+            if (piece.what == RunPiece::What::channel)
+                timed(minutes().plinth_min,
+                      {"Handle channel from {0} to {1}: into the cut-outs of the units' sides, {2} high under their "
+                       "tops, "
+                       "screwed to each side, ends capped. Fronts below it are so much lower",
+                       {along(wall(), wall().tape().near(piece.from, piece.to)),
+                        along(wall(), wall().tape().far(piece.from, piece.to)), quantity(piece.breadth)}});
+    }
+
     /// What was taken out for lifting, unit by unit: the heavy ones first, those that are set by their neighbours last.
     void doors() {
         const auto fronts = [&](bool drawers) {
@@ -281,19 +315,64 @@ private:
             }
             return all;
         };
+        between();
+        const auto doors_in = [&](bool drawers) {
+            int number = 0;
+            for (const StandingUnit& standing : draft_.units)
+                if (const DoorHinge hinge = standing.unit.hinge;
+                    hinge != DoorHinge::none && (hinge == DoorHinge::drawers) == drawers)
+                    number += hinge == DoorHinge::both ? 2 : 1;
+            return number;
+        };
         if (const std::string drawers = fronts(true); !drawers.empty())
-            step({"Drawers in, their fronts in line: {0}", {drawers}});
+            timed(doors_in(true) * minutes().drawer_min, {"Drawers in, their fronts in line: {0}", {drawers}});
         if (const std::string doors = fronts(false); !doors.empty())
-            step({"Hang the doors and set them, gaps alike: {0}", {doors}});
+            timed(doors_in(false) * minutes().door_min, {"Hang the doors and set them, gaps alike: {0}", {doors}});
         step({"Shelves in, covers on the hinges and on every screw head inside"});
         for (const RunPiece& piece : plan_.pieces)
             if (piece.what == RunPiece::What::plinth)
-                step({draft_.site.wall.open_floor()
-                          ? std::string_view{"Plinth from {0} to {1}, {2} high: scribe it to the floor, fix it to the "
-                                             "frame"}
-                          : "Plinth from {0} to {1}, {2} high: scribe it to the floor, clip it to the legs",
-                      {along(wall(), wall().tape().near(piece.from, piece.to)),
-                       along(wall(), wall().tape().far(piece.from, piece.to)), quantity(piece.breadth)}});
+                timed(minutes().plinth_min,
+                      {draft_.site.wall.open_floor()
+                           ? std::string_view{"Plinth from {0} to {1}, {2} high: scribe it to the floor, fix it to the "
+                                              "frame"}
+                           : "Plinth from {0} to {1}, {2} high: scribe it to the floor, clip it to the legs",
+                       {along(wall(), wall().tape().near(piece.from, piece.to)),
+                        along(wall(), wall().tape().far(piece.from, piece.to)), quantity(piece.breadth)}});
+    }
+
+    /// One length of a worktop.
+    void lay(const RunPiece& piece, Length length) {
+        // Over the units that stand before the wall it is held out at arm's length.
+        const Mass mass = piece.mass * (length.in_metres() / (piece.to - piece.from).in_metres());
+        const Lift lift = lift_of(mass, piece.z, piece.z, true, rules_);
+        const bool two = lift.persons() > 1 || length > rules_.two_carry_from;
+        Step laid = lifting(
+            {draft_.site.wall.open_floor()
+                 ? std::string_view{two ? "Two carry the worktop in, {0} by {1}, {2}: its overhangs alike, screw it up "
+                                          "from under, screws shorter than it and its rail together"
+                                        : "Lay the worktop on, {0} by {1}, {2}: its overhangs alike, screw it up from "
+                                          "under, screws shorter than it and its rail together"}
+             : two ? "Two carry the worktop in, {0} by {1}, {2}: scribe it to the wall, screw it up from under, screws "
+                     "shorter than it and its rail together"
+                   : "Lay the worktop on, {0} by {1}, {2}: scribe it to the wall, screw it up from under, screws "
+                     "shorter than it and its rail together",
+             {quantity(length), quantity(piece.breadth), quantity(mass)}},
+            phase_, lift, false);
+        laid.persons = two ? 2 : 1;
+        laid.minutes = minutes().worktop_min;
+        steps_.push_back(std::move(laid));
+    }
+
+    void joint_worktop(const RunPiece& piece, Length joint) {
+        const bool corner = joint == piece.from || joint == piece.to;
+        timed(minutes().worktop_joint_min,
+              {corner
+                   ? std::string_view{"Worktop joint in the corner, at {0}: cut it to the other worktop as the corner "
+                                      "is, not square, try it dry, then seal both edges and draw it up with {1} "
+                                      "bolts from under, the front ones first, faces flush"}
+                   : "Worktop joint at {0}: try it dry, seal both edges, draw it up with {1} bolts from under, the "
+                     "front ones first, faces flush; wipe off what comes out",
+               {along(wall(), joint), count(bolts_in_joint)}});
     }
 
     /// Laid when what carries it is level; sealed last, and left alone.
@@ -304,24 +383,10 @@ private:
                 any = true;
                 for (const CutOut& cut : piece.cut_outs)
                     step(cut_out_step(cut));
-                // Over the units that stand before the wall it is held out at arm's length.
-                const Lift lift = lift_of(piece.mass, piece.z, piece.z, true, rules_);
-                const bool two = lift.persons() > 1 || piece.to - piece.from > rules_.two_carry_from;
-                Step laid = lifting(
-                    {draft_.site.wall.open_floor()
-                         ? std::string_view{two ? "Two carry the worktop in, {0} by {1}, {2}: its overhangs alike, "
-                                                  "screw it up from under, screws shorter than it and its rail "
-                                                  "together"
-                                                : "Lay the worktop on, {0} by {1}, {2}: its overhangs alike, screw it "
-                                                  "up from under, screws shorter than it and its rail together"}
-                     : two ? "Two carry the worktop in, {0} by {1}, {2}: scribe it to the wall, screw it up from "
-                             "under, screws shorter than it and its rail together"
-                           : "Lay the worktop on, {0} by {1}, {2}: scribe it to the wall, screw it up from under, "
-                             "screws shorter than it and its rail together",
-                     {quantity(piece.to - piece.from), quantity(piece.breadth), quantity(piece.mass)}},
-                    phase_, lift, false);
-                laid.persons = two ? 2 : 1;
-                steps_.push_back(std::move(laid));
+                for (const Length length : piece.cuts)
+                    lay(piece, length);
+                for (const Length joint : piece.joints)
+                    joint_worktop(piece, joint);
             }
         if (!any || draft_.site.wall.open_floor())
             return;

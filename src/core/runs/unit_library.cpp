@@ -30,6 +30,10 @@ std::string_view number_pattern(const CabinetUnit& unit) {
         return "A%1";
     case UnitKind::filler:
         return "F%1";
+    case UnitKind::corner_post:
+        return "K%1";
+    case UnitKind::handle_channel:
+        return "C%1";
     case UnitKind::end_panel:
         return "P%1";
     case UnitKind::tall:
@@ -62,6 +66,10 @@ std::string_view kind_words(UnitKind of) {
         return "Appliance gap";
     case UnitKind::filler:
         return "Filler";
+    case UnitKind::corner_post:
+        return "Corner post";
+    case UnitKind::handle_channel:
+        return "Handle channel";
     case UnitKind::end_panel:
         return "End panel";
     }
@@ -204,6 +212,26 @@ std::string put_unit(Job& job, std::size_t wall_index, CabinetUnit unit, const s
     return id;
 }
 
+std::string put_units(Job& job, std::size_t wall, const std::vector<CabinetUnit>& units, const std::string& named,
+                      Length at) {
+    std::string before;
+    for (const CabinetUnit& unit : units) {
+        const std::string id = put_unit(job, wall, unit, named, at);
+        for (Run& run : job.walls[wall].runs) {
+            const auto first = std::ranges::find(run.units, before, &CabinetUnit::id);
+            const auto then = std::ranges::find(run.units, id, &CabinetUnit::id);
+            if (first == run.units.end() || then == run.units.end())
+                continue;
+            if (then < first)
+                std::rotate(then, then + 1, first + 1);
+            else
+                std::rotate(first + 1, then, then + 1);
+        }
+        before = id;
+    }
+    return before;
+}
+
 CabinetUnit usual_unit(UnitKind of, Length width, Length height, Length depth) {
     CabinetUnit unit;
     unit.name = std::string{kind_words(of)};
@@ -214,6 +242,10 @@ CabinetUnit usual_unit(UnitKind of, Length width, Length height, Length depth) {
     if (of == UnitKind::filler) {
         unit.least = std::min(width, 20_mm);
         unit.most = std::max(width, 100_mm);
+        return unit;
+    }
+    if (of == UnitKind::corner_post) {
+        unit.return_width = width;
         return unit;
     }
     if (of == UnitKind::appliance_gap) {
@@ -262,6 +294,8 @@ std::vector<CabinetUnit> standard_units(Unit unit) {
     add(UnitKind::appliance_gap, either(600_mm, 24_in), either(820_mm, 34_in), either(600_mm, 24_in));
     add(UnitKind::appliance_gap, either(600_mm, 36_in), either(1800_mm, 70_in), either(650_mm, 30_in));
     add(UnitKind::filler, either(50_mm, 2_in), carcass, either(18_mm, Length::inches(0, {3, 4})));
+    add(UnitKind::corner_post, either(60_mm, 3_in), carcass, either(560_mm, 24_in));
+    add(UnitKind::handle_channel, either(50_mm, 2_in), tall, either(560_mm, 24_in));
     add(UnitKind::end_panel, either(18_mm, Length::inches(0, {3, 4})), either(900_mm, 36_in), either(600_mm, 25_in));
     return units;
 }

@@ -29,5 +29,8 @@ RunLevel level_of(const CabinetUnit& unit);
 /// Puts a unit into a run of its level on a wall, where a place along the wall falls among the units: into the run
 /// named, if that is of its level, else the first that is, else a new one. Gives the unit its id.
 std::string put_unit(Job& job, std::size_t wall, CabinetUnit unit, const std::string& run, Length at);
+/// Several, each beside the one before it where both go into one run. @return the last one's id
+std::string put_units(Job& job, std::size_t wall, const std::vector<CabinetUnit>& units, const std::string& run,
+                      Length at);
 
 } // namespace yes_square

@@ -41,6 +41,19 @@ void write_day(Json& json, const WallPlan& plan, const JsonParts& parts) {
             each["drop_share"] = lead.drop_share;
             each["least_light_at_m"] = feed.darkest.in_metres();
         }
+        if (feed.driver) {
+            Json holes = Json::array();
+            for (const LeadHole& hole : feed.driver->holes)
+                holes.push_back({{"unit", hole.unit},
+                                 {"through", std::string{words(hole.panel)}},
+                                 {"in_m", hole.in.in_metres()},
+                                 {"from_back_m", hole.from_back.in_metres()}});
+            each["driver_at"] = {
+                {"place", enum_name(feed.driver->at)},     {"known", feed.driver->known},
+                {"x_m", feed.driver->x.in_metres()},       {"z_m", feed.driver->z.in_metres()},
+                {"lead_m", feed.driver->lead.in_metres()}, {"far_lead_m", feed.driver->far_lead.in_metres()},
+                {"lead_holes", std::move(holes)}};
+        }
         parts.told(each, feed);
         json["lights"].push_back(std::move(each));
     }

@@ -200,6 +200,16 @@ private:
                           feed.id == frame_.selected_thing ? 0.9 : 0.5,
                           Stroke::dashed},
                      reference);
+            if (feed.driver && feed.driver->known) {
+                const DriverPlan& driver = *feed.driver;
+                const Point near{x(feed.left), under};
+                const Point corner{x(driver.x), under};
+                const Point at{x(driver.x), y(driver.z)};
+                for (const auto& [from, to] : {std::pair{near, corner}, std::pair{corner, at}})
+                    pen_.add(Line{from, to, Ink::service, 0.25, Stroke::dashed}, reference);
+                pen_.rectangle({driver.x - 80_mm, driver.x + 80_mm, driver.z, driver.z + 35_mm}, Ink::service,
+                               Fill::light, 0.3, reference);
+            }
             if (feed.lead)
                 pen_.add(Circle{{x(feed.darkest), under}, 0.2 * text(), Ink::service, Fill::plain}, reference);
             checks(feed.checks, feed.id);

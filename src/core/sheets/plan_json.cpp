@@ -273,7 +273,8 @@ Json island_json(const IslandHold& hold, const PlanWriter& writer) {
 }
 
 Json run_json(const RunPlan& run, const PlanWriter& writer) {
-    static constexpr std::array pieces{"worktop", "plinth", "suspension_rail", "ledger"}; // as in RunPiece::What
+    static constexpr std::array pieces{"worktop", "plinth", "suspension_rail", "ledger",
+                                       "channel"}; // as in RunPiece::What
     Json json{{"id", run.id},
               {"name", run.name},
               {"from_m", run.layout.from.in_metres()},
@@ -295,6 +296,7 @@ Json run_json(const RunPlan& run, const PlanWriter& writer) {
                                   {"z_m", piece.z.in_metres()},
                                   {"breadth_m", piece.breadth.in_metres()},
                                   {"cuts_m", lengths_json(piece.cuts)},
+                                  {"joints_m", lengths_json(piece.joints)},
                                   {"fixings_m", lengths_json(piece.fixings)}});
     for (std::size_t i = 0; i < run.pieces.size(); ++i)
         if (const RunPiece& piece = run.pieces[i]; piece.what == RunPiece::What::suspension_rail)

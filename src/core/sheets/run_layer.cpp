@@ -61,6 +61,8 @@ private:
                       Stroke::dashed);
             break;
         case UnitKind::filler:
+        case UnitKind::corner_post:
+        case UnitKind::handle_channel:
             rectangle({left, right, plan.bottom, plan.top}, chosen ? Ink::board_selected : Ink::board, Fill::hatched,
                       chosen ? 0.6 : 0.25, reference);
             break;
@@ -133,6 +135,9 @@ private:
         switch (piece.what) {
         case RunPiece::What::worktop:
             rectangle({piece.from, piece.to, piece.z - 30_mm, piece.z}, Ink::bracket, Fill::light, 0.3);
+            for (const Length joint : piece.joints)
+                add(Line{
+                    {scale.x(joint), scale.y(piece.z)}, {scale.x(joint), scale.y(piece.z - 30_mm)}, Ink::bracket, 0.6});
             break;
         case RunPiece::What::suspension_rail:
             rectangle({piece.from, piece.to, piece.z, piece.z + 30_mm}, Ink::bracket, Fill::plain, 0.2);
@@ -148,6 +153,9 @@ private:
             if (selected())
                 rectangle({piece.from, piece.to, piece.z - 40_mm, piece.z}, Ink::level, Fill::none, 0.2, {},
                           Stroke::dashed);
+            break;
+        case RunPiece::What::channel:
+            rectangle({piece.from, piece.to, piece.z - piece.breadth, piece.z}, Ink::bracket, Fill::hatched, 0.2);
             break;
         case RunPiece::What::plinth:
             break;

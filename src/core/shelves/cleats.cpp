@@ -30,14 +30,30 @@ HoleDemand demand_of(Force load, Force leaning, Length breadth, Length thickness
     return demand;
 }
 
+/// What the fitter chose for a strip on another wall: for it, or for all of its shelf, if that goes into that wall.
+const ChosenFixing* chosen_for_strip(const FixingSpot& spot, const Wall& ground, const WallSite& site) {
+    const ChosenFixing* chosen = site.chosen ? site.chosen->of(spot) : nullptr;
+    const bool for_it = chosen && site.chosen->exactly(spot);
+    return for_it || (chosen && goes_into(*chosen, ground, site.catalogue)) ? chosen : nullptr;
+}
+
 /// The screws of a strip at the side, on a wall like `wall`.
 void fix_strip(CleatPlan& cleat, Length thickness, Species wood, const Wall& wall, Substrate substrate,
                const std::vector<HoleDemand>& demands, const WallSite& site) {
     DrivenThrough through = DrivenThrough::strip(thickness, wood);
     through.together = cleat.screws;
-    const auto choice =
-        choose_fixing({site.catalogue, site.rules, wall, site.fixings().chosen}, substrate, through, demands);
+    PlannedHole worst;
+    worst.spot.unit = cleat.wall;
+    worst.substrate = substrate;
+    worst.demands = demands;
+    const auto choice = choose_fixing({site.catalogue, site.rules, wall, chosen_for_strip(worst.spot, wall, site)},
+                                      substrate, through, demands);
     cleat.loads = demands;
+    if (choice) {
+        worst.fixing = choice->fixing;
+        worst.utilisation = choice->utilisation;
+    }
+    cleat.beside = StripBeside{std::move(worst), wall};
     if (!choice)
         return;
     cleat.substrate = substrate;

@@ -69,7 +69,7 @@ Catalogue for_ceilings(const Catalogue& catalogue) {
     Catalogue held;
     held.wood_screws = catalogue.wood_screws;
     std::ranges::copy_if(catalogue.plugs, std::back_inserter(held.plugs), [](const MasonryAnchor& anchor) {
-        return anchor.kind != AnchorKind::plug && anchor.kind != AnchorKind::frame_plug;
+        return anchor.kind != AnchorKind::plug && anchor.kind != AnchorKind::frame_plug && !anchor.in_timber();
     });
     return held;
 }

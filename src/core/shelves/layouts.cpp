@@ -10,6 +10,7 @@
 #include <cassert>
 #include <cmath>
 #include <cstdlib>
+#include <functional>
 #include <limits>
 #include <map>
 
@@ -51,6 +52,42 @@ void turn_about_legs(const Shelf& shelf, std::vector<BracketPlan>& places) {
         nearest->reaction.greatest += std::max<Force>(0, behind);
         nearest->reaction.least += std::min<Force>(0, behind) - leaning * std::max(0.0, edge - 1);
     }
+}
+
+/// A rod gives under its load, by as much as the wall round it lets it, which nobody measures, and what is stiffer
+/// takes that. Every reaction, moment and sag moves one way only with the stiffness of each single spring, so that its
+/// worst lies where each rod stands firm or is not there: the board is judged on every such set of its places. With
+/// more rods than five, on those with all, none, or one of them, and with all but one.
+/// @return places from the shelf's left end, of two or more; those with all rods are not among them
+std::vector<std::vector<Length>> without_rods(const Shelf& shelf, const std::vector<BracketPlan>& places) {
+    constexpr std::size_t most_rods = 5;
+    const auto is_rod = [](const BracketPlan& place) {
+        return place.other && place.other->kind == OtherKind::rod && carries(place.substrate);
+    };
+    const auto rods = static_cast<std::size_t>(std::ranges::count_if(places, is_rod));
+    std::vector<std::vector<Length>> sets;
+    const auto add = [&](const std::function<bool(std::size_t)>& stands) {
+        std::vector<Length> set;
+        std::size_t rod = 0;
+        for (const BracketPlan& place : places)
+            if (carries(place.substrate) && (!is_rod(place) || stands(rod++)))
+                set.push_back(place.x - shelf.left);
+        if (set.size() >= 2)
+            sets.push_back(std::move(set));
+    };
+    if (rods == 0)
+        return sets;
+    if (rods <= most_rods) {
+        for (std::size_t firm = 0; firm + 1 < std::size_t{1} << rods; ++firm)
+            add([&](std::size_t rod) { return (firm >> rod & 1U) != 0; });
+        return sets;
+    }
+    add([](std::size_t) { return false; });
+    for (std::size_t one = 0; one < rods; ++one) {
+        add([&](std::size_t rod) { return rod == one; });
+        add([&](std::size_t rod) { return rod != one; });
+    }
+    return sets;
 }
 
 /// The board on its places, and what comes down on each.
@@ -131,14 +168,8 @@ Weighed weigh_board(const Shelf& shelf, const WallSite& site, const BracketQuest
                 place.reaction.greatest = place.reaction.sustained + loads.accidental;
             }
     }
-    // A rod gives under its load and what is stiffer takes that: the board is judged with its rods, as if they stood
-    // firm, and without them.
-    std::vector<Length> stiff;
-    for (const BracketPlan& place : weighed.brackets)
-        if (carries(place.substrate) && !(place.other && place.other->kind == OtherKind::rod))
-            stiff.push_back(place.x - shelf.left);
-    if (stiff.size() >= 2 && stiff.size() < carrying.size())
-        also_on(stiff);
+    for (const std::vector<Length>& fewer : without_rods(shelf, weighed.brackets))
+        also_on(fewer);
     turn_about_legs(shelf, weighed.brackets);
     return weighed;
 }
@@ -169,8 +200,9 @@ void weigh_fixings(Weighed& weighed, const Shelf& shelf, const WallSite& site, c
         weighed.bracket_turns |= place.turns;
         if (bracket.rating && place.is_bracket())
             place.bracket_utilisation = Utilisation::of(reaction.greatest, allowed_on(bracket));
-        if (place.hanger && shelf.hanger_rating)
-            place.bracket_utilisation = Utilisation::of(reaction.greatest, *shelf.hanger_rating);
+        if (place.hanger)
+            place.bracket_utilisation =
+                Utilisation::of(reaction.greatest, allowed_of(shelf.hanger_rating, shelf.hanger_basis));
         if (carries(place.substrate)) {
             // An unrated bracket is said so; it does not choose between layouts.
             const bool held = place.fixing_utilisation.known();

@@ -78,6 +78,8 @@ public:
                 how.leg_up = !how.leg_up;
             });
         cure_rods(curer, check);
+        if (check.code == checks::loose_lifts)
+            curer.change(check, {"Screw it down to its brackets"}, [](Shelf& shelf) { shelf.loose = false; });
         if (check.code == checks::others_one_board)
             curer.change(check, {"One shelf alone"}, [](Shelf& shelf) { shelf.tiers = 1; });
         if (check.code == checks::leg_back_free && check.x)

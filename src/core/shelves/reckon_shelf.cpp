@@ -17,18 +17,20 @@
 #include <algorithm>
 #include <functional>
 #include <set>
+#include <utility>
 
 namespace yes_square {
 
 namespace {
 
-/// Boards between the ends and the joints, in order.
-std::vector<BoardPiece> pieces_of(const Shelf& shelf) {
-    std::vector<Length> cuts{Length{}};
+/// Boards between the ends and the joints, in order. A loose one is cut short at its ends.
+std::vector<BoardPiece> pieces_of(const Shelf& shelf, const ShelfRules& rules) {
+    const Length play = is_loose(shelf) ? rules.loose_play : Length{};
+    std::vector<Length> cuts{play};
     for (const Length joint : shelf.joints)
         if (joint > Length{} && joint < shelf.length)
             cuts.push_back(joint);
-    cuts.push_back(shelf.length);
+    cuts.push_back(shelf.length - play);
     std::ranges::sort(cuts);
     std::vector<BoardPiece> pieces;
     for (std::size_t i = 1; i < cuts.size(); ++i)
@@ -157,7 +159,7 @@ void hang_at_places(const Shelf& shelf, const WallSite& site, LayoutScales& scal
     plan.board_utilisation = weighed.board_utilisation;
     plan.left_overhang = places.front();
     plan.right_overhang = shelf.length - places.back();
-    if (way_of(shelf).boards_on_arms())
+    if (way_of(shelf).boards_on_arms() && !is_loose(shelf))
         plan.shelf_screw = shelf_screw_length(site.catalogue, site.rules, shelf.thickness, bracket.thickness);
     for (const BracketPlan& place : plan.brackets)
         if (place.substrate == Substrate::side_wall && place.other)
@@ -194,7 +196,7 @@ ShelfPlan draft_shelf(const Shelf& shelf, const WallSite& site, LayoutScales& sc
         plan.arm_least = range.least;
         plan.arm_most = range.most;
         if (!whole)
-            plan.pieces = pieces_of(shelf);
+            plan.pieces = pieces_of(shelf, site.rules.shelves);
         plan.back_cuts = back_cuts(shelf, site);
         check_place(shelf, site, plan);
         if (way.at_places()) {
@@ -206,6 +208,9 @@ ShelfPlan draft_shelf(const Shelf& shelf, const WallSite& site, LayoutScales& sc
             check_clearances(shelf, site, plan);
         }
         check_kind(shelf, site, plan);
+        for (CleatPlan& cleat : plan.cleats)
+            if (auto strip = std::exchange(cleat.beside, {}))
+                plan.beside.push_back(*std::move(strip));
     });
 }
 

@@ -56,7 +56,7 @@ void check_bracket_choice(const Shelf& shelf, const WallSite&, ShelfPlan& plan) 
                    {quantity(bracket.arm), quantity(plan.arm_least - bracket.arm)}},
                   quantity(plan.arm_least - bracket.arm));
     }
-    if (!plan.shelf_screw)
+    if (!plan.shelf_screw && !is_loose(shelf))
         add_check(plan.checks, checks::shelf_screw_none,
                   {"No screw at hand is short enough for a board of {0}", {quantity(shelf.thickness)}});
 }
@@ -265,7 +265,13 @@ void check_uplift(const Shelf& shelf, const WallSite& site, std::size_t i, Shelf
     // Screws go up through an arm or a strip; a leg stands there, and a rod lets its board slide off.
     const bool screwed = !place.other || place.substrate == Substrate::side_wall;
     const Force held = screwed && plan.shelf_screw ? held_down(plan, site.rules.shelves) : Force{};
-    if (!screwed)
+    if (screwed && is_loose(shelf))
+        add_check(
+            plan.checks, checks::loose_lifts,
+            {"With the other end loaded or leaned on, the board lifts off bracket {0}, {1} up: it lies there loose",
+             {place_number(i), quantity(up)}},
+            quantity(up), place.x, shelf.underside());
+    else if (!screwed)
         add_check(plan.checks, checks::pulls_up, place.rod ? Severity::note : Severity::error,
                   {place.rod ? std::string_view{"With the other end loaded or leaned on, the board bears up on rod {0} "
                                                 "with {1}: it must sit tight on it"}

@@ -33,6 +33,7 @@ inline constexpr CheckCode upright_too_short{"upright_too_short", Severity::erro
 inline constexpr CheckCode hole_must_hold{"hole_must_hold", Severity::error};
 inline constexpr CheckCode plate_few_holes{"plate_few_holes", Severity::error};
 inline constexpr CheckCode keyhole_lifts{"keyhole_lifts", Severity::error};
+inline constexpr CheckCode loose_lifts{"loose_lifts", Severity::error};
 inline constexpr CheckCode pole_ends{"pole_ends", Severity::error, Bears::elsewhere};
 inline constexpr CheckCode pole_finial{"pole_finial", Severity::error, Bears::elsewhere};
 inline constexpr CheckCode keyhole_no_room{"keyhole_no_room", Severity::error};

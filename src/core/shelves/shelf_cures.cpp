@@ -85,6 +85,10 @@ private:
              [](const Curer& self, Check& check) {
                  if (!check.cures.empty())
                      return; // of a hanger: no bracket helps it
+                 if (check.code == checks::no_fixing && !way_of(self.shelf_).chooses_bracket()) {
+                     say(check, {"Choose another fixing for it, or put it where something sound lies behind"});
+                     return;
+                 }
                  self.other_bracket(check);
                  if (check.cures.empty())
                      say(check, {"Add a bracket with an arm from {0} to {1}",

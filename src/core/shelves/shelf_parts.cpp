@@ -38,7 +38,8 @@ std::vector<CutPart> boards_cut(const Shelf& shelf, const WallSite& site, const 
 std::vector<CutPart> boards_cut(const Shelf& shelf, const WallSite& site, const ShelfPlan& plan, bool between_walls,
                                 const Sentence& name, Length breadth, Length thickness) {
     std::vector<CutPart> parts;
-    const bool to_walls = between_walls || (in_left_corner(shelf, site) && in_right_corner(shelf, site));
+    const bool to_walls =
+        between_walls || is_loose(shelf) || (in_left_corner(shelf, site) && in_right_corner(shelf, site));
     const bool hollow = shelf.hollow && way_of(shelf).is_board();
     const PartWork work = hollow ? PartWork{} : way_of(shelf).work(shelf, site, plan);
     for (int tier = 0; tier < shelf.tiers; ++tier)
@@ -88,6 +89,10 @@ std::vector<Supply> bought_for(const Shelf& shelf, const WallSite& site, const S
     const auto add_fixing = [&](const Fixing& fixing, std::size_t number) {
         std::ranges::move(supplies_of(fixing, number), std::back_inserter(supplies));
     };
+    if (shelf.coats > 0 && way_of(shelf).is_board()) {
+        add(KitGroup::consumables, "paint", {"Paint or oil for the boards"}, 1);
+        add(KitGroup::tools, "brush", {"Brush or roller, fine paper between coats"}, 1);
+    }
     const auto places = static_cast<std::size_t>(std::ranges::count_if(plan.brackets, &BracketPlan::is_bracket));
     const auto tiers = static_cast<std::size_t>(shelf.tiers);
     std::ranges::move(way_of(shelf).bought(shelf, plan), std::back_inserter(supplies));

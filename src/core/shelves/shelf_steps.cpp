@@ -27,16 +27,39 @@ void ShelfSteps::lift(Sentence words, int persons) {
     step.persons = std::max(step.persons, persons);
 }
 
+void ShelfSteps::pack_thinner() {
+    constexpr Length meets = 3_mm; // less between two ends, and up, is no gap on purpose
+    const Outline ends{shelf_.left - meets, shelf_.right() + meets, shelf_.underside(), shelf_.height};
+    std::set<std::string> told;
+    each_other_board(site_, shelf_, ends, [&](const Shelf& other, const Outline& board) {
+        const bool at_right = absolute(board.left - shelf_.right()) <= meets;
+        const bool at_left = absolute(board.right - shelf_.left) <= meets;
+        if (!(at_right || at_left) || absolute(other.height - shelf_.height) > meets ||
+            other.thickness <= shelf_.thickness || !way_of(other).boards_on_arms() || !told.insert(other.id).second)
+            return;
+        say({"It meets {0} at {1} and is {2} thinner: on a bracket that both lie on, which is set for the thicker, "
+             "pack "
+             "it up by that, so that their tops are flush",
+             {other.name, site_.along(at_right ? shelf_.right() : shelf_.left),
+              quantity(other.thickness - shelf_.thickness)}});
+    });
+}
+
 void ShelfSteps::lay_board() {
     phase_ = Phase::adjust;
     if (shelf_.length >= site_.rules.shelves.helper_from)
         lift({"With a helper: lay the board on, {0} of {1}", {mass(), quantity(shelf_.length)}}, 2);
     else
         lift({"Lay the board on, {0}", {mass()}});
-    if (plan_.pieces.size() > 1)
+    if (is_loose(shelf_))
+        say({"It goes in loose: measure between its neighbours at back and front when they are up, cut it {0} short at "
+             "either end, and drop it in on pads that do not slide",
+             {quantity(site_.rules.shelves.loose_play)}});
+    else if (plan_.pieces.size() > 1)
         say({"The boards meet on the middle of a bracket: screw both down to it, or strap them underneath"});
     say({"Set the overhang: {0} at the left, {1} at the right",
          {quantity(plan_.left_overhang), quantity(plan_.right_overhang)}});
+    pack_thinner();
     if (plan_.shelf_screw)
         say({shelf_.hollow
                  ? std::string_view{"Screw up through the arms into the strips inside the board, not its skin alone, "
@@ -108,6 +131,28 @@ private:
             cut_out();
         if (tiled())
             say({"Tile: put masking tape over each mark and draw the marks on it"});
+        if (way_of(shelf_).is_board())
+            paint();
+    }
+
+    /// Coat by coat, off the wall: the edges cannot be reached there.
+    void paint() {
+        const auto bench = [&](Step step) {
+            step.at_bench = true;
+            steps_.push_back(std::move(step));
+        };
+        for (int coat = 1; coat <= shelf_.coats; ++coat) {
+            const std::vector<Value> which{count(static_cast<std::size_t>(coat)),
+                                           count(static_cast<std::size_t>(shelf_.coats))};
+            bench({{"Paint or oil its boards all round, coat {0} of {1}, their sawn edges first", which},
+                   false,
+                   Phase::assemble});
+            bench({{"Let coat {0} of {1} dry, as its tin says, laid flat where no dust falls", which},
+                   true,
+                   Phase::cure,
+                   1,
+                   site_.rules.fitting.paint_min});
+        }
     }
 
     void mark_places() {
@@ -246,6 +291,11 @@ private:
                                                 "dust. Plug: {2}, screw {3}"},
                      {stock(fixing.hole_diameter), stock(fixing.drill_depth), fixing.name,
                       stock(fixing.screw_length)}});
+            else if (fixing.by_packet)
+                say({"Bore {0} square into the bare wood for {1}, turn each nut in flush, and run its machine screw, "
+                     "{2} "
+                     "long, in and out once before the lining hides it",
+                     {stock(fixing.hole_diameter), fixing.name, stock(fixing.screw_length)}});
             else
                 say({"Drill pilots of {0}, tape on the bit at {1}, for screws {2}: {3} long, {4} in the stud",
                      {stock(fixing.hole_diameter), stock(fixing.drill_depth), fixing.name, stock(fixing.screw_length),

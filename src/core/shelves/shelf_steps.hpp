@@ -32,6 +32,8 @@ public:
     void wait(Sentence words, double minutes) { steps_.push_back({std::move(words), true, Phase::cure, 1, minutes}); }
     /// A board is laid on what is up, and screwed to it.
     void lay_board();
+    /// Where a thicker board begins or ends at its end, tops flush: both may lie on one bracket.
+    void pack_thinner();
 
 protected:
     const Shelf& shelf_;

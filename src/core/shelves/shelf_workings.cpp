@@ -249,25 +249,22 @@ private:
         const BracketPlan& place = plan_.brackets[i];
         if (!place.bracket_utilisation.known() || !plan_.bracket)
             return;
-        if (place.hanger)
-            return add({numbered("rating", i),
-                        {"Hanger {0} itself: share of its rating", {count(i + 1)}},
-                        "{0} / {1}",
-                        {{"carries", quantity(place.reaction.greatest), beam_source},
-                         {"rating", quantity(*shelf_.hanger_rating), {Provenance::maker}}},
-                        ratio(place.bracket_utilisation),
-                        derived});
         const Bracket& bracket = *plan_.bracket;
-        Working working{
-            numbered("rating", i),
-            {"Bracket {0} itself: share of its rating", {count(i + 1)}},
-            bracket.rated_per_pair ? "{0} / ({1} / 2)" : "{0} / {1}",
-            {{"carries", quantity(place.reaction.greatest), beam_source},
-             {bracket.rated_per_pair ? "rating of a pair" : "rating", quantity(*bracket.rating), {Provenance::maker}}},
-            ratio(place.bracket_utilisation),
-            derived};
-        if (const double divisor = basis_divisor(bracket.basis, false); divisor > 1) {
-            working.sum = bracket.rated_per_pair ? "{0} / ({1} / 2 / {2})" : "{0} / ({1} / {2})";
+        const bool of_pair = !place.hanger && bracket.rated_per_pair;
+        Working working{numbered("rating", i),
+                        {place.hanger ? std::string_view{"Hanger {0} itself: share of its rating"}
+                                      : "Bracket {0} itself: share of its rating",
+                         {count(i + 1)}},
+                        of_pair ? "{0} / ({1} / 2)" : "{0} / {1}",
+                        {{"carries", quantity(place.reaction.greatest), beam_source},
+                         {of_pair ? "rating of a pair" : "rating",
+                          quantity(place.hanger ? *shelf_.hanger_rating : *bracket.rating),
+                          {Provenance::maker}}},
+                        ratio(place.bracket_utilisation),
+                        derived};
+        const FigureBasis basis = place.hanger ? shelf_.hanger_basis : bracket.basis;
+        if (const double divisor = basis_divisor(basis, false); divisor > 1) {
+            working.sum = of_pair ? "{0} / ({1} / 2 / {2})" : "{0} / ({1} / {2})";
             working.terms.push_back({"for what the packet calls it", ratio(divisor), {Provenance::house_rule}});
         }
         add(std::move(working));

@@ -149,4 +149,9 @@ const Way& way(const Pole&);
 const Way& way(const Fixture&);
 const Way& way(const PictureLedge&);
 
+/// Its board lies on its arms and is screwed to nothing.
+inline bool is_loose(const Shelf& shelf) {
+    return shelf.loose && way_of(shelf).boards_on_arms();
+}
+
 } // namespace yes_square

@@ -13,6 +13,7 @@ namespace yes_square {
 namespace {
 
 constexpr std::size_t few_steps = 7;      ///< so many are tried in every order
+constexpr std::size_t anew_below = 40;    ///< up to so many, all of an order is drawn anew too
 constexpr JobTime nobody_minds = 900;     ///< a quarter of an hour later is as early
 constexpr std::size_t most_work = 60'000; ///< orders times steps that the search may weigh
 
@@ -133,12 +134,14 @@ private:
         std::uniform_real_distribution<double> shift{0, 1};
         const std::size_t most_placings = most_work / number;
         const auto over = [&] { return placings_ >= most_placings; };
-        while (!over()) {
+        // Of few steps every second order is a new one altogether: what rooms that are shut part is not near.
+        for (bool afresh = false; !over(); afresh = !afresh && number <= anew_below) {
             Found here;
             std::vector<double> rank(number);
             const double reach = static_cast<double>(number) * (0.05 + shift(dice));
             for (std::size_t i = 0; i < number; ++i)
-                rank[best_.order[i]] = static_cast<double>(i) + reach * (shift(dice) < 0.4 ? shift(dice) - 0.5 : 0);
+                rank[best_.order[i]] =
+                    afresh ? shift(dice) : static_cast<double>(i) + reach * (shift(dice) < 0.4 ? shift(dice) - 0.5 : 0);
             weigh(ordered(rank), here);
             descend(here, over);
         }

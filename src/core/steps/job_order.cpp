@@ -12,6 +12,7 @@
 #include <queue>
 #include <set>
 #include <tuple>
+#include <utility>
 
 namespace yes_square {
 namespace {
@@ -81,6 +82,7 @@ private:
 
     std::size_t add(Task task, Rank rank) {
         task.minutes = task.step.phase == Phase::cure    ? task.step.wait_min
+                       : task.step.minutes > 0           ? task.step.minutes
                        : task.step.phase == Phase::mark  ? rules_.mark_min
                        : task.step.phase == Phase::drill ? rules_.drill_min
                                                          : rules_.step_min;
@@ -110,6 +112,8 @@ private:
         Thing thing{id, w, turn, {}, along, cut_.contains(id), turn == Turn::first_run || turn == Turn::second_run};
         const bool two = std::ranges::any_of(steps, [](const Step& step) { return step.persons > 1; });
         std::map<std::string, int> times;
+        std::optional<std::size_t> at_wall; // the last of either
+        std::optional<std::size_t> at_bench;
         for (const Step& step : steps) {
             if (step.of_wall) {
                 of_wall(w, step);
@@ -124,10 +128,14 @@ private:
             task.item_name = name;
             task.step = step;
             task.cautions = cautions(step, turn, w);
-            const std::size_t added =
-                add(std::move(task), rank(w, turn, step.phase, two, things_.size(), thing.tasks.size()));
-            if (!thing.tasks.empty())
-                tie(thing.tasks.back(), added);
+            const std::size_t added = add(std::move(task), rank(w, turn, step.at_bench ? Phase::mark : step.phase, two,
+                                                                things_.size(), thing.tasks.size()));
+            std::optional<std::size_t>& before = step.at_bench ? at_bench : at_wall;
+            if (before)
+                tie(*before, added);
+            if (at_bench && !step.at_bench && step.phase >= Phase::hang)
+                tie(*std::exchange(at_bench, {}), added);
+            before = added;
             thing.tasks.push_back(added);
         }
         things_.push_back(std::move(thing));

@@ -34,7 +34,8 @@ std::vector<LearnedMinutes> learned_minutes(const Job& job, const JobOrder& orde
     std::vector<std::vector<double>> taken(learned.size());
     for (const Task& task : order.tasks) {
         const auto tick = std::ranges::find(job.ticks, task.key, &Tick::key);
-        if (task.step.phase == Phase::cure || tick == job.ticks.end() || tick->state != TickState::done)
+        if (task.step.phase == Phase::cure || task.step.minutes > 0 || tick == job.ticks.end() ||
+            tick->state != TickState::done)
             continue;
         const auto begun = utc_seconds(tick->begun);
         const auto done = utc_seconds(tick->at);

@@ -70,8 +70,14 @@ Work Placing::work_of(const Task& task) const {
         const bool of_parts = wait.of.empty() && (task.kind == TaskKind::parts || task.kind == TaskKind::cut ||
                                                   task.step.phase >= Phase::assemble);
         if (of_room || of_thing || of_parts)
-            work.not_before = std::max(work.not_before, morning(std::max(1, wait.day)));
+            work.not_before =
+                std::max(work.not_before, morning(std::max(1, wait.day)) + seconds(std::clamp(wait.from, 0.0, 24.0)));
     }
+    for (const RoomShut& shut : job_.days.shut)
+        if (wall != job_.walls.end() && wall->room == shut.room && shut.to > shut.from)
+            work.shut.push_back({morning(std::max(1, shut.day)) + seconds(std::clamp(shut.from, 0.0, 24.0)),
+                                 morning(std::max(1, shut.day)) + seconds(std::clamp(shut.to, 0.0, 24.0))});
+    std::ranges::sort(work.shut, {}, &ShutHours::from);
     return work;
 }
 
@@ -81,6 +87,14 @@ JobTime Placing::in_hours(JobTime at, JobTime takes) const {
         return day + begins_;
     const JobTime fits = std::min(takes, day_long()); // what is longer is refused, not looked for without an end
     return at + fits <= day + begins_ + day_long() ? at : day + seconds_a_day + begins_;
+}
+
+JobTime Placing::in_open_room(const Work& work, JobTime at) const {
+    at = in_hours(at, work.takes);
+    for (const ShutHours& shut : work.shut)
+        if (at < shut.to && (at + work.takes > shut.from || at >= shut.from))
+            at = in_hours(std::max(at, shut.to), work.takes);
+    return at;
 }
 
 int Placing::helpers_there(JobTime from, JobTime to) const {
@@ -103,7 +117,7 @@ JobTime Placing::fit(const Work& work, JobTime at, const Hands& crew, const Hand
     if (work.cures())
         return at;
     while (at < never) {
-        at = in_hours(at, work.takes);
+        at = in_open_room(work, at);
         const JobTime to = at + work.takes;
         if (crew.most_used(at, to) + work.crew > crew_) {
             at = crew.next_change(at);

@@ -53,6 +53,11 @@ private:
     std::map<JobTime, int> steps_;
 };
 
+struct ShutHours {
+    JobTime from = 0;
+    JobTime to = 0;
+};
+
 struct Work {
     JobTime takes = 0;
     JobTime not_before = 0;
@@ -60,6 +65,7 @@ struct Work {
     int helpers = 0;   ///< and others
     bool done = false; ///< ticked off: it takes nothing any more
     std::vector<std::size_t> after;
+    std::vector<ShutHours> shut; ///< when nobody may be at it: its room is shut
     bool cures() const { return crew == 0; }
 };
 
@@ -101,6 +107,8 @@ protected:
     int helpers_there(JobTime from, JobTime to) const;
     /// The next moment at which a helper comes.
     JobTime next_helper(JobTime after) const;
+    /// The first moment from `at` on at which the crew may do something of this length in its room.
+    JobTime in_open_room(const Work& work, JobTime at) const;
     JobTime fit(const Work& work, JobTime at, const Hands& crew, const Hands& helpers) const;
     /// What follows each step at the least, without hours or hands: for what is urgent, and for the bound.
     void find_tails();
