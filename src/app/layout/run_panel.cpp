@@ -18,6 +18,7 @@
 #include <QMouseEvent>
 #include <QVBoxLayout>
 #include <algorithm>
+#include <utility>
 
 namespace yes_square::app {
 UnitList::UnitList(QWidget* parent)
@@ -98,8 +99,14 @@ RunPanel::RunPanel(Workbench& bench, QWidget* parent)
     auto* take = button(tr("Take in list..."), "take-list", [this] { choose_list(); });
     connect(library_, &QListWidget::itemActivated, this,
             [this](QListWidgetItem* item) { add_listed(library_->row(item)); });
-    connect(library_, &UnitList::carried, this, [this](QPoint at) { emit units_carried(chosen_units(), at); });
-    connect(library_, &UnitList::dropped, this, [this](QPoint at) { emit units_dropped(chosen_units(), at); });
+    // What is carried is what was chosen when it was taken up: the list may be filled anew on the way.
+    connect(library_, &UnitList::carried, this, [this](QPoint at) {
+        if (carried_.empty())
+            carried_ = chosen_units();
+        emit units_carried(carried_, at);
+    });
+    connect(library_, &UnitList::dropped, this,
+            [this](QPoint at) { emit units_dropped(std::exchange(carried_, {}), at); });
     mirror_ = button(tr("Mirror the run"), "mirror-run", [this] { mirror(); });
     mirror_->setToolTip(tr("The last unit first, hinges on the other side"));
     slide_->setMinimumWidth(1);

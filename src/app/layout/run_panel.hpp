@@ -59,6 +59,7 @@ private:
     void refresh_list();
     void choose_list();
     std::vector<CabinetUnit> chosen_units() const;
+    std::vector<CabinetUnit> carried_;
 
     Workbench& bench_;
     UnitList* library_;

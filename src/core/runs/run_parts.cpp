@@ -222,9 +222,9 @@ std::vector<Supply> bought_for(const DraftRun& draft, const RunPlan& plan) {
             supplies.push_back({KitGroup::consumables, "sealant", {"Sealant"}});
             if (!piece.joints.empty())
                 supplies.push_back({KitGroup::hardware,
-                                    "worktop bolt",
-                                    {"Bolt that draws a worktop's joint together"},
-                                    bolts_in_joint * piece.joints.size()});
+                                    "worktop bolts",
+                                    {"Bolts that draw a worktop's joint together, a set"},
+                                    piece.joints.size()});
             if (piece.screws > 0)
                 supplies.push_back({KitGroup::fixings,
                                     "worktop screw",

@@ -10,7 +10,4 @@ std::vector<CutPart> cut_for(const DraftRun& draft, const RunPlan& plan);
 /// What is bought for it, and the tools it wants: hooks, joining screws, clamps, a jack.
 std::vector<Supply> bought_for(const DraftRun& draft, const RunPlan& plan);
 
-/// Bolts that draw one joint of a worktop together (common practice).
-inline constexpr std::size_t bolts_in_joint = 3;
-
 } // namespace yes_square

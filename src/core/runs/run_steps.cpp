@@ -368,11 +368,11 @@ private:
         timed(minutes().worktop_joint_min,
               {corner
                    ? std::string_view{"Worktop joint in the corner, at {0}: cut it to the other worktop as the corner "
-                                      "is, not square, try it dry, then seal both edges and draw it up with {1} "
+                                      "is, not square, try it dry, then seal both edges and draw it up with its "
                                       "bolts from under, the front ones first, faces flush"}
-                   : "Worktop joint at {0}: try it dry, seal both edges, draw it up with {1} bolts from under, the "
+                   : "Worktop joint at {0}: try it dry, seal both edges, draw it up with its bolts from under, the "
                      "front ones first, faces flush; wipe off what comes out",
-               {along(wall(), joint), count(bolts_in_joint)}});
+               {along(wall(), joint)}});
     }
 
     /// Laid when what carries it is level; sealed last, and left alone.
