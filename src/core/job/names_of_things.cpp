@@ -353,8 +353,8 @@ template <>
 std::span<const EnumName<DriverAt>> enum_names() {
     static constexpr EnumName<DriverAt> names[]{{DriverAt::not_told, "not_told", "not told"},
                                                 {DriverAt::on_wall, "on_wall", "on the wall"},
-                                                {DriverAt::over_units, "over_units", "on top of wall units"},
-                                                {DriverAt::behind_plinth, "behind_plinth", "behind a plinth"},
+                                                {DriverAt::over_units, "over_units", "over units"},
+                                                {DriverAt::behind_plinth, "behind_plinth", "behind plinth"},
                                                 {DriverAt::in_unit, "in_unit", "in a unit"}};
     return names;
 }

@@ -203,7 +203,9 @@ private:
             if (feed.driver && feed.driver->known) {
                 const DriverPlan& driver = *feed.driver;
                 const Point near{x(feed.left), under};
-                const Point corner{x(driver.x), under};
+                // Over units it comes up through the one at the light's end.
+                const Point corner =
+                    driver.at == DriverAt::over_units ? Point{near.x, y(driver.z)} : Point{x(driver.x), under};
                 const Point at{x(driver.x), y(driver.z)};
                 for (const auto& [from, to] : {std::pair{near, corner}, std::pair{corner, at}})
                     pen_.add(Line{from, to, Ink::service, 0.25, Stroke::dashed}, reference);
