@@ -65,7 +65,7 @@ BENCHMARK(sheets_of_demo)->DenseRange(0, 7)->Unit(benchmark::kMillisecond);
 int main(int argc, char** argv) {
     qputenv("QT_QPA_PLATFORM", "offscreen");
     QApplication application{argc, argv};
-    if (!use_bundled_font())
+    if (!use_our_font())
         return 1;
     benchmark::Initialize(&argc, argv);
     benchmark::RunSpecifiedBenchmarks();

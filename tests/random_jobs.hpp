@@ -345,6 +345,10 @@ protected:
             bay.id = id + "-bay-" + std::to_string(i);
             bay.kind = one_of<BayKind>(6);
             bay.load = load();
+            if (std::bernoulli_distribution{0.3}(aside_))
+                bay.height = Length::mm(std::uniform_int_distribution<int>{600, 2300}(aside_));
+            if (std::bernoulli_distribution{0.2}(aside_))
+                bay.stands = std::bernoulli_distribution{0.5}(aside_) ? BayStands::on_floor : BayStands::hung;
             system.bays.push_back(std::move(bay));
         }
         wall.systems.push_back(std::move(system));

@@ -14,6 +14,7 @@
 #include <QEventLoop>
 #include <QFile>
 #include <QFileInfo>
+#include <QIcon>
 #include <QKeyEvent>
 #include <QMessageBox>
 #include <QTextStream>
@@ -308,7 +309,9 @@ int main(int argc, char** argv) {
     QApplication::setApplicationName(QStringLiteral("yes-square"));
     QApplication::setOrganizationName(QStringLiteral("yes-square"));
     QApplication::setApplicationVersion(QStringLiteral(YES_SQUARE_VERSION));
-    if (!use_bundled_font())
+    QApplication::setDesktopFileName(QStringLiteral("yes-square"));
+    QApplication::setWindowIcon(QIcon::fromTheme(QStringLiteral("yes-square")));
+    if (!use_our_font())
         return fail(QStringLiteral("the program's typeface is missing; install it again"));
     const Arguments arguments = parse(QApplication::arguments());
     if (arguments.jobs.size() > 1)

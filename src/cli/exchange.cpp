@@ -4,6 +4,7 @@
 #include "core/cutting/delivery.hpp"
 #include "core/job/edits.hpp"
 #include "core/job/file.hpp"
+#include "core/pocket/take_pocket.hpp"
 #include "core/reckon/reckon.hpp"
 #include "core/runs/unit_library.hpp"
 #include "core/survey/readings_csv.hpp"
@@ -14,9 +15,12 @@
 #include <algorithm>
 #include <fmt/format.h>
 #include <iostream>
+#include <nlohmann/json.hpp>
 
 namespace yes_square::cli {
 namespace {
+
+using Json = nlohmann::ordered_json;
 
 int fail(const std::string& message) {
     std::cerr << message << "\n";
@@ -55,13 +59,15 @@ int export_files(const ExportWanted& wanted) {
     }
     if (formats.empty())
         formats = export_formats();
-    const auto job = load(wanted.job);
+    const auto job = load(wanted.job, wanted.unit);
     if (!job)
         return bad_input;
-    const auto problems = export_job({*job, reckon(*job), {job->unit, {}}}, wanted.folder, formats);
-    for (const std::string& problem : problems)
+    const ExportDone done = export_job({*job, reckon(*job), {job->unit, {}}}, wanted.folder, formats);
+    for (const std::string& problem : done.problems)
         std::cerr << problem << "\n";
-    return problems.empty() ? 0 : bad_input;
+    if (wanted.as_json)
+        std::cout << Json{{"format", "yes-square export"}, {"version", 1}, {"written", done.written}}.dump(2) << "\n";
+    return done.problems.empty() ? 0 : bad_input;
 }
 
 int import_files(const ImportWanted& wanted) {
@@ -119,6 +125,13 @@ int import_files(const ImportWanted& wanted) {
             return fail(wanted.packing_list + ": " + list.error());
         job->delivery = std::move(*list);
     }
+    if (!wanted.pocket.empty()) {
+        const auto text = read_text(wanted.pocket);
+        if (!text)
+            return bad_input;
+        if (const auto taken = take_pocket(*job, reckon(*job), *text); !taken)
+            return fail(wanted.pocket + ": " + taken.error());
+    }
     return save(wanted.to.empty() ? wanted.job : wanted.to, *job) ? 0 : bad_input;
 }
 
@@ -134,7 +147,21 @@ int search_book(const BookWanted& wanted) {
     query.kind = wanted.kind;
     query.from = wanted.from;
     query.until = wanted.until;
-    for (const BookEntry& entry : book->search(query))
+    const std::vector<BookEntry> found = book->search(query);
+    if (wanted.as_json) {
+        Json jobs = Json::array();
+        for (const BookEntry& entry : found)
+            jobs.push_back({{"path", entry.path},
+                            {"title", entry.title},
+                            {"client", entry.client},
+                            {"place", entry.place},
+                            {"last", entry.last},
+                            {"walls", entry.walls},
+                            {"found", entry.found}});
+        std::cout << Json{{"format", "yes-square book"}, {"version", 1}, {"jobs", jobs}}.dump(2) << "\n";
+        return 0;
+    }
+    for (const BookEntry& entry : found)
         std::cout << fmt::format("{}\t{}\t{}\t{}\t{}\n", entry.path, entry.title, entry.client, entry.last,
                                  entry.found);
     return 0;

@@ -10,6 +10,8 @@ struct ExportWanted {
     std::string job;
     std::string folder;
     std::vector<std::string> formats; ///< by name; empty: all
+    std::string unit;                 ///< to show lengths in; empty: the job's own
+    bool as_json = false;             ///< tell so what was written
 };
 /// What --format takes, with what each writes.
 std::string format_help();
@@ -22,6 +24,7 @@ struct ImportWanted {
     std::string wall; ///< id or name of the wall that a survey or outline goes to; of an outline, else a new one
     std::string units;
     std::string packing_list;
+    std::string pocket; ///< what a pocket sheet gave back
     std::string dxf;
 };
 int import_files(const ImportWanted& wanted);
@@ -33,6 +36,7 @@ struct BookWanted {
     std::string kind;
     std::string from;
     std::string until;
+    bool as_json = false;
 };
 int search_book(const BookWanted& wanted);
 

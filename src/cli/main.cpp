@@ -9,6 +9,10 @@
 #include <CLI/CLI.hpp>
 #include <iostream>
 
+namespace yes_square::embedded {
+extern const std::string_view plan_schema_json;
+} // namespace yes_square::embedded
+
 using namespace yes_square;
 
 int main(int argc, char** argv) {
@@ -18,7 +22,11 @@ int main(int argc, char** argv) {
     std::string path;
     bool as_json = false;
     const auto job_of = [](CLI::App* command, std::string& name) {
-        command->add_option("JOB", name, "A .yesq file")->required();
+        command->add_option("JOB", name, "A .yesq file; -: standard input")->required();
+    };
+    std::string unit;
+    const auto unit_of = [](CLI::App* command, std::string& name) {
+        command->add_option("--unit", name, "Show lengths in this unit: mm, cm, in/16, ft-in/16 and so on");
     };
 
     CLI::App* reckoned = app.add_subcommand("reckon", "Print the plan: marks, fixings, sag, checks with their cures");
@@ -26,21 +34,27 @@ int main(int argc, char** argv) {
     reckoned->add_flag("--json", as_json, "The whole plan as JSON, with workings, in SI units");
     CLI::App* check = app.add_subcommand("check", "Print the checks; exit 1 when one of severity error stands");
     job_of(check, path);
+    check->add_flag("--json", as_json, "As JSON, with whose each is");
+    unit_of(reckoned, unit);
+    unit_of(check, unit);
 
     cli::ExportWanted out;
     CLI::App* give = app.add_subcommand("export", "Write drawings, tables and the plan for other programs");
     job_of(give, out.job);
+    unit_of(give, out.unit);
+    give->add_flag("--json", out.as_json, "Tell what was written as JSON");
     give->add_option("--to", out.folder, "The folder to write into; made if it is not there")->required();
     give->add_option("--format", out.formats, cli::format_help())->delimiter(',');
 
     cli::ImportWanted in;
     CLI::App* take = app.add_subcommand("import", "Take in a survey, a list of units, a packing list or an outline");
     job_of(take, in.job);
-    take->add_option("--to", in.to, "Write the job there instead of over itself");
+    take->add_option("--to", in.to, "Write the job there instead of over itself; -: to standard output");
     take->add_option("--survey", in.survey, "CSV of readings, for --wall");
     take->add_option("--dxf", in.dxf, "Outline of a wall on named layers: of --wall, or a new one");
     take->add_option("--wall", in.wall, "Id or name of a wall");
     take->add_option("--units", in.units, "CSV of units that came with a kitchen");
+    take->add_option("--pocket", in.pocket, "What a pocket sheet gave back");
     take->add_option("--packing-list", in.packing_list, "CSV of what was delivered");
 
     cli::BookWanted book;
@@ -51,9 +65,12 @@ int main(int argc, char** argv) {
     search->add_option("--folder", book.folder, "Go through this folder for job files first");
     search->add_option("--kind", book.kind, "Only jobs with such a log entry: note, reading, deviation, photo ...");
     search->add_option("--from", book.from, "Only jobs with an entry on this day or later: 2026-03-01");
+    search->add_flag("--json", book.as_json, "As JSON");
     search->add_option("--until", book.until, "Only jobs begun by this day");
 
-    const CLI::App* schema = app.add_subcommand("schema", "Print the JSON Schema of a job file");
+    CLI::App* schema = app.add_subcommand("schema", "Print the JSON Schema of a job file");
+    bool of_plan = false;
+    schema->add_flag("--plan", of_plan, "Of the plan as JSON instead");
 
     try {
         app.parse(argc, argv);
@@ -69,10 +86,10 @@ int main(int argc, char** argv) {
         if (search->parsed())
             return cli::search_book(book);
         if (schema->parsed()) {
-            std::cout << job_schema();
+            std::cout << (of_plan ? embedded::plan_schema_json : std::string_view{job_schema()});
             return 0;
         }
-        const auto job = cli::load(path);
+        const auto job = cli::load(path, unit);
         if (!job)
             return cli::bad_input;
         const Plan plan = reckon(*job);
@@ -84,7 +101,7 @@ int main(int argc, char** argv) {
             std::cout << (as_json ? plan_json(*job, plan, voice) : summary(*job, plan, voice));
             return 0;
         }
-        std::cout << checks_text(*job, plan, voice);
+        std::cout << (as_json ? checks_json(*job, plan, voice) : checks_text(*job, plan, voice));
         return count_checks(plan, Severity::error) > 0 ? cli::has_errors : 0;
     } catch (const std::exception& error) {
         std::cerr << path << ": " << error.what() << "\n";

@@ -9,6 +9,8 @@ void write_walls(const Exported& what, ExportFolder& to) {
         if (auto problem = write_dxf(to.path(wall.id + ".dxf"), elevation.drawing, elevation.scale,
                                      outline_of(wall, plan.survey.studs)))
             to.report(std::move(*problem));
+        else
+            to.wrote(to.path(wall.id + ".dxf"));
     });
 }
 

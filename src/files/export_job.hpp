@@ -10,6 +10,12 @@
 /// itself; the command line, its help and the window ask the list.
 namespace yes_square {
 
+/// What came of it.
+struct ExportDone {
+    std::vector<std::string> written;  ///< paths
+    std::vector<std::string> problems; ///< what went wrong, a line each
+};
+
 /// A folder being written into. Each file is there whole or not at all.
 class ExportFolder {
 public:
@@ -17,14 +23,17 @@ public:
         : folder_{std::move(folder)} {}
 
     std::string path(const std::string& name) const;
+    /// @param name  may be in a folder of its own, which is made
     void put(const std::string& name, const std::string& text);
     /// What went wrong, in words.
-    void report(std::string problem) { problems_.push_back(std::move(problem)); }
-    const std::vector<std::string>& problems() const { return problems_; }
+    void report(std::string problem) { done_.problems.push_back(std::move(problem)); }
+    /// A file that is there now, by its path.
+    void wrote(std::string path) { done_.written.push_back(std::move(path)); }
+    const ExportDone& done() const { return done_; }
 
 private:
     std::string folder_;
-    std::vector<std::string> problems_;
+    ExportDone done_;
 };
 
 /// What is written.
@@ -43,14 +52,16 @@ struct ExportFormat {
 /// In the order that help lists them.
 const std::vector<ExportFormat>& export_formats();
 
-/// Writes a job in some formats into a folder, which is made. What went wrong, a line each; empty: nothing did.
-std::vector<std::string> export_job(const Exported& what, const std::string& folder,
-                                    const std::vector<ExportFormat>& formats = export_formats());
+/// Writes a job in some formats into a folder, which is made.
+ExportDone export_job(const Exported& what, const std::string& folder,
+                      const std::vector<ExportFormat>& formats = export_formats());
 
 // One a format.
 ExportFormat svg_format();
 ExportFormat dxf_format();
 ExportFormat csv_format();
+ExportFormat csv_comma_format();
 ExportFormat json_format();
+ExportFormat pocket_format();
 
 } // namespace yes_square

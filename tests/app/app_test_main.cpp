@@ -18,7 +18,7 @@ int main(int argc, char** argv) {
     QApplication application{argc, argv};
     QApplication::setApplicationName("yes-square-tests");
     QApplication::setOrganizationName("yes-square-tests");
-    if (!yes_square::app::use_bundled_font())
+    if (!yes_square::app::use_our_font())
         return 1;
     return Catch::Session().run(argc, argv);
 }

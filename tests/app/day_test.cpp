@@ -261,7 +261,7 @@ TEST_CASE("a wait counts down and is not done before its time", "[day]") {
     });
     std::string key;
     for (const Task& task : job_order(driven.job(), driven.bench().plan()).tasks)
-        if (task.step.phase == Phase::cure)
+        if (task.step.phase == Phase::cure && !task.step.at_bench)
             key = task.key;
     REQUIRE_FALSE(key.empty());
     driven.window.set_stage(Stage::fit);
@@ -441,6 +441,10 @@ TEST_CASE("a light along a run says its lead, and one too thin is cured", "[day]
     driven.choose("driver-at", static_cast<int>(DriverAt::over_units));
     driven.type("driver-x", "100");
     CHECK(driven.job().walls[7].feeds.front().driver.x == 100_mm);
+    driven.choose("switch-at", static_cast<int>(SwitchAt::in_unit));
+    driven.choose("switch-unit", 2);
+    REQUIRE(driven.bench().plan().walls[7]->feeds.front().switched);
+    CHECK(driven.bench().plan().walls[7]->feeds.front().switched->known);
     press(driven, "remove-light");
     CHECK(driven.job().walls[7].feeds.empty());
 }

@@ -1,7 +1,6 @@
-#include "driven_window.hpp"
+#include "kitchen_window.hpp"
 
 #include "app/layout/layout_panel.hpp"
-#include "core/lines/room_lines.hpp"
 #include "core/runs/run_checks.hpp"
 #include "core/sheets/run_layer.hpp"
 
@@ -15,73 +14,6 @@
 
 using namespace yes_square;
 using namespace yes_square::app;
-
-namespace {
-
-/// A framed wall of 1500 mm with proved studs every 400, in a room with the usual lines.
-Job empty_kitchen(Length length = 1500_mm) {
-    Job job = new_job();
-    Room room;
-    room.id = "room-1";
-    room.name = "Kitchen";
-    const HouseLines house = house_lines(Unit::mm, job.rules.runs);
-    room.lines = house.lines;
-    room.line_relations = house.relations;
-    job.rooms = {room};
-    Wall wall;
-    wall.id = "wall-1";
-    wall.name = "Wall";
-    wall.room = "room-1";
-    wall.length = length;
-    wall.height = 2500_mm;
-    wall.structure = Framing{38_mm, 89_mm, 400_mm, Species::spruce_pine_fir};
-    wall.lining = {{LiningMaterial::plasterboard, Length::micrometres(12'500), {}}};
-    for (Length at = 400_mm; at < length; at += 400_mm)
-        wall.studs.push_back({at, StudState::proved, Length::micrometres(600), {}});
-    job.walls = {wall};
-    return job;
-}
-
-struct Kitchen : DrivenWindow {
-    explicit Kitchen(Length length = 1500_mm) {
-        bench().start(empty_kitchen(length));
-        window.set_stage(Stage::layout);
-        QTest::qWait(1);
-    }
-    const Run& run() { return job().walls.front().runs.front(); }
-    const RunPlan& plan() { return bench().plan().walls.front()->runs.front(); }
-    QListWidget& library() { return *find<QListWidget>("unit-library"); }
-    /// The row of the list whose words begin so.
-    int row(const char* words) {
-        for (int i = 0; i < library().count(); ++i)
-            if (library().item(i)->text().startsWith(QString::fromLatin1(words)))
-                return i;
-        FAIL("no such unit: " << words);
-        return -1;
-    }
-    /// Carries a unit of the list to a place on the wall, with the mouse.
-    void carry(const char* words, Length x, Length z) {
-        QListWidget& list = library();
-        QListWidgetItem* item = list.item(row(words));
-        list.scrollToItem(item);
-        QWidget* port = list.viewport();
-        const QPoint from = list.visualItemRect(item).center();
-        const QPoint to = port->mapFromGlobal(window.board().mapToGlobal(window.board().place(x, z).toPoint()));
-        QTest::mousePress(port, Qt::LeftButton, {}, from);
-        for (int step = 1; step <= 4; ++step)
-            QTest::mouseMove(port, from + (to - from) * step / 4);
-        QTest::mouseRelease(port, Qt::LeftButton, {}, to);
-        QTest::qWait(1);
-    }
-    void press(const char* name) {
-        QTest::mouseClick(find<QPushButton>(name), Qt::LeftButton);
-        QTest::qWait(1);
-    }
-    Length middle(std::size_t unit) { return plan().layout.units[unit].left + plan().layout.units[unit].width / 2; }
-    Length half_up(std::size_t unit) { return (plan().units[unit].bottom + plan().units[unit].top) / 2; }
-};
-
-} // namespace
 
 TEST_CASE("a run is built by dragging units to the wall, pushed along, lifted out and put back", "[app][runs]") {
     Kitchen kitchen{3000_mm};
@@ -472,74 +404,4 @@ TEST_CASE("a hole in a unit's back is typed from its edges, and taken out again"
     list->setFocus();
     QTest::keyClick(list, Qt::Key_Delete);
     CHECK(kitchen.run().units.front().cut_outs.empty());
-}
-
-TEST_CASE("two units of the list go in at once, one takes another's place, and the run is mirrored",
-          "[app][runs][rearrange]") {
-    Kitchen kitchen{3000_mm};
-    kitchen.open_folds();
-    QListWidget& list = kitchen.library();
-    list.setCurrentRow(kitchen.row("Wall unit  600"));
-    list.item(kitchen.row("Wall unit  300"))->setSelected(true);
-    kitchen.press("add-unit");
-    REQUIRE(kitchen.run().units.size() == 2);
-    const std::string last = kitchen.run().units[1].id;
-    const std::string name = kitchen.run().units[1].name;
-    list.clearSelection();
-    list.setCurrentRow(kitchen.row("Wall unit  450"));
-    kitchen.press("replace-unit");
-    CHECK(kitchen.run().units[1].id == last);
-    CHECK(kitchen.run().units[1].name == name); // it is the same place at the wall
-    CHECK(kitchen.run().units[1].width == 450_mm);
-
-    const Run before = kitchen.run();
-    kitchen.press("mirror-run"); // and back below
-    CHECK(kitchen.run().slack != before.slack);
-    kitchen.press("mirror-run");
-    CHECK(kitchen.run() == before);
-}
-
-TEST_CASE("several units of the list are dragged to the wall at once, beside one another, and undone at once",
-          "[app][runs][rearrange]") {
-    Kitchen kitchen{3000_mm};
-    kitchen.open_folds();
-    QListWidget& list = kitchen.library();
-    list.setCurrentRow(kitchen.row("Wall unit  300"));
-    list.item(kitchen.row("Wall unit  600"))->setSelected(true);
-    kitchen.carry("Wall unit  600", 1200_mm, 1800_mm); // pressed on one of the two: both stay chosen
-    REQUIRE(kitchen.job().walls.front().runs.size() == 1);
-    REQUIRE(kitchen.run().units.size() == 2);
-    CHECK(kitchen.run().units[0].width == 300_mm);
-    CHECK(kitchen.run().units[1].width == 600_mm);
-    kitchen.bench().undo_stack().undo();
-    CHECK(kitchen.job().walls.front().runs.empty());
-    kitchen.bench().undo_stack().redo();
-    // Dropped on the left half of what stands there they go before it, still in their order.
-    const Length first = kitchen.plan().units[0].place.left;
-    list.setCurrentRow(kitchen.row("Wall unit  300"));
-    list.item(kitchen.row("Wall unit  600"))->setSelected(true);
-    kitchen.carry("Wall unit  300", first + 10_mm, 1800_mm);
-    REQUIRE(kitchen.run().units.size() == 4);
-    CHECK(kitchen.run().units[0].width == 300_mm);
-    CHECK(kitchen.run().units[1].width == 600_mm);
-    CHECK(kitchen.run().units[2].width == 300_mm);
-}
-
-TEST_CASE("a handle channel and a corner post are set in the window and drawn on the wall", "[app][runs]") {
-    Kitchen kitchen{3000_mm};
-    kitchen.open_folds();
-    QListWidget& list = kitchen.library();
-    list.setCurrentRow(kitchen.row("Base unit  600"));
-    kitchen.press("add-unit");
-    list.setCurrentRow(kitchen.row("Corner post"));
-    kitchen.press("add-unit");
-    REQUIRE(kitchen.run().units.size() == 2);
-    CHECK(kitchen.run().units[1].kind == UnitKind::corner_post);
-    kitchen.type("unit-return_width", "75");
-    CHECK(kitchen.run().units[1].return_width == 75_mm);
-    kitchen.type("run-channel", "40");
-    CHECK(kitchen.run().channel == 40_mm);
-    CHECK(std::ranges::any_of(kitchen.plan().pieces, [](const RunPiece& piece) {
-        return piece.what == RunPiece::What::channel && piece.breadth == 40_mm;
-    }));
 }

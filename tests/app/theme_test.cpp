@@ -97,7 +97,7 @@ TEST_CASE("the alarm colour is used for errors and nothing else", "[app][look]")
 }
 
 TEST_CASE("the bundled typeface has tabular figures, so that columns of figures line up", "[app][look]") {
-    REQUIRE(use_bundled_font());
+    REQUIRE(use_our_font());
     QFont font{"Roboto"};
     font.setPixelSize(40);
     for (const bool bold : {false, true}) {

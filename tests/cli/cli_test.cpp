@@ -185,3 +185,52 @@ TEST_CASE("the job book is built and searched from the command line", "[cli]") {
     CHECK(run("book " + (folder / "book.sqlite") + " unheard-of").said.empty());
     CHECK(run("book /nowhere/at/all.sqlite x").code == 2);
 }
+
+TEST_CASE("a job comes in by the standard stream and goes out by it, and every command tells in JSON", "[cli]") {
+    const std::string piped = run("reckon - < " + demo).said;
+    CHECK(piped == run("reckon " + demo).said);
+    const Run broken = run("reckon - < /dev/null");
+    CHECK(broken.code == 2);
+    CHECK(broken.said.find("standard input: ") == 0);
+
+    const Run same = run("import --to - " + demo, "2>/dev/null");
+    CHECK(same.code == 0);
+    const Folder folder;
+    CHECK(run("import --to " + (folder / "same.yesq") + " " + demo).code == 0);
+    CHECK(same.said == folder.read("same.yesq"));
+
+    const Run checks = run("check --json " + demo, "2>/dev/null");
+    CHECK(checks.code == 1);
+    const json told = json::parse(checks.said);
+    CHECK(told["format"] == "yes-square checks");
+    std::size_t errors = 0;
+    for (const json& check : told["checks"]) {
+        CHECK(check["code"].get<std::string>().size() > 2);
+        CHECK(check.contains("of"));
+        errors += check["severity"] == "error";
+    }
+    CHECK(errors > 0);
+    CHECK(told["errors"] == errors);
+
+    const Run written =
+        run("export --json --format svg,csv-comma --to " + (folder / "out") + " " + demo, "2>/dev/null");
+    CHECK(written.code == 0);
+    const json list = json::parse(written.said)["written"];
+    CHECK(list.size() > 10);
+    for (const json& path : list)
+        CHECK(std::filesystem::file_size(path.get<std::string>()) > 0);
+    CHECK(std::filesystem::exists(folder / "out/decimal-comma/marks.csv"));
+
+    const json jobs = json::parse(
+        run("book --json --folder " YES_SQUARE_SOURCE_DIR "/assets/demo " + (folder / "book"), "2>/dev/null").said);
+    REQUIRE(jobs["jobs"].size() == 1);
+    CHECK(jobs["jobs"][0]["walls"] == 16);
+}
+
+TEST_CASE("lengths are told in the unit that is asked for", "[cli]") {
+    CHECK(run("reckon --unit in/16 " + demo).said.find("bracket 1 at 18 1/4 in") != std::string::npos);
+    CHECK(run("check --unit in/16 " + demo).said.find("107 1/16 in") != std::string::npos);
+    const Run wrong = run("reckon --unit ell " + demo);
+    CHECK(wrong.code == 2);
+    CHECK(wrong.said.find("--unit ell is not known") != std::string::npos);
+}

@@ -1,100 +1,16 @@
-#include "core/cutting/kit.hpp"
 #include "core/reckon/reckon.hpp"
 #include "core/sheets/day_drawing.hpp"
 #include "core/steps/day_schedule.hpp"
 #include "demo_job.hpp"
+#include "schedules.hpp"
 
 #include <functional>
 #include <rapidcheck.h>
 #include <rapidcheck/catch.h>
-#include <set>
 
 using namespace yes_square;
 
 namespace {
-
-constexpr JobTime minute = 60;
-constexpr JobTime hour = 3600;
-
-JobTime at(int day, double hours) {
-    return (day - 1) * seconds_a_day + static_cast<JobTime>(hours * 3600);
-}
-
-Task task(double minutes, int persons = 1, std::vector<std::size_t> after = {}, Phase phase = Phase::hang) {
-    Task made;
-    made.step = {{"Do it"}, false, phase, persons};
-    made.minutes = minutes;
-    made.after = std::move(after);
-    return made;
-}
-
-JobOrder order_of(std::vector<Task> tasks) {
-    JobOrder order;
-    for (std::size_t t = 0; t < tasks.size(); ++t)
-        tasks[t].key = tasks[t].item_name = "task " + std::to_string(t);
-    order.tasks = std::move(tasks);
-    return order;
-}
-
-Job crew_of(int crew, double begins = 8, double hours = 8) {
-    Job job;
-    job.crew = crew;
-    job.days.begins = begins;
-    job.days.hours = hours;
-    return job;
-}
-
-const ScheduledTask& of(const DaySchedule& schedule, std::size_t task) {
-    return *std::ranges::find(schedule.tasks, task, &ScheduledTask::task);
-}
-
-/// What must hold of any schedule; an empty text: all does.
-std::string wrong_with(const Job& job, const JobOrder& order, const DaySchedule& schedule) {
-    if (schedule.tasks.size() + schedule.done != order.tasks.size())
-        return "not every step is in it";
-    if (schedule.ends < schedule.least_end)
-        return "it ends before the bound";
-    if (schedule.helper_there < schedule.least_helper)
-        return "the helper is there for less than the bound";
-    JobTime last = 0;
-    for (const ScheduledTask& each : schedule.tasks) {
-        const Task& task = order.tasks[each.task];
-        last = std::max(last, each.ends);
-        if (each.ends - each.begins != std::llround(task.minutes * 60))
-            return "a step takes another time";
-        for (const std::size_t first : task.after)
-            if (const auto before = std::ranges::find(schedule.tasks, first, &ScheduledTask::task);
-                before != schedule.tasks.end() && before->ends > each.begins)
-                return "what comes first is not over";
-        if (each.slack < 0)
-            return "slack less than nothing";
-        if (task.step.phase == Phase::cure) {
-            if (!each.by.empty())
-                return "somebody cures";
-            continue;
-        }
-        if (each.by.size() != static_cast<std::size_t>(std::max(1, task.step.persons)))
-            return "other hands than it wants";
-        const JobTime day = (day_of(each.begins) - 1) * seconds_a_day;
-        if (each.begins < day + std::llround(job.days.begins * 3600) ||
-            each.ends > day + std::llround(job.days.ends() * 3600))
-            return "out of hours";
-        for (const std::size_t who : each.by) {
-            for (const ScheduledTask& other : schedule.tasks)
-                if (&other != &each && std::ranges::find(other.by, who) != other.by.end() && other.begins < each.ends &&
-                    each.begins < other.ends)
-                    return "somebody does two things at once";
-            if (who >= schedule.crew && !job.days.helpers.empty() &&
-                std::ranges::none_of(job.days.helpers, [&](const HelperTime& time) {
-                    return at(time.day, time.from) <= each.begins && each.ends <= at(time.day, time.to);
-                }))
-                return "a helper who is not there";
-        }
-    }
-    if (last != schedule.ends)
-        return "it ends otherwise";
-    return {};
-}
 
 /// The earliest end of all, for one person and no hours: every order, the steps one after another.
 JobTime earliest_of_all(const JobOrder& order, JobTime begins, JobTime day_long) {
@@ -431,92 +347,4 @@ TEST_CASE("when all is ticked off there is nothing to plan", "[schedule]") {
     CHECK(schedule.tasks.empty());
     REQUIRE(schedule_words(schedule).size() == 1);
     CHECK(say(schedule_words(schedule).front(), {}) == "All 2 steps are ticked off");
-}
-
-TEST_CASE("nobody works in a room while it is shut, and a room is free from an hour on", "[schedule]") {
-    Job job = crew_of(2);
-    job.rooms = {{}};
-    job.rooms[0].id = "classroom";
-    job.walls = {{}};
-    job.walls[0].id = "wall";
-    job.walls[0].room = "classroom";
-    std::vector<Task> tasks{task(90), task(60), task(30), task(300, 1, {}, Phase::cure)};
-    for (std::size_t t : {0U, 1U, 3U})
-        tasks[t].wall = "wall";
-    const JobOrder order = order_of(tasks);
-    job.days.shut = {{"classroom", 1, 8, 12, {}}, {"classroom", 1, 13, 14.5, {}}};
-    DaySchedule schedule = day_schedule(job, order);
-    CHECK(wrong_with(job, order, schedule) == "");
-    // An hour fits before the afternoon's lesson, an hour and a half does not; what is of no wall is done in between,
-    // and what dries dries on.
-    CHECK(of(schedule, 1).begins == at(1, 12));
-    CHECK(of(schedule, 0).begins == at(1, 14.5));
-    CHECK(of(schedule, 2).begins == at(1, 8));
-    CHECK(of(schedule, 3).begins < at(1, 8) + 1);
-    CHECK(schedule.ends == at(1, 16));
-    CHECK(schedule.earliest());
-    // Hours of another room are none of its own; a stretch that ends before it begins shuts nothing.
-    job.days.shut = {{"hall", 1, 8, 16, {}}, {"classroom", 1, 12, 9, {}}};
-    CHECK(of(day_schedule(job, order), 0).begins == at(1, 8));
-    job.days.shut.clear();
-    job.days.not_before = {{"classroom", 2, 10.5, {}}};
-    schedule = day_schedule(job, order);
-    CHECK(of(schedule, 0).begins >= at(2, 10.5));
-    CHECK(of(schedule, 1).begins >= at(2, 10.5));
-    CHECK(of(schedule, 2).begins == at(1, 8));
-}
-
-TEST_CASE("boards are painted on the bench while the wall is marked and drilled, and hung when they are dry",
-          "[schedule][shelves]") {
-    Job job = demo_job();
-    const auto wall = std::ranges::find_if(job.walls, [](const Wall& each) {
-        return std::ranges::any_of(
-            each.shelves, [](const Shelf& shelf) { return std::holds_alternative<OnBrackets>(shelf.holding); });
-    });
-    REQUIRE(wall != job.walls.end());
-    Shelf& shelf = *std::ranges::find_if(
-        wall->shelves, [](const Shelf& each) { return std::holds_alternative<OnBrackets>(each.holding); });
-    shelf.coats = 2;
-    job.rules.fitting.paint_min = 200;
-    const Plan plan = reckon(job);
-    const JobOrder order = job_order(job, plan);
-    std::vector<std::size_t> paint;
-    std::vector<std::size_t> dry;
-    std::vector<std::size_t> others;
-    for (std::size_t t = 0; t < order.tasks.size(); ++t) {
-        const Task& each = order.tasks[t];
-        if (each.item != shelf.id)
-            continue;
-        const std::string words = say(each.step.words, {});
-        (words.starts_with("Paint") ? paint : words.starts_with("Let coat") ? dry : others).push_back(t);
-    }
-    REQUIRE(paint.size() == 2);
-    REQUIRE(dry.size() == 2);
-    CHECK(order.tasks[dry.front()].minutes == 200);
-    const DaySchedule schedule = day_schedule(job, order);
-    CHECK(wrong_with(job, order, schedule) == "");
-    const auto waits_for = [&](std::size_t then, std::size_t first) {
-        std::vector<std::size_t> open{then};
-        std::set<std::size_t> seen;
-        while (!open.empty()) {
-            const std::size_t t = open.back();
-            open.pop_back();
-            if (t == first)
-                return true;
-            for (const std::size_t before : order.tasks[t].after)
-                if (seen.insert(before).second)
-                    open.push_back(before);
-        }
-        return false;
-    };
-    CHECK(waits_for(paint.back(), dry.front()));
-    bool hung = false;
-    for (const std::size_t t : others) {
-        const Phase phase = order.tasks[t].step.phase;
-        CHECK(waits_for(t, dry.back()) == (phase >= Phase::hang));
-        hung |= phase == Phase::hang;
-    }
-    CHECK(hung);
-    const Kit kit = kit_of(job, plan);
-    CHECK(std::ranges::any_of(kit.lines, [](const KitLine& line) { return line.item == "paint"; }));
 }

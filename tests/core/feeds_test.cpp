@@ -207,9 +207,65 @@ TEST_CASE("a driver in a unit: its lead goes through every side on the way, and 
           std::vector<std::string>{"a right side", "b left side", "b right side", "c left side", "a bottom"});
     CHECK(holes_in(with("a")) == std::vector<std::string>{"a bottom"});
     CHECK(with("c").driver->x == 1900_mm);
+    // A filler on the way has nothing to drill.
+    DriverPlace beyond{DriverAt::in_unit};
+    beyond.unit = "c";
+    Job filled = lit_units(beyond);
+    auto& units = filled.walls.front().runs.front().units;
+    units.insert(units.begin() + 1, filler("f", 40_mm, 20_mm, 60_mm));
+    CHECK(holes_in(feed_plan(filled)) == holes_in(with("c")));
     const FeedPlan gone = with("no such unit");
     CHECK_FALSE(gone.driver->known);
     CHECK(find_check(gone.checks, checks::driver_nowhere));
+}
+
+TEST_CASE("a light's own switch: the lead goes by it, through holes of its own, and it bears the light's current",
+          "[feeds][driver]") {
+    DriverPlace driver{DriverAt::in_unit};
+    driver.unit = "c";
+    Job job = lit_units(driver);
+    const FeedPlan before = feed_plan(job);
+    SwitchPlace& place = job.walls.front().feeds.front().switched;
+    place = {SwitchAt::in_unit};
+    place.unit = "b";
+    const FeedPlan plan = feed_plan(job);
+    REQUIRE(plan.switched);
+    CHECK(plan.switched->known);
+    CHECK(plan.switched->x == 1300_mm);
+    REQUIRE(plan.switched->holes.size() == 1); // the sides on its way are drilled for the light's lead
+    CHECK(plan.switched->holes.front().unit == "b");
+    CHECK(plan.switched->holes.front().panel == LeadPanel::bottom);
+    CHECK(plan.lead_holes().size() == before.lead_holes().size() + 1);
+    // On the way along, down to the bottoms that the light is at: nothing more of lead.
+    CHECK(plan.driver->lead == before.driver->lead);
+    CHECK(std::ranges::any_of(plan.supplies,
+                              [&](const Supply& supply) { return supply.name.pattern == "Switch for {0} or more"; }));
+
+    place.unit = "a";
+    CHECK(feed_plan(job).switched->holes.empty()); // its bottom has the light's own
+    SECTION("past the light's end it is a way back") {
+        job.walls.front().feeds.front().lead = 3500_mm;
+        place = {SwitchAt::on_wall, 3000_mm, 1200_mm};
+        const FeedPlan past = feed_plan(job);
+        const Length across = 3000_mm - past.driver->x;
+        CHECK(past.driver->lead ==
+              across + (past.driver->z - 1200_mm) + (3000_mm - past.left) + (past.height - 1200_mm));
+        CHECK(past.driver->lead > 3500_mm);
+        CHECK(find_check(past.checks, checks::lead_short));
+    }
+    SECTION("a unit over which the driver lies is drilled through its top too") {
+        job.walls.front().feeds.front().driver = {DriverAt::over_units, 1900_mm};
+        place.unit = "c";
+        const FeedPlan over = feed_plan(job);
+        REQUIRE(over.switched->holes.size() == 2);
+        CHECK(over.switched->holes.back().panel == LeadPanel::top);
+    }
+    SECTION("nowhere to put it is said") {
+        place.unit = "none";
+        CHECK(find_check(feed_plan(job).checks, checks::switch_nowhere));
+        place = {SwitchAt::on_wall, 9000_mm, 1200_mm};
+        CHECK(find_check(feed_plan(job).checks, checks::switch_nowhere));
+    }
 }
 
 TEST_CASE("a lead that does not reach from its driver is lengthened by its cure, and then reaches", "[feeds][driver]") {
@@ -240,6 +296,12 @@ TEST_CASE("a driver wants air over it, a wall behind it, a plinth before it", "[
     CHECK_FALSE(find_check(feed_plan(low).checks, checks::driver_no_air));
     CHECK(find_check(feed_plan(lit_units({DriverAt::over_units, 3000_mm})).checks, checks::driver_nowhere));
     CHECK(find_check(feed_plan(lit_units({DriverAt::behind_plinth, 800_mm})).checks, checks::driver_nowhere));
+    // A base unit under the light is not what it lies on.
+    Job kitchen = lit_units({DriverAt::over_units, 2600_mm});
+    Run base = run_of(RunLevel::floor, {base_unit("d", 600_mm)}, Slack::by_hand);
+    base.left = 2300_mm;
+    kitchen.walls.front().runs.push_back(base);
+    CHECK(find_check(feed_plan(kitchen).checks, checks::driver_nowhere));
 
     Job on_wall = lit_units({DriverAt::on_wall, 3200_mm, 1800_mm});
     CHECK_FALSE(find_check(feed_plan(on_wall).checks, checks::driver_nowhere));

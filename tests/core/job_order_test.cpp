@@ -36,7 +36,8 @@ std::size_t steps_of_plan(const Plan& plan) {
 /// What must hold of any order; an empty text: all does.
 std::string wrong_with(const JobOrder& order, int crew) {
     std::set<std::string> keys;
-    std::map<std::string, std::size_t> last_of_item;
+    // Of each thing the last step at the bench and the last at the wall: they wait for one another once it is hung.
+    std::map<std::pair<std::string, bool>, std::size_t> last_of_item;
     for (std::size_t t = 0; t < order.tasks.size(); ++t) {
         const Task& task = order.tasks[t];
         if (!keys.insert(task.key).second)
@@ -51,10 +52,13 @@ std::string wrong_with(const JobOrder& order, int crew) {
             return task.key + " is out of time";
         if (task.kind == TaskKind::step) {
             // A thing's own steps follow one another.
-            if (const auto before = last_of_item.find(task.item);
-                before != last_of_item.end() && order.tasks[before->second].ends() > task.begins + 1e-9)
-                return task.key + " overtakes its own";
-            last_of_item[task.item] = t;
+            for (const bool bench : {false, true}) {
+                const bool apart = task.step.phase < Phase::hang && bench != task.step.at_bench;
+                if (const auto before = last_of_item.find({task.item, bench});
+                    !apart && before != last_of_item.end() && order.tasks[before->second].ends() > task.begins + 1e-9)
+                    return task.key + " overtakes its own";
+            }
+            last_of_item[{task.item, task.step.at_bench}] = t;
         }
         int busy = 0;
         for (const Task& other : order.tasks)

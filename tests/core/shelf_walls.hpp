@@ -80,4 +80,21 @@ inline ShelfPlan cured(const Job& job, CheckCode code) {
     return shelf_plan(apply(*cure->edit, job));
 }
 
+/// A shelf on brackets, fixed with this all over.
+inline Job fixed_with(const Wall& wall, std::optional<ChosenFixing> fixing) {
+    Shelf shelf = new_shelf(shelf_preset("brackets"), wall);
+    shelf.length = 1200_mm;
+    shelf.fixing.all = std::move(fixing);
+    return job_with(wall, shelf);
+}
+
+/// What its holes are fixed with, each once.
+inline std::vector<std::string> names_in(const ThingPlan& plan) {
+    std::vector<std::string> names;
+    for (const PlannedHole& hole : plan.holes)
+        if (hole.fixing && std::ranges::find(names, hole.fixing->name) == names.end())
+            names.push_back(hole.fixing->name);
+    return names;
+}
+
 } // namespace yes_square

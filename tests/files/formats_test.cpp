@@ -14,6 +14,7 @@
 
 #include <array>
 #include <catch2/catch.hpp>
+#include <charconv>
 #include <cstdio>
 #include <filesystem>
 #include <fstream>
@@ -224,6 +225,37 @@ TEST_CASE("every table goes to CSV and comes back cell by cell", "[formats]") {
     for (const char* name : {"marks", "studs", "fixings", "cut-list", "bench-work", "cutting-plan", "kit", "delivery",
                              "steps", "days", "checks", "readings", "log", "tipping", "feeds", "lines"})
         CHECK(names.contains(name));
+}
+
+TEST_CASE("tables with decimal commas hold the same figures, and what looks like a formula stays words", "[formats]") {
+    const Table table{"odd",
+                      {"name", "x_mm", "mind"},
+                      {{"=HYPERLINK(1)", "812.5", "a; b"}, {"+ shelf", "-3.25", "@home"}, {"1,5", "1e-05", "-"}}};
+    CHECK(csv(table) == "name,x_mm,mind\r\n'=HYPERLINK(1),812.5,a; b\r\n'+ shelf,-3.25,'@home\r\n\"1,5\",1e-05,'-\r\n");
+    CHECK(csv(table, CsvFigures::with_commas) ==
+          "name;x_mm;mind\r\n'=HYPERLINK(1);812,5;\"a; b\"\r\n'+ shelf;-3,25;'@home\r\n1,5;1e-05;'-\r\n");
+    const Job job = demo_job();
+    for (const Table& each : tables_of(job, reckon(job))) {
+        const auto points = read_csv(csv(each));
+        const auto commas = read_csv(csv(each, CsvFigures::with_commas));
+        REQUIRE(points);
+        REQUIRE(commas);
+        REQUIRE(points->size() == commas->size());
+        for (std::size_t r = 0; r < points->size(); ++r) {
+            auto cells = (*commas)[r].cells;
+            REQUIRE(cells.size() == (*points)[r].cells.size());
+            for (std::size_t c = 0; c < cells.size(); ++c) {
+                const std::string& with_point = (*points)[r].cells[c];
+                double figure = 0;
+                const auto [end, error] =
+                    std::from_chars(with_point.data(), with_point.data() + with_point.size(), figure);
+                const bool is_figure = error == std::errc{} && end == with_point.data() + with_point.size();
+                if (is_figure)
+                    std::ranges::replace(cells[c], ',', '.');
+                CHECK(cells[c] == with_point);
+            }
+        }
+    }
 }
 
 TEST_CASE("a template's holes lie at their true distances, and neighbours share their crosses", "[formats][template]") {

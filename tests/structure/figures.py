@@ -18,7 +18,7 @@ conversion = re.compile(r"(?<![\w.])(?:0\.0254|25\.4|0\.3048|304\.8|0\.4535\d*|9
 bare = re.compile(r"\bdouble>?&? \w+_(?:n|kn|kg|nm|mpa|gpa|pa|psi|n_per_m|kg_per_m)\b(?!\()")
 in_words = re.compile(r'"[^"]*\b\d+(?:\.\d+)? (?:mm|cm|in|kg)\b[^"]*"')
 names = {"src/core/job/names.cpp", "src/core/job/names_of_things.cpp", "src/core/job/materials.cpp", "src/core/feeds/lead.cpp"}  # as goods are sold
-homes = {"src/core/job/house_rules.hpp", "src/core/job/rule_fields.hpp", "src/core/measure/conversions.hpp", "src/core/measure/provenance.hpp", "src/core/measure/provenance.cpp"}
+homes = {"src/core/job/house_rules.hpp", "src/core/job/rule_fields.hpp", "src/core/job/work_rule_fields.hpp", "src/core/measure/conversions.hpp", "src/core/measure/provenance.hpp", "src/core/measure/provenance.cpp"}
 
 wrong = []
 for file in sorted((root / "src").rglob("*.[ch]pp")):

@@ -1,6 +1,7 @@
 #include "app/bench/theme.hpp"
 
 #include <QApplication>
+#include <QFile>
 #include <QFontDatabase>
 #include <QFontInfo>
 #include <QScreen>
@@ -249,18 +250,17 @@ void set_flag(QWidget& widget, const char* name, bool on) {
     widget.style()->polish(&widget);
 }
 
-bool use_bundled_font() {
+bool use_our_font() {
     load_resources();
-    int first = -1;
-    for (const char* face : {":/fonts/Roboto-Regular.ttf", ":/fonts/Roboto-Medium.ttf", ":/fonts/Roboto-Bold.ttf"}) {
-        const int id = QFontDatabase::addApplicationFont(QString::fromLatin1(face));
-        if (id < 0)
+    const QString family = QStringLiteral("Roboto");
+    for (const char* face : {":/fonts/Roboto-Regular.ttf", ":/fonts/Roboto-Medium.ttf", ":/fonts/Roboto-Bold.ttf"})
+        if (const QString file = QString::fromLatin1(face);
+            QFile::exists(file) && QFontDatabase::addApplicationFont(file) < 0)
             return false;
-        if (first < 0)
-            first = id;
-    }
+    if (!QFontDatabase::hasFamily(family))
+        return false;
     points_of_desktop = QFontInfo{QApplication::font()}.pointSizeF();
-    QFont font{QFontDatabase::applicationFontFamilies(first).value(0)};
+    QFont font{family};
     font.setPixelSize(usual_type);
     QApplication::setFont(font);
     return true;

@@ -43,15 +43,16 @@ const Theme& worn_theme();
 /// Sets a property that the style sheet looks at, and restyles the widget if it changed.
 void set_flag(QWidget& widget, const char* name, bool on);
 
-/// Loads the bundled typeface and sets it for the application at its usual size. False if it cannot be loaded.
-bool use_bundled_font();
+/// Sets our typeface for the application at its usual size: the one that is built in, else the system's. False if
+/// there is neither.
+bool use_our_font();
 
 inline constexpr int usual_type = 15; ///< px
 inline constexpr int largest_type = 40;
 /// How large type is, in px, on a desktop whose own is so large, on a screen of so many dots to the inch that count as
 /// one pixel; never less than usual.
 int type_for(double desktop_points, double dots_per_inch);
-/// On this desktop and its first screen. To be asked after use_bundled_font.
+/// On this desktop and its first screen. To be asked after use_our_font.
 int desktop_type();
 /// Gives the whole program type of this size.
 void set_type(int pixels);

@@ -11,6 +11,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 #include <cmath>
+#include <functional>
 
 namespace yes_square::app {
 namespace {
@@ -37,6 +38,62 @@ QTimeEdit* time_box(const char* name, QTime time, const QString& words) {
     box->setDisplayFormat(QStringLiteral("H:mm"));
     box->setAccessibleName(words);
     return box;
+}
+
+void name(QWidget& widget, const char* object, const QString& words) {
+    widget.setObjectName(QString::fromLatin1(object));
+    widget.setAccessibleName(words);
+}
+
+/// By day and hour.
+void put_by_day(auto& stretches, const auto& stretch) {
+    stretches.push_back(stretch);
+    std::ranges::sort(stretches, {}, [](const auto& each) { return std::pair{each.day, each.from}; });
+}
+
+/// Figures that are added to a list, and its rows taken out again.
+/// @param what  that they are told of, over them; nullptr: of nothing more
+/// @param problem  nullptr: nothing can be wrong with them
+/// @param add  what is wrong with what is typed; empty: it was added
+QWidget* list_editor(const QString& of, QComboBox* what, const std::vector<QWidget*>& figures, QLabel* problem,
+                     QListWidget* list, const std::function<QString()>& add, const std::function<void(int)>& remove) {
+    auto* editor = new QWidget;
+    auto* column = new QVBoxLayout{editor};
+    column->setContentsMargins(0, 0, 0, 0);
+    if (what) {
+        what->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        column->addWidget(what);
+    }
+    auto* put_in = new QPushButton{DaysPage::tr("Add")};
+    put_in->setObjectName(QStringLiteral("add-%1").arg(of));
+    auto* row = new QHBoxLayout;
+    for (QWidget* figure : figures) {
+        figure->setMinimumWidth(1);
+        row->addWidget(figure);
+    }
+    put_in->setMinimumWidth(1);
+    row->addWidget(put_in);
+    column->addLayout(row);
+    if (problem) {
+        problem->setObjectName(QStringLiteral("%1-problem").arg(of));
+        problem->setProperty("role", "alarm");
+        problem->setWordWrap(true);
+        column->addWidget(problem);
+    }
+    grow_to_rows(*list);
+    column->addWidget(list);
+    auto* take_out = new QPushButton{DaysPage::tr("Remove")};
+    take_out->setObjectName(QStringLiteral("remove-%1").arg(of));
+    column->addWidget(take_out);
+    QObject::connect(put_in, &QPushButton::clicked, editor, [add, problem] {
+        if (const QString wrong = add(); problem)
+            problem->setText(wrong);
+    });
+    QObject::connect(take_out, &QPushButton::clicked, editor, [remove, list] {
+        if (const int chosen = list->currentRow(); chosen >= 0)
+            remove(chosen);
+    });
+    return editor;
 }
 
 } // namespace
@@ -163,135 +220,63 @@ DaysPage::DaysPage(Workbench& bench, Day& day, QWidget* parent)
 }
 
 QWidget* DaysPage::helpers_editor() {
-    auto* editor = new QWidget;
-    auto* column = new QVBoxLayout{editor};
-    column->setContentsMargins(0, 0, 0, 0);
-    auto* row = new QHBoxLayout;
-    auto* add = new QPushButton{tr("Add")};
-    add->setObjectName(QStringLiteral("add-helper"));
-    for (QWidget* each : {static_cast<QWidget*>(helper_day_), static_cast<QWidget*>(helper_from_),
-                          static_cast<QWidget*>(helper_to_), static_cast<QWidget*>(add)}) {
-        each->setMinimumWidth(1);
-        row->addWidget(each);
-    }
-    helpers_->setObjectName(QStringLiteral("helpers"));
-    helpers_->setAccessibleName(tr("When a helper is there"));
-    grow_to_rows(*helpers_);
-    auto* remove = new QPushButton{tr("Remove")};
-    remove->setObjectName(QStringLiteral("remove-helper"));
-    column->addLayout(row);
-    helper_problem_->setObjectName(QStringLiteral("helper-problem"));
-    helper_problem_->setProperty("role", "alarm");
-    helper_problem_->setWordWrap(true);
-    column->addWidget(helper_problem_);
-    column->addWidget(helpers_);
-    column->addWidget(remove);
-    connect(add, &QPushButton::clicked, this, [this] {
-        const HelperTime time{helper_day_->value(), hours_of(helper_from_->time()), hours_of(helper_to_->time()), {}};
-        if (time.to <= time.from)
-            return helper_problem_->setText(tr("The helper would leave before coming: put the later time second."));
-        helper_problem_->clear();
-        bench_.edit(tr("A helper is there"), [&](Job& job) {
-            job.days.helpers.push_back(time);
-            std::ranges::sort(job.days.helpers, {}, [](const HelperTime& each) {
-                return std::pair{each.day, each.from};
-            });
-        });
-    });
-    connect(remove, &QPushButton::clicked, this, [this] {
-        if (const int chosen = helpers_->currentRow(); chosen >= 0)
+    name(*helpers_, "helpers", tr("When a helper is there"));
+    return list_editor(
+        QStringLiteral("helper"), nullptr, {helper_day_, helper_from_, helper_to_}, helper_problem_, helpers_,
+        [this] {
+            const HelperTime time{
+                helper_day_->value(), hours_of(helper_from_->time()), hours_of(helper_to_->time()), {}};
+            if (time.to <= time.from)
+                return tr("The helper would leave before coming: put the later time second.");
+            bench_.edit(tr("A helper is there"), [&](Job& job) { put_by_day(job.days.helpers, time); });
+            return QString{};
+        },
+        [this](int row) {
             bench_.edit(tr("No helper then"),
-                        [&](Job& job) { job.days.helpers.erase(job.days.helpers.begin() + chosen); });
-    });
-    return editor;
+                        [&](Job& job) { job.days.helpers.erase(job.days.helpers.begin() + row); });
+        });
 }
 
 QWidget* DaysPage::waits_editor() {
-    auto* editor = new QWidget;
-    auto* column = new QVBoxLayout{editor};
-    column->setContentsMargins(0, 0, 0, 0);
-    wait_of_->setObjectName(QStringLiteral("wait-of"));
-    wait_of_->setAccessibleName(tr("What cannot begin yet"));
-    wait_of_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-    auto* row = new QHBoxLayout;
-    auto* add = new QPushButton{tr("Add")};
-    add->setObjectName(QStringLiteral("add-wait"));
-    row->addWidget(wait_day_, 1);
-    row->addWidget(wait_from_, 1);
-    row->addWidget(add, 1);
-    waits_->setObjectName(QStringLiteral("waits"));
-    waits_->setAccessibleName(tr("What cannot begin yet"));
-    grow_to_rows(*waits_);
-    auto* remove = new QPushButton{tr("Remove")};
-    remove->setObjectName(QStringLiteral("remove-wait"));
-    column->addWidget(wait_of_);
-    column->addLayout(row);
-    column->addWidget(waits_);
-    column->addWidget(remove);
-    connect(add, &QPushButton::clicked, this, [this] {
-        const NotBefore wait{
-            wait_of_->currentData().toString().toStdString(), wait_day_->value(), hours_of(wait_from_->time()), {}};
-        bench_.edit(tr("Nothing before day %1").arg(wait.day), [&](Job& job) {
-            std::erase_if(job.days.not_before, [&](const NotBefore& other) { return other.of == wait.of; });
-            job.days.not_before.push_back(wait);
-        });
-    });
-    connect(remove, &QPushButton::clicked, this, [this] {
-        if (const int chosen = waits_->currentRow(); chosen >= 0)
+    name(*wait_of_, "wait-of", tr("What cannot begin yet"));
+    name(*waits_, "waits", tr("What cannot begin yet"));
+    return list_editor(
+        QStringLiteral("wait"), wait_of_, {wait_day_, wait_from_}, nullptr, waits_,
+        [this] {
+            const NotBefore wait{
+                wait_of_->currentData().toString().toStdString(), wait_day_->value(), hours_of(wait_from_->time()), {}};
+            bench_.edit(tr("Nothing before day %1").arg(wait.day), [&](Job& job) {
+                std::erase_if(job.days.not_before, [&](const NotBefore& other) { return other.of == wait.of; });
+                job.days.not_before.push_back(wait);
+            });
+            return QString{};
+        },
+        [this](int row) {
             bench_.edit(tr("It may begin at once"),
-                        [&](Job& job) { job.days.not_before.erase(job.days.not_before.begin() + chosen); });
-    });
-    return editor;
+                        [&](Job& job) { job.days.not_before.erase(job.days.not_before.begin() + row); });
+        });
 }
 
 QWidget* DaysPage::shut_editor() {
-    auto* editor = new QWidget;
-    auto* column = new QVBoxLayout{editor};
-    column->setContentsMargins(0, 0, 0, 0);
-    shut_room_->setObjectName(QStringLiteral("shut-room"));
-    shut_room_->setAccessibleName(tr("The room that nobody works in then"));
-    shut_room_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-    auto* add = new QPushButton{tr("Add")};
-    add->setObjectName(QStringLiteral("add-shut"));
-    auto* row = new QHBoxLayout;
-    for (QWidget* each : {static_cast<QWidget*>(shut_day_), static_cast<QWidget*>(shut_from_),
-                          static_cast<QWidget*>(shut_to_), static_cast<QWidget*>(add)}) {
-        each->setMinimumWidth(1);
-        row->addWidget(each);
-    }
-    shut_problem_->setObjectName(QStringLiteral("shut-problem"));
-    shut_problem_->setProperty("role", "alarm");
-    shut_problem_->setWordWrap(true);
-    shut_->setObjectName(QStringLiteral("shut"));
-    shut_->setAccessibleName(tr("When a room is shut"));
-    grow_to_rows(*shut_);
-    auto* remove = new QPushButton{tr("Remove")};
-    remove->setObjectName(QStringLiteral("remove-shut"));
-    column->addWidget(shut_room_);
-    column->addLayout(row);
-    column->addWidget(shut_problem_);
-    column->addWidget(shut_);
-    column->addWidget(remove);
-    connect(add, &QPushButton::clicked, this, [this] {
-        const RoomShut shut{shut_room_->currentData().toString().toStdString(),
-                            shut_day_->value(),
-                            hours_of(shut_from_->time()),
-                            hours_of(shut_to_->time()),
-                            {}};
-        if (shut.to <= shut.from)
-            return shut_problem_->setText(tr("The room would be free before it is shut: put the later time second."));
-        shut_problem_->clear();
-        bench_.edit(tr("A room is shut"), [&](Job& job) {
-            job.days.shut.push_back(shut);
-            std::ranges::sort(job.days.shut, {}, [](const RoomShut& each) { return std::pair{each.day, each.from}; });
-        });
-    });
-    connect(remove, &QPushButton::clicked, this, [this] {
-        if (const int chosen = shut_->currentRow(); chosen >= 0)
+    name(*shut_room_, "shut-room", tr("The room that nobody works in then"));
+    name(*shut_, "shut", tr("When a room is shut"));
+    return list_editor(
+        QStringLiteral("shut"), shut_room_, {shut_day_, shut_from_, shut_to_}, shut_problem_, shut_,
+        [this] {
+            const RoomShut shut{shut_room_->currentData().toString().toStdString(),
+                                shut_day_->value(),
+                                hours_of(shut_from_->time()),
+                                hours_of(shut_to_->time()),
+                                {}};
+            if (shut.to <= shut.from)
+                return tr("The room would be free before it is shut: put the later time second.");
+            bench_.edit(tr("A room is shut"), [&](Job& job) { put_by_day(job.days.shut, shut); });
+            return QString{};
+        },
+        [this](int row) {
             bench_.edit(tr("The room is free then"),
-                        [&](Job& job) { job.days.shut.erase(job.days.shut.begin() + chosen); });
-    });
-    return editor;
+                        [&](Job& job) { job.days.shut.erase(job.days.shut.begin() + row); });
+        });
 }
 
 void DaysPage::showEvent(QShowEvent* event) {

@@ -86,14 +86,10 @@ void LightPanel::build() {
         form_->write<int>([](F& feed, int row) { feed.conductor = conductor_of(feed.by_gauge, row); }));
 }
 
-/// Where its driver is; in which unit, of those on this wall.
-void LightPanel::build_driver() {
-    const auto told = [](const DriverPlace& driver) {
-        return driver.at != DriverAt::not_told && driver.at != DriverAt::in_unit;
-    };
-    const auto driver = form_->inner(&LightFeed::driver);
-    FieldForm<DriverPlace>{*form_, driver, "driver"}.row("at").row("x", told).row(
-        "height", [](const DriverPlace& place) { return place.at == DriverAt::on_wall; });
+/// In which unit, of those on this wall.
+template <class Place>
+void LightPanel::choose_unit(const PartAccess<Place>& access, const char* name,
+                             const std::function<bool(const Place&)>& wanted) {
     const auto units = [this] {
         std::vector<const CabinetUnit*> found;
         if (const Wall* wall = bench_.wall())
@@ -104,23 +100,39 @@ void LightPanel::build_driver() {
         return found;
     };
     form_->choice(
-        tr("In"), "driver-unit",
+        tr("In"), name,
         [units] {
             QStringList names{tr("none of them")};
             for (const CabinetUnit* unit : units())
                 names << text(unit->name);
             return names;
         },
-        driver.read<int>(
-            [units](const DriverPlace& place) {
+        access.template read<int>(
+            [units](const Place& place) {
                 const auto all = units();
                 const auto found = std::ranges::find(all, place.unit, [](const CabinetUnit* unit) { return unit->id; });
                 return found == all.end() ? 0 : static_cast<int>(found - all.begin()) + 1;
             },
-            [](const DriverPlace& place) { return place.at == DriverAt::in_unit; }),
-        driver.write<int>([units](DriverPlace& place, int row) {
+            wanted),
+        access.template write<int>([units](Place& place, int row) {
             place.unit = row == 0 ? std::string{} : units()[static_cast<std::size_t>(row - 1)]->id;
         }));
+}
+
+void LightPanel::build_driver() {
+    const auto driver = form_->inner(&LightFeed::driver);
+    FieldForm<DriverPlace>{*form_, driver, "driver"}
+        .row("at")
+        .row("x",
+             [](const DriverPlace& place) { return place.at != DriverAt::not_told && place.at != DriverAt::in_unit; })
+        .row("height", [](const DriverPlace& place) { return place.at == DriverAt::on_wall; });
+    choose_unit<DriverPlace>(driver, "driver-unit",
+                             [](const DriverPlace& place) { return place.at == DriverAt::in_unit; });
+    const auto on_wall = [](const SwitchPlace& place) { return place.at == SwitchAt::on_wall; };
+    const auto switched = form_->inner(&LightFeed::switched);
+    FieldForm<SwitchPlace>{*form_, switched, "switch"}.row("at").row("x", on_wall).row("height", on_wall);
+    choose_unit<SwitchPlace>(switched, "switch-unit",
+                             [](const SwitchPlace& place) { return place.at == SwitchAt::in_unit; });
 }
 
 void LightPanel::refresh() {

@@ -19,7 +19,11 @@ protected:
 
 private:
     void build();
+    /// Its driver and its switch.
     void build_driver();
+    template <class Place>
+    void choose_unit(const PartAccess<Place>& access, const char* name,
+                     const std::function<bool(const Place&)>& wanted);
 
     QLabel* words_;
     QTableWidget* leads_;

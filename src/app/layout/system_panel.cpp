@@ -151,8 +151,10 @@ void SystemPanel::build_bay() {
         .row("loose", is({BayKind::drawers}), tr("Drawers"), "drawers")
         .row("drawer_height", is({BayKind::drawers}))
         .row("load");
-    bay_->fold(tr("Door and own load"), "bay-fold-door");
+    bay_->fold(tr("Sides, door and own load"), "bay-fold-door");
     FieldForm<Bay>{*bay_, "bay"}
+        .row("height")
+        .row("stands")
         .row("door", [](const Bay& bay) { return bay.door != DoorHinge::drawers; })
         .row("own_load_kg_per_m", [](const Bay& bay) { return bay.load.kind == LoadKind::own; });
 }

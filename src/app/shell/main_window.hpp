@@ -84,6 +84,9 @@ public:
 
     /// Takes a packing list in, attaches a photo, tries the photos' hashes. False: it has been said what is wrong.
     bool take_packing_list(const QString& path);
+    /// Writes the job, or the wall in hand, as a sheet for a phone; takes in what was ticked on it.
+    bool write_pocket_sheet(const QString& path, bool of_wall);
+    bool take_pocket_sheet(const QString& path);
     bool attach_photo(const QString& path, const QString& words);
     bool check_photos();
     /// Writes a set of sheets. False: it has been said why not.

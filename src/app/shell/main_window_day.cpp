@@ -10,9 +10,13 @@
 #include "app/record/photos.hpp"
 #include "app/record/record_panel.hpp"
 #include "app/record/sign_dialog.hpp"
+#include "app/sheets/revision.hpp"
 #include "app/wallside/wall_side.hpp"
+#include "core/pocket/pocket_sheet.hpp"
+#include "core/pocket/take_pocket.hpp"
 #include "files/dxf_in.hpp"
 #include "files/export_job.hpp"
+#include "files/save_job.hpp"
 
 #include <QFileDialog>
 #include <QFileInfo>
@@ -76,6 +80,21 @@ void MainWindow::build_day_menu() {
         if (set.of_the_day)
             day->addAction(tr("%1 as PDF...").arg(set.words), this, [this, &set] { save_sheet_set(set); });
     day->addSeparator();
+    const auto pocket = [this](bool of_wall) {
+        const QString path =
+            QFileDialog::getSaveFileName(this, tr("Pocket sheet"), tr("pocket.html"), tr("Pages (*.html)"));
+        if (!path.isEmpty())
+            write_pocket_sheet(path, of_wall);
+    };
+    day->addAction(tr("Pocket sheet for a phone..."), this, [pocket] { pocket(false); });
+    day->addAction(tr("Pocket sheet of this wall..."), this, [pocket] { pocket(true); });
+    day->addAction(tr("Take in a pocket sheet..."), this, [this] {
+        const QString path =
+            QFileDialog::getOpenFileName(this, tr("Take in a pocket sheet"), {}, tr("What it gave back (*.json)"));
+        if (!path.isEmpty())
+            take_pocket_sheet(path);
+    });
+    day->addSeparator();
     day->addAction(tr("Drawings and tables for other programs..."), this, [this] {
         const QString folder = QFileDialog::getExistingDirectory(this, tr("Write drawings and tables into"));
         if (!folder.isEmpty())
@@ -100,6 +119,42 @@ bool MainWindow::take_packing_list(const QString& path) {
     if (!problem.isEmpty())
         tell(tr("%1, %2. Nothing was taken in").arg(path, problem));
     return problem.isEmpty();
+}
+
+bool MainWindow::write_pocket_sheet(const QString& path, bool of_wall) {
+    Scope scope;
+    if (of_wall && bench_.wall())
+        scope.wall = bench_.wall()->id;
+    const std::string problem =
+        write_whole(path.toStdString(), pocket_sheet(bench_.job(), bench_.plan(), bench_.voice(), scope,
+                                                     revision_of(bench_.job()).toStdString()));
+    if (!problem.empty())
+        tell(text(problem));
+    return problem.empty();
+}
+
+bool MainWindow::take_pocket_sheet(const QString& path) {
+    QFile file{path};
+    if (!file.open(QIODevice::ReadOnly)) {
+        tell(tr("%1 cannot be read: %2").arg(path, file.errorString()));
+        return false;
+    }
+    Job changed = bench_.job();
+    const auto taken = take_pocket(changed, bench_.plan(), file.readAll().toStdString());
+    if (!taken) {
+        tell(tr("%1, %2. Nothing was taken in").arg(path, text(taken.error())));
+        return false;
+    }
+    bench_.edit(tr("Take in a pocket sheet"), [&](Job& job) { job = std::move(changed); });
+    QStringList words{tr("Ticks taken in: %1. Holes now in the wall: %2. Readings: %3. Notes: %4.")
+                          .arg(taken->ticks)
+                          .arg(taken->holes)
+                          .arg(taken->readings)
+                          .arg(taken->notes)};
+    if (taken->gone > 0)
+        words << tr("%1 were of what the plan no longer has: they are in the logbook.").arg(taken->gone);
+    tell(words.join(QLatin1Char(' ')));
+    return true;
 }
 
 bool MainWindow::attach_photo(const QString& path, const QString& words) {
@@ -134,7 +189,8 @@ bool MainWindow::write_sheets(const QString& path, const SheetSet& set) {
 
 bool MainWindow::export_to(const QString& folder) {
     QStringList problems;
-    for (const std::string& problem : export_job({bench_.job(), bench_.plan(), bench_.voice()}, folder.toStdString()))
+    for (const std::string& problem :
+         export_job({bench_.job(), bench_.plan(), bench_.voice()}, folder.toStdString()).problems)
         problems << text(problem);
     if (!problems.isEmpty())
         tell(problems.join(QLatin1Char('\n')));

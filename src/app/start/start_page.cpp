@@ -4,7 +4,7 @@
 #include "app/board/drawing_view.hpp"
 #include "core/job/file.hpp"
 #include "core/reckon/reckon.hpp"
-#include "core/sheets/elevation.hpp"
+#include "core/sheets/small_wall.hpp"
 
 #include <QFile>
 #include <QFileInfo>
@@ -158,26 +158,12 @@ void StartPage::build_kinds() {
     }
 }
 
-/// The first wall of a job, small and without words.
+/// The wall of a job that most hangs on.
 QWidget* StartPage::small_wall(const Job& job) {
     const Plan plan = reckon(job);
     auto* view = new DrawingView{[job, plan](double width, double height, double) {
-        if (job.walls.empty())
-            return Drawing{width, height, {}};
-        ElevationFrame frame;
-        frame.width = width;
-        frame.height = height;
-        frame.text = 1;
-        frame.rods = false;
-        Drawing drawn = draw_elevation(job.walls.front(), *plan.walls.front(), frame, {job.unit}).drawing;
-        std::erase_if(drawn.shapes, [](const Shape& shape) {
-            const auto* line = std::get_if<Line>(&shape.form);
-            const bool leads_to_words =
-                line && line->ink == Ink::figure && shape.reference.part == Reference::Part::none;
-            return leads_to_words || std::holds_alternative<Text>(shape.form) ||
-                   std::holds_alternative<Triangle>(shape.form);
-        });
-        return drawn;
+        const std::optional<std::size_t> wall = fullest_wall(job);
+        return wall ? draw_small_wall(job.walls[*wall], *plan.walls[*wall], width, height) : Drawing{width, height, {}};
     }};
     view->setFixedSize(wall_wide, wall_high);
     view->setFocusPolicy(Qt::NoFocus);

@@ -9,12 +9,14 @@ class DriverPlacer {
 public:
     DriverPlacer(const LightFeed& light, const FeedPlan& feed, const WallSite& site, const WallPlan& plan)
         : driver_{light.driver}
+        , switch_{light.switched}
         , feed_{feed}
         , rules_{site.rules.feeds}
         , site_{site} {
-        for (const RunPlan& run : plan.runs)
-            for (const UnitPlan& unit : run.units)
-                units_.push_back(&unit);
+        for (std::size_t r = 0; r < site.wall.runs.size() && r < plan.runs.size(); ++r)
+            for (std::size_t u = 0; u < site.wall.runs[r].units.size() && u < plan.runs[r].units.size(); ++u)
+                if (is_cabinet(site.wall.runs[r].units[u])) // a filler has no bottom to drill
+                    units_.push_back(&plan.runs[r].units[u]);
     }
 
     DriverPlan place() {
@@ -38,15 +40,33 @@ public:
             in_unit();
             break;
         }
-        placed_.lead = way_to(feed_.left);
-        placed_.far_lead = way_to(feed_.right);
-        return std::move(placed_);
+        placed_.lead = way(placed_.x, placed_.z, feed_.left, feed_.height);
+        placed_.far_lead = way(placed_.x, placed_.z, feed_.right, feed_.height);
+        return placed_;
     }
 
-private:
-    static bool spans(const UnitPlan& unit, Length x) { return unit.place.left <= x && x <= unit.place.right(); }
+    /// After its driver, where that is told: the near lead goes by it.
+    SwitchPlan place_switch() {
+        into_ = &switched_.holes;
+        if (switch_.at == SwitchAt::on_wall) {
+            switched_.x = switch_.x;
+            switched_.z = switch_.height;
+            switched_.known = on_bare_wall(switch_.x, switch_.height);
+        } else {
+            under_unit();
+        }
+        if (switched_.known && placed_.at != DriverAt::not_told && placed_.known)
+            placed_.lead = way(placed_.x, placed_.z, switched_.x, switched_.z) +
+                           way(switched_.x, switched_.z, feed_.left, feed_.height);
+        return std::move(switched_);
+    }
+    Length near_lead() const { return placed_.lead; }
 
-    /// The unit that an end of the light is in or under; nullptr: none.
+private:
+    /// Where two meet, the right one.
+    static bool spans(const UnitPlan& unit, Length x) { return unit.place.left <= x && x < unit.place.right(); }
+
+    /// The unit that the light's left end is in or under; nullptr: none.
     const UnitPlan* unit_over(Length x) const {
         const auto found = std::ranges::find_if(units_, [&](const UnitPlan* unit) {
             return spans(*unit, x) && unit->bottom <= feed_.height && feed_.height <= unit->top;
@@ -54,23 +74,26 @@ private:
         return found == units_.end() ? nullptr : *found;
     }
 
-    Length way_to(Length end) const { return absolute(placed_.x - end) + absolute(placed_.z - feed_.height); }
+    /// Along and up.
+    static Length way(Length x, Length z, Length to_x, Length to_z) { return absolute(x - to_x) + absolute(z - to_z); }
+
+    bool on_bare_wall(Length x, Length z) const {
+        const bool in_opening = std::ranges::any_of(site_.wall.openings, [&](const Opening& opening) {
+            const Outline hole = box_of(opening);
+            return hole.left < x && x < hole.right && hole.bottom < z && z < hole.top;
+        });
+        return x >= Length{} && x <= site_.wall.length && z >= Length{} && z <= site_.wall.height && !in_opening;
+    }
 
     void on_wall() {
         placed_.z = driver_.height;
-        const bool in_opening = std::ranges::any_of(site_.wall.openings, [&](const Opening& opening) {
-            const Outline hole = box_of(opening);
-            return hole.left < driver_.x && driver_.x < hole.right && hole.bottom < driver_.height &&
-                   driver_.height < hole.top;
-        });
-        placed_.known = driver_.x >= Length{} && driver_.x <= site_.wall.length && driver_.height >= Length{} &&
-                        driver_.height <= site_.wall.height && !in_opening;
+        placed_.known = on_bare_wall(driver_.x, driver_.height);
     }
 
     void over_units() {
         const UnitPlan* under = nullptr; // the driver
         for (const UnitPlan* unit : units_)
-            if (spans(*unit, driver_.x) && (!under || unit->top > under->top))
+            if (spans(*unit, driver_.x) && unit->top > feed_.height && (!under || unit->top > under->top))
                 under = unit;
         placed_.known = under != nullptr;
         if (!under)
@@ -83,54 +106,135 @@ private:
         }
     }
 
+    const UnitPlan* unit_of(const std::string& id) const {
+        const auto found = std::ranges::find(units_, id, [](const UnitPlan* unit) { return unit->unit_id; });
+        return found == units_.end() ? nullptr : *found;
+    }
+
+    void under_unit() {
+        const UnitPlan* unit = unit_of(switch_.unit);
+        switched_.known = unit != nullptr;
+        if (!unit)
+            return;
+        switched_.unit = unit->name;
+        switched_.x = unit->place.left + unit->place.width / 2;
+        switched_.z = unit->bottom;
+        hole(*unit, LeadPanel::bottom, unit->side + rules_.lead_in);
+        if (placed_.at == DriverAt::over_units && placed_.known)
+            hole(*unit, LeadPanel::top, unit->side + rules_.lead_in);
+        else if (const UnitPlan* holds = unit_of(driver_.unit); placed_.at == DriverAt::in_unit && holds)
+            through_sides(*holds, *unit);
+    }
+
     void in_unit() {
-        const auto found = std::ranges::find(units_, driver_.unit, [](const UnitPlan* unit) { return unit->unit_id; });
-        placed_.known = found != units_.end();
+        const UnitPlan* found = unit_of(driver_.unit);
+        placed_.known = found != nullptr;
         if (!placed_.known)
             return;
-        const UnitPlan& holds = **found;
+        const UnitPlan& holds = *found;
         placed_.x = holds.place.left + holds.place.width / 2;
         placed_.z = holds.bottom + holds.side + rules_.lead_in;
         const UnitPlan* near = unit_over(feed_.left);
         if (!near)
             return hole(holds, LeadPanel::bottom, holds.side + rules_.lead_in);
-        const bool from_right = holds.place.left > near->place.left;
+        through_sides(holds, *near);
+        hole(*near, LeadPanel::bottom, near->side + rules_.lead_in);
+    }
+
+    /// From the unit that the driver is in to another, at the driver's height.
+    void through_sides(const UnitPlan& holds, const UnitPlan& near) {
+        const bool from_right = holds.place.left > near.place.left;
         for (const UnitPlan* unit : units_) {
-            const bool between = unit->place.left >= std::min(holds.place.left, near->place.left) &&
-                                 unit->place.left <= std::max(holds.place.left, near->place.left) &&
+            const bool between = unit->place.left >= std::min(holds.place.left, near.place.left) &&
+                                 unit->place.left <= std::max(holds.place.left, near.place.left) &&
                                  unit->bottom < placed_.z && placed_.z < unit->top;
-            if (!between || &holds == near)
+            if (!between || &holds == &near)
                 continue;
-            const bool first = unit->unit_id == (from_right ? near : &holds)->unit_id; // from the left
-            const bool last = unit->unit_id == (from_right ? &holds : near)->unit_id;
+            const bool first = unit == (from_right ? &near : &holds); // from the left
+            const bool last = unit == (from_right ? &holds : &near);
             if (!first)
                 hole(*unit, LeadPanel::left_side, rules_.lead_in);
             if (!last)
                 hole(*unit, LeadPanel::right_side, rules_.lead_in);
         }
-        hole(*near, LeadPanel::bottom, near->side + rules_.lead_in);
     }
 
+    /// One that a lead has already serves the next too.
     /// @param in  from the unit's left side, of a top or bottom; up from the inside of the bottom, of a side
     void hole(const UnitPlan& unit, LeadPanel panel, Length in) {
-        placed_.holes.push_back({unit.unit_id, unit.name, panel, in, rules_.lead_in});
+        const auto same = [&](const LeadHole& one) { return one.unit == unit.unit_id && one.panel == panel; };
+        if (std::ranges::none_of(placed_.holes, same) && std::ranges::none_of(switched_.holes, same))
+            into_->push_back({unit.unit_id, unit.name, panel, in, rules_.lead_in});
     }
 
     const DriverPlace& driver_;
+    const SwitchPlace& switch_;
     const FeedPlan& feed_;
     const FeedRules& rules_;
     const WallSite& site_;
     std::vector<const UnitPlan*> units_;
     DriverPlan placed_;
+    SwitchPlan switched_;
+    std::vector<LeadHole>* into_ = &placed_.holes;
 };
 
 } // namespace
 
-std::optional<DriverPlan> place_driver(const LightFeed& light, const FeedPlan& feed, const WallSite& site,
-                                       const WallPlan& plan) {
-    if (light.driver.at == DriverAt::not_told)
-        return std::nullopt;
-    return DriverPlacer{light, feed, site, plan}.place();
+void place_driver(const LightFeed& light, const WallSite& site, const WallPlan& plan, FeedPlan& feed) {
+    DriverPlacer placer{light, feed, site, plan};
+    std::optional<DriverPlan> driver;
+    if (light.driver.at != DriverAt::not_told)
+        driver = placer.place();
+    if (light.switched.at != SwitchAt::none)
+        feed.switched = placer.place_switch();
+    if (driver)
+        driver->lead = placer.near_lead();
+    feed.driver = std::move(driver);
+}
+
+Sentence put_driver(const DriverPlan& driver, Length lead, const WallSite& site) {
+    const Value at = site.along(driver.x);
+    const Value up = quantity(driver.z);
+    const Value so_much = quantity(lead);
+    switch (driver.at) {
+    case DriverAt::on_wall:
+        return {"Driver: on the wall at {0}, {1} up, screwed as its maker says, with air round it: {2} of lead from "
+                "there",
+                {at, up, so_much}};
+    case DriverAt::over_units:
+        return {
+            "Driver: on top of the units at {0}, on nothing soft and under nothing, where a hand gets to it: {1} of "
+            "lead from there",
+            {at, so_much}};
+    case DriverAt::behind_plinth:
+        return {"Driver: behind the plinth at {0}, off the floor, the plinth there left to unclip, not glued: {1} of "
+                "lead from there",
+                {at, so_much}};
+    case DriverAt::in_unit:
+        return {"Driver: in the unit at {0}, {1} up at its back, nothing stored against it: {2} of lead from there",
+                {at, up, so_much}};
+    case DriverAt::not_told:
+        break;
+    }
+    return {};
+}
+
+Sentence put_switch(const SwitchPlan& place, double amps, const WallSite& site) {
+    const Value bears = Quantity{Kind::current, amps};
+    if (place.unit.empty())
+        return {"Switch: on the wall at {0}, {1} up, in the lead from the driver to the light, for {2} or more",
+                {site.along(place.x), quantity(place.z), bears}};
+    return {"Switch: in the bottom of {0}, near its front, in the lead from the driver to the light, for {1} or more",
+            {place.unit, bears}};
+}
+
+Sentence drill_for_lead(const LeadHole& hole, Length bore) {
+    const bool side = hole.panel == LeadPanel::left_side || hole.panel == LeadPanel::right_side;
+    return {side ? std::string_view{"{0}: drill {1} through its {2} for the lead before it goes up, {3} up from its "
+                                    "bottom's inside and {4} from its back"}
+                 : "{0}: drill {1} through its {2} for the lead before it goes up, {3} from its left side and {4} from "
+                   "its back",
+            {hole.name, stock(bore), words(hole.panel), quantity(hole.in), quantity(hole.from_back)}};
 }
 
 } // namespace yes_square

@@ -45,7 +45,7 @@ public:
             feed_places();
         else if (feed_.both_ends)
             plan_.far_lead = feed_.far_lead > Length{} ? feed_.far_lead : feed_.lead + plan_.length();
-        plan_.driver = place_driver(feed_, plan_, site_, wall_);
+        place_driver(feed_, site_, wall_, plan_);
         weigh();
         drivers();
         checks();
@@ -302,6 +302,9 @@ private:
     void checks() {
         if (plan_.driver)
             driver_checks(*plan_.driver);
+        if (plan_.switched && !plan_.switched->known)
+            check(checks::switch_nowhere, {"{0}: its switch is told to be where nothing is to put it in", {feed_.name}},
+                  {"Choose another place for it"});
         if (!plan_.lead && carries_itself()) {
             const LeadChoice& thickest = plan_.leads.back();
             LightFeed fed = feed_;
@@ -382,9 +385,11 @@ private:
             true);
         driver_step(add);
         plan_.steps.push_back(detector_step());
-        if (plan_.driver)
-            lead_holes(add);
-        else
+        if (plan_.switched && plan_.switched->known)
+            add(Phase::mark, put_switch(*plan_.switched, plan_.amps, site_));
+        for (const LeadHole& hole : plan_.lead_holes())
+            add(Phase::drill, drill_for_lead(hole, rules_.lead_hole));
+        if (!plan_.driver)
             add(Phase::drill, {"Drill the holes for the leads before anything is fixed; no lead through the part of a "
                                "wall where a screw is to go"});
         add(Phase::adjust,
@@ -395,35 +400,8 @@ private:
     }
 
     void driver_step(const auto& add) {
-        if (const auto& driver = plan_.driver) {
-            const Value lead = quantity(plan_.near_lead);
-            const Value up = quantity(driver->z);
-            switch (driver->at) {
-            case DriverAt::on_wall:
-                return add(Phase::mark,
-                           {"Driver: on the wall at {0}, {1} up, screwed as its maker says, with air round it: {2} of "
-                            "lead from there",
-                            {site_.along(driver->x), up, lead}});
-            case DriverAt::over_units:
-                return add(Phase::mark,
-                           {"Driver: on top of the units at {0}, on nothing soft and under nothing, where a hand gets "
-                            "to it: {1} of lead from there",
-                            {site_.along(driver->x), lead}});
-            case DriverAt::behind_plinth:
-                return add(Phase::mark,
-                           {"Driver: behind the plinth at {0}, off the floor, the plinth there left to unclip, not "
-                            "glued: {1} of lead from there",
-                            {site_.along(driver->x), lead}});
-            case DriverAt::in_unit:
-                return add(
-                    Phase::mark,
-                    {"Driver: in the unit at {0}, {1} up at its back, nothing stored against it: {2} of lead from "
-                     "there",
-                     {site_.along(driver->x), up, lead}});
-            case DriverAt::not_told:
-                break;
-            }
-        }
+        if (plan_.driver && plan_.driver->known)
+            return add(Phase::mark, put_driver(*plan_.driver, plan_.near_lead, site_));
         const bool floor_run = std::ranges::find(wall_.runs, RunLevel::floor, &RunPlan::level) != wall_.runs.end();
         add(Phase::mark,
             {floor_run ? std::string_view{"Driver: behind the plinth, where it can be reached and air gets to "
@@ -431,19 +409,6 @@ private:
                        : "Driver: on top, out of sight, where it can be reached and air gets to it, {0} of lead "
                          "from {1} at the most",
              {quantity(plan_.near_lead), site_.along(plan_.left)}});
-    }
-
-    /// Each before its unit goes up: on the wall there is no room for the drill.
-    void lead_holes(const auto& add) {
-        for (const LeadHole& hole : plan_.driver->holes) {
-            const bool side = hole.panel == LeadPanel::left_side || hole.panel == LeadPanel::right_side;
-            add(Phase::drill,
-                {side ? std::string_view{"{0}: drill {1} through its {2} for the lead before it goes up, "
-                                         "{3} up from its bottom's inside and {4} from its back"}
-                      : "{0}: drill {1} through its {2} for the lead before it goes up, {3} from its left "
-                        "side and {4} from its back",
-                 {hole.name, stock(rules_.lead_hole), words(hole.panel), quantity(hole.in), quantity(hole.from_back)}});
-        }
     }
 
     void even_steps(const LeadChoice& lead, const auto& add) {
@@ -486,12 +451,15 @@ private:
                            fmt::format("driver {:.0f} W", std::ceil(plan_.driver_watts)),
                            {"Driver of {0} or more", {watts(plan_.driver_watts)}},
                            static_cast<std::size_t>(plan_.drivers)}};
-        if (plan_.driver && !plan_.driver->holes.empty()) {
+        if (plan_.switched)
+            plan_.supplies.push_back({KitGroup::hardware,
+                                      fmt::format("switch {:.1f} A", plan_.amps),
+                                      {"Switch for {0} or more", {Quantity{Kind::current, plan_.amps}}}});
+        if (const std::size_t holes = plan_.lead_holes().size(); holes > 0) {
             plan_.supplies.push_back({KitGroup::bits,
                                       fmt::format("wood bit {:.4g} mm", rules_.lead_hole.in_mm()),
                                       {"{0} {1}", {std::string_view{"wood bit"}, stock(rules_.lead_hole)}}});
-            plan_.supplies.push_back(
-                {KitGroup::consumables, "grommet", {"Grommet for a lead's hole"}, plan_.driver->holes.size()});
+            plan_.supplies.push_back({KitGroup::consumables, "grommet", {"Grommet for a lead's hole"}, holes});
         }
     }
 

@@ -12,6 +12,7 @@ inline constexpr CheckCode feed_along_nothing{"feed_along_nothing", Severity::er
 inline constexpr CheckCode feed_place_off{"feed_place_off", Severity::error};
 inline constexpr CheckCode lead_short{"lead_short", Severity::warning};
 inline constexpr CheckCode driver_nowhere{"driver_nowhere", Severity::error};
+inline constexpr CheckCode switch_nowhere{"switch_nowhere", Severity::error};
 inline constexpr CheckCode driver_no_air{"driver_no_air", Severity::warning};
 } // namespace checks
 

@@ -38,7 +38,11 @@ Work work_of(const WallThing& room) {
     return {room.name, room.box.left, room.box.right, room.box.bottom, room.box.top, room.depth};
 }
 void add_own(Work&, const auto&, const ThingPlan&) {}
-void add_own(Work& work, const StorageSystem&, const SystemPlan&) {
+void add_own(Work& work, const StorageSystem&, const SystemPlan& plan) {
+    work.left = plan.room.front().box.left;
+    work.right = plan.room.back().box.right;
+    work.bottom = plan.foot;
+    work.top = plan.head;
     work.panel = true;
 }
 void add_own(Work& work, const WallBox&, const BoxPlan& plan) {

@@ -190,11 +190,8 @@ std::optional<FixingChoice> best_length(const WoodScrew& screws, const WoodPlace
     return best;
 }
 
-namespace {
-
-/// Behind a part, with whatever its ground is.
-std::optional<FixingChoice> weigh_by_packet(const MasonryAnchor& anchor, const FixingGround& ground,
-                                            const std::vector<HeldPart>& parts) {
+std::optional<FixingChoice> weigh_anchor(const MasonryAnchor& anchor, const FixingGround& ground,
+                                         const std::vector<HeldPart>& parts) {
     Length most; // what the screw passes before the masonry
     Length least = 10'000_mm;
     for (const HeldPart& part : parts) {
@@ -225,13 +222,6 @@ std::optional<FixingChoice> weigh_by_packet(const MasonryAnchor& anchor, const F
     return choice;
 }
 
-} // namespace
-
-std::optional<FixingChoice> weigh_anchor(const MasonryAnchor& anchor, const FixingGround& ground,
-                                         const std::vector<HeldPart>& parts) {
-    return weigh_by_packet(anchor, ground, parts);
-}
-
 std::optional<FixingChoice> weigh_insert(const MasonryAnchor& nut, const FixingGround& ground, const WoodPlace& place) {
     const Length edge = std::max(nut.edge, nut.hole_diameter * 3 / 2);
     const bool near_edge =
@@ -240,7 +230,7 @@ std::optional<FixingChoice> weigh_insert(const MasonryAnchor& nut, const FixingG
         });
     if (near_edge || (place.hole() && nut.screw_diameter > *place.hole()))
         return std::nullopt;
-    auto choice = weigh_by_packet(nut, ground, place.parts);
+    auto choice = weigh_anchor(nut, ground, place.parts);
     if (!choice || choice->fixing.drill_depth - place.wall.lining_thickness() > place.framing.stud_depth - back_cover)
         return std::nullopt;
     choice->fixing.by_packet = true;

@@ -132,6 +132,15 @@ void fields(auto& visit, Is<DriverPlace> auto& driver) {
     visit.optional("unit", driver.unit, Meaning{}.told("Id of the unit that it is in"));
 }
 
+void fields(auto& visit, Is<SwitchPlace> auto& place) {
+    visit.optional("at", place.at, Meaning{}.told("Where it is").asked("Its switch is"));
+    visit.optional("x", place.x,
+                   along_wall(Range::any).told("Its middle, from the wall's left end").asked("Switch at"));
+    visit.optional("height", place.height,
+                   Meaning{"a height", Range::any}.told("Above the datum, of one on the wall").asked("Switch, up"));
+    visit.optional("unit", place.unit, Meaning{}.told("Id of the unit in whose bottom it is"));
+}
+
 void fields(auto& visit, Is<LightFeed> auto& feed) {
     visit.required("id", feed.id, Meaning{}.told("Unlike any other id"));
     visit.required("name", feed.name, Meaning{}.told("As the fitter calls it").asked("Name"));
@@ -156,7 +165,7 @@ void fields(auto& visit, Is<LightFeed> auto& feed) {
                    Meaning{}.told("Lead is sold by AWG, not by mm2").asked("Lead is sold").either("by mm²", "by AWG"));
     visit.maybe("conductor", feed.conductor, Meaning{"a conductor"}.told("None: the thinnest that will do"));
     visit.optional("own_ohm_per_m", feed.own_ohm,
-                   Meaning{"a resistance", Range::not_negative, "Its own two conductors", "\u03a9/m"}
+                   Meaning{"a resistance", Range::not_negative, "Its own wires", "\u03a9/m"}
                        .told("Of a strip's copper or a track's rails, both together")
                        .or_none("a lead beside it"));
     visit.optional("load", feed.load, Meaning{}.told("How it lies on it").asked("Its load"));
@@ -165,6 +174,7 @@ void fields(auto& visit, Is<LightFeed> auto& feed) {
     visit.optional("loop", feed.loop,
                    Meaning{}.told("Its ends meet").asked("Its ends").either("are free", "meet: a loop"));
     visit.part("driver", feed.driver);
+    visit.part("switch", feed.switched);
     visit.lengths("fed_at", feed.fed_at,
                   Meaning{"a distance from its left end", Range::not_negative}
                       .told("Where its own conductors are fed, by taps of the bus wire")

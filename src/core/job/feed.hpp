@@ -30,6 +30,18 @@ struct DriverPlace {
     bool operator==(const DriverPlace&) const = default;
 };
 
+/// Where its own switch is, in the line between driver and light. One before the driver is of the mains, which is not
+/// ours.
+enum class SwitchAt { none, on_wall, in_unit };
+struct SwitchPlace {
+    SwitchAt at = SwitchAt::none;
+    Length x = {};         ///< of its middle from the wall's left end
+    Length height = {};    ///< above the datum, on the wall
+    std::string unit = {}; ///< id of the unit in whose bottom it is
+    UnknownMembers unknown = {};
+    bool operator==(const SwitchPlace&) const = default;
+};
+
 struct LightFeed {
     std::string id;
     std::string name;
@@ -49,6 +61,7 @@ struct LightFeed {
     double moving_watts = 5; ///< of a load that moves
     bool loop = false;       ///< its ends meet
     DriverPlace driver = {};
+    SwitchPlace switched = {};
     std::vector<Length> fed_at = {}; ///< where its own conductors are fed, from its left end; none: at its end or ends
     UnknownMembers unknown = {};
     bool operator==(const LightFeed&) const = default;

@@ -133,7 +133,7 @@ struct ShelfRules {
     Length tier_room = 20_mm;                      ///< [hr] between a bracket's leg and the shelf below it
     Length ledge_deepest = 150_mm;                 ///< [hr] of a picture ledge: deeper ones wring their strip
     Length ledge_screw_room = 30_mm;               ///< [hr] of its strip over its board, for a screw
-    Length loose_play = 2_mm;                      ///< [hr] a loose board is cut this much short at either end
+    Length loose_play = 1_mm;                      ///< [cp] a loose board is cut this much short at either end
     Length cleat_play = 2_mm;                      ///< [hr] a shelf is cut this much short of its alcove
     Length desk_least = 680_mm;                    ///< [cp] a desk's top is usually 700 to 760 up
     Length desk_most = 780_mm;                     ///< [cp]

@@ -135,6 +135,13 @@ std::span<const EnumName<StartAt>> enum_names() {
 }
 
 template <>
+std::span<const EnumName<BayStands>> enum_names() {
+    static constexpr EnumName<BayStands> names[]{{BayStands::as_the_rest, "as_the_rest", "stands or hangs as the rest"},
+                                                 {BayStands::on_floor, "on_floor", "stands on the floor"},
+                                                 {BayStands::hung, "hung", "hangs on its cleats"}};
+    return names;
+}
+template <>
 std::span<const EnumName<BayKind>> enum_names() {
     static constexpr EnumName<BayKind> names[]{{BayKind::double_hanging, "double_hanging", "double hanging"},
                                                {BayKind::long_hanging, "long_hanging", "long hanging"},
@@ -356,6 +363,14 @@ std::span<const EnumName<DriverAt>> enum_names() {
                                                 {DriverAt::over_units, "over_units", "over units"},
                                                 {DriverAt::behind_plinth, "behind_plinth", "behind plinth"},
                                                 {DriverAt::in_unit, "in_unit", "in a unit"}};
+    return names;
+}
+
+template <>
+std::span<const EnumName<SwitchAt>> enum_names() {
+    static constexpr EnumName<SwitchAt> names[]{{SwitchAt::none, "none", "none of its own"},
+                                                {SwitchAt::on_wall, "on_wall", "on the wall"},
+                                                {SwitchAt::in_unit, "in_unit", "under a unit"}};
     return names;
 }
 

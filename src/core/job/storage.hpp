@@ -19,6 +19,9 @@ enum class BayWidths {
     by_garments, ///< hanging bays share what is left by what has to hang in them
 };
 
+/// Whether a bay's own sides stand or hang: in one wardrobe some may do otherwise than the rest.
+enum class BayStands { as_the_rest, on_floor, hung };
+
 struct Bay {
     std::string id;
     BayKind kind = BayKind::shelves;
@@ -27,12 +30,23 @@ struct Bay {
     int garments = 0; ///< to hang in it
     int loose = 0;    ///< shelves on pins; of a drawer bay: drawers
     ShelfLoad load = {LoadKind::general, 0};
-    Length rod;                       ///< of the rod's middle above the panels' foot; the upper of two; 0: usual
-    Length low_rod;                   ///< of the lower rod; 0: usual
-    Length drawer_height = 200_mm;    ///< of one drawer's front
+    Length rod;                    ///< of the rod's middle above the panels' foot; the upper of two; 0: usual
+    Length low_rod;                ///< of the lower rod; 0: usual
+    Length drawer_height = 200_mm; ///< of one drawer's front
+    Length height;                 ///< of its sides; 0: as the wardrobe's
+    BayStands stands = BayStands::as_the_rest;
     DoorHinge door = DoorHinge::none; ///< not drawers: those are the bay's kind
     UnknownMembers unknown = {};
     bool operator==(const Bay&) const = default;
+};
+
+/// A bay from where its sides begin to where they end, above the datum.
+struct BaySides {
+    Length foot;
+    Length head;
+    bool hung = false;
+    Length height() const { return head - foot; }
+    bool operator==(const BaySides&) const = default;
 };
 
 /// A reading of a level held against a standing panel.
@@ -52,8 +66,8 @@ struct StorageSystem {
     Length left;  ///< outer face of the first panel, from the wall's left end
     Length width; ///< over all
     Length depth = 400_mm;
-    Length panel_height = 2100_mm;
-    Length panel = 18_mm; ///< thickness of panels and shelves
+    Length panel_height = 2100_mm; ///< of bays that have no height of their own
+    Length panel = 18_mm;          ///< thickness of panels and shelves
     BoardMaterial material = BoardMaterial::particleboard_p2;
     bool hung = false;
     Length top; ///< of the panels of a hung system above the datum
@@ -75,9 +89,15 @@ struct StorageSystem {
     bool operator==(const StorageSystem&) const = default;
 
     Length right() const { return left + width; }
-    /// Of the panels' foot above the datum.
-    Length foot() const { return hung ? top - panel_height : Length{}; }
-    Length head() const { return foot() + panel_height; }
+    /// Above the datum, where every bay that hangs begins, and every one that stands and has no height of its own ends.
+    Length head() const { return hung ? top : panel_height; }
+    BaySides sides_of(const Bay& bay) const {
+        const bool hangs = bay.stands == BayStands::as_the_rest ? hung : bay.stands == BayStands::hung;
+        const Length own = bay.height > Length{} ? bay.height : panel_height;
+        if (hangs)
+            return {head() - own, head(), true};
+        return {Length{}, bay.height > Length{} ? bay.height : head(), false};
+    }
 };
 
 } // namespace yes_square

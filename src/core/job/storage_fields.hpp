@@ -36,6 +36,12 @@ void fields(auto& visit, Is<Bay> auto& bay) {
                        .or_none("usual height"));
     visit.optional("drawer_height", bay.drawer_height,
                    Meaning{"a height", Range::more_than_zero}.told("Of one drawer").asked("Drawer height"));
+    visit.optional("height", bay.height,
+                   Meaning{"a height", Range::not_negative}
+                       .told("Of its sides; 0: as the wardrobe's")
+                       .asked("Sides, tall")
+                       .or_none("as the wardrobe"));
+    visit.optional("stands", bay.stands, asked("It"));
     visit.optional("door", bay.door, asked("Doors"));
 }
 

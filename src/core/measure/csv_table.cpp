@@ -43,16 +43,24 @@ std::optional<std::size_t> line_not_utf8(const std::string& text) {
 
 /// A spreadsheet takes a cell that begins like a formula for one; a mark before it makes it text. Figures stay figures.
 std::string harmless(const std::string& text) {
-    if (text.empty() || std::string_view{"=+-@\t\r"}.find(text.front()) == std::string_view::npos)
-        return text;
-    double figure = 0;
-    const auto [end, error] = std::from_chars(text.data() + (text.front() == '+'), text.data() + text.size(), figure);
-    return error == std::errc{} && end == text.data() + text.size() ? text : "'" + text;
+    const bool formula = std::string_view{"=+-@\t\r"}.find(text.front()) != std::string_view::npos;
+    return formula ? "'" + text : text;
 }
 
-std::string cell(const std::string& raw) {
-    const std::string text = harmless(raw);
-    if (text.find_first_of(",\"\r\n") == std::string::npos)
+bool is_figure(const std::string& text) {
+    double figure = 0;
+    const auto [end, error] = std::from_chars(text.data() + (text.front() == '+'), text.data() + text.size(), figure);
+    return error == std::errc{} && end == text.data() + text.size();
+}
+
+std::string cell(std::string text, CsvFigures figures) {
+    if (text.empty())
+        return text;
+    if (!is_figure(text))
+        text = harmless(text);
+    else if (figures == CsvFigures::with_commas)
+        std::ranges::replace(text, '.', ',');
+    if (text.find_first_of(figures == CsvFigures::with_commas ? ";\"\r\n" : ",\"\r\n") == std::string::npos)
         return text;
     std::string quoted(2 * text.size() + 2, '\0');
     quoted.resize(csv_write(quoted.data(), quoted.size(), text.data(), text.size()));
@@ -87,10 +95,11 @@ tl::expected<std::vector<CsvLine>, std::string> read_csv(std::string_view table)
     return std::move(found.lines);
 }
 
-std::string csv_line(const std::vector<std::string>& cells) {
+std::string csv_line(const std::vector<std::string>& cells, CsvFigures figures) {
+    const std::string_view between = figures == CsvFigures::with_commas ? ";" : ",";
     std::string line;
     for (std::size_t i = 0; i < cells.size(); ++i)
-        line += (i > 0 ? "," : "") + cell(cells[i]);
+        line += std::string{i > 0 ? between : ""} + cell(cells[i], figures);
     return line + "\r\n";
 }
 

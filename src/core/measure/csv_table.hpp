@@ -17,8 +17,13 @@ struct CsvLine {
 /// Empty lines are left out. The error says what stopped it.
 tl::expected<std::vector<CsvLine>, std::string> read_csv(std::string_view table);
 
-/// A line of a table, RFC 4180: commas, quotes where they are needed, CR LF at its end. What a spreadsheet would take
-/// for a formula is marked as text.
-std::string csv_line(const std::vector<std::string>& cells);
+/// How a spreadsheet of a country takes figures: with a point, cells parted by commas (RFC 4180); or with a comma,
+/// cells parted by semicolons.
+enum class CsvFigures { with_points, with_commas };
+
+/// A line of a table: quotes where they are needed, CR LF at its end. What a spreadsheet would take for a formula is
+/// marked as text.
+/// @param cells  figures with a point
+std::string csv_line(const std::vector<std::string>& cells, CsvFigures figures = CsvFigures::with_points);
 
 } // namespace yes_square

@@ -57,10 +57,19 @@ struct DriverPlan {
     bool known = true; ///< false: there is no such place
     Length x;
     Length z;                       ///< above the datum
-    Length lead;                    ///< to the light's left end, along and up
+    Length lead;                    ///< to the light's left end, along and up, by its switch where it has one
     Length far_lead;                ///< to its right end
     std::optional<Length> air = {}; ///< over it, of one on top of units
     std::vector<LeadHole> holes;
+};
+
+/// Where a light's own switch is.
+struct SwitchPlan {
+    bool known = true; ///< false: there is no such place
+    std::string unit;  ///< name of the unit in whose bottom it is; empty: on the wall
+    Length x;
+    Length z;                    ///< above the datum
+    std::vector<LeadHole> holes; ///< besides the driver's
 };
 
 struct FeedPlan : ThingPlan {
@@ -78,8 +87,18 @@ struct FeedPlan : ThingPlan {
     std::vector<LeadChoice> leads;   ///< from the thinnest
     std::optional<std::size_t> lead; ///< chosen; none: none will do
     int drivers = 1;
-    double driver_watts = 0;          ///< that each must be rated for at least
-    std::optional<DriverPlan> driver; ///< none: nobody told where
+    double driver_watts = 0;                 ///< that each must be rated for at least
+    std::optional<DriverPlan> driver;        ///< none: nobody told where
+    std::optional<SwitchPlan> switched = {}; ///< none: it has none of its own
+    /// Through what its leads go, each hole once.
+    std::vector<LeadHole> lead_holes() const {
+        std::vector<LeadHole> all;
+        if (driver)
+            all = driver->holes;
+        if (switched)
+            all.insert(all.end(), switched->holes.begin(), switched->holes.end());
+        return all;
+    }
     Length length() const { return right - left; }
 };
 

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/job/storage.hpp"
 #include "core/measure/physical.hpp"
 #include "core/plan/piece_plan.hpp"
 #include "core/plan/run_plan.hpp"
@@ -23,6 +24,9 @@ struct PanelPlan {
     std::string label; ///< "P1"
     Length left;
     Mass mass = 0;
+    Length foot = {}; ///< as low as the bays beside it, and as high
+    Length head = {};
+    Length height() const { return head - foot; }
 };
 
 enum class ShelfOfBay { plain, cleated, loose };
@@ -80,6 +84,7 @@ struct BayPlan {
     std::size_t number = 1;
     Length left; ///< of the clear opening
     Length width;
+    BaySides sides = {};
     std::vector<BayShelf> shelves; ///< from the top
     std::vector<BayCleat> cleats;
     std::vector<BayRod> rods;    ///< from the top
@@ -96,8 +101,8 @@ struct BayPlan {
 };
 
 struct SystemPlan : ThingPlan {
-    Length foot;
-    Length head;
+    Length foot; ///< of its lowest bay
+    Length head; ///< of its highest
     std::vector<PanelPlan> panels;
     std::vector<BayPlan> bays;
     std::vector<PanelCorrection> corrections;

@@ -110,6 +110,24 @@ template <class Part>
 void take_room(const Part& part, ThingPlan& plan) {
     plan.room = room_of(part);
 }
+/// Of its bays: those beside one another that begin and end alike together.
+void take_room(const StorageSystem& system, SystemPlan& plan) {
+    if (plan.bays.empty()) {
+        plan.room = room_of(system);
+        return;
+    }
+    for (const BayPlan& bay : plan.bays) {
+        const Length right = bay.number == plan.bays.size() ? std::max(bay.right() + system.panel, system.right())
+                                                            : bay.right() + system.panel;
+        if (bay.number > 1 && plan.bays[bay.number - 2].sides == bay.sides)
+            plan.room.back().box.right = right;
+        else
+            plan.room.push_back({system.id,
+                                 system.name,
+                                 {bay.left - system.panel, right, bay.sides.foot, bay.sides.head},
+                                 system.depth});
+    }
+}
 /// Of its units, but for room that is left for an appliance.
 void take_room(const Run& run, RunPlan& plan) {
     for (std::size_t u = 0; u < plan.units.size() && u < run.units.size(); ++u) {

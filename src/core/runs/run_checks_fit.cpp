@@ -219,7 +219,7 @@ private:
         for (const Length joint : piece.joints)
             for (const CutOut& cut : piece.cut_outs) {
                 const Length from = piece.from + cut.across;
-                const Length off = std::max({Length{}, from - joint, joint - from - cut.width});
+                const Length off = std::max({Length{}, from - joint, joint - piece.from - cut.right()});
                 if (off < clear)
                     advise(add(checks::joint_at_cut_out,
                                {"The worktop's joint at {0} lies {1} from {2}: {3} or more is wanted",

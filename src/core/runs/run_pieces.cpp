@@ -132,7 +132,7 @@ private:
         const Length clear = site_.rules().joint_clear;
         const auto clear_of_cut_outs = [&](Length x) {
             return std::ranges::none_of(worktop.cut_outs, [&](const CutOut& cut) {
-                return x > worktop.from + cut.across - clear && x < worktop.from + cut.across + cut.width + clear;
+                return x > worktop.from + cut.across - clear && x < worktop.from + cut.right() + clear;
             });
         };
         Length begun = worktop.from;

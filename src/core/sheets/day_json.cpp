@@ -10,6 +10,20 @@
 
 namespace yes_square {
 
+namespace {
+
+Json holes_json(const std::vector<LeadHole>& holes) {
+    Json json = Json::array();
+    for (const LeadHole& hole : holes)
+        json.push_back({{"unit", hole.unit},
+                        {"through", std::string{words(hole.panel)}},
+                        {"in_m", hole.in.in_metres()},
+                        {"from_back_m", hole.from_back.in_metres()}});
+    return json;
+}
+
+} // namespace
+
 void write_day(Json& json, const WallPlan& plan, const JsonParts& parts) {
     const Voice& voice = parts.voice();
     json["wall_marks"] = Json::array();
@@ -42,18 +56,17 @@ void write_day(Json& json, const WallPlan& plan, const JsonParts& parts) {
             each["least_light_at_m"] = feed.darkest.in_metres();
         }
         if (feed.driver) {
-            Json holes = Json::array();
-            for (const LeadHole& hole : feed.driver->holes)
-                holes.push_back({{"unit", hole.unit},
-                                 {"through", std::string{words(hole.panel)}},
-                                 {"in_m", hole.in.in_metres()},
-                                 {"from_back_m", hole.from_back.in_metres()}});
             each["driver_at"] = {
-                {"place", enum_name(feed.driver->at)},     {"known", feed.driver->known},
-                {"x_m", feed.driver->x.in_metres()},       {"z_m", feed.driver->z.in_metres()},
-                {"lead_m", feed.driver->lead.in_metres()}, {"far_lead_m", feed.driver->far_lead.in_metres()},
-                {"lead_holes", std::move(holes)}};
+                {"place", enum_name(feed.driver->at)},         {"known", feed.driver->known},
+                {"x_m", feed.driver->x.in_metres()},           {"z_m", feed.driver->z.in_metres()},
+                {"lead_m", feed.driver->lead.in_metres()},     {"far_lead_m", feed.driver->far_lead.in_metres()},
+                {"lead_holes", holes_json(feed.driver->holes)}};
         }
+        if (feed.switched)
+            each["switch_at"] = {{"known", feed.switched->known},
+                                 {"x_m", feed.switched->x.in_metres()},
+                                 {"z_m", feed.switched->z.in_metres()},
+                                 {"lead_holes", holes_json(feed.switched->holes)}};
         parts.told(each, feed);
         json["lights"].push_back(std::move(each));
     }

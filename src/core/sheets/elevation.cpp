@@ -212,6 +212,11 @@ private:
                 pen_.rectangle({driver.x - 80_mm, driver.x + 80_mm, driver.z, driver.z + 35_mm}, Ink::service,
                                Fill::light, 0.3, reference);
             }
+            if (feed.switched && feed.switched->known) {
+                const SwitchPlan& at = *feed.switched;
+                pen_.rectangle({at.x - 25_mm, at.x + 25_mm, at.z - 50_mm, at.z}, Ink::service, Fill::plain, 0.3,
+                               reference);
+            }
             if (feed.lead)
                 pen_.add(Circle{{x(feed.darkest), under}, 0.2 * text(), Ink::service, Fill::plain}, reference);
             checks(feed.checks, feed.id);

@@ -8,6 +8,8 @@ Json bay_json(const BayPlan& bay) {
     Json one{{"number", bay.number},
              {"left_m", bay.left.in_metres()},
              {"width_m", bay.width.in_metres()},
+             {"foot_m", bay.sides.foot.in_metres()},
+             {"head_m", bay.sides.head.in_metres()},
              {"hidden_m", bay.hidden.in_metres()},
              {"tip_needs_n", bay.needs},
              {"turns", bay.turns}};
@@ -57,7 +59,11 @@ Json thing_json(const SystemPlan& plan, const JsonParts& writer) {
         json["fixing"] = writer.fixing(*plan.fixing);
     json["panels"] = Json::array();
     for (const PanelPlan& panel : plan.panels)
-        json["panels"].push_back({{"label", panel.label}, {"left_m", panel.left.in_metres()}, {"kg", panel.mass}});
+        json["panels"].push_back({{"label", panel.label},
+                                  {"left_m", panel.left.in_metres()},
+                                  {"foot_m", panel.foot.in_metres()},
+                                  {"head_m", panel.head.in_metres()},
+                                  {"kg", panel.mass}});
     json["bays"] = Json::array();
     for (const BayPlan& bay : plan.bays)
         json["bays"].push_back(bay_json(bay));

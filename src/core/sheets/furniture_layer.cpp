@@ -21,14 +21,15 @@ public:
     void draw(const StorageSystem& system, const SystemPlan& plan) {
         const Reference whole{Part::thing, system.id, 0, {}, {}};
         const bool chosen = selected(system.id);
-        rectangle({system.left, system.right(), plan.foot, plan.head}, Ink::paper, Fill::plain, 0, whole);
+        for (const WallThing& room : plan.room)
+            rectangle(room.box, Ink::paper, Fill::plain, 0, whole);
         for (std::size_t i = 0; i < plan.bays.size(); ++i)
-            bay(system, system.bays[i], plan.bays[i], plan);
+            bay(system, system.bays[i], plan.bays[i]);
         for (const PanelPlan& panel : plan.panels)
-            rectangle({panel.left, panel.left + system.panel, plan.foot, plan.head}, board(chosen), Fill::plain, 0.25,
+            rectangle({panel.left, panel.left + system.panel, panel.foot, panel.head}, board(chosen), Fill::plain, 0.25,
                       whole);
         for (const PanelPlan& panel : plan.panels)
-            label(panel.label, scale.x(panel.left + system.panel / 2), scale.y(plan.head) - 0.35 * text(), 8 * text(),
+            label(panel.label, scale.x(panel.left + system.panel / 2), scale.y(panel.head) - 0.35 * text(), 8 * text(),
                   0.9);
         if (chosen)
             for (const BayPlan& each : plan.bays)
@@ -147,14 +148,15 @@ private:
         label(std::string{verdict}, middle, scale.y(z) + 1.35 * text(), room, 0.9, false, reference);
     }
 
-    void bay(const StorageSystem& system, const Bay& chosen_bay, const BayPlan& plan, const SystemPlan& whole) {
+    void bay(const StorageSystem& system, const Bay& chosen_bay, const BayPlan& plan) {
         const bool chosen = chosen_bay.id == frame_.selected_bay;
         const Reference reference{Part::bay, chosen_bay.id, plan.number - 1, {}, {}};
         if (chosen)
-            rectangle({plan.left, plan.right(), whole.foot, whole.head}, Ink::board_selected, Fill::light, 0,
+            rectangle({plan.left, plan.right(), plan.sides.foot, plan.sides.head}, Ink::board_selected, Fill::light, 0,
                       reference);
         else
-            rectangle({plan.left, plan.right(), whole.foot, whole.head}, Ink::paper, Fill::plain, 0, reference);
+            rectangle({plan.left, plan.right(), plan.sides.foot, plan.sides.head}, Ink::paper, Fill::plain, 0,
+                      reference);
         for (const Length top : plan.drawers)
             rectangle({plan.left + 3_mm, plan.right() - 3_mm, top - chosen_bay.drawer_height + 4_mm, top - 2_mm},
                       Ink::board, Fill::light, 0.25, reference);
@@ -188,10 +190,10 @@ private:
             hangers(plan, rod);
         }
         if (chosen_bay.door != DoorHinge::none && chosen_bay.door != DoorHinge::drawers)
-            doors(chosen_bay.door, plan, whole);
+            doors(chosen_bay.door, plan);
         const double room = scale.x(plan.right()) - scale.x(plan.left) - 0.4 * text();
         const double middle = (scale.x(plan.left) + scale.x(plan.right())) / 2;
-        const double up = scale.y(whole.foot) - 0.7 * text();
+        const double up = scale.y(plan.sides.foot) - 0.7 * text();
         // The bay's number always; what it is for where there is room.
         const std::string kind{words(chosen_bay.kind)};
         const std::string both = std::to_string(plan.number) + ": " + kind;
@@ -206,11 +208,13 @@ private:
             upright(plan.left + plan.width * sixth / 6, rod.z - drop, rod.z, Ink::faint, 0.2);
     }
 
-    void doors(DoorHinge hinge, const BayPlan& plan, const SystemPlan& whole) {
+    void doors(DoorHinge hinge, const BayPlan& plan) {
         const auto swing = [&](Length from, Length to) {
-            const Length z = whole.foot + (whole.head - whole.foot) / 2;
-            add(Line{{scale.x(from), scale.y(z)}, {scale.x(to), scale.y(whole.head)}, Ink::faint, 0.2, Stroke::dashed});
-            add(Line{{scale.x(from), scale.y(z)}, {scale.x(to), scale.y(whole.foot)}, Ink::faint, 0.2, Stroke::dashed});
+            const Length z = plan.sides.foot + (plan.sides.head - plan.sides.foot) / 2;
+            add(Line{
+                {scale.x(from), scale.y(z)}, {scale.x(to), scale.y(plan.sides.head)}, Ink::faint, 0.2, Stroke::dashed});
+            add(Line{
+                {scale.x(from), scale.y(z)}, {scale.x(to), scale.y(plan.sides.foot)}, Ink::faint, 0.2, Stroke::dashed});
         };
         const Length middle = plan.left + plan.width / 2;
         if (hinge == DoorHinge::left)

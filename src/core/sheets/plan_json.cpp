@@ -386,4 +386,19 @@ std::string plan_json(const Job& job, const Plan& plan, const Voice& voice) {
     return document.dump(2) + "\n";
 }
 
+std::string checks_json(const Job& job, const Plan& plan, const Voice& voice) {
+    const JsonParts writer{voice};
+    Json document{{"format", "yes-square checks"},
+                  {"version", 1},
+                  {"units", "SI; x from a wall's left end, z above the datum"},
+                  {"errors", count_checks(plan, Severity::error)},
+                  {"checks", Json::array()}};
+    for (const OwnedCheck& owned : all_checks(plan, job)) {
+        Json check{{"wall", owned.place}, {"wall_id", owned.wall}, {"of", owned.owner}, {"id", owned.thing}};
+        check.update(writer.check(*owned.check));
+        document["checks"].push_back(std::move(check));
+    }
+    return document.dump(2) + "\n";
+}
+
 } // namespace yes_square

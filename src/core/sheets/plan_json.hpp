@@ -10,4 +10,7 @@ namespace yes_square {
 /// The texts beside them are in the job's unit. See docs/plan-json.md.
 std::string plan_json(const Job& job, const Plan& plan, const Voice& voice);
 
+/// Its checks alone, with whose they are, and how many errors stand.
+std::string checks_json(const Job& job, const Plan& plan, const Voice& voice);
+
 } // namespace yes_square

@@ -296,10 +296,10 @@ std::vector<Table> tables_of(const Job& job, const Plan& plan) {
     return Tabler{job, plan}.all();
 }
 
-std::string csv(const Table& table) {
-    std::string text = csv_line(table.headings);
+std::string csv(const Table& table, CsvFigures figures) {
+    std::string text = csv_line(table.headings, figures);
     for (const auto& row : table.rows)
-        text += csv_line(row);
+        text += csv_line(row, figures);
     return text;
 }
 

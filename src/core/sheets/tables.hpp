@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/job/job.hpp"
+#include "core/measure/csv_table.hpp"
 #include "core/plan/plan.hpp"
 
 #include <string>
@@ -19,7 +20,7 @@ struct Table {
 /// readings, log, tipping, feeds, lines.
 std::vector<Table> tables_of(const Job& job, const Plan& plan);
 
-/// RFC 4180: commas, quotes where they are needed, lines end in CR LF.
-std::string csv(const Table& table);
+/// See csv_line.
+std::string csv(const Table& table, CsvFigures figures = CsvFigures::with_points);
 
 } // namespace yes_square

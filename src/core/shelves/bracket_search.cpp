@@ -1,29 +1,18 @@
 #include "core/shelves/bracket_search.hpp"
 
+#include "core/shelves/even_layouts.hpp"
+
 #include <algorithm>
 #include <cassert>
-#include <cmath>
 #include <limits>
 #include <numeric>
 #include <optional>
-#include <set>
 #include <tuple>
 
 namespace yes_square {
 namespace {
 
 constexpr int most_brackets = 64;
-
-const StudUnder* hanger_at(const BracketQuestion& question, Length place) {
-    const auto found = std::ranges::find(question.hangers, place, &StudUnder::place);
-    return found == question.hangers.end() ? nullptr : &*found;
-}
-
-bool kept_out(const BracketQuestion& question, Length place) {
-    return !hanger_at(question, place) && std::ranges::find(question.made, place) == question.made.end() &&
-           std::ranges::any_of(question.keep_outs,
-                               [&](const Interval& strip) { return place > strip.from && place < strip.to; });
-}
 
 bool any_between(const std::vector<Length>& places, Length from, Length to) {
     return std::ranges::any_of(places, [&](Length place) { return place > from && place < to; });
@@ -362,79 +351,6 @@ private:
     std::vector<Reached> reached_; ///< by station and number of brackets, for the first station in hand
     std::vector<std::optional<Best>> best_;
 };
-
-bool keeps_limits(const BracketQuestion& question, const std::vector<Length>& places) {
-    if (places.size() < 2 || places.front() < question.inset_least ||
-        places.back() > question.length - question.inset_least || places.front() > question.overhang_most ||
-        question.length - places.back() > question.overhang_most)
-        return false;
-    for (const Length must : question.musts)
-        if (must <= places.front() || must >= places.back() ||
-            std::ranges::none_of(places, [&](Length place) { return absolute(place - must) < 1_mm / 2; }))
-            return false;
-    for (const Length made : question.made)
-        if (std::ranges::find(places, made) == places.end())
-            return false;
-    const Length most = places.size() == 2 ? question.spacing_two : question.spacing_more;
-    for (std::size_t i = 0; i < places.size(); ++i) {
-        if (kept_out(question, places[i]))
-            return false;
-        // A nanometre of rounding from the even division is no breach.
-        if (i > 0 && (places[i] - places[i - 1] > most + Length::nanometres(1) ||
-                      places[i] - places[i - 1] < question.spacing_least - Length::nanometres(1)))
-            return false;
-    }
-    return true;
-}
-
-/// Exactly even layouts of `count` brackets: one inset c decides all places, and the number in studs changes only
-/// where a place enters or leaves a stud's usable width. So those insets, and the usual one, are all that need trying.
-///
-/// `good` has the limits these layouts keep: what breaks them is dropped before its places are made out.
-void even_layouts(const BracketQuestion& question, const BracketQuestion& good, int count,
-                  std::vector<std::vector<Length>>& found) {
-    const double length = question.length.in_mm();
-    const double least = question.inset_least.in_mm();
-    const double usual = std::min(question.inset_usual.in_mm(), question.overhang_most.in_mm());
-    std::vector<double> insets{usual, least};
-    const int spaces = count - 1;
-    const auto add_where_place_is = [&](int i, double x) {
-        // x = c + i (L - 2c)/n  =>  c = (x - i L/n) / (1 - 2i/n)
-        const double factor = 1 - 2.0 * i / spaces;
-        if (std::abs(factor) < 1e-9)
-            return;
-        const double inset = (x - i * length / spaces) / factor;
-        if (inset >= least && inset <= usual)
-            insets.push_back(inset);
-    };
-    for (int i = 0; i <= spaces; ++i) {
-        for (const StudUnder& stud : question.studs) {
-            add_where_place_is(i, stud.place.in_mm());
-            // Just inside the edge, so that rounding leaves it in.
-            add_where_place_is(i, (stud.place - stud.usable_half_width).in_mm() + 1e-5);
-            add_where_place_is(i, (stud.place + stud.usable_half_width).in_mm() - 1e-5);
-        }
-        for (const Interval& strip : question.keep_outs) {
-            add_where_place_is(i, strip.from.in_mm());
-            add_where_place_is(i, strip.to.in_mm());
-        }
-    }
-    const Length spacing_most = count == 2 ? good.spacing_two : good.spacing_more;
-    std::set<Length> tried;
-    for (const double inset : insets) { // the usual one first: it stays where none is better
-        const Length c = Length::nearest_to_metres(inset / 1000);
-        if (!tried.insert(c).second)
-            continue;
-        const Length span = question.length - 2 * c;
-        if (span > spaces * (spacing_most + 1_mm) || span < spaces * (good.spacing_least - 1_mm))
-            continue;
-        std::vector<Length> places;
-        for (int i = 0; i <= spaces && (i == 0 || !kept_out(good, places.back())); ++i)
-            places.push_back(c + span * i / spaces);
-        if (std::ssize(places) == count && keeps_limits(good, places))
-            found.push_back(std::move(places));
-    }
-}
 
 } // namespace
 

@@ -68,7 +68,7 @@ public:
     void look(const StorageSystem& system, const SystemPlan& plan) {
         for (std::size_t i = 0; i < plan.bays.size(); ++i) {
             const BayPlan& bay = plan.bays[i];
-            const Outline box{bay.left, bay.right(), plan.foot, plan.head};
+            const Outline box{bay.left, bay.right(), bay.sides.foot, bay.sides.head};
             if (system.bays[i].kind == BayKind::drawers)
                 drawer(system.id, box, system.depth, system.depth);
             else

@@ -7,7 +7,13 @@ std::vector<WallThing> room_of(const Run&) {
 }
 
 std::vector<WallThing> room_of(const StorageSystem& system) {
-    return {{system.id, system.name, {system.left, system.right(), system.foot(), system.head()}, system.depth}};
+    Outline whole{system.left, system.right(), Length{}, system.head()};
+    for (std::size_t i = 0; i < system.bays.size(); ++i) {
+        const BaySides sides = system.sides_of(system.bays[i]);
+        whole.bottom = i == 0 ? sides.foot : std::min(whole.bottom, sides.foot);
+        whole.top = i == 0 ? sides.head : std::max(whole.top, sides.head);
+    }
+    return {{system.id, system.name, whole, system.depth}};
 }
 
 std::vector<WallThing> room_of(const Piece& piece) {

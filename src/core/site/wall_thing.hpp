@@ -10,6 +10,7 @@ namespace yes_square {
 /// placed, not by themselves, and a light takes no room.
 std::vector<WallThing> room_of(const Shelf& shelf); ///< by its way of being held
 std::vector<WallThing> room_of(const Run& run);
+/// As one, however its bays differ: their widths follow from the rules.
 std::vector<WallThing> room_of(const StorageSystem& system);
 std::vector<WallThing> room_of(const Piece& piece);
 std::vector<WallThing> room_of(const WallBox& box);

@@ -243,6 +243,8 @@ private:
                         const Phase phase = tasks_[t].step.phase;
                         if (thing.turn == Turn::emptied && phase == Phase::ready)
                             continue; // what is unsafe waits for nothing
+                        if (tasks_[t].step.at_bench)
+                            continue; // no hole is made there
                         if (!once.gate)
                             tie(once.task, t);
                         else if (phase <= Phase::mark)
@@ -314,10 +316,10 @@ private:
         }
     }
 
-    /// The first task of a phase or later; none: it has none.
+    /// The first task of a phase or later, at the wall; none: it has none.
     std::optional<std::size_t> first_from(const Thing& thing, Phase phase) const {
         for (const std::size_t t : thing.tasks)
-            if (tasks_[t].step.phase >= phase)
+            if (tasks_[t].step.phase >= phase && !tasks_[t].step.at_bench)
                 return t;
         return std::nullopt;
     }

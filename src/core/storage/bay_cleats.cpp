@@ -41,7 +41,7 @@ public:
         for (std::size_t i = 0; i < plan_.bays.size(); ++i) {
             BayPlan& bay = plan_.bays[i];
             place(bay);
-            if (system_.hung)
+            if (bay.sides.hung)
                 hang(bay);
             else
                 stand(bay, system_.bays[i].door);
@@ -138,7 +138,7 @@ private:
     }
 
     void stand(BayPlan& bay, DoorHinge door) const {
-        const double height = bay.cleats.empty() ? 0 : (bay.cleats.front().z - plan_.foot).in_metres();
+        const double height = bay.cleats.empty() ? 0 : (bay.cleats.front().z - bay.sides.foot).in_metres();
         if (height <= 0)
             return;
         const std::vector<TipCase> cases = tip_cases(piece_of(system_, bay, door), site_.rules.tipping, height);
@@ -168,7 +168,7 @@ private:
             return;
         CabinetUnit unit;
         unit.width = bay.width;
-        unit.height = system_.panel_height;
+        unit.height = bay.sides.height();
         unit.depth = system_.depth;
         std::vector<double> columns;
         std::vector<double> rows;
@@ -177,7 +177,7 @@ private:
                 columns.push_back((screw.x - bay.left).in_metres());
         for (const BayCleat& cleat : bay.cleats)
             for (std::size_t row = 0; row < rows_; ++row)
-                rows.push_back((cleat.z - plan_.foot +
+                rows.push_back((cleat.z - bay.sides.foot +
                                 (rows_ == 1 ? Length{}
                                  : row == 0 ? apart() / 2
                                             : -apart() / 2))
@@ -202,7 +202,7 @@ private:
             leaned.duration = duration_people;
             leaned.when = "somebody leans on it";
             // Somebody leaning on its front pulls at the top with the whole depth as lever.
-            const double lever = (cleat.z - plan_.foot).in_metres();
+            const double lever = (cleat.z - bay.sides.foot).in_metres();
             const Force somebody = site_.rules.accidental / static_cast<double>(rows_);
             leaned.tension += lever > 0 ? somebody * system_.depth.in_metres() / lever : 0;
             leaned.down += somebody;
@@ -282,13 +282,13 @@ Piece piece_of(const StorageSystem& system, const BayPlan& bay, DoorHinge door) 
     piece.kind = PieceKind::side_panel;
     piece.left = bay.left;
     piece.width = bay.width;
-    piece.height = system.panel_height;
+    piece.height = bay.sides.height();
     piece.depth = system.depth;
     piece.mass = bay.mass;
     piece.children = system.children;
     for (const Length top : bay.drawers) {
         Drawer drawer;
-        drawer.top = top - system.foot();
+        drawer.top = top - bay.sides.foot;
         drawer.reach = system.depth;
         drawer.mass = bay.drawer_mass;
         drawer.height = bay.drawers.size() > 1 ? bay.drawers[0] - bay.drawers[1] : drawer.height;
@@ -297,7 +297,7 @@ Piece piece_of(const StorageSystem& system, const BayPlan& bay, DoorHinge door) 
     piece.doors = door == DoorHinge::none || door == DoorHinge::drawers ? 0 : (door == DoorHinge::both ? 2 : 1);
     if (piece.doors > 0)
         piece.door_mass =
-            properties(system.material).density * bay.width * system.panel_height * system.panel / piece.doors;
+            properties(system.material).density * bay.width * bay.sides.height() * system.panel / piece.doors;
     piece.mass += piece.doors * piece.door_mass;
     piece.contents_mass = std::max<Mass>(0, bay.loaded_mass - bay.mass);
     return piece;
@@ -325,7 +325,7 @@ SlideQuestion slide_question(const StorageSystem& system, const SystemPlan& plan
         const Length width = bay.width + system.panel;
         ask.widths.push_back(width);
         ask.hung.push_back({framing != nullptr, framing && width - 2 * inset < framing->spacing, inset,
-                            system.hung ? std::size_t{2} : std::size_t{1}});
+                            bay.sides.hung ? std::size_t{2} : std::size_t{1}});
     }
     if (plan.bays.empty())
         return ask;

@@ -18,10 +18,11 @@ public:
         : system_{system}
         , bay_{bay}
         , rules_{rules}
-        , most_{system.panel_height - system.panel - rules.under_shelf} {}
+        , height_{system.sides_of(bay).height()}
+        , most_{height_ - system.panel - rules.under_shelf} {}
 
     BayHeights write() {
-        heights_.shelves.push_back({system_.panel_height});
+        heights_.shelves.push_back({height_});
         switch (bay_.kind) {
         case BayKind::double_hanging: {
             const Length upper = settled(bay_.rod > Length{} ? bay_.rod : std::min(rules_.upper_rod, most_));
@@ -42,7 +43,7 @@ public:
             for (int i = number; i > 0; --i)
                 heights_.drawers.push_back(system_.panel + bay_.drawer_height * i);
             const Length over = heights_.drawers.front() + system_.panel;
-            if (over < system_.panel_height - near_top)
+            if (over < height_ - near_top)
                 heights_.shelves.push_back({over});
             heights_.shelves.push_back({system_.panel, false});
             break;
@@ -67,7 +68,7 @@ private:
 
     /// A plain shelf at the base, and so many cleated ones above it with the top one, evenly.
     void spread(Length base, std::int64_t number) {
-        const Length each = (system_.panel_height - base) / number;
+        const Length each = (height_ - base) / number;
         for (std::int64_t i = number - 1; i > 0; --i)
             heights_.shelves.push_back({base + each * i});
         heights_.shelves.push_back({base, false});
@@ -76,7 +77,8 @@ private:
     const StorageSystem& system_;
     const Bay& bay_;
     const StorageRules& rules_;
-    const Length most_; ///< highest that a rod's middle may be
+    const Length height_; ///< of its sides
+    const Length most_;   ///< highest that a rod's middle may be
     BayHeights heights_;
 };
 
@@ -88,9 +90,11 @@ public:
         , site_{site}
         , rules_{site.rules.storage}
         , plan_{plan}
+        , sides_{system.sides_of(bay)}
         , heights_{bay_heights(system, bay, rules_)} {}
 
     void fill() {
+        plan_.sides = sides_;
         for (const BayHeights::Fixed& fixed : heights_.shelves)
             shelf(fixed.top, fixed.cleated ? ShelfOfBay::cleated : ShelfOfBay::plain, {});
         loose();
@@ -100,7 +104,7 @@ public:
         for (const Length middle : heights_.rods)
             rod(middle);
         for (const Length top : heights_.drawers)
-            plan_.drawers.push_back(system_.foot() + top);
+            plan_.drawers.push_back(sides_.foot + top);
         fits();
     }
 
@@ -118,7 +122,7 @@ private:
         shelf.depth = system_.depth;
         shelf.thickness = system_.panel;
         shelf.material = system_.material;
-        shelf.height = system_.foot() + top;
+        shelf.height = sides_.foot + top;
         shelf.load = bay_.load;
         return shelf;
     }
@@ -133,7 +137,7 @@ private:
         if (what == ShelfOfBay::cleated)
             held = back_held_share(board_here.length, board_here.depth, shear_share(board_here.material));
         SimpleSpan bent = bend(board_here, held);
-        if (!system_.hung && top <= system_.panel) {
+        if (!sides_.hung && top <= system_.panel) {
             // It lies on the floor.
             bent.sag = {};
             bent.utilisation = Utilisation::none();
@@ -193,7 +197,7 @@ private:
     void rod(Length middle) {
         BayRod rod;
         rod.label = fmt::format("{}R{}", plan_.number, plan_.rods.size() + 1);
-        rod.z = system_.foot() + middle;
+        rod.z = sides_.foot + middle;
         rod.cut = plan_.width - 2 * system_.end_cup;
         Shelf bar = board(middle);
         bar.length = std::max(1_mm, rod.cut);
@@ -209,7 +213,7 @@ private:
         rod.load = bent.loads.total(bar.length);
         rod.sag = bent.sag;
         rod.utilisation = bent.utilisation;
-        Length below = system_.hung ? system_.foot() : Length{};
+        Length below = sides_.foot;
         for (const BayShelf& shelf : plan_.shelves)
             if (shelf.top < rod.z)
                 below = std::max(below, shelf.top);
@@ -270,6 +274,7 @@ private:
     const WallSite& site_;
     const StorageRules& rules_;
     BayPlan& plan_;
+    const BaySides sides_;
     const BayHeights heights_;
 };
 

@@ -25,7 +25,7 @@ BayHeights bay_heights(const StorageSystem& system, const Bay& bay, const Storag
 /// Fills in shelves, rods, drawers and what fits. Loose shelves share the openings between fixed ones evenly, each on
 /// the nearest pin hole of the 32 mm pitch. A shelf spans from panel to panel as if nothing held its back: the safe
 /// side. Shelves and rods are reckoned as beams on two supports, sag in time by EN 1995-1-1's creep factors.
-/// @param plan  with its left and width
+/// @param plan  with its left and width; its sides are filled in too
 void fill_bay(const StorageSystem& system, const Bay& bay, const WallSite& site, BayPlan& plan);
 
 } // namespace yes_square

@@ -1,6 +1,7 @@
 #include "core/storage/new_system.hpp"
 
 #include "core/site/wall_site.hpp"
+#include "core/site/wall_thing.hpp"
 
 #include "core/job/edits.hpp"
 
@@ -24,8 +25,9 @@ Bay new_bay(const Job& job, BayKind kind) {
 StorageSystem filling(StorageSystem system, const Wall& wall, const WallSurvey& survey) {
     Length from;
     Length to = survey.widths ? survey.widths->least : wall.length;
+    const Outline whole = room_of(system).front().box;
     for (const CornerThing& thing : survey.corner_things)
-        if (thing.off < system.depth && thing.bottom < system.head() && thing.top > system.foot()) {
+        if (thing.off < system.depth && thing.bottom < whole.top && thing.top > whole.bottom) {
             if (thing.at_right_end)
                 to = std::min(to, wall.length - thing.along);
             else

@@ -17,10 +17,10 @@ namespace {
 constexpr std::size_t pins_of_shelf = 4;
 
 /// How much of a bay lies behind what stands on the next wall.
-Length hidden_of(const StorageSystem& system, const BayPlan& bay, const SystemPlan& plan, const WallSite& site) {
+Length hidden_of(const StorageSystem& system, const BayPlan& bay, const WallSite& site) {
     Length hidden;
     for (const CornerThing& thing : site.survey.corner_things) {
-        if (thing.off < system.depth || thing.bottom >= plan.head || thing.top <= plan.foot)
+        if (thing.off < system.depth || thing.bottom >= bay.sides.head || thing.top <= bay.sides.foot)
             continue;
         const Length edge = thing.at_right_end ? site.wall.length - thing.along : thing.along;
         const Length behind =
@@ -30,10 +30,17 @@ Length hidden_of(const StorageSystem& system, const BayPlan& bay, const SystemPl
     return std::max(Length{}, hidden);
 }
 
-void weigh(BayPlan& bay, Mass panel_mass, std::size_t bays) {
-    const bool first = bay.number == 1;
-    const bool last = bay.number == bays;
-    bay.mass = panel_mass * (first ? 1 : 0.5) + panel_mass * (last ? 1 : 0.5);
+/// Of a panel between two bays half is each one's. To one that stands no more of it counts than is as tall as itself:
+/// it keeps it from tipping; to one that hangs all of it does.
+void weigh(BayPlan& bay, const SystemPlan& plan) {
+    const auto share = [&](const PanelPlan& panel, bool last) {
+        const double own = bay.sides.hung || panel.height() <= Length{}
+                               ? 1
+                               : std::min(1.0, bay.sides.height().in_metres() / panel.height().in_metres());
+        return panel.mass * own * (last ? 1 : 0.5);
+    };
+    bay.mass = share(plan.panels[bay.number - 1], bay.number == 1) +
+               share(plan.panels[bay.number], bay.number == plan.bays.size());
     Force goods = 0;
     for (const BayShelf& shelf : bay.shelves) {
         bay.mass += shelf.mass;
@@ -56,7 +63,7 @@ public:
 
     std::vector<CutPart> list() {
         for (const PanelPlan& panel : plan_.panels)
-            board(panel.label, "side panel", system_.panel_height, {});
+            board(panel.label, "side panel", panel.height(), {});
         for (const BayPlan& bay : plan_.bays) {
             const Sentence where{"bay {0}", {count(bay.number)}};
             for (const BayShelf& shelf : bay.shelves)
@@ -90,6 +97,28 @@ private:
     std::vector<CutPart> parts_;
 };
 
+/// A panel at either side of every bay, as low and as high as the bays beside it.
+void stand_panels(const StorageSystem& system, SystemPlan& plan) {
+    plan.foot = plan.bays.empty() ? Length{} : plan.bays.front().sides.foot;
+    for (std::size_t i = 0; i <= plan.bays.size() && !plan.bays.empty(); ++i) {
+        const BayPlan& left = plan.bays[i == 0 ? 0 : i - 1];
+        const BayPlan& right = plan.bays[std::min(i, plan.bays.size() - 1)];
+        PanelPlan panel{fmt::format("P{}", i + 1), i == 0 ? system.left : left.right()};
+        panel.foot = std::min(left.sides.foot, right.sides.foot);
+        panel.head = std::max(left.sides.head, right.sides.head);
+        panel.mass = properties(system.material).density * panel.height() * system.depth * system.panel;
+        plan.foot = std::min(plan.foot, panel.foot);
+        plan.head = std::max(plan.head, panel.head);
+        plan.panels.push_back(std::move(panel));
+    }
+}
+
+/// Of the panel that was read; one that is not there is as tall as the rest.
+Length panel_height(const StorageSystem& system, const SystemPlan& plan, const PanelReading& reading) {
+    const auto at = static_cast<std::size_t>(reading.panel) - 1;
+    return at < plan.panels.size() ? plan.panels[at].height() : system.panel_height;
+}
+
 std::vector<Supply> bought_for(const SystemPlan& plan, const StorageRules& rules) {
     if (plan.bays.empty())
         return {};
@@ -120,25 +149,19 @@ SystemPlan reckon_system(const StorageSystem& system, const WallSite& site) {
     SystemPlan plan;
     plan.id = system.id;
     plan.name = system.name;
-    plan.foot = system.foot();
-    plan.head = system.head();
     const BayLayout layout = bay_layout(system, site.rules.storage);
     plan.left_over = layout.left_over;
-    const Mass panel_mass = properties(system.material).density * system.panel_height * system.depth * system.panel;
-    Length at = system.left;
     for (std::size_t i = 0; i < system.bays.size(); ++i) {
-        plan.panels.push_back({fmt::format("P{}", i + 1), at, panel_mass});
         BayPlan& bay = plan.bays.emplace_back();
         bay.number = i + 1;
         bay.left = layout.lefts[i];
         bay.width = layout.widths[i];
         fill_bay(system, system.bays[i], site, bay);
-        bay.hidden = hidden_of(system, bay, plan, site);
-        weigh(bay, panel_mass, system.bays.size());
-        at = bay.right();
+        bay.hidden = hidden_of(system, bay, site);
     }
-    if (!system.bays.empty())
-        plan.panels.push_back({fmt::format("P{}", plan.panels.size() + 1), at, panel_mass});
+    stand_panels(system, plan);
+    for (BayPlan& bay : plan.bays)
+        weigh(bay, plan);
     if (!plan.panels.empty())
         plan.lines = {{true, {"{0}: outer face of P1", {system.name}}, plan.panels.front().left, plan.foot}};
     hold_bays(system, site, plan);
@@ -150,7 +173,7 @@ SystemPlan reckon_system(const StorageSystem& system, const WallSite& site) {
     plan.parts = SystemParts{system, plan}.list();
     plan.supplies = bought_for(plan, site.rules.storage);
     for (const PanelReading& reading : system.readings)
-        plan.corrections.push_back(plumb_correction(reading, system.panel_height, site.rules.storage));
+        plan.corrections.push_back(plumb_correction(reading, panel_height(system, plan, reading), site.rules.storage));
     check_system(system, site, plan);
     plan.workings = workings_of(system, plan, site);
     plan.steps = steps_of(system, plan, site);

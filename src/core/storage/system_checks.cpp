@@ -53,13 +53,13 @@ private:
                 advise(add(checks::bay_narrow,
                            {"Bay {0} is {1} wide: less than {2} is hard to use and seldom meets a stud",
                             {number_of(bay), quantity(bay.width), quantity(rules_.bay_least)}},
-                           quantity(rules_.bay_least - bay.width), bay.left, plan_.head),
+                           quantity(rules_.bay_least - bay.width), bay.left, bay.sides.head),
                        {"One bay fewer"});
             else if (bay.width > rules_.bay_most)
                 advise(add(checks::bay_width,
                            {"Bay {0} is {1} wide: rods and shelves over {2} sag",
                             {number_of(bay), quantity(bay.width), quantity(rules_.bay_most)}},
-                           quantity(bay.width - rules_.bay_most), bay.left, plan_.head),
+                           quantity(bay.width - rules_.bay_most), bay.left, bay.sides.head),
                        {"One bay more, or a post in its middle"});
         }
     }
@@ -69,11 +69,12 @@ private:
         rods(chosen, bay);
         cleats(bay);
         corner(chosen, bay);
-        if (chosen.kind == BayKind::drawers && !bay.drawers.empty() && bay.drawers.front() > plan_.head - system_.panel)
+        if (chosen.kind == BayKind::drawers && !bay.drawers.empty() &&
+            bay.drawers.front() > bay.sides.head - system_.panel)
             advise(add(checks::goods_do_not_fit, Severity::error,
                        {"Bay {0}: its drawers come to {1}, over the panels' top at {2}",
-                        {number_of(bay), quantity(bay.drawers.front()), quantity(plan_.head)}},
-                       quantity(bay.drawers.front() - plan_.head), bay.left, plan_.head),
+                        {number_of(bay), quantity(bay.drawers.front()), quantity(bay.sides.head)}},
+                       quantity(bay.drawers.front() - bay.sides.head), bay.left, bay.sides.head),
                    {"Fewer or lower drawers"});
     }
 
@@ -157,7 +158,7 @@ private:
                     {"Bay {0} holds {1} {2}; {3} are to hang in it",
                      {number_of(bay), count(holds), words(chosen.garment),
                       count(static_cast<std::size_t>(chosen.garments))}},
-                    count(static_cast<std::size_t>(chosen.garments) - holds), bay.left + bay.width / 2, plan_.head);
+                    count(static_cast<std::size_t>(chosen.garments) - holds), bay.left + bay.width / 2, bay.sides.head);
             if (system_.widths != BayWidths::by_garments)
                 advise(tight, {"Share the width by what hangs in each bay"},
                        changed(system_, [](StorageSystem& s) { s.widths = BayWidths::by_garments; }));
@@ -169,7 +170,7 @@ private:
         for (const BayCleat& cleat : bay.cleats) {
             if (!cleat.screws.empty() && !cleat.utilisation.known()) {
                 advise(add(checks::no_fixing,
-                           {system_.hung && bay.cleats.size() == 1
+                           {bay.sides.hung && bay.cleats.size() == 1
                                 ? std::string_view{"Nothing keeps the bay of shelf {0} from turning about its only "
                                                    "cleat, or no screw holds it"}
                                 : "No screw or plug at hand holds the cleat of shelf {0}",
@@ -181,9 +182,14 @@ private:
                                   {"The cleat of shelf {0} uses its worst screw to {1} of what it holds",
                                    {cleat.shelf, ratio(cleat.utilisation)}},
                                   ratio(cleat.utilisation), bay.left + bay.width / 2, cleat.z);
-                if (system_.hung)
-                    advise(over, {"Let the system stand on the floor"},
-                           changed(system_, [](StorageSystem& s) { s.hung = false; }));
+                if (bay.sides.hung)
+                    advise(over, {"Let it stand on the floor"}, changed(system_, [&](StorageSystem& s) {
+                               Bay& here = s.bays[bay.number - 1];
+                               if (here.stands == BayStands::hung)
+                                   here.stands = BayStands::on_floor;
+                               else
+                                   s.hung = false;
+                           }));
                 advise(over, {"Narrower bays, or a nogging behind the lining for another screw"});
             }
         }
@@ -199,7 +205,7 @@ private:
                                                 "drawers cannot open"}
                              : "Bay {0}: {1} of its width is behind what stands on the next wall",
                      {number_of(bay), quantity(bay.hidden)}},
-                    quantity(bay.hidden), bay.left, plan_.head);
+                    quantity(bay.hidden), bay.left, bay.sides.head);
             if (drawers)
                 advise(hidden, {"Make it a bay for shelves"},
                        changed(system_, [&](StorageSystem& s) { s.bays[bay.number - 1].kind = BayKind::shelves; }));
@@ -224,7 +230,7 @@ private:
                                                    "is wanted"}
                                 : "The door of bay {0} opens {1} from what stands beside it; {2} is wanted",
                         {number_of(bay), quantity(free), quantity(site_.rules.runs.corner_clear)}},
-                       quantity(site_.rules.runs.corner_clear - free), right ? bay.right() : bay.left, plan_.head),
+                       quantity(site_.rules.runs.corner_clear - free), right ? bay.right() : bay.left, bay.sides.head),
                    {"A filler beside the bay, or hinge its door on the other side"});
         }
     }
@@ -274,23 +280,33 @@ private:
             return;
         const int wanted = persons_for(plan_, site_.rules.runs);
         if (wanted > system_.crew) {
+            const Mass heaviest = std::ranges::max(plan_.panels, {}, &PanelPlan::mass).mass;
             Check& heavy = add(checks::panel_lift,
                                {"A panel weighs {0}; one person lifts {1}",
-                                {quantity(plan_.panels.front().mass), quantity(site_.rules.runs.lift_floor_alone)}},
-                               quantity(plan_.panels.front().mass - site_.rules.runs.lift_floor_alone));
+                                {quantity(heaviest), quantity(site_.rules.runs.lift_floor_alone)}},
+                               quantity(heaviest - site_.rules.runs.lift_floor_alone));
             advise(heavy, {"Two persons"}, changed(system_, [](StorageSystem& s) { s.crew = 2; }));
         }
         // Stood up from the floor a panel turns about its lower back edge: its diagonal must clear the ceiling.
-        const double swing = std::hypot(system_.panel_height.in_metres(), system_.panel.in_metres());
+        Length tallest; // of those that stand
+        for (std::size_t i = 0; i < plan_.panels.size(); ++i)
+            if (stands(i))
+                tallest = std::max(tallest, plan_.panels[i].height());
+        const double swing = std::hypot(tallest.in_metres(), system_.panel.in_metres());
         const Length room =
             lowest_between(site_.survey.floor.ceiling, system_.left, system_.right()).value_or(site_.wall.height) -
             site_.rules.runs.tilt_clear;
-        if (!system_.hung && Length::nearest_to_metres(swing) > room)
+        if (tallest > Length{} && Length::nearest_to_metres(swing) > room)
             advise(add(checks::panel_cannot_tilt,
                        {"A panel {0} tall cannot be stood up: {1} is free under the ceiling",
-                        {quantity(system_.panel_height), quantity(room)}},
+                        {quantity(tallest), quantity(room)}},
                        quantity(Length::nearest_to_metres(swing) - room), system_.left, plan_.head),
                    {"Lower panels"});
+    }
+    /// Whether a bay beside a panel does.
+    bool stands(std::size_t panel) const {
+        return (panel > 0 && !plan_.bays[panel - 1].sides.hung) ||
+               (panel < plan_.bays.size() && !plan_.bays[panel].sides.hung);
     }
 
     void plumb() {
@@ -301,7 +317,7 @@ private:
                        {"Panel {0} leans: over its height {1}",
                         {count(static_cast<std::size_t>(found.panel)), quantity(found.foot_moves)}},
                        quantity(found.foot_moves), plan_.panels[static_cast<std::size_t>(found.panel - 1)].left,
-                       plan_.foot),
+                       plan_.panels[static_cast<std::size_t>(found.panel - 1)].foot),
                    {found.to_right ? std::string_view{"Move its foot {0} to the right; the reading is good to {1}"}
                                    : "Move its foot {0} to the left; the reading is good to {1}",
                     {quantity(found.foot_moves), quantity(found.error)}});

@@ -117,7 +117,7 @@ private:
             worst->strength, worst->substrate, top.demands, worst->fixing->source));
         used.facts.push_back({"{0}, {1} long", {worst->fixing->name, stock(worst->fixing->screw_length)}});
         used.facts.push_back({"screws behind it: {0}", {count(top.screws.size())}});
-        if (!system_.hung)
+        if (!bay.sides.hung)
             used.facts.push_back({"it also keeps the bay from tipping: {0} in all", {quantity(bay.needs)}});
     }
 
@@ -129,10 +129,15 @@ private:
         moves.title = {"The foot of panel {0} moves", {count(static_cast<std::size_t>(found.panel))}};
         moves.sum = "{0} x {1} / {2}";
         moves.terms = {{"off the level's end", quantity(reading.off), measured},
-                       {"the panel's height", quantity(system_.panel_height), measured},
+                       {"the panel's height", quantity(panel_of(found.panel)), measured},
                        {"the level", quantity(reading.over), measured}};
         moves.result = quantity(found.foot_moves);
         moves.source = derived;
+    }
+
+    Length panel_of(int number) const {
+        const auto at = static_cast<std::size_t>(number) - 1;
+        return at < plan_.panels.size() ? plan_.panels[at].height() : system_.panel_height;
     }
 
     const StorageSystem& system_;
@@ -176,39 +181,61 @@ private:
     bool alone() const { return system_.crew < 2; }
 
     void marks() {
+        const auto line_of = [](const BayPlan& bay) {
+            return bay.cleats.empty() ? bay.sides.head : bay.cleats.front().z;
+        };
         const BayPlan& first = plan_.bays.front();
         step({"Strike a plumb line at {0}, the outer face of P1, and a level line at {1}, the screws of the top cleats",
-              {site_.along(system_.left), quantity(first.cleats.empty() ? plan_.head : first.cleats.front().z)}});
+              {site_.along(system_.left), quantity(line_of(first))}});
+        for (std::size_t i = 1; i < plan_.bays.size(); ++i)
+            if (const BayPlan& bay = plan_.bays[i]; line_of(bay) != line_of(plan_.bays[i - 1]))
+                step({"Behind bay {0} the top cleat's line is at {1}", {count(bay.number), quantity(line_of(bay))}});
         step({site_.masonry()
                   ? std::string_view{"Mark the holes of every cleat, and check each once more from the reference end"}
                   : "Mark every stud on that line, and check each once more from the reference end"},
              true);
-        if (system_.hung)
+        const auto hangs = [](const BayPlan& bay) { return bay.sides.hung; };
+        const bool all_hang = std::ranges::all_of(plan_.bays, hangs);
+        const bool alike =
+            std::ranges::all_of(plan_.bays, [&](const BayPlan& bay) { return bay.sides.foot == first.sides.foot; });
+        if (all_hang && alike)
             step({"Screw a temporary ledger on, its top edge at {0}: the panels stand on it until they are held",
                   {quantity(plan_.foot)}},
                  true);
-        else if (site_.wall.skirting_height > Length{})
-            step({"Notch the back of each panel's foot round the skirting: {0} up, {1} deep",
-                  {quantity(site_.wall.skirting_height), quantity(site_.wall.skirting_depth)}});
+        else
+            for (const BayPlan& bay : plan_.bays)
+                if (bay.sides.hung)
+                    step({"Screw a temporary ledger on behind bay {0}, its top edge at {1}: what hangs there stands on "
+                          "it until it is held",
+                          {count(bay.number), quantity(bay.sides.foot)}},
+                         true);
+        if (all_hang || site_.wall.skirting_height <= Length{})
+            return;
+        step({alike ? std::string_view{"Notch the back of each panel's foot round the skirting: {0} up, {1} deep"}
+                    : "Notch the back of each panel's foot that comes down to the floor round the skirting: {0} up, "
+                      "{1} deep",
+              {quantity(site_.wall.skirting_height), quantity(site_.wall.skirting_depth)}});
     }
 
     void lean() {
-        const Length foot = std::min(site_.rules.storage.lean_foot, system_.panel_height);
+        const Length tall = std::ranges::max(plan_.panels, {}, &PanelPlan::height).height();
+        const Length foot = std::min(site_.rules.storage.lean_foot, tall);
         step({"Lean the waiting panels on the wall beyond the work, feet out {0}, {1} from plumb, on something that "
               "does "
               "not slip",
-              {quantity(foot), Quantity{Kind::angle, std::asin(foot.in_metres() / system_.panel_height.in_metres())}}});
+              {quantity(foot), Quantity{Kind::angle, std::asin(foot.in_metres() / tall.in_metres())}}});
     }
 
     void raise() {
-        const Quantity mass = quantity(plan_.panels.front().mass);
+        const PanelPlan& stood_up = plan_.panels.front();
+        const Quantity mass = quantity(stood_up.mass);
         const bool two = persons_for(plan_, site_.rules.runs) > 1;
         // Its foot stays on the floor, or on the ledger: hands raise the other half of it, about its middle.
-        const Lift lift = lift_of(plan_.panels.front().mass / 2, plan_.foot + system_.panel_height / 2,
-                                  plan_.foot + system_.panel_height, false, site_.rules.runs);
+        const Lift lift =
+            lift_of(stood_up.mass / 2, stood_up.foot + stood_up.height() / 2, stood_up.head, false, site_.rules.runs);
         Step stood = lifting({two ? std::string_view{"Two stand {0} up, {1}, and one keeps hold of it"}
                                   : "Stand {0} up, {1}, and keep hold of it",
-                              {plan_.panels.front().label, mass}},
+                              {stood_up.label, mass}},
                              phase_, lift, true);
         stood.persons = two ? 2 : std::max(1, stood.persons);
         steps_.push_back(std::move(stood));
@@ -269,7 +296,9 @@ private:
 } // namespace
 
 int persons_for(const SystemPlan& plan, const RunRules& rules) {
-    return !plan.panels.empty() && plan.panels.front().mass > rules.lift_floor_alone ? 2 : 1;
+    return std::ranges::any_of(plan.panels, [&](const PanelPlan& panel) { return panel.mass > rules.lift_floor_alone; })
+               ? 2
+               : 1;
 }
 
 std::string_view words(BayKind kind) {
