@@ -16,10 +16,17 @@ using namespace yes_square::app;
 namespace {
 
 /// The demo's job in its window, in Survey.
+/// The demo on one of its walls; the usual one bare, as if nobody had been there.
 struct SurveyWindow : DrivenWindow {
-    explicit SurveyWindow(SurveyPage page, std::size_t wall = 4) {
+    static constexpr std::size_t bare = 4;
+    explicit SurveyWindow(SurveyPage page, std::size_t wall = bare) {
         open_demo();
         bench().select_wall(wall);
+        if (wall == bare)
+            bench().edit(QStringLiteral("test"), [](Job& job) {
+                job.walls[bare].shelves.clear();
+                job.walls[bare].studs.clear();
+            });
         window.set_stage(Stage::survey);
         window.survey().set_page(page);
         QTest::qWait(1);
