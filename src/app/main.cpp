@@ -4,6 +4,7 @@
 #include "app/practice/practice_dialog.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "app/shell/main_window.hpp"
+#include "app/shell/named_job.hpp"
 #include "app/shell/signals.hpp"
 #include "app/survey/survey_panel.hpp"
 #include "app/wallside/wall_side.hpp"
@@ -12,14 +13,12 @@
 #include <QCommandLineParser>
 #include <QDir>
 #include <QEventLoop>
-#include <QFile>
 #include <QFileInfo>
 #include <QIcon>
 #include <QKeyEvent>
 #include <QMessageBox>
 #include <QTextStream>
 #include <QTimer>
-#include <QUrl>
 #include <algorithm>
 #include <memory>
 
@@ -52,11 +51,6 @@ struct Arguments {
     QStringList jobs;
     bool unattended() const { return !sheets.isEmpty() || !screenshot.isEmpty(); }
 };
-
-/// A job as a path: file managers and browsers give a file:// address.
-QString path_of(const QString& argument) {
-    return argument.startsWith(QStringLiteral("file://")) ? QUrl{argument}.toLocalFile() : argument;
-}
 
 Arguments parse(const QStringList& words) {
     QCommandLineParser parser;
@@ -114,16 +108,6 @@ Arguments parse(const QStringList& words) {
             parser.value(wall),      parser.value(practice),
             parser.value(ask),       parser.value(type),
             parser.value(wall_side), paths};
-}
-
-tl::expected<Job, QString> read(const QString& path) {
-    QFile file{path};
-    if (!file.open(QIODevice::ReadOnly))
-        return tl::unexpected{QStringLiteral("%1 cannot be read: %2").arg(path, file.errorString())};
-    auto loaded = read_job(file.readAll().toStdString());
-    if (!loaded)
-        return tl::unexpected{QStringLiteral("%1: %2").arg(path, text(loaded.error().text()))};
-    return std::move(loaded->job);
 }
 
 int write_sheets(const Job& job, const QString& folder, const QString& name) {
@@ -333,7 +317,7 @@ int main(int argc, char** argv) {
 
     if (arguments.jobs.isEmpty())
         return fail(QStringLiteral("name the job to work on"));
-    auto job = read(arguments.jobs.front());
+    auto job = read_named(arguments.jobs.front());
     if (!job)
         return fail(job.error());
     if (!arguments.unit.isEmpty()) {

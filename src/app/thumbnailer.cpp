@@ -1,16 +1,13 @@
 #include "app/bench/theme.hpp"
-#include "app/bench/words.hpp"
 #include "app/board/painter.hpp"
-#include "core/job/file.hpp"
+#include "app/shell/named_job.hpp"
 #include "core/reckon/reckon.hpp"
 #include "core/sheets/small_wall.hpp"
 
 #include <QApplication>
 #include <QCommandLineParser>
-#include <QFile>
 #include <QImage>
 #include <QTextStream>
-#include <QUrl>
 
 /// Draws a job's fullest wall for a file manager.
 using namespace yes_square;
@@ -65,18 +62,15 @@ int main(int argc, char** argv) {
     const int pixels = parser.value(size).toInt();
     if (pixels < 1 || pixels > largest)
         return fail(QStringLiteral("--size %1 is no size; it is 1 to %2").arg(parser.value(size)).arg(largest));
-    const QString path = names[0].startsWith(QStringLiteral("file://")) ? QUrl{names[0]}.toLocalFile() : names[0];
-    QFile file{path};
-    if (!file.open(QIODevice::ReadOnly))
-        return fail(QStringLiteral("%1 cannot be read: %2").arg(path, file.errorString()));
-    const auto loaded = read_job(file.readAll().toStdString());
-    if (!loaded)
-        return fail(QStringLiteral("%1: %2").arg(path, text(loaded.error().text())));
-    const std::optional<std::size_t> wall = fullest_wall(loaded->job);
+    const QString path = path_of(names[0]);
+    const auto job = read_named(path);
+    if (!job)
+        return fail(job.error());
+    const std::optional<std::size_t> wall = fullest_wall(*job);
     if (!wall)
         return fail(QStringLiteral("%1 has no wall yet").arg(path));
-    const Plan plan = reckon(loaded->job);
-    if (!picture_of(loaded->job.walls[*wall], *plan.walls[*wall], pixels).save(names[1], "PNG"))
+    const Plan plan = reckon(*job);
+    if (!picture_of(job->walls[*wall], *plan.walls[*wall], pixels).save(names[1], "PNG"))
         return fail(QStringLiteral("%1 cannot be written").arg(names[1]));
     return 0;
 }

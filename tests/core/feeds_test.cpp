@@ -251,6 +251,9 @@ TEST_CASE("a light's own switch: the lead goes by it, through holes of its own, 
         CHECK(past.driver->lead ==
               across + (past.driver->z - 1200_mm) + (3000_mm - past.left) + (past.height - 1200_mm));
         CHECK(past.driver->lead > 3500_mm);
+        // Fed at both ends, the other lead goes by it too.
+        CHECK(past.driver->far_lead ==
+              across + (past.driver->z - 1200_mm) + (3000_mm - past.right) + (past.height - 1200_mm));
         CHECK(find_check(past.checks, checks::lead_short));
     }
     SECTION("a unit over which the driver lies is drilled through its top too") {

@@ -99,15 +99,7 @@ void WallSide::turn_to(Screen screen) {
 }
 
 QString WallSide::pass_title() const {
-    const WallPass* in = pass();
-    if (!in)
-        return {};
-    if (!in->drill)
-        return in->marks.front().kind == MarkKind::hole ? tr("Mark") : tr("Lines");
-    const Voice voice = bench_.voice();
-    return tr("Drill %1, %2, tape at %3%4")
-        .arg(text(say(stock(in->drill->diameter), voice)), text(say(in->drill->bit, voice)),
-             text(say(stock(in->drill->depth), voice)), in->drill->hammer ? tr(", hammer on") : QString{});
+    return pass() ? text(say(words(*pass()), bench_.voice())) : QString{};
 }
 
 void WallSide::say_mark() {

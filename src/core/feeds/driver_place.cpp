@@ -19,7 +19,7 @@ public:
                     units_.push_back(&plan.runs[r].units[u]);
     }
 
-    DriverPlan place() {
+    void place() {
         placed_.at = driver_.at;
         placed_.x = driver_.x;
         switch (driver_.at) {
@@ -42,10 +42,9 @@ public:
         }
         placed_.lead = way(placed_.x, placed_.z, feed_.left, feed_.height);
         placed_.far_lead = way(placed_.x, placed_.z, feed_.right, feed_.height);
-        return placed_;
     }
 
-    /// After its driver, where that is told: the near lead goes by it.
+    /// After its driver, where that is told: both leads go by it, else the light stays lit by the other.
     SwitchPlan place_switch() {
         into_ = &switched_.holes;
         if (switch_.at == SwitchAt::on_wall) {
@@ -55,12 +54,14 @@ public:
         } else {
             under_unit();
         }
-        if (switched_.known && placed_.at != DriverAt::not_told && placed_.known)
-            placed_.lead = way(placed_.x, placed_.z, switched_.x, switched_.z) +
-                           way(switched_.x, switched_.z, feed_.left, feed_.height);
-        return std::move(switched_);
+        if (switched_.known && placed_.at != DriverAt::not_told && placed_.known) {
+            const Length there = way(placed_.x, placed_.z, switched_.x, switched_.z);
+            placed_.lead = there + way(switched_.x, switched_.z, feed_.left, feed_.height);
+            placed_.far_lead = there + way(switched_.x, switched_.z, feed_.right, feed_.height);
+        }
+        return switched_;
     }
-    Length near_lead() const { return placed_.lead; }
+    const DriverPlan& driver() const { return placed_; }
 
 private:
     /// Where two meet, the right one.
@@ -182,14 +183,13 @@ private:
 
 void place_driver(const LightFeed& light, const WallSite& site, const WallPlan& plan, FeedPlan& feed) {
     DriverPlacer placer{light, feed, site, plan};
-    std::optional<DriverPlan> driver;
-    if (light.driver.at != DriverAt::not_told)
-        driver = placer.place();
+    const bool told = light.driver.at != DriverAt::not_told;
+    if (told)
+        placer.place();
     if (light.switched.at != SwitchAt::none)
         feed.switched = placer.place_switch();
-    if (driver)
-        driver->lead = placer.near_lead();
-    feed.driver = std::move(driver);
+    if (told)
+        feed.driver = placer.driver();
 }
 
 Sentence put_driver(const DriverPlan& driver, Length lead, const WallSite& site) {

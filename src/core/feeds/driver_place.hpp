@@ -9,7 +9,7 @@ namespace yes_square {
 ///
 /// Over wall units a lead comes down through the top and the bottom of the unit that the light's end is under; out of a
 /// unit it goes through the sides between, near their backs. Behind a plinth and on the wall it goes through nothing.
-/// A switch of the light's own is in the line between both: the near lead goes by it. Under a unit it sits in that
+/// A switch of the light's own is in the line between both: both leads go by it. Under a unit it sits in that
 /// unit's bottom, its lead up through it; from there as the driver's.
 /// Lengths are along and up, no slack counted.
 /// @param feed  placed already: its ends and its height; its driver and its switch are filled in, as far as told

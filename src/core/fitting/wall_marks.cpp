@@ -77,6 +77,14 @@ std::vector<WallPass> walk_wall(const WallPlan& plan, const FitRules& rules) {
     return walk;
 }
 
+Sentence words(const WallPass& pass) {
+    if (!pass.drill)
+        return {pass.marks.front().kind == MarkKind::hole ? std::string_view{"Mark"} : "Lines"};
+    return {pass.drill->hammer ? std::string_view{"Drill {0}, {1}, tape at {2}, hammer on"}
+                               : "Drill {0}, {1}, tape at {2}",
+            {stock(pass.drill->diameter), pass.drill->bit, stock(pass.drill->depth)}};
+}
+
 std::string tick_key(const WallMark& mark, const WallPass& pass) {
     if (!pass.drill)
         return mark.key() + (mark.kind == MarkKind::hole ? "/mark" : "/line");

@@ -43,6 +43,9 @@ struct WallPass {
 /// of the holes' own passes. Marks that nothing holds are pencilled but not drilled.
 std::vector<WallPass> walk_wall(const WallPlan& plan, const FitRules& rules);
 
+/// "Mark"; "Drill 4.8 mm, wood bit, tape at 12.5 mm". Its marks are some.
+Sentence words(const WallPass& pass);
+
 /// The tick of a mark in a pass: pencilled, or drilled with a bit.
 std::string tick_key(const WallMark& mark, const WallPass& pass);
 

@@ -21,28 +21,6 @@ extern const std::string_view pocket_js;
 
 namespace {
 
-std::string in_html(std::string_view words) {
-    std::string safe;
-    for (const char c : words)
-        switch (c) {
-        case '&':
-            safe += "&amp;";
-            break;
-        case '<':
-            safe += "&lt;";
-            break;
-        case '>':
-            safe += "&gt;";
-            break;
-        case '"':
-            safe += "&quot;";
-            break;
-        default:
-            safe += c;
-        }
-    return safe;
-}
-
 /// A drawing within the page: a picture of its own, so that nothing in it meets what is outside.
 std::string picture(const Drawing& drawing, const std::string& what) {
     std::string data;
@@ -72,7 +50,7 @@ std::string picture(const Drawing& drawing, const std::string& what) {
         default:
             data += c;
         }
-    return fmt::format(R"(<img alt="{}" src="data:image/svg+xml;charset=utf-8,{}">)", in_html(what), data);
+    return fmt::format(R"(<img alt="{}" src="data:image/svg+xml;charset=utf-8,{}">)", in_markup(what), data);
 }
 
 class PocketWriter {
@@ -100,9 +78,9 @@ public:
     }
 
 private:
-    std::string said(const Sentence& sentence) const { return in_html(say(sentence, voice_)); }
-    std::string word(std::string_view words) const { return in_html(say(words, voice_)); }
-    std::string shown(Length length) const { return in_html(format(length, voice_.unit)); }
+    std::string said(const Sentence& sentence) const { return in_markup(say(sentence, voice_)); }
+    std::string word(std::string_view words) const { return in_markup(say(words, voice_)); }
+    std::string shown(Length length) const { return in_markup(format(length, voice_.unit)); }
     /// The same, never broken at the end of a line.
     std::string whole(Length length) const {
         std::string words;
@@ -123,25 +101,25 @@ private:
 {}</style>
 </head>
 <body data-job="{}">)",
-                        in_html(job_.title), embedded::pocket_css, in_html(job_.title + "/" + revision)));
+                        in_markup(job_.title), embedded::pocket_css, in_markup(job_.title + "/" + revision)));
         std::string of = job_.client;
         if (!job_.place.empty())
             of += (of.empty() ? "" : ", ") + job_.place;
-        add(fmt::format("<header><h1>{}</h1>", in_html(job_.title)));
+        add(fmt::format("<header><h1>{}</h1>", in_markup(job_.title)));
         if (!of.empty())
-            add(fmt::format("<p>{}</p>", in_html(of)));
+            add(fmt::format("<p>{}</p>", in_markup(of)));
         if (!revision.empty())
             add(fmt::format("<p>{}</p>", said({"Revision {0}", {revision}})));
         add(fmt::format(R"(<p><label>{} <input id="who" autocomplete="name" value="{}"></label></p>)",
-                        word("Who ticks"), in_html(job_.fitter)));
+                        word("Who ticks"), in_markup(job_.fitter)));
         add(fmt::format(R"(<p id="progress" role="status" data-words="{}"></p>)", word("{0} of {1} done")));
         add(fmt::format(
             R"(<p id="unkept" role="alert" hidden>{}</p></header>)",
             word("This phone keeps nothing of a page opened so: give your ticks back before you close it")));
         add(fmt::format(R"(<nav aria-label="{}"><ul>)", word("Parts of this sheet")));
         for (const std::size_t w : walls_)
-            add(fmt::format(R"(<li><a href="#{}">{}</a></li>)", in_html(job_.walls[w].id),
-                            in_html(job_.walls[w].name)));
+            add(fmt::format(R"(<li><a href="#{}">{}</a></li>)", in_markup(job_.walls[w].id),
+                            in_markup(job_.walls[w].name)));
         for (const auto& [id, words] : {std::pair<const char*, std::string_view>{"steps", "Steps"},
                                         {"kit", "To take along"},
                                         {"readings", "Readings"},
@@ -154,12 +132,12 @@ private:
     std::string box(const std::string& key) const {
         const Tick* tick = find_tick(job_, key);
         const bool closed = tick && tick->state != TickState::begun;
-        return fmt::format(R"(<input type="checkbox" data-key="{}"{}>)", in_html(key),
+        return fmt::format(R"(<input type="checkbox" data-key="{}"{}>)", in_markup(key),
                            closed ? " checked disabled" : "");
     }
 
     void wall(const Wall& wall, const WallPlan& plan) {
-        add(fmt::format(R"(<section id="{}"><h2>{}</h2>)", in_html(wall.id), in_html(wall.name)));
+        add(fmt::format(R"(<section id="{}"><h2>{}</h2>)", in_markup(wall.id), in_markup(wall.name)));
         ElevationFrame frame;
         frame.width = 180;
         frame.height = 130;
@@ -182,14 +160,14 @@ private:
         }
         add(fmt::format(
             R"(<h3><label for="note-{0}">{1}</label></h3><textarea id="note-{0}" data-note="{0}" rows="3"></textarea></section>)",
-            in_html(wall.id), word("Notes")));
+            in_markup(wall.id), word("Notes")));
     }
 
     /// Nothing is drilled before all of it is answered.
     void gate(const Wall& wall) {
         const std::string key = wall.id + "/gate";
         const bool passed = is_done(job_, key);
-        add(fmt::format(R"(<fieldset class="gate" data-gate="{}"><legend>{}</legend>)", in_html(key),
+        add(fmt::format(R"(<fieldset class="gate" data-gate="{}"><legend>{}</legend>)", in_markup(key),
                         word("Stop. Before you drill")));
         for (const Sentence& question : gate_questions())
             add(fmt::format(R"(<label><input type="checkbox"{}> <span>{}</span></label>)",
@@ -198,7 +176,7 @@ private:
     }
 
     void pass(const Wall& wall, const WallPlan& plan, const WallPass& pass) {
-        add(fmt::format("<h3>{}</h3>", title(pass)));
+        add(fmt::format("<h3>{}</h3>", said(yes_square::words(pass))));
         if (pass.drill) {
             const std::vector<PlannedHole> holes{pass.marks.begin(), pass.marks.end()};
             if (const PlannedHole* hole = most_telling(holes))
@@ -210,14 +188,6 @@ private:
         for (const WallMark& mark : pass.marks)
             add("<li><label>" + box(tick_key(mark, pass)) + place(mark, pass, plan.tape) + "</label></li>");
         add("</ol>");
-    }
-
-    std::string title(const WallPass& pass) const {
-        if (!pass.drill)
-            return word(pass.marks.front().kind == MarkKind::hole ? std::string_view{"Mark"} : "Lines");
-        return said({pass.drill->hammer ? std::string_view{"Drill {0}, {1}, tape at {2}, hammer on"}
-                                        : "Drill {0}, {1}, tape at {2}",
-                     {stock(pass.drill->diameter), pass.drill->bit, stock(pass.drill->depth)}});
     }
 
     std::string place(const WallMark& mark, const WallPass& pass, const Tape& tape) const {
@@ -253,14 +223,14 @@ private:
             if (task.wall != at) {
                 const auto wall = std::ranges::find(job_.walls, task.wall, &Wall::id);
                 add(fmt::format("{}<h3>{}</h3><ol>", at == "?" ? "" : "</ol>",
-                                wall == job_.walls.end() ? word("The job") : in_html(wall->name)));
+                                wall == job_.walls.end() ? word("The job") : in_markup(wall->name)));
                 at = task.wall;
             }
             std::string words = said(task.step.words);
             if (task.step.hold_point)
                 words = "<strong>" + words + "</strong>";
             if (!task.item_name.empty())
-                words += fmt::format(R"( <span class="of">{}</span>)", in_html(task.item_name));
+                words += fmt::format(R"( <span class="of">{}</span>)", in_markup(task.item_name));
             add(fmt::format("<li><label>{} <span>{}</span></label>", box(task.key), words));
             if (!task.cautions.empty()) {
                 add(fmt::format("<details><summary>{}</summary><ul>", word("Mind")));
@@ -284,7 +254,7 @@ private:
             }
             add(fmt::format(
                 R"(<li><label><input type="checkbox" data-here="{0}/{1}"> <span>{2} {3}</span></label></li>)",
-                static_cast<int>(line.group), in_html(line.item),
+                static_cast<int>(line.group), in_markup(line.item),
                 line.total() > 1 ? fmt::format("{} ×", line.total()) : "", said(line.name)));
         }
         add(group ? "</ul></section>" : "</section>");
@@ -296,7 +266,7 @@ private:
                         word("Readings"), word("Held to")));
         for (const std::size_t w : walls_)
             for_each_thing(*plan_.walls[w], [&](const ThingPlan& thing) {
-                add(fmt::format(R"(<option value="{}">{}</option>)", in_html(thing.id), in_html(thing.name)));
+                add(fmt::format(R"(<option value="{}">{}</option>)", in_markup(thing.id), in_markup(thing.name)));
             });
         add(fmt::format(R"(</select></label></p>
 <p><label>{} <select name="kind"><option value="level">{}</option><option value="plumb">{}</option></select></label></p>

@@ -8,13 +8,6 @@
 namespace yes_square {
 namespace {
 
-std::string escaped(const std::string& text) {
-    std::string safe;
-    for (const char c : text)
-        safe += c == '&' ? "&amp;" : c == '<' ? "&lt;" : c == '>' ? "&gt;" : c == '"' ? "&quot;" : std::string(1, c);
-    return safe;
-}
-
 class SvgWriter {
 public:
     std::string form(const Line& line) const {
@@ -56,7 +49,7 @@ public:
                            text.align == Align::left     ? "start"
                            : text.align == Align::centre ? "middle"
                                                          : "end",
-                           on_file(text.ink).colour, text.bold ? R"( font-weight="bold")" : "", escaped(text.text));
+                           on_file(text.ink).colour, text.bold ? R"( font-weight="bold")" : "", in_markup(text.text));
     }
 
 private:
@@ -71,6 +64,13 @@ private:
 
 } // namespace
 
+std::string in_markup(std::string_view words) {
+    std::string safe;
+    for (const char c : words)
+        safe += c == '&' ? "&amp;" : c == '<' ? "&lt;" : c == '>' ? "&gt;" : c == '"' ? "&quot;" : std::string(1, c);
+    return safe;
+}
+
 std::string svg(const Drawing& drawing, const std::string& title) {
     std::string text = fmt::format(
         R"x(<?xml version="1.0" encoding="UTF-8"?>
@@ -79,7 +79,7 @@ std::string svg(const Drawing& drawing, const std::string& title) {
 <defs><pattern id="hatch" width="4" height="4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><line x1="0" y1="0" x2="0" y2="4" stroke="currentColor" stroke-width="0.15"/></pattern></defs>
 <rect width="{0:.3f}" height="{1:.3f}" fill="#ffffff"/>
 )x",
-        drawing.width, drawing.height, escaped(title));
+        drawing.width, drawing.height, in_markup(title));
     const SvgWriter writer;
     for (const Shape& shape : drawing.shapes)
         text += std::visit([&](const auto& form) { return writer.form(form); }, shape.form) + "\n";

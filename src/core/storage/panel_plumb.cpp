@@ -14,4 +14,9 @@ PanelCorrection plumb_correction(const PanelReading& reading, Length panel_heigh
     return correction;
 }
 
+Length panel_height(const StorageSystem& system, const SystemPlan& plan, int panel) {
+    const auto at = static_cast<std::size_t>(panel) - 1;
+    return at < plan.panels.size() ? plan.panels[at].height() : system.panel_height;
+}
+
 } // namespace yes_square

@@ -11,4 +11,7 @@ namespace yes_square {
 /// level's own error is taken over the same height. Geometry.
 PanelCorrection plumb_correction(const PanelReading& reading, Length panel_height, const StorageRules& rules);
 
+/// How tall a panel is, by its number from 1; one that is not there is as tall as the rest.
+Length panel_height(const StorageSystem& system, const SystemPlan& plan, int panel);
+
 } // namespace yes_square

@@ -113,12 +113,6 @@ void stand_panels(const StorageSystem& system, SystemPlan& plan) {
     }
 }
 
-/// Of the panel that was read; one that is not there is as tall as the rest.
-Length panel_height(const StorageSystem& system, const SystemPlan& plan, const PanelReading& reading) {
-    const auto at = static_cast<std::size_t>(reading.panel) - 1;
-    return at < plan.panels.size() ? plan.panels[at].height() : system.panel_height;
-}
-
 std::vector<Supply> bought_for(const SystemPlan& plan, const StorageRules& rules) {
     if (plan.bays.empty())
         return {};
@@ -173,7 +167,8 @@ SystemPlan reckon_system(const StorageSystem& system, const WallSite& site) {
     plan.parts = SystemParts{system, plan}.list();
     plan.supplies = bought_for(plan, site.rules.storage);
     for (const PanelReading& reading : system.readings)
-        plan.corrections.push_back(plumb_correction(reading, panel_height(system, plan, reading), site.rules.storage));
+        plan.corrections.push_back(
+            plumb_correction(reading, panel_height(system, plan, reading.panel), site.rules.storage));
     check_system(system, site, plan);
     plan.workings = workings_of(system, plan, site);
     plan.steps = steps_of(system, plan, site);

@@ -6,6 +6,7 @@
 #include "core/statics/back_held.hpp"
 #include "core/storage/bay_cleats.hpp"
 #include "core/storage/bay_widths.hpp"
+#include "core/storage/panel_plumb.hpp"
 
 #include <algorithm>
 #include <cmath>
@@ -129,15 +130,10 @@ private:
         moves.title = {"The foot of panel {0} moves", {count(static_cast<std::size_t>(found.panel))}};
         moves.sum = "{0} x {1} / {2}";
         moves.terms = {{"off the level's end", quantity(reading.off), measured},
-                       {"the panel's height", quantity(panel_of(found.panel)), measured},
+                       {"the panel's height", quantity(panel_height(system_, plan_, found.panel)), measured},
                        {"the level", quantity(reading.over), measured}};
         moves.result = quantity(found.foot_moves);
         moves.source = derived;
-    }
-
-    Length panel_of(int number) const {
-        const auto at = static_cast<std::size_t>(number) - 1;
-        return at < plan_.panels.size() ? plan_.panels[at].height() : system_.panel_height;
     }
 
     const StorageSystem& system_;
@@ -204,7 +200,7 @@ private:
                  true);
         else
             for (const BayPlan& bay : plan_.bays)
-                if (bay.sides.hung)
+                if (bay.sides.hung && rests_on_ledger(bay))
                     step({"Screw a temporary ledger on behind bay {0}, its top edge at {1}: what hangs there stands on "
                           "it until it is held",
                           {count(bay.number), quantity(bay.sides.foot)}},
@@ -215,6 +211,11 @@ private:
                     : "Notch the back of each panel's foot that comes down to the floor round the skirting: {0} up, "
                       "{1} deep",
               {quantity(site_.wall.skirting_height), quantity(site_.wall.skirting_depth)}});
+    }
+
+    /// A panel ends where the bay does; between panels that stand nothing wants a ledger.
+    bool rests_on_ledger(const BayPlan& bay) const {
+        return plan_.panels[bay.number - 1].foot == bay.sides.foot || plan_.panels[bay.number].foot == bay.sides.foot;
     }
 
     void lean() {
