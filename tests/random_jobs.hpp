@@ -235,7 +235,7 @@ protected:
             cut_and_make_up(shelf);
         if (way_of(shelf).chooses_bracket() && chance(0.2)) {
             for (int more = whole(1, 3); more > 0; --more)
-                shelf.others.push_back({one_of<OtherKind>(4), mm(-20, 2500), mm(0, 600), {}});
+                shelf.others.push_back({one_of<OtherKind>(5), mm(-20, 2500), mm(0, 600), {}});
             shelf.other_sizes.leg = mm(10, 90);
             if (chance(0.3))
                 shelf.stretcher = Lip{BoardMaterial::eastern_white_pine, mm(10, 40), mm(20, 100), {}};

@@ -26,25 +26,28 @@ void of_checks(const std::vector<Check>& checks, const auto& look) {
 
 } // namespace sentences
 
+/// Of one thing.
+void each_sentence(const ThingPlan& thing, const auto& look) {
+    for (const PlannedLine& line : thing.lines)
+        look(line.what);
+    for (const PlannedHole& hole : thing.holes)
+        look(hole.what);
+    for (const CutPart& part : thing.parts) {
+        look(part.name);
+        look(part.where);
+        look(part.mind);
+        if (part.working)
+            sentences::of_working(*part.working, look);
+    }
+    for (const Step& step : thing.steps)
+        look(step.words);
+    for (const Working& working : thing.workings)
+        sentences::of_working(working, look);
+    sentences::of_checks(thing.checks, look);
+}
+
 void each_sentence(const WallPlan& wall, const auto& look) {
-    for_each_thing(wall, [&](const ThingPlan& thing) {
-        for (const PlannedLine& line : thing.lines)
-            look(line.what);
-        for (const PlannedHole& hole : thing.holes)
-            look(hole.what);
-        for (const CutPart& part : thing.parts) {
-            look(part.name);
-            look(part.where);
-            look(part.mind);
-            if (part.working)
-                sentences::of_working(*part.working, look);
-        }
-        for (const Step& step : thing.steps)
-            look(step.words);
-        for (const Working& working : thing.workings)
-            sentences::of_working(working, look);
-        sentences::of_checks(thing.checks, look);
-    });
+    for_each_thing(wall, [&](const ThingPlan& thing) { each_sentence(thing, look); });
     for (const Working& working : wall.survey.workings)
         sentences::of_working(working, look);
     sentences::of_checks(wall.survey.checks, look);

@@ -24,12 +24,20 @@ _yes_square_cli() {
             COMPREPLY=($(compgen -W "mm cm in/16 ft-in/16" -- "$cur"))
             return
             ;;
+        --with)
+            _filedir
+            return
+            ;;
         --folder)
             _filedir -d
             return
             ;;
         --to)
-            [[ $command == export ]] && _filedir -d || _filedir yesq
+            case $command in
+                export | unbundle) _filedir -d ;;
+                bundle) _filedir zip ;;
+                *) _filedir yesq ;;
+            esac
             return
             ;;
         --wall | --kind | --from | --until)
@@ -37,7 +45,7 @@ _yes_square_cli() {
             ;;
     esac
     if ((cword == 1)); then
-        COMPREPLY=($(compgen -W "reckon check export import book schema --help --version" -- "$cur"))
+        COMPREPLY=($(compgen -W "reckon check export import book compare merge bundle unbundle schema --help --version" -- "$cur"))
         return
     fi
     if [[ $cur == -* ]]; then
@@ -47,6 +55,10 @@ _yes_square_cli() {
             export) options+=" --to --format --json --unit" ;;
             import) options+=" --to --survey --dxf --wall --units --packing-list --pocket" ;;
             book) options+=" --folder --kind --from --until --json" ;;
+            compare) options+=" --json --unit" ;;
+            merge) options+=" --to --take-theirs" ;;
+            bundle) options+=" --to --with" ;;
+            unbundle) options+=" --to" ;;
             schema) options+=" --plan" ;;
         esac
         COMPREPLY=($(compgen -W "$options" -- "$cur"))
@@ -54,6 +66,8 @@ _yes_square_cli() {
     fi
     if [[ $command == book ]]; then
         _filedir
+    elif [[ $command == unbundle ]]; then
+        _filedir zip
     else
         _filedir yesq
     fi

@@ -1,5 +1,6 @@
 #include "cli/exchange.hpp"
 #include "cli/job_files.hpp"
+#include "cli/versions.hpp"
 #include "core/job/schema.hpp"
 #include "core/reckon/reckon.hpp"
 #include "core/sheets/plan_json.hpp"
@@ -68,6 +69,31 @@ int main(int argc, char** argv) {
     search->add_flag("--json", book.as_json, "As JSON");
     search->add_option("--until", book.until, "Only jobs begun by this day");
 
+    std::string before;
+    std::string after;
+    CLI::App* compared = app.add_subcommand("compare", "Print what is different between two versions; exit 1 if any");
+    compared->add_option("BEFORE", before, "A .yesq file; -: standard input")->required();
+    compared->add_option("AFTER", after, "Another version of it")->required();
+    compared->add_flag("--json", as_json, "As JSON");
+    unit_of(compared, unit);
+    cli::MergeWanted merge;
+    CLI::App* merged = app.add_subcommand("merge", "Bring two copies of a job together; exit 1 where they collide");
+    merged->add_option("SHARED", merge.shared, "The version that both began as")->required();
+    merged->add_option("MINE", merge.mine, "The copy that stays where they collide")->required();
+    merged->add_option("THEIRS", merge.theirs, "The other copy")->required();
+    merged->add_option("--to", merge.to, "Write the job there instead of over MINE; -: to standard output");
+    merged->add_flag("--take-theirs", merge.take_theirs, "Where they collide the other copy's figures are taken");
+    std::string bundle;
+    std::vector<std::string> packed;
+    CLI::App* bundled = app.add_subcommand("bundle", "Put a job, its photos and sheets into one zip file");
+    job_of(bundled, path);
+    bundled->add_option("--to", bundle, "The file to write, such as harbour-lane.yesq.zip")->required();
+    bundled->add_option("--with", packed, "Files to put into it too, as printed sheets");
+    std::string folder;
+    CLI::App* unbundled = app.add_subcommand("unbundle", "Unpack a bundle into a folder that is not there yet");
+    unbundled->add_option("BUNDLE", bundle, "A bundle")->required();
+    unbundled->add_option("--to", folder, "The folder, which is made")->required();
+
     CLI::App* schema = app.add_subcommand("schema", "Print the JSON Schema of a job file");
     bool of_plan = false;
     schema->add_flag("--plan", of_plan, "Of the plan as JSON instead");
@@ -85,6 +111,14 @@ int main(int argc, char** argv) {
             return cli::import_files(in);
         if (search->parsed())
             return cli::search_book(book);
+        if (compared->parsed())
+            return cli::compare_files(before, after, unit, as_json);
+        if (merged->parsed())
+            return cli::merge_files(merge);
+        if (bundled->parsed())
+            return cli::bundle_files(path, bundle, packed);
+        if (unbundled->parsed())
+            return cli::unbundle_file(bundle, folder);
         if (schema->parsed()) {
             std::cout << (of_plan ? embedded::plan_schema_json : std::string_view{job_schema()});
             return 0;

@@ -209,6 +209,7 @@ TEST_CASE("the job over days: hours, a helper's hour, what slips, and minutes ta
     CHECK(driven.job().days.not_before.front().from == 0);
 
     // A room is shut over noon, and not the other way round.
+    driven.bench().edit("none is shut", [](Job& job) { job.days.shut.clear(); });
     driven.find<QTimeEdit>("shut-from")->setTime({13, 30});
     press(driven, "add-shut");
     CHECK(words("shut-problem").contains("put the later time second"));

@@ -50,7 +50,6 @@ struct DrivenWindow {
             asked << what;
             return recovery;
         };
-        window.ask_which = [](const QString&, const QStringList&) { return 0; };
         window.resize(size);
         window.show();
         if (!QTest::qWaitForWindowExposed(&window))

@@ -1,9 +1,15 @@
 // Every house rule in one window, and houses that jobs begin with.
+#include "app/bench/picture_box.hpp"
 #include "app/hands/find_box.hpp"
 #include "app/house/house_rules_window.hpp"
 #include "app/house/houses.hpp"
+#include "app/sheets/sheet_writer.hpp"
+#include "core/shelves/new_shelf.hpp"
 #include "driven_window.hpp"
+#include "printed_words.hpp"
 
+#include <QImage>
+#include <QListWidget>
 #include <QPushButton>
 #include <QScrollArea>
 
@@ -137,4 +143,66 @@ TEST_CASE("the box that finds goes to a rule", "[app][house]") {
     auto* rules = driven.window.findChild<HouseRulesWindow*>();
     REQUIRE(rules);
     CHECK(rules->focusWidget() == rules->findChild<QWidget*>("rule-runs-hood_over_hob"));
+}
+
+TEST_CASE("names, prices and the head of the sheets are the house's too", "[app][house][sheets]") {
+    RulesOpen driven;
+    auto* kinds = driven.find<QListWidget>("rule-kinds");
+    kinds->setCurrentRow(kinds->count() - 1);
+    const auto type = [&](const char* name, const char* words) {
+        auto* field = driven.find<QLineEdit>(name);
+        REQUIRE(field->isVisible());
+        field->setFocus();
+        field->selectAll();
+        QTest::keyClicks(field, words);
+        QTest::keyClick(field, Qt::Key_Return);
+    };
+    type("house-fitters", "Ana Plumb;  Bo Level ;");
+    type("house-currency", "EUR");
+    type("house-firm", "Two and a Bit, fitters");
+    type("house-address", "1 Sawdust Row");
+    REQUIRE(driven.job().fitters.size() == 2);
+    CHECK(driven.job().fitters[1].name == "Bo Level");
+    CHECK(driven.job().currency == "EUR");
+    // The logo comes from a file of the user's.
+    const QString logo = driven.folder.filePath("logo.png");
+    QImage image{60, 30, QImage::Format_RGB32};
+    image.fill(Qt::darkGreen);
+    REQUIRE(image.save(logo));
+    driven.rules->findChild<PictureBox*>()->take(logo);
+    CHECK_FALSE(driven.job().head.logo.empty());
+
+    driven.bench().edit("a wall and a shelf", [](Job& job) {
+        job.rooms = {{}};
+        job.rooms.front().id = job.rooms.front().name = "room";
+        Wall wall;
+        wall.id = wall.name = "wall";
+        wall.room = "room";
+        wall.length = 3000_mm;
+        wall.height = 2400_mm;
+        wall.structure = Masonry{};
+        Shelf shelf = new_shelf(shelf_preset("brackets"), wall);
+        shelf.id = shelf.name = "shelf";
+        wall.shelves = {shelf};
+        job.walls = {wall};
+        job.catalogue.stock.front().price = 12.5;
+    });
+    const QString pdf = driven.folder.filePath("sheets.pdf");
+    REQUIRE(write_sheets_pdf(pdf, driven.job(), driven.bench().plan()).isEmpty());
+    const QString words = printed_words(pdf);
+    CHECK(words.contains("Two and a Bit, fitters"));
+    CHECK(words.contains("1 Sawdust Row"));
+    REQUIRE(write_sheets_pdf(pdf, driven.job(), driven.bench().plan(), sheet_set(u"steps")).isEmpty());
+    CHECK(printed_words(pdf).contains("Ana Plumb"));
+
+    CHECK(keep_house("Ours", driven.job()).isEmpty());
+    RulesOpen other;
+    other.pick("house", "Ours");
+    other.click("house-take");
+    CHECK(other.job().head.firm.empty()); // its rules alone
+    other.click("house-take-all");
+    CHECK(other.job().head == driven.job().head);
+    CHECK(other.job().fitters == driven.job().fitters);
+    CHECK(other.job().catalogue.stock == driven.job().catalogue.stock);
+    CHECK(other.job().walls.empty());
 }

@@ -1,5 +1,6 @@
 // Files of a job in the window: opened, saved, left behind, and nothing lost.
 #include "app/shell/job_store.hpp"
+#include "app/versions/versions_dialog.hpp"
 #include "driven_window.hpp"
 
 #include <QFile>
@@ -81,7 +82,15 @@ TEST_CASE("recovered work is gone only when it is thrown away", "[app][nothing-l
         CHECK(driven.job().title == "Reading room shelves");
         CHECK(QFile::exists(path + ".unsaved-1"));
         CHECK(driven.told.last().contains("unsaved-1"));
-        driven.window.restore();
+        VersionsDialog* versions = driven.window.show_versions();
+        versions->show();
+        auto* kept = versions->findChild<QListWidget*>("versions-kept");
+        REQUIRE(kept->count() == 1);
+        auto* changes = versions->findChild<QTableWidget*>("version-changes");
+        REQUIRE(changes->rowCount() == 1);
+        CHECK(changes->item(0, 2)->text() == "Never saved");
+        CHECK(changes->item(0, 3)->text() == "Reading room shelves");
+        versions->findChild<QPushButton*>("version-take")->click();
         CHECK(driven.job().title == "Never saved");
         driven.bench().undo_stack().undo();
         CHECK(driven.job().title == "Reading room shelves");

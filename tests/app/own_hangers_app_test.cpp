@@ -1,8 +1,8 @@
 // Hangers kept as one's own in the window, and pictures of what is in the van.
+#include "app/bench/picture_box.hpp"
 #include "app/bench/rows.hpp"
 #include "app/catalogue/at_hand.hpp"
 #include "app/catalogue/entries_page.hpp"
-#include "app/catalogue/picture_box.hpp"
 #include "app/fixings/fixings_panel.hpp"
 #include "core/job/file.hpp"
 #include "shelf_window.hpp"

@@ -5,21 +5,14 @@
 #include "core/reckon/reckon.hpp"
 #include "core/shelves/new_shelf.hpp"
 #include "one_wall_window.hpp"
+#include "printed_words.hpp"
 
 #include <QLabel>
-#include <QProcess>
 
 using namespace yes_square;
 using namespace yes_square::app;
 
 namespace {
-
-QString words_on(const QString& path) {
-    QProcess process;
-    process.start("pdftotext", {"-layout", path, "-"});
-    REQUIRE(process.waitForFinished(30'000));
-    return QString::fromUtf8(process.readAllStandardOutput()).normalized(QString::NormalizationForm_KC).simplified();
-}
 
 /// A wall of 4 m between studs, measured from the right, with a shelf from 700 to 1900 from its left end.
 struct RightHanded : OneWallWindow {
@@ -129,7 +122,7 @@ TEST_CASE("at the wall and on paper the figures are those of the tape from the r
 
     const QString path = driven.folder.filePath("sheets.pdf");
     REQUIRE(write_sheets_pdf(path, driven.job(), driven.bench().plan()).isEmpty());
-    const QString words = words_on(path);
+    const QString words = printed_words(path);
     CHECK(words.contains("Measured from the RIGHT end of the wall"));
     for (const BracketPlan& place : plan.shelves.front().brackets) {
         const auto from_end = [](Length x) {
@@ -147,7 +140,7 @@ TEST_CASE("the same sheets print for the other end of the wall, and the job stay
     const QString path = driven.folder.filePath("other.pdf");
     const auto print = [&] {
         REQUIRE(write_sheets_pdf(path, driven.job(), driven.bench().plan(), sheet_set(u"sheets-other-ends")).isEmpty());
-        return words_on(path);
+        return printed_words(path);
     };
     const QString left = print();
     CHECK_FALSE(left.contains("Measured from the RIGHT end of the wall"));

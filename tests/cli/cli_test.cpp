@@ -234,3 +234,50 @@ TEST_CASE("lengths are told in the unit that is asked for", "[cli]") {
     CHECK(wrong.code == 2);
     CHECK(wrong.said.find("--unit ell is not known") != std::string::npos);
 }
+
+TEST_CASE("two versions are compared, two copies merged, and a bundle made and unpacked", "[cli][versions]") {
+    Folder folder;
+    const auto version = [&](const char* name, const auto& change) {
+        std::ifstream file{demo};
+        json job = json::parse(file);
+        change(job);
+        const std::string path = folder / name;
+        std::ofstream{path} << job.dump();
+        return path;
+    };
+    const auto height = [](json& job) -> json& { return job["walls"][0]["shelves"][0]["height"]; };
+    const std::string shared = version("shared.yesq", [](json&) {});
+    const std::string mine = version("mine.yesq", [&](json& job) { height(job) = 1700; });
+    const std::string theirs = version("theirs.yesq", [&](json& job) {
+        height(job) = 1710;
+        job["client"] = "Elsewhere";
+    });
+    CHECK(run("compare " + shared + " " + shared).code == 0);
+    const Run compared = run("compare " + shared + " " + mine);
+    CHECK(compared.code == 1);
+    CHECK(compared.said.find("North wall, Long shelf") == 0);
+    CHECK(compared.said.find("-> 1700 mm") != std::string::npos);
+    const json told = json::parse(run("compare --json " + shared + " " + theirs, "2>/dev/null").said);
+    CHECK(told.size() == 2);
+
+    const Run merged = run("merge --to " + (folder / "merged.yesq") + " " + shared + " " + mine + " " + theirs);
+    CHECK(merged.code == 1); // it collides, and is told
+    CHECK(merged.said.find("1700 mm here, 1710 mm there") != std::string::npos);
+    std::ifstream file{folder / "merged.yesq"};
+    json job = json::parse(file);
+    CHECK(height(job) == 1700);
+    CHECK(job["client"] == "Elsewhere");
+    CHECK(run("merge --take-theirs --to " + (folder / "merged.yesq") + " " + shared + " " + mine + " " + theirs).code ==
+          1);
+    std::ifstream again{folder / "merged.yesq"};
+    job = json::parse(again);
+    CHECK(height(job) == 1710);
+
+    CHECK(run("bundle --to " + (folder / "one.yesq.zip") + " --with " + mine + " -- " + theirs).code == 0);
+    const Run unpacked = run("unbundle --to " + (folder / "out") + " " + (folder / "one.yesq.zip"));
+    CHECK(unpacked.code == 0);
+    CHECK(std::filesystem::exists(folder / "out/theirs.yesq"));
+    CHECK(std::filesystem::exists(folder / "out/sheets/mine.yesq"));
+    CHECK(run("compare " + theirs + " " + (folder / "out/theirs.yesq")).code == 0);
+    CHECK(run("unbundle --to " + (folder / "two") + " " + demo).code == 2);
+}

@@ -3,7 +3,6 @@
 #include "core/job/schema.hpp"
 #include "core/sheets/elevation.hpp"
 #include "core/sheets/furniture_layer.hpp"
-#include "core/sheets/part_labels.hpp"
 #include "core/sheets/plan_json.hpp"
 #include "core/sheets/side_view.hpp"
 #include "core/sheets/summary.hpp"
@@ -150,24 +149,6 @@ TEST_CASE("a side view stays on its card, says what is left over and marks the p
                     CHECK(at.y <= 45.5);
                 }
     }
-}
-
-TEST_CASE("labels: each part once, no two on the same place", "[drawing][furniture]") {
-    const Job job = furnished_job();
-    const SystemPlan plan = reckon(job).walls[0]->systems[0];
-    const auto pages = part_label_pages(plan, 182, 250, Voice{Unit::mm, {}});
-    REQUIRE_FALSE(pages.empty());
-    std::size_t labels = 0;
-    for (const Drawing& page : pages) {
-        std::set<std::pair<double, double>> places;
-        for (const Shape& shape : page.shapes)
-            if (const auto* frame = std::get_if<Rectangle>(&shape.form)) {
-                CHECK(places.emplace(frame->at.x, frame->at.y).second);
-                CHECK(frame->at.y + frame->height <= 250.01);
-                ++labels;
-            }
-    }
-    CHECK(labels == plan.parts.size());
 }
 
 TEST_CASE("plan as JSON and as text name furniture, verdicts and the inventory", "[furniture]") {

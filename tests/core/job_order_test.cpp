@@ -51,9 +51,9 @@ std::string wrong_with(const JobOrder& order, int crew) {
         if (t > 0 && order.tasks[t - 1].begins > task.begins + 1e-9)
             return task.key + " is out of time";
         if (task.kind == TaskKind::step) {
-            // A thing's own steps follow one another.
+            // A thing's own steps follow one another; what is made, and dries, on the bench needs no wall.
             for (const bool bench : {false, true}) {
-                const bool apart = task.step.phase < Phase::hang && bench != task.step.at_bench;
+                const bool apart = bench != task.step.at_bench && (task.step.at_bench || task.step.phase < Phase::hang);
                 if (const auto before = last_of_item.find({task.item, bench});
                     !apart && before != last_of_item.end() && order.tasks[before->second].ends() > task.begins + 1e-9)
                     return task.key + " overtakes its own";

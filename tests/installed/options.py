@@ -9,7 +9,6 @@ import sys
 root = pathlib.Path(sys.argv[1])
 share = root / "usr/share"
 option = re.compile(r"(?<![\w-])--[a-z][a-z-]*")
-commands = ["reckon", "check", "export", "import", "book", "schema"]
 devices = ["yes-square-laser", "yes-square-scanner", "yes-square-thumbnailer"]
 wrong = []
 
@@ -18,6 +17,12 @@ def said(*command):
     quiet = {**os.environ, "QT_QPA_PLATFORM": "offscreen", "LC_ALL": "C.UTF-8"}
     done = subprocess.run(command, capture_output=True, text=True, env=quiet)
     return done.stdout, done.stderr
+
+
+def subcommands():
+    """As --help lists them, so that none is forgotten here."""
+    told = said(root / "usr/bin/yes-square-cli", "--help")[0].split("Subcommands:")[1]
+    return re.findall(r"^  (\w+)", told, re.M)
 
 
 def helped(program, *command):
@@ -54,6 +59,7 @@ def same(what, wanted, found):
 window = helped("yes-square")
 same("manual of yes-square", window, manual("yes-square"))
 same("bash, yes-square", window, completed("yes-square", "--"))
+commands = subcommands()
 line = helped("yes-square-cli")
 for command in commands:
     of_it = helped("yes-square-cli", command)

@@ -99,6 +99,14 @@ private:
             wrong(thing, fmt::format("no error and no warning, and a fixing is used to {:.3f}", worst));
     }
 
+    static bool at_an_angle(const Json& thing, const Json& group) {
+        const auto supports = thing.find("supports");
+        return supports != thing.end() && std::ranges::any_of(*supports, [&](const Json& support) {
+                   return support["stands"] == "angled_screw" &&
+                          std::to_string(support["number"].get<int>()) == group["name"];
+               });
+    }
+
     void balance(const Json& thing, const Json& group) {
         for (const Json& load : group["loads"]) {
             double down = 0, across = 0, turn = 0, pull = 0, lift = 0, top = -1e9;
@@ -121,6 +129,13 @@ private:
             const std::string where =
                 fmt::format("{}, {}: ", group["name"].get<std::string>(), load["case"].get<std::string>());
             const double weight = load["down_n"];
+            if (at_an_angle(thing, group)) {
+                // Along the screw and across it, both at 45 degrees to the wall: together they carry what comes down.
+                if (!agree((pull + down) / std::sqrt(2.0), weight, found_.worst_balance))
+                    wrong(thing, where + fmt::format("an angled screw carries {:.1f} N of {:.1f} N",
+                                                     (pull + down) / std::sqrt(2.0), weight));
+                continue;
+            }
             if (!agree(down, weight, found_.worst_balance))
                 wrong(thing, where + fmt::format("holes carry {:.1f} N of {:.1f} N", down, weight));
             if (std::abs(across) > within * std::max(1.0, weight))
@@ -292,7 +307,8 @@ private:
             const bool all = without == 0;
             std::vector<double> places;
             for (const Json& support : supports)
-                if (all || (support["hold"] != "lining" && (without == 1 || support["stands"] != "rod")))
+                if (all || (support["hold"] != "lining" &&
+                            (without == 1 || (support["stands"] != "rod" && support["stands"] != "angled_screw"))))
                     places.push_back(support["x_m"].get<double>() - shelf["left"].get<double>() / 1000);
             if (places.size() < 2 || (!all && places.size() == supports.size()))
                 continue;

@@ -91,7 +91,7 @@ LengthField* BoundForm::length(const QString& label, const char* name, Get<Lengt
 void BoundForm::follow_tape(LengthField* field, const QString& label, OnWall on_wall) {
     // Before the row itself, so that it shows what the tape reads now.
     refreshers_.insert(refreshers_.begin(), [this, field, label, on_wall = std::move(on_wall)] {
-        const Tape tape = bench_.tape();
+        const Tape tape = bench_.tape().held_to(on_wall.own ? on_wall.own() : std::nullopt);
         const Length extent = on_wall.extent ? on_wall.extent() : Length{};
         field->set_back_from(tape.from_right() ? std::optional{tape.length - extent} : std::nullopt);
         const QString words = !tape.from_right()             ? label

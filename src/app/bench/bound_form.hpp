@@ -36,6 +36,7 @@ public:
     struct OnWall {
         QString from_right = {};             ///< its label then; empty: the usual one, and that it is from the right
         std::function<Length()> extent = {}; ///< from the edge that is kept to the one that is typed then
+        std::function<std::optional<TapeEnd>()> own = {}; ///< the reference end of the thing that the row is of
     };
     /// To follow the tape of the wall in hand.
     void follow_tape(LengthField* field, const QString& label, OnWall on_wall);

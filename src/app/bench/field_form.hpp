@@ -265,7 +265,8 @@ private:
     void follow_tape(LengthField* field, const QString& label, const Meaning& meaning) {
         if (!meaning.on_wall)
             return;
-        BoundForm::OnWall on_wall{core_words(meaning.right_label), {}};
+        BoundForm::OnWall on_wall{core_words(meaning.right_label), {}, {}};
+        on_wall.own = [part = part_] { return part.shown() ? own_end(*part.shown()) : std::nullopt; };
         if constexpr (requires(const Part& part) { part.right() - part.left; }) {
             on_wall.extent = [part = part_] {
                 return part.shown() ? part.shown()->right() - part.shown()->left : Length{};

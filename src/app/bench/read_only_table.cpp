@@ -2,6 +2,10 @@
 
 #include "app/bench/view_fitter.hpp"
 
+#include <QAction>
+#include <QClipboard>
+#include <QCoreApplication>
+#include <QGuiApplication>
 #include <QHeaderView>
 #include <algorithm>
 #include <vector>
@@ -59,6 +63,34 @@ private:
 
 } // namespace
 
+QString table_text(const QTableWidget& table) {
+    QStringList lines;
+    const auto add = [&](const auto& cell) {
+        QStringList cells;
+        for (int column = 0; column < table.columnCount(); ++column)
+            if (!table.isColumnHidden(column)) {
+                // A cell that a spreadsheet would reckon is kept from it.
+                QString words = cell(column).simplified();
+                if (!words.isEmpty() && QStringLiteral("=+-@").contains(words.front()) && words.size() > 1 &&
+                    !words[1].isDigit())
+                    words.prepend(u'\'');
+                cells << words;
+            }
+        lines << cells.join(u'\t');
+    };
+    add([&](int column) {
+        const QTableWidgetItem* head = table.horizontalHeaderItem(column);
+        return head ? head->text() : QString{};
+    });
+    for (int row = 0; row < table.rowCount(); ++row)
+        if (!table.isRowHidden(row))
+            add([&](int column) {
+                const QTableWidgetItem* item = table.item(row, column);
+                return item ? item->text() : QString{};
+            });
+    return lines.join(u'\n') + u'\n';
+}
+
 QTableWidget* read_only_table(const QStringList& headings, const char* name, QWidget* parent) {
     auto* table = new QTableWidget{0, static_cast<int>(headings.size()), parent};
     table->setHorizontalHeaderLabels(headings);
@@ -74,6 +106,12 @@ QTableWidget* read_only_table(const QStringList& headings, const char* name, QWi
     table->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     table->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     new ColumnFitter{*table};
+    auto* copied = new QAction{QCoreApplication::translate("Tables", "Copy this table"), table};
+    copied->setObjectName(QStringLiteral("copy-table"));
+    QObject::connect(copied, &QAction::triggered, table,
+                     [table] { QGuiApplication::clipboard()->setText(table_text(*table)); });
+    table->addAction(copied);
+    table->setContextMenuPolicy(Qt::ActionsContextMenu);
     return table;
 }
 

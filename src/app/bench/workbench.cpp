@@ -208,8 +208,8 @@ const Wall* Workbench::wall() const {
     return wall_ < job_.walls.size() ? &job_.walls[wall_] : nullptr;
 }
 
-QString Workbench::along(Length x) const {
-    return text(format(tape().reads(x), job().unit));
+QString Workbench::along(const Tape& tape, Length x) const {
+    return text(say(yes_square::along(tape, x), voice()));
 }
 
 const WallPlan* Workbench::wall_plan() const {

@@ -45,8 +45,11 @@ public:
     const WallPlan* wall_plan() const;
     /// Of the wall in hand.
     Tape tape() const { return wall() ? wall()->tape() : Tape{}; }
-    /// A place along that wall as its tape reads it, in the unit of the hand.
-    QString along(Length x) const;
+    /// Of what is selected on it, which may have a reference end of its own.
+    Tape tape_in_hand() const { return thing_plan() ? thing_plan()->tape : tape(); }
+    /// A place along that wall as its tape reads it, in the unit of the hand; the same as another tape reads it.
+    QString along(Length x) const { return along(tape(), x); }
+    QString along(const Tape& tape, Length x) const;
 
     /// What is selected, if it is of this kind, and what follows from it; nullptr: it is not.
     template <class Part>

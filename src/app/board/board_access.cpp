@@ -135,7 +135,7 @@ private:
         return nullptr;
     }
     std::size_t count() const { return node_.kind == Kind::mark ? thing()->holes.size() : thing()->workings.size(); }
-    Tape tape() const { return board_->bench().tape(); }
+    const Tape& tape() const { return thing()->tape; }
     QString said(const auto& what) const { return app::text(say(what, board_->bench().voice())); }
 
     QString name() const {
@@ -157,11 +157,11 @@ private:
         }
         const auto room = whole_room(*board_->bench().wall_plan(), node_.thing);
         const QString held = words_of(holds(*thing()));
-        return room ? BoardView::tr("from %1 to %2, top %3 up, %4")
-                          .arg(said(quantity(tape().reads(tape().near(room->left, room->right)))),
-                               said(quantity(tape().reads(tape().far(room->left, room->right)))),
-                               said(quantity(room->top)), held)
-                    : held;
+        return room
+                   ? BoardView::tr("from %1 to %2, top %3 up, %4")
+                         .arg(said(along(tape(), tape().near(room->left, room->right))),
+                              said(along(tape(), tape().far(room->left, room->right))), said(quantity(room->top)), held)
+                   : held;
     }
 
     QPointer<BoardView> board_;

@@ -34,8 +34,9 @@ QString BoardView::cost_of_drag() const {
 
 /// Of what is dragged, the end that the tape reaches first.
 QString BoardView::end_at(Length left, Length right) const {
-    return bench_.tape().from_right() ? tr("Right end at %1").arg(bench_.along(right))
-                                      : tr("Left end at %1").arg(bench_.along(left));
+    const Tape tape = bench_.tape_in_hand();
+    return (tape.from_right() ? tr("Right end at %1") : tr("Left end at %1"))
+        .arg(bench_.along(tape, tape.near(left, right)));
 }
 
 QString BoardView::cost_of_thing() const {

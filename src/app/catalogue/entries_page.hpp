@@ -2,10 +2,10 @@
 
 #include "app/bench/field_form.hpp"
 #include "app/bench/grown.hpp"
+#include "app/bench/picture_box.hpp"
 #include "app/bench/read_only_table.hpp"
 #include "app/board/drawing_view.hpp"
 #include "app/catalogue/entry_files.hpp"
-#include "app/catalogue/picture_box.hpp"
 
 #include <QApplication>
 #include <QHBoxLayout>

@@ -153,7 +153,8 @@ void WorkReadingsPage::add(ReadingKind kind) {
         return;
     WorkReading fresh;
     fresh.kind = kind;
-    fresh.from = wall->measured_from;
+    const Tape tape = bench_.tape_in_hand();
+    fresh.from = tape.from;
     // A level is laid across a cabinet, diagonals go over one; a straight edge lies along its run.
     const CabinetUnit* unit = bench_.unit();
     fresh.item = unit && kind != ReadingKind::straightedge ? unit->id
@@ -164,14 +165,14 @@ void WorkReadingsPage::add(ReadingKind kind) {
         return;
     if (unit && bench_.unit_plan()) {
         const auto& place = bench_.unit_plan()->place;
-        fresh.wanted = fresh.read = wall->tape().reads(wall->tape().near(place.left, place.right()));
+        fresh.wanted = fresh.read = tape.reads(tape.near(place.left, place.right()));
         if (kind == ReadingKind::diagonals)
             fresh.over = bench_.unit_plan()->place.width;
         fresh.height = unit->height;
         if (unit->kind == UnitKind::appliance_gap)
             fresh.wanted = fresh.read = bench_.unit_plan()->place.width;
     } else if (const Shelf* shelf = bench_.shelf()) {
-        fresh.wanted = fresh.read = wall->tape().reads(wall->tape().near(shelf->left, shelf->right()));
+        fresh.wanted = fresh.read = tape.reads(tape.near(shelf->left, shelf->right()));
     }
     const Stamp stamp = day_.stamp();
     fresh.at = stamp.at;

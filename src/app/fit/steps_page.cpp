@@ -4,6 +4,7 @@
 #include "app/bench/read_only_table.hpp"
 #include "core/plan/cautions.hpp"
 
+#include <QCompleter>
 #include <QDateTime>
 #include <QGridLayout>
 #include <QHBoxLayout>
@@ -161,11 +162,25 @@ const Task* StepsPage::task() {
     return found == tasks.end() ? nullptr : &*found;
 }
 
+/// Of the house, for whoever types one.
+void StepsPage::offer_names() {
+    QStringList names;
+    for (const Fitter& fitter : bench_.job().fitters)
+        names << text(fitter.name);
+    if (names == names_)
+        return;
+    names_ = names;
+    auto* completer = new QCompleter{names, who_};
+    completer->setCaseSensitivity(Qt::CaseInsensitive);
+    who_->setCompleter(completer);
+}
+
 void StepsPage::refresh() {
     if (!isVisible())
         return;
     if (!who_->hasFocus())
         who_->setText(text(bench_.job().fitter));
+    offer_names();
     crew_->setCurrentIndex(std::clamp(bench_.job().crew, 1, 3) - 1);
     const std::string thing = bench_.shelf() ? bench_.shelf()->id : bench_.run() ? bench_.run()->id : bench_.thing();
     const std::string before = current();

@@ -35,6 +35,7 @@ protected:
     void showEvent(QShowEvent* event) override;
 
 private:
+    void offer_names();
     void refresh();
     void show_task();
     void set(TickState state, const std::string& because = {});
@@ -47,6 +48,7 @@ private:
     Workbench& bench_;
     Day& day_;
     QLineEdit* who_;
+    QStringList names_; ///< that it offers
     QComboBox* crew_;
     QComboBox* shown_;
     QLabel* progress_;

@@ -147,7 +147,7 @@ void FixingsPanel::refresh_places(const ShelfPlan& plan) {
         const QString used =
             !place.fixing_utilisation.known() ? tr("not known") : shown(ratio(place.fixing_utilisation));
         add_row(marks_,
-                {QString::number(i + 1), bench_.along(place.x), text(say(words(place.substrate), voice)),
+                {QString::number(i + 1), bench_.along(plan.tape, place.x), text(say(words(place.substrate), voice)),
                  shown(quantity(place.carries)), used},
                 QStringLiteral("fixing/%1").arg(i + 1));
         for (const PlannedHole& hole : plan.holes) {

@@ -72,7 +72,7 @@ QString UnitFixings::words() const {
             lines << tr("To its right neighbour: screws of %1 through both sides.").arg(shown(stock(*join.length)));
     for (const Foot& foot : plan->feet)
         if (foot.front)
-            lines << tr("Foot at %1: %2.").arg(bench_.along(foot.x), shown(quantity(foot.height)));
+            lines << tr("Foot at %1: %2.").arg(bench_.along(run->tape, foot.x), shown(quantity(foot.height)));
     return lines.join(QStringLiteral("<br>"));
 }
 
@@ -88,11 +88,13 @@ void UnitFixings::refresh() {
         return;
     const Voice voice = bench_.voice();
     const auto shown = [&](Length length) { return text(format_bare(length, voice.unit)); };
+    const Tape tape = bench_.tape_in_hand();
     for (const PlannedHole& hole : plan->holes) {
         const int row = holes_->rowCount();
         holes_->insertRow(row);
-        const QStringList cells{shown(bench_.tape().reads(hole.x)), shown(hole.z), shown(plan->inside_left(hole)),
-                                shown(hole.packing), text(say(yes_square::words(hole.substrate), voice))};
+        const QStringList cells{tape.turned ? bench_.along(tape, hole.x) : shown(tape.reads(hole.x)), shown(hole.z),
+                                shown(plan->inside_left(hole)), shown(hole.packing),
+                                text(say(yes_square::words(hole.substrate), voice))};
         for (int column = 0; column < cells.size(); ++column)
             holes_->setItem(row, column, new QTableWidgetItem{cells[column]});
     }

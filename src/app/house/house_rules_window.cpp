@@ -2,6 +2,7 @@
 
 #include "app/bench/field_form.hpp"
 #include "app/bench/grown.hpp"
+#include "app/bench/picture_box.hpp"
 #include "app/house/houses.hpp"
 
 #include <QHBoxLayout>
@@ -100,6 +101,8 @@ HouseRulesWindow::HouseRulesWindow(Workbench& bench, QWidget* parent)
     add_group("fitting", &HouseRules::fitting);
     add_group("feeds", &HouseRules::feeds);
 
+    add_hands_page();
+
     auto* column = new QVBoxLayout{this};
     column->addWidget(search_);
     auto* both = new QHBoxLayout;
@@ -140,6 +143,51 @@ void HouseRulesWindow::add_form(const std::string& name, BoundForm* form) {
     groups_.push_back({name, form});
 }
 
+/// What a house keeps besides its rules: who works there, and whose sheets they are.
+void HouseRulesWindow::add_hands_page() {
+    auto* form = new BoundForm{bench_, this};
+    form->heading(tr("Who works"));
+    form->words(
+        tr("Fitters (; between)"), "house-fitters",
+        [this] {
+            QStringList names;
+            for (const Fitter& fitter : bench_.job().fitters)
+                names << text(fitter.name);
+            return std::optional{names.join(QStringLiteral("; ")).toStdString()};
+        },
+        [](Job& job, const std::string& typed) {
+            job.fitters.clear();
+            for (const QString& name : text(typed).split(u';', Qt::SkipEmptyParts))
+                if (const QString plain = name.simplified(); !plain.isEmpty())
+                    job.fitters.push_back({plain.toStdString(), {}});
+        });
+    form->words(
+        tr("Prices in"), "house-currency", [this] { return std::optional{bench_.job().currency}; },
+        [](Job& job, const std::string& typed) { job.currency = typed; });
+    form->heading(tr("At the head of every sheet"));
+    const PartAccess<SheetHead> head{[this] { return &bench_.job().head; },
+                                     [](Job& job, const std::function<void(SheetHead&)>& to) { to(job.head); }};
+    FieldForm<SheetHead>{*form, head, "house"}.row("firm").row("address").row("labels");
+    form->refresh();
+    logo_ = new PictureBox{
+        QStringLiteral("house-logo"),
+        [this](const QString& kept) { bench_.edit(tr("Logo"), [&](Job& job) { job.head.logo = kept.toStdString(); }); },
+        this};
+    logo_->ask_for(tr("Choose the logo..."));
+    auto* words = new QLabel{
+        tr("Stock and packets with their prices are entered under Cut and kit. A house keeps them too."), this};
+    words->setWordWrap(true);
+    words->setProperty("role", "faint");
+    auto* page = new QWidget;
+    auto* column = new QVBoxLayout{page};
+    column->addWidget(form);
+    column->addWidget(logo_, 0, Qt::AlignLeft);
+    column->addWidget(words);
+    column->addStretch(1);
+    pages_->addWidget(scrolled(page));
+    kinds_->addItem(tr("Names and sheet head"));
+}
+
 /// What each rule is, what it usually is, and the way back to that.
 void HouseRulesWindow::refresh() {
     std::vector<int> changed(groups_.size());
@@ -164,6 +212,7 @@ void HouseRulesWindow::refresh() {
         kinds_->item(static_cast<int>(i))
             ->setText(changed[i] > 0 ? tr("%1 · %n changed", nullptr, changed[i]).arg(words) : words);
     }
+    logo_->show_picture(bench_.job().head.logo, true);
     fill_houses();
 }
 
@@ -185,6 +234,7 @@ void HouseRulesWindow::search(const QString& words) {
         if (first < 0 && !found.isEmpty())
             first = static_cast<int>(g);
     }
+    kinds_->item(kinds_->count() - 1)->setHidden(!wanted.isEmpty()); // it holds no rule
     const bool here = kinds_->currentItem() && !kinds_->currentItem()->isHidden();
     if (!here && first >= 0)
         kinds_->setCurrentRow(first);
@@ -236,7 +286,8 @@ QWidget* HouseRulesWindow::houses_row() {
         line->addWidget(made);
     };
     button(tr("Compare"), "house-compare", [this] { compare_with_chosen(); });
-    button(tr("Take its rules"), "house-take", [this] { take_chosen(); });
+    button(tr("Take its rules"), "house-take", [this] { take_chosen(false); });
+    button(tr("Take all of it"), "house-take-all", [this] { take_chosen(true); });
     button(tr("New jobs begin so"), "house-for-new", [this] {
         set_house_for_new_jobs(house_->currentText());
         say(tr("New jobs begin with the house \"%1\".").arg(house_->currentText()));
@@ -260,13 +311,22 @@ void HouseRulesWindow::fill_houses() {
     house_->setCurrentIndex(std::max(0, static_cast<int>(names.indexOf(before))));
 }
 
-void HouseRulesWindow::take_chosen() {
+void HouseRulesWindow::take_chosen(bool all) {
     QString problem;
     const auto house = read_named(house_->currentText(), problem);
     if (!house)
         return say(problem);
-    bench_.edit(tr("Take the rules of %1").arg(house_->currentText()), [&](Job& job) { job.rules = house->rules; });
-    say(tr("This job goes by the rules of \"%1\" now. Undo brings back what was.").arg(house_->currentText()));
+    bench_.edit((all ? tr("Take all of %1") : tr("Take the rules of %1")).arg(house_->currentText()), [&](Job& job) {
+        if (all)
+            take_house(job, *house);
+        else
+            job.rules = house->rules;
+    });
+    say((all ? tr("This job goes by the rules, names, hours, prices and sheet head of \"%1\" now. Undo brings back "
+                  "what "
+                  "was.")
+             : tr("This job goes by the rules of \"%1\" now. Undo brings back what was."))
+            .arg(house_->currentText()));
 }
 
 void HouseRulesWindow::compare_with_chosen() {
@@ -299,7 +359,7 @@ void HouseRulesWindow::keep() {
         return say(problem);
     fill_houses();
     house_->setCurrentText(name.trimmed());
-    say(tr("Kept as \"%1\", with this job's unit, hours and hands.").arg(name.trimmed()));
+    say(tr("Kept as \"%1\", with this job's unit, hours, names, prices and sheet head.").arg(name.trimmed()));
 }
 
 void HouseRulesWindow::say(const QString& words) {

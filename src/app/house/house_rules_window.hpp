@@ -13,6 +13,8 @@
 
 namespace yes_square::app {
 
+class PictureBox;
+
 /// Every house rule of the job in hand, by the kind of work: what it is, its figure, what it usually is, whether it was
 /// changed here. A search looks through all of them. What is changed is an edit of the job, and undone like any; kept
 /// as a house it serves other jobs.
@@ -32,12 +34,13 @@ private:
     template <class Rules>
     void add_group(const char* name, Rules HouseRules::*rules);
     void add_form(const std::string& name, BoundForm* form);
+    void add_hands_page();
     QWidget* houses_row();
     void refresh();
     void search(const QString& words);
     void put_back(const QString& link);
     void fill_houses();
-    void take_chosen();
+    void take_chosen(bool all);
     void keep();
     void compare_with_chosen();
     void say(const QString& words);
@@ -49,6 +52,7 @@ private:
     QStackedWidget* pages_;
     QComboBox* house_;
     QLabel* said_;
+    PictureBox* logo_ = nullptr;
 };
 
 /// A member's name as words: "Rail stock".

@@ -45,7 +45,11 @@ void take_house(Job& job, const Job& house) {
     job.rules = house.rules;
     job.crew = house.crew;
     job.fitter = house.fitter;
+    job.fitters = house.fitters;
+    job.head = house.head;
     job.currency = house.currency;
+    job.catalogue.stock = house.catalogue.stock;
+    job.catalogue.supplies = house.catalogue.supplies;
     job.days.begins = house.days.begins;
     job.days.hours = house.days.hours;
     job.instrument = house.instrument;

@@ -195,10 +195,10 @@ std::vector<Choice> choices_for_run(const Workbench& bench) {
     const bool on_rail = hangs_by(Hanging::suspension_rail);
     const bool on_plates = hangs_by(Hanging::hook_brackets);
     const bool railed = on_rail || on_plates;
-    Choice& now =
-        add(tr_here("Screwed where it is"),
-            tr_here("begins at %1").arg(bench.along(bench.tape().near(plan.layout.left(), plan.layout.right()))), {},
-            plan.slide.lost, false);
+    Choice& now = add(
+        tr_here("Screwed where it is"),
+        tr_here("begins at %1").arg(bench.along(plan.tape, plan.tape.near(plan.layout.left(), plan.layout.right()))),
+        {}, plan.slide.lost, false);
     now.chosen = !railed;
     if (now.lines.isEmpty() && !railed)
         now.lines << tr_here("gives up nothing");

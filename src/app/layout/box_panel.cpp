@@ -35,6 +35,7 @@ void BoxPanel::build() {
     form_->fold(tr("Name, joints, what it carries"), "box-fold-made");
     FieldForm<WallBox>{*form_, "box"}
         .row("name")
+        .row("measured_from")
         .row("material")
         .row("side")
         .row("corner")

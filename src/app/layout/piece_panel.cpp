@@ -53,8 +53,8 @@ void PiecePanel::build_piece() {
     for (const char* member : {"kind", "children", "left", "width", "height", "depth"})
         rows.row(member);
     form_->fold(tr("Name, weight, floor, doors"), "piece-fold-weight");
-    for (const char* member : {"name", "mass_kg", "contents_kg", "top_load_kg", "floor", "floor_falls", "feet_back",
-                               "centre_up", "centre_back", "doors"})
+    for (const char* member : {"name", "measured_from", "mass_kg", "contents_kg", "top_load_kg", "floor", "floor_falls",
+                               "feet_back", "centre_up", "centre_back", "doors"})
         rows.row(member);
     rows.row("door_kg", [](const Piece& piece) { return piece.doors > 0; });
 }

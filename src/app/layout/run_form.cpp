@@ -94,7 +94,7 @@ void RunForm::build_end(const QString& label, const char* name, RunEnd Run::*mem
 
 void RunForm::build_place() {
     heading(tr("The run"));
-    FieldForm<Run>{*this, "run"}.row("name");
+    FieldForm<Run>{*this, "run"}.row("name").row("measured_from");
     build_end(tr("Begins at"), "run-start", &Run::start, false);
     build_end(tr("Ends at"), "run-end", &Run::end, true);
     choice(tr("Slack"), "run-slack", words_of<Slack>(), read<int>([](const Run& run) { return row_for(run.slack); }),
@@ -175,10 +175,13 @@ void RunForm::build_order() {
                    run.slack = Slack::by_hand;
                    run.left = left;
                }));
-    follow_tape(begins, tr("Left end at"), {tr("Right end at"), [this] {
-                                                const RunPlan* plan = bench().run_plan();
-                                                return plan ? plan->layout.right() - plan->layout.left() : Length{};
-                                            }});
+    follow_tape(begins, tr("Left end at"),
+                {tr("Right end at"),
+                 [this] {
+                     const RunPlan* plan = bench().run_plan();
+                     return plan ? plan->layout.right() - plan->layout.left() : Length{};
+                 },
+                 [this] { return bench().run() ? bench().run()->measured_from : std::nullopt; }});
 }
 
 } // namespace yes_square::app

@@ -95,7 +95,10 @@ void ShelfForm::build_board() {
     rows.row("load", [](const Shelf& shelf) { return way_of(shelf).carries_goods(); })
         .row("own_load_kg_per_m", [](const Shelf& shelf) { return shelf.load.kind == LoadKind::own; });
     fold(tr("Name and board"), "shelf-fold-board");
-    rows.row("name").row("material", [](const Shelf& shelf) { return !is_whole(shelf); }).row("thickness");
+    rows.row("name")
+        .row("measured_from")
+        .row("material", [](const Shelf& shelf) { return !is_whole(shelf); })
+        .row("thickness");
     // The first shelf under another finds its distance.
     number(tr("Shelves, one under another"), "shelf-tiers",
            {{}, Range::more_than_zero, static_cast<double>(most_of_count("tiers")), {}, false},

@@ -71,16 +71,20 @@ ReadingsSpec hole_editor(Workbench& bench) {
 }
 
 /// What stands along a shelf at places of its own, from its left end.
-constexpr int leg_kind = 3; ///< rods come after
+constexpr int leg_kind = 3;
+constexpr std::array other_kinds{OtherKind::leg, OtherKind::rod, OtherKind::angled_screw}; ///< from there on
 constexpr std::array along{&Shelf::joints, &Shelf::hangers, &Shelf::pins};
 
 ReadingsSpec along_editor(Workbench& bench) {
     ReadingsSpec spec;
     spec.name = QStringLiteral("along");
     spec.kind_label = tr_here("Along it");
-    spec.kinds = {tr_here("Joint between boards"), tr_here("Hanger from the ceiling"),
-                  tr_here("Place pinned: a bracket, rod or upright"), tr_here("Leg"),
-                  tr_here("Rod among the brackets")};
+    spec.kinds = {tr_here("Joint between boards"),
+                  tr_here("Hanger from the ceiling"),
+                  tr_here("Place pinned: a bracket, rod or upright"),
+                  tr_here("Leg"),
+                  tr_here("Rod among the brackets"),
+                  tr_here("Screw at an angle, as over a door")};
     spec.fields = [](int kind) {
         std::vector<ReadingField> fields{{QStringLiteral("at"), tr_here("From the left end"), false, false, true}};
         if (kind == leg_kind)
@@ -90,7 +94,7 @@ ReadingsSpec along_editor(Workbench& bench) {
     spec.add = [&bench](Wall& wall, int kind, const std::vector<std::optional<Length>>& figures) {
         if (Shelf* shelf = on_wall(bench, wall)) {
             if (kind >= leg_kind) {
-                shelf->others.push_back({kind == leg_kind ? OtherKind::leg : OtherKind::rod, *figures[0],
+                shelf->others.push_back({other_kinds[static_cast<std::size_t>(kind - leg_kind)], *figures[0],
                                          kind == leg_kind ? *figures[1] : Length{}});
                 return;
             }
@@ -115,8 +119,9 @@ ReadingsSpec along_editor(Workbench& bench) {
                 rows.push_back({shelf->place_of(other),
                                 other.kind == OtherKind::leg
                                     ? tr_here("Leg at %1, %2 out").arg(at, text(format(other.out, voice.unit)))
-                                : other.kind == OtherKind::rod ? tr_here("Rod at %1").arg(at)
-                                                               : tr_here("End strip at %1").arg(at),
+                                : other.kind == OtherKind::rod          ? tr_here("Rod at %1").arg(at)
+                                : other.kind == OtherKind::angled_screw ? tr_here("Angled screw at %1").arg(at)
+                                                                        : tr_here("End strip at %1").arg(at),
                                 static_cast<int>(along.size()), i});
             }
         }

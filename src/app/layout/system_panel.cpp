@@ -124,8 +124,8 @@ void SystemPanel::build_system() {
         rows.row(member);
     rows.row("top", hung);
     system_->fold(tr("What it is made of"), "system-fold-made");
-    for (const char* member : {"material", "panel", "rod_stuff", "rod_diameter", "end_cup", "cleat_breadth",
-                               "cleat_thickness", "first_hole", "crew", "children"})
+    for (const char* member : {"measured_from", "material", "panel", "rod_stuff", "rod_diameter", "end_cup",
+                               "cleat_breadth", "cleat_thickness", "first_hole", "crew", "children"})
         rows.row(member);
 }
 

@@ -281,11 +281,11 @@ bool write_templates(Page& page, const Job& job, const Plan& plan) {
     // What a page of the sheets leaves for a drawing, less a little, so that nothing is pushed onto the next.
     const double height = page.body_height() - 4;
     for (std::size_t w = 0; w < plan.walls.size(); ++w) {
-        const auto write = [&](const std::vector<TemplatePage>& tiles, const QString& what) {
+        const auto write = [&](const std::vector<TemplatePage>& tiles, const QString& what, const Tape& tape) {
             for (const TemplatePage& tile : tiles) {
                 any = true;
                 page.begin(text(tile.name), what.arg(text(job.title), text(job.walls[w].name)));
-                write_tape(page, job.walls[w].tape());
+                write_tape(page, tape);
                 page.drawing([&](double, double) { return tile.drawing; }, tile.drawing.height);
             }
         };
@@ -294,13 +294,15 @@ bool write_templates(Page& page, const Job& job, const Plan& plan) {
             things[mark.item].push_back(mark);
         for (const auto& [item, marks] : things) {
             const std::string name = text(say(marks.front().what, voice)).section(QLatin1Char(':'), 0, 0).toStdString();
-            write(drill_template(name, marks, plan.walls[w]->tape, page.width(), height, voice),
-                  tr("%1. %2. Drilling template at full size"));
+            const Tape& tape = marks.front().tape;
+            write(drill_template(name, marks, tape, page.width(), height, voice),
+                  tr("%1. %2. Drilling template at full size"), tape);
         }
         const auto write_cut_outs = [&](const std::string& name, const std::optional<BoardFromAbove>& board) {
             if (board)
                 write(cut_out_template(name, *board, page.width(), height, voice),
-                      tr("%1. %2. Cut-outs at full size, as seen from above: tape it to the board"));
+                      tr("%1. %2. Cut-outs at full size, as seen from above: tape it to the board"),
+                      plan.walls[w]->tape);
         };
         for (std::size_t i = 0; i < plan.walls[w]->shelves.size(); ++i)
             write_cut_outs(job.walls[w].shelves[i].name,

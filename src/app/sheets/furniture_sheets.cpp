@@ -8,7 +8,6 @@
 
 #include "core/plan/cautions.hpp"
 #include "core/sheets/elevation.hpp"
-#include "core/sheets/part_labels.hpp"
 #include "core/sheets/side_view.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/stability/inventory.hpp"
@@ -48,14 +47,15 @@ public:
 private:
     QString shown(const Quantity& quantity) const { return text(say(quantity, voice_)); }
     QString shown(Length length) const { return shown(quantity(length)); }
-    QString along(Length x) const { return shown(yes_square::along(wall_, x)); }
+    QString along(Length x) const { return shown(yes_square::along(tape_, x)); }
     QString said(const Sentence& sentence) const { return text(say(sentence, voice_)); }
     QString used(Utilisation utilisation) const { return shown(ratio(utilisation)); }
 
     /// Heading, the wall with the thing on it, and what is wrong with it.
-    void begin(const std::string& id, const std::string& name, const std::vector<Check>& checks) {
+    void begin(const std::string& id, const std::string& name, const ThingPlan& plan) {
         page_.begin(tr("%1, %2").arg(text(wall_.name), text(name)), under(job_));
-        write_tape(page_, wall_.tape());
+        write_tape(page_, plan.tape);
+        tape_ = plan.tape.told_once();
         page_.drawing(
             [&](double width, double height) {
                 ElevationFrame frame;
@@ -63,11 +63,12 @@ private:
                 frame.height = height;
                 frame.text = 2.7;
                 frame.selected_thing = id;
+                frame.tape = tape_;
                 return draw_elevation(wall_, plan_, frame, voice_).drawing;
             },
             elevation_height);
         for (const Severity severity : {Severity::error, Severity::warning})
-            for (const Check& check : checks)
+            for (const Check& check : plan.checks)
                 if (check.severity == severity)
                     page_.item(severity == Severity::error ? QStringLiteral("!") : QStringLiteral("-"),
                                severity == Severity::error ? tr("WRONG: %1").arg(said(check.message))
@@ -103,7 +104,7 @@ private:
     }
 
     void sheet(const StorageSystem& system, const SystemPlan& plan) {
-        begin(system.id, system.name, plan.checks);
+        begin(system.id, system.name, plan);
         page_.heading(tr("Bays, left to right"));
         std::vector<QStringList> rows;
         for (std::size_t i = 0; i < plan.bays.size(); ++i) {
@@ -112,7 +113,7 @@ private:
             for (const Fits& each : bay.fits)
                 fits << said(words(each, system.bays[i]));
             rows.push_back({QString::number(bay.number), text(say(words(system.bays[i].kind), voice_)),
-                            along(wall_.tape().near(bay.left, bay.left + bay.width)), shown(bay.width),
+                            along(tape_.near(bay.left, bay.left + bay.width)), shown(bay.width),
                             fits.join(QStringLiteral("; "))});
         }
         page_.table({tr("Bay"), tr("For"), tr("From ref. end"), tr("Wide"), tr("What fits")}, rows,
@@ -173,7 +174,7 @@ private:
     }
 
     void sheet(const Piece& piece, const PiecePlan& plan) {
-        begin(piece.id, piece.name, plan.checks);
+        begin(piece.id, piece.name, plan);
         page_.heading(tr("Verdict: %1").arg(text(say(words(plan.verdict), voice_))));
         page_.write(
             tr("%1 x %2 x %3, %4 empty. After ASTM F2057-23, from memory; an adult's pull is a house rule. Goods "
@@ -222,7 +223,7 @@ private:
     }
 
     void sheet(const WallBox& box, const BoxPlan& plan) {
-        begin(box.id, box.name, plan.checks);
+        begin(box.id, box.name, plan);
         page_.heading(tr("Cut list"));
         std::vector<QStringList> rows;
         for (const BoxPart& part : plan.pieces)
@@ -241,7 +242,7 @@ private:
     }
 
     void sheet(const HungCabinet& hung, const HungPlan& plan) {
-        begin(hung.id, hung.unit.name, plan.checks);
+        begin(hung.id, hung.unit.name, plan);
         page_.heading(tr("Verdict: %1").arg(text(say(words(plan.verdict), voice_))));
         page_.write(tr("As found its worst screw is used to %1. To add: %2 at the top, %3 at the bottom.")
                         .arg(used(plan.utilisation))
@@ -255,7 +256,7 @@ private:
     /// Of any kind: its holes and what holds them, the bits in order, its parts, its steps.
     /// Of a kind that has no more to tell than any thing.
     void sheet(const auto&, const ThingPlan& plan) {
-        begin(plan.id, plan.name, plan.checks);
+        begin(plan.id, plan.name, plan);
         page_.heading(tr("Fixings to the wall"));
         screws(plan.holes);
         std::vector<QStringList> rows;
@@ -291,28 +292,13 @@ private:
     const Wall& wall_;
     const WallPlan& plan_;
     const Voice voice_;
+    Tape tape_ = {}; ///< of the page in hand, whose head says its end
 };
 
 } // namespace
 
 bool write_furniture(Page& page, const Job& job, const Plan& plan, std::size_t wall) {
     return FurnitureSheets{page, job, plan, wall}.write();
-}
-
-bool write_part_labels(Page& page, const Job& job, const Plan& plan) {
-    const Voice voice = app::voice(job.unit);
-    bool any = false;
-    for (const auto& wall : plan.walls)
-        for (const SystemPlan& system : wall->systems) {
-            const double room = page.body_height();
-            for (const Drawing& labels : part_label_pages(system, page.width(), room, voice)) {
-                page.begin(tr("Labels: %1").arg(text(system.name)),
-                           tr("%1. Cut out, stick one on each part before it is carried.").arg(text(job.title)));
-                page.drawing([&](double, double) { return labels; }, room);
-                any = true;
-            }
-        }
-    return any;
 }
 
 bool write_inventory(Page& page, const Job& job, const Plan& plan) {

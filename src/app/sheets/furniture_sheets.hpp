@@ -8,9 +8,6 @@ namespace yes_square::app {
 /// The sheets of a wall's wardrobes, pieces, boxes, hung cabinets and battens. Whether there were any.
 bool write_furniture(Page& page, const Job& job, const Plan& plan, std::size_t wall);
 
-/// Labels for the parts of every wardrobe. Whether there were any.
-bool write_part_labels(Page& page, const Job& job, const Plan& plan);
-
 /// Every piece that could tip with its verdict, to be handed over and signed. Whether there were any.
 bool write_inventory(Page& page, const Job& job, const Plan& plan);
 

@@ -7,6 +7,7 @@
 #include <QBuffer>
 #include <QDate>
 #include <QFontMetricsF>
+#include <QImage>
 #include <QLocale>
 #include <QPagedPaintDevice>
 #include <QPdfWriter>
@@ -28,18 +29,26 @@ struct PageRange {
     int total = 0;
 };
 
+/// Whose sheets they are: in the margin over every page.
+struct PageHead {
+    QString firm;
+    QString address;
+    QImage logo;
+};
+
 /// A page in mm, filled from the top; goes on to the next when a block does not fit.
 class Page {
 public:
     /// @param width, height  of the paper, in mm
     /// @param revision  of the job, at every foot, with what else every sheet says
-    Page(QPainter& painter, QPagedPaintDevice& device, double width, double height, double per_mm, QString revision,
-         PageRange range = {})
+    Page(QPainter& painter, QPagedPaintDevice& device, double width, double height, double per_mm, PageHead head,
+         QString revision, PageRange range = {})
         : painter_{painter}
         , device_{device}
         , width_{width}
         , height_{height}
         , per_mm_{per_mm}
+        , head_{std::move(head)}
         , revision_{std::move(revision)}
         , range_{range} {}
 
@@ -51,20 +60,14 @@ public:
     double left_over() const { return height_ - sheet_margin - 6 - at_; }
 
     void begin(const QString& heading, const QString& under) {
-        ++number_;
-        const bool wanted = number_ >= range_.first && number_ <= range_.last;
-        // A page outside the range is filled far off the paper, so that those after it stay what they are.
-        if (wanted == off_)
-            painter_.translate(off_ ? -far_off : far_off, 0);
-        off_ = !wanted;
-        if (wanted && printed_++ > 0)
-            device_.newPage();
+        next_page();
         at_ = sheet_margin;
         heading_ = heading;
         write(heading, 5.5, true);
         write(under, small_type, false);
         at_ += 1.5;
         foot();
+        head();
     }
 
     void write(const QString& words, double size, bool bold, double indent = 0, const QColor& colour = Qt::black) {
@@ -114,24 +117,18 @@ public:
             table_row(cells, shares, false);
     }
 
-    /// A framed label: a large line, what it is on, small lines, and a line to write on.
-    void label(const QString& large, const QString& title, const QStringList& lines, const QString& to_sign) {
-        const double inside = 4;
-        const double height = 2 * inside + body_type * type_line * (3.6 + 1.3 * static_cast<double>(lines.size()));
-        make_room(height + 4);
-        const double top = at_;
-        at_ += inside;
-        write(title, body_type, true, inside);
-        write(large, body_type * 1.9, true, inside);
-        for (const QString& line : lines)
-            write(line, small_type, false, inside);
-        at_ += 1.5;
-        write(to_sign, body_type, false, inside);
-        at_ += inside;
-        painter_.setPen(QPen{Qt::black, 0.3 * per_mm_, Qt::DashLine});
-        painter_.setBrush(Qt::NoBrush);
-        painter_.drawRect(QRectF{sheet_margin * per_mm_, top * per_mm_, width() * per_mm_, (at_ - top) * per_mm_});
-        at_ += 4;
+    /// A whole sheet of paper with nothing on it but a drawing of that size, as sheets of stickers are.
+    /// @param margins  its margins are free for the page's head and foot
+    void bare(const Drawing& drawing, bool margins) {
+        next_page();
+        if (margins) {
+            head();
+            foot();
+        }
+        at_ = 0;
+        paint_at(
+            0, [&](double, double) { return drawing; }, width_, height_);
+        at_ = height_;
     }
 
     void drawing(const std::function<Drawing(double width, double height)>& draw, double height) {
@@ -151,7 +148,7 @@ public:
         paper.setResolution(qRound(per_mm_ * mm_per_inch));
         QPainter painter{&paper};
         painter.setFont(painter_.font());
-        Page trial{painter, paper, width_, height_, per_mm_, revision_};
+        Page trial{painter, paper, width_, height_, per_mm_, head_, revision_};
         trial.trial_ = true;
         write(trial);
         return trial.pages();
@@ -174,6 +171,16 @@ public:
     }
 
 private:
+    void next_page() {
+        ++number_;
+        const bool wanted = number_ >= range_.first && number_ <= range_.last;
+        // A page outside the range is filled far off the paper, so that those after it stay what they are.
+        if (wanted == off_)
+            painter_.translate(off_ ? -far_off : far_off, 0);
+        off_ = !wanted;
+        if (wanted && printed_++ > 0)
+            device_.newPage();
+    }
     /// Words where they stand; of a trial only the room they take counts.
     void put(const QRectF& where, int flags, const QString& words) {
         if (!trial_)
@@ -232,6 +239,28 @@ private:
         begin(heading_, tr("continued"));
     }
 
+    /// Firm and address at the right of the upper margin, the logo beside them: nothing of the page makes room for it.
+    void head() {
+        constexpr double top = 4;
+        constexpr double high = 8;
+        double right = width_ - sheet_margin;
+        if (!head_.logo.isNull() && !trial_) {
+            const double broad = high * head_.logo.width() / std::max(1, head_.logo.height());
+            painter_.drawImage(QRectF{(right - broad) * per_mm_, top * per_mm_, broad * per_mm_, high * per_mm_},
+                               head_.logo);
+            right -= broad + 2;
+        }
+        painter_.setPen(Qt::black);
+        const auto line = [&](double down, bool bold, const QString& words) {
+            painter_.setFont(font_of(small_type, bold));
+            put(QRectF{sheet_margin * per_mm_, (top + down) * per_mm_, (right - sheet_margin) * per_mm_,
+                       high / 2 * per_mm_},
+                Qt::AlignRight | Qt::AlignVCenter, words);
+        };
+        line(0, true, head_.firm);
+        line(high / 2, false, head_.address);
+    }
+
     void foot() {
         painter_.setFont(font_of(small_type, false));
         painter_.setPen(Qt::black);
@@ -254,6 +283,7 @@ private:
     double width_;
     double height_;
     double per_mm_;
+    PageHead head_;
     static constexpr double far_off = 1e6;
     QString revision_;
     PageRange range_;

@@ -50,14 +50,14 @@ public:
 private:
     QString shown(const Quantity& quantity) const { return text(say(quantity, voice_)); }
     QString shown(Length length) const { return shown(quantity(length)); }
-    QString along(Length x) const { return shown(yes_square::along(wall_, x)); }
+    QString along(Length x) const { return shown(yes_square::along(plan_.tape.told_once(), x)); }
     QString said(const Sentence& sentence) const { return text(say(sentence, voice_)); }
 
     void begin(const QString& heading) { page_.begin(heading, under(job_)); }
 
     void overview() {
         begin(tr("%1, %2").arg(text(wall_.name), text(plan_.name)));
-        write_tape(page_, wall_.tape());
+        write_tape(page_, plan_.tape);
         page_.drawing(
             [&](double width, double height) {
                 ElevationFrame frame;
@@ -66,6 +66,7 @@ private:
                 frame.text = 2.7;
                 frame.selected_run = run_.id;
                 frame.lines = lines_;
+                frame.tape = plan_.tape;
                 return draw_elevation(wall_, wall_plan_, frame, voice_).drawing;
             },
             105);
@@ -81,13 +82,13 @@ private:
         page_.heading(tr("Units, left to right"));
         std::vector<QStringList> rows;
         for (const UnitPlan& unit : plan_.units)
-            rows.push_back({text(unit.name), along(wall_.tape().near(unit.place.left, unit.place.right())),
+            rows.push_back({text(unit.name), along(plan_.tape.near(unit.place.left, unit.place.right())),
                             shown(unit.place.width), shown(unit.bottom),
                             unit.loaded_mass > 0 ? shown(quantity(unit.lift_mass)) : QString{},
                             unit.utilisation.known() && unit.tension + unit.shear > 0 ? shown(ratio(unit.utilisation))
                                                                                       : QString{}});
         page_.table({tr("Unit"),
-                     wall_.tape().from_right() ? tr("Right edge, from ref. end") : tr("Left edge, from ref. end"),
+                     plan_.tape.from_right() ? tr("Right edge, from ref. end") : tr("Left edge, from ref. end"),
                      tr("Width"), tr("Bottom, up"), tr("To lift"), tr("Screws used")},
                     rows, {0.28, 0.2, 0.14, 0.14, 0.12, 0.12});
         marks();
@@ -125,7 +126,7 @@ private:
         for (const IslandHold& hold : plan_.islands) {
             page_.heading(
                 tr("Held to the floor, from %1 to %2")
-                    .arg(along(wall_.tape().near(hold.from, hold.to)), along(wall_.tape().far(hold.from, hold.to))));
+                    .arg(along(plan_.tape.near(hold.from, hold.to)), along(plan_.tape.far(hold.from, hold.to))));
             if (hold.frame_height > Length{})
                 page_.write(tr("Frame %1 by %2, %3 high")
                                 .arg(shown(hold.to - hold.from), shown(hold.frame_depth), shown(hold.frame_height)),
@@ -149,18 +150,15 @@ private:
         page_.heading(tr("Cut for this run"));
         std::vector<QStringList> rows;
         for (const RunPiece& piece : plan_.pieces) {
-            static constexpr std::array names{
-                QT_TRANSLATE_NOOP("Sheets", "Worktop"), QT_TRANSLATE_NOOP("Sheets", "Plinth"),
-                QT_TRANSLATE_NOOP("Sheets", "Suspension rail"), QT_TRANSLATE_NOOP("Sheets", "Temporary ledger")};
             QStringList cuts;
             for (const Length cut : piece.cuts)
                 cuts << shown(cut);
             QStringList places;
             for (const Length place : piece.fixings)
                 places << along(place);
-            rows.push_back({tr(names[static_cast<std::size_t>(piece.what)]), cuts.join(QStringLiteral(" + ")),
+            rows.push_back({text(say(words(piece.what), voice_)), cuts.join(QStringLiteral(" + ")),
                             piece.breadth > Length{} ? shown(piece.breadth) : QString{},
-                            along(wall_.tape().near(piece.from, piece.to)), shown(piece.z),
+                            along(plan_.tape.near(piece.from, piece.to)), shown(piece.z),
                             places.join(QStringLiteral(", "))});
         }
         page_.table({tr("Piece"), tr("Lengths"), tr("Broad"), tr("From"), tr("Up"), tr("Screwed at")}, rows,

@@ -21,7 +21,15 @@ Drawing picture_of(const Wall& wall, const WallPlan& plan, const std::string& it
 }
 
 void write_tape(Page& page, const Tape& tape) {
-    if (tape.from_right())
+    if (tape.turned)
+        page.write(
+            tape.from_right()
+                ? tr("This one is measured from the RIGHT end of the wall, other than the rest: hook the tape on "
+                     "there")
+                : tr("This one is measured from the LEFT end of the wall, other than the rest: hook the tape on "
+                     "there"),
+            body_type, true);
+    else if (tape.from_right())
         page.write(tr("Measured from the RIGHT end of the wall: hook the tape on there"), body_type, true);
 }
 

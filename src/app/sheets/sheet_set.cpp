@@ -4,6 +4,7 @@
 #include "app/sheets/day_sheets.hpp"
 #include "app/sheets/finding_sheet.hpp"
 #include "app/sheets/furniture_sheets.hpp"
+#include "app/sheets/label_sheets.hpp"
 #include "app/sheets/thing_sheets.hpp"
 #include "core/reckon/reckon.hpp"
 
@@ -15,8 +16,8 @@ namespace {
 
 bool write_all(Page& page, const Job& job, const Plan& plan) {
     const bool any = write_things(page, job, plan);
-    write_load_labels(page, job, plan);
-    write_part_labels(page, job, plan);
+    write_plain_load_labels(page, job, plan);
+    write_plain_part_labels(page, job, plan);
     write_inventory(page, job, plan);
     return any;
 }
@@ -24,8 +25,16 @@ bool write_all(Page& page, const Job& job, const Plan& plan) {
 /// As somebody wants them who hooks the tape on at the other end this time: the job itself stays as it is.
 bool write_from_other_ends(Page& page, const Job& job, const Plan&) {
     Job turned = job;
-    for (Wall& wall : turned.walls)
-        wall.measured_from = wall.tape().from_right() ? TapeEnd::left : TapeEnd::right;
+    const auto turn = [](TapeEnd& end) { end = end == TapeEnd::left ? TapeEnd::right : TapeEnd::left; };
+    for (Wall& wall : turned.walls) {
+        turn(wall.measured_from);
+        for_each_kind(Things{}, [&]<class Kind>() {
+            if constexpr (requires(Kind thing) { thing.measured_from; })
+                for (Kind& thing : wall.*parts_of<Kind>)
+                    if (thing.measured_from)
+                        turn(*thing.measured_from);
+        });
+    }
     return write_things(page, turned, reckon(turned));
 }
 
@@ -44,12 +53,16 @@ bool write_steps_and_days(Page& page, const Job& job, const Plan& plan) {
 
 bool write_hand_over_and_labels(Page& page, const Job& job, const Plan& plan) {
     const bool any = write_hand_over(page, job, plan);
-    write_load_labels(page, job, plan);
+    write_plain_load_labels(page, job, plan);
     write_inventory(page, job, plan);
     return any;
 }
 
 } // namespace
+
+QPageSize SheetSet::paper_of(const Job& job) const {
+    return paper ? paper(job) : QPageSize{is_imperial(job.unit) ? QPageSize::Letter : QPageSize::A4};
+}
 
 const std::vector<SheetSet>& sheet_sets() {
     static const std::vector<SheetSet> all{
@@ -62,8 +75,10 @@ const std::vector<SheetSet>& sheet_sets() {
          write_steps_and_days, true},
         {QStringLiteral("templates"), tr("Drilling templates 1:1"), tr("Nothing in this job is drilled for."),
          write_templates, true},
-        {QStringLiteral("part-labels"), tr("Part labels"), tr("No wardrobe in this job has parts to label."),
-         write_part_labels},
+        {QStringLiteral("part-labels"), tr("Part labels"),
+         tr("Nothing in this job is cut, so there are no parts to label."), write_part_labels, false, label_paper},
+        {QStringLiteral("load-labels"), tr("Load labels"), tr("No shelf is in this job."), write_load_labels, false,
+         label_paper},
         {QStringLiteral("inventory"), tr("Tipping inventory"), tr("Nothing in this job is so tall that it could tip."),
          write_inventory},
         {QStringLiteral("finding"), tr("Finding of what hangs already"),

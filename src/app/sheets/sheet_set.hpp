@@ -3,6 +3,7 @@
 #include "app/sheets/page.hpp"
 #include "core/plan/plan.hpp"
 
+#include <QPageSize>
 #include <QString>
 #include <vector>
 
@@ -15,6 +16,10 @@ struct SheetSet {
     QString when_none;                                           ///< said where there is nothing to print
     bool (*write)(Page& page, const Job& job, const Plan& plan); ///< whether there was anything
     bool of_the_day = false;                                     ///< handed out besides the sheets of the things
+    QPageSize (*paper)(const Job& job) = nullptr;                ///< that it wants; none: as the job's other sheets
+
+    /// What it is printed on: A4 in a metric job, Letter in an inch one, where it does not say otherwise.
+    QPageSize paper_of(const Job& job) const;
 
     bool operator==(const SheetSet& other) const { return file_name == other.file_name; }
 };

@@ -3,12 +3,12 @@
 #include "core/job/field_visits.hpp"
 #include "core/measure/conversions.hpp"
 
+#include "app/bench/picture_box.hpp"
 #include "app/bench/words.hpp"
 #include "app/sheets/page.hpp"
 #include "app/sheets/revision.hpp"
 
 #include <QBuffer>
-#include <QPageSize>
 #include <QPdfWriter>
 #include <QSaveFile>
 #include <algorithm>
@@ -29,6 +29,7 @@ void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, cons
     const QSizeF size = paper.size(QPageSize::Millimeter);
     const QString revision =
         tr("Revision %1, timber joints by %2").arg(revision_of(job), text(enum_name(job.rules.timber)));
+    const PageHead head{text(job.head.firm), text(job.head.address), picture_of(job.head.logo)};
     {
         QBuffer nowhere;
         nowhere.open(QIODevice::WriteOnly);
@@ -37,11 +38,11 @@ void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, cons
         pdf.setPageSize(paper);
         pdf.setPageMargins(QMarginsF{0, 0, 0, 0});
         QPainter counting{&pdf};
-        Page page{counting, pdf, size.width(), size.height(), resolution / mm_per_inch, revision, {0, 0, 0}};
+        Page page{counting, pdf, size.width(), size.height(), resolution / mm_per_inch, head, revision, {0, 0, 0}};
         fill(page, job, plan, set);
         range.total = page.pages();
     }
-    Page page{painter, device, size.width(), size.height(), resolution / mm_per_inch, revision, range};
+    Page page{painter, device, size.width(), size.height(), resolution / mm_per_inch, head, revision, range};
     fill(page, job, plan, set);
 }
 
@@ -66,7 +67,7 @@ QString write_sheets_pdf(const QString& path, const Job& job, const Plan& plan, 
         QPdfWriter pdf{&file};
         pdf.setResolution(resolution);
         pdf.setTitle(text(job.title));
-        pdf.setPageSize(QPageSize{is_imperial(job.unit) ? QPageSize::Letter : QPageSize::A4});
+        pdf.setPageSize(set.paper_of(job));
         pdf.setPageMargins(QMarginsF{0, 0, 0, 0});
         QPainter painter{&pdf};
         if (!painter.isActive())

@@ -58,9 +58,9 @@ QString heights_at(const ShelfPlan& plan, std::size_t place, const Voice& voice)
 /// What holds a place, or one of its holes.
 QString held_by(const BracketPlan& place, const std::optional<Fixing>& fixing, const Voice& voice) {
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
-    if (place.other && place.other->kind == OtherKind::leg)
+    if (place.is(OtherKind::leg))
         return tr("a leg of wood, %1 out of the wall: no hole").arg(shown(quantity(place.other->out)));
-    if (place.other && !place.rod)
+    if (place.other && !place.let_in)
         return tr("a strip on the side wall, its screws as said above");
     if (!fixing)
         return tr("lining anchor as its packet says, steadies only");
@@ -74,7 +74,8 @@ QString held_by(const BracketPlan& place, const std::optional<Fixing>& fixing, c
 }
 
 /// Where each place is and what it holds in; what is alike of all is said once.
-void write_marks(Page& page, const ShelfPlan& plan, const Wall& wall, const Voice& voice) {
+void write_marks(Page& page, const ShelfPlan& plan, const Voice& voice) {
+    const Tape tape = plan.tape.told_once(); // the page's head says it
     const auto shown = [&](const Quantity& quantity) { return text(say(quantity, voice)); };
     QStringList heights;
     std::vector<std::pair<QString, QStringList>> fixings; // and the places, or holes, that take them
@@ -94,7 +95,7 @@ void write_marks(Page& page, const ShelfPlan& plan, const Wall& wall, const Voic
     std::vector<QStringList> rows;
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
         const BracketPlan& place = plan.brackets[i];
-        QStringList row{QString::number(i + 1), shown(along(wall, place.x)), text(say(words(place.substrate), voice)),
+        QStringList row{QString::number(i + 1), shown(along(tape, place.x)), text(say(words(place.substrate), voice)),
                         shown(ratio(place.fixing_utilisation))};
         if (!alike)
             row << heights[static_cast<qsizetype>(i)];
@@ -133,7 +134,8 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
     const auto said = [&](const Sentence& sentence) { return text(say(sentence, voice)); };
 
     page.begin(tr("%1, %2").arg(text(wall.name), text(shelf.name)), under(job));
-    write_tape(page, wall.tape());
+    write_tape(page, plan.tape);
+    const Tape tape = plan.tape.told_once();
     page.drawing(
         [&](double width, double height) {
             ElevationFrame frame;
@@ -141,6 +143,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
             frame.height = height;
             frame.text = 2.7 * set.type;
             frame.selected_shelf = shelf.id;
+            frame.tape = plan.tape;
             return draw_elevation(wall, wall_plan, frame, voice).drawing;
         },
         set.elevation);
@@ -166,7 +169,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
                             ? tr("hollow, skins of %1, %2")
                                   .arg(shown(stock(shelf.hollow->skin)), text(properties(shelf.material).words))
                             : text(properties(shelf.material).words),
-                        shown(quantity(plan.mass)), shown(along(wall, shelf.left)), shown(along(wall, shelf.right())),
+                        shown(quantity(plan.mass)), shown(along(tape, shelf.left)), shown(along(tape, shelf.right())),
                         shown(quantity(shelf.height)), shown(quantity(shelf.underside()))),
                body_type, false);
     if (const auto board = from_above(shelf, plan); board && !shelf.cut_outs.empty())
@@ -181,9 +184,9 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
             page.item(
                 QStringLiteral("-"),
                 piece.front == piece.back
-                    ? tr("Board from %1, cut to %2").arg(shown(along(wall, piece.left)), shown(quantity(piece.back)))
+                    ? tr("Board from %1, cut to %2").arg(shown(along(tape, piece.left)), shown(quantity(piece.back)))
                     : tr("Board from %1, cut to %2 at its back and %3 at its front")
-                          .arg(shown(along(wall, piece.left)), shown(quantity(piece.back)),
+                          .arg(shown(along(tape, piece.left)), shown(quantity(piece.back)),
                                shown(quantity(piece.front))),
                 false);
     if (!plan.back_cuts.empty()) {
@@ -229,7 +232,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
         page.heading(plan.bracket && way_of(shelf).chooses_bracket()
                          ? tr("Marks and drilling: %1, arm up against the board").arg(text(plan.bracket->name))
                          : tr("Marks and drilling"));
-        write_drilling(page, wall, wall_plan, plan.holes, voice, [&] { write_marks(page, plan, wall, voice); });
+        write_drilling(page, wall, wall_plan, plan.holes, voice, [&] { write_marks(page, plan, voice); });
     }
 
     for (const Check& check : plan.checks)
@@ -297,34 +300,6 @@ void write_noggings(Page& page, const Job& job, const WallPlan& plan) {
 }
 
 } // namespace
-
-bool write_load_labels(Page& page, const Job& job, const Plan& plan) {
-    const Voice voice = app::voice(job.unit);
-    bool begun = false;
-    for (std::size_t w = 0; w < plan.walls.size(); ++w)
-        for (std::size_t i = 0; i < plan.walls[w]->shelves.size(); ++i) {
-            const Shelf& shelf = job.walls[w].shelves[i];
-            const auto holds = capacity(job, plan, shelf.id);
-            if (!holds)
-                continue;
-            if (!begun)
-                page.begin(
-                    tr("Load labels"),
-                    tr("%1. Cut out, stick under or behind each when it is up, date and sign.").arg(text(job.title)));
-            begun = true;
-            const LoadLabel label = load_label(job.walls[w], shelf, plan.walls[w]->shelves[i], *holds);
-            page.label(
-                text(say(label.greatest, voice)), tr("%1, %2").arg(text(label.name), text(label.wall)),
-                [&] {
-                    QStringList lines;
-                    for (const Sentence& line : label.assumes)
-                        lines << text(say(line, voice));
-                    return lines;
-                }(),
-                tr("Hung on ____________  by ______________________"));
-        }
-    return begun;
-}
 
 bool write_things(Page& page, const Job& job, const Plan& plan) {
     bool any = false;

@@ -9,7 +9,4 @@ namespace yes_square::app {
 /// steps: wall after wall. Whether there was any.
 bool write_things(Page& page, const Job& job, const Plan& plan);
 
-/// A label for every shelf, to be cut out. Whether there was any.
-bool write_load_labels(Page& page, const Job& job, const Plan& plan);
-
 } // namespace yes_square::app

@@ -8,7 +8,9 @@
 #include <QRegularExpression>
 #include <QSaveFile>
 #include <QStandardPaths>
+#include <algorithm>
 #include <fcntl.h>
+#include <functional>
 #include <unistd.h>
 
 namespace yes_square::app {
@@ -39,6 +41,12 @@ void clean_leftovers(const QString& path) {
         if (const QString suffix = left.fileName().mid(file.fileName().size() + 1);
             ending.match(suffix).hasMatch() && suffix != QStringLiteral("unsave"))
             QFile::remove(left.absoluteFilePath());
+}
+
+/// "harbour-lane versions", beside the job.
+QString versions_of(const QString& job_path) {
+    const QFileInfo job{job_path};
+    return job.dir().filePath(tr("%1 versions").arg(job.completeBaseName()));
 }
 
 } // namespace
@@ -172,7 +180,26 @@ QString JobStore::write(const QString& path, const Job& job) const {
             QFile::rename(beside, before);
         }
     }
-    return write_atomically(path, bytes);
+    QString problem = write_atomically(path, bytes);
+    if (problem.isEmpty())
+        keep_version(path, bytes);
+    return problem;
+}
+
+/// A job that is saved stands; that its version cannot be kept besides is no reason to say it was not.
+void JobStore::keep_version(const QString& path, const std::string& bytes) {
+    constexpr int most = 40;
+    QDir folder{versions_of(path)};
+    const QStringList kept = folder.entryList({QStringLiteral("*.yesq")}, QDir::Files, QDir::Name);
+    if (!kept.isEmpty() && read_file(folder.filePath(kept.last())) == bytes)
+        return;
+    if (!folder.mkpath(QStringLiteral(".")) || QFileInfo{folder.path()}.isSymLink())
+        return;
+    const QString now = QDateTime::currentDateTime().toString(QStringLiteral("yyyy-MM-dd HH.mm.ss.zzz"));
+    if (!write_atomically(folder.filePath(now + QStringLiteral(".yesq")), bytes).isEmpty())
+        return;
+    for (qsizetype i = 0; i + most <= kept.size(); ++i)
+        folder.remove(kept[i]);
 }
 
 QString JobStore::save(const Job& job) {
@@ -233,10 +260,13 @@ QString JobStore::keep_autosave() const {
 
 QStringList JobStore::older_versions() const {
     const QFileInfo file{path_.isEmpty() ? untitled_ : path_};
+    QFileInfoList found = file.dir().entryInfoList(
+        {file.fileName() + QLatin1Char('~'), file.fileName() + QStringLiteral(".unsaved-*")}, QDir::Files);
+    if (!path_.isEmpty())
+        found += QDir{versions_of(path_)}.entryInfoList({QStringLiteral("*.yesq")}, QDir::Files);
+    std::ranges::stable_sort(found, std::greater{}, [](const QFileInfo& each) { return each.lastModified(); });
     QStringList paths;
-    for (const QFileInfo& version :
-         file.dir().entryInfoList({file.fileName() + QLatin1Char('~'), file.fileName() + QStringLiteral(".unsaved-*")},
-                                  QDir::Files, QDir::Time))
+    for (const QFileInfo& version : found)
         paths << version.absoluteFilePath();
     return paths;
 }

@@ -38,8 +38,9 @@ public:
     std::optional<Job> start_untitled();
 
     /// Writes the whole file, flushed to the disk, or leaves the old one whole; the one before it is kept beside it
-    /// with a ~ after its name; the sidecar goes. Refused where the file was changed by somebody else since it was
-    /// read, or where this program could not read again what it is about to write. Error text, or empty.
+    /// with a ~ after its name, and each version of the last ones in a folder of them; the sidecar goes. Refused where
+    /// the file was changed by somebody else since it was read, or where this program could not read again what it is
+    /// about to write. Error text, or empty.
     QString save(const Job& job);
     /// Takes the lock of another path first.
     QString save_as(const QString& path, const Job& job);
@@ -49,7 +50,7 @@ public:
     void forget_autosave() const;
     /// Puts the sidecar aside, to be taken up later: its new name.
     QString keep_autosave() const;
-    /// What may be taken up again of this job: the version before the last save, and work put aside. Newest first.
+    /// What may be taken up again of this job: as it was saved before, and work put aside. Newest first.
     QStringList older_versions() const;
 
     QString autosave_path() const;
@@ -65,6 +66,7 @@ private:
     };
     static Seen look(const QString& path);
     QString write(const QString& path, const Job& job) const;
+    static void keep_version(const QString& path, const std::string& bytes);
 
     QString path_;
     QString read_only_;

@@ -1,5 +1,6 @@
 #include "app/shell/main_window.hpp"
 
+#include "app/bench/desktop.hpp"
 #include "app/bench/grown.hpp"
 #include "app/bench/manners.hpp"
 #include "app/bench/rows.hpp"
@@ -79,11 +80,6 @@ MainWindow::MainWindow(QWidget* parent)
                : box.clickedButton() == discard ? Recovery::discard
                                                 : Recovery::later;
     };
-    ask_which = [this](const QString& question, const QStringList& which) {
-        bool chosen = false;
-        const QString name = QInputDialog::getItem(this, tr("Yes Square"), question, which, 0, false, &chosen);
-        return chosen ? static_cast<int>(which.indexOf(name)) : -1;
-    };
     ask_where = [this](const QString& what, const QString& name) {
         return QFileDialog::getSaveFileName(this, what, name,
                                             name.endsWith(QStringLiteral(".pdf")) ? tr("PDF (*.pdf)") : QString{});
@@ -99,9 +95,10 @@ MainWindow::MainWindow(QWidget* parent)
     };
     Manners::install();
     let_boards_be_heard();
-    const ThemeName chosen = QSettings{}.value(QStringLiteral("theme")).toString() == QStringLiteral("dark")
-                                 ? ThemeName::dark
-                                 : ThemeName::light;
+    // As the desktop is, until it is chosen here.
+    const QString wanted = QSettings{}.value(QStringLiteral("theme")).toString();
+    const bool dark = wanted.isEmpty() ? desktop_is_dark() : wanted == QStringLiteral("dark");
+    const ThemeName chosen = dark ? ThemeName::dark : ThemeName::light;
     build_body();
     build_menus();
     set_theme(chosen);
@@ -120,6 +117,7 @@ MainWindow::MainWindow(QWidget* parent)
     autosave_.start(autosave_ms);
     refresh_pickers();
     refresh_title();
+    watch_desktop();
     stages_->set_stage(Stage::layout);
     fit_panes();
     if (views_->currentWidget() != start_)

@@ -29,10 +29,12 @@ struct Findable;
 class FixingsPanel;
 class Hands;
 class LayoutPanel;
+class MergeDialog;
 class NextLine;
 class RecordPanel;
 class StartPage;
 class SurveyPanel;
+class VersionsDialog;
 class WallKey;
 class WallSide;
 
@@ -109,12 +111,22 @@ public:
     /// What to do with work that was never saved. Only "discard" throws it away; later is the default.
     enum class Recovery { take_up, later, discard };
     std::function<Recovery(const QString& what)> ask_recovery;
-    /// The number of one of several; less than 0: none.
-    std::function<int(const QString& question, const QStringList& which)> ask_which;
     /// Keeps unsaved work beside the job at once: the program is told to end.
     void keep_work();
-    /// Takes up an older version, or work that was put aside, as an edit.
-    void restore();
+    /// Older versions and work that was put aside, to be looked at and taken up again. It belongs to the window.
+    VersionsDialog* show_versions();
+    /// What a copy of this job changed elsewhere, to be brought together with it; nullptr: it has been said why not.
+    MergeDialog* merge_copy(const QString& path);
+    /// The job with its photos and sheets as one file, and such a file unpacked into a folder of its own and opened.
+    /// False: it has been said why not.
+    bool save_bundle(const QString& path);
+    bool open_bundle(const QString& path, const QString& folder);
+    /// Files that were dropped on the window, each as what it is. False: it has been said which is not taken.
+    bool take_dropped(const QStringList& paths);
+    /// The drawing of the wall in hand onto the clipboard, as SVG and as a picture.
+    void copy_drawing();
+    /// Another window of the program, with a job; empty: as the program begins.
+    bool open_elsewhere(const QString& path);
     std::function<void(const QString& message)> tell;
     /// A line to be typed, with what stands there first; empty: nothing.
     std::function<QString(const QString& question, const QString& first)> ask_text;
@@ -125,6 +137,8 @@ public:
 
 protected:
     void closeEvent(QCloseEvent* event) override;
+    void dragEnterEvent(QDragEnterEvent* event) override;
+    void dropEvent(QDropEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
     void changeEvent(QEvent* event) override;
 
@@ -163,6 +177,14 @@ private:
     void print_sum(QTextDocument* sum);
     void join_parts();
     void choose_and_open();
+    void choose_copy();
+    void open_versions();
+    bool open_bundle_beside(const QString& path);
+    void choose_for_another_window();
+    /// Files dropped on it, waits that end, the end of the session.
+    void watch_desktop();
+    void choose_bundle_to_save();
+    void choose_bundle_to_open();
     bool save_as();
     void save_sheets();
     void save_sheet_set(const SheetSet& set);

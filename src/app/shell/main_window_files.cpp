@@ -214,24 +214,6 @@ void MainWindow::keep_work() {
         store_.autosave(bench_.job());
 }
 
-void MainWindow::restore() {
-    const QStringList versions = store_.older_versions();
-    if (versions.isEmpty())
-        return tell(tr("There is no older version of this job, and no work put aside"));
-    QStringList names;
-    for (const QString& path : versions)
-        names << tr("%1, from %2")
-                     .arg(QFileInfo{path}.fileName(),
-                          QLocale{}.toString(QFileInfo{path}.lastModified(), QLocale::ShortFormat));
-    const int chosen = ask_which(tr("Which one?"), names);
-    if (chosen < 0)
-        return;
-    auto job = read_version(versions[chosen]);
-    if (!job)
-        return tell(tr("%1 cannot be read").arg(versions[chosen]));
-    bench_.edit(tr("Restore an older version"), [&](Job& current) { current = std::move(*job); });
-}
-
 void MainWindow::save_sheets() {
     save_sheet_set(sheet_sets().front());
 }
@@ -256,6 +238,8 @@ bool MainWindow::print_on(QPrinter& printer, const SheetSet& set) {
 
 void MainWindow::print(const SheetSet& set) {
     QPrinter printer{QPrinter::HighResolution};
+    if (set.paper)
+        printer.setPageSize(set.paper_of(bench_.job()));
     if (ask_printer(tr("Print"), printer) && print_on(printer, set))
         note_printed(set);
 }
@@ -268,6 +252,8 @@ void MainWindow::print_sum(QTextDocument* sum) {
 
 void MainWindow::preview(const SheetSet& set) {
     QPrinter printer{QPrinter::HighResolution};
+    if (set.paper)
+        printer.setPageSize(set.paper_of(bench_.job()));
     QPrintPreviewDialog dialog{&printer, this};
     connect(&dialog, &QPrintPreviewDialog::paintRequested, this,
             [this, &set](QPrinter* paper) { print_on(*paper, set); });

@@ -31,6 +31,8 @@ void MainWindow::build_hands(QMenu& edit) {
     edit.addAction(tr("What was done..."), this, &MainWindow::show_history);
     edit.addSeparator();
     edit.addAction(tr("Copy"), QKeySequence{Qt::CTRL | Qt::Key_C}, hands_, &Hands::copy);
+    edit.addAction(tr("Copy the drawing"), QKeySequence{Qt::CTRL | Qt::ALT | Qt::Key_C}, this,
+                   &MainWindow::copy_drawing);
     edit.addAction(tr("Paste on this wall"), QKeySequence{Qt::CTRL | Qt::Key_V}, hands_, &Hands::paste);
     edit.addAction(tr("Duplicate"), QKeySequence{Qt::CTRL | Qt::Key_D}, hands_, &Hands::duplicate);
     edit.addAction(tr("Select all on this wall"), QKeySequence{Qt::CTRL | Qt::Key_A}, hands_, &Hands::select_all);
@@ -169,20 +171,21 @@ void MainWindow::ask_for_pin(Length from) {
     const Shelf* shelf = bench_.shelf();
     if (!shelf)
         return;
-    const QString typed = ask_text(bench_.tape().from_right() ? tr("Its middle, from the wall's right end")
-                                                              : tr("Its middle, from the wall's left end"),
-                                   bench_.along(shelf->left + from));
+    const Tape tape = bench_.tape_in_hand().told_once();
+    const QString typed = ask_text(tape.from_right() ? tr("Its middle, from the wall's right end")
+                                                     : tr("Its middle, from the wall's left end"),
+                                   bench_.along(tape, shelf->left + from));
     if (typed.isEmpty())
         return;
     const auto length = parse_length(typed.toStdString(), bench_.job().unit);
     if (!length)
         return tell(text(length.error().message));
-    const Length to = bench_.tape().reads(*length) - shelf->left;
+    const Length to = tape.reads(*length) - shelf->left;
     if (to <= Length{} || to >= shelf->length)
         return tell(tr("At %1 there is no board: it runs from %2 to %3")
                         .arg(text(format(*length, bench_.job().unit)),
-                             bench_.along(bench_.tape().near(shelf->left, shelf->right())),
-                             bench_.along(bench_.tape().far(shelf->left, shelf->right()))));
+                             bench_.along(tape, tape.near(shelf->left, shelf->right())),
+                             bench_.along(tape, tape.far(shelf->left, shelf->right()))));
     bench_.apply(tr("Pin a bracket"), PinPlace{shelf->id, from, to});
 }
 

@@ -29,10 +29,14 @@ void MainWindow::build_file_menu() {
     file->addAction(tr("&New job"), QKeySequence::New, this, &MainWindow::new_job);
     file->addAction(tr("&Open..."), QKeySequence::Open, this, &MainWindow::choose_and_open);
     recent_ = file->addMenu(tr("Open &recent"));
+    file->addAction(tr("Open in another window..."), this, &MainWindow::choose_for_another_window);
     file->addAction(tr("&Save"), QKeySequence::Save, this, [this] { save(); });
     // Its usual key on every desktop, so that nothing else ever has it too.
     file->addAction(tr("Save &as..."), QKeySequence{Qt::CTRL | Qt::SHIFT | Qt::Key_S}, this, [this] { save_as(); });
-    file->addAction(tr("Restore an older version..."), this, &MainWindow::restore);
+    file->addAction(tr("Versions of this job..."), this, &MainWindow::open_versions);
+    file->addAction(tr("Bring a copy together with this job..."), this, &MainWindow::choose_copy);
+    file->addAction(tr("Save as a bundle..."), this, &MainWindow::choose_bundle_to_save);
+    file->addAction(tr("Open a bundle..."), this, &MainWindow::choose_bundle_to_open);
     file->addSeparator();
     file->addAction(tr("Save sheets as PDF..."), QKeySequence{Qt::CTRL | Qt::Key_E}, this, &MainWindow::save_sheets);
     QMenu* saved = file->addMenu(tr("Save other sheets as PDF"));

@@ -110,8 +110,11 @@ void WallSide::say_mark() {
     QStringList words;
     if (mark_ == 0)
         words << pass_title();
-    words << (bench_.tape().from_right() ? tr("%1 along from the right") : tr("%1 along"))
-                 .arg(bench_.along(bench_.tape().near(at->x, std::max(at->x, at->to_x))))
+    const Tape& tape = at->tape;
+    words << (tape.from_right() ? tr("%1 along from the right")
+              : tape.turned     ? tr("%1 along from the left")
+                                : tr("%1 along"))
+                 .arg(bench_.along(tape.told_once(), tape.near(at->x, std::max(at->x, at->to_x))))
           << tr("%1 up").arg(text(format(at->z, voice.unit))) << text(say(at->what, voice));
     if (at->in_strip())
         words << tr("Careful: a cable or pipe is likely here");

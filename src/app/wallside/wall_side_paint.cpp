@@ -114,15 +114,17 @@ void WallSide::paint_mark(QPainter& painter) {
     line(tr("%1   %2   %3 of %4").arg(text(bench_.wall()->name), pass_title()).arg(mark_ + 1).arg(total), 0.055, false,
          theme_.ink, wide);
     const double figures = 0.62 * wide;
-    const QString along = bench_.along(bench_.tape().near(at.x, std::max(at.x, at.to_x)));
+    const QString along = bench_.along(at.tape.told_once(), at.tape.near(at.x, std::max(at.x, at.to_x)));
     const QString up = text(format(at.z, voice.unit));
     line(along, 0.22, true, theme_.ink, figures);
-    const bool from_right = bench_.tape().from_right();
+    const bool from_right = at.tape.from_right();
     line(at.kind == MarkKind::level_line
              ? (from_right ? tr("from the right end, to %1") : tr("from the left end, to %1"))
-                   .arg(bench_.along(bench_.tape().far(at.x, at.to_x)))
-         : from_right ? tr("from the right end")
-                      : tr("from the left end"),
+                   .arg(bench_.along(at.tape.told_once(), at.tape.far(at.x, at.to_x)))
+         : at.tape.turned ? (from_right ? tr("from the RIGHT end, other than the rest")
+                                        : tr("from the LEFT end, other than the rest"))
+         : from_right     ? tr("from the right end")
+                          : tr("from the left end"),
          0.05, false, theme_.faint, figures);
     line(up, 0.22, true, theme_.chalk, figures);
     line(at.through_it ? tr("as it comes: held to its mark, through its own hole")

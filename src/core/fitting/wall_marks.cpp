@@ -40,10 +40,11 @@ std::vector<WallMark> marks_of(const WallPlan& plan) {
             mark.x = line.x;
             mark.z = line.z;
             mark.to_x = line.to_x;
+            mark.tape = thing.tape;
             mark.above_now = plan.survey.floor.above_floor_now(line.x, line.z);
         }
         for (const PlannedHole& hole : thing.holes)
-            marks.push_back({hole});
+            marks.push_back({hole, MarkKind::hole, {}, thing.tape});
     });
     return marks;
 }

@@ -25,6 +25,7 @@ enum class MarkKind {
 struct WallMark : PlannedHole {
     MarkKind kind = MarkKind::hole;
     Length to_x = {}; ///< of a level line
+    Tape tape = {};   ///< as its places are said
 
     /// Names the mark by its place, so that one which moves is another: "shelf-1@1412000,1800500", micrometres.
     std::string key() const;

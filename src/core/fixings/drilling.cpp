@@ -69,6 +69,17 @@ std::vector<DrillPass> lining_passes(const Fixing& fixing, Length through, bool 
     return passes;
 }
 
+std::vector<DrillPass> angled_passes(const Wall& wall, const Fixing& fixing, Length through, bool service_near) {
+    const Length lining = at_angle(wall.lining_thickness());
+    return {{DrillStage::full, "long wood bit", fixing.hole_diameter, through + lining + fixing.penetration, false,
+             service_near,
+             service_near
+                 ? "at 45 degrees upwards through the board as it lies; stop behind the lining and look: a cable "
+                   "or pipe is likely here; have it isolated or move"
+                 : "at 45 degrees upwards through the board as it lies; no wood behind the lining: stop, it "
+                   "holds nothing"}};
+}
+
 std::vector<FixedAlike> fixed_alike(const std::vector<PlannedHole>& holes) {
     std::vector<FixedAlike> all;
     for (const PlannedHole& hole : holes) {

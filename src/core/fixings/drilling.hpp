@@ -5,10 +5,16 @@
 #include "core/plan/drill_pass.hpp"
 #include "core/plan/planned_hole.hpp"
 
+#include <numbers>
 #include <string_view>
 #include <vector>
 
 namespace yes_square {
+
+/// How long a way at 45 degrees is through so much: the angle of every angled screw (common practice).
+inline Length at_angle(Length thickness) {
+    return Length::nearest_to_metres(thickness.in_metres() * std::numbers::sqrt2);
+}
 
 /// Whether a pass is drilled before another of the same wall.
 bool drilled_before(const DrillPass& a, const DrillPass& b);
@@ -21,6 +27,9 @@ bool drilled_before(const DrillPass& a, const DrillPass& b);
 /// @param service_near  the hole lies where a cable or a pipe is likely or was found
 std::vector<DrillPass> drill_passes(const Wall& wall, const Fixing& fixing, Length through = {},
                                     bool service_near = false);
+/// The same of a screw at 45 degrees, upwards into wood: one pass, through the board as it lies.
+/// @param through  the board's wood that it passes, along the screw
+std::vector<DrillPass> angled_passes(const Wall& wall, const Fixing& fixing, Length through, bool service_near);
 /// The same of an anchor that grips the lining alone.
 std::vector<DrillPass> lining_passes(const Fixing& fixing, Length through, bool service_near);
 

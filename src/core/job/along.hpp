@@ -5,15 +5,34 @@
 
 namespace yes_square {
 
-/// A place along a wall as it is said to whoever holds the tape: from the end that this wall is measured from.
+/// A place along a wall as it is said to whoever holds the tape.
 /// @param x  from the wall's left end, as everything is reckoned
+inline Quantity along(const Tape& tape, Length x) {
+    Quantity read = quantity(tape.reads(x));
+    if (tape.turned)
+        read.kind = tape.from_right() ? Kind::from_right_end : Kind::from_left_end;
+    return read;
+}
+/// From the end that this wall is measured from.
 inline Quantity along(const Wall& wall, Length x) {
-    return quantity(wall.tape().reads(x));
+    return along(wall.tape(), x);
 }
 
-/// Of two sentences, the one for this wall: what is said of the end of a thing that the tape reaches first.
+/// Of two sentences, the one for this tape: what is said of the end of a thing that it reaches first.
+inline std::string_view by_tape(const Tape& tape, std::string_view from_left, std::string_view from_right) {
+    return tape.from_right() ? from_right : from_left;
+}
 inline std::string_view by_tape(const Wall& wall, std::string_view from_left, std::string_view from_right) {
-    return wall.tape().from_right() ? from_right : from_left;
+    return by_tape(wall.tape(), from_left, from_right);
+}
+
+/// The reference end that a thing has of its own; none: its wall's.
+template <class Thing>
+std::optional<TapeEnd> own_end(const Thing& thing) {
+    if constexpr (requires { thing.measured_from; })
+        return thing.measured_from;
+    else
+        return std::nullopt;
 }
 
 } // namespace yes_square

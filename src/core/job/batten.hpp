@@ -2,6 +2,7 @@
 
 #include "core/job/chosen_fixing.hpp"
 #include "core/job/materials.hpp"
+#include "core/job/tape.hpp"
 #include "core/job/unknown_members.hpp"
 #include "core/measure/physical.hpp"
 
@@ -33,6 +34,7 @@ struct Batten {
     Length out = 60_mm;                              ///< of pegs: how far off the wall that load hangs
     int pegs = 0;                                    ///< to be had with it
     FixingChoices fixing = {};                       ///< by the fitter; none: the program chooses
+    std::optional<TapeEnd> measured_from = {};       ///< its own reference end; none: as its wall is
     UnknownMembers unknown = {};
     bool operator==(const Batten&) const = default;
 

@@ -53,6 +53,7 @@ struct WallBox {
     std::optional<Length> diagonal_rising = {};  ///< as measured: bottom left to top right
     std::optional<Length> diagonal_falling = {}; ///< top left to bottom right
     FixingChoices fixing = {};                   ///< by the fitter; none: the program chooses
+    std::optional<TapeEnd> measured_from = {};   ///< its own reference end; none: as its wall is
     UnknownMembers unknown = {};
     bool operator==(const WallBox&) const = default;
 

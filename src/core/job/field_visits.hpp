@@ -89,6 +89,15 @@ constexpr Meaning along_wall(Range range = Range::not_negative) {
     return Meaning{"a distance from the wall's left end", range}.told("Distance from the wall's left end").along_wall();
 }
 
+/// The reference end that a thing may have of its own.
+inline constexpr Meaning own_reference_end =
+    Meaning{}
+        .told(
+            "The end of its wall that its marks are measured from when they are said and typed; absent: as the wall's. "
+            "In this file they are from the left end all the same")
+        .asked("Measured from")
+        .or_none("as its wall is");
+
 /// A member that is asked for under its own label and needs no more words.
 constexpr Meaning asked(std::string_view label) {
     return Meaning{}.asked(label);

@@ -297,6 +297,7 @@ void fields(auto& visit, Is<Run> auto& run) {
                       .told("The rail is fixed right here, from the run's left end; other places are found round it")
                       .asked("Rail fixed at (; between)")
                       .or_none("as the program finds"));
+    visit.maybe("measured_from", run.measured_from, own_reference_end);
     visit.maybe_part("fixing", run.fixing.all);
     visit.list("fixings_at", run.fixing.at);
 }
@@ -372,6 +373,18 @@ void fields(auto& visit, Is<FixingAt> auto& at) {
     visit.part("fixing", at.fixing);
 }
 
+void fields(auto& visit, Is<SheetHead> auto& head) {
+    visit.optional("firm", head.firm, Meaning{}.told("At the head of every printed page").asked("Firm"));
+    visit.optional("address", head.address,
+                   Meaning{}.told("Under it, in one line: street, place, telephone").asked("Address"));
+    visit.optional("logo", head.logo, Meaning{}.told("The user's own mark: a PNG in base64; empty: none"));
+    visit.optional("labels", head.labels, asked("Labels are printed on"));
+}
+
+void fields(auto& visit, Is<Fitter> auto& fitter) {
+    visit.required("name", fitter.name);
+}
+
 void fields(auto& visit, Is<Job> auto& job) {
     visit.required("title", job.title);
     visit.optional("client", job.client);
@@ -384,6 +397,8 @@ void fields(auto& visit, Is<Job> auto& job) {
     visit.part("catalogue", job.catalogue);
     visit.optional("crew", job.crew, Meaning{"a number of persons", Range::more_than_zero}.told("Persons on the job"));
     visit.optional("fitter", job.fitter, Meaning{}.told("Who ticks and records"));
+    visit.list("fitters", job.fitters);
+    visit.part("head", job.head);
     visit.optional("currency", job.currency, Meaning{}.told("Of the prices: \"EUR\""));
     visit.part("days", job.days);
     visit.list("delivery", job.delivery);

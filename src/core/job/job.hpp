@@ -381,6 +381,26 @@ struct Catalogue {
     bool operator==(const Catalogue&) const = default;
 };
 
+/// What labels are printed on: plain paper, to be cut out, or sheets of stickers, so many across and down.
+enum class LabelSheet { cut_out, a4_3x8, a4_3x7, a4_2x7, letter_3x10, letter_2x5 };
+
+/// Whose sheets they are: at the head of every page that is printed; and what labels are printed on there.
+struct SheetHead {
+    std::string firm;
+    std::string address;
+    Picture logo = {};
+    LabelSheet labels = LabelSheet::cut_out;
+    UnknownMembers unknown = {};
+    bool operator==(const SheetHead&) const = default;
+};
+
+/// One who works on jobs.
+struct Fitter {
+    std::string name;
+    UnknownMembers unknown = {};
+    bool operator==(const Fitter&) const = default;
+};
+
 struct Job {
     std::string title;
     std::string client;
@@ -391,8 +411,10 @@ struct Job {
     std::vector<Room> rooms;
     std::vector<Wall> walls;
     Catalogue catalogue;
-    int crew = 1;         ///< persons on the job
-    std::string fitter;   ///< who ticks and records
+    int crew = 1;                     ///< persons on the job
+    std::string fitter;               ///< who ticks and records
+    std::vector<Fitter> fitters = {}; ///< by name, in the order that a day plan calls its persons
+    SheetHead head = {};
     std::string currency; ///< of its prices, as they are written: "EUR"
     WorkDays days = {};
     std::vector<DeliveryLine> delivery = {};

@@ -127,6 +127,18 @@ std::span<const EnumName<ServiceKind>> enum_names() {
 }
 
 template <>
+std::span<const EnumName<LabelSheet>> enum_names() {
+    static constexpr EnumName<LabelSheet> names[]{
+        {LabelSheet::cut_out, "cut_out", "plain paper, to cut out"},
+        {LabelSheet::a4_3x8, "a4_3x8", "stickers on A4, 3 x 8 of 70 x 37 mm"},
+        {LabelSheet::a4_3x7, "a4_3x7", "stickers on A4, 3 x 7 of 63.5 x 38.1 mm"},
+        {LabelSheet::a4_2x7, "a4_2x7", "stickers on A4, 2 x 7 of 99.1 x 38.1 mm"},
+        {LabelSheet::letter_3x10, "letter_3x10", "stickers on Letter, 3 x 10 of 2 5/8 x 1 in"},
+        {LabelSheet::letter_2x5, "letter_2x5", "stickers on Letter, 2 x 5 of 4 x 2 in"}};
+    return names;
+}
+
+template <>
 std::span<const EnumName<TapeEnd>> enum_names() {
     static constexpr EnumName<TapeEnd> names[]{{TapeEnd::left, "left", "Its left end"},
                                                {TapeEnd::right, "right", "Its right end"}};

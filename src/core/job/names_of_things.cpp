@@ -270,7 +270,8 @@ std::span<const EnumName<OtherKind>> enum_names() {
         EnumName<OtherKind>{OtherKind::leg, "leg", "leg"},
         EnumName<OtherKind>{OtherKind::left_strip, "left_strip", "strip on the left wall"},
         EnumName<OtherKind>{OtherKind::right_strip, "right_strip", "strip on the right wall"},
-        EnumName<OtherKind>{OtherKind::rod, "rod", "rod"}};
+        EnumName<OtherKind>{OtherKind::rod, "rod", "rod"},
+        EnumName<OtherKind>{OtherKind::angled_screw, "angled_screw", "angled screw"}};
     return names;
 }
 

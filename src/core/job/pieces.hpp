@@ -2,6 +2,7 @@
 
 #include "core/job/chosen_fixing.hpp"
 #include "core/job/materials.hpp"
+#include "core/job/tape.hpp"
 #include "core/job/unknown_members.hpp"
 #include "core/measure/physical.hpp"
 
@@ -74,7 +75,8 @@ struct Piece {
     Length gap;           ///< between its back and the wall; 0: a skirting keeps it off
     bool children = true; ///< about
     Restraint restraint = {};
-    FixingChoices fixing = {}; ///< by the fitter; none: the program chooses
+    FixingChoices fixing = {};                 ///< by the fitter; none: the program chooses
+    std::optional<TapeEnd> measured_from = {}; ///< its own reference end; none: as its wall is
     UnknownMembers unknown = {};
     bool operator==(const Piece&) const = default;
 

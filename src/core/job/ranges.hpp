@@ -65,7 +65,7 @@ inline bool is_id(std::string_view text) {
 
 /// The longest text that a member may hold, by its name.
 inline constexpr std::size_t longest_text(std::string_view member) {
-    if (member == "picture")
+    if (member == "picture" || member == "logo")
         return longest_picture;
     return member == "text" || member == "note" || member == "words" ? longest_note : longest_name;
 }

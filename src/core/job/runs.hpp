@@ -4,6 +4,7 @@
 #include "core/job/chosen_fixing.hpp"
 #include "core/job/lines.hpp"
 #include "core/job/materials.hpp"
+#include "core/job/tape.hpp"
 #include "core/measure/physical.hpp"
 
 #include <optional>
@@ -175,6 +176,7 @@ struct Run {
     Length channel = {};                ///< height of a handle channel along its units' tops; 0: none
     std::vector<Length> rail_pins = {}; ///< where its rail is fixed because the fitter says so, from its left end
     FixingChoices fixing = {};          ///< by the fitter; none: the program chooses
+    std::optional<TapeEnd> measured_from = {}; ///< its own reference end; none: as its wall is
     UnknownMembers unknown = {};
     bool operator==(const Run&) const = default;
 };

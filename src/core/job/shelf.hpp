@@ -3,6 +3,7 @@
 #include "core/job/boards.hpp"
 #include "core/job/chosen_fixing.hpp"
 #include "core/job/materials.hpp"
+#include "core/job/tape.hpp"
 #include "core/job/unknown_members.hpp"
 #include "core/measure/physical.hpp"
 
@@ -192,7 +193,7 @@ struct PictureLedge {
 };
 
 /// What carries boards on brackets besides these, in one beam with them.
-enum class OtherKind { leg, left_strip, right_strip, rod };
+enum class OtherKind { leg, left_strip, right_strip, rod, angled_screw };
 struct OtherSupport {
     OtherKind kind = OtherKind::leg;
     Length at = {};  ///< its middle from the shelf's left end; a strip's is its end's
@@ -253,7 +254,8 @@ struct Shelf {
     int coats = 0; ///< of paint or oil that the fitter gives its boards; 0: they come as they are
     bool out_of_reach =
         false; ///< the fitter says that nobody can lean on it: furniture stands before it, or it hangs high
-    FixingChoices fixing = {}; ///< by the fitter; none: the program chooses
+    FixingChoices fixing = {};                 ///< by the fitter; none: the program chooses
+    std::optional<TapeEnd> measured_from = {}; ///< its own reference end; none: as its wall is
     UnknownMembers unknown = {};
     bool operator==(const Shelf&) const = default;
 

@@ -84,7 +84,8 @@ struct StorageSystem {
     bool children = true;                        ///< about
     std::vector<Bay> bays = {};
     std::vector<PanelReading> readings = {};
-    FixingChoices fixing = {}; ///< by the fitter; none: the program chooses
+    FixingChoices fixing = {};                 ///< by the fitter; none: the program chooses
+    std::optional<TapeEnd> measured_from = {}; ///< its own reference end; none: as its wall is
     UnknownMembers unknown = {};
     bool operator==(const StorageSystem&) const = default;
 

@@ -78,6 +78,10 @@ std::string say(const Quantity& quantity, const Voice& voice) {
     case Kind::volume:
         // Cartridges are sold by the millilitre in inch shops too.
         return fmt::format("{:.0f} ml", si * 1e6);
+    case Kind::from_left_end:
+        return say(Sentence{"{0} (left end)", {Quantity{Kind::length, si}}}, voice);
+    case Kind::from_right_end:
+        return say(Sentence{"{0} (right end)", {Quantity{Kind::length, si}}}, voice);
     }
     std::abort();
 }
@@ -115,6 +119,8 @@ std::string_view si_unit(Kind kind) {
     case Kind::length:
     case Kind::fine_length:
     case Kind::stock:
+    case Kind::from_left_end:
+    case Kind::from_right_end:
         return "m";
     case Kind::force:
         return "N";

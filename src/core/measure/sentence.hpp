@@ -36,6 +36,8 @@ enum class Kind {
     time,             ///< s, shown in minutes or hours
     area,             ///< m2
     volume,           ///< m3, of what is squeezed out of a cartridge
+    from_left_end,    ///< m, a place along a wall whose other figures are from its right end: the end is said
+    from_right_end,   ///< the other way round
 };
 
 struct Quantity {

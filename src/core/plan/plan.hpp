@@ -41,9 +41,10 @@ struct BracketPlan {
     Utilisation fixing_utilisation;         ///< unknown: nothing to hold it, or nothing known
     Utilisation bracket_utilisation;        ///< unknown without the maker's rating
     bool hanger = false;                    ///< from the ceiling
-    std::optional<OtherSupport> other = {}; ///< a leg, a strip or a rod stands there
-    std::optional<Bracket> rod = {};        ///< that rod, as what is let into the wall
-    Length rod_over = {};                   ///< its top above the board's underside
+    std::optional<OtherSupport> other = {}; ///< a leg, a strip, a rod or an angled screw is there
+    std::optional<Bracket> let_in = {};     ///< that rod or screw, as what is let into the wall
+    Length let_in_over = {};                ///< its top above the board's underside
+    bool is(OtherKind kind) const { return other && other->kind == kind; }
     bool is_bracket() const { return !hanger && !other; }
     /// Of one of its holes, from the top.
     std::optional<Fixing> fixing_of(std::size_t row) const {

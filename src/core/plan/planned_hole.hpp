@@ -33,6 +33,7 @@ struct PlannedHole {
     std::size_t screws = 1;  ///< at this place
     Length through = {};     ///< of what is screwed on, where it is wood and is drilled on the wall
     Length drilled = {};     ///< how wide a hole is in what is screwed on
+    bool angled = false;     ///< drilled upwards through the board as it lies, `through` of it
     bool through_it = false; ///< pricked through the thing's own hole, held to its mark: its height is not measured
 
     // What the wall says.

@@ -40,6 +40,7 @@ struct ThingPlan {
     std::vector<Step> steps;
     std::vector<Working> workings;
     std::vector<Check> checks;
+    Tape tape = {}; ///< as its places are said
 };
 
 /// Whether a thing stays up, by its holes and its checks: what label, inventory, screen and JSON promise of it.

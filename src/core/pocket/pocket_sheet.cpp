@@ -2,6 +2,7 @@
 
 #include "core/cutting/kit.hpp"
 #include "core/fitting/as_found.hpp"
+#include "core/job/along.hpp"
 #include "core/sheets/elevation.hpp"
 #include "core/sheets/hole_section.hpp"
 #include "core/sheets/summary.hpp"
@@ -82,9 +83,9 @@ private:
     std::string word(std::string_view words) const { return in_markup(say(words, voice_)); }
     std::string shown(Length length) const { return in_markup(format(length, voice_.unit)); }
     /// The same, never broken at the end of a line.
-    std::string whole(Length length) const {
+    std::string whole(const Quantity& figure) const {
         std::string words;
-        for (const char c : shown(length))
+        for (const char c : in_markup(say(figure, voice_)))
             words += c == ' ' ? "&nbsp;" : std::string(1, c);
         return words;
     }
@@ -186,16 +187,17 @@ private:
         }
         add(R"(<ol class="marks">)");
         for (const WallMark& mark : pass.marks)
-            add("<li><label>" + box(tick_key(mark, pass)) + place(mark, pass, plan.tape) + "</label></li>");
+            add("<li><label>" + box(tick_key(mark, pass)) + place(mark, pass) + "</label></li>");
         add("</ol>");
     }
 
-    std::string place(const WallMark& mark, const WallPass& pass, const Tape& tape) const {
+    std::string place(const WallMark& mark, const WallPass& pass) const {
+        const Tape& tape = mark.tape;
         std::string along =
-            whole(tape.reads(mark.kind == MarkKind::level_line ? tape.near(mark.x, mark.to_x) : mark.x));
+            whole(yes_square::along(tape, mark.kind == MarkKind::level_line ? tape.near(mark.x, mark.to_x) : mark.x));
         if (mark.kind == MarkKind::level_line)
-            along += " " + word("to") + " " + whole(tape.reads(tape.far(mark.x, mark.to_x)));
-        std::string up = whole(mark.z) + " " + word("up");
+            along += " " + word("to") + " " + whole(yes_square::along(tape, tape.far(mark.x, mark.to_x)));
+        std::string up = whole(quantity(mark.z)) + " " + word("up");
         if (mark.above_now != mark.z)
             up += ", " + said({"{0} from the floor as it is", {quantity(mark.above_now)}});
         std::string words = fmt::format(R"( <span class="place"><span class="figures"><span class="along">{}</span> )"

@@ -129,13 +129,13 @@ std::vector<Check> clashes_of(const WallThing& thing, const std::vector<WallThin
     return ClashFinder{thing, site}.find(others);
 }
 
-std::vector<Check> holes_without_wall(const ThingPlan& thing, const Wall& wall) {
+std::vector<Check> holes_without_wall(const ThingPlan& thing) {
     std::vector<Check> checks;
     for (const PlannedHole& hole : thing.holes)
         if (!hole.no_wall.empty())
             add_check(checks, checks::hole_without_wall,
                       {"A hole of {0}, at {1} and {2} up, would be {3}: nothing holds there",
-                       {thing.name, along(wall, hole.x), quantity(hole.z), hole.no_wall}},
+                       {thing.name, along(thing.tape, hole.x), quantity(hole.z), hole.no_wall}},
                       std::nullopt, hole.x, hole.z)
                 .cures.push_back({{"Move it to where there is wall behind it"}, {}});
     return checks;

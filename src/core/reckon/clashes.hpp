@@ -9,6 +9,6 @@ namespace yes_square {
 std::vector<Check> clashes_of(const WallThing& thing, const std::vector<WallThing>& others, const WallSite& site);
 
 /// Holes of a thing that are not in the wall at all: see PlannedHole::no_wall.
-std::vector<Check> holes_without_wall(const ThingPlan& thing, const Wall& wall);
+std::vector<Check> holes_without_wall(const ThingPlan& thing);
 
 } // namespace yes_square

@@ -88,8 +88,8 @@ std::optional<Crowd> crowd_of(const PlannedHole& one, const PlannedHole& other) 
     return std::nullopt;
 }
 
-Sentence words(const Crowd& crowd, const ThingPlan& thing, const ThingPlan& other, const Wall& wall) {
-    const Quantity at = along(wall, crowd.at->x);
+Sentence words(const Crowd& crowd, const ThingPlan& thing, const ThingPlan& other) {
+    const Quantity at = along(thing.tape, crowd.at->x);
     const Quantity up = quantity(crowd.at->z);
     if (crowd.code == checks::holes_meet)
         return {"A hole of {0} and one of {1} run into one another at {2} and {3} up: neither fixing would hold",
@@ -126,7 +126,7 @@ std::optional<Check> beside_an_old_hole(const ThingPlan& thing, const Wall& wall
         checks::holes_crowded,
         checks::holes_crowded.severity(),
         {"A new hole of {0}, at {1} and {2} up, lies {3} from one that is in the wall: the bit will run into it",
-         {thing.name, along(wall, nearest->x), quantity(nearest->z), of_mm(off)}},
+         {thing.name, along(thing.tape, nearest->x), quantity(nearest->z), of_mm(off)}},
         of_mm(off)};
     check.x = nearest->x;
     check.z = nearest->z;
@@ -167,7 +167,7 @@ std::vector<Check> crowded_anchors(const ThingPlan& thing, const Wall& wall) {
         Check& check =
             add_check(checks, checks::anchors_too_near,
                       {"{0}: two anchors stand {1} apart at {2} and {3} up, and their packet wants {4}: {5} too near",
-                       {thing.name, of_mm(apart.in_mm() - lacking), along(wall, crowded->x), quantity(crowded->z),
+                       {thing.name, of_mm(apart.in_mm() - lacking), along(thing.tape, crowded->x), quantity(crowded->z),
                         quantity(apart), of_mm(lacking)}},
                       of_mm(lacking), crowded->x, crowded->z);
         check.cures.push_back(
@@ -178,7 +178,7 @@ std::vector<Check> crowded_anchors(const ThingPlan& thing, const Wall& wall) {
             checks, checks::anchor_near_edge,
             {"{0}: the anchor at {1} and {2} up is {3} from an edge of the masonry, and its packet wants {4}: move it "
              "by {5}, or the edge breaks out",
-             {thing.name, along(wall, at_edge->x), quantity(at_edge->z),
+             {thing.name, along(thing.tape, at_edge->x), quantity(at_edge->z),
               of_mm(at_edge->fixing->edge.in_mm() - lacking_at_edge), quantity(at_edge->fixing->edge),
               of_mm(lacking_at_edge)}},
             of_mm(lacking_at_edge), at_edge->x, at_edge->z);
@@ -221,7 +221,7 @@ void say_crowding(const Wall& wall, const FitRules& rules, WallPlan& plan) {
     for (const auto& [ids, found] : worst) {
         const auto& [crowd, things] = found;
         for (const auto& [thing, other] : {things, std::pair{things.second, things.first}}) {
-            Check check{crowd.code, crowd.code.severity(), words(crowd, *thing, *other, wall), of_mm(crowd.lacking())};
+            Check check{crowd.code, crowd.code.severity(), words(crowd, *thing, *other), of_mm(crowd.lacking())};
             check.x = crowd.at->x;
             check.z = crowd.at->z;
             check.cures.push_back({{"Move one of them by {0}", {of_mm(crowd.lacking())}}, {}});

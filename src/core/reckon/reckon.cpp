@@ -188,9 +188,10 @@ auto reckon_kind(const Kind& thing, const With& on) {
     return reckon_thing(thing, on.site);
 }
 
-/// A thing on its wall, fixed with what the fitter chose; nullptr: with what the program takes.
+/// A thing on its wall, fixed with what the fitter chose; nullptr: with what the program takes. Its places are said
+/// from its own reference end.
 auto reckon_fixed(const auto& part, const FixingChoices* chosen, const With& on) {
-    const WallSite site = on.site.with(chosen);
+    const WallSite site = on.site.with(chosen).with(on.site.tape.held_to(own_end(part)));
     return reckon_kind(part,
                        {site, {site, on.runs.lines, on.runs.layouts, on.runs.left_lean, on.runs.right_lean}, on.plan});
 }
@@ -232,13 +233,15 @@ void reckon_things(const WallSite& wall_site, const RunSite& runs, const Earlier
                     });
             }));
             ThingPlan& thing = plans.back();
-            const std::vector<Check> off_wall = holes_without_wall(thing, site.wall);
+            thing.tape = wall.tape().held_to(own_end(part));
+            const WallSite own = site.with(thing.tape);
+            const std::vector<Check> off_wall = holes_without_wall(thing);
             thing.checks.insert(thing.checks.begin(), off_wall.begin(), off_wall.end());
             std::ranges::move(crowded_anchors(thing, wall), std::back_inserter(thing.checks));
             if constexpr (!finds_strips<Kind>)
-                std::ranges::move(strip_checks({}, thing.holes, site), std::back_inserter(thing.checks));
-            say_detect_first(thing, site);
-            say_pilot_first(thing, site);
+                std::ranges::move(strip_checks({}, thing.holes, own), std::back_inserter(thing.checks));
+            say_detect_first(thing, own);
+            say_pilot_first(thing, own);
         }
         site.looked_at = nullptr;
     });
@@ -256,7 +259,7 @@ void find_clashes(const WallSite& site, WallPlan& plan) {
         if constexpr (by_itself<Kind> && !std::is_same_v<Kind, HungCabinet>)
             for (auto& thing : plan.*plans_of<Kind>)
                 for (const WallThing& room : thing.room) {
-                    const std::vector<Check> clashes = clashes_of(room, things, site);
+                    const std::vector<Check> clashes = clashes_of(room, things, site.with(thing.tape));
                     thing.checks.insert(thing.checks.begin(), clashes.begin(), clashes.end());
                 }
     });
@@ -313,7 +316,8 @@ auto look_at(const Job& job, const Plan& plan, const std::string& id, auto&& loo
         const std::vector<Part>& parts = wall.*parts_of<Part>;
         for (std::size_t i = 0; i < parts.size(); ++i)
             if (const WallSite site{job.rules, job.catalogue, wall, room ? room->service_class : ServiceClass::dry,
-                                    plan.walls[w]->survey, chosen_for(parts[i])};
+                                    plan.walls[w]->survey, chosen_for(parts[i]), nullptr,
+                                    wall.tape().held_to(own_end(parts[i]))};
                 parts[i].id == id)
                 return look(parts[i], site, ((*plan.walls[w]).*plans_of<Part>)[i]);
     }

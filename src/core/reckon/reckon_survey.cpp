@@ -265,7 +265,7 @@ private:
             {"Most packing behind a straight, plumb front, at {0}, {1} up; the proudest place is at "
              "{2}, {3} up",
              {along(wall_, deepest.x), quantity(deepest.z), along(wall_, face.proud_x), quantity(face.proud_z)}},
-            face, deepest, wall_);
+            face, deepest, wall_.tape());
         working.terms.push_back({"lean back per metre of height", fine(face.lean), derived});
         working.terms.push_back({"limit of error of a difference", fine(face.limit.in_metres()), tape_limit});
         found_.workings.push_back(std::move(working));

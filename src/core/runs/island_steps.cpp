@@ -25,9 +25,9 @@ public:
     }
 
 private:
-    const Wall& wall() const { return draft_.site.wall.wall; }
-    Quantity near(Length from, Length to) const { return along(wall(), wall().tape().near(from, to)); }
-    Quantity far(Length from, Length to) const { return along(wall(), wall().tape().far(from, to)); }
+    const WallSite& site() const { return draft_.site.wall; }
+    Quantity near(Length from, Length to) const { return site().near(from, to); }
+    Quantity far(Length from, Length to) const { return site().far(from, to); }
 
     void step(Phase phase, Sentence words, bool hold_point = false, int persons = 1) {
         steps_.push_back({std::move(words), hold_point, phase, persons});
@@ -43,11 +43,11 @@ private:
             step(Phase::mark,
                  {"Chalk the line of its backs on the floor, {0} out from {1} at both ends: it begins {2} along that "
                   "wall from its left end and is {3} long",
-                  {quantity(floor_.out), from->name, quantity(floor_.along), quantity(wall().length)}},
+                  {quantity(floor_.out), from->name, quantity(floor_.along), quantity(site().wall.length)}},
                  true);
         const RunLayout& layout = plan_.layout;
         step(Phase::mark,
-             {by_tape(wall(),
+             {by_tape(site().tape,
                       "On that line, from its left end as one looks at the fronts, mark where the units begin, at {0}, "
                       "and where they end, at {1}; square both over to the fronts and measure both diagonals: they are "
                       "alike",

@@ -342,12 +342,11 @@ private:
             for (Check& check : strip_checks("The rail", piece.hold.places, site_.wall))
                 plan_.checks.push_back(std::move(check));
             if (piece.fixings.size() < 2) {
-                Check& few = add(
-                    checks::few_studs, Severity::error,
-                    {"Proved studs behind the rail from {0} to {1}: {2}. It needs two at least",
-                     {site_.wall.along(site_.wall.wall.tape().near(piece.from, piece.to)),
-                      site_.wall.along(site_.wall.wall.tape().far(piece.from, piece.to)), count(piece.fixings.size())}},
-                    count(piece.fixings.size()), piece.from, piece.z);
+                Check& few = add(checks::few_studs, Severity::error,
+                                 {"Proved studs behind the rail from {0} to {1}: {2}. It needs two at least",
+                                  {site_.wall.near(piece.from, piece.to), site_.wall.far(piece.from, piece.to),
+                                   count(piece.fixings.size())}},
+                                 count(piece.fixings.size()), piece.from, piece.z);
                 advise(few, {"Prove more studs behind it with a probe"});
                 continue;
             }

@@ -126,7 +126,8 @@ private:
             if (const Outline kept = box_of(obstacle); box.overlaps(kept))
                 advise(add(checks::over_obstacle,
                            {"{0} reaches {1} into {2} at {3}, its clearance included",
-                            {name, quantity(overlap(box, kept)), words(obstacle.kind), along(wall_, obstacle.left)}},
+                            {name, quantity(overlap(box, kept)), words(obstacle.kind),
+                             draft_.site.wall.along(obstacle.left)}},
                            quantity(overlap(box, kept)), std::max(box.left, kept.left), box.top),
                        {"Move the run {0}, or notch the unit round it", {quantity(overlap(box, kept))}});
         if (standing.level == RunLevel::wall)
@@ -135,7 +136,7 @@ private:
                     box.overlaps(there) && !service.far_side && !cut_out_for(standing, there)) {
                     Check& over = add(checks::over_service, Severity::warning,
                                       {"{0} covers the socket, switch or pipe at {1}, {2} up",
-                                       {name, along(wall_, service.centre), quantity(service.height)}},
+                                       {name, draft_.site.wall.along(service.centre), quantity(service.height)}},
                                       std::nullopt, service.centre, service.height);
                     if (const auto cut = cut_round(standing, there))
                         advise(over, {"Cut its back out round it, {0} free all round", {quantity(round_service)}},

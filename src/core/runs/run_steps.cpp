@@ -49,7 +49,7 @@ public:
     }
 
 private:
-    const Wall& wall() const { return draft_.site.wall.wall; }
+    const WallSite& site() const { return draft_.site.wall; }
 
     void step(Sentence words, bool hold = false, int persons = 1) {
         steps_.push_back({std::move(words), hold, phase_, persons});
@@ -84,9 +84,9 @@ private:
     void lines() {
         const RunLayout& layout = plan_.layout;
         step({"Strike a plumb line at {0} from the reference end: the run begins there",
-              {along(wall(), wall().tape().near(layout.left(), layout.right()))}});
-        step({"Its end is at {0}: measure it from the same reference end",
-              {along(wall(), wall().tape().far(layout.left(), layout.right()))}});
+              {site().near(layout.left(), layout.right())}});
+        step(
+            {"Its end is at {0}: measure it from the same reference end", {site().far(layout.left(), layout.right())}});
         const Length z = draft_.run.level == RunLevel::wall ? plan_.units.front().bottom : plan_.units.front().top;
         step({draft_.run.level == RunLevel::wall ? std::string_view{"Strike a level line at {0} above the datum, the "
                                                                     "units' bottoms"}
@@ -127,24 +127,22 @@ private:
                                             "screws at each: {4}, at least {5} apart along it; check it is level"}
                          : "Screw the rail on, its lower edge at {0}, from {1} to {2}, at {3} places, screws at each: "
                            "{4}; check it is level",
-                     {quantity(piece.z), along(wall(), wall().tape().near(piece.from, piece.to)),
-                      along(wall(), wall().tape().far(piece.from, piece.to)), count(piece.fixings.size()),
-                      count(piece.hold.screws),
+                     {quantity(piece.z), site().near(piece.from, piece.to), site().far(piece.from, piece.to),
+                      count(piece.fixings.size()), count(piece.hold.screws),
                       stock(piece.hold.fixing ? least_apart(*piece.hold.fixing, true) : Length{})}},
                     true);
             else if (piece.what == RunPiece::What::ledger)
                 step({"Screw a temporary ledger to the wall, its top edge at {0}, from {1} to {2}, or set a jack to "
                       "that height",
-                      {quantity(piece.z), along(wall(), wall().tape().near(piece.from, piece.to)),
-                       along(wall(), wall().tape().far(piece.from, piece.to))}});
+                      {quantity(piece.z), site().near(piece.from, piece.to), site().far(piece.from, piece.to)}});
         for (std::size_t i = 0; i < draft_.units.size(); ++i)
             if (const UnitPlan& unit = plan_.units[i]; draft_.units[i].on_plates() && unit.fixing)
                 step({"{0}: hook plates at {1} and {2}, their upper screws at {3}: hole {4} deep {5}, {6}, {7} long. "
                       "Check their line with a level",
-                      {unit.name, along(wall(), wall().tape().near(unit.holes.front().x, unit.holes.back().x)),
-                       along(wall(), wall().tape().far(unit.holes.front().x, unit.holes.back().x)),
-                       quantity(unit.holes.front().z), stock(unit.fixing->hole_diameter),
-                       stock(unit.fixing->drill_depth), unit.fixing->name, stock(unit.fixing->screw_length)}},
+                      {unit.name, site().near(unit.holes.front().x, unit.holes.back().x),
+                       site().far(unit.holes.front().x, unit.holes.back().x), quantity(unit.holes.front().z),
+                       stock(unit.fixing->hole_diameter), stock(unit.fixing->drill_depth), unit.fixing->name,
+                       stock(unit.fixing->screw_length)}},
                      true);
     }
 
@@ -209,8 +207,7 @@ private:
             return;
         const auto [low, high] = std::ranges::minmax_element(unit.feet, {}, &Foot::height);
         step({"{0}: set its legs to {1} at {2} and {3} at {4} before it goes in",
-              {unit.name, quantity(low->height), along(wall(), low->x), quantity(high->height),
-               along(wall(), high->x)}});
+              {unit.name, quantity(low->height), site().along(low->x), quantity(high->height), site().along(high->x)}});
         if (high->packer > Length{})
             step({"{0}: a packer strip {1} to {2} thick goes under it first; level that",
                   {unit.name, quantity(low->packer), quantity(high->packer)}},
@@ -262,7 +259,7 @@ private:
                 if (hole.packing >= 1_mm) {
                     step({"Lay a straightedge along the faces: where a screw's packing is given, slacken it and pack: "
                           "{0} of {1} at {2}, {3} up",
-                          {quantity(hole.packing), unit.name, along(wall(), hole.x), quantity(hole.z)}});
+                          {quantity(hole.packing), unit.name, site().along(hole.x), quantity(hole.z)}});
                     return;
                 }
         step({"Lay a straightedge along the faces; pack behind the screws where the wall is hollow"});
@@ -300,8 +297,7 @@ private:
                       {"Handle channel from {0} to {1}: into the cut-outs of the units' sides, {2} high under their "
                        "tops, "
                        "screwed to each side, ends capped. Fronts below it are so much lower",
-                       {along(wall(), wall().tape().near(piece.from, piece.to)),
-                        along(wall(), wall().tape().far(piece.from, piece.to)), quantity(piece.breadth)}});
+                       {site().near(piece.from, piece.to), site().far(piece.from, piece.to), quantity(piece.breadth)}});
     }
 
     /// What was taken out for lifting, unit by unit: the heavy ones first, those that are set by their neighbours last.
@@ -336,8 +332,7 @@ private:
                            ? std::string_view{"Plinth from {0} to {1}, {2} high: scribe it to the floor, fix it to the "
                                               "frame"}
                            : "Plinth from {0} to {1}, {2} high: scribe it to the floor, clip it to the legs",
-                       {along(wall(), wall().tape().near(piece.from, piece.to)),
-                        along(wall(), wall().tape().far(piece.from, piece.to)), quantity(piece.breadth)}});
+                       {site().near(piece.from, piece.to), site().far(piece.from, piece.to), quantity(piece.breadth)}});
     }
 
     /// One length of a worktop.
@@ -372,7 +367,7 @@ private:
                                       "bolts from under, the front ones first, faces flush"}
                    : "Worktop joint at {0}: try it dry, seal both edges, draw it up with its bolts from under, the "
                      "front ones first, faces flush; wipe off what comes out",
-               {along(wall(), joint)}});
+               {site().along(joint)}});
     }
 
     /// Laid when what carries it is level; sealed last, and left alone.

@@ -34,7 +34,7 @@ public:
     }
 
 private:
-    const Wall& wall() const { return draft_.site.wall.wall; }
+    const WallSite& site() const { return draft_.site.wall; }
 
     Working& add(std::string subject, Sentence title, std::string_view sum, std::vector<Term> terms, Quantity result,
                  Source source) {
@@ -62,12 +62,11 @@ private:
         const RunLayout& layout = plan_.layout;
         if (!layout.to)
             return;
-        Working& working =
-            add("slack", {"Room left over"}, "{0} - {1} - {2}",
-                {{"where it must end", along(wall(), wall().tape().far(layout.from, *layout.to)), surveyed},
-                 {"where it may begin", along(wall(), wall().tape().near(layout.from, *layout.to)), surveyed},
-                 {"its units", quantity(layout.right() - layout.left()), derived}},
-                quantity(*layout.to - layout.from - (layout.right() - layout.left())), derived);
+        Working& working = add("slack", {"Room left over"}, "{0} - {1} - {2}",
+                               {{"where it must end", site().far(layout.from, *layout.to), surveyed},
+                                {"where it may begin", site().near(layout.from, *layout.to), surveyed},
+                                {"its units", quantity(layout.right() - layout.left()), derived}},
+                               quantity(*layout.to - layout.from - (layout.right() - layout.left())), derived);
         if (draft_.site.wall.survey.widths && draft_.run.end.at == EndKind::wall_end)
             working.facts.push_back(
                 {"The wall's ends are nearest together {0} up, {1}: the run takes that width",
@@ -79,10 +78,9 @@ private:
     void unit(std::size_t i) {
         const StandingUnit& standing = draft_.units[i];
         // As the tape meets it: what stands between it and the end that the run is set out from.
-        const bool from_right = wall().tape().from_right();
-        std::vector<Term> terms{{"where the run begins",
-                                 along(wall(), wall().tape().near(plan_.layout.left(), plan_.layout.right())),
-                                 derived}};
+        const bool from_right = site().tape.from_right();
+        std::vector<Term> terms{
+            {"where the run begins", site().near(plan_.layout.left(), plan_.layout.right()), derived}};
         const auto before = [&](std::size_t k) {
             terms.push_back({{}, quantity(draft_.units[k].place.width), of_unit, draft_.units[k].unit.name});
         };
@@ -92,11 +90,11 @@ private:
         else
             for (std::size_t k = 0; k < i; ++k)
                 before(k);
-        Working& place = add_up(
-            subject(i, "place"),
-            {by_tape(wall(), "Left edge of {0} from the reference end", "Right edge of {0} from the reference end"),
-             {standing.unit.name}},
-            std::move(terms), along(wall(), wall().tape().near(standing.place.left, standing.place.right())));
+        Working& place = add_up(subject(i, "place"),
+                                {by_tape(site().tape, "Left edge of {0} from the reference end",
+                                         "Right edge of {0} from the reference end"),
+                                 {standing.unit.name}},
+                                std::move(terms), site().near(standing.place.left, standing.place.right()));
         place.facts.push_back(
             {"Its bottom is {0} above the datum, its top {1}", {quantity(standing.bottom), quantity(standing.top())}});
         if (!is_cabinet(standing.unit))
@@ -116,9 +114,9 @@ private:
             return; // nothing goes through its back
         const PlannedHole& first = holes.front();
         Working& working = add(subject(i, "stud"), {"The first hole on {0}, inside the carcass", {standing.unit.name}},
-                               by_tape(wall(), "{0} - {1} - {2}", "{1} - {0} - {2}"),
-                               {{"the hole from the reference end", along(wall(), first.x), surveyed},
-                                {"the unit's left edge", along(wall(), standing.place.left), derived},
+                               by_tape(site().tape, "{0} - {1} - {2}", "{1} - {0} - {2}"),
+                               {{"the hole from the reference end", site().along(first.x), surveyed},
+                                {"the unit's left edge", site().along(standing.place.left), derived},
                                 {"its side", quantity(standing.unit.side), of_unit}},
                                quantity(unit.inside_left(first)), derived);
         for (const PlannedHole& hole : holes)
@@ -195,13 +193,13 @@ private:
             return;
         const Foot& first = unit.feet.front();
         Working& working =
-            add(subject(i, "feet"), {"Under {0}, at {1}", {unit.name, along(wall(), first.x)}}, "{0} - {1}",
+            add(subject(i, "feet"), {"Under {0}, at {1}", {unit.name, site().along(first.x)}}, "{0} - {1}",
                 {{"its bottom above the datum", quantity(unit.bottom), derived},
                  {"the floor it stands on", quantity(unit.bottom - first.height), surveyed}},
                 quantity(first.height), derived);
         for (const Foot& foot : unit.feet)
             if (foot.front)
-                working.facts.push_back({"Foot at {0}: {1}", {along(wall(), foot.x), quantity(foot.height)}});
+                working.facts.push_back({"Foot at {0}: {1}", {site().along(foot.x), quantity(foot.height)}});
     }
 
     void join(std::size_t i) {

@@ -173,6 +173,8 @@ std::string clock(JobTime time) {
 }
 
 Sentence person_words(const DaySchedule& schedule, std::size_t who) {
+    if (who < schedule.crew && who < schedule.names.size())
+        return {"{0}", {schedule.names[who]}};
     if (who < schedule.crew)
         return {"Person {0}", {count(who + 1)}};
     return schedule.helpers > 1 ? Sentence{"Helper {0}", {count(who - schedule.crew + 1)}} : Sentence{"Helper"};

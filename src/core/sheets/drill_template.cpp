@@ -1,5 +1,7 @@
 #include "core/sheets/drill_template.hpp"
 
+#include "core/job/along.hpp"
+
 #include <algorithm>
 #include <fmt/format.h>
 
@@ -18,8 +20,10 @@ void add_hole(TemplateFrame& frame, const WallMark& mark, const Tape& tape, cons
     const Align align = over_right ? Align::right : Align::left;
     const double x = over_right ? at.x - radius - 2 : at.x + radius + 2;
     frame.words({x, at.y - 1.5},
-                fmt::format("{}, {}", format_bare(tape.reads(mark.x), voice.unit), format(mark.z, voice.unit)), 2.8,
-                ink, true, align);
+                fmt::format("{}, {}",
+                            tape.turned ? say(along(tape, mark.x), voice) : format_bare(tape.reads(mark.x), voice.unit),
+                            format(mark.z, voice.unit)),
+                2.8, ink, true, align);
     if (mark.fixing)
         frame.words(
             {x, at.y + 4},

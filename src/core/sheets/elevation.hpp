@@ -27,6 +27,7 @@ struct ElevationFrame {
     bool found = false; ///< what was found on the wall drops its ticks on the rods too
     SurveyLayer survey = SurveyLayer::none;
     std::optional<ProbeAdvice> advice = {}; ///< where to probe next, drawn with the studs
+    std::optional<Tape> tape = {};          ///< that its rods read from; none: the wall's
 };
 
 /// From places on the wall to places on paper and back.

@@ -1,5 +1,7 @@
 #include "core/sheets/full_size.hpp"
 
+#include "core/job/along.hpp"
+
 #include <algorithm>
 #include <cmath>
 #include <fmt/format.h>
@@ -65,7 +67,6 @@ std::vector<TemplatePage> full_size_pages(const FullSize& what, double width, do
     const double frame_height = height - head - foot;
     const std::vector<double> lefts = starts(what.along, width);
     const std::vector<double> bottoms = starts(what.up, frame_height);
-    const auto figure = [&](Length length) { return format(length, voice.unit); };
     std::vector<TemplatePage> pages;
     for (std::size_t row = bottoms.size(); row-- > 0;)
         for (std::size_t column = 0; column < lefts.size(); ++column) {
@@ -78,7 +79,7 @@ std::vector<TemplatePage> full_size_pages(const FullSize& what, double width, do
             page.bottom = Length::nearest_to_metres(frame.bottom() / 1000);
             page.drawing = {width, height, {}};
             frame.words({0, 6},
-                        say(Sentence{what.corner, {figure(what.tape.reads(page.left)), figure(page.bottom)}}, voice));
+                        say(Sentence{what.corner, {along(what.tape, page.left), quantity(page.bottom)}}, voice));
             frame.add(Rectangle{{0, head}, width, frame_height, Ink::wall, Fill::none, 0.2});
             add_crosses(frame);
             if (!what.draw(frame))

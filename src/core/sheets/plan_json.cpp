@@ -1,6 +1,7 @@
 #include "core/sheets/plan_json.hpp"
 
 #include "core/fixings/drilling.hpp"
+#include "core/job/along.hpp"
 #include "core/job/fields.hpp"
 #include "core/sheets/day_json.hpp"
 #include "core/sheets/json_parts.hpp"
@@ -17,7 +18,7 @@ public:
         : JsonParts{voice}
         , voice_{voice} {}
 
-    Json shelf(const ShelfPlan& plan, const Tape& tape) const {
+    Json shelf(const ShelfPlan& plan) const {
         Json json{{"id", plan.id}, {"name", plan.name}};
         json["arm_least_m"] = plan.arm_least.in_metres();
         json["arm_most_m"] = plan.arm_most.in_metres();
@@ -37,7 +38,7 @@ public:
                            {"overhang", plan.sag->overhang}};
         json["supports"] = Json::array();
         for (std::size_t i = 0; i < plan.brackets.size(); ++i)
-            json["supports"].push_back(support(i, plan.brackets[i], tape));
+            json["supports"].push_back(support(i, plan.brackets[i], plan.tape));
         json["marks"] = Json::array();
         for (const PlannedHole& hole : plan.holes)
             json["marks"].push_back({{"support", hole.place + 1},
@@ -45,7 +46,7 @@ public:
                                      {"x_m", hole.x.in_metres()},
                                      {"z_m", hole.z.in_metres()},
                                      {"above_floor_now_m", hole.above_now.in_metres()},
-                                     {"x", format(tape.reads(hole.x), voice_.unit)},
+                                     {"x", say(along(plan.tape, hole.x), voice_)},
                                      {"z", format(hole.z, voice_.unit)}});
         json["groups"] = groups(plan);
         json["plate_utilisation"] = used(plan.plate_utilisation);
@@ -147,8 +148,8 @@ private:
             return groups;
         }
         const auto rows_at = [&](std::size_t hole) {
-            return plan.bracket && !plan.brackets[plan.holes[hole].place].rod ? plan.bracket->hole_drops.size()
-                                                                              : std::size_t{1};
+            return plan.bracket && !plan.brackets[plan.holes[hole].place].let_in ? plan.bracket->hole_drops.size()
+                                                                                 : std::size_t{1};
         };
         for (std::size_t from = 0, rows = 0; from < plan.holes.size(); from += rows) {
             rows = rows_at(from);
@@ -159,7 +160,7 @@ private:
                 holes.push_back(held(plan.holes[i]));
             const PlannedHole& top = plan.holes[from];
             const BracketPlan& place = plan.brackets[top.place];
-            const Length edge = place.rod      ? top.z
+            const Length edge = place.let_in   ? top.z
                                 : plan.bracket ? top.z + plan.bracket->hole_drops.front() - plan.bracket->leg
                                                : top.z - plan.cleat_breadth / 2;
             groups.push_back(group(std::to_string(top.place + 1), edge, place.loads, holes, place.fixing, place.turns));
@@ -174,7 +175,7 @@ private:
     Json support(std::size_t index, const BracketPlan& plan, const Tape& tape) const {
         Json json{{"number", index + 1},
                   {"x_m", plan.x.in_metres()},
-                  {"x", format(tape.reads(plan.x), voice_.unit)},
+                  {"x", say(along(tape, plan.x), voice_)},
                   {"hold", std::string{substrate_name(plan.substrate)}},
                   {"stands", stands(plan)},
                   {"pinned", plan.pinned},
@@ -344,7 +345,7 @@ std::string plan_json(const Job& job, const Plan& plan, const Voice& voice) {
             wall["runs"].push_back(run_json(run, writer));
         wall["shelves"] = Json::array();
         for (const ShelfPlan& shelf : plan.walls[i]->shelves)
-            wall["shelves"].push_back(writer.shelf(shelf, plan.walls[i]->tape));
+            wall["shelves"].push_back(writer.shelf(shelf));
         wall["noggings"] = Json::array();
         for (const Nogging& nogging : plan.walls[i]->noggings)
             wall["noggings"].push_back({{"left_m", nogging.left.in_metres()},

@@ -68,7 +68,7 @@ double Rods::lane_height(const Lane& lane) const {
 }
 
 double Rods::room_of(const Tick& tick) const {
-    return text_width(format_bare(plan_.tape.reads(tick.at), voice_.unit), text(), tick.strong) + between * text();
+    return text_width(format_bare(tape().reads(tick.at), voice_.unit), text(), tick.strong) + between * text();
 }
 
 /// The ticks whose figures are shown: all that are in sight, else the strong ones, else every second of those.
@@ -144,7 +144,7 @@ void Rods::draw_tick(const Lane& lane, std::size_t i, double at, double top, Dra
     if (lane.aside)
         add(Line{{at, top + mark}, {*lane.places[i], foot}, tick.strong ? Ink::tick : Ink::faint, 0.15});
     add(Text{{*lane.places[i], foot + 0.95 * text()},
-             format_bare(plan_.tape.reads(tick.at), voice_.unit),
+             format_bare(tape().reads(tick.at), voice_.unit),
              text(),
              Align::centre,
              tick.strong ? Ink::figure : Ink::faint,

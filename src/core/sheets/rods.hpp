@@ -48,6 +48,7 @@ private:
     };
 
     double text() const { return frame_.text; }
+    const Tape& tape() const { return frame_.tape ? *frame_.tape : plan_.tape; }
     bool selected(const std::string& shelf) const { return shelf == frame_.selected_shelf; }
     bool two_floors() const;
     void collect_lanes();

@@ -1,5 +1,6 @@
 #include "core/sheets/summary.hpp"
 
+#include "core/job/along.hpp"
 #include "core/measure/sum.hpp"
 
 #include "core/reckon/reckon.hpp"
@@ -38,7 +39,7 @@ std::string shelf_text(const Wall& wall, const Shelf& asked, const ShelfPlan& sh
                             format(shelf.arm_least, voice.unit), format(shelf.arm_most, voice.unit));
     for (std::size_t i = 0; i < shelf.brackets.size(); ++i) {
         const BracketPlan& place = shelf.brackets[i];
-        text += fmt::format("  bracket {} at {}, {}, carries {}", i + 1, format(wall.tape().reads(place.x), voice.unit),
+        text += fmt::format("  bracket {} at {}, {}, carries {}", i + 1, say(along(shelf.tape, place.x), voice),
                             words(place.substrate), say(quantity(place.carries), voice));
         if (place.fixing)
             text += fmt::format(
@@ -49,8 +50,8 @@ std::string shelf_text(const Wall& wall, const Shelf& asked, const ShelfPlan& sh
         for (const PlannedHole& hole : shelf.holes)
             if (hole.place == i)
                 text +=
-                    fmt::format("    hole {} at {}, {} up{}\n", hole.row + 1,
-                                format(wall.tape().reads(hole.x), voice.unit), format(hole.z, voice.unit),
+                    fmt::format("    hole {} at {}, {} up{}\n", hole.row + 1, say(along(shelf.tape, hole.x), voice),
+                                format(hole.z, voice.unit),
                                 place.row_fixings.empty() || !hole.fixing ? std::string{} : ", " + hole.fixing->name);
     }
     for (const CleatPlan& cleat : shelf.cleats)
@@ -114,8 +115,8 @@ std::string run_text(const WallPlan& wall, const RunPlan& run, const Voice& voic
     std::string text = fmt::format("{}, {}\n", wall.wall_name, run.name);
     for (const UnitPlan& unit : run.units) {
         text += fmt::format("  {:<24} {} to {}, {} to {} up", unit.name,
-                            format(wall.tape.reads(wall.tape.near(unit.place.left, unit.place.right())), voice.unit),
-                            format(wall.tape.reads(wall.tape.far(unit.place.left, unit.place.right())), voice.unit),
+                            say(along(run.tape, run.tape.near(unit.place.left, unit.place.right())), voice),
+                            say(along(run.tape, run.tape.far(unit.place.left, unit.place.right())), voice),
                             format(unit.bottom, voice.unit), format(unit.top, voice.unit));
         if (unit.fixing)
             text += fmt::format("; {}, {} long", unit.fixing->name, say(stock(unit.fixing->screw_length), voice));
@@ -124,7 +125,7 @@ std::string run_text(const WallPlan& wall, const RunPlan& run, const Voice& voic
         text += "\n";
         for (const PlannedHole& hole : unit.holes)
             text += fmt::format("    hole at {}, {} up; inside {} from the left; {}\n",
-                                format(wall.tape.reads(hole.x), voice.unit), format(hole.z, voice.unit),
+                                say(along(run.tape, hole.x), voice), format(hole.z, voice.unit),
                                 format(unit.inside_left(hole), voice.unit), say(words(hole.substrate), voice));
     }
     for (const RunPiece& piece : run.pieces)
@@ -171,6 +172,22 @@ std::string summary(const Job& job, const Plan& plan, const Voice& voice) {
     return text;
 }
 
+std::string_view words(RunPiece::What what) {
+    switch (what) {
+    case RunPiece::What::worktop:
+        return "Worktop";
+    case RunPiece::What::plinth:
+        return "Plinth";
+    case RunPiece::What::suspension_rail:
+        return "Suspension rail";
+    case RunPiece::What::ledger:
+        return "Temporary ledger";
+    case RunPiece::What::channel:
+        return "Handle channel";
+    }
+    std::abort();
+}
+
 std::string checks_text(const Job& job, const Plan& plan, const Voice& voice) {
     std::string text;
     for (const OwnedCheck& owned : all_checks(plan, job)) {
@@ -181,23 +198,34 @@ std::string checks_text(const Job& job, const Plan& plan, const Voice& voice) {
     return text;
 }
 
+namespace {
+
+/// A place along a wall says its end beside the sum, among the terms: in it there are figures alone.
+Quantity in_sum(Quantity quantity) {
+    if (quantity.kind == Kind::from_left_end || quantity.kind == Kind::from_right_end)
+        quantity.kind = Kind::length;
+    return quantity;
+}
+
+} // namespace
+
 std::string sum_text(const Working& working, const Voice& voice) {
     if (working.sum.empty())
         return {};
     // Terms are printed as fine as it takes for the printed sum to come to the printed result.
-    const std::string result = say(working.result, voice);
+    const std::string result = say(in_sum(working.result), voice);
     std::string text;
     for (int digits = 0; digits <= most_digits; ++digits) {
         Sentence sum{working.sum};
         std::vector<double> terms;
         for (const Term& term : working.terms) {
-            Printed shown = printed(term.value, voice, digits);
+            Printed shown = printed(in_sum(term.value), voice, digits);
             terms.push_back(shown.si);
             sum.values.emplace_back(std::move(shown.text));
         }
         text = fmt::format("{} = {}", say(sum, voice), result);
         const auto comes_to = redo(working.sum, terms);
-        if (comes_to && say(Quantity{working.result.kind, *comes_to}, voice) == result)
+        if (comes_to && say(Quantity{in_sum(working.result).kind, *comes_to}, voice) == result)
             break;
     }
     return text;

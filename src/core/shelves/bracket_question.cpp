@@ -156,7 +156,7 @@ BracketQuestion bracket_question(const Shelf& shelf, const WallSite& site, const
             if (at <= Length{} || at >= shelf.length)
                 continue;
             question.made.push_back(at);
-            if (other.kind != OtherKind::rod)
+            if (other.kind != OtherKind::rod && other.kind != OtherKind::angled_screw)
                 question.hangers.push_back(
                     {at, {}, other.kind == OtherKind::leg ? Substrate::floor : Substrate::side_wall});
         }

@@ -4,6 +4,7 @@
 #include "core/fixings/choose_each.hpp"
 #include "core/fixings/lining_anchor.hpp"
 #include "core/fixings/practice.hpp"
+#include "core/shelves/angled_screws.hpp"
 #include "core/shelves/cleats.hpp"
 #include "core/shelves/hidden_rods.hpp"
 #include "core/shelves/way.hpp"
@@ -121,9 +122,20 @@ void lie_on_strip(BracketPlan& place, const Shelf& shelf, const WallSite& site) 
 void hang_on_rod(BracketPlan& place, const Shelf& shelf, const WallSite& site) {
     const OnHiddenRods& rods = shelf.other_sizes.rods;
     const Carrier carrier = rod_carrier(rods, shelf, site);
-    place.rod = carrier.bracket;
-    place.rod_over = carrier.over;
+    place.let_in = carrier.bracket;
+    place.let_in_over = carrier.over;
     set_rod(place, rods, shelf, site, carrier);
+}
+
+void screw_at_angle(BracketPlan& place, std::size_t index, const Shelf& shelf, const WallSite& site) {
+    const Carrier carrier = angled_carrier(shelf, site);
+    place.let_in = carrier.bracket;
+    place.let_in_over = carrier.over;
+    place.row_demands = {demands_of_angled(place.reaction)};
+    place.loads = {{stored_case, place.reaction.sustained, place.x.in_metres(), 0, duration_stored},
+                   {leaned_case, place.reaction.greatest, place.x.in_metres(), 0, duration_people}};
+    if (site.timber() && carries(place.substrate))
+        fix(place, static_cast<int>(index) + 1, shelf, site, carrier);
 }
 
 } // namespace
@@ -194,6 +206,8 @@ void fix_place(BracketPlan& place, std::size_t index, const Shelf& shelf, const 
             return lie_on_strip(place, shelf, site);
         case OtherKind::rod:
             return hang_on_rod(place, shelf, site);
+        case OtherKind::angled_screw:
+            return screw_at_angle(place, index, shelf, site);
         }
     }
     if (way_of(shelf).fix(place, shelf, site, carrier))

@@ -33,7 +33,7 @@ std::optional<OtherSupport> other_at(const Shelf& shelf, Length place) {
 /// leg is reckoned with no less than all that comes down there (safe side).
 void turn_about_legs(const Shelf& shelf, std::vector<BracketPlan>& places) {
     for (BracketPlan& leg : places) {
-        if (!leg.other || leg.other->kind != OtherKind::leg || leg.other->out <= Length{})
+        if (!leg.is(OtherKind::leg) || leg.other->out <= Length{})
             continue;
         const double edge = shelf.depth.in_metres() / leg.other->out.in_metres();
         const Force goods = leg.reaction.sustained;
@@ -42,7 +42,7 @@ void turn_about_legs(const Shelf& shelf, std::vector<BracketPlan>& places) {
         leg.reaction.greatest = leg.reaction.sustained + leaning * std::max(1.0, edge);
         BracketPlan* nearest = nullptr;
         for (BracketPlan& place : places)
-            if (place.substrate != Substrate::floor && carries(place.substrate) &&
+            if (place.substrate != Substrate::floor && carries(place.substrate) && !place.is(OtherKind::angled_screw) &&
                 (!nearest || absolute(place.x - leg.x) < absolute(nearest->x - leg.x)))
                 nearest = &place;
         if (!nearest)
@@ -54,23 +54,25 @@ void turn_about_legs(const Shelf& shelf, std::vector<BracketPlan>& places) {
     }
 }
 
+/// Whether what stands at a place gives under its load, nobody can say by how much.
+bool gives(const BracketPlan& place) {
+    return (place.is(OtherKind::rod) || place.is(OtherKind::angled_screw)) && carries(place.substrate);
+}
+
 /// A rod gives under its load, by as much as the wall round it lets it, which nobody measures, and what is stiffer
 /// takes that. Every reaction, moment and sag moves one way only with the stiffness of each single spring, so that its
 /// worst lies where each rod stands firm or is not there: the board is judged on every such set of its places. With
-/// more rods than five, on those with all, none, or one of them, and with all but one.
+/// more rods than five, on those with all, none, or one of them, and with all but one. Angled screws are as rods.
 /// @return places from the shelf's left end, of two or more; those with all rods are not among them
 std::vector<std::vector<Length>> without_rods(const Shelf& shelf, const std::vector<BracketPlan>& places) {
     constexpr std::size_t most_rods = 5;
-    const auto is_rod = [](const BracketPlan& place) {
-        return place.other && place.other->kind == OtherKind::rod && carries(place.substrate);
-    };
-    const auto rods = static_cast<std::size_t>(std::ranges::count_if(places, is_rod));
+    const auto rods = static_cast<std::size_t>(std::ranges::count_if(places, gives));
     std::vector<std::vector<Length>> sets;
     const auto add = [&](const std::function<bool(std::size_t)>& stands) {
         std::vector<Length> set;
         std::size_t rod = 0;
         for (const BracketPlan& place : places)
-            if (carries(place.substrate) && (!is_rod(place) || stands(rod++)))
+            if (carries(place.substrate) && (!gives(place) || stands(rod++)))
                 set.push_back(place.x - shelf.left);
         if (set.size() >= 2)
             sets.push_back(std::move(set));

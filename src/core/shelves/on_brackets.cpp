@@ -1,4 +1,5 @@
 #include "core/job/field_visits.hpp"
+#include "core/shelves/angled_screws.hpp"
 #include "core/shelves/hidden_rods.hpp"
 #include "core/shelves/shelf_checks.hpp"
 #include "core/shelves/shelf_curer.hpp"
@@ -78,6 +79,7 @@ public:
                 how.leg_up = !how.leg_up;
             });
         cure_rods(curer, check);
+        cure_angled(curer, check);
         if (check.code == checks::loose_lifts)
             curer.change(check, {"Screw it down to its brackets"}, [](Shelf& shelf) { shelf.loose = false; });
         if (check.code == checks::others_one_board)
@@ -97,7 +99,7 @@ public:
         std::vector<CutPart> parts = boards_cut(shelf, site, plan);
         const OtherSizes& sizes = shelf.other_sizes;
         for (const BracketPlan& place : plan.brackets) {
-            if (place.other && place.other->kind == OtherKind::leg)
+            if (place.is(OtherKind::leg))
                 parts.push_back(strip_part(shelf.id, {"leg of {0}", {shelf.name}}, leg_length(shelf, site, place),
                                            sizes.leg, sizes.leg, StuffKind::cleat, "leg"));
         }
@@ -181,7 +183,8 @@ private:
             steps.say({"The strip on the {0} wall first, its top on the level line: {1} long, {2} screws",
                        {cleat.wall, quantity(cleat.length), count(cleat.screws)}});
         const auto& places = steps.plan().brackets;
-        if (std::ranges::any_of(places, [](const BracketPlan& place) { return place.rod && place.fixing; })) {
+        if (std::ranges::any_of(places,
+                                [](const BracketPlan& place) { return place.is(OtherKind::rod) && place.fixing; })) {
             say_rods_set(steps, steps.shelf().other_sizes.rods);
             steps.say(drill_board_step(steps.shelf().other_sizes.rods, steps.shelf()));
         }
@@ -191,7 +194,7 @@ public:
     std::vector<Supply> bought(const Shelf& shelf, const ShelfPlan& plan) const override {
         std::vector<Supply> supplies = WayOf::bought(shelf, plan);
         if (shelf.other_sizes.rods.resin &&
-            std::ranges::any_of(plan.brackets, [](const BracketPlan& place) { return place.rod.has_value(); }))
+            std::ranges::any_of(plan.brackets, [](const BracketPlan& place) { return place.is(OtherKind::rod); }))
             supplies.push_back({KitGroup::consumables, "resin", {"Resin, its gun and nozzles"}});
         return supplies;
     }
@@ -203,15 +206,16 @@ private:
         for (const CleatPlan& cleat : checker.plan().cleats)
             checker.strip(cleat);
         if (shelf.tiers > 1 && !shelf.others.empty())
-            checker.add(
-                checks::others_one_board,
-                {"Legs, end strips and rods carry one board, and {0} lie under one another: enter these shelves "
-                 "one by one",
-                 {count(static_cast<std::size_t>(shelf.tiers))}},
-                std::nullopt, shelf.left, shelf.underside());
+            checker.add(checks::others_one_board,
+                        {"Legs, end strips, rods and angled screws carry one board, and {0} lie under one another: "
+                         "enter these shelves "
+                         "one by one",
+                         {count(static_cast<std::size_t>(shelf.tiers))}},
+                        std::nullopt, shelf.left, shelf.underside());
         if (std::ranges::any_of(checker.plan().brackets,
-                                [](const BracketPlan& place) { return place.rod.has_value(); }))
+                                [](const BracketPlan& place) { return place.is(OtherKind::rod); }))
             check_rods(shelf.other_sizes.rods, checker);
+        check_angled(checker);
         for (const OtherSupport& other : shelf.others) {
             const Length at = shelf.place_of(other);
             const bool leg = other.kind == OtherKind::leg;
@@ -226,6 +230,7 @@ private:
                 check_rod(shelf.left + at, checker);
             const auto holds_back = [&](const BracketPlan& place) {
                 return place.substrate != Substrate::floor && carries(place.substrate) &&
+                       !place.is(OtherKind::angled_screw) &&
                        absolute(place.x - shelf.left - at) <= checker.rules().leg_back_within;
             };
             if (leg && std::ranges::none_of(checker.plan().brackets, holds_back))

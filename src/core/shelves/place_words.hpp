@@ -34,6 +34,8 @@ inline std::string_view name_of_place(const BracketPlan& place, const Shelf& she
         return "End strip";
     case OtherKind::rod:
         return "Rod";
+    case OtherKind::angled_screw:
+        return "Angled screw";
     }
     return {};
 }

@@ -1,4 +1,5 @@
 #include "core/shelves/reckon_shelf.hpp"
+#include "core/shelves/angled_screws.hpp"
 
 #include "core/shelves/fix_place.hpp"
 #include "core/shelves/plate.hpp"
@@ -65,16 +66,16 @@ void drill(const Shelf& shelf, ShelfPlan& plan) {
     const int tiers = plan.one_leg ? 1 : shelf.tiers;
     for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
         const BracketPlan& place = plan.brackets[i];
-        if (place.hanger || (place.other && !place.rod))
+        if (place.hanger || (place.other && !place.let_in))
             continue;
-        const auto& drops = (place.rod ? *place.rod : *plan.bracket).hole_drops;
-        const Length over = place.rod ? place.rod_over : plan.leg_over;
+        const auto& drops = (place.let_in ? *place.let_in : *plan.bracket).hole_drops;
+        const Length over = place.let_in ? place.let_in_over : plan.leg_over;
         for (int tier = 0; tier < tiers; ++tier)
             for (std::size_t row = 0; row < drops.size(); ++row) {
                 PlannedHole& hole = plan.holes.emplace_back();
                 hole.place = i;
                 hole.row = row + static_cast<std::size_t>(tier) * drops.size();
-                hole.x = place.x + (place.rod ? Length{} : plan.bracket->across(row));
+                hole.x = place.x + (place.let_in ? Length{} : plan.bracket->across(row));
                 hole.z = shelf.top_of(tier) - shelf.thickness + over - drops[row];
                 if (row < place.row_demands.size()) // a rod that cannot be set bears nothing
                     hole.demands = place.row_demands[row];
@@ -113,7 +114,9 @@ void plan_holes(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
     for (PlannedHole& hole : plan.holes) {
         const BracketPlan& place = plan.brackets[hole.place];
         hole.item = shelf.id;
-        hole.what = place.rod      ? Sentence{"{0}: rod, place {1}", {shelf.name, count(hole.place + 1)}}
+        hole.angled = place.is(OtherKind::angled_screw);
+        hole.what = hole.angled    ? Sentence{"{0}: angled screw, place {1}", {shelf.name, count(hole.place + 1)}}
+                    : place.let_in ? Sentence{"{0}: rod, place {1}", {shelf.name, count(hole.place + 1)}}
                     : plan.bracket ? Sentence{"{0}: bracket {1}, hole {2}",
                                               {shelf.name, count(hole.place + 1), count(hole.row + 1)}}
                                    : Sentence{"{0}: hole {1}", {shelf.name, count(hole.place + 1)}};
@@ -121,11 +124,11 @@ void plan_holes(const Shelf& shelf, const WallSite& site, ShelfPlan& plan) {
         hole.stud = place.stud;
         if (!hole.fixing)
             hole.fixing = place.fixing;
-        hole.through = way_of(shelf).drilled(shelf);
-        hole.through_it = place.rod      ? false
+        hole.through = hole.angled ? angled_in_board(shelf) : way_of(shelf).drilled(shelf);
+        hole.through_it = place.let_in   ? false
                           : plan.bracket ? plan.bracket->marks_through
                                          : hung.plate && hung.plate->marks_through;
-        hole.drilled = place.rod      ? place.rod->hole_diameter
+        hole.drilled = place.let_in   ? place.let_in->hole_diameter
                        : plan.bracket ? plan.bracket->hole_diameter
                        : hung.plate   ? hung.plate->hole_diameter
                                       : Length{};

@@ -261,6 +261,8 @@ Force held_down(const ShelfPlan& plan, const ShelfRules& rules) {
 
 void check_uplift(const Shelf& shelf, const WallSite& site, std::size_t i, ShelfPlan& plan) {
     const BracketPlan& place = plan.brackets[i];
+    if (place.is(OtherKind::angled_screw))
+        return; // the board is judged without it too, and so are those that hold it down then
     const Force up = -place.reaction.least;
     // Screws go up through an arm or a strip; a leg stands there, and a rod lets its board slide off.
     const bool screwed = !place.other || place.substrate == Substrate::side_wall;
@@ -272,11 +274,12 @@ void check_uplift(const Shelf& shelf, const WallSite& site, std::size_t i, Shelf
              {place_number(i), quantity(up)}},
             quantity(up), place.x, shelf.underside());
     else if (!screwed)
-        add_check(plan.checks, checks::pulls_up, place.rod ? Severity::note : Severity::error,
-                  {place.rod ? std::string_view{"With the other end loaded or leaned on, the board bears up on rod {0} "
-                                                "with {1}: it must sit tight on it"}
-                             : "With the other end loaded or leaned on, the board lifts off leg {0}, {1} up: nothing "
-                               "holds it down there",
+        add_check(plan.checks, checks::pulls_up, place.let_in ? Severity::note : Severity::error,
+                  {place.let_in
+                       ? std::string_view{"With the other end loaded or leaned on, the board bears up on rod {0} "
+                                          "with {1}: it must sit tight on it"}
+                       : "With the other end loaded or leaned on, the board lifts off leg {0}, {1} up: nothing "
+                         "holds it down there",
                    {place_number(i), quantity(up)}},
                   quantity(up), place.x, shelf.underside());
     else if (plan.shelf_screw && up > held)

@@ -60,6 +60,8 @@ inline constexpr CheckCode leg_overloaded{"leg_overloaded", Severity::error};
 inline constexpr CheckCode other_off_board{"other_off_board", Severity::error};
 inline constexpr CheckCode others_one_board{"others_one_board", Severity::error};
 inline constexpr CheckCode rod_in_lining{"rod_in_lining", Severity::error};
+inline constexpr CheckCode angled_in_no_wood{"angled_in_no_wood", Severity::error};
+inline constexpr CheckCode angled_alone{"angled_alone", Severity::error};
 inline constexpr CheckCode leg_back_free{"leg_back_free", Severity::error};
 inline constexpr CheckCode rod_hole_tight{"rod_hole_tight", Severity::error};
 inline constexpr CheckCode rod_off_centre{"rod_off_centre", Severity::error};

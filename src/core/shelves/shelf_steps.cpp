@@ -1,6 +1,7 @@
 #include "core/shelves/shelf_steps.hpp"
 
 #include "core/fixings/hole_spacing.hpp"
+#include "core/shelves/angled_screws.hpp"
 #include "core/shelves/place_words.hpp"
 #include "core/shelves/shelf_parts.hpp"
 #include "core/shelves/under_board.hpp"
@@ -68,13 +69,14 @@ void ShelfSteps::lay_board() {
              {stock(*plan_.shelf_screw)}});
     for (std::size_t i = 0; i < places(); ++i) {
         const BracketPlan& place = plan_.brackets[i];
-        if (place.other && place.other->kind == OtherKind::leg)
+        if (place.is(OtherKind::leg))
             say({"Leg {0}: {1} long, its middle {2} from the reference end and {3} out of the wall. Set it under the "
                  "board "
                  "where that lies level, screw it from above or with a plate",
                  {count(i + 1), quantity(leg_length(shelf_, site_, place)), site_.along(place.x),
                   quantity(place.other->out)}});
     }
+    say_angled(*this);
     hold(Phase::prove, {"Lean on the front edge over each bracket: nothing may move"});
 }
 
@@ -157,8 +159,8 @@ private:
 
     void mark_places() {
         say({"Strike a level line at {0} above the datum, from {1} to {2}",
-             {quantity(shelf_.underside()), site_.along(site_.wall.tape().near(shelf_.left, shelf_.right())),
-              site_.along(site_.wall.tape().far(shelf_.left, shelf_.right()))}});
+             {quantity(shelf_.underside()), site_.near(shelf_.left, shelf_.right()),
+              site_.far(shelf_.left, shelf_.right())}});
         if (const FloorProfile& floor = site_.survey.floor; floor.measured() || floor.build_up > Length{})
             say({"From the floor as it is now that line is {0} up at the shelf's left end and {1} at its right "
                  "end: for a look only, measure from the datum",
@@ -171,10 +173,10 @@ private:
                          ? std::string_view{"Hanger {0}: plumb up from {1} on the line and mark it on the ceiling"}
                          : "Hanger {0}: plumb up from {1} on the line to the ceiling and find the joist there",
                      {count(i + 1), site_.along(place.x)}});
-            else if (place.other && !place.rod)
+            else if (place.other && !place.let_in)
                 continue; // said where it is set
             else
-                say({plan_.bracket->hole_drops.size() > 1 && plan_.bracket->off_middle() == Length{} && !place.rod &&
+                say({plan_.bracket->hole_drops.size() > 1 && plan_.bracket->off_middle() == Length{} && !place.let_in &&
                              way_of(shelf_).plumbed()
                          ? std::string_view{"{0} {1}: mark its centre on the line at {2} from the reference end, and "
                                             "plumb down from it"}
@@ -196,12 +198,12 @@ private:
 
     void mark_holes() {
         if (const HungPlate hung = plate_of(shelf_); hung.plate && hung.plate->marks_through) {
-            say({by_tape(site_.wall,
+            say({by_tape(site_.tape,
                          "Hold it with its left end at {0} from the reference end and its top edge {1} above the "
                          "datum, level it, and prick the wall through its own holes",
                          "Hold it with its right end at {0} from the reference end and its top edge {1} above the "
                          "datum, level it, and prick the wall through its own holes"),
-                 {site_.along(site_.wall.tape().near(hung.left, hung.left + hung.width)), quantity(hung.top)}});
+                 {site_.near(hung.left, hung.left + hung.width), quantity(hung.top)}});
             for (std::size_t i = 0; i < plan_.holes.size(); ++i)
                 if (!carries(plan_.brackets[plan_.holes[i].place].substrate))
                     say({"Hole {0} has only the lining behind it: leave it, or a lining anchor to steady it",
@@ -213,8 +215,7 @@ private:
                 say({"Strike a plumb line at {0} from the reference end: its middle", {site_.along(line.x)}});
             else
                 say({"Strike a level line through its holes, {0} above the datum, from {1} to {2}",
-                     {quantity(line.z), site_.along(site_.wall.tape().near(line.x, line.to_x)),
-                      site_.along(site_.wall.tape().far(line.x, line.to_x))}});
+                     {quantity(line.z), site_.near(line.x, line.to_x), site_.far(line.x, line.to_x)}});
         for (std::size_t i = 0; i < plan_.holes.size(); ++i) {
             const PlannedHole& hole = plan_.holes[i];
             if (carries(plan_.brackets[hole.place].substrate))
@@ -263,8 +264,8 @@ private:
         drill_ceiling();
         std::set<std::pair<std::string, Length>> told;
         for (const PlannedHole& hole : plan_.holes) {
-            if (!hole.fixing || !told.insert({hole.fixing->name, hole.fixing->screw_length}).second)
-                continue;
+            if (!hole.fixing || hole.angled || !told.insert({hole.fixing->name, hole.fixing->screw_length}).second)
+                continue; // an angled one is drilled when the board lies
             const Fixing& fixing = *hole.fixing;
             const BracketPlan& place = plan_.brackets[hole.place];
             if (!carries(place.substrate)) {
@@ -273,7 +274,7 @@ private:
                 hold({"Wood or metal behind the lining, or a hole that tears: stop, that anchor does not hold there"});
                 continue;
             }
-            const bool rod = place.rod || std::holds_alternative<OnHiddenRods>(shelf_.holding);
+            const bool rod = place.is(OtherKind::rod) || std::holds_alternative<OnHiddenRods>(shelf_.holding);
             if (!site_.masonry() && fixing.penetration > cable_cover)
                 say({rod ? std::string_view{"The rods go {0} into the stud, and a cable bored through it may lie {1} "
                                             "behind its face: isolate where one is likely"}

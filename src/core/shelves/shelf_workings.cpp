@@ -183,7 +183,7 @@ private:
         const BracketPlan& place = plan_.brackets[i];
         Working working{numbered("bracket", i),
                         {"Bracket {0}, {1}: centre from the reference end", {count(i + 1), word(place.substrate)}},
-                        by_tape(site_.wall, "{0} + {1}", "{0} - {1}"),
+                        by_tape(site_.tape, "{0} + {1}", "{0} - {1}"),
                         {{"shelf's left end", site_.along(shelf_.left), measured},
                          {"from its left end", quantity(place.x - shelf_.left), derived}},
                         site_.along(place.x),
@@ -273,9 +273,10 @@ private:
     /// Of the holes at one place: those at the others are as high.
     void heights() {
         if (plan_.bracket) {
-            for (const PlannedHole& hole : plan_.holes) {
-                if (hole.place != plan_.holes.front().place)
-                    break;
+            const auto first = std::ranges::find_if(
+                plan_.holes, [&](const PlannedHole& hole) { return plan_.brackets[hole.place].is_bracket(); });
+            for (auto at = first; at != plan_.holes.end() && at->place == first->place; ++at) {
+                const PlannedHole& hole = *at;
                 const std::size_t rows = plan_.bracket->hole_drops.size();
                 const auto tier = static_cast<int>(hole.row / rows);
                 Working working{numbered("hole", hole.row),
@@ -324,7 +325,7 @@ private:
             const BoardPiece& piece = plan_.pieces[i];
             Working working{numbered("board", i),
                             {"Board {0}, cut to", {count(i + 1)}},
-                            by_tape(site_.wall, "{0} - {1}", "{1} - {0}"),
+                            by_tape(site_.tape, "{0} - {1}", "{1} - {0}"),
                             {{"its right end, from the reference end", site_.along(piece.left + piece.back), derived},
                              {"its left end", site_.along(piece.left), derived}},
                             quantity(piece.back),
@@ -343,7 +344,7 @@ private:
         Working working = packing_working(
             "scribe",
             {"Most room between the wall and a straight back edge: leave it on to scribe, or pack the brackets"}, face,
-            *face.deepest_between(shelf_.left, shelf_.right(), shelf_.underside()), site_.wall);
+            *face.deepest_between(shelf_.left, shelf_.right(), shelf_.underside()), site_.tape);
         for (std::size_t i = 0; i < plan_.brackets.size(); ++i)
             working.terms.push_back({"packing behind a bracket, left to right",
                                      fine(face.shim_at(plan_.brackets[i].x, shelf_.underside())->in_metres()),

@@ -14,6 +14,8 @@ UnderBoard under_board(const Shelf& shelf, const ShelfPlan& plan, const BracketP
         return about(sizes.leg, place.other->out - sizes.leg / 2, place.other->out + sizes.leg / 2);
     case OtherKind::rod:
         return about(sizes.rods.diameter, Length{}, sizes.rods.in_shelf);
+    case OtherKind::angled_screw:
+        return about(10_mm, Length{}, shelf.thickness / 2);
     case OtherKind::left_strip:
     case OtherKind::right_strip:
         break;

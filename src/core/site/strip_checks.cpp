@@ -69,8 +69,7 @@ std::vector<Check> strip_checks(const std::string& of, const std::vector<Planned
             check.cures.push_back(
                 {{"Go over {0} to {1} along and {2} to {3} up with a detector, and enter what it reads "
                   "under Survey, Services: where it reads clear you may drill",
-                  {site.along(site.wall.tape().near(swept.left, swept.right)),
-                   site.along(site.wall.tape().far(swept.left, swept.right)), quantity(swept.bottom),
+                  {site.near(swept.left, swept.right), site.far(swept.left, swept.right), quantity(swept.bottom),
                    quantity(swept.top)}},
                  {}});
         else if (in.strip.basis == Strip::Basis::detected)
@@ -112,9 +111,8 @@ void say_detect_first(ThingPlan& thing, const WallSite& site) {
                                      "a detector; {5} is likely there. Clear: enter it and drill. Else stop"}
                   : "Before {6} holes, the first at {4}: go over {0} to {1} along and {2} to {3} up with a "
                     "detector; {5} is likely there. Clear: enter it and drill. Else stop",
-              {site.along(site.wall.tape().near(swept.left, swept.right)),
-               site.along(site.wall.tape().far(swept.left, swept.right)), quantity(swept.bottom), quantity(swept.top),
-               site.along(in.first.x), in.strip.what, count(in.holes)}},
+              {site.near(swept.left, swept.right), site.far(swept.left, swept.right), quantity(swept.bottom),
+               quantity(swept.top), site.along(in.first.x), in.strip.what, count(in.holes)}},
              true});
     }
     const auto detector =

@@ -69,6 +69,8 @@ std::vector<Outline> leg_boxes(const Shelf& shelf, const ShelfPlan& plan, const 
         case OtherKind::left_strip:
         case OtherKind::right_strip:
             return {{centre - sizes.strip / 2, centre + sizes.strip / 2, under - sizes.strip_breadth, under}};
+        case OtherKind::angled_screw:
+            return {{centre - 5_mm, centre + 5_mm, under, under + shelf.thickness}};
         case OtherKind::rod: {
             const Length middle = under + shelf.thickness / 2;
             const Length half = sizes.rods.diameter / 2;

@@ -20,20 +20,26 @@ struct WallSite {
     const FixingChoices* chosen = nullptr; ///< what the fitter fixes the thing with that is reckoned
     /// Where on the wall other things were looked for, if somebody wants to know: see each_other_board().
     std::vector<Outline>* looked_at = nullptr;
+    Tape tape = wall.tape(); ///< held to the end that the thing is measured from
 
     // The same to one who looks at it another way; what is given must outlive it.
     WallSite with(const WallSurvey& other) const {
-        return {rules, catalogue, wall, service_class, other, chosen, looked_at};
+        return {rules, catalogue, wall, service_class, other, chosen, looked_at, tape};
     }
     WallSite with(const HouseRules& other) const {
-        return {other, catalogue, wall, service_class, survey, chosen, looked_at};
+        return {other, catalogue, wall, service_class, survey, chosen, looked_at, tape};
     }
     WallSite with(const FixingChoices* other) const {
-        return {rules, catalogue, wall, service_class, survey, other, looked_at};
+        return {rules, catalogue, wall, service_class, survey, other, looked_at, tape};
+    }
+    WallSite with(const Tape& other) const {
+        return {rules, catalogue, wall, service_class, survey, chosen, looked_at, other};
     }
 
-    /// See along(wall, x).
-    Quantity along(Length x) const { return yes_square::along(wall, x); }
+    /// Places along the wall as they are said of the thing; of two, that which the tape reaches first, and the other.
+    Quantity along(Length x) const { return yes_square::along(tape, x); }
+    Quantity near(Length left, Length right) const { return along(tape.near(left, right)); }
+    Quantity far(Length left, Length right) const { return along(tape.far(left, right)); }
 
     FixingGround fixings(const ChosenFixing* by_hand) const { return {catalogue, rules, wall, by_hand}; }
     /// With what is chosen for all of a thing.

@@ -292,7 +292,10 @@ private:
 } // namespace
 
 DaySchedule day_schedule(const Job& job, const JobOrder& order) {
-    return Scheduler{job, order}.find();
+    DaySchedule schedule = Scheduler{job, order}.find();
+    for (const Fitter& fitter : job.fitters)
+        schedule.names.push_back(fitter.name);
+    return schedule;
 }
 
 Slips slips_when(const Job& job, const JobOrder& order, const DaySchedule& schedule, std::size_t task, JobTime longer) {

@@ -29,6 +29,7 @@ struct DaySchedule {
     std::vector<ScheduledTask> tasks; ///< what is not ticked off, by when it begins
     std::size_t done = 0;             ///< steps that are
     std::size_t crew = 1;
+    std::vector<std::string> names;   ///< of the crew, as far as the job knows them
     std::size_t helpers = 0;          ///< most of them at a time
     JobTime ends = 0;                 ///< when the last step is done
     JobTime least_end = 0;            ///< no schedule ends earlier

@@ -61,7 +61,7 @@ private:
         Working& one = workings_.emplace_back();
         one.subject = subject(bay, "width");
         one.title = {"Bay {0} is wide", {count(bay.number)}};
-        one.sum = by_tape(site_.wall, "{0} - {1}", "{1} - {0}");
+        one.sum = by_tape(site_.tape, "{0} - {1}", "{1} - {0}");
         one.terms = {{"its right panel's face", site_.along(bay.right()), derived},
                      {"its left panel's", site_.along(bay.left), derived}};
         one.result = quantity(bay.width);

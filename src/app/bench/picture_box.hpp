@@ -14,7 +14,7 @@ QString kept_picture(const QImage& image);
 /// The picture that an entry keeps; null: none, or it cannot be read.
 QImage picture_of(const std::string& kept);
 
-/// The fitter's own picture of an entry: taken from a file or dropped on it, and taken away.
+/// The fitter's own picture of something that the job keeps: taken from a file or dropped on it, and taken away.
 class PictureBox : public QWidget {
     Q_OBJECT
 public:
@@ -23,6 +23,8 @@ public:
 
     /// @param own  whether the entry is the fitter's own: what ships has no picture
     void show_picture(const std::string& kept, bool own);
+    /// What its button says, where it is no picture of a thing.
+    void ask_for(const QString& words);
     /// From a file. What is wrong is said here.
     void take(const QString& path);
 

@@ -1,4 +1,4 @@
-#include "app/catalogue/picture_box.hpp"
+#include "app/bench/picture_box.hpp"
 
 #include "core/job/ranges.hpp"
 
@@ -72,6 +72,10 @@ PictureBox::PictureBox(const QString& name, std::function<void(const QString&)> 
             take(path);
     });
     connect(remove_, &QPushButton::clicked, this, [this] { changed_({}); });
+}
+
+void PictureBox::ask_for(const QString& words) {
+    choose_->setText(words);
 }
 
 void PictureBox::show_picture(const std::string& kept, bool own) {

@@ -1,0 +1,102 @@
+#include "cli/versions.hpp"
+
+#include "cli/job_files.hpp"
+#include "core/versions/compare_jobs.hpp"
+#include "core/versions/merge_jobs.hpp"
+#include "files/bundle.hpp"
+
+#include <filesystem>
+#include <fmt/format.h>
+#include <iostream>
+#include <nlohmann/json.hpp>
+
+namespace yes_square::cli {
+
+int compare_files(const std::string& before, const std::string& after, const std::string& unit, bool as_json) {
+    const auto old = load(before, unit);
+    const auto now = load(after, unit);
+    if (!old || !now)
+        return bad_input;
+    const auto changes = changes_between(*old, *now, now->unit);
+    auto all = nlohmann::ordered_json::array();
+    for (const JobChange& change : changes) {
+        const std::string what = change.label.empty() ? change.where : change.where + ", " + change.label;
+        if (as_json)
+            all.push_back({{"path", change.path},
+                           {"where", change.where},
+                           {"what", change.label},
+                           {"before", change.before},
+                           {"after", change.after}});
+        else
+            std::cout << fmt::format("{}: {} -> {}\n", what, change.before.empty() ? "not there" : change.before,
+                                     change.after.empty() ? "gone" : change.after);
+    }
+    if (as_json)
+        std::cout << all.dump(1) << "\n";
+    return changes.empty() ? 0 : has_errors;
+}
+
+int merge_files(const MergeWanted& wanted) {
+    const auto shared = load(wanted.shared);
+    const auto mine = load(wanted.mine);
+    const auto theirs = load(wanted.theirs);
+    if (!shared || !mine || !theirs)
+        return bad_input;
+    auto merged = merge_jobs(*shared, *mine, *theirs);
+    if (merged && wanted.take_theirs) {
+        std::set<std::string> all;
+        for (const Collision& collision : merged->collisions)
+            all.insert(collision.path);
+        merged = merge_jobs(*shared, *mine, *theirs, all);
+    }
+    if (!merged) {
+        std::cerr << "they cannot be brought together: " << merged.error().text() << "\n";
+        return bad_input;
+    }
+    for (const Collision& collision : merged->collisions)
+        std::cerr << fmt::format("{}; took what was {}\n", words(collision), wanted.take_theirs ? "there" : "here");
+    if (!save(wanted.to.empty() ? wanted.mine : wanted.to, merged->job))
+        return bad_input;
+    return merged->collisions.empty() ? 0 : has_errors;
+}
+
+int bundle_files(const std::string& job, const std::string& to, const std::vector<std::string>& files) {
+    namespace fs = std::filesystem;
+    const auto read = load(job);
+    if (!read)
+        return bad_input;
+    const std::string name = job == standard_stream ? "job" : fs::path{job}.stem().string();
+    std::vector<BundleFile> packed;
+    for (const std::string& file : files)
+        packed.push_back({"sheets/" + fs::path{file}.filename().string(), file});
+    // Photos are beside the job, in a folder of its name.
+    const fs::path photos = fs::path{job}.parent_path() / (name + " photos");
+    std::set<std::string> known;
+    for (const LogEntry& entry : read->log)
+        if (!entry.file.empty() && known.insert(entry.file).second) {
+            const fs::path photo = photos / entry.file;
+            std::error_code error;
+            if (fs::path{entry.file}.filename() == entry.file && fs::is_regular_file(photo, error))
+                packed.push_back({photos.filename().string() + "/" + entry.file, photo.string()});
+            else
+                std::cerr << photo.string() << ": is not there; left out\n";
+        }
+    const std::string problem = write_bundle(to, name, *read, packed);
+    if (!problem.empty())
+        std::cerr << problem << "\n";
+    return problem.empty() ? 0 : bad_input;
+}
+
+int unbundle_file(const std::string& bundle, const std::string& folder) {
+    const auto unpacked = unpack_bundle(bundle, folder);
+    if (!unpacked) {
+        std::cerr << unpacked.error() << "\n";
+        return bad_input;
+    }
+    std::cout << unpacked->job_path << "\n";
+    for (const std::string& file : unpacked->files)
+        std::cout << file << "\n";
+    return 0;
+}
+
+} // namespace yes_square::cli
