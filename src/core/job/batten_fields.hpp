@@ -31,7 +31,7 @@ void fields(auto& visit, Is<Batten> auto& batten) {
                        "Of pegs: how far off the wall the load hangs"));
     visit.optional("pegs", batten.pegs,
                    Meaning{"a number of pegs", Range::not_negative, "Pegs"}.told("Pegs to be had with it"));
-    visit.maybe("measured_from", batten.measured_from, own_reference_end);
+    visit.maybe("measured_from", batten.measured_from, own_reference_end());
     visit.maybe_part("fixing", batten.fixing.all);
     visit.list("fixings_at", batten.fixing.at);
 }

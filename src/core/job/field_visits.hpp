@@ -90,13 +90,14 @@ constexpr Meaning along_wall(Range range = Range::not_negative) {
 }
 
 /// The reference end that a thing may have of its own.
-inline constexpr Meaning own_reference_end =
-    Meaning{}
+constexpr Meaning own_reference_end() {
+    return Meaning{}
         .told(
             "The end of its wall that its marks are measured from when they are said and typed; absent: as the wall's. "
             "In this file they are from the left end all the same")
         .asked("Measured from")
         .or_none("as its wall is");
+}
 
 /// A member that is asked for under its own label and needs no more words.
 constexpr Meaning asked(std::string_view label) {

@@ -297,7 +297,7 @@ void fields(auto& visit, Is<Run> auto& run) {
                       .told("The rail is fixed right here, from the run's left end; other places are found round it")
                       .asked("Rail fixed at (; between)")
                       .or_none("as the program finds"));
-    visit.maybe("measured_from", run.measured_from, own_reference_end);
+    visit.maybe("measured_from", run.measured_from, own_reference_end());
     visit.maybe_part("fixing", run.fixing.all);
     visit.list("fixings_at", run.fixing.at);
 }

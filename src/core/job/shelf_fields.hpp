@@ -331,7 +331,7 @@ void fields(auto& visit, Is<Shelf> auto& shelf) {
                        .told("The fitter says that nobody can lean on it")
                        .asked("Somebody may lean on it")
                        .either("as its height says", "no: out of reach, or furniture before it"));
-    visit.maybe("measured_from", shelf.measured_from, own_reference_end);
+    visit.maybe("measured_from", shelf.measured_from, own_reference_end());
     visit.maybe_part("fixing", shelf.fixing.all);
     visit.list("fixings_at", shelf.fixing.at);
 }

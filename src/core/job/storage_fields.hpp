@@ -96,7 +96,7 @@ void fields(auto& visit, Is<StorageSystem> auto& system) {
     visit.optional("children", system.children, asked("Children about"));
     visit.list("bays", system.bays);
     visit.list("readings", system.readings);
-    visit.maybe("measured_from", system.measured_from, own_reference_end);
+    visit.maybe("measured_from", system.measured_from, own_reference_end());
     visit.maybe_part("fixing", system.fixing.all);
     visit.list("fixings_at", system.fixing.at);
 }
@@ -187,7 +187,7 @@ void fields(auto& visit, Is<Piece> auto& piece) {
                        .or_none("as the skirting"));
     visit.optional("children", piece.children, asked("Children about"));
     visit.part("restraint", piece.restraint);
-    visit.maybe("measured_from", piece.measured_from, own_reference_end);
+    visit.maybe("measured_from", piece.measured_from, own_reference_end());
     visit.maybe_part("fixing", piece.fixing.all);
     visit.list("fixings_at", piece.fixing.at);
 }
@@ -244,7 +244,7 @@ void fields(auto& visit, Is<WallBox> auto& box) {
                     .told("Top left to bottom right")
                     .asked("Diagonal, falling")
                     .or_none("not measured"));
-    visit.maybe("measured_from", box.measured_from, own_reference_end);
+    visit.maybe("measured_from", box.measured_from, own_reference_end());
     visit.maybe_part("fixing", box.fixing.all);
     visit.list("fixings_at", box.fixing.at);
 }
