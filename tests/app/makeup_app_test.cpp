@@ -96,6 +96,24 @@ TEST_CASE("end strips are chosen, legs and rods typed where they stand, a stretc
     CHECK(driven.shelf().others.size() == 2);
 }
 
+TEST_CASE("a screw at an angle is typed where no bracket has a place, and its step prints", "[app][mixed][angled]") {
+    ShelfWindow driven{false};
+    driven.add(shelf_preset("brackets"));
+    driven.open_folds();
+    driven.choose("along-what", 5);
+    driven.type("along-at", "300");
+    REQUIRE(driven.shelf().others.size() == 1);
+    CHECK(driven.shelf().others.front() == OtherSupport{OtherKind::angled_screw, 300_mm, {}, {}});
+    auto* list = driven.find<QListWidget>("along-found");
+    REQUIRE(list->count() == 1);
+    CHECK(list->item(0)->text().contains("Angled screw"));
+    CHECK(prints(driven));
+    list->setFocus();
+    list->setCurrentRow(0);
+    QTest::keyClick(list, Qt::Key_Delete);
+    CHECK(driven.shelf().others.empty());
+}
+
 TEST_CASE("what holds a shelf is kept as one of one's own and taken for the next", "[app][at-hand]") {
     ShelfWindow driven{true};
     driven.add(shelf_preset("hidden_rods"));

@@ -50,6 +50,8 @@ TEST_CASE("a screw at 45 degrees passes board and lining by the root of two, and
     const double wood = place.fixing->screw_length.in_mm() - 12.728 - 17.678;
     CHECK(place.fixing->penetration.in_mm() == Approx(wood).margin(0.01));
     CHECK(place.fixing_utilisation.within());
+    // Every list tells the tape on the bit by the fixing: from the board's underside, along the bit.
+    CHECK(place.fixing->drill_depth.in_mm() == Approx(place.fixing->screw_length.in_mm()).margin(0.02));
 
     const auto hole = std::ranges::find(plan.holes, true, &PlannedHole::angled);
     REQUIRE(hole != plan.holes.end());

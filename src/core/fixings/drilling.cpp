@@ -69,10 +69,8 @@ std::vector<DrillPass> lining_passes(const Fixing& fixing, Length through, bool 
     return passes;
 }
 
-std::vector<DrillPass> angled_passes(const Wall& wall, const Fixing& fixing, Length through, bool service_near) {
-    const Length lining = at_angle(wall.lining_thickness());
-    return {{DrillStage::full, "long wood bit", fixing.hole_diameter, through + lining + fixing.penetration, false,
-             service_near,
+std::vector<DrillPass> angled_passes(const Fixing& fixing, bool service_near) {
+    return {{DrillStage::full, "long wood bit", fixing.hole_diameter, fixing.drill_depth, false, service_near,
              service_near
                  ? "at 45 degrees upwards through the board as it lies; stop behind the lining and look: a cable "
                    "or pipe is likely here; have it isolated or move"

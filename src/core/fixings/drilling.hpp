@@ -28,8 +28,7 @@ bool drilled_before(const DrillPass& a, const DrillPass& b);
 std::vector<DrillPass> drill_passes(const Wall& wall, const Fixing& fixing, Length through = {},
                                     bool service_near = false);
 /// The same of a screw at 45 degrees, upwards into wood: one pass, through the board as it lies.
-/// @param through  the board's wood that it passes, along the screw
-std::vector<DrillPass> angled_passes(const Wall& wall, const Fixing& fixing, Length through, bool service_near);
+std::vector<DrillPass> angled_passes(const Fixing& fixing, bool service_near);
 /// The same of an anchor that grips the lining alone.
 std::vector<DrillPass> lining_passes(const Fixing& fixing, Length through, bool service_near);
 

@@ -89,9 +89,8 @@ void say_angled(ShelfSteps& steps) {
             steps.say({"Angled screw {0}: with the board lying level, start {1} out of the wall on its underside and "
                        "drill {2} upwards at 45 degrees, tape on the bit at {3}; then drive {4}, {5} long",
                        {count(i + 1), quantity(shelf.thickness / 2), stock(places[i].fixing->hole_diameter),
-                        stock(angled_in_board(shelf) + at_angle(steps.site().wall.lining_thickness()) +
-                              places[i].fixing->penetration),
-                        std::string{places[i].fixing->name}, stock(places[i].fixing->screw_length)}});
+                        stock(places[i].fixing->drill_depth), std::string{places[i].fixing->name},
+                        stock(places[i].fixing->screw_length)}});
 }
 
 } // namespace yes_square

@@ -2,6 +2,7 @@
 
 #include "core/fixings/bracket_forces.hpp"
 #include "core/fixings/choose_each.hpp"
+#include "core/fixings/drilling.hpp"
 #include "core/fixings/lining_anchor.hpp"
 #include "core/fixings/practice.hpp"
 #include "core/shelves/angled_screws.hpp"
@@ -136,6 +137,10 @@ void screw_at_angle(BracketPlan& place, std::size_t index, const Shelf& shelf, c
                    {leaned_case, place.reaction.greatest, place.x.in_metres(), 0, duration_people}};
     if (site.timber() && carries(place.substrate))
         fix(place, static_cast<int>(index) + 1, shelf, site, carrier);
+    // It is drilled through the board as it lies, so the tape on the bit is told from the board's underside.
+    if (place.fixing)
+        place.fixing->drill_depth =
+            angled_in_board(shelf) + at_angle(site.wall.lining_thickness()) + place.fixing->penetration;
 }
 
 } // namespace

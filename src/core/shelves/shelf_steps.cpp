@@ -264,8 +264,8 @@ private:
         drill_ceiling();
         std::set<std::pair<std::string, Length>> told;
         for (const PlannedHole& hole : plan_.holes) {
-            if (!hole.fixing || hole.angled || !told.insert({hole.fixing->name, hole.fixing->screw_length}).second)
-                continue; // an angled one is drilled when the board lies
+            if (!hole.fixing || !told.insert({hole.fixing->name, hole.fixing->screw_length}).second)
+                continue;
             const Fixing& fixing = *hole.fixing;
             const BracketPlan& place = plan_.brackets[hole.place];
             if (!carries(place.substrate)) {
@@ -281,6 +281,8 @@ private:
                          : "These screws go {0} into the stud, and a cable bored through it may lie {1} behind its "
                            "face: isolate where one is likely",
                      {stock(fixing.penetration), stock(cable_cover)}});
+            if (hole.angled)
+                continue; // it is drilled when the board lies
             if (rod)
                 say({"Drill {0} for the rods, square to the wall, tape on the bit at {1}: {2}, {3} long",
                      {stock(fixing.hole_diameter), stock(fixing.drill_depth), fixing.name,

@@ -30,7 +30,7 @@ void plan_hole(const WallSite& site, PlannedHole& hole) {
         hole.no_wall = no_wall_at(site.wall, hole.x, hole.z, std::max(hole.radius, usual_hole / 2));
     hole.passes.clear();
     if (fixing && (carries(hole.substrate) || hole.held_by_lining()) && hole.no_wall.empty())
-        hole.passes = hole.angled             ? angled_passes(site.wall, *fixing, hole.through, hole.in_strip())
+        hole.passes = hole.angled             ? angled_passes(*fixing, hole.in_strip())
                       : hole.held_by_lining() ? lining_passes(*fixing, hole.through, hole.in_strip())
                                               : drill_passes(site.wall, *fixing, hole.through, hole.in_strip());
     hole.made = std::ranges::any_of(site.wall.made, [&](const MadeHole& made) {
