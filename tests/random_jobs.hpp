@@ -301,6 +301,11 @@ protected:
             if (chance(0.5))
                 run.units.back().hook_rating = Force::newtons(number(200, 1500));
         }
+        // By what was drawn already, so that the jobs of a seed stay what they were.
+        if (run.level == RunLevel::floor && units > 1)
+            run.channel = 30_mm;
+        if (units == 3)
+            run.measured_from = TapeEnd::right;
         wall.runs.push_back(std::move(run));
     }
 

@@ -24,6 +24,10 @@ _yes_square_cli() {
             COMPREPLY=($(compgen -W "mm cm in/16 ft-in/16" -- "$cur"))
             return
             ;;
+        --lang)
+            COMPREPLY=($(compgen -W "en de" -- "$cur"))
+            return
+            ;;
         --with)
             _filedir
             return
@@ -45,7 +49,7 @@ _yes_square_cli() {
             ;;
     esac
     if ((cword == 1)); then
-        COMPREPLY=($(compgen -W "reckon check export import book compare merge bundle unbundle schema --help --version" -- "$cur"))
+        COMPREPLY=($(compgen -W "reckon check export import book compare merge bundle unbundle schema --help --version --lang" -- "$cur"))
         return
     fi
     if [[ $cur == -* ]]; then
@@ -53,7 +57,7 @@ _yes_square_cli() {
         case $command in
             reckon | check) options+=" --json --unit" ;;
             export) options+=" --to --format --json --unit" ;;
-            import) options+=" --to --survey --dxf --wall --units --packing-list --pocket" ;;
+            import) options+=" --to --survey --dxf --wall --units --packing-list --pocket --json" ;;
             book) options+=" --folder --kind --from --until --json" ;;
             compare) options+=" --json --unit" ;;
             merge) options+=" --to --take-theirs" ;;

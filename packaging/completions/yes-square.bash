@@ -19,6 +19,10 @@ _yes_square() {
             COMPREPLY=($(compgen -W "light dark" -- "$cur"))
             return
             ;;
+        --lang)
+            COMPREPLY=($(compgen -W "en de" -- "$cur"))
+            return
+            ;;
         --unit)
             COMPREPLY=($(compgen -W "mm cm in/16 ft-in/16" -- "$cur"))
             return
@@ -34,7 +38,7 @@ _yes_square() {
     esac
     if [[ $cur == -* ]]; then
         COMPREPLY=($(compgen -W "--sheets --screenshot --stage --size --theme --unit --shelf --page --wall --practice
-            --ask --type --wall-side --help --help-all --version" -- "$cur"))
+            --ask --type --wall-side --lang --help --help-all --version" -- "$cur"))
         return
     fi
     _filedir yesq

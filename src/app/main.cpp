@@ -17,6 +17,7 @@
 #include <QIcon>
 #include <QKeyEvent>
 #include <QMessageBox>
+#include <QSettings>
 #include <QTextStream>
 #include <QTimer>
 #include <algorithm>
@@ -48,6 +49,7 @@ struct Arguments {
     QString ask;
     QString type;
     QString wall_side;
+    QString language;
     QStringList jobs;
     bool unattended() const { return !sheets.isEmpty() || !screenshot.isEmpty(); }
 };
@@ -94,20 +96,22 @@ Arguments parse(const QStringList& words) {
     const QCommandLineOption type{QStringLiteral("type"),
                                   QStringLiteral("With --screenshot: the size of type, in pixels; 15 is usual."),
                                   QStringLiteral("PIXELS")};
+    const QCommandLineOption lang{QStringLiteral("lang"),
+                                  QStringLiteral("Speak this language: en or de; without it, what was chosen in the "
+                                                 "window, or the desktop's."),
+                                  QStringLiteral("CODE")};
     parser.addOptions(
-        {sheets, screenshot, stage, size, theme, unit, shelf, page, wall, practice, ask, type, wall_side});
+        {sheets, screenshot, stage, size, theme, unit, shelf, page, wall, practice, ask, type, wall_side, lang});
     parser.addPositionalArgument(QStringLiteral("JOB"), QStringLiteral("A .yesq file."), QStringLiteral("[JOB]"));
     parser.process(words);
     QStringList paths;
     for (const QString& argument : parser.positionalArguments())
         paths << path_of(argument);
-    return {parser.value(sheets),    parser.value(screenshot),
-            parser.value(stage),     parser.value(size),
-            parser.value(theme),     parser.value(unit),
-            parser.value(shelf),     parser.value(page),
-            parser.value(wall),      parser.value(practice),
-            parser.value(ask),       parser.value(type),
-            parser.value(wall_side), paths};
+    return {parser.value(sheets),    parser.value(screenshot), parser.value(stage),
+            parser.value(size),      parser.value(theme),      parser.value(unit),
+            parser.value(shelf),     parser.value(page),       parser.value(wall),
+            parser.value(practice),  parser.value(ask),        parser.value(type),
+            parser.value(wall_side), parser.value(lang),       paths};
 }
 
 int write_sheets(const Job& job, const QString& folder, const QString& name) {
@@ -298,6 +302,9 @@ int main(int argc, char** argv) {
     if (!use_our_font())
         return fail(QStringLiteral("the program's typeface is missing; install it again"));
     const Arguments arguments = parse(QApplication::arguments());
+    if (!arguments.language.isEmpty() && !is_language(arguments.language))
+        return fail(QStringLiteral("--lang %1 is not known; it is en or de").arg(arguments.language));
+    speak(arguments.language.isEmpty() ? QSettings{}.value(QStringLiteral("language")).toString() : arguments.language);
     if (arguments.jobs.size() > 1)
         return fail(QStringLiteral("one job at a time"));
 

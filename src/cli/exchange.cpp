@@ -11,6 +11,7 @@
 #include "files/dxf_in.hpp"
 #include "files/export_job.hpp"
 #include "files/job_book.hpp"
+#include "language/language.hpp"
 
 #include <algorithm>
 #include <fmt/format.h>
@@ -62,7 +63,7 @@ int export_files(const ExportWanted& wanted) {
     const auto job = load(wanted.job, wanted.unit);
     if (!job)
         return bad_input;
-    const ExportDone done = export_job({*job, reckon(*job), {job->unit, {}}}, wanted.folder, formats);
+    const ExportDone done = export_job({*job, reckon(*job), voice(job->unit)}, wanted.folder, formats);
     for (const std::string& problem : done.problems)
         std::cerr << problem << "\n";
     if (wanted.as_json)
@@ -71,6 +72,10 @@ int export_files(const ExportWanted& wanted) {
 }
 
 int import_files(const ImportWanted& wanted) {
+    const std::string to = wanted.to.empty() ? wanted.job : wanted.to;
+    if (wanted.as_json && to == standard_stream)
+        return fail("--json and the job both want standard output: give --to a file's name");
+    Json taken{{"format", "yes-square import"}, {"version", 1}, {"job", to}};
     auto job = load(wanted.job);
     if (!job)
         return bad_input;
@@ -94,9 +99,11 @@ int import_files(const ImportWanted& wanted) {
             job->walls.push_back(std::move(fresh));
             wall = &job->walls.back();
         }
+        taken["layers_left_alone"] = drawn->unread;
         for (const std::string& layer : drawn->unread)
             std::cerr << fmt::format("{}: layer {} is not known and was left alone\n", wanted.dxf, layer);
         take_outline(*wall, std::move(drawn->wall));
+        taken["outline_of"] = wall->id;
     }
     if (!wanted.survey.empty()) {
         if (!wall)
@@ -104,8 +111,10 @@ int import_files(const ImportWanted& wanted) {
         const auto text = read_text(wanted.survey);
         if (!text)
             return bad_input;
-        if (const auto added = add_readings_csv(*text, *wall); !added)
+        const auto added = add_readings_csv(*text, *wall);
+        if (!added)
             return fail(wanted.survey + ": " + added.error());
+        taken["readings"] = *added;
     }
     if (!wanted.units.empty()) {
         const auto text = read_text(wanted.units);
@@ -114,6 +123,7 @@ int import_files(const ImportWanted& wanted) {
         auto units = units_from_csv(*text, job->unit);
         if (!units)
             return fail(wanted.units + ": " + units.error());
+        taken["units"] = units->size();
         job->catalogue.units = std::move(*units);
     }
     if (!wanted.packing_list.empty()) {
@@ -123,16 +133,27 @@ int import_files(const ImportWanted& wanted) {
         auto list = packing_list_from_csv(*text);
         if (!list)
             return fail(wanted.packing_list + ": " + list.error());
+        taken["delivered"] = list->size();
         job->delivery = std::move(*list);
     }
     if (!wanted.pocket.empty()) {
         const auto text = read_text(wanted.pocket);
         if (!text)
             return bad_input;
-        if (const auto taken = take_pocket(*job, reckon(*job), *text); !taken)
-            return fail(wanted.pocket + ": " + taken.error());
+        const auto given = take_pocket(*job, reckon(*job), *text);
+        if (!given)
+            return fail(wanted.pocket + ": " + given.error());
+        taken["pocket"] = {{"ticks", given->ticks},
+                           {"holes", given->holes},
+                           {"readings", given->readings},
+                           {"notes", given->notes},
+                           {"gone", given->gone}};
     }
-    return save(wanted.to.empty() ? wanted.job : wanted.to, *job) ? 0 : bad_input;
+    if (!save(to, *job))
+        return bad_input;
+    if (wanted.as_json)
+        std::cout << taken.dump(2) << "\n";
+    return 0;
 }
 
 int search_book(const BookWanted& wanted) {

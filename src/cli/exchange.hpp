@@ -26,6 +26,7 @@ struct ImportWanted {
     std::string packing_list;
     std::string pocket; ///< what a pocket sheet gave back
     std::string dxf;
+    bool as_json = false; ///< tell so what was taken in
 };
 int import_files(const ImportWanted& wanted);
 

@@ -6,6 +6,7 @@
 #include "core/sheets/plan_json.hpp"
 #include "core/sheets/summary.hpp"
 #include "core/site/guarded.hpp"
+#include "language/language.hpp"
 
 #include <CLI/CLI.hpp>
 #include <iostream>
@@ -20,6 +21,9 @@ int main(int argc, char** argv) {
     CLI::App app{"Sets out cabinets and shelves on a wall: reckons a job file and prints what follows from it."};
     app.set_version_flag("--version", std::string{"yes-square-cli "} + YES_SQUARE_VERSION);
     app.require_subcommand(1);
+    app.fallthrough(); // --lang may stand before the command and after it
+    std::string language = "en";
+    app.add_option("--lang", language, "Speak this language: en or de");
     std::string path;
     bool as_json = false;
     const auto job_of = [](CLI::App* command, std::string& name) {
@@ -56,6 +60,7 @@ int main(int argc, char** argv) {
     take->add_option("--wall", in.wall, "Id or name of a wall");
     take->add_option("--units", in.units, "CSV of units that came with a kitchen");
     take->add_option("--pocket", in.pocket, "What a pocket sheet gave back");
+    take->add_flag("--json", in.as_json, "Tell what was taken in as JSON");
     take->add_option("--packing-list", in.packing_list, "CSV of what was delivered");
 
     cli::BookWanted book;
@@ -103,6 +108,11 @@ int main(int argc, char** argv) {
     } catch (const CLI::ParseError& error) {
         return app.exit(error) == 0 ? 0 : cli::bad_input;
     }
+    if (!is_language(QString::fromStdString(language))) {
+        std::cerr << "--lang " << language << " is not known; it is en or de\n";
+        return cli::bad_input;
+    }
+    speak(QString::fromStdString(language));
 
     try {
         if (give->parsed())
@@ -129,13 +139,13 @@ int main(int argc, char** argv) {
         const Plan plan = reckon(*job);
         for (const OwnedCheck& owned : all_checks(plan, *job))
             if (owned.check->code == checks::not_reckoned) // for a report
-                std::cerr << path << ": " << say(owned.check->message, {}) << "\n";
-        const Voice voice{job->unit, {}};
+                std::cerr << path << ": " << say(owned.check->message, voice(job->unit)) << "\n";
+        const Voice said = voice(job->unit);
         if (reckoned->parsed()) {
-            std::cout << (as_json ? plan_json(*job, plan, voice) : summary(*job, plan, voice));
+            std::cout << (as_json ? plan_json(*job, plan, said) : summary(*job, plan, said));
             return 0;
         }
-        std::cout << (as_json ? checks_json(*job, plan, voice) : checks_text(*job, plan, voice));
+        std::cout << (as_json ? checks_json(*job, plan, said) : checks_text(*job, plan, said));
         return count_checks(plan, Severity::error) > 0 ? cli::has_errors : 0;
     } catch (const std::exception& error) {
         std::cerr << path << ": " << error.what() << "\n";

@@ -3,7 +3,9 @@
 #include "cli/job_files.hpp"
 #include "core/versions/compare_jobs.hpp"
 #include "core/versions/merge_jobs.hpp"
+#include "files/beside_job.hpp"
 #include "files/bundle.hpp"
+#include "language/language.hpp"
 
 #include <filesystem>
 #include <fmt/format.h>
@@ -17,7 +19,7 @@ int compare_files(const std::string& before, const std::string& after, const std
     const auto now = load(after, unit);
     if (!old || !now)
         return bad_input;
-    const auto changes = changes_between(*old, *now, now->unit);
+    const auto changes = changes_between(*old, *now, voice(now->unit));
     auto all = nlohmann::ordered_json::array();
     for (const JobChange& change : changes) {
         const std::string what = change.label.empty() ? change.where : change.where + ", " + change.label;
@@ -42,19 +44,20 @@ int merge_files(const MergeWanted& wanted) {
     const auto theirs = load(wanted.theirs);
     if (!shared || !mine || !theirs)
         return bad_input;
-    auto merged = merge_jobs(*shared, *mine, *theirs);
+    auto merged = merge_jobs(*shared, *mine, *theirs, {}, voice(mine->unit));
     if (merged && wanted.take_theirs) {
         std::set<std::string> all;
         for (const Collision& collision : merged->collisions)
             all.insert(collision.path);
-        merged = merge_jobs(*shared, *mine, *theirs, all);
+        merged = merge_jobs(*shared, *mine, *theirs, all, voice(mine->unit));
     }
     if (!merged) {
         std::cerr << "they cannot be brought together: " << merged.error().text() << "\n";
         return bad_input;
     }
     for (const Collision& collision : merged->collisions)
-        std::cerr << fmt::format("{}; took what was {}\n", words(collision), wanted.take_theirs ? "there" : "here");
+        std::cerr << fmt::format("{}; took what was {}\n", say(words(collision), voice(mine->unit)),
+                                 wanted.take_theirs ? "there" : "here");
     if (!save(wanted.to.empty() ? wanted.mine : wanted.to, merged->job))
         return bad_input;
     return merged->collisions.empty() ? 0 : has_errors;
@@ -69,19 +72,10 @@ int bundle_files(const std::string& job, const std::string& to, const std::vecto
     std::vector<BundleFile> packed;
     for (const std::string& file : files)
         packed.push_back({"sheets/" + fs::path{file}.filename().string(), file});
-    // Photos are beside the job, in a folder of its name.
-    const fs::path photos = fs::path{job}.parent_path() / (name + " photos");
-    std::set<std::string> known;
-    for (const LogEntry& entry : read->log)
-        if (!entry.file.empty() && known.insert(entry.file).second) {
-            const fs::path photo = photos / entry.file;
-            std::error_code error;
-            if (fs::path{entry.file}.filename() == entry.file && fs::is_regular_file(photo, error))
-                packed.push_back({photos.filename().string() + "/" + entry.file, photo.string()});
-            else
-                std::cerr << photo.string() << ": is not there; left out\n";
-        }
-    const std::string problem = write_bundle(to, name, *read, packed);
+    const PhotosOfJob photos = photos_of(job, *read);
+    for (const std::string& photo : photos.gone)
+        std::cerr << photo << ": is not there; left out\n";
+    const std::string problem = write_bundle(to, name, *read, photos.there, packed);
     if (!problem.empty())
         std::cerr << problem << "\n";
     return problem.empty() ? 0 : bad_input;

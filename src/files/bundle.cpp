@@ -1,6 +1,7 @@
 #include "files/bundle.hpp"
 
 #include "core/job/file.hpp"
+#include "files/beside_job.hpp"
 #include "files/save_job.hpp"
 
 #include <algorithm>
@@ -58,7 +59,7 @@ std::optional<std::string> read_entry(zip_t* zip, zip_uint64_t index, zip_uint64
 } // namespace
 
 std::string write_bundle(const std::string& path, const std::string& job_name, const Job& job,
-                         const std::vector<BundleFile>& files) {
+                         const std::vector<std::string>& photos, const std::vector<BundleFile>& files) {
     const std::string document = write_job(job);
     if (const auto back = read_job(document); !back)
         return fmt::format("{}: this job would not open again, so it was not bundled: {}", path, back.error().text());
@@ -75,7 +76,11 @@ std::string write_bundle(const std::string& path, const std::string& job_name, c
     };
     if (!add(job_name + std::string{job_ending}, zip_source_buffer(zip.get(), document.data(), document.size(), 0)))
         return path + ": the job cannot be put into it";
-    for (const BundleFile& file : files) {
+    std::vector<BundleFile> all = files;
+    for (const std::string& photo : photos)
+        all.push_back(
+            {photo_folder(job_name + std::string{job_ending}) + "/" + fs::path{photo}.filename().string(), photo});
+    for (const BundleFile& file : all) {
         std::error_code error;
         if (!fs::is_regular_file(file.path, error))
             return fmt::format("{}: {} is not there any more", path, file.path);
@@ -133,20 +138,25 @@ tl::expected<Unpacked, std::string> unpack_bundle(const std::string& path, const
     fs::create_directories(folder, error);
     Unpacked unpacked;
     unpacked.job_path = (fs::path{folder} / job_name).string();
+    // Half a bundle is none.
+    const auto fail = [&](const std::string& why) {
+        fs::remove_all(folder, error);
+        return tl::unexpected{why};
+    };
     for (const zip_uint64_t i : others) {
         const std::string name = zip_get_name(zip.get(), i, 0);
         const auto content = read_entry(zip.get(), i, largest_file);
         if (!content)
-            return tl::unexpected{fmt::format("{}: {} in it cannot be read whole", path, name)};
+            return fail(fmt::format("{}: {} in it cannot be read whole", path, name));
         const fs::path to = fs::path{folder} / name;
         fs::create_directories(to.parent_path(), error);
         if (const std::string wrong = write_whole(to.string(), *content); !wrong.empty())
-            return tl::unexpected{wrong};
+            return fail(wrong);
         unpacked.files.push_back(to.string());
     }
     // The job last: where it is, all is there.
     if (const std::string wrong = write_whole(unpacked.job_path, *document); !wrong.empty())
-        return tl::unexpected{wrong};
+        return fail(wrong);
     return unpacked;
 }
 

@@ -21,8 +21,9 @@ struct BundleFile {
 
 /// Writes a bundle, whole or not at all. A text: what went wrong; empty: nothing did.
 /// @param job_name  without its ending: "harbour-lane"
+/// @param photos    paths; they go into the folder that the job looks for them in
 std::string write_bundle(const std::string& path, const std::string& job_name, const Job& job,
-                         const std::vector<BundleFile>& files);
+                         const std::vector<std::string>& photos, const std::vector<BundleFile>& files);
 
 /// What a bundle came to on the disk.
 struct Unpacked {
@@ -32,7 +33,7 @@ struct Unpacked {
 
 /// Unpacks a bundle into a folder of its own under `folder`, which must not be there yet: the job and its files, none
 /// of them outside it, links and what is too large left out. The job is read before anything is written.
-/// Error: what is wrong with it, naming the file.
+/// Error: what is wrong with it, naming the file; the folder is not there then.
 tl::expected<Unpacked, std::string> unpack_bundle(const std::string& path, const std::string& folder);
 
 } // namespace yes_square

@@ -1,5 +1,6 @@
 #define CATCH_CONFIG_RUNNER
 #include "app/bench/theme.hpp"
+#include "language/language.hpp"
 
 #include <QApplication>
 #include <QStandardPaths>
@@ -20,5 +21,6 @@ int main(int argc, char** argv) {
     QApplication::setOrganizationName("yes-square-tests");
     if (!yes_square::app::use_our_font())
         return 1;
+    yes_square::speak(QStringLiteral("en"));
     return Catch::Session().run(argc, argv);
 }

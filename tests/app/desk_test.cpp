@@ -1,16 +1,19 @@
 // The window on a desktop: files dropped on it, what it gives to the clipboard, waits that end.
 #include "app/bench/desktop.hpp"
 #include "app/bench/read_only_table.hpp"
+#include "app/shell/recently_used.hpp"
 #include "app/shell/wait_watch.hpp"
 #include "core/steps/job_order.hpp"
 #include "driven_window.hpp"
 
 #include <QClipboard>
 #include <QDateTime>
+#include <QDomDocument>
 #include <QDropEvent>
 #include <QGuiApplication>
 #include <QImage>
 #include <QMimeData>
+#include <QStandardPaths>
 
 using namespace yes_square;
 using namespace yes_square::app;
@@ -111,4 +114,38 @@ TEST_CASE("a wait that was begun is told once when it has had its time, whatever
     watch->look();
     CHECK(over.size() == 1);
     CHECK(driven.told.last().contains("A wait is over"));
+}
+
+TEST_CASE("what was opened is among the desktop's recent files, once, and others' stay", "[app][desk]") {
+    const QString list = QStandardPaths::writableLocation(QStandardPaths::GenericDataLocation) + "/recently-used.xbel";
+    QFile::remove(list);
+    const auto entries = [&] {
+        QFile file{list};
+        REQUIRE(file.open(QIODevice::ReadOnly));
+        QDomDocument document;
+        REQUIRE(document.setContent(&file));
+        return document.documentElement().elementsByTagName("bookmark");
+    };
+    DrivenWindow driven;
+    driven.open_demo();
+    REQUIRE(entries().size() == 1);
+    const QDomElement first = entries().at(0).toElement();
+    CHECK(QUrl{first.attribute("href")}.toLocalFile().endsWith("/demo.yesq"));
+    CHECK(first.elementsByTagName("mime:mime-type").at(0).toElement().attribute("type") == "application/x-yesq+json");
+    REQUIRE(driven.window.open(driven.folder.filePath("demo.yesq")));
+    REQUIRE(entries().size() == 1);
+    CHECK(entries().at(0).toElement().elementsByTagName("bookmark:application").at(0).toElement().attribute("count") ==
+          "2");
+    // Another program's entry stays; what is no list is left as it is.
+    CHECK(remember_on_desktop("/tmp/with blank & sign.yesq"));
+    CHECK(entries().size() == 2);
+    QFile broken{list};
+    REQUIRE(broken.open(QIODevice::WriteOnly | QIODevice::Truncate));
+    broken.write("<xbel><bookmark");
+    broken.close();
+    CHECK_FALSE(remember_on_desktop("/tmp/another.yesq"));
+    REQUIRE(broken.open(QIODevice::ReadOnly));
+    CHECK(broken.readAll() == "<xbel><bookmark");
+    broken.close();
+    QFile::remove(list);
 }

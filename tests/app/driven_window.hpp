@@ -9,6 +9,7 @@
 
 #include <QComboBox>
 #include <QLineEdit>
+#include <QListWidget>
 #include <QMenu>
 #include <QTableWidget>
 #include <QTemporaryDir>
@@ -96,6 +97,14 @@ struct DrivenWindow {
         QTest::keyClicks(field, keys);
         QTest::keyClick(field, Qt::Key_Return);
         QTest::qWait(1);
+    }
+
+    /// Takes the first line of a list away, as a person does.
+    void delete_first(const char* list_name) {
+        auto* list = find<QListWidget>(list_name);
+        list->setFocus();
+        list->setCurrentRow(0);
+        QTest::keyClick(list, Qt::Key_Delete);
     }
 
     void choose(const char* name, int row) {

@@ -8,6 +8,7 @@
 #include "core/fitting/as_found.hpp"
 #include "core/sheets/lettering.hpp"
 #include "driven_window.hpp"
+#include "language/language.hpp"
 
 #include <QAbstractButton>
 #include <QCheckBox>
@@ -119,12 +120,14 @@ TEST_CASE("a sum lies beside its figure, is walked from, pinned and put away", "
 
 TEST_CASE("no panel is broader than its place and no button's words are cut off, whatever stage and thing",
           "[app][face][look]") {
+    const auto language = GENERATE(as<QString>{}, "en", "de");
+    speak(language);
     for (const QSize size : {QSize{1024, 700}, QSize{1280, 800}}) {
         DrivenWindow driven{size};
         driven.open_demo();
         const auto look = [&](const std::string& where) {
             QTest::qWait(5);
-            INFO(where << ", " << size.width());
+            INFO(language.toStdString() << ", " << where << ", " << size.width());
             for (const QScrollArea* area : driven.window.findChildren<QScrollArea*>())
                 if (area->isVisible() && area->widget()) {
                     INFO(area->objectName().toStdString());
@@ -163,6 +166,7 @@ TEST_CASE("no panel is broader than its place and no button's words are cut off,
             look(page);
         }
     }
+    speak(QStringLiteral("en"));
 }
 
 TEST_CASE("letters are as broad on the screen as the core places them by", "[app][face][lettering]") {

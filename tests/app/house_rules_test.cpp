@@ -10,6 +10,7 @@
 
 #include <QImage>
 #include <QListWidget>
+#include <QProcess>
 #include <QPushButton>
 #include <QScrollArea>
 
@@ -41,7 +42,7 @@ struct RulesOpen : DrivenWindow {
 TEST_CASE("every house rule has its row, with a name, a figure, and what it is", "[app][house]") {
     RulesOpen driven;
     std::size_t rows = 0;
-    for (const RuleRow& row : rule_rows({}, {}, Unit::mm)) {
+    for (const RuleRow& row : rule_rows({}, {}, {Unit::mm})) {
         const QString object = QStringLiteral("rule-%1-%2")
                                    .arg(QString::fromStdString(row.group.empty() ? "house" : row.group),
                                         QString::fromStdString(row.member));
@@ -192,6 +193,10 @@ TEST_CASE("names, prices and the head of the sheets are the house's too", "[app]
     const QString words = printed_words(pdf);
     CHECK(words.contains("Two and a Bit, fitters"));
     CHECK(words.contains("1 Sawdust Row"));
+    QProcess images;
+    images.start("pdfimages", {"-list", pdf});
+    REQUIRE(images.waitForFinished(30'000));
+    CHECK(images.readAllStandardOutput().contains("image")); // the logo, over a sheet that has no other
     REQUIRE(write_sheets_pdf(pdf, driven.job(), driven.bench().plan(), sheet_set(u"steps")).isEmpty());
     CHECK(printed_words(pdf).contains("Ana Plumb"));
 

@@ -1,7 +1,7 @@
 #include "app/fit/fit_panel.hpp"
 #include "app/layout/layout_panel.hpp"
 #include "app/record/record_panel.hpp"
-#include "app/wallside/wall_side.hpp"
+#include "at_wall.hpp"
 #include "driven_window.hpp"
 
 #include <QComboBox>
@@ -51,15 +51,13 @@ TEST_CASE("a whole job from survey to record in the real window", "[journey]") {
     driven.window.set_stage(Stage::fit);
     QTest::qWait(1);
     CHECK(driven.find<QTableWidget>("job-steps")->rowCount() > 5);
-    std::unique_ptr<WallSide> mode{driven.window.wall_side()};
-    mode->setAttribute(Qt::WA_DeleteOnClose, false);
-    mode->speak = [](const QString&) {};
-    mode->show();
+    AtWall at_wall{driven.window};
+    WallSide* mode = at_wall.mode.get();
     for (int key = 0; key < 100; ++key) {
         if (mode->at_gate())
             for (const Qt::Key question : {Qt::Key_1, Qt::Key_2, Qt::Key_3, Qt::Key_4})
-                QTest::keyClick(mode.get(), question);
-        QTest::keyClick(mode.get(), Qt::Key_Space);
+                QTest::keyClick(mode, question);
+        QTest::keyClick(mode, Qt::Key_Space);
     }
     const Wall& wall = driven.job().walls.front();
     CHECK(wall.made.size() == driven.bench().plan().walls.front()->shelves.front().holes.size());

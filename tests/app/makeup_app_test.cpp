@@ -61,11 +61,9 @@ TEST_CASE("cut-outs are typed one after another, drawn from above, and printed",
     CHECK(driven.shelf().cut_outs.back().back == 0_mm);
     CHECK(driven.find<QWidget>("shelf-cut-drawing")->isVisible());
     CHECK(prints(driven));
-    auto* list = driven.find<QListWidget>("shelf-cut-found");
+    const auto* list = driven.find<QListWidget>("shelf-cut-found");
     REQUIRE(list->count() == 2);
-    list->setFocus();
-    list->setCurrentRow(0);
-    QTest::keyClick(list, Qt::Key_Delete);
+    driven.delete_first("shelf-cut-found");
     CHECK(driven.shelf().cut_outs.size() == 1);
 }
 
@@ -104,13 +102,11 @@ TEST_CASE("a screw at an angle is typed where no bracket has a place, and its st
     driven.type("along-at", "300");
     REQUIRE(driven.shelf().others.size() == 1);
     CHECK(driven.shelf().others.front() == OtherSupport{OtherKind::angled_screw, 300_mm, {}, {}});
-    auto* list = driven.find<QListWidget>("along-found");
+    const auto* list = driven.find<QListWidget>("along-found");
     REQUIRE(list->count() == 1);
     CHECK(list->item(0)->text().contains("Angled screw"));
     CHECK(prints(driven));
-    list->setFocus();
-    list->setCurrentRow(0);
-    QTest::keyClick(list, Qt::Key_Delete);
+    driven.delete_first("along-found");
     CHECK(driven.shelf().others.empty());
 }
 

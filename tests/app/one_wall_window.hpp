@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/shelves/new_shelf.hpp"
 #include "driven_window.hpp"
 
 namespace yes_square::app {
@@ -26,6 +27,17 @@ struct OneWallWindow : DrivenWindow {
         });
         window.set_stage(Stage::layout);
         QTest::qWait(1);
+    }
+
+    /// A shelf whose ends lie at no round figures, so that each place shows from which end it is told.
+    static Shelf odd_shelf(const Wall& wall, const char* id, const char* name, Length height) {
+        Shelf shelf = new_shelf(shelf_preset("brackets"), wall);
+        shelf.id = id;
+        shelf.name = name;
+        shelf.left = 713_mm;
+        shelf.length = 1217_mm;
+        shelf.height = height;
+        return shelf;
     }
 
     /// Of a list that may stand under a fold.

@@ -1,8 +1,7 @@
 // A shelf that is measured from the other end than its wall, in the window, at the wall and on paper.
 #include "app/sheets/sheet_writer.hpp"
-#include "app/wallside/wall_side.hpp"
+#include "at_wall.hpp"
 #include "core/reckon/reckon.hpp"
-#include "core/shelves/new_shelf.hpp"
 #include "one_wall_window.hpp"
 #include "printed_words.hpp"
 
@@ -20,17 +19,8 @@ struct TwoEnds : OneWallWindow {
         bench().edit("two shelves", [](Job& job) {
             Wall& wall = job.walls.front();
             wall.measured_from = TapeEnd::left;
-            Shelf shelf = new_shelf(shelf_preset("brackets"), wall);
-            shelf.id = "shelf-1";
-            shelf.name = "Shelf 1";
-            shelf.left = 713_mm;
-            shelf.length = 1217_mm;
-            shelf.height = 1500_mm;
-            wall.shelves = {shelf};
-            shelf.id = "shelf-2";
-            shelf.name = "Shelf 2";
-            shelf.height = 1900_mm;
-            wall.shelves.push_back(shelf);
+            wall.shelves = {odd_shelf(wall, "shelf-1", "Shelf 1", 1500_mm),
+                            odd_shelf(wall, "shelf-2", "Shelf 2", 1900_mm)};
         });
         bench().select("shelf-1");
         window.set_stage(Stage::layout);
@@ -65,12 +55,9 @@ TEST_CASE("a shelf's own end is chosen in the window, and its place typed from t
 
 TEST_CASE("at the wall each mark says its end, and that it is not the usual one", "[app][own-end]") {
     TwoEnds driven;
-    std::unique_ptr<WallSide> mode{driven.window.wall_side()};
-    mode->setAttribute(Qt::WA_DeleteOnClose, false);
-    QStringList spoken;
-    mode->speak = [&](const QString& words) { spoken << words; };
-    mode->show();
-    REQUIRE(QTest::qWaitForWindowExposed(mode.get()));
+    AtWall at_wall{driven.window};
+    WallSide* mode = at_wall.mode.get();
+    const QStringList& spoken = at_wall.spoken;
     bool right = false;
     bool left = false;
     for (int i = 0; i < 12 && mode->mark(); ++i) {
@@ -84,7 +71,7 @@ TEST_CASE("at the wall each mark says its end, and that it is not the usual one"
                                          (turned ? " along from the right" : " along.")));
         }
         (turned ? right : left) = true;
-        QTest::keyClick(mode.get(), Qt::Key_Space);
+        QTest::keyClick(mode, Qt::Key_Space);
     }
     CHECK((right && left));
 }

@@ -1,9 +1,8 @@
 // A wall that is measured from its right end, in the window, at the wall and on paper.
 #include "app/sheets/sheet_writer.hpp"
 #include "app/survey/readings_editor.hpp"
-#include "app/wallside/wall_side.hpp"
+#include "at_wall.hpp"
 #include "core/reckon/reckon.hpp"
-#include "core/shelves/new_shelf.hpp"
 #include "one_wall_window.hpp"
 #include "printed_words.hpp"
 
@@ -23,13 +22,7 @@ struct RightHanded : OneWallWindow {
         OneWallWindow::choose("wall-measured-from", 1);
         bench().edit("a shelf", [](Job& job) {
             Wall& wall = job.walls.front();
-            Shelf shelf = new_shelf(shelf_preset("brackets"), wall);
-            shelf.id = "shelf-1";
-            shelf.name = "Shelf 1";
-            shelf.left = 713_mm;
-            shelf.length = 1217_mm;
-            shelf.height = 1500_mm;
-            wall.shelves = {shelf};
+            wall.shelves = {odd_shelf(wall, "shelf-1", "Shelf 1", 1500_mm)};
         });
         bench().select("shelf-1");
     }
@@ -107,13 +100,10 @@ TEST_CASE("a shelf is set by its right end, and a wall told longer keeps it ther
 TEST_CASE("at the wall and on paper the figures are those of the tape from the right", "[app][tape][sheets]") {
     RightHanded driven;
     const WallPlan& plan = *driven.bench().wall_plan();
-    std::unique_ptr<WallSide> mode{driven.window.wall_side()};
-    mode->setAttribute(Qt::WA_DeleteOnClose, false);
-    QStringList spoken;
-    mode->speak = [&](const QString& words) { spoken << words; };
-    mode->show();
-    REQUIRE(QTest::qWaitForWindowExposed(mode.get()));
-    QTest::keyClick(mode.get(), Qt::Key_Space); // the level line is struck
+    AtWall at_wall{driven.window};
+    WallSide* mode = at_wall.mode.get();
+    const QStringList& spoken = at_wall.spoken;
+    QTest::keyClick(mode, Qt::Key_Space); // the level line is struck
     REQUIRE(mode->mark());
     REQUIRE(mode->mark()->kind == MarkKind::hole);
     const Length first = 4000_mm - mode->mark()->x;

@@ -28,12 +28,24 @@ TEST_CASE("contrast: black on white is 21, the source's own example", "[app][loo
 }
 
 TEST_CASE("words stand out from their ground by 4.5 to 1 at least (WCAG 2.2, 1.4.3)", "[app][look]") {
-    for (const Theme* theme : {&app::theme(ThemeName::light), &app::theme(ThemeName::dark), &print_theme()})
+    for (const Theme* theme : {&app::theme(ThemeName::light), &app::theme(ThemeName::dark),
+                               &app::theme(ThemeName::light_sharp), &app::theme(ThemeName::dark_sharp), &print_theme()})
         for (const QColor& ground : {theme->paper, theme->panel})
             for (const QColor& words : {theme->ink, theme->faint, theme->chalk, theme->alarm, theme->steel}) {
                 INFO(words.name().toStdString() << " on " << ground.name().toStdString());
                 CHECK(contrast(words, ground) >= 4.5);
             }
+}
+
+TEST_CASE("with more contrast words stand out by 7 to 1, edges by 4.5 (WCAG 2.2, 1.4.6)", "[app][look]") {
+    for (const Theme* theme : {&app::theme(ThemeName::light_sharp), &app::theme(ThemeName::dark_sharp)})
+        for (const QColor& ground : {theme->paper, theme->panel}) {
+            for (const QColor& words : {theme->ink, theme->faint, theme->chalk, theme->alarm, theme->steel}) {
+                INFO(words.name().toStdString() << " on " << ground.name().toStdString());
+                CHECK(contrast(words, ground) >= 7);
+            }
+            CHECK(contrast(theme->edge, ground) >= 4.5);
+        }
 }
 
 TEST_CASE("what tells that a field, a mark or a strip is there stands out by 3 to 1 (WCAG 2.2, 1.4.11)",
@@ -43,7 +55,9 @@ TEST_CASE("what tells that a field, a mark or a strip is there stands out by 3 t
         return QColor::fromRgbF(mixed(colour.redF(), ground.redF()), mixed(colour.greenF(), ground.greenF()),
                                 mixed(colour.blueF(), ground.blueF()));
     };
-    for (const Theme* theme : {&app::theme(ThemeName::light), &app::theme(ThemeName::dark), &print_theme()}) {
+    for (const Theme* theme :
+         {&app::theme(ThemeName::light), &app::theme(ThemeName::dark), &app::theme(ThemeName::light_sharp),
+          &app::theme(ThemeName::dark_sharp), &print_theme()}) {
         for (const QColor& ground : {theme->paper, theme->panel})
             CHECK(contrast(theme->edge, ground) >= 3);
         // Whatever can lie under a line of the wall: the paper, a strip, a stud, a board.

@@ -49,6 +49,15 @@ TEST_CASE("each save keeps a version, which tells what moved and is taken up aga
     CHECK(changes->item(0, 0)->text() == "North wall, Long shelf");
     CHECK(changes->item(0, 2)->text() == text(say(stock(before), {})));
     CHECK(changes->item(0, 3)->text() == text(say(stock(before + 40_mm), {})));
+    // Two held against one another: the older one is then, whichever was clicked first.
+    list->clearSelection();
+    list->item(found)->setSelected(true);
+    list->item(found == 0 ? 1 : 0)->setSelected(true);
+    CHECK(versions->findChild<QLabel*>("version-words")->text().contains(" until "));
+    CHECK_FALSE(versions->findChild<QPushButton*>("version-take")->isEnabled());
+    list->clearSelection();
+    list->setCurrentRow(found);
+    REQUIRE(changes->rowCount() == 1);
     versions->findChild<QPushButton*>("version-take")->click();
     CHECK(driven.job().walls.front().shelves.front().height == before);
     driven.bench().undo_stack().undo();
@@ -166,6 +175,9 @@ TEST_CASE("a bundle that would write elsewhere, or holds no job, is refused and 
         CHECK_FALSE(QFile::exists(folder.filePath("out.txt")));
     }
     CHECK_FALSE(packed("fine.txt", "{ no job"));
+    CHECK_FALSE(QFile::exists(folder.filePath("to")));
+    // What cannot be unpacked whole leaves nothing: here a file wants to be the folder of another.
+    CHECK_FALSE(packed("job.yesq/inside.txt", good));
     CHECK_FALSE(QFile::exists(folder.filePath("to")));
     CHECK(packed("fine.txt", good));
     QFile text{folder.filePath("text.zip")};

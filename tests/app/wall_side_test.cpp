@@ -1,29 +1,24 @@
-#include "app/wallside/wall_side.hpp"
+#include "at_wall.hpp"
 #include "core/fitting/as_found.hpp"
-#include "driven_window.hpp"
 
 using namespace yes_square;
 using namespace yes_square::app;
 
 namespace {
 
-/// The wall-side mode over a wall of the demo, by keyboard, with what it would have said.
-struct AtTheWall {
+struct DemoOnWall {
     DrivenWindow driven;
-    std::unique_ptr<WallSide> mode;
-    QStringList spoken;
-
-    explicit AtTheWall(std::size_t wall) {
+    explicit DemoOnWall(std::size_t wall) {
         driven.open_demo();
         driven.bench().select_wall(wall);
-        mode.reset(driven.window.wall_side());
-        mode->setAttribute(Qt::WA_DeleteOnClose, false);
-        mode->speak = [this](const QString& words) { spoken << words; };
-        mode->resize(1280, 800);
-        mode->show();
-        REQUIRE(QTest::qWaitForWindowExposed(mode.get()));
-        mode->activateWindow();
     }
+};
+
+/// The wall-side mode over a wall of the demo, by keyboard.
+struct AtTheWall : DemoOnWall, AtWall {
+    explicit AtTheWall(std::size_t wall)
+        : DemoOnWall{wall}
+        , AtWall{driven.window} {}
     void key(Qt::Key key) { QTest::keyClick(mode.get(), key); }
     void finish_pass() {
         const WallPass* pass = mode->pass();

@@ -75,6 +75,8 @@ with tempfile.TemporaryDirectory() as name:
     check("http:" not in words and "https:" not in words, "the page names a network address")
 
     phone = Phone(page, folder)
+    paint = phone.run("return performance.getEntriesByName('first-contentful-paint').map(entry => entry.startTime)")
+    print(f"{page.stat().st_size / 1e6:.2f} MB, first view after {paint[0]:.0f} ms" if paint else "first view not told")
     if len(sys.argv) > 3:
         phone.driver.save_screenshot(sys.argv[3])
     seen = phone.run("return [document.documentElement.scrollWidth, innerWidth]")

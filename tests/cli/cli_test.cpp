@@ -1,6 +1,7 @@
 #include <array>
 #include <catch2/catch.hpp>
 #include <cstdio>
+#include <cstdlib>
 #include <filesystem>
 #include <fstream>
 #include <nlohmann/json.hpp>
@@ -96,6 +97,26 @@ TEST_CASE("help and version are given", "[cli]") {
     CHECK(run("reckon --help").code == 0);
 }
 
+TEST_CASE("another language is spoken where it is asked for, before the command and after it", "[cli][language]") {
+    const Run after = run("reckon --lang de " + demo);
+    CHECK(after.code == 0);
+    CHECK(after.said.find("Konsole 1 bei 463 mm, nachgewiesener Ständer") != std::string::npos);
+    CHECK(after.said.find("Fehler: Konsole 2 hängt an einem angenommenen Ständer") != std::string::npos);
+    CHECK(after.said.find("Abhilfe: ") != std::string::npos);
+    CHECK(run("--lang de reckon " + demo).said == after.said);
+    // A decimal comma in words, a point in JSON.
+    CHECK(run("reckon --unit cm --lang de " + demo).said.find("46,3 cm") != std::string::npos);
+    const json plan = json::parse(run("--lang de reckon --json " + demo, "2>/dev/null").said);
+    CHECK(plan["walls"][0]["shelves"][0]["marks"][0]["x_m"] == Approx(0.463));
+    // Without it, whatever the environment says.
+    setenv("LC_ALL", "de_DE.UTF-8", 1);
+    CHECK(run("reckon " + demo).said.find("bracket 1 at 463 mm") != std::string::npos);
+    unsetenv("LC_ALL");
+    const Run unknown = run("--lang fr reckon " + demo);
+    CHECK(unknown.code == 2);
+    CHECK(unknown.said.find("en or de") != std::string::npos);
+}
+
 TEST_CASE("the survey stands in the plan without a window too", "[cli][survey]") {
     const Run text = ::run("reckon " + demo);
     CHECK(text.said.find("Map wall, survey") != std::string::npos);
@@ -168,6 +189,13 @@ TEST_CASE("surveys, units, packing lists and outlines are imported", "[cli]") {
 
     const std::string before = folder.read("job.yesq");
     folder.write("bad.csv", "code,quantity\n,3\n");
+    const Run told = ::run("import " + job + " --json --survey " + (folder / "survey.csv") + " --wall wall-1 --to " +
+                               (folder / "told.yesq"),
+                           "2>/dev/null");
+    CHECK(told.code == 0);
+    CHECK(json::parse(told.said)["format"] == "yes-square import");
+    CHECK(json::parse(told.said)["readings"].get<int>() > 0);
+    CHECK(::run("import - --json < /dev/null").code == 2);
     const Run bad = ::run("import " + job + " --packing-list " + (folder / "bad.csv"));
     CHECK(bad.code == 2);
     CHECK(bad.said.find("line 2, column code") != std::string::npos);

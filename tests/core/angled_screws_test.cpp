@@ -4,6 +4,7 @@
 #include "core/job/file.hpp"
 #include "core/shelves/angled_screws.hpp"
 #include "core/shelves/shelf_checks.hpp"
+#include "core/survey/strips.hpp"
 #include "shelf_walls.hpp"
 
 #include <cmath>
@@ -109,6 +110,55 @@ TEST_CASE("an angled screw that meets no wood is an error, and the nearest stud 
     const ShelfPlan in_brick = planned(over_the_door({600_mm}), masonry_wall());
     CHECK(find_check(in_brick, checks::angled_in_no_wood));
     CHECK_FALSE(angled_of(in_brick).fixing);
+}
+
+TEST_CASE("it holds what a nail toed in holds of one driven square", "[angled][safety]") {
+    // By hand, NDS-2018 12.2.2 (from memory): 2850 G^2 D pounds an inch of thread, 0.9 for goods that stay (2.3.2), and
+    // 0.67 of that for what is toed in (12.5.4).
+    const ShelfPlan plan = planned(over_the_door({600_mm}));
+    const BracketPlan& place = angled_of(plan);
+    REQUIRE(place.fixing->name.find("#8") == 0);
+    const double gravity = specific_gravity(Framing{}.species);
+    const double pounds = 2850 * gravity * gravity * 0.164 * place.fixing->thread.in_inches() * 0.9 * 0.67;
+    CHECK(place.fixing->tension.in_newtons() <= Approx(pounds * 4.4482216).epsilon(0.002));
+    const auto hole = std::ranges::find(plan.holes, true, &PlannedHole::angled);
+    CHECK(hole->strength.tension == place.fixing->tension);
+    // From the load to the verdict: what comes down, its share along and across, over what each way holds.
+    double worst = 0;
+    for (const HoleDemand& demand : hole->demands)
+        worst = std::max(worst, demand.tension / (hole->strength.tension * lasting(hole->strength, demand.duration)));
+    CHECK(hole->utilisation.number() >= worst);
+    CHECK(place.fixing_utilisation.number() == Approx(hole->utilisation.number()));
+}
+
+TEST_CASE("two boards do not meet over an angled screw", "[angled][safety]") {
+    Shelf shelf = over_the_door({600_mm});
+    shelf.joints = {600_mm};
+    shelf.drilled = true;
+    const ShelfPlan plan = planned(shelf);
+    CHECK(find_check(plan, checks::joint_unsupported));
+    CHECK(holds(plan) != Holds::yes);
+}
+
+TEST_CASE("what an angled screw meets behind the face counts, not only where it goes in", "[angled][safety]") {
+    // Under a ceiling of 2.5 m cables run along the wall's top: the screw goes in under that strip, its point is in it.
+    const auto of = [](Length height) {
+        Shelf shelf = over_the_door({600_mm});
+        shelf.height = height;
+        return planned(shelf);
+    };
+    const Wall wall = stud_wall();
+    const auto strips = service_strips(wall, HouseRules{});
+    const auto top = std::ranges::find_if(
+        strips, [&](const Strip& strip) { return strip.top >= wall.height && strip.bottom > Length{}; });
+    REQUIRE(top != strips.end());
+    const auto angled_hole = [](const ShelfPlan& plan) {
+        return *std::ranges::find(plan.holes, true, &PlannedHole::angled);
+    };
+    const ShelfPlan under = of(top->bottom - 12_mm + 9_mm); // it goes in 12 mm below the strip
+    CHECK(angled_hole(under).z == top->bottom - 12_mm);
+    CHECK(angled_hole(under).in_strip());
+    CHECK_FALSE(angled_hole(of(top->bottom - 200_mm)).in_strip());
 }
 
 TEST_CASE("angled screws alone carry no board", "[angled][safety]") {

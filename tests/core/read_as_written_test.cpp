@@ -40,7 +40,7 @@ TEST_CASE("a file is read within the sizes a trade knows", "[file]") {
 
 TEST_CASE("1.330 may be a metre and more or a little over one: it is asked", "[measure][entry]") {
     CHECK_FALSE(parse_length("1.330", Unit::mm));
-    CHECK(parse_length("1.330", Unit::mm).error().message.find("1330") != std::string::npos);
+    CHECK(parse_length("1.330", Unit::mm).error().text().find("1330") != std::string::npos);
     CHECK(parse_length("1.330 m", Unit::mm).value() == 1330_mm);
     CHECK(parse_length("1.330mm", Unit::mm).value() == Length::micrometres(1330));
     CHECK(parse_length("0.330", Unit::mm).value() == Length::micrometres(330));

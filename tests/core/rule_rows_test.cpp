@@ -33,7 +33,7 @@ HouseRules another_house() {
 } // namespace
 
 TEST_CASE("every house rule is a row, known by its name and by what it is", "[house]") {
-    const auto rows = rule_rows({}, {}, Unit::mm);
+    const auto rows = rule_rows({}, {}, {Unit::mm});
     CHECK(rows.size() > 200);
     std::set<std::pair<std::string, std::string>> names;
     for (const RuleRow& row : rows) {
@@ -48,7 +48,7 @@ TEST_CASE("every house rule is a row, known by its name and by what it is", "[ho
 
 TEST_CASE("what was changed is told, rule by rule, and each can be put back by itself", "[house]") {
     const HouseRules changed = another_house();
-    const auto rows = rule_rows(changed, {}, Unit::mm);
+    const auto rows = rule_rows(changed, {}, {Unit::mm});
     for (const RuleRow& row : rows) {
         INFO(row.group << " " << row.member);
         CHECK(row.changed);
@@ -57,7 +57,7 @@ TEST_CASE("what was changed is told, rule by rule, and each can be put back by i
     for (std::size_t i = 0; i < rows.size(); ++i) {
         HouseRules rules = changed;
         take_rule(rules, {}, rows[i].group, rows[i].member);
-        const auto after = rule_rows(rules, {}, Unit::mm);
+        const auto after = rule_rows(rules, {}, {Unit::mm});
         for (std::size_t k = 0; k < after.size(); ++k)
             if (after[k].changed == (k == i)) {
                 INFO(rows[i].member << " moved " << after[k].member);
@@ -77,7 +77,7 @@ TEST_CASE("figures are told in the unit of the hand", "[house]") {
     const auto find = [](const std::vector<RuleRow>& rows, std::string_view member) {
         return *std::ranges::find(rows, member, &RuleRow::member);
     };
-    CHECK(find(rule_rows({}, {}, Unit::mm), "rail_stock").now == "2134 mm");
-    CHECK(find(rule_rows({}, {}, Unit::inch_16), "rail_stock").now == "84 in");
-    CHECK(find(rule_rows({}, {}, Unit::mm), "desk_kg_per_m2").now == "50 kg/m\u00b2");
+    CHECK(find(rule_rows({}, {}, {Unit::mm}), "rail_stock").now == "2134 mm");
+    CHECK(find(rule_rows({}, {}, {Unit::inch_16}), "rail_stock").now == "84 in");
+    CHECK(find(rule_rows({}, {}, {Unit::mm}), "desk_kg_per_m2").now == "50 kg/m\u00b2");
 }

@@ -60,11 +60,11 @@ bool same(const Job& one, const Job& other) {
 TEST_CASE("what moved is told in figures, by the thing's name", "[versions]") {
     const Job before = demo_job();
     Job after = before;
-    CHECK(changes_between(before, after, Unit::mm).empty());
+    CHECK(changes_between(before, after, {Unit::mm}).empty());
     shelf_of(after, "shelf-1").height += 35_mm;
     after.unit = Unit::mm;
     std::erase_if(after.walls.front().shelves, [](const Shelf& shelf) { return shelf.id == "shelf-2"; });
-    const auto changes = changes_between(before, after, Unit::mm);
+    const auto changes = changes_between(before, after, {Unit::mm});
     REQUIRE(changes.size() == 2);
     const auto moved = std::ranges::find(changes, std::string{"walls/wall-1/shelves/shelf-1/height"}, &JobChange::path);
     REQUIRE(moved != changes.end());
@@ -78,17 +78,17 @@ TEST_CASE("what moved is told in figures, by the thing's name", "[versions]") {
     CHECK(gone->before == "Low shelf");
     CHECK(gone->after.empty());
     // The other way round the same places.
-    CHECK(changes_between(after, before, Unit::mm).size() == 2);
+    CHECK(changes_between(after, before, {Unit::mm}).size() == 2);
 }
 
 TEST_CASE("every change of a random job is told, and none where there is none", "[versions][property]") {
     for (std::uint64_t seed = 1; seed <= 40; ++seed) {
         const Job job = RandomJobs{seed}.room(2);
         Job other = read_job(write_job(job)).value().job;
-        CHECK(changes_between(job, other, Unit::mm).empty());
+        CHECK(changes_between(job, other, {Unit::mm}).empty());
         work_on(other, seed);
         other.ticks = job.ticks; // records are not told
-        CHECK(changes_between(job, other, Unit::mm).empty() == same(job, other));
+        CHECK(changes_between(job, other, {Unit::mm}).empty() == same(job, other));
     }
 }
 
@@ -147,7 +147,7 @@ TEST_CASE("what collides is told with all three figures, and chosen one by one",
     CHECK(height->wall == "wall-1");
     CHECK(height->mine == say(stock(shelf_of(mine, "shelf-1").height), {}));
     CHECK(height->theirs == say(stock(shelf_of(theirs, "shelf-1").height), {}));
-    CHECK(words(*height).find("North wall, Long shelf") == 0);
+    CHECK(say(words(*height), {Unit::mm}).find("North wall, Long shelf") == 0);
     CHECK(merged->job.client == "One");
     auto chosen = merge_jobs(shared, mine, theirs, {height->path});
     REQUIRE(chosen);
@@ -214,6 +214,25 @@ TEST_CASE("what each made under one id is two things, and what speaks of it foll
     CHECK(ours->id == "shelf-99");
     CHECK(other->id != "shelf-99");
     CHECK(merged->job.ticks.back().key == other->id + "@1000,2000/mark");
+}
+
+TEST_CASE("a step that both ticked is ticked once, as done if either did it", "[versions][merge]") {
+    const Job shared = demo_job();
+    const auto ticked = [&](TickState state, const char* at) {
+        Job job = shared;
+        job.ticks.push_back({"both", state, {}, at, {}, {}, {}});
+        return job;
+    };
+    const auto state_of = [](const Job& job) {
+        REQUIRE(std::ranges::count(job.ticks, std::string{"both"}, &Tick::key) == 1);
+        return *std::ranges::find(job.ticks, std::string{"both"}, &Tick::key);
+    };
+    const Job early = ticked(TickState::done, "2026-11-30T10:00:00Z");
+    const Job late = ticked(TickState::done, "2026-11-30T12:00:00Z");
+    const Job failed = ticked(TickState::could_not, "2026-11-30T09:00:00Z");
+    CHECK(state_of(merge_jobs(shared, early, late)->job).at == "2026-11-30T10:00:00Z");
+    CHECK(state_of(merge_jobs(shared, failed, late)->job).state == TickState::done);
+    CHECK(state_of(merge_jobs(shared, late, failed)->job).state == TickState::done);
 }
 
 TEST_CASE("two copies worked on at random come together without losing a thing", "[versions][merge][property]") {

@@ -66,7 +66,7 @@ for command in commands:
     same(f"bash, yes-square-cli {command}", of_it, completed("yes-square-cli", command, "--"))
     line |= of_it
 same("manual of yes-square-cli", line, manual("yes-square-cli"))
-same("bash, yes-square-cli", {*commands, "--help", "--version"}, completed("yes-square-cli", ""))
+same("bash, yes-square-cli", {*commands, "--help", "--version", "--lang"}, completed("yes-square-cli", ""))
 formats = set(re.findall(r"(?:^|, |\.\.\. +)([a-z][a-z-]*) \(", said(root / "usr/bin/yes-square-cli", "export", "--help")[0]))
 same("bash, formats of an export", formats, completed("yes-square-cli", "export", "--format", ""))
 for program in devices:

@@ -179,11 +179,15 @@ private:
             if (hole["fixing"].is_null())
                 continue; // nothing holds there
             const std::string hold = hole["hold"];
-            const auto own = hold == "lining" || hold == "assumed_stud"
-                                 ? std::nullopt
-                                 : strength(hole["fixing"], hole["screw_length_m"], hole, hold == "nogging");
+            auto own = hold == "lining" || hold == "assumed_stud"
+                           ? std::nullopt
+                           : strength(hole["fixing"], hole["screw_length_m"], hole, hold == "nogging");
             if (!own)
                 continue;
+            if (at_an_angle(thing, group)) { // as toe-nails, NDS-2018 12.5.4 (from memory)
+                own->pull *= 0.67;
+                own->shear *= 0.83;
+            }
             ++found_.holes;
             const std::string where =
                 group["name"].get<std::string>() + ", " + group["fixing"].get<std::string>() + ": ";

@@ -24,9 +24,9 @@ std::optional<double> read_number(const QString& typed) {
 /// As it was typed, or to what of a converted figure means something.
 QString shown_number(double value, bool turned) {
     if (!turned)
-        return QLocale::c().toString(value, 'g', 6);
-    return std::abs(value) < 1 ? QLocale::c().toString(value, 'g', 3)
-                               : QLocale::c().toString(std::round(value * 10) / 10, 'g', 6);
+        return spoken_locale().toString(value, 'g', 6);
+    return std::abs(value) < 1 ? spoken_locale().toString(value, 'g', 3)
+                               : spoken_locale().toString(std::round(value * 10) / 10, 'g', 6);
 }
 
 } // namespace
@@ -54,8 +54,16 @@ void BoundForm::refresh() {
             section.fold->setVisible(section.any_row);
 }
 
+void BoundForm::explain(const QString& words) {
+    const QString both = words.isEmpty() ? last_->whatsThis() : words + u' ' + last_->whatsThis();
+    last_->setWhatsThis(both);
+    if (QWidget* beside = rows_->labelForField(last_))
+        beside->setWhatsThis(both);
+}
+
 void BoundForm::add_row(const QString& label, const char* name, QWidget* field, std::function<bool()> show) {
     field->setObjectName(QString::fromLatin1(name));
+    last_ = field;
     if (!label.isEmpty())
         field->setAccessibleName(label);
     if (label.isEmpty())
@@ -85,6 +93,7 @@ LengthField* BoundForm::length(const QString& label, const char* name, Get<Lengt
             field->set_length(*length);
         return length.has_value();
     });
+    explain(tr("A length in the job's unit or with its own: 1161, 116.1 cm, 32 3/16 in, or a sum such as 600 + 18."));
     return field;
 }
 
@@ -122,6 +131,7 @@ LengthField* BoundForm::optional_length(const QString& label, const char* name, 
             field->clear_length();
         return length.has_value();
     });
+    explain(tr("A length in the job's unit or with its own: 1161, 116.1 cm, 32 3/16 in, or a sum such as 600 + 18."));
     return field;
 }
 
@@ -153,11 +163,14 @@ void BoundForm::checked_words(const QString& label, const char* name, Get<std::s
             field->setText(QString::fromStdString(*text));
         return text.has_value();
     });
+    explain(tr("In your own words."));
 }
 
 void BoundForm::choice(const QString& label, const char* name, const QStringList& options, Get<int> get, Set<int> set) {
     choice(
         label, name, [options] { return options; }, std::move(get), std::move(set));
+    last_->setWhatsThis(tr("One of: %1.").arg(options.join(QStringLiteral(", "))));
+    explain({});
 }
 
 void BoundForm::choice(const QString& label, const char* name, std::function<QStringList()> options, Get<int> get,
@@ -181,6 +194,7 @@ void BoundForm::choice(const QString& label, const char* name, std::function<QSt
             field->setCurrentIndex(*index);
         return index.has_value();
     });
+    explain(tr("One of those that the list shows."));
 }
 
 void BoundForm::number(const QString& label, const char* name, const QString& unit, Get<std::optional<double>> get,
@@ -224,6 +238,8 @@ void BoundForm::number(const QString& label, const char* name, const NumberAsk& 
             field->setText(*value ? shown_number(**value, ask.turned) : QString{});
         return value.has_value();
     });
+    explain(ask.when_none.isEmpty() ? tr("A number, with a point or a comma.")
+                                    : tr("A number, with a point or a comma; nothing typed: %1.").arg(ask.when_none));
 }
 
 void BoundForm::heading(const QString& words) {

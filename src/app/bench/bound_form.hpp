@@ -97,6 +97,8 @@ public:
     /// into lines by who writes them: a form with hidden rows and labels that wrap themselves writes past its own lists
     /// (Qt 6.4, QFormLayout::heightForWidth).
     QLabel* note(const QString& object);
+    /// What the row added last asks for, to whoever asks (F1, or the arrow with the question mark).
+    void explain(const QString& words);
     /// Only the rows of these object names; none: all that show themselves.
     void show_only(std::optional<QSet<QString>> objects);
 
@@ -113,6 +115,7 @@ private:
 
     Workbench& bench_;
     QFormLayout* rows_;
+    QWidget* last_ = nullptr; ///< row's field
     std::vector<Section> sections_{1};
     std::vector<std::function<void()>> refreshers_;
     std::optional<QSet<QString>> only_;

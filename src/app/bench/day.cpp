@@ -57,7 +57,8 @@ Stamp Day::stamp() const {
 
 QString shown_time(const std::string& utc) {
     const QDateTime time = QDateTime::fromString(text(utc), Qt::ISODate);
-    return time.isValid() ? QLocale{}.toString(time.toLocalTime(), QStringLiteral("d MMM yyyy HH:mm")) : QString{};
+    return time.isValid() ? spoken_locale().toString(time.toLocalTime(), QStringLiteral("d MMM yyyy HH:mm"))
+                          : QString{};
 }
 
 } // namespace yes_square::app

@@ -17,23 +17,32 @@ bool has_bus() {
            QFileInfo::exists(qEnvironmentVariable("XDG_RUNTIME_DIR") + QStringLiteral("/bus"));
 }
 
-} // namespace
-
-bool desktop_is_dark() {
+/// One of the freedesktop appearance settings, which are numbers; 0: no wish, or nobody to ask.
+unsigned appearance(const QString& name) {
     if (!has_bus())
-        return false;
+        return 0;
     QDBusMessage ask = QDBusMessage::createMethodCall(
         QStringLiteral("org.freedesktop.portal.Desktop"), QStringLiteral("/org/freedesktop/portal/desktop"),
         QStringLiteral("org.freedesktop.portal.Settings"), QStringLiteral("Read"));
-    ask << QStringLiteral("org.freedesktop.appearance") << QStringLiteral("color-scheme");
+    ask << QStringLiteral("org.freedesktop.appearance") << name;
     const QDBusMessage answer = QDBusConnection::sessionBus().call(ask, QDBus::Block, patience_ms);
     if (answer.type() != QDBusMessage::ReplyMessage || answer.arguments().isEmpty())
-        return false;
-    // A variant in a variant; 1 is dark.
+        return 0;
+    // A variant in a variant.
     QVariant value = answer.arguments().constFirst();
     while (value.canConvert<QDBusVariant>())
         value = value.value<QDBusVariant>().variant();
-    return value.toUInt() == 1;
+    return value.toUInt();
+}
+
+} // namespace
+
+bool desktop_is_dark() {
+    return appearance(QStringLiteral("color-scheme")) == 1;
+}
+
+bool desktop_wants_contrast() {
+    return appearance(QStringLiteral("contrast")) == 1;
 }
 
 bool tell_desktop(const QString& title, const QString& words) {

@@ -5,6 +5,7 @@
 #include "app/bench/part_form.hpp"
 #include "app/bench/words.hpp"
 #include "core/job/fields.hpp"
+#include "core/job/member_words.hpp"
 #include "core/job/ranges.hpp"
 
 #include <cmath>
@@ -186,11 +187,7 @@ private:
     }
 
     static QString label_of(std::string_view name, const Meaning& meaning) {
-        if (!meaning.label.empty())
-            return core_words(meaning.label);
-        QString words = text(name).replace(u'_', u' ');
-        words[0] = words[0].toUpper();
-        return words;
+        return text(member_label(name, meaning, voice(Unit::mm)));
     }
 
     /// Of a length, and what is said of a shorter one.
@@ -208,7 +205,13 @@ private:
     }
 
     template <class T>
-    void add(std::string_view name, T&, const Meaning& meaning) {
+    void add(std::string_view name, T& member, const Meaning& meaning) {
+        add_row(name, member, meaning);
+        form_.explain(text(member_help(meaning, voice(Unit::mm))));
+    }
+
+    template <class T>
+    void add_row(std::string_view name, T&, const Meaning& meaning) {
         const QString label = label_.isEmpty() ? label_of(name, meaning) : label_;
         const std::string object = kind_ + "-" + std::string{object_.empty() ? name : object_};
         const char* row = object.c_str();

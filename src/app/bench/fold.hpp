@@ -1,8 +1,10 @@
 #pragma once
 
+#include <QResizeEvent>
 #include <QToolButton>
 #include <QVBoxLayout>
 #include <QWidget>
+#include <algorithm>
 #include <vector>
 
 namespace yes_square::app {
@@ -12,7 +14,8 @@ class Fold : public QToolButton {
     Q_OBJECT
 public:
     explicit Fold(const QString& words, QWidget* parent = nullptr)
-        : QToolButton{parent} {
+        : QToolButton{parent}
+        , words_{words} {
         setText(words);
         setCheckable(true);
         setProperty("role", "fold");
@@ -32,7 +35,42 @@ public:
         under->setVisible(isChecked());
     }
 
+    /// As broad as its longest word.
+    QSize minimumSizeHint() const override {
+        int longest = 0;
+        for (const QString& word : words_.split(u' '))
+            longest = std::max(longest, fontMetrics().horizontalAdvance(word));
+        return {longest + beside_words, QToolButton::sizeHint().height()};
+    }
+    QSize sizeHint() const override {
+        return {fontMetrics().horizontalAdvance(words_) + beside_words, QToolButton::sizeHint().height()};
+    }
+
+protected:
+    /// Its words take as many lines as they need.
+    void resizeEvent(QResizeEvent* event) override {
+        QToolButton::resizeEvent(event);
+        QString lines;
+        QString line;
+        for (const QString& word : words_.split(u' ')) {
+            const QString longer = line.isEmpty() ? word : line + u' ' + word;
+            if (!line.isEmpty() && fontMetrics().horizontalAdvance(longer) > width() - beside_words) {
+                lines += line + u'\n';
+                line = word;
+            } else {
+                line = longer;
+            }
+        }
+        lines += line;
+        if (lines != text()) {
+            setText(lines);
+            updateGeometry();
+        }
+    }
+
 private:
+    static constexpr int beside_words = 34; ///< px: the arrow, and what is left free
+    QString words_;
     std::vector<QWidget*> under_;
 };
 

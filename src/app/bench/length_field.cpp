@@ -27,13 +27,13 @@ LengthField::~LengthField() {
 void LengthField::set_unit(Unit unit) {
     unit_ = unit;
     if (shown_ && !isModified())
-        setText(app::text(format(*shown_, unit_for(*shown_, unit_))));
+        setText(app::text(format(*shown_, app::voice(unit_for(*shown_, unit_)))));
 }
 
 void LengthField::set_length(Length length) {
     shown_ = turned(length);
     if (!(hasFocus() && isModified()))
-        setText(app::text(format(*shown_, unit_for(*shown_, unit_))));
+        setText(app::text(format(*shown_, app::voice(unit_for(*shown_, unit_)))));
 }
 
 void LengthField::set_back_from(std::optional<Length> whole) {
@@ -57,7 +57,7 @@ std::optional<Length> LengthField::read() {
     if (!length) {
         // The place is counted in bytes; the cursor in characters.
         const std::string typed = QLineEdit::text().toStdString();
-        refuse(app::text(length.error().message),
+        refuse(app::text(length.error().text(app::voice(unit_))),
                static_cast<int>(QString::fromStdString(typed.substr(0, length.error().position)).size()));
         return std::nullopt;
     }
@@ -137,7 +137,7 @@ void LengthField::keyPressEvent(QKeyEvent* event) {
         setModified(false);
         set_flag(*this, "refused", false);
         hide_tag();
-        setText(shown_ ? app::text(format(*shown_, unit_)) : QString{});
+        setText(shown_ ? app::text(format(*shown_, app::voice(unit_))) : QString{});
         return;
     }
     QLineEdit::keyPressEvent(event);
@@ -166,9 +166,9 @@ void LengthField::show_understood() {
     }
     const auto length = parse_length(typed, unit_);
     if (length)
-        show_tag(QStringLiteral("= ") + app::text(format(*length, unit_)), false);
+        show_tag(QStringLiteral("= ") + app::text(format(*length, app::voice(unit_))), false);
     else
-        show_tag(app::text(length.error().message), false);
+        show_tag(app::text(length.error().text(app::voice(unit_))), false);
 }
 
 void LengthField::show_tag(const QString& words, bool refused) {

@@ -13,7 +13,7 @@ namespace yes_square::app {
 inline QString list_of(const std::vector<Length>& lengths, Unit unit) {
     QStringList all;
     for (const Length length : lengths)
-        all << text(format_bare(length, unit_for(length, unit)));
+        all << text(format_bare(length, app::voice(unit_for(length, unit))));
     return all.join(QStringLiteral("; "));
 }
 

@@ -37,6 +37,8 @@ private:
                     std::max({least_column, words_width(i), header.sectionSizeHint(i)});
             }
         int room = table_.viewport()->width();
+        if (share_by_words(columns, wanted, room))
+            return table_.resizeRowsToContents();
         // The narrow ones take what they need; what is left is shared by the others.
         std::ranges::sort(columns, {}, [&](int i) { return wanted[static_cast<std::size_t>(i)]; });
         for (std::size_t k = 0; k < columns.size(); ++k) {
@@ -47,6 +49,50 @@ private:
             room -= table_.columnWidth(columns[k]);
         }
         table_.resizeRowsToContents();
+    }
+
+    /// Where there is room for the longest word of each, no word is cut: what is left goes to those that want more.
+    bool share_by_words(const std::vector<int>& columns, const std::vector<int>& wanted, int room) {
+        std::vector<int> widths(wanted.size(), 0);
+        int taken = 0;
+        int wish = 0;
+        for (const int i : columns) {
+            const auto at = static_cast<std::size_t>(i);
+            widths[at] = std::min(wanted[at], std::max(least_column, longest_word(i)));
+            taken += widths[at];
+            wish += wanted[at] - widths[at];
+        }
+        if (taken > room)
+            return false;
+        const int spare = room - taken;
+        for (const int i : columns) {
+            const auto at = static_cast<std::size_t>(i);
+            widths[at] += wish > 0 ? (wanted[at] - widths[at]) * std::min(spare, wish) / wish : 0;
+        }
+        int left = room;
+        for (const int i : columns)
+            left -= widths[static_cast<std::size_t>(i)];
+        for (const int i : columns)
+            table_.setColumnWidth(i,
+                                  widths[static_cast<std::size_t>(i)] + (i == columns.back() ? std::max(0, left) : 0));
+        return true;
+    }
+
+    int longest_word(int column) const {
+        int widest = 0;
+        const auto look = [&](const QString& words, const QFontMetrics& metrics) {
+            for (const QString& word : words.split(u' '))
+                widest = std::max(widest, metrics.horizontalAdvance(word) + 12);
+        };
+        if (const QTableWidgetItem* head = table_.horizontalHeaderItem(column)) {
+            QFont bold = table_.horizontalHeader()->font();
+            bold.setBold(true);
+            look(head->text(), QFontMetrics{bold});
+        }
+        for (int row = 0; row < table_.rowCount(); ++row)
+            if (const QTableWidgetItem* item = table_.item(row, column))
+                look(item->text(), table_.fontMetrics());
+        return widest;
     }
 
     int words_width(int column) const {
@@ -95,6 +141,7 @@ QTableWidget* read_only_table(const QStringList& headings, const char* name, QWi
     auto* table = new QTableWidget{0, static_cast<int>(headings.size()), parent};
     table->setHorizontalHeaderLabels(headings);
     table->setObjectName(QString::fromLatin1(name));
+    table->setAccessibleName(headings.join(QStringLiteral(", "))); // until its maker knows a better one
     table->verticalHeader()->hide();
     table->setEditTriggers(QAbstractItemView::NoEditTriggers);
     table->setSelectionBehavior(QAbstractItemView::SelectRows);

@@ -10,6 +10,7 @@
 #include <QWidget>
 #include <algorithm>
 #include <cmath>
+#include <cstdlib>
 
 /// Resources of a static library are not there until asked for; Qt wants this outside any namespace.
 static void load_resources() {
@@ -45,6 +46,34 @@ const Theme dark_theme{
     .line = "#454c54",
     .edge = "#7f8891",
     .alarm = "#ff8b7e",
+};
+
+const Theme light_sharp_theme{
+    .paper = "#ffffff",
+    .panel = "#ffffff",
+    .ink = "#000000",
+    .faint = "#33363a",
+    .chalk = "#0b3a75",
+    .timber = "#d9bc8c",
+    .board = "#9a6a2c",
+    .steel = "#24292e",
+    .line = "#6f6a5e",
+    .edge = "#3f3b32",
+    .alarm = "#8c0f0a",
+};
+
+const Theme dark_sharp_theme{
+    .paper = "#000000",
+    .panel = "#0c0e10",
+    .ink = "#ffffff",
+    .faint = "#d6dae0",
+    .chalk = "#b5d8ff",
+    .timber = "#7a6440",
+    .board = "#b98746",
+    .steel = "#e2e6ea",
+    .line = "#8a929b",
+    .edge = "#c3cad2",
+    .alarm = "#ffb0a6",
 };
 
 const Theme paper_theme{
@@ -218,7 +247,17 @@ QString Theme::style_sheet() const {
 }
 
 const Theme& theme(ThemeName name) {
-    return name == ThemeName::dark ? dark_theme : light_theme;
+    switch (name) {
+    case ThemeName::light:
+        return light_theme;
+    case ThemeName::dark:
+        return dark_theme;
+    case ThemeName::light_sharp:
+        return light_sharp_theme;
+    case ThemeName::dark_sharp:
+        return dark_sharp_theme;
+    }
+    std::abort();
 }
 
 const Theme& print_theme() {

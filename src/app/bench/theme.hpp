@@ -10,7 +10,12 @@ class QWidget;
 
 namespace yes_square::app {
 
-enum class ThemeName { light, dark };
+/// The last two are for glare and for eyes that want it: words stand out by 7 to 1.
+enum class ThemeName { light, dark, light_sharp, dark_sharp };
+constexpr ThemeName theme_name(bool dark, bool sharp) {
+    return dark ? (sharp ? ThemeName::dark_sharp : ThemeName::dark)
+                : (sharp ? ThemeName::light_sharp : ThemeName::light);
+}
 
 /// Colours of one medium: the two screen themes, and paper.
 struct Theme {

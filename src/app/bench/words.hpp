@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/plan/plan.hpp"
+#include "language/language.hpp"
 
 #include <QCoreApplication>
 #include <QString>
@@ -30,11 +31,6 @@ inline QString core_words(std::string_view words) {
     return words.empty() ? QString{} : QCoreApplication::translate("core", std::string{words}.c_str());
 }
 
-/// The core's patterns and words in the user's language, with lengths in this unit.
-inline Voice voice(Unit unit) {
-    return {unit, [](std::string_view words) {
-                return QCoreApplication::translate("core", std::string{words}.c_str()).toStdString();
-            }};
-}
+using yes_square::voice;
 
 } // namespace yes_square::app

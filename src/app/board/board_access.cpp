@@ -216,8 +216,8 @@ QString BoardAccess::text(QAccessible::Text kind) const {
     const Wall* wall = board_.bench().wall();
     if (kind == QAccessible::Value && wall)
         return BoardView::tr("%1, %2 long, %3 high")
-            .arg(app::text(wall->name), app::text(format(wall->length, board_.bench().job().unit)),
-                 app::text(format(wall->height, board_.bench().job().unit)));
+            .arg(app::text(wall->name), app::text(format(wall->length, board_.bench().voice())),
+                 app::text(format(wall->height, board_.bench().voice())));
     return QAccessibleWidget::text(kind);
 }
 

@@ -399,7 +399,7 @@ void BoardView::tell_height(const QMouseEvent& event) {
         return;
     const FloorProfile& floor = bench_.wall_plan()->survey.floor;
     const Length x = elevation().scale.wall_x(event.position().x() / pixels_per_mm);
-    const auto shown = [&](Length length) { return text(format(length, bench_.job().unit)); };
+    const auto shown = [&](Length length) { return text(format(length, bench_.voice())); };
     QString words =
         tr("%1: %2 above the finished floor, %3 above the floor as it is at %4")
             .arg(text(line->name), shown(line->z), shown(floor.above_floor_now(x, line->z)), bench_.along(x));

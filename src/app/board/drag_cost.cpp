@@ -6,7 +6,7 @@
 namespace yes_square::app {
 
 QString BoardView::cost_of_drag() const {
-    const auto shown = [&](Length length) { return text(format(length, bench_.job().unit)); };
+    const auto shown = [&](Length length) { return text(format(length, bench_.voice())); };
     if (grip_ == Grip::line) {
         if (const RoomSurvey* room = bench_.room_plan())
             for (const LinePlan& line : room->lines.lines)
@@ -52,14 +52,14 @@ QString BoardView::cost_of_thing() const {
         return end_at(piece->left, piece->right()) +
                tr(" · proved studs behind it: %1").arg(bench_.selected_plan<Piece>()->holes.size());
     if (const WallBox* box = bench_.selected<WallBox>())
-        return end_at(box->left, box->right()) + tr(" · top at %1").arg(text(format(box->top, bench_.job().unit)));
+        return end_at(box->left, box->right()) + tr(" · top at %1").arg(text(format(box->top, bench_.voice())));
     if (const HungCabinet* hung = bench_.selected<HungCabinet>())
-        return end_at(hung->left, hung->right()) + tr(" · top at %1").arg(text(format(hung->top, bench_.job().unit)));
+        return end_at(hung->left, hung->right()) + tr(" · top at %1").arg(text(format(hung->top, bench_.voice())));
     QString of_listed;
     for_each_kind(ListedKinds{}, [&]<class Kind>() {
         if (const Kind* thing = bench_.selected<Kind>())
             of_listed = end_at(thing->left, thing->right()) +
-                        tr(" · top at %1").arg(text(format(thing->top, bench_.job().unit))) +
+                        tr(" · top at %1").arg(text(format(thing->top, bench_.voice()))) +
                         tr(" · fixings: %1").arg(bench_.selected_plan<Kind>()->holes.size());
     });
     return of_listed;

@@ -55,7 +55,7 @@ void BenchPage::show_parts(std::vector<WorkedPart> parts) {
 
 void BenchPage::show_cuts() {
     const Voice voice = bench_.voice();
-    const auto shown = [&](Length length) { return text(format_bare(length, voice.unit)); };
+    const auto shown = [&](Length length) { return text(format_bare(length, voice)); };
     cuts_->setRowCount(0);
     const auto row = static_cast<std::size_t>(std::max(0, table_->currentRow()));
     cuts_->setVisible(row < parts_.size());
@@ -86,7 +86,7 @@ Drawing BenchPage::draw(double width, double size, std::vector<double>& tops) co
         drawing.shapes.push_back(
             {Text{{margin, drawing.height + size},
                   fmt::format("{}  {}, {} x {} x {}", fmt::join(worked.labels, ", "), say(worked.part.name, voice),
-                              format_bare(worked.part.length, voice.unit), format_bare(worked.part.breadth, voice.unit),
+                              format_bare(worked.part.length, voice), format_bare(worked.part.breadth, voice),
                               say(stock(worked.part.thickness()), voice)),
                   size,
                   Align::left,

@@ -24,7 +24,7 @@ QString stuff_name(const StuffPlan& of, const Voice& voice) {
     if (stuff.thickness > Length{})
         name += stuff.breadth > Length{} && stuff.breadth != stuff.thickness
                     ? CutPanel::tr(" %1 x %2")
-                          .arg(text(format_bare(stuff.breadth, voice.unit)), text(say(stock(stuff.thickness), voice)))
+                          .arg(text(format_bare(stuff.breadth, voice)), text(say(stock(stuff.thickness), voice)))
                     : CutPanel::tr(" %1").arg(text(say(stock(stuff.thickness), voice)));
     return name;
 }
@@ -45,8 +45,8 @@ QString verdict(const StuffPlan& stuff) {
         return words + CutPanel::tr(": no plan takes fewer.");
     return words + (stuff.sheets ? CutPanel::tr(": no plan takes fewer than %1.").arg(stuff.sheet_plan.least)
                                  : CutPanel::tr(": no plan costs less than %1, this is %2 % over it.")
-                                       .arg(stuff.bars.least, 0, 'f', stuff.bars.priced ? 2 : 0)
-                                       .arg(100 * stuff.bars.gap(), 0, 'f', 1));
+                                       .arg(spoken_locale().toString(stuff.bars.least, 'f', stuff.bars.priced ? 2 : 0))
+                                       .arg(spoken_locale().toString(100 * stuff.bars.gap(), 'f', 1)));
 }
 
 } // namespace
@@ -204,8 +204,8 @@ void CutPanel::refresh_parts() {
     const Voice voice = bench_.voice();
     for (const CutPiece& piece : stuff->pieces) {
         add_row(parts_,
-                {text(piece.label), text(say(piece.name, voice)), text(format_bare(piece.length, voice.unit)),
-                 piece.breadth > Length{} ? text(format_bare(piece.breadth, voice.unit)) : QString{}},
+                {text(piece.label), text(say(piece.name, voice)), text(format_bare(piece.length, voice)),
+                 piece.breadth > Length{} ? text(format_bare(piece.breadth, voice)) : QString{}},
                 text(piece.label));
         for (int column = 0; column < parts_->columnCount() && !piece.mind.empty(); ++column)
             parts_->item(parts_->rowCount() - 1, column)->setToolTip(text(say(piece.mind, voice)));
@@ -221,7 +221,7 @@ void CutPanel::refresh_parts() {
     if (stuff->sheets)
         words += tr(" %1 % of them is parts.").arg(100 * stuff->sheet_plan.used_share, 0, 'f', 0);
     if (stuff->price && *stuff->price > 0)
-        words += tr(" %1 %2.").arg(*stuff->price, 0, 'f', 2).arg(text(bench_.job().currency));
+        words += tr(" %1 %2.").arg(spoken_locale().toString(*stuff->price, 'f', 2)).arg(text(bench_.job().currency));
     for (const Check& check : stuff->checks)
         words += QStringLiteral("\n") + text(say(check.message, voice));
     summary_->setText(words);

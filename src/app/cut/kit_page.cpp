@@ -98,7 +98,7 @@ void KitPage::show_kit(const Kit& kit, const CuttingPlan& cutting) {
     }
     const Outlay outlay = outlay_of(kit, cutting);
     total_->setText(outlay.price > 0 ? tr("To buy, stock and kit: %1 %2%3")
-                                           .arg(outlay.price, 0, 'f', 2)
+                                           .arg(spoken_locale().toString(outlay.price, 'f', 2))
                                            .arg(text(bench_.job().currency),
                                                 outlay.all_priced ? QString{} : tr(", and what has no price yet"))
                                      : tr("Spares by the house rules. Give packs and prices below."));

@@ -139,9 +139,9 @@ void StockPage::refresh() {
                     {text(say(words(stock.kind), voice)) +
                          (stock.material ? QStringLiteral(" ") + text(say(properties(*stock.material).words, voice))
                                          : QString{}),
-                     text(format_bare(stock.length, voice.unit)),
+                     text(format_bare(stock.length, voice)),
                      stock.on_hand > 0 ? QString::number(stock.on_hand) : QString{},
-                     stock.price ? QString::number(*stock.price, 'f', 2) : QString{}});
+                     stock.price ? spoken_locale().toString(*stock.price, 'f', 2) : QString{}});
         if (table_->rowCount() > 0)
             table_->setCurrentCell(std::min(chosen, table_->rowCount() - 1), 0);
     }

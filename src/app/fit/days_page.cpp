@@ -401,14 +401,14 @@ void DaysPage::show_learned() {
     bool any = false;
     const std::vector<LearnedMinutes> learned = learned_minutes(bench_.job(), day_.order());
     for (std::size_t i = 0; i < learned.size(); ++i) {
-        const QString house = QLocale{}.toString(learned[i].house, 'g', 3);
+        const QString house = spoken_locale().toString(learned[i].house, 'g', 3);
         if (learned[i].times == 0) {
             lines << tr("%1: %2 min, none measured yet").arg(names[i], house);
             continue;
         }
         any = true;
         lines << tr("%1: %2 min; %3 min as measured, the middle one of %4")
-                     .arg(names[i], house, QLocale{}.toString(learned[i].median, 'g', 3))
+                     .arg(names[i], house, spoken_locale().toString(learned[i].median, 'g', 3))
                      .arg(learned[i].times);
     }
     learned_->setText(lines.join(QLatin1Char('\n')));

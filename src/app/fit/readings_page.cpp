@@ -23,8 +23,8 @@ auto is(std::initializer_list<ReadingKind> kinds) {
 std::string shown_gaps(const std::vector<Gap>& gaps, const Tape& tape, Unit unit) {
     std::string words;
     for (const Gap& gap : gaps)
-        words +=
-            (words.empty() ? "" : "; ") + format_bare(tape.reads(gap.x), unit) + " : " + format_bare(gap.gap, unit);
+        words += (words.empty() ? "" : "; ") + format_bare(tape.reads(gap.x), app::voice(unit)) + " : " +
+                 format_bare(gap.gap, app::voice(unit));
     return words;
 }
 
@@ -47,6 +47,7 @@ WorkReadingsPage::WorkReadingsPage(Workbench& bench, Day& day, QWidget* parent)
           this}}
     , remove_{new QPushButton{tr("Remove"), this}} {
     kind_->addItems(words_of<ReadingKind>());
+    kind_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     kind_->setObjectName(QStringLiteral("work-kind"));
     auto* add_button = new QPushButton{tr("Add"), this};
     add_button->setObjectName(QStringLiteral("add-reading"));

@@ -28,6 +28,7 @@ StepsPage::StepsPage(Workbench& bench, Day& day, QWidget* parent)
     , bench_{bench}
     , day_{day}
     , who_{new QLineEdit{this}}
+    , names_{new QStringListModel{this}}
     , crew_{new QComboBox{this}}
     , shown_{new QComboBox{this}}
     , progress_{new QLabel{this}}
@@ -42,6 +43,9 @@ StepsPage::StepsPage(Workbench& bench, Day& day, QWidget* parent)
     , back_{new QPushButton{tr("Take back"), this}} {
     who_->setObjectName(QStringLiteral("fitter"));
     who_->setPlaceholderText(tr("Who ticks"));
+    auto* offered = new QCompleter{names_, who_};
+    offered->setCaseSensitivity(Qt::CaseInsensitive);
+    who_->setCompleter(offered);
     who_->setAccessibleName(tr("Who ticks"));
     connect(who_, &QLineEdit::editingFinished, this, [this] {
         const std::string name = who_->text().trimmed().toStdString();
@@ -162,25 +166,15 @@ const Task* StepsPage::task() {
     return found == tasks.end() ? nullptr : &*found;
 }
 
-/// Of the house, for whoever types one.
-void StepsPage::offer_names() {
-    QStringList names;
-    for (const Fitter& fitter : bench_.job().fitters)
-        names << text(fitter.name);
-    if (names == names_)
-        return;
-    names_ = names;
-    auto* completer = new QCompleter{names, who_};
-    completer->setCaseSensitivity(Qt::CaseInsensitive);
-    who_->setCompleter(completer);
-}
-
 void StepsPage::refresh() {
     if (!isVisible())
         return;
     if (!who_->hasFocus())
         who_->setText(text(bench_.job().fitter));
-    offer_names();
+    QStringList fitters;
+    for (const Fitter& fitter : bench_.job().fitters)
+        fitters << text(fitter.name);
+    names_->setStringList(fitters);
     crew_->setCurrentIndex(std::clamp(bench_.job().crew, 1, 3) - 1);
     const std::string thing = bench_.shelf() ? bench_.shelf()->id : bench_.run() ? bench_.run()->id : bench_.thing();
     const std::string before = current();

@@ -8,6 +8,7 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
+#include <QStringListModel>
 #include <QTableWidget>
 #include <QTimer>
 
@@ -35,7 +36,6 @@ protected:
     void showEvent(QShowEvent* event) override;
 
 private:
-    void offer_names();
     void refresh();
     void show_task();
     void set(TickState state, const std::string& because = {});
@@ -48,7 +48,7 @@ private:
     Workbench& bench_;
     Day& day_;
     QLineEdit* who_;
-    QStringList names_; ///< that it offers
+    QStringListModel* names_; ///< of the house, for whoever types one
     QComboBox* crew_;
     QComboBox* shown_;
     QLabel* progress_;

@@ -94,7 +94,7 @@ void FixingsPanel::refresh_noggings() {
     tabs_->set_offered(static_cast<int>(FixingsPage::noggings), wall && !wall->noggings.empty());
     if (!wall)
         return;
-    const auto shown = [&](Length length) { return text(format_bare(length, bench_.job().unit)); };
+    const auto shown = [&](Length length) { return text(format_bare(length, bench_.voice())); };
     for (const Nogging& nogging : wall->noggings) {
         QStringList owners;
         for (const Nogging::For& hold : nogging.holds)

@@ -23,7 +23,7 @@ private:
     void listed(const ThingPlan& plan);
 
     QString shown(const Quantity& quantity) const { return text(say(quantity, bench_.voice())); }
-    QString bare(Length length) const { return text(format_bare(length, bench_.job().unit)); }
+    QString bare(Length length) const { return text(format_bare(length, bench_.voice())); }
     QString used(Utilisation utilisation) const;
     QString screw_words(const Fixing& fixing) const;
     QString screws_words(const ThingPlan& plan) const;

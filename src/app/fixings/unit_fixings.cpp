@@ -87,7 +87,7 @@ void UnitFixings::refresh() {
     if (!plan)
         return;
     const Voice voice = bench_.voice();
-    const auto shown = [&](Length length) { return text(format_bare(length, voice.unit)); };
+    const auto shown = [&](Length length) { return text(format_bare(length, voice)); };
     const Tape tape = bench_.tape_in_hand();
     for (const PlannedHole& hole : plan->holes) {
         const int row = holes_->rowCount();

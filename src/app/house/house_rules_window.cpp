@@ -4,6 +4,7 @@
 #include "app/bench/grown.hpp"
 #include "app/bench/picture_box.hpp"
 #include "app/house/houses.hpp"
+#include "core/job/member_words.hpp"
 
 #include <QHBoxLayout>
 #include <QInputDialog>
@@ -53,10 +54,7 @@ std::optional<Job> read_named(const QString& name, QString& problem) {
 } // namespace
 
 QString words_of_member(const std::string& member) {
-    QString words = text(member).replace(u'_', u' ');
-    if (!words.isEmpty())
-        words[0] = words[0].toUpper();
-    return words;
+    return text(member_label(member, {}, voice(Unit::mm)));
 }
 
 HouseRulesWindow::HouseRulesWindow(Workbench& bench, QWidget* parent)
@@ -127,7 +125,7 @@ void HouseRulesWindow::add_group(const char* name, Rules HouseRules::*rules) {
 }
 
 void HouseRulesWindow::add_form(const std::string& name, BoundForm* form) {
-    for (const RuleRow& row : rule_rows(bench_.job().rules, {}, bench_.job().unit))
+    for (const RuleRow& row : rule_rows(bench_.job().rules, {}, bench_.voice()))
         if (row.group == name)
             connect(form->note(object_of(name, row.member)), &QLabel::linkActivated, this, &HouseRulesWindow::put_back);
     form->refresh();
@@ -167,7 +165,7 @@ void HouseRulesWindow::add_hands_page() {
     form->heading(tr("At the head of every sheet"));
     const PartAccess<SheetHead> head{[this] { return &bench_.job().head; },
                                      [](Job& job, const std::function<void(SheetHead&)>& to) { to(job.head); }};
-    FieldForm<SheetHead>{*form, head, "house"}.row("firm").row("address").row("labels");
+    FieldForm<SheetHead>{*form, head, "house"}.row("firm").row("address").row("labels").row("language");
     form->refresh();
     logo_ = new PictureBox{
         QStringLiteral("house-logo"),
@@ -191,7 +189,7 @@ void HouseRulesWindow::add_hands_page() {
 /// What each rule is, what it usually is, and the way back to that.
 void HouseRulesWindow::refresh() {
     std::vector<int> changed(groups_.size());
-    for (const RuleRow& row : rule_rows(bench_.job().rules, {}, bench_.job().unit)) {
+    for (const RuleRow& row : rule_rows(bench_.job().rules, {}, bench_.voice())) {
         const auto group = std::ranges::find(groups_, row.group, &Group::name);
         if (group == groups_.end())
             continue;
@@ -218,7 +216,7 @@ void HouseRulesWindow::refresh() {
 
 void HouseRulesWindow::search(const QString& words) {
     const QStringList wanted = words.split(u' ', Qt::SkipEmptyParts);
-    const auto rows = rule_rows(bench_.job().rules, {}, bench_.job().unit);
+    const auto rows = rule_rows(bench_.job().rules, {}, bench_.voice());
     int first = -1;
     for (std::size_t g = 0; g < groups_.size(); ++g) {
         QSet<QString> found;
@@ -335,7 +333,7 @@ void HouseRulesWindow::compare_with_chosen() {
     if (!house)
         return say(problem);
     QStringList lines;
-    for (const RuleRow& row : rule_rows(bench_.job().rules, house->rules, bench_.job().unit))
+    for (const RuleRow& row : rule_rows(bench_.job().rules, house->rules, bench_.voice()))
         if (row.changed)
             lines << tr("%1, %2: %3 here, %4 there")
                          .arg(core_words(words_of_group(row.group)), words_of_member(row.member).toLower(),

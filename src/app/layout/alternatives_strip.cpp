@@ -187,7 +187,7 @@ std::vector<Choice> choices_for_run(const Workbench& bench) {
         };
         return choice;
     };
-    const auto shown = [&](Length length) { return text(format(length, bench.job().unit)); };
+    const auto shown = [&](Length length) { return text(format(length, bench.voice())); };
     const auto hangs_by = [&](Hanging hanging) {
         return std::ranges::any_of(
             run.units, [&](const CabinetUnit& unit) { return is_cabinet(unit) && unit.hanging == hanging; });
@@ -245,7 +245,7 @@ std::vector<Choice> choices_for_system(const Workbench& bench) {
         choice.title = titles[static_cast<int>(widths)];
         QStringList sizes;
         for (const BayPlan& bay : there.bays)
-            sizes << text(format_bare(bay.width, bench.job().unit));
+            sizes << text(format_bare(bay.width, bench.voice()));
         choice.count = sizes.join(QStringLiteral(" | "));
         for (const Check& check : there.checks)
             if (check.severity == Severity::error && choice.lines.size() < 2) {

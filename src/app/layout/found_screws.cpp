@@ -76,7 +76,7 @@ ReadingsEditor* found_screws(Workbench& bench, QWidget* parent) {
             rows.push_back(
                 {screw.across,
                  in_words("%1 across, %2 down, %3: %4, %5")
-                     .arg(text(format(screw.across, voice.unit)), text(format(screw.down, voice.unit)),
+                     .arg(text(format(screw.across, voice)), text(format(screw.down, voice)),
                           text(say(enum_words(screw.through), voice)), counts, text(say(verdict.why, voice))),
                  0, i});
         }

@@ -102,7 +102,7 @@ void LayoutPanel::offer_kinds(QMenu& menu) {
     QMenu* shelves = menu.addMenu(tr("Shelf, pole or rail"));
     shelves->setObjectName(QStringLiteral("shelf-kinds"));
     for (const ShelfPreset& preset : shelf_presets())
-        offer(*shelves, text(preset.words), [this, preset] { add_shelf(preset); });
+        offer(*shelves, core_words(preset.words), [this, preset] { add_shelf(preset); });
     shelves->addSeparator();
     offer(*shelves, tr("Like the selected one, round the whole room"), [this] { hang_round_room(); });
     offer(menu, tr("Run of wall cabinets"), [this] { runs_->add_run(RunLevel::wall); });

@@ -149,7 +149,7 @@ void LightPanel::refresh() {
         const bool chosen = plan->lead == i;
         add_row(leads_,
                 {text(properties(lead.conductor).words), shown({Kind::voltage, lead.drop_v}),
-                 tr("%1 %").arg(100 * lead.drop_share, 0, 'f', 1),
+                 tr("%1 %").arg(spoken_locale().toString(100 * lead.drop_share, 'f', 1)),
                  chosen ? (lead.does ? tr("taken") : tr("taken, but no")) : (lead.does ? tr("yes") : tr("no"))});
         if (chosen)
             leads_->setCurrentCell(static_cast<int>(i), 0);

@@ -177,7 +177,7 @@ void RunPanel::refresh() {
     slide_->setEnabled(can);
     if (plan && plan->slide.needed)
         slide_->setText(plan->slide.holds_now() ? tr("Every unit has its screws in proved studs")
-                        : can ? tr("Slide for studs: %1").arg(text(format(plan->slide.moved, bench_.job().unit)))
+                        : can ? tr("Slide for studs: %1").arg(text(format(plan->slide.moved, bench_.voice())))
                               : tr("No place within the slack catches all studs"));
     mirror_->setVisible(bench_.run() && bench_.run()->units.size() > 1);
     for (QPushButton* each : unit_buttons_)
@@ -190,8 +190,8 @@ void RunPanel::refresh_list() {
     const Unit unit = bench_.job().unit;
     const auto size = [&](const CabinetUnit& each) {
         return QStringLiteral("%1 x %2 x %3")
-            .arg(text(format_bare(each.width, unit)), text(format_bare(each.height, unit)),
-                 text(format_bare(each.depth, unit)));
+            .arg(text(format_bare(each.width, app::voice(unit))), text(format_bare(each.height, app::voice(unit))),
+                 text(format_bare(each.depth, app::voice(unit))));
     };
     for (const ListedUnit& listed : bench_.job().catalogue.units) {
         at_hand_.push_back(listed.unit);
@@ -202,7 +202,7 @@ void RunPanel::refresh_list() {
                      .trimmed();
     }
     for (CabinetUnit& each : standard_units(unit)) {
-        words << text(each.name) + QStringLiteral("  ") + size(each);
+        words << core_words(each.name) + QStringLiteral("  ") + size(each);
         at_hand_.push_back(std::move(each));
     }
     fill(*library_, words);

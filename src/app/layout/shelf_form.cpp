@@ -55,7 +55,7 @@ void ShelfForm::build_place() {
     FieldForm<Shelf> rows{*this, "shelf"};
     QStringList kinds;
     for (const ShelfPreset& preset : shelf_presets())
-        kinds << text(preset.words);
+        kinds << core_words(preset.words);
     choice(tr("Hangs on"), "shelf-kind", kinds, read<int>([](const Shelf& shelf) {
                return static_cast<int>(std::ranges::find(shelf_presets(), preset_of(shelf)) - shelf_presets().begin());
            }),
@@ -112,7 +112,7 @@ void ShelfForm::build_board() {
     choice(
         tr("Lip along the front"), "shelf-lip",
         [this] {
-            const auto shown = [this](Length length) { return text(format_bare(length, bench().job().unit)); };
+            const auto shown = [this](Length length) { return text(format_bare(length, bench().voice())); };
             return QStringList{tr("none"), tr("oak, %1 x %2").arg(shown(lip_breadth), shown(lip_height)),
                                tr("as the board, %1 x %2").arg(shown(lip_breadth), shown(lip_height))};
         },
@@ -258,7 +258,7 @@ void ShelfForm::build_others() {
     choice(
         tr("Stretcher under it"), "shelf-stretcher",
         [this] {
-            const auto shown = [this](Length length) { return text(format_bare(length, bench().job().unit)); };
+            const auto shown = [this](Length length) { return text(format_bare(length, bench().voice())); };
             return QStringList{tr("none"), tr("as the board, %1 x %2").arg(shown(lip_breadth), shown(stretcher_height)),
                                tr("pine, %1 x %2").arg(shown(lip_breadth), shown(stretcher_height))};
         },

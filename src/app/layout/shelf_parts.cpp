@@ -56,7 +56,7 @@ ReadingsSpec hole_editor(Workbench& bench) {
             rows.push_back({hole.across,
                             tr_here("%1: %2 across, %3 down%4")
                                 .arg(i + 1)
-                                .arg(text(format(hole.across, voice.unit)), text(format(hole.down, voice.unit)),
+                                .arg(text(format(hole.across, voice)), text(format(hole.down, voice)),
                                      hole.must ? tr_here(", must") : QString{}),
                             0, i});
         }
@@ -111,14 +111,14 @@ ReadingsSpec along_editor(Workbench& bench) {
                 const std::vector<Length>& places = shelf->*along[list];
                 for (std::size_t i = 0; i < places.size(); ++i)
                     rows.push_back(
-                        {places[i], words[list].arg(text(format(places[i], voice.unit))), static_cast<int>(list), i});
+                        {places[i], words[list].arg(text(format(places[i], voice))), static_cast<int>(list), i});
             }
             for (std::size_t i = 0; i < shelf->others.size(); ++i) {
                 const OtherSupport& other = shelf->others[i];
-                const QString at = text(format(shelf->place_of(other), voice.unit));
+                const QString at = text(format(shelf->place_of(other), voice));
                 rows.push_back({shelf->place_of(other),
                                 other.kind == OtherKind::leg
-                                    ? tr_here("Leg at %1, %2 out").arg(at, text(format(other.out, voice.unit)))
+                                    ? tr_here("Leg at %1, %2 out").arg(at, text(format(other.out, voice)))
                                 : other.kind == OtherKind::rod          ? tr_here("Rod at %1").arg(at)
                                 : other.kind == OtherKind::angled_screw ? tr_here("Angled screw at %1").arg(at)
                                                                         : tr_here("End strip at %1").arg(at),
@@ -260,11 +260,10 @@ void ShelfParts::refresh() {
     QStringList words;
     for (const Goods& goods : shelf->goods) {
         const QString mass = text(say(quantity(goods.mass), voice));
-        const QString from = text(format(goods.from, voice.unit));
-        words
-            << (goods.to > goods.from
-                    ? tr("%1, %2, from %3 to %4").arg(text(goods.name), mass, from, text(format(goods.to, voice.unit)))
-                    : tr("%1, %2, at %3").arg(text(goods.name), mass, from));
+        const QString from = text(format(goods.from, voice));
+        words << (goods.to > goods.from
+                      ? tr("%1, %2, from %3 to %4").arg(text(goods.name), mass, from, text(format(goods.to, voice)))
+                      : tr("%1, %2, at %3").arg(text(goods.name), mass, from));
     }
     fill(*goods_list_, words);
     goods_list_->setVisible(!shelf->goods.empty());

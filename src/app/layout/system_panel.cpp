@@ -177,6 +177,7 @@ void SystemPanel::build_reading() {
     auto* panels = new QComboBox{reading_};
     panels->setObjectName(QStringLiteral("reading-panel"));
     panels->setAccessibleName(tr("Panel"));
+    panels->setWhatsThis(tr("The panel that the level is held against, counted from the left."));
     connect(panels, &QComboBox::activated, this, [this](int row) {
         panel_ = row + 1;
         reading_->refresh();
@@ -227,12 +228,12 @@ void SystemPanel::refresh() {
     slide_->setEnabled(plan->slide_moves != Length{});
     slide_->setText(plan->slide.holds_now() ? tr("Every bay has its studs")
                     : plan->slide_moves != Length{}
-                        ? tr("Slide for studs: %1").arg(text(format(absolute(plan->slide_moves), bench_.job().unit)))
+                        ? tr("Slide for studs: %1").arg(text(format(absolute(plan->slide_moves), bench_.voice())))
                         : tr("No place along the wall gives every bay its studs"));
     slide_->setVisible(plan->slide.needed);
     QStringList lines;
     if (const BayPlan* bay = bench_.bay_plan()) {
-        lines << tr("<b>%1 wide</b>").arg(text(format(bay->width, bench_.job().unit)));
+        lines << tr("<b>%1 wide</b>").arg(text(format(bay->width, bench_.voice())));
         for (const Fits& fits : bay->fits)
             lines << text(say(words(fits, *bench_.bay()), bench_.voice())).toHtmlEscaped();
     }

@@ -198,7 +198,7 @@ void LinesPanel::fill_lines() {
     std::ranges::stable_sort(solved, std::greater{}, &LinePlan::z);
     const Voice voice = bench_.voice();
     const FloorProfile& floor = bench_.wall_plan()->survey.floor;
-    const auto shown = [&](Length length) { return text(format_bare(length, voice.unit)); };
+    const auto shown = [&](Length length) { return text(format_bare(length, voice)); };
     for (const LinePlan& each : solved) {
         const int row = lines_->rowCount();
         lines_->insertRow(row);
@@ -234,11 +234,11 @@ void LinesPanel::fill_relations() {
     for (const LineRelation& each : here->line_relations) {
         const int row = relations_->rowCount();
         relations_->insertRow(row);
-        const QStringList cells{name(each.line), word_of(each.how), text(format_bare(each.by, bench_.job().unit)),
+        const QStringList cells{name(each.line), word_of(each.how), text(format_bare(each.by, bench_.voice())),
                                 name(each.over)};
         for (int column = 0; column < cells.size(); ++column) {
             auto* item = new QTableWidgetItem{cells[column]};
-            item->setToolTip(text(each.reason));
+            item->setToolTip(core_words(each.reason)); // usual ones are ours
             relations_->setItem(row, column, item);
         }
     }

@@ -10,6 +10,13 @@
 namespace yes_square::app {
 namespace {
 
+/// "bracket/2" as words: "bracket 2", in the user's language.
+QString words_of(const QString& subject) {
+    QStringList steps = subject.split(u'/');
+    steps.front() = core_words(QString{steps.front()}.replace(u'-', u' ').toStdString());
+    return steps.join(u' ');
+}
+
 /// Links to the workings of a run and of one of its units.
 QString links_to_run(const std::vector<Working>& workings, std::size_t unit) {
     const QString own = QStringLiteral("unit/%1/").arg(unit + 1);
@@ -19,9 +26,9 @@ QString links_to_run(const std::vector<Working>& workings, std::size_t unit) {
         const QString subject = text(working.subject);
         const QString link = QStringLiteral("<a href=\"%1\">%2</a> &nbsp;");
         if (subject.startsWith(own))
-            of_unit += link.arg(subject, subject.mid(own.size()));
+            of_unit += link.arg(subject, words_of(subject.mid(own.size())));
         else if (!subject.startsWith(QStringLiteral("unit/")))
-            of_run += link.arg(subject, QString{subject}.replace(QLatin1Char('/'), QLatin1Char(' ')));
+            of_run += link.arg(subject, words_of(subject));
     }
     return tr("Run:") + QStringLiteral(" ") + of_run + QStringLiteral("<br>") + tr("Unit:") + QStringLiteral(" ") +
            of_unit;
@@ -36,9 +43,9 @@ QString links_to_thing(const std::vector<Working>& workings, std::size_t bay) {
         const QString subject = text(working.subject);
         const QString link = QStringLiteral("<a href=\"%1\">%2</a> &nbsp;");
         if (subject.startsWith(own))
-            of_bay += link.arg(subject, subject.mid(own.size()));
+            of_bay += link.arg(subject, words_of(subject.mid(own.size())));
         else if (!subject.startsWith(QStringLiteral("bay/")))
-            whole += link.arg(subject, QString{subject}.replace(QLatin1Char('/'), QLatin1Char(' ')));
+            whole += link.arg(subject, words_of(subject));
     }
     return of_bay.isEmpty() ? whole
                             : whole + QStringLiteral("<br>") + tr("Bay %1:").arg(bay) + QStringLiteral(" ") + of_bay;
@@ -65,7 +72,7 @@ QString links_to(const std::vector<Working>& workings) {
         else if (stem == QStringLiteral("hole"))
             holes += link(number);
         else
-            shelf += link(QString{stem}.replace(QLatin1Char('-'), QLatin1Char(' ')));
+            shelf += link(words_of(stem));
     }
     QString html = tr("Shelf:") + QStringLiteral(" ") + shelf;
     for (const auto& [number, links] : brackets)

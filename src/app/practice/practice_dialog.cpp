@@ -66,8 +66,8 @@ void PracticeDialog::begin(std::uint64_t seed) {
            "wood, then close both its edges to %3. Click on the wall or type a distance. The probe reads wrong "
            "once in a hundred times; the marks already there are what a detector and a lamp showed, and some "
            "mislead.")
-            .arg(text(format(exercise_.stretch().left, voice.unit)),
-                 text(format(exercise_.stretch().right, voice.unit)), text(format(3_mm, voice.unit))));
+            .arg(text(format(exercise_.stretch().left, voice)), text(format(exercise_.stretch().right, voice)),
+                 text(format(3_mm, voice))));
     said_->setText(tr("No hole yet"));
     show_wall();
     show_results();
@@ -99,7 +99,7 @@ void PracticeDialog::probe(Length x) {
     if (exercise_.result())
         return;
     if (x > exercise_.hidden().wall.length) {
-        said_->setText(tr("The wall ends at %1").arg(text(format(exercise_.hidden().wall.length, bench_.job().unit))));
+        said_->setText(tr("The wall ends at %1").arg(text(format(exercise_.hidden().wall.length, bench_.voice()))));
         return;
     }
     const bool wood = exercise_.probe_at(x);
@@ -107,7 +107,7 @@ void PracticeDialog::probe(Length x) {
     for (const Observation& seen : exercise_.readings())
         holes += seen.kind == EvidenceKind::probe_hit || seen.kind == EvidenceKind::probe_miss ? 1 : 0;
     said_->setText(
-        tr("Hole %1, at %2: %3").arg(holes).arg(text(format(x, bench_.job().unit)), wood ? tr("wood") : tr("nothing")));
+        tr("Hole %1, at %2: %3").arg(holes).arg(text(format(x, bench_.voice())), wood ? tr("wood") : tr("nothing")));
     at_->clear_length();
     show_wall();
 }
@@ -123,9 +123,8 @@ void PracticeDialog::ask_advice() {
     const auto advice = exercise_.advice();
     board_->show_survey(SurveyLayer::studs, advice);
     said_->setText(
-        advice
-            ? tr("At %1. %2").arg(text(format(advice->x, bench_.job().unit)), text(say(advice->words, bench_.voice())))
-            : tr("Nowhere: every stud that is likely there is proved"));
+        advice ? tr("At %1. %2").arg(text(format(advice->x, bench_.voice())), text(say(advice->words, bench_.voice())))
+               : tr("Nowhere: every stud that is likely there is proved"));
 }
 
 void PracticeDialog::finish() {

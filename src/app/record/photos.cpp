@@ -1,6 +1,7 @@
 #include "app/record/photos.hpp"
 
 #include "app/bench/words.hpp"
+#include "files/beside_job.hpp"
 
 #include <QCryptographicHash>
 #include <QDir>
@@ -28,8 +29,7 @@ bool is_beside(const QString& job_path, const QString& path) {
 } // namespace
 
 QString photo_folder(const QString& job_path) {
-    const QFileInfo job{job_path};
-    return job.dir().filePath(tr("%1 photos").arg(job.completeBaseName()));
+    return text(yes_square::photo_folder(job_path.toStdString()));
 }
 
 tl::expected<LogEntry, QString> attach_photo(const QString& job_path, const QString& photo) {

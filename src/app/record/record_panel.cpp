@@ -50,12 +50,14 @@ RecordPanel::RecordPanel(Workbench& bench, Day& day, QWidget* parent)
     search_->setPlaceholderText(tr("Search"));
     search_->setObjectName(QStringLiteral("log-search"));
     search_->setClearButtonEnabled(true);
+    search_->setAccessibleName(search_->placeholderText());
     kind_->addItem(tr("everything"));
     for (const LogKind kind : kinds)
         kind_->addItem(word(kind));
     kind_->setObjectName(QStringLiteral("log-kind"));
     note_->setPlaceholderText(tr("A note, then Enter"));
     note_->setObjectName(QStringLiteral("log-note"));
+    note_->setAccessibleName(note_->placeholderText());
     words_->setObjectName(QStringLiteral("log-words"));
     auto* row = new QHBoxLayout;
     row->addWidget(search_, 2);

@@ -32,7 +32,7 @@ bool write_bench_work(Page& page, const Job& job, const Plan& plan) {
         return false;
     const Voice voice = app::voice(job.unit);
     const auto said = [&](const Sentence& sentence) { return text(say(sentence, voice)); };
-    const auto shown = [&](Length length) { return text(format(length, voice.unit)); };
+    const auto shown = [&](Length length) { return text(format(length, voice)); };
     page.begin(tr("Router and saw schedule"), under(job));
     page.write(
         tr("Every distance is from the same end and the same edge of a part, never from the last cut. Of holes and "

@@ -28,7 +28,7 @@ bool write_cut_and_kit(Page& page, const Job& job, const Plan& plan) {
                    .arg(shown(stock(job.rules.cutting.kerf))),
                body_type, false);
     for (const StuffPlan& stuff : cutting.stuffs) {
-        QString name = text(stuff.stuff.words);
+        QString name = text(say(std::string_view{stuff.stuff.words}, voice));
         if (stuff.stuff.thickness > Length{})
             name += tr(", %1 thick").arg(shown(stock(stuff.stuff.thickness)));
         if (stuff.stuff.breadth > Length{} && stuff.stuff.breadth != stuff.stuff.thickness)
@@ -60,7 +60,8 @@ bool write_cut_and_kit(Page& page, const Job& job, const Plan& plan) {
              : line.group == KitGroup::hardware ? QString::number(line.wanted)
                                                 : QString{},
              line.packs > 0 && line.pack > 1 ? tr("%1 packs of %2").arg(line.packs).arg(line.pack) : QString{},
-             line.price ? tr("%1 %2").arg(*line.price, 0, 'f', 2).arg(text(job.currency)) : QString{}});
+             line.price ? tr("%1 %2").arg(spoken_locale().toString(*line.price, 'f', 2)).arg(text(job.currency))
+                        : QString{}});
     for (const auto& [group, rows] : groups) {
         page.heading(text(say(words(group), voice)));
         page.table({QString{}, tr("What"), tr("Wants"), tr("Buy"), tr("Price")}, rows, {0.07, 0.47, 0.18, 0.16, 0.12});

@@ -47,7 +47,7 @@ private:
     QString said(const Words& words) const {
         return text(say(words, voice_));
     }
-    QString shown(Length length) const { return text(format(length, voice_.unit)); }
+    QString shown(Length length) const { return text(format(length, voice_)); }
 
     void screws(const HungCabinet& hung, const HungPlan& plan) {
         if (plan.found.empty()) {

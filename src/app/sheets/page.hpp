@@ -273,7 +273,7 @@ private:
              tr("Along the wall from its left end, unless its sheet says from the right; up from the datum (finished "
                 "floor at its highest)."));
         line(small_type * type_line, Qt::AlignLeft,
-             tr("%1, printed %2").arg(revision_, QLocale{}.toString(QDate::currentDate(), QLocale::ShortFormat)));
+             tr("%1, printed %2").arg(revision_, spoken_locale().toString(QDate::currentDate(), QLocale::ShortFormat)));
         line(small_type * type_line, Qt::AlignRight,
              range_.total > 0 ? tr("Sheet %1 of %2").arg(number_).arg(range_.total) : tr("Sheet %1").arg(number_));
     }

@@ -7,6 +7,8 @@
 #include "core/plan/cautions.hpp"
 #include "core/sheets/board_drawing.hpp"
 #include "core/sheets/fixing_words.hpp"
+#include "core/sheets/labels.hpp"
+#include "core/sheets/qr_code.hpp"
 #include "core/sheets/room_drawing.hpp"
 #include "core/sheets/run_layer.hpp"
 #include "core/sheets/summary.hpp"
@@ -19,6 +21,7 @@ constexpr double worktop_height = 52; ///< mm, of a worktop seen from above
 
 constexpr double from_above_height = 95; ///< of the room, where the run stands free in it
 constexpr double card_height = 92;       ///< mm of paper
+constexpr double card_code = 28;         ///< mm, its words for a telephone
 constexpr double strip_height = 220;     ///< of a scribe at full size, on one page
 constexpr double check_line = 100;
 
@@ -205,7 +208,12 @@ private:
                     page_.write(said(words), small_type, false);
             page_.drawing(
                 [&](double width, double height) {
-                    return draw_back_card(run_.units[i], unit, width, height, 3.0, voice_);
+                    Drawing card = draw_back_card(run_.units[i], unit, width - card_code, height, 3.0, voice_);
+                    card.width = width;
+                    if (!unit.on_plates)
+                        add_qr_code(card, {width - card_code, 0}, card_code,
+                                    card_label(wall_.name, run_.units[i], unit, voice_).code());
+                    return card;
                 },
                 card_height);
         }
@@ -255,7 +263,7 @@ private:
             add(Line{at(below), at(above), Ink::wall, 0.4});
             if (z2 <= to)
                 add(Text{{28 + w2 - least, std::max(7.0, at(z2).y)},
-                         format_bare(scribe.cuts[i].width, voice_.unit),
+                         format_bare(scribe.cuts[i].width, voice_),
                          3,
                          Align::left,
                          Ink::figure});

@@ -64,27 +64,37 @@ QPageSize SheetSet::paper_of(const Job& job) const {
     return paper ? paper(job) : QPageSize{is_imperial(job.unit) ? QPageSize::Letter : QPageSize::A4};
 }
 
+QString SheetSet::words() const {
+    return tr(in_english);
+}
+
+QString SheetSet::when_none() const {
+    return tr(none_in_english);
+}
+
 const std::vector<SheetSet>& sheet_sets() {
     static const std::vector<SheetSet> all{
-        {QStringLiteral("sheets"), tr("Sheets"), tr("Nothing is laid out in this job yet."), write_all},
-        {QStringLiteral("sheets-other-ends"), tr("Sheets, measured from the other ends"),
-         tr("Nothing is laid out in this job yet."), write_from_other_ends},
-        {QStringLiteral("cut-and-kit"), tr("Cut and kit"), tr("Nothing is to be cut or taken along yet."),
-         write_cut_kit_and_bench, true},
-        {QStringLiteral("steps"), tr("Steps of the job"), tr("There is nothing to do in this job yet."),
-         write_steps_and_days, true},
-        {QStringLiteral("templates"), tr("Drilling templates 1:1"), tr("Nothing in this job is drilled for."),
-         write_templates, true},
-        {QStringLiteral("part-labels"), tr("Part labels"),
-         tr("Nothing in this job is cut, so there are no parts to label."), write_part_labels, false, label_paper},
-        {QStringLiteral("load-labels"), tr("Load labels"), tr("No shelf is in this job."), write_load_labels, false,
-         label_paper},
-        {QStringLiteral("inventory"), tr("Tipping inventory"), tr("Nothing in this job is so tall that it could tip."),
-         write_inventory},
-        {QStringLiteral("finding"), tr("Finding of what hangs already"),
-         tr("No cabinet that hung already is in this job."), write_findings, true},
-        {QStringLiteral("hand-over"), tr("Hand-over"), tr("Nothing is laid out in this job yet."),
-         write_hand_over_and_labels, true},
+        {QStringLiteral("sheets"), QT_TRANSLATE_NOOP("Words", "Sheets"),
+         QT_TRANSLATE_NOOP("Words", "Nothing is laid out in this job yet."), write_all},
+        {QStringLiteral("sheets-other-ends"), QT_TRANSLATE_NOOP("Words", "Sheets, measured from the other ends"),
+         QT_TRANSLATE_NOOP("Words", "Nothing is laid out in this job yet."), write_from_other_ends},
+        {QStringLiteral("cut-and-kit"), QT_TRANSLATE_NOOP("Words", "Cut and kit"),
+         QT_TRANSLATE_NOOP("Words", "Nothing is to be cut or taken along yet."), write_cut_kit_and_bench, true},
+        {QStringLiteral("steps"), QT_TRANSLATE_NOOP("Words", "Steps of the job"),
+         QT_TRANSLATE_NOOP("Words", "There is nothing to do in this job yet."), write_steps_and_days, true},
+        {QStringLiteral("templates"), QT_TRANSLATE_NOOP("Words", "Drilling templates 1:1"),
+         QT_TRANSLATE_NOOP("Words", "Nothing in this job is drilled for."), write_templates, true},
+        {QStringLiteral("part-labels"), QT_TRANSLATE_NOOP("Words", "Part labels"),
+         QT_TRANSLATE_NOOP("Words", "Nothing in this job is cut, so there are no parts to label."), write_part_labels,
+         false, label_paper},
+        {QStringLiteral("load-labels"), QT_TRANSLATE_NOOP("Words", "Load labels"),
+         QT_TRANSLATE_NOOP("Words", "No shelf is in this job."), write_load_labels, false, label_paper},
+        {QStringLiteral("inventory"), QT_TRANSLATE_NOOP("Words", "Tipping inventory"),
+         QT_TRANSLATE_NOOP("Words", "Nothing in this job is so tall that it could tip."), write_inventory},
+        {QStringLiteral("finding"), QT_TRANSLATE_NOOP("Words", "Finding of what hangs already"),
+         QT_TRANSLATE_NOOP("Words", "No cabinet that hung already is in this job."), write_findings, true},
+        {QStringLiteral("hand-over"), QT_TRANSLATE_NOOP("Words", "Hand-over"),
+         QT_TRANSLATE_NOOP("Words", "Nothing is laid out in this job yet."), write_hand_over_and_labels, true},
     };
     return all;
 }

@@ -12,11 +12,14 @@ namespace yes_square::app {
 
 struct SheetSet {
     QString file_name;                                           ///< "cut-and-kit"
-    QString words;                                               ///< "Cut and kit": in a menu
-    QString when_none;                                           ///< said where there is nothing to print
+    const char* in_english;                                      ///< "Cut and kit": in a menu
+    const char* none_in_english;                                 ///< said where there is nothing to print
     bool (*write)(Page& page, const Job& job, const Plan& plan); ///< whether there was anything
     bool of_the_day = false;                                     ///< handed out besides the sheets of the things
     QPageSize (*paper)(const Job& job) = nullptr;                ///< that it wants; none: as the job's other sheets
+
+    QString words() const;
+    QString when_none() const;
 
     /// What it is printed on: A4 in a metric job, Letter in an inch one, where it does not say otherwise.
     QPageSize paper_of(const Job& job) const;

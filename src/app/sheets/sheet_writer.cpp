@@ -19,12 +19,13 @@ namespace {
 
 void fill(Page& page, const Job& job, const Plan& plan, const SheetSet& set) {
     if (!set.write(page, job, plan))
-        page.begin(text(job.title), set.when_none);
+        page.begin(text(job.title), set.when_none());
 }
 
 /// Once for the number of pages, on paper that nobody sees, then for good.
 void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, const Plan& plan, double resolution,
               const SheetSet& set, PageRange range = {}) {
+    const Speaking as_the_client_reads{language_of_sheets(job)};
     const QPageSize paper = device.pageLayout().pageSize();
     const QSizeF size = paper.size(QPageSize::Millimeter);
     const QString revision =
@@ -47,6 +48,18 @@ void paint_on(QPainter& painter, QPagedPaintDevice& device, const Job& job, cons
 }
 
 } // namespace
+
+QString language_of_sheets(const Job& job) {
+    switch (job.head.language) {
+    case SheetLanguage::as_window:
+        return spoken();
+    case SheetLanguage::english:
+        return QStringLiteral("en");
+    case SheetLanguage::german:
+        return QStringLiteral("de");
+    }
+    std::abort();
+}
 
 void paint_sheets(QPainter& painter, QPagedPaintDevice& device, const Job& job, const Plan& plan, const SheetSet& set,
                   int first, int last) {

@@ -8,6 +8,9 @@
 
 namespace yes_square::app {
 
+/// The code of the language that a job's sheets are in.
+QString language_of_sheets(const Job& job);
+
 /// The sheets of a job, usable by someone who never saw the program. A4 or Letter.
 ///
 /// @return error text, or empty

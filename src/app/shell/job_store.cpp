@@ -1,6 +1,7 @@
 #include "app/shell/job_store.hpp"
 
 #include "app/bench/words.hpp"
+#include "files/beside_job.hpp"
 
 #include <QDir>
 #include <QFile>
@@ -43,10 +44,8 @@ void clean_leftovers(const QString& path) {
             QFile::remove(left.absoluteFilePath());
 }
 
-/// "harbour-lane versions", beside the job.
 QString versions_of(const QString& job_path) {
-    const QFileInfo job{job_path};
-    return job.dir().filePath(tr("%1 versions").arg(job.completeBaseName()));
+    return text(versions_folder(job_path.toStdString()));
 }
 
 } // namespace
@@ -190,7 +189,9 @@ QString JobStore::write(const QString& path, const Job& job) const {
 void JobStore::keep_version(const QString& path, const std::string& bytes) {
     constexpr int most = 40;
     QDir folder{versions_of(path)};
-    const QStringList kept = folder.entryList({QStringLiteral("*.yesq")}, QDir::Files, QDir::Name);
+    // Those that were kept here, by their names: what else somebody put there is not ours to thin out.
+    const QStringList kept = folder.entryList(
+        {QStringLiteral("[12][0-9]*-[0-9]*-[0-9]* [0-9]*.[0-9]*.[0-9]*.[0-9]*.yesq")}, QDir::Files, QDir::Name);
     if (!kept.isEmpty() && read_file(folder.filePath(kept.last())) == bytes)
         return;
     if (!folder.mkpath(QStringLiteral(".")) || QFileInfo{folder.path()}.isSymLink())

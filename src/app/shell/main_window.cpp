@@ -11,6 +11,8 @@
 #include "app/cut/cut_panel.hpp"
 #include "app/fit/fit_panel.hpp"
 #include "app/fixings/fixings_panel.hpp"
+#include "app/help/first_job.hpp"
+#include "app/help/help_window.hpp"
 #include "app/layout/layout_panel.hpp"
 #include "app/lines/lines_panel.hpp"
 #include "app/notes/checks_panel.hpp"
@@ -98,7 +100,8 @@ MainWindow::MainWindow(QWidget* parent)
     // As the desktop is, until it is chosen here.
     const QString wanted = QSettings{}.value(QStringLiteral("theme")).toString();
     const bool dark = wanted.isEmpty() ? desktop_is_dark() : wanted == QStringLiteral("dark");
-    const ThemeName chosen = dark ? ThemeName::dark : ThemeName::light;
+    const QVariant sharp = QSettings{}.value(QStringLiteral("contrast"));
+    const ThemeName chosen = theme_name(dark, sharp.isNull() ? desktop_wants_contrast() : sharp.toBool());
     build_body();
     build_menus();
     set_theme(chosen);
@@ -140,6 +143,8 @@ void MainWindow::build_body() {
     column->addWidget(stages_);
     next_ = new NextLine{bench_, day_, body};
     column->addWidget(next_);
+    first_job_ = new FirstJob{bench_, body};
+    column->addWidget(first_job_);
     across_ = new QSplitter{Qt::Horizontal};
     wall_side_ = build_wall_side();
     across_->addWidget(wall_side_);
@@ -298,8 +303,15 @@ void MainWindow::resizeEvent(QResizeEvent* event) {
     const bool narrow = width() < narrow_in_type * type;
     for (const char* name : {"farther", "nearer", "fit-wall"})
         findChild<QToolButton*>(QLatin1String(name))->setVisible(!narrow);
+    // In any window: no menu gives way to a long name.
+    int room = width() - 5 * type;
+    for (const QAction* action : menuBar()->actions())
+        room -= fontMetrics().horizontalAdvance(action->text()) + type + 6;
+    for (const QToolButton* each : menuBar()->cornerWidget()->findChildren<QToolButton*>())
+        room -= each->isVisibleTo(menuBar()->cornerWidget()) ? each->sizeHint().width() + 4 : 0;
+    room -= units_->sizeHint().width();
     for (QComboBox* box : {static_cast<QComboBox*>(walls_), items_})
-        box->setMaximumWidth(narrow ? picker_in_type * type : QWIDGETSIZE_MAX);
+        box->setMaximumWidth(narrow ? picker_in_type * type : std::max(picker_in_type * type, room / 2));
     share_room();
 }
 
@@ -339,6 +351,10 @@ void MainWindow::show_stage(Stage stage) {
     chits_->put_away();
     show_survey();
     next_->refresh();
+    if (stage == Stage::fixings)
+        first_job_->saw(FirstJob::Seen::fixings);
+    if (stage == Stage::cut)
+        first_job_->saw(FirstJob::Seen::cutting);
 }
 
 void MainWindow::show_survey() {

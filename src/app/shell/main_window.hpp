@@ -11,6 +11,7 @@
 #include <QComboBox>
 #include <QLocale>
 #include <QMainWindow>
+#include <QPointer>
 #include <QSplitter>
 #include <QStackedWidget>
 #include <QTimer>
@@ -24,10 +25,12 @@ class BoardView;
 class Chits;
 class CutPanel;
 class DrawingView;
+class FirstJob;
 class FitPanel;
 struct Findable;
 class FixingsPanel;
 class Hands;
+class HelpWindow;
 class LayoutPanel;
 class MergeDialog;
 class NextLine;
@@ -69,6 +72,11 @@ public:
     RecordPanel& record() { return *record_; }
     NextLine& next_line() { return *next_; }
     Hands& hands() { return *hands_; }
+    /// The handbook: of the field that the keys are in, or this page of it.
+    void ask_help();
+    void show_help(const QString& page, const std::pair<QString, QString>& asked = {});
+    void begin_first_job();
+    void sheets_made();
     /// All that the box finds: walls, things, sums, what the menus do.
     std::vector<Findable> findables();
     void new_job();
@@ -165,7 +173,8 @@ private:
     void build_start();
     void practise();
     void open_demo();
-    void show_help();
+    QString page_of_help() const;
+    void build_help_menu();
     void share_room();
     void fit_panes();
     void change_type(int by);
@@ -216,6 +225,8 @@ private:
     QStackedWidget* views_ = nullptr;
     NextLine* next_ = nullptr;
     StartPage* start_ = nullptr;
+    FirstJob* first_job_ = nullptr;
+    QPointer<HelpWindow> help_; ///< while it is open
     Chits* chits_ = nullptr;
     Hands* hands_ = nullptr;
     QWidget* wall_side_ = nullptr;

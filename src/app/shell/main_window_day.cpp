@@ -78,7 +78,7 @@ void MainWindow::build_day_menu() {
     day->addSeparator();
     for (const SheetSet& set : sheet_sets())
         if (set.of_the_day)
-            day->addAction(tr("%1 as PDF...").arg(set.words), this, [this, &set] { save_sheet_set(set); });
+            day->addAction(tr("%1 as PDF...").arg(set.words()), this, [this, &set] { save_sheet_set(set); });
     day->addSeparator();
     const auto pocket = [this](bool of_wall) {
         const QString path =

@@ -5,6 +5,7 @@
 #include "app/house/houses.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "app/shell/main_window.hpp"
+#include "app/shell/recently_used.hpp"
 #include "core/job/own_entries.hpp"
 #include "core/survey/readings_csv.hpp"
 
@@ -219,7 +220,7 @@ void MainWindow::save_sheets() {
 }
 
 void MainWindow::save_sheet_set(const SheetSet& set) {
-    const QString path = ask_where(tr("Save: %1").arg(set.words), set.file_name + QStringLiteral(".pdf"));
+    const QString path = ask_where(tr("Save: %1").arg(set.words()), set.file_name + QStringLiteral(".pdf"));
     if (!path.isEmpty())
         write_sheets(path, set);
 }
@@ -266,6 +267,7 @@ void MainWindow::remember(const QString& path) {
     paths.removeAll(path);
     paths.prepend(path);
     settings.setValue(QStringLiteral("recent"), QStringList{paths.mid(0, most_recent)});
+    remember_on_desktop(path);
     refresh_recent();
 }
 

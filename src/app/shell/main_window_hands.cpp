@@ -179,11 +179,11 @@ void MainWindow::ask_for_pin(Length from) {
         return;
     const auto length = parse_length(typed.toStdString(), bench_.job().unit);
     if (!length)
-        return tell(text(length.error().message));
+        return tell(text(length.error().text(bench_.voice())));
     const Length to = tape.reads(*length) - shelf->left;
     if (to <= Length{} || to >= shelf->length)
         return tell(tr("At %1 there is no board: it runs from %2 to %3")
-                        .arg(text(format(*length, bench_.job().unit)),
+                        .arg(text(format(*length, bench_.voice())),
                              bench_.along(tape, tape.near(shelf->left, shelf->right())),
                              bench_.along(tape, tape.far(shelf->left, shelf->right()))));
     bench_.apply(tr("Pin a bracket"), PinPlace{shelf->id, from, to});
@@ -260,7 +260,7 @@ std::vector<Findable> MainWindow::findables() {
                                }});
         });
     }
-    for (const RuleRow& row : rule_rows(bench_.job().rules, {}, bench_.job().unit))
+    for (const RuleRow& row : rule_rows(bench_.job().rules, {}, bench_.voice()))
         all.push_back({tr("House rule, %1").arg(text(row.now)),
                        QStringLiteral("%1: %2").arg(words_of_member(row.member), core_words(row.says)),
                        [this, row] { show_house_rules(row.group, row.member); }});

@@ -7,6 +7,7 @@
 #include "app/practice/practice_dialog.hpp"
 #include "app/survey/survey_panel.hpp"
 
+#include <QActionGroup>
 #include <QFileDialog>
 #include <QMenuBar>
 #include <QRandomGenerator>
@@ -21,6 +22,7 @@ void MainWindow::build_menus() {
     build_survey_menu();
     build_day_menu();
     build_view_menu();
+    build_help_menu();
     refresh_recent();
 }
 
@@ -42,12 +44,12 @@ void MainWindow::build_file_menu() {
     QMenu* saved = file->addMenu(tr("Save other sheets as PDF"));
     for (const SheetSet& set : sheet_sets())
         if (set != sheet_sets().front())
-            saved->addAction(set.words + QStringLiteral("..."), this, [this, &set] { save_sheet_set(set); });
+            saved->addAction(set.words() + QStringLiteral("..."), this, [this, &set] { save_sheet_set(set); });
     file->addAction(tr("Job &book..."), QKeySequence{Qt::CTRL | Qt::Key_B}, this, &MainWindow::show_book);
     QMenu* paper = file->addMenu(tr("&Print"));
     QMenu* look = file->addMenu(tr("Look at what would be printed"));
     for (const SheetSet& set : sheet_sets()) {
-        const QString words = set.words + QStringLiteral("...");
+        const QString words = set.words() + QStringLiteral("...");
         QAction* printed = paper->addAction(words, this, [this, &set] { print(set); });
         if (set == sheet_sets().front())
             printed->setShortcut(QKeySequence::Print);
@@ -143,14 +145,40 @@ void MainWindow::build_view_menu() {
                     [this] { change_type(-1); });
     view->addAction(tr("Type as large as the desktop's"), this, [this] { change_type(0); });
     view->addSeparator();
-    view->addAction(tr("Light"), this, [this] {
-        QSettings{}.setValue(QStringLiteral("theme"), QStringLiteral("light"));
-        set_theme(ThemeName::light);
+    const auto dark = [this] { return theme_ == &theme(ThemeName::dark) || theme_ == &theme(ThemeName::dark_sharp); };
+    QAction* contrast = view->addAction(tr("More contrast"));
+    contrast->setObjectName(QStringLiteral("more-contrast"));
+    contrast->setCheckable(true);
+    connect(view, &QMenu::aboutToShow, this, [this, contrast] {
+        contrast->setChecked(theme_ == &theme(ThemeName::light_sharp) || theme_ == &theme(ThemeName::dark_sharp));
     });
-    view->addAction(tr("Dark"), this, [this] {
-        QSettings{}.setValue(QStringLiteral("theme"), QStringLiteral("dark"));
-        set_theme(ThemeName::dark);
+    connect(contrast, &QAction::triggered, this, [this, dark](bool on) {
+        QSettings{}.setValue(QStringLiteral("contrast"), on);
+        set_theme(theme_name(dark(), on));
     });
+    const auto offer_theme = [this, view, contrast](const QString& words, const QString& name, bool is_dark) {
+        view->addAction(words, this, [this, contrast, name, is_dark] {
+            QSettings{}.setValue(QStringLiteral("theme"), name);
+            set_theme(theme_name(is_dark, contrast->isChecked()));
+        });
+    };
+    offer_theme(tr("Light"), QStringLiteral("light"), false);
+    offer_theme(tr("Dark"), QStringLiteral("dark"), true);
+    view->addSeparator();
+    QMenu* language = view->addMenu(tr("Language"));
+    auto* group = new QActionGroup{language};
+    const auto offer = [this, language, group](const QString& words, const QString& code) {
+        QAction* each = language->addAction(words, this, [this, code] {
+            QSettings{}.setValue(QStringLiteral("language"), code);
+            tell(tr("The next window that is opened speaks it. This one stays as it is, with your work in it."));
+        });
+        each->setCheckable(true);
+        each->setChecked(QSettings{}.value(QStringLiteral("language")).toString() == code);
+        group->addAction(each);
+    };
+    offer(tr("As the desktop"), {});
+    for (const Language& each : languages())
+        offer(QString::fromUtf8(each.name), QString::fromLatin1(each.code));
 }
 
 } // namespace yes_square::app

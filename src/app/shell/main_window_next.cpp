@@ -11,7 +11,6 @@
 #include "app/start/start_page.hpp"
 #include "app/survey/survey_panel.hpp"
 
-#include <QDialog>
 #include <QFile>
 #include <QLineEdit>
 #include <QPushButton>
@@ -35,7 +34,8 @@ void MainWindow::build_start() {
     });
     connect(start_, &StartPage::demo_wanted, this, &MainWindow::open_demo);
     connect(start_, &StartPage::practice_wanted, this, &MainWindow::practise);
-    connect(start_, &StartPage::help_wanted, this, &MainWindow::show_help);
+    connect(start_, &StartPage::help_wanted, this, [this] { show_help(QStringLiteral("01-first-job")); });
+    connect(start_, &StartPage::first_job_wanted, this, &MainWindow::begin_first_job);
     connect(start_, &StartPage::survey_wanted, this, [this] {
         set_stage(Stage::survey);
         survey_->add_wall();
@@ -52,31 +52,6 @@ void MainWindow::open_demo() {
         take(std::move(loaded->job), std::nullopt);
         show_survey();
     }
-}
-
-void MainWindow::show_help() {
-    auto* help = new QDialog{this};
-    help->setAttribute(Qt::WA_DeleteOnClose);
-    help->setWindowTitle(tr("How this works"));
-    help->resize(620, 560);
-    auto* words = new Document{help};
-    words->setObjectName(QStringLiteral("help-words"));
-    words->setHtml(tr(
-        "<h3>From a bare wall to a fitted one</h3>"
-        "<p><b>Survey</b>: how long and high the wall is, where its studs are and how sure that is, what hides in "
-        "it. <b>Lines</b>: the heights that run round the room. <b>Layout</b>: what hangs where. <b>Fixings</b>: "
-        "every mark, every hole, and whether it holds. <b>Cut and kit</b>: what to saw and what to take along. "
-        "<b>Fit</b>: the steps of the day, one after the other. <b>Record</b>: what was done, read and signed.</p>"
-        "<p>The line that begins with <b>Next</b> always says what to do now; its button does it.</p>"
-        "<p>Under the wall lies its rod with every mark from the left end, beside it the rod with every height. Click "
-        "a figure and the sum behind it comes up beside it. Drag what hangs, or move it with the arrow keys; the wheel "
-        "brings the wall nearer, dragging the bare wall moves it then.</p>"
-        "<p>A triangle says something is to be put right or minded. What the program says holds rests on what you "
-        "measured and on the figures named in each sum. Local rules and the maker's instructions come first, and gas, "
-        "electricity and load-bearing walls are for those who are licensed for them.</p>"));
-    auto* column = new QVBoxLayout{help};
-    column->addWidget(words);
-    help->show();
 }
 
 void MainWindow::take_next(const NextStep& next) {
@@ -169,7 +144,7 @@ void MainWindow::find_stud(const NextStep& next) {
 /// The sheets of what hangs, not labels or a preview, are what is taken to the wall.
 void MainWindow::note_printed(const SheetSet& set) {
     if (set == sheet_sets().front())
-        printed_ = revision_of(bench_.job());
+        sheets_made();
     next_->refresh();
 }
 

@@ -1,11 +1,11 @@
 // Versions of a job, copies of it that come back, and bundles.
 #include "app/shell/main_window.hpp"
 
-#include "app/record/photos.hpp"
 #include "app/sheets/sheet_writer.hpp"
 #include "app/versions/merge_dialog.hpp"
 #include "app/versions/versions_dialog.hpp"
 #include "core/versions/merge_jobs.hpp"
+#include "files/beside_job.hpp"
 #include "files/bundle.hpp"
 
 #include <QFileDialog>
@@ -19,7 +19,7 @@ VersionsDialog* MainWindow::show_versions() {
     std::vector<KeptVersion> versions;
     for (const QString& path : store_.older_versions()) {
         const QFileInfo file{path};
-        const QString when = QLocale{}.toString(file.lastModified(), QLocale::ShortFormat);
+        const QString when = spoken_locale().toString(file.lastModified(), QLocale::ShortFormat);
         versions.push_back(
             {path, file.dir() == QFileInfo{store_.path()}.dir()
                        ? tr("%1 (%2)").arg(when, file.fileName().endsWith(u'~') ? tr("before the last save")
@@ -88,25 +88,16 @@ bool MainWindow::save_bundle(const QString& path) {
         }
         files.push_back({("sheets/" + set.file_name + ".pdf").toStdString(), pdf.toStdString()});
     }
-    QStringList gone;
-    if (!store_.path().isEmpty()) {
-        const QDir folder{photo_folder(store_.path())};
-        QStringList names;
-        for (const LogEntry& entry : bench_.job().log)
-            if (const QString photo = text(entry.file); !photo.isEmpty() && !names.contains(photo))
-                names << photo;
-        for (const QString& photo : names)
-            if (QFileInfo::exists(folder.filePath(photo)))
-                files.push_back(
-                    {(folder.dirName() + u'/' + photo).toStdString(), folder.filePath(photo).toStdString()});
-            else
-                gone << photo;
-    }
-    const std::string problem = write_bundle(path.toStdString(), name.toStdString(), bench_.job(), files);
-    if (!problem.empty())
+    const PhotosOfJob photos = photos_of(store_.path().toStdString(), bench_.job());
+    const std::string problem = write_bundle(path.toStdString(), name.toStdString(), bench_.job(), photos.there, files);
+    if (!problem.empty()) {
         tell(text(problem));
-    else if (!gone.isEmpty())
+    } else if (!photos.gone.empty()) {
+        QStringList gone;
+        for (const std::string& photo : photos.gone)
+            gone << QFileInfo{text(photo)}.fileName();
         tell(tr("The bundle is written, without photos that are gone: %1").arg(gone.join(QStringLiteral(", "))));
+    }
     return problem.empty();
 }
 

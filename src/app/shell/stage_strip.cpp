@@ -80,7 +80,7 @@ private:
     QString shown_words(const QFontMetrics& metrics, int room) const {
         const QString mark = standing_ == Progress::done    ? tr("Done")
                              : standing_ == Progress::wrong ? tr("Wrong")
-                                                            : tr("Open");
+                                                            : tr("Open", "not finished");
         QStringList tries{words_.join(QStringLiteral(", "))};
         if (words_.size() > 1)
             tries << words_.last();

@@ -12,6 +12,7 @@
 
 #include <QCoreApplication>
 #include <QRegularExpression>
+#include <map>
 #include <algorithm>
 
 namespace yes_square::app {
@@ -64,8 +65,12 @@ void put(Job& job, Part part, std::string_view id, const QString& stem) {
 } // namespace
 
 const std::vector<Beginning>& beginnings() {
-    static const std::vector<Beginning> all{
-        {"shelf", tr_here("A shelf"), shelf("brackets", "Shelf %1"), asked_of_shelf()},
+    static std::map<QString, std::vector<Beginning>> in_languages;
+    std::vector<Beginning>& all = in_languages[spoken()];
+    if (!all.empty())
+        return all;
+    all = {
+        {"shelf", tr_here("A shelf"), shelf("brackets", QT_TRANSLATE_NOOP("Words", "Shelf %1")), asked_of_shelf()},
         {"cabinets", tr_here("Wall cabinets"), [](Job& job) { put_cabinets(job, {usual_unit_width}); }, {}, true},
         {"wardrobe",
          tr_here("A wardrobe"),
@@ -74,9 +79,10 @@ const std::vector<Beginning>& beginnings() {
           figure(tr_here("Width"), "begin-width", &StorageSystem::width),
           figure(tr_here("Height of its sides"), "begin-height", &StorageSystem::panel_height),
           figure(tr_here("Depth"), "begin-depth", &StorageSystem::depth)}},
-        {"pole", tr_here("A pole or rail"), shelf("pole", "Pole %1"), asked_of_shelf()},
-        {"desk", tr_here("A desk"), shelf("desk", "Desk %1"), asked_of_shelf()},
-        {"fixture", tr_here("Something with its own holes"), shelf("fixture", "Fixture %1"), asked_of_shelf()},
+        {"pole", tr_here("A pole or rail"), shelf("pole", QT_TRANSLATE_NOOP("Words", "Pole %1")), asked_of_shelf()},
+        {"desk", tr_here("A desk"), shelf("desk", QT_TRANSLATE_NOOP("Words", "Desk %1")), asked_of_shelf()},
+        {"fixture", tr_here("Something with its own holes"), shelf("fixture", QT_TRANSLATE_NOOP("Words", "Fixture %1")),
+         asked_of_shelf()},
         {"furniture",
          tr_here("Furniture that could tip"),
          [](Job& job) { put(job, new_piece(wall_of(job), PieceKind::dresser), "piece", tr_here("Chest %1")); },
@@ -94,7 +100,7 @@ const std::vector<Beginning>& beginnings() {
              if (auto* framing = std::get_if<Framing>(&wall_of(job).structure))
                  framing->open = true;
              wall_of(job).lining.clear();
-             shelf("brackets", "Shelf %1")(job);
+             shelf("brackets", QT_TRANSLATE_NOOP("Words", "Shelf %1"))(job);
          },
          asked_of_shelf()},
     };
@@ -115,7 +121,7 @@ Job bare_wall(Job job) {
 
 std::vector<Length> typed_lengths(const QString& typed, Unit unit) {
     std::vector<Length> lengths;
-    static const QRegularExpression between{QStringLiteral("[,;]\\s*|\\s+")};
+    static const QRegularExpression between{QStringLiteral(";\\s*|,\\s+|\\s+")};
     for (const QString& one : typed.split(between, Qt::SkipEmptyParts)) {
         const auto length = parse_length(one.toStdString(), unit);
         if (!length || *length <= Length{})

@@ -109,6 +109,7 @@ StartPage::StartPage(Workbench& bench, QWidget* parent)
     way(tr("The demo: a flat with fourteen walls"), "begin-demo", &StartPage::demo_wanted);
     way(tr("A wall to practise finding studs on"), "begin-practice", &StartPage::practice_wanted);
     way(tr("Survey a wall first"), "begin-survey", &StartPage::survey_wanted);
+    way(tr("A first job in ten minutes"), "begin-first-job", &StartPage::first_job_wanted);
     way(tr("How this works"), "begin-help", &StartPage::help_wanted);
     aside->addStretch(1);
 
@@ -302,9 +303,9 @@ void StartPage::set_out() {
             return problem_->setText(tr("Studs found at: lengths with blanks between, such as 400 800 1200"));
         for (const Length centre : found)
             if (centre >= wall.length)
-                return problem_->setText(
-                    tr("A stud at %1 lies beyond the wall, which is %2 long")
-                        .arg(text(format(centre, draft_.unit)), text(format(wall.length, draft_.unit))));
+                return problem_->setText(tr("A stud at %1 lies beyond the wall, which is %2 long")
+                                             .arg(text(format(centre, app::voice(draft_.unit))),
+                                                  text(format(wall.length, app::voice(draft_.unit)))));
         for (const Length centre : found)
             wall.studs.push_back({centre, proof_->currentIndex() == both_edges    ? StudState::proved
                                           : proof_->currentIndex() == by_detector ? StudState::detected

@@ -30,6 +30,7 @@ signals:
     void demo_wanted();
     void practice_wanted();
     void help_wanted();
+    void first_job_wanted();
     void survey_wanted(); ///< a wall first, whatever it will hold
 
 protected:

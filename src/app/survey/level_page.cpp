@@ -149,6 +149,7 @@ FacePage::FacePage(Workbench& bench, QWidget* parent)
     for (auto [label, field, name, row] :
          {std::tuple{tr("At"), shim_x_, "shim-x", 0}, {tr("Height"), shim_z_, "shim-z", 1}}) {
         field->setObjectName(QLatin1String(name));
+        field->setAccessibleName(label);
         field->set_least({}, tr("It cannot be less than 0"));
         grid->addWidget(new QLabel{label, this}, row, 0);
         grid->addWidget(field, row, 1);

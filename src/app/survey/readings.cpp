@@ -11,7 +11,7 @@ namespace yes_square::app {
 namespace {
 
 QString shown(Length length, const Voice& voice) {
-    return text(format(length, voice.unit));
+    return text(format(length, voice));
 }
 
 /// Of something so wide, what the tape reads at the edge that it reaches first.

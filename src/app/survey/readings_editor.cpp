@@ -27,6 +27,7 @@ ReadingsEditor::ReadingsEditor(Workbench& bench, ReadingsSpec spec, QWidget* par
     int line = 0;
     if (!spec_.kinds.isEmpty()) {
         kinds_ = new QComboBox{this};
+        kinds_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
         kinds_->addItems(spec_.kinds);
         kinds_->setObjectName(spec_.name + QStringLiteral("-what"));
         kinds_->setAccessibleName(spec_.kind_label);
@@ -63,6 +64,7 @@ ReadingsEditor::ReadingsEditor(Workbench& bench, ReadingsSpec spec, QWidget* par
     message_->hide();
     grid->addWidget(message_, line++, 0, 1, 2);
     list_->setObjectName(spec_.name + QStringLiteral("-found"));
+    list_->setAccessibleName(tr("What is entered"));
     grow_to_rows(*list_);
     list_->setWordWrap(true);
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
@@ -131,7 +133,7 @@ bool ReadingsEditor::on_wall(const std::vector<std::optional<Length>>& figures) 
     for (std::size_t i = 0; i < fields.size(); ++i)
         if (fields[i].along != Along::no && figures[i] && *figures[i] < Length{}) {
             say(tr("That is past the left end of the wall, which is %1 long")
-                    .arg(text(format(bench_.wall()->length, bench_.job().unit))));
+                    .arg(text(format(bench_.wall()->length, bench_.voice()))));
             return false;
         }
     return true;
@@ -201,7 +203,7 @@ void ReadingsEditor::add_pasted(const QStringList& lines) {
             if (wrong)
                 return say(tr("Line %1 of what was pasted, \"%2\": %3. Nothing was taken")
                                .arg(number + 1)
-                               .arg(cell, length ? tr("it cannot be less than 0") : text(length.error().message)));
+                               .arg(cell, length ? tr("it cannot be less than 0") : text(length.error().text(bench_.voice()))));
             figures.push_back(*length);
         }
         if (!cells.isEmpty())

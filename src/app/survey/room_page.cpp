@@ -52,6 +52,7 @@ RoomPage::RoomPage(Workbench& bench, QWidget* parent)
     form->refresh();
 
     walls_->setObjectName(QStringLiteral("room-walls"));
+    walls_->setAccessibleName(tr("Its walls in walking order, left to right as seen from inside"));
     grow_to_rows(*walls_);
     earlier_->setObjectName(QStringLiteral("wall-earlier"));
     later_->setObjectName(QStringLiteral("wall-later"));
@@ -124,8 +125,7 @@ void RoomPage::refresh() {
     QStringList words;
     for (std::size_t i = 0; i < job.walls.size(); ++i)
         if (job.walls[i].room == bench_.wall()->room) {
-            words << QStringLiteral("%1   %2").arg(text(job.walls[i].name),
-                                                   text(format(job.walls[i].length, voice.unit)));
+            words << QStringLiteral("%1   %2").arg(text(job.walls[i].name), text(format(job.walls[i].length, voice)));
             indices_.push_back(i);
         }
     fill(*walls_, words);
@@ -139,9 +139,9 @@ void RoomPage::refresh() {
     if (!survey.checks.empty())
         closing_->setText(text(say(survey.checks.front().message, voice)));
     else if (survey.plan.closed)
-        closing_->setText(tr("Drawn from its readings, the room closes: %1 off, and the limits of error allow %2")
-                              .arg(text(format(survey.plan.closing_error, voice.unit)),
-                                   text(format(survey.plan.closing_limit, voice.unit))));
+        closing_->setText(
+            tr("Drawn from its readings, the room closes: %1 off, and the limits of error allow %2")
+                .arg(text(format(survey.plan.closing_error, voice)), text(format(survey.plan.closing_limit, voice))));
     else
         closing_->setText(
             tr("The walls do not go round: three or more with a corner at every end make a room that can be "

@@ -35,7 +35,7 @@ ServicesPage::ServicesPage(Workbench& bench, QWidget* parent)
 void ServicesPage::refresh() {
     QStringList lines;
     const Voice voice = bench_.voice();
-    const auto figure = [&](Length length) { return text(format_bare(length, voice.unit)); };
+    const auto figure = [&](Length length) { return text(format_bare(length, voice)); };
     if (const WallPlan* plan = bench_.wall_plan())
         for (const Strip& strip : plan->survey.strips)
             lines << tr("%1: from %2 to %3, %4 to %5 up")

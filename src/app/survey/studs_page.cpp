@@ -130,7 +130,7 @@ void StudsPage::refresh() {
         if (advice_->z)
             why += (where == ProbeWhere::under_the_work ? tr(". At %1 up the shelf hides the hole")
                                                         : tr(". At %1 up it keeps clear of cables and pipes"))
-                       .arg(text(format(*advice_->z, voice.unit)));
+                       .arg(text(format(*advice_->z, voice)));
         why_->setText(why);
     } else if (!timber) {
         where_->setText(tr("No timber to probe for"));

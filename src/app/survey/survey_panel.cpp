@@ -181,7 +181,7 @@ void SurveyPanel::put_distance(Length distance) {
     if (!field)
         return devices_->say_nowhere_to_put(
             tr("The laser measured %1, and no figure is waiting for it: put the cursor into one and measure again")
-                .arg(text(format(distance, bench_.job().unit))));
+                .arg(text(format(distance, bench_.voice()))));
     field->take(distance);
 }
 

@@ -31,8 +31,8 @@ ReadingsSpec holes() {
                     const TrialHole& hole = wall.trial_holes[i];
                     rows.push_back({hole.x,
                                     TrialHolePage::tr("%1   %2 up, %3 deep")
-                                        .arg(text(format(wall.tape().reads(hole.x), voice.unit)),
-                                             text(format(hole.z, voice.unit)), text(format(hole.depth, voice.unit))),
+                                        .arg(text(format(wall.tape().reads(hole.x), voice)),
+                                             text(format(hole.z, voice)), text(format(hole.depth, voice))),
                                     0, i});
                 }
                 return rows;
@@ -61,11 +61,10 @@ ReadingsSpec layers() {
                     return rows;
                 const TrialHole& hole = wall.trial_holes.back();
                 for (std::size_t i = 0; i < hole.layers.size(); ++i)
-                    rows.push_back(
-                        {hole.layers[i].from,
-                         TrialHolePage::tr("from %1   %2")
-                             .arg(text(format(hole.layers[i].from, shown.unit)), word_of(hole.layers[i].met)),
-                         0, i});
+                    rows.push_back({hole.layers[i].from,
+                                    TrialHolePage::tr("from %1   %2")
+                                        .arg(text(format(hole.layers[i].from, shown)), word_of(hole.layers[i].met)),
+                                    0, i});
                 return rows;
             },
             [](Wall& wall, const ReadingRow& row) {

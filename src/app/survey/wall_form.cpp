@@ -69,7 +69,7 @@ void WallForm::size_rows() {
             long_is->set_least(least_length(*wall),
                                wall->tape().from_right()
                                    ? tr("Something is measured from the right end to %1: take that out first")
-                                         .arg(text(format(least_length(*wall), bench().job().unit)))
+                                         .arg(text(format(least_length(*wall), bench().voice())))
                                    : tr("It must be more than 0"));
     };
     connect(&bench(), &Workbench::changed, long_is, keep_places);

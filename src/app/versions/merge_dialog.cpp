@@ -24,7 +24,7 @@ MergeDialog::MergeDialog(Workbench& bench, Job shared, Job theirs, std::function
     setObjectName(QStringLiteral("merge"));
     setWindowTitle(tr("Bring a copy together with this job"));
     resize(1000, 680);
-    auto merged = merge_jobs(shared_, bench_.job(), theirs_);
+    auto merged = merge_jobs(shared_, bench_.job(), theirs_, {}, bench_.voice());
     if (merged)
         merged_ = std::move(*merged);
     else
@@ -38,7 +38,11 @@ MergeDialog::MergeDialog(Workbench& bench, Job shared, Job theirs, std::function
     };
     here_ = picture(false);
     there_ = picture(true);
-    const std::size_t taken = changes_between(bench_.job(), theirs_, bench_.job().unit).size();
+    const auto theirs_did = changes_between(shared_, theirs_, bench_.voice());
+    const std::size_t taken = theirs_did.size();
+    for (const JobChange& change : theirs_did)
+        if (first_wall_.empty())
+            first_wall_ = change.wall;
     auto* words = new QLabel{this};
     words->setObjectName(QStringLiteral("merge-words"));
     words->setWordWrap(true);
@@ -46,8 +50,8 @@ MergeDialog::MergeDialog(Workbench& bench, Job shared, Job theirs, std::function
         !merged_     ? tr("They cannot be brought together: %1").arg(problem_)
         : collides() ? tr("Both were changed here, each in its own way: choose. All else is brought together by "
                           "itself, and nothing is dropped.")
-        : taken == 1 ? tr("Nothing collides: one difference is brought together by itself.")
-                     : tr("Nothing collides: %1 differences are brought together by themselves.").arg(taken));
+        : taken == 1 ? tr("Nothing collides: the one thing that was changed there comes in by itself.")
+                     : tr("Nothing collides: the %1 things that were changed there come in by themselves.").arg(taken));
     auto* mine = new QPushButton{tr("Keep what is here"), this};
     mine->setObjectName(QStringLiteral("merge-mine"));
     auto* other = new QPushButton{tr("Take what is there"), this};
@@ -88,7 +92,7 @@ MergeDialog::MergeDialog(Workbench& bench, Job shared, Job theirs, std::function
     if (any)
         for (const Collision& collision : merged_->collisions)
             add_row(collisions_, {collision.where.empty() ? tr("The job") : text(collision.where),
-                                  collision.label.empty() ? tr("as a whole") : core_words(collision.label),
+                                  collision.label.empty() ? tr("as a whole") : text(collision.label),
                                   collision.mine.empty() ? tr("taken out") : text(collision.mine),
                                   collision.theirs.empty() ? tr("taken out") : text(collision.theirs),
                                   collision.shared.empty() ? tr("not there") : text(collision.shared),
@@ -130,11 +134,7 @@ void MergeDialog::take(bool theirs) {
 /// The wall of the chosen collision, with what collides picked out; of none that has a wall the first that differs.
 Drawing MergeDialog::wall_of(const Job& job, const Plan& plan, double width, double height, double text) const {
     const Collision* collision = chosen();
-    std::string id = collision ? collision->wall : std::string{};
-    if (id.empty())
-        for (const JobChange& change : changes_between(bench_.job(), theirs_, bench_.job().unit))
-            if (id.empty())
-                id = change.wall;
+    const std::string& id = collision && !collision->wall.empty() ? collision->wall : first_wall_;
     const auto wall = std::ranges::find(job.walls, id, &Wall::id);
     if (wall == job.walls.end())
         return {width, height, {}};
@@ -157,13 +157,13 @@ Drawing MergeDialog::wall_of(const Job& job, const Plan& plan, double width, dou
 void MergeDialog::bring_together() {
     if (!merged_)
         return;
-    auto merged = merge_jobs(shared_, bench_.job(), theirs_, take_theirs_);
+    auto merged = merge_jobs(shared_, bench_.job(), theirs_, take_theirs_, bench_.voice());
     if (!merged)
         return;
     QStringList told;
     for (const Collision& collision : merged->collisions)
         told << (take_theirs_.contains(collision.path) ? tr("took what was there. %1") : tr("kept what was here. %1"))
-                    .arg(text(words(collision)));
+                    .arg(text(say(words(collision), bench_.voice())));
     LogEntry entry;
     entry.words = (told.isEmpty() ? tr("Brought together with a copy; nothing collided")
                                   : tr("Brought together with a copy: %1").arg(told.join(QStringLiteral("; "))))

@@ -41,6 +41,7 @@ private:
     std::function<LogEntry(LogEntry)> sign_;
     std::optional<Merged> merged_;
     std::set<std::string> take_theirs_;
+    std::string first_wall_; ///< that was changed there: shown where what collides has none
     QString problem_;
     QTableWidget* collisions_;
     DrawingView* here_;

@@ -6,6 +6,7 @@
 
 #include <QHBoxLayout>
 #include <QVBoxLayout>
+#include <algorithm>
 
 namespace yes_square::app {
 
@@ -26,6 +27,8 @@ VersionsDialog::VersionsDialog(Workbench& bench, std::vector<KeptVersion> versio
     list_->setAccessibleName(tr("Versions, newest first"));
     list_->setFixedWidth(300);
     list_->setWordWrap(true);
+    list_->setSelectionMode(QAbstractItemView::ExtendedSelection);
+    list_->setToolTip(tr("Hold Ctrl and click a second one: the two are held against one another"));
     for (const KeptVersion& version : versions_)
         list_->addItem(version.words);
     words_->setObjectName(QStringLiteral("version-words"));
@@ -48,7 +51,7 @@ VersionsDialog::VersionsDialog(Workbench& bench, std::vector<KeptVersion> versio
     auto* column = new QVBoxLayout{this};
     column->addLayout(both, 1);
     column->addLayout(buttons);
-    connect(list_, &QListWidget::currentRowChanged, this, &VersionsDialog::show_changes);
+    connect(list_, &QListWidget::itemSelectionChanged, this, &VersionsDialog::show_changes);
     connect(&bench_, &Workbench::changed, this, &VersionsDialog::show_changes);
     connect(take_, &QPushButton::clicked, this, &VersionsDialog::take_up);
     connect(close, &QPushButton::clicked, this, &QDialog::close);
@@ -58,8 +61,18 @@ VersionsDialog::VersionsDialog(Workbench& bench, std::vector<KeptVersion> versio
 }
 
 const KeptVersion* VersionsDialog::chosen() const {
-    const int row = list_->currentRow();
-    return row >= 0 && row < static_cast<int>(versions_.size()) ? &versions_[static_cast<std::size_t>(row)] : nullptr;
+    // Of two the older.
+    int row = -1;
+    for (const QModelIndex& index : list_->selectionModel()->selectedRows())
+        row = std::max(row, index.row());
+    return row >= 0 ? &versions_[static_cast<std::size_t>(row)] : nullptr;
+}
+
+const KeptVersion* VersionsDialog::later() const {
+    const auto rows = list_->selectionModel()->selectedRows();
+    if (rows.size() != 2)
+        return nullptr;
+    return &versions_[static_cast<std::size_t>(std::min(rows[0].row(), rows[1].row()))]; // the newest are first
 }
 
 void VersionsDialog::show_changes() {
@@ -67,7 +80,8 @@ void VersionsDialog::show_changes() {
     job_.reset();
     if (const KeptVersion* version = chosen())
         job_ = read_(version->path);
-    take_->setEnabled(job_.has_value());
+    const auto other = later() ? read_(later()->path) : std::nullopt;
+    take_->setEnabled(job_.has_value() && !later());
     changes_->setVisible(job_.has_value());
     if (!chosen())
         return words_->setText(
@@ -75,13 +89,16 @@ void VersionsDialog::show_changes() {
                "name with \"versions\" after it."));
     if (!job_)
         return words_->setText(tr("%1 cannot be read").arg(chosen()->path));
-    const auto changes = changes_between(*job_, bench_.job(), bench_.job().unit);
-    words_->setText(changes.empty()       ? tr("Nothing is different now, but perhaps what is ticked and noted.")
+    if (later() && !other)
+        return words_->setText(tr("%1 cannot be read").arg(later()->path));
+    const auto changes = changes_between(*job_, other ? *other : bench_.job(), bench_.voice());
+    words_->setText(other ? tr("%1 until %2: %3 different").arg(chosen()->words, later()->words).arg(changes.size())
+                    : changes.empty()     ? tr("Nothing is different now, but perhaps what is ticked and noted.")
                     : changes.size() == 1 ? tr("One thing is different now:")
                                           : tr("%1 things are different now:").arg(changes.size()));
     for (const JobChange& change : changes)
         add_row(changes_, {change.where.empty() ? tr("The job") : text(change.where),
-                           change.label.empty() ? tr("as a whole") : core_words(change.label),
+                           change.label.empty() ? tr("as a whole") : text(change.label),
                            change.before.empty() ? tr("not there") : text(change.before),
                            change.after.empty() ? tr("gone") : text(change.after)});
 }

@@ -17,8 +17,8 @@ struct KeptVersion {
     QString words; ///< "30 November 2026, 14:05"
 };
 
-/// What is kept of a job, newest first; of each what is different in the job as it is now, in figures; one is taken up
-/// again as an edit.
+/// What is kept of a job, newest first; of each what is different in the job as it is now, or of two what is different
+/// between them, in figures; one is taken up again as an edit.
 class VersionsDialog : public QDialog {
     Q_OBJECT
 public:
@@ -30,6 +30,7 @@ private:
     void show_changes();
     void take_up();
     const KeptVersion* chosen() const;
+    const KeptVersion* later() const; ///< that it is held against; nullptr: the job as it is now
 
     Workbench& bench_;
     std::vector<KeptVersion> versions_;

@@ -1,5 +1,7 @@
 #include "app/wallside/speech.hpp"
 
+#include "language/language.hpp"
+
 #include <QProcess>
 #include <QStandardPaths>
 
@@ -16,7 +18,9 @@ void Speech::say(const QString& words) const {
         return;
     if (program_.endsWith(QStringLiteral("spd-say")))
         QProcess::startDetached(program_, {QStringLiteral("--cancel")});
-    QProcess::startDetached(program_, {words});
+    const QString voice_option =
+        program_.endsWith(QStringLiteral("spd-say")) ? QStringLiteral("-l") : QStringLiteral("-v");
+    QProcess::startDetached(program_, {voice_option, spoken(), words});
 }
 
 } // namespace yes_square::app

@@ -115,7 +115,7 @@ void WallSide::say_mark() {
               : tape.turned     ? tr("%1 along from the left")
                                 : tr("%1 along"))
                  .arg(bench_.along(tape.told_once(), tape.near(at->x, std::max(at->x, at->to_x))))
-          << tr("%1 up").arg(text(format(at->z, voice.unit))) << text(say(at->what, voice));
+          << tr("%1 up").arg(text(format(at->z, voice))) << text(say(at->what, voice));
     if (at->in_strip())
         words << tr("Careful: a cable or pipe is likely here");
     speak(words.join(QStringLiteral(". ")));

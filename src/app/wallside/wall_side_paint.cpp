@@ -115,7 +115,7 @@ void WallSide::paint_mark(QPainter& painter) {
          theme_.ink, wide);
     const double figures = 0.62 * wide;
     const QString along = bench_.along(at.tape.told_once(), at.tape.near(at.x, std::max(at.x, at.to_x)));
-    const QString up = text(format(at.z, voice.unit));
+    const QString up = text(format(at.z, voice));
     line(along, 0.22, true, theme_.ink, figures);
     const bool from_right = at.tape.from_right();
     line(at.kind == MarkKind::level_line
@@ -129,7 +129,7 @@ void WallSide::paint_mark(QPainter& painter) {
     line(up, 0.22, true, theme_.chalk, figures);
     line(at.through_it ? tr("as it comes: held to its mark, through its own hole")
          : at.above_now != at.z
-             ? tr("up from the datum; %1 from the floor as it is").arg(text(format(at.above_now, voice.unit)))
+             ? tr("up from the datum; %1 from the floor as it is").arg(text(format(at.above_now, voice)))
              : tr("up from the floor"),
          0.05, false, theme_.faint, figures);
     y += 0.01 * h;

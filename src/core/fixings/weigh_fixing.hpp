@@ -37,6 +37,7 @@ struct DrivenThrough {
     /// From its middle to the edge of the wood it is in, as well as both places are known; none: nothing near.
     std::optional<Length> to_edge = {};
     std::size_t together = 1; ///< screws that are pulled as one group, of which this part is judged by the worst
+    bool angled = false;      ///< driven at 45 degrees, as a nail is toed in
 
     /// A strip of wood, its screws' heads as small as any.
     static DrivenThrough strip(Length thickness, Species wood);

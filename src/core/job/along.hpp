@@ -34,5 +34,10 @@ std::optional<TapeEnd> own_end(const Thing& thing) {
     else
         return std::nullopt;
 }
+/// The tape that a thing's places are said by.
+template <class Thing>
+Tape tape_of(const Wall& wall, const Thing& thing) {
+    return wall.tape().held_to(own_end(thing));
+}
 
 } // namespace yes_square

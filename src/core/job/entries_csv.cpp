@@ -39,7 +39,7 @@ struct CellProblem {
 OrderedJson length_in(std::string_view cell) {
     const auto length = parse_length(cell, Unit::mm);
     if (!length)
-        throw CellProblem{fmt::format("\"{}\" is no length: {}", cell, length.error().message)};
+        throw CellProblem{fmt::format("\"{}\" is no length: {}", cell, length.error().text())};
     if (length->in_nanometres() % Length::nanometres_per_mm == 0)
         return length->in_nanometres() / Length::nanometres_per_mm; // as a document has whole ones
     return length->in_mm();

@@ -379,6 +379,7 @@ void fields(auto& visit, Is<SheetHead> auto& head) {
                    Meaning{}.told("Under it, in one line: street, place, telephone").asked("Address"));
     visit.optional("logo", head.logo, Meaning{}.told("The user's own mark: a PNG in base64; empty: none"));
     visit.optional("labels", head.labels, asked("Labels are printed on"));
+    visit.optional("language", head.language, asked("Sheets are in"));
 }
 
 void fields(auto& visit, Is<Fitter> auto& fitter) {

@@ -384,12 +384,16 @@ struct Catalogue {
 /// What labels are printed on: plain paper, to be cut out, or sheets of stickers, so many across and down.
 enum class LabelSheet { cut_out, a4_3x8, a4_3x7, a4_2x7, letter_3x10, letter_2x5 };
 
+/// The language that sheets are printed in: the client may read another than the fitter.
+enum class SheetLanguage { as_window, english, german };
+
 /// Whose sheets they are: at the head of every page that is printed; and what labels are printed on there.
 struct SheetHead {
     std::string firm;
     std::string address;
     Picture logo = {};
     LabelSheet labels = LabelSheet::cut_out;
+    SheetLanguage language = SheetLanguage::as_window;
     UnknownMembers unknown = {};
     bool operator==(const SheetHead&) const = default;
 };

@@ -16,26 +16,27 @@ constexpr bool is_said_figure =
 
 /// A member's value as it is shown to a fitter.
 template <class T>
-std::string member_words(const T& value, const Meaning& meaning, Unit unit) {
+std::string member_words(const T& value, const Meaning& meaning, const Voice& voice) {
     if constexpr (std::same_as<T, Length>)
-        return say(stock(value), {unit});
+        return say(stock(value), voice);
     else if constexpr (std::same_as<T, std::string>)
         return value;
     else if constexpr (std::is_enum_v<T>)
-        return std::string{enum_words(value)};
+        return say(enum_words(value), voice);
     else if constexpr (std::same_as<T, bool>)
-        return value ? "yes" : "no";
+        return say(value ? word("yes") : word("no"), voice);
     else if constexpr (std::same_as<T, AreaMass>)
-        return fmt::format("{:g} kg/m\u00b2", value.in_si());
+        return with_decimals(fmt::format("{:g} kg/m\u00b2", value.in_si()), voice);
     else if constexpr (std::same_as<T, Density>)
-        return fmt::format("{:g} kg/m\u00b3", value.in_si());
+        return with_decimals(fmt::format("{:g} kg/m\u00b3", value.in_si()), voice);
     else if constexpr (is_said_figure<T>)
-        return say(quantity(value), {unit});
+        return say(quantity(value), voice);
     else if constexpr (is_physical<T>)
-        return fmt::format("{:g}", value.in_si());
+        return with_decimals(fmt::format("{:g}", value.in_si()), voice);
     else
-        return meaning.unit.empty() ? fmt::format("{:g}", static_cast<double>(value))
-                                    : fmt::format("{:g} {}", static_cast<double>(value), meaning.unit);
+        return with_decimals(meaning.unit.empty() ? fmt::format("{:g}", static_cast<double>(value))
+                                                  : fmt::format("{:g} {}", static_cast<double>(value), meaning.unit),
+                             voice);
 }
 
 /// To the last digit, for whether two are the same.
@@ -52,13 +53,16 @@ std::string member_exactly(const T& value) {
 }
 
 /// What a member is called on a form: its label, or its name in the file as words.
-inline std::string member_label(std::string_view name, const Meaning& meaning) {
+inline std::string member_label(std::string_view name, const Meaning& meaning, const Voice& voice) {
     std::string words{meaning.label.empty() ? name : meaning.label};
     for (char& c : words)
         c = c == '_' ? ' ' : c;
     if (!words.empty() && words.front() >= 'a' && words.front() <= 'z')
         words.front() = static_cast<char>(words.front() - 'a' + 'A');
-    return words;
+    return say(std::string_view{words}, voice);
 }
+
+/// What a member is, what it may be and what nothing typed means: for whoever asks what a field is.
+std::string member_help(const Meaning& meaning, const Voice& voice);
 
 } // namespace yes_square

@@ -127,6 +127,14 @@ std::span<const EnumName<ServiceKind>> enum_names() {
 }
 
 template <>
+std::span<const EnumName<SheetLanguage>> enum_names() {
+    static constexpr EnumName<SheetLanguage> names[]{{SheetLanguage::as_window, "as_window", "the window's language"},
+                                                     {SheetLanguage::english, "english", "English"},
+                                                     {SheetLanguage::german, "german", "Deutsch"}};
+    return names;
+}
+
+template <>
 std::span<const EnumName<LabelSheet>> enum_names() {
     static constexpr EnumName<LabelSheet> names[]{
         {LabelSheet::cut_out, "cut_out", "plain paper, to cut out"},

@@ -9,17 +9,17 @@
 
 namespace yes_square {
 
-std::vector<RuleRow> rule_rows(const HouseRules& now, const HouseRules& usual, Unit unit) {
+std::vector<RuleRow> rule_rows(const HouseRules& now, const HouseRules& usual, const Voice& voice) {
     std::vector<RuleRow> rows;
     std::vector<std::string> exact;
     each_member(now, [&](std::string_view group, std::string_view name, const auto& value, const Meaning& meaning) {
         rows.push_back(
-            {std::string{group}, std::string{name}, meaning.says, member_words(value, meaning, unit), {}, false});
+            {std::string{group}, std::string{name}, meaning.says, member_words(value, meaning, voice), {}, false});
         exact.push_back(member_exactly(value));
     });
     std::size_t row = 0;
     each_member(usual, [&](std::string_view, std::string_view, const auto& value, const Meaning& meaning) {
-        rows[row].usual = member_words(value, meaning, unit);
+        rows[row].usual = member_words(value, meaning, voice);
         rows[row].changed = exact[row] != member_exactly(value);
         ++row;
     });

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "core/job/house_rules.hpp"
-#include "core/measure/unit.hpp"
+#include "core/measure/sentence.hpp"
 
 #include <string>
 #include <string_view>
@@ -21,7 +21,7 @@ struct RuleRow {
 
 /// All of them, in the order of the file.
 /// @param usual  what they are held against: as shipped, or those of another house
-std::vector<RuleRow> rule_rows(const HouseRules& now, const HouseRules& usual, Unit unit);
+std::vector<RuleRow> rule_rows(const HouseRules& now, const HouseRules& usual, const Voice& voice);
 
 /// Makes one rule what it is elsewhere. Nothing where there is none of that name.
 void take_rule(HouseRules& rules, const HouseRules& from, std::string_view group, std::string_view member);

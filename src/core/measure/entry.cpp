@@ -1,7 +1,6 @@
 #include "core/measure/entry.hpp"
 
 #include <array>
-#include <fmt/format.h>
 #include <gmpxx.h>
 #include <optional>
 #include <utility>
@@ -50,24 +49,24 @@ public:
 
     Length read() {
         if (text_.size() > longest_entry)
-            fail("That is too long for a length", longest_entry);
+            fail({"That is too long for a length"}, longest_entry);
         skip_spaces();
         if (at_ >= text_.size())
-            fail("Type a length, such as 1161 or 32 3/16", at_);
+            fail({"Type a length, such as 1161 or 32 3/16"}, at_);
         const Figure value = sum();
         skip_spaces();
         if (at_ < text_.size())
-            fail(unexpected(), at_);
+            fail({unexpected()}, at_);
         const std::int64_t scale = is_imperial(unit_) ? inch : (unit_ == Unit::cm ? 10'000'000 : 1'000'000);
         return to_length(value.named ? value.amount : mpq_class{value.amount * scale});
     }
 
 private:
-    [[noreturn]] static void fail(std::string message, std::size_t position) {
-        throw EntryProblem{std::move(message), position};
+    [[noreturn]] static void fail(Sentence words, std::size_t position) {
+        throw EntryProblem{std::move(words), position};
     }
 
-    std::string unexpected() const {
+    std::string_view unexpected() const {
         const char c = text_[at_];
         if (is_digit(c))
             return "Two numbers stand side by side; put + or - between them";
@@ -95,7 +94,7 @@ private:
             const std::size_t place = at_++;
             const Figure term = product();
             if (term.named != total.named)
-                fail("Give every term a unit, or none of them", place);
+                fail({"Give every term a unit, or none of them"}, place);
             total.amount += sign == '+' ? term.amount : mpq_class{-term.amount};
         }
     }
@@ -112,13 +111,13 @@ private:
             const Figure next = factor(sign == '*');
             if (sign == '*') {
                 if (total.named && next.named)
-                    fail("A length times a length is an area; one side must be a plain number", place);
+                    fail({"A length times a length is an area; one side must be a plain number"}, place);
                 total = {total.amount * next.amount, total.named || next.named};
             } else {
                 if (next.named)
-                    fail("Divide by a plain number, not by a length", place);
+                    fail({"Divide by a plain number, not by a length"}, place);
                 if (next.amount == 0)
-                    fail("Division by zero", place);
+                    fail({"Division by zero"}, place);
                 total.amount /= next.amount;
             }
         }
@@ -141,7 +140,7 @@ private:
             Figure value = sum();
             skip_spaces();
             if (peek() != ')')
-                fail(at_ < text_.size() ? unexpected() : "This bracket is never closed",
+                fail({at_ < text_.size() ? unexpected() : "This bracket is never closed"},
                      at_ < text_.size() ? at_ : opened);
             ++at_;
             return value;
@@ -157,7 +156,7 @@ private:
         const std::optional<std::int64_t> first_unit = suffix();
         if (!first_unit) {
             if (grouped_)
-                fail(grouped_->message, grouped_->position);
+                fail(grouped_->words, grouped_->position);
             return {first, false};
         }
         grouped_.reset();
@@ -179,7 +178,7 @@ private:
         const mpq_class second = number(true);
         const std::optional<std::int64_t> second_unit = suffix();
         if (second_unit.value_or(inch) != inch)
-            fail("Only inches may follow feet", place);
+            fail({"Only inches may follow feet"}, place);
         value.amount += second * inch;
         return value;
     }
@@ -187,10 +186,9 @@ private:
     /// 32, 32.5, 32,5, 3/16, 32 3/16 or 32-3/16.
     mpq_class number(bool fraction_may_stand_alone) {
         if (!digit_at(at_) && !((peek() == '.' || peek() == ',') && digit_at(at_ + 1)))
-            fail(at_ < text_.size()
-                     ? (is_digit(peek()) || is_letter(peek()) || peek() == ')' ? "A number is expected here"
-                                                                               : "This does not belong in a length")
-                     : "A number is missing at the end",
+            fail({at_ >= text_.size()                                      ? "A number is missing at the end"
+                  : is_digit(peek()) || is_letter(peek()) || peek() == ')' ? "A number is expected here"
+                                                                           : "This does not belong in a length"},
                  at_);
         if (fraction_may_stand_alone)
             if (const auto alone = proper_fraction())
@@ -216,17 +214,15 @@ private:
         const std::size_t place = at_++;
         const std::string part = take_digits();
         if (peek() == '.' || peek() == ',')
-            fail("A number has one decimal mark; leave out marks between thousands", at_);
+            fail({"A number has one decimal mark; leave out marks between thousands"}, at_);
         if (mark == ',' && part.size() == 3 && !digits.empty())
-            fail(fmt::format("{0},{1} could mean {0}.{1} or {0}{1}; write the one you mean", digits, part), place);
+            fail({"{0},{1} could mean {0}.{1} or {0}{1}; write the one you mean", {digits, part}}, place);
         // 1.330 mm is as little meant as a thousand and more is: without a unit of its own nobody can tell.
         if (mark == '.' && part.size() == 3 && !is_imperial(unit_) &&
             digits.find_first_not_of('0') != std::string_view::npos)
-            grouped_ =
-                EntryProblem{fmt::format("{0}.{1} could mean {0}{1} or a little over {0}; write the one you mean, "
-                                         "or its unit",
-                                         digits, part),
-                             place};
+            grouped_ = EntryProblem{
+                {"{0}.{1} could mean {0}{1} or a little over {0}; write the one you mean, or its unit", {digits, part}},
+                place};
         mpz_class scale;
         mpz_ui_pow_ui(scale.get_mpz_t(), 10, part.size());
         mpq_class value{mpz_class{"0" + digits + part, 10}, scale};
@@ -234,7 +230,7 @@ private:
         const std::size_t before = at_;
         skip_spaces();
         if (at_ > before && proper_fraction())
-            fail("A decimal and a fraction do not go together", before);
+            fail({"A decimal and a fraction do not go together"}, before);
         at_ = before;
         return value;
     }
@@ -283,7 +279,7 @@ private:
             return candidate.nanometres;
         }
         if (is_letter(peek()))
-            fail(unexpected(), at_);
+            fail({unexpected()}, at_);
         at_ = before;
         return std::nullopt;
     }
@@ -296,7 +292,7 @@ private:
         if (shifted.get_den() == 1 && mpz_odd_p(whole.get_mpz_t()))
             whole -= 1;
         if (!whole.fits_slong_p())
-            fail("That is longer than any wall", 0);
+            fail({"That is longer than any wall"}, 0);
         return Length::nanometres(whole.get_si());
     }
 
@@ -304,7 +300,7 @@ private:
         explicit Nesting(Parser& owner)
             : parser{owner} {
             if (++parser.depth_ > deepest_nesting)
-                fail("Too many brackets or signs inside one another", parser.at_);
+                fail({"Too many brackets or signs inside one another"}, parser.at_);
         }
         ~Nesting() { --parser.depth_; }
         Nesting(const Nesting&) = delete;

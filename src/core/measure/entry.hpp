@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/measure/length.hpp"
+#include "core/measure/sentence.hpp"
 #include "core/measure/unit.hpp"
 
 #include <string>
@@ -11,8 +12,10 @@ namespace yes_square {
 
 /// Why a typed length was not understood, and at which character (counted in bytes from 0).
 struct EntryProblem {
-    std::string message;
+    Sentence words;
     std::size_t position = 0;
+
+    std::string text(const Voice& voice = {}) const { return say(words, voice); }
 };
 
 /// Reads a length as people write it:

@@ -18,9 +18,8 @@ std::string figures(double value) {
                          : (size >= 9.995 ? fmt::format("{:.1f}", value) : fmt::format("{:.2f}", value));
 }
 
-} // namespace
-
-std::string say(const Quantity& quantity, const Voice& voice) {
+/// With a point for decimals.
+std::string in_figures(const Quantity& quantity, const Voice& voice) {
     const double si = quantity.si;
     const bool imperial = is_imperial(voice.unit);
     switch (quantity.kind) {
@@ -49,8 +48,8 @@ std::string say(const Quantity& quantity, const Voice& voice) {
     case Kind::modulus:
         return fmt::format("{:.1f} GPa", si / 1e9);
     case Kind::ratio:
-        return std::isnan(si)   ? say(std::string_view{"not known"}, voice)
-               : std::isinf(si) ? say(std::string_view{"beyond all measure"}, voice)
+        return std::isnan(si)   ? say(word("not known"), voice)
+               : std::isinf(si) ? say(word("beyond all measure"), voice)
                                 : fmt::format("{:.2f}", si);
     case Kind::share:
         // Never rounded up to certainty.
@@ -68,26 +67,51 @@ std::string say(const Quantity& quantity, const Voice& voice) {
     case Kind::current:
         return fmt::format("{} A", figures(si));
     case Kind::resistance_per_m:
-        return imperial ? fmt::format("{:.3f} ohm per 1000 ft", si * 1000 * metres_per_foot)
-                        : fmt::format("{:.2f} ohm per 1000 m", si * 1000);
+        return imperial ? fmt::format("{:.3f} {}", si * 1000 * metres_per_foot, say(word("ohm per 1000 ft"), voice))
+                        : fmt::format("{:.2f} {}", si * 1000, say(word("ohm per 1000 m"), voice));
     case Kind::time:
         return si < 5400 ? fmt::format("{:.0f} min", si / 60) : fmt::format("{:.1f} h", si / 3600);
     case Kind::area:
-        return imperial ? fmt::format("{:.1f} sq ft", si / metres_per_foot / metres_per_foot)
+        return imperial ? fmt::format("{:.1f} {}", si / metres_per_foot / metres_per_foot, say(word("sq ft"), voice))
                         : fmt::format("{:.2f} m\u00b2", si);
     case Kind::volume:
         // Cartridges are sold by the millilitre in inch shops too.
         return fmt::format("{:.0f} ml", si * 1e6);
     case Kind::from_left_end:
-        return say(Sentence{"{0} (left end)", {Quantity{Kind::length, si}}}, voice);
     case Kind::from_right_end:
-        return say(Sentence{"{0} (right end)", {Quantity{Kind::length, si}}}, voice);
+        break;
     }
     std::abort();
 }
 
-std::string say(std::string_view word, const Voice& voice) {
-    return voice.translate ? voice.translate(word) : std::string{word};
+} // namespace
+
+std::string with_decimals(std::string figure, const Voice& voice) {
+    std::ranges::replace(figure, '.', voice.decimal);
+    return figure;
+}
+
+std::string say(const Quantity& quantity, const Voice& voice) {
+    switch (quantity.kind) {
+    case Kind::from_left_end:
+        return say(Sentence{"{0} (left end)", {Quantity{Kind::length, quantity.si}}}, voice);
+    case Kind::from_right_end:
+        return say(Sentence{"{0} (right end)", {Quantity{Kind::length, quantity.si}}}, voice);
+    default:
+        return with_decimals(in_figures(quantity, voice), voice);
+    }
+}
+
+std::string format(Length length, const Voice& voice) {
+    return with_decimals(format(length, voice.unit), voice);
+}
+
+std::string format_bare(Length length, const Voice& voice) {
+    return with_decimals(format_bare(length, voice.unit), voice);
+}
+
+std::string say(std::string_view words, const Voice& voice) {
+    return voice.translate ? voice.translate(words) : std::string{words};
 }
 
 std::string say(const Sentence& sentence, const Voice& voice) {

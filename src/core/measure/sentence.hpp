@@ -117,11 +117,23 @@ struct Voice {
     Unit unit = Unit::mm;
     /// Gives a pattern or word of ours in the user's language; empty: as it is, in English.
     std::function<std::string(std::string_view)> translate = {};
+    char decimal = '.'; ///< of the user's region
 };
 
+/// Marks a word of ours that nothing else tells from a name in a file, for whoever gathers what is to be translated.
+constexpr std::string_view word(std::string_view words) {
+    return words;
+}
+
 std::string say(const Quantity& quantity, const Voice& voice);
-std::string say(std::string_view word, const Voice& voice);
+std::string say(std::string_view words, const Voice& voice);
 std::string say(const Sentence& sentence, const Voice& voice);
+/// A length, and the same without its unit, where a heading has named it.
+std::string format(Length length, const Voice& voice);
+std::string format_bare(Length length, const Voice& voice);
+
+/// A figure that was written with a point, as the user writes it.
+std::string with_decimals(std::string figure, const Voice& voice);
 
 /// The SI unit of a kind, as JSON and CSV state it: "m", "N", "kg/m".
 std::string_view si_unit(Kind kind);

@@ -56,6 +56,22 @@ std::string_view words(Phase phase) {
     return {};
 }
 
+std::string_view words(RunPiece::What what) {
+    switch (what) {
+    case RunPiece::What::worktop:
+        return "Worktop";
+    case RunPiece::What::plinth:
+        return "Plinth";
+    case RunPiece::What::suspension_rail:
+        return "Suspension rail";
+    case RunPiece::What::ledger:
+        return "Temporary ledger";
+    case RunPiece::What::channel:
+        return "Handle channel";
+    }
+    return {};
+}
+
 std::string_view words(IslandJoint::What what) {
     switch (what) {
     case IslandJoint::What::unit_to_frame:

@@ -45,6 +45,8 @@ struct BracketPlan {
     std::optional<Bracket> let_in = {};     ///< that rod or screw, as what is let into the wall
     Length let_in_over = {};                ///< its top above the board's underside
     bool is(OtherKind kind) const { return other && other->kind == kind; }
+    /// Whether a board may be reckoned to lie on it: it carries, and is more than a screw at the board's back edge.
+    bool bears_board() const { return yes_square::carries(substrate) && !is(OtherKind::angled_screw); }
     bool is_bracket() const { return !hanger && !other; }
     /// Of one of its holes, from the top.
     std::optional<Fixing> fixing_of(std::size_t row) const {

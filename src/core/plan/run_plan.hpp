@@ -136,6 +136,9 @@ struct RunPiece {
         {}; ///< of a worktop, along the wall: between its lengths, and in corners with another's
 };
 
+/// "Worktop", "Handle channel".
+std::string_view words(RunPiece::What what);
+
 /// One kind of joint of what holds an island's units to the floor.
 struct IslandJoint {
     enum class What { unit_to_frame, frame_to_cleat, side_to_cleat, cleat_to_floor };

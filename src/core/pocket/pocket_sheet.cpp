@@ -81,7 +81,7 @@ public:
 private:
     std::string said(const Sentence& sentence) const { return in_markup(say(sentence, voice_)); }
     std::string word(std::string_view words) const { return in_markup(say(words, voice_)); }
-    std::string shown(Length length) const { return in_markup(format(length, voice_.unit)); }
+    std::string shown(Length length) const { return in_markup(format(length, voice_)); }
     /// The same, never broken at the end of a line.
     std::string whole(const Quantity& figure) const {
         std::string words;
@@ -93,7 +93,7 @@ private:
 
     void head(const std::string& revision) {
         add(fmt::format(R"(<!DOCTYPE html>
-<html lang="en">
+<html lang="{}">
 <head>
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
@@ -102,6 +102,7 @@ private:
 {}</style>
 </head>
 <body data-job="{}">)",
+                        word("en"), // its own code, which a translation turns into its own
                         in_markup(job_.title), embedded::pocket_css, in_markup(job_.title + "/" + revision)));
         std::string of = job_.client;
         if (!job_.place.empty())

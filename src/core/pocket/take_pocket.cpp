@@ -131,7 +131,7 @@ private:
         const auto read = parse_length(typed, job_.unit);
         if (!read || *read < Length{})
             throw Refused{fmt::format("{}.{}: {} is no length: {}", where, name, typed,
-                                      read ? "it is less than nothing" : read.error().message)};
+                                      read ? "it is less than nothing" : read.error().text())};
         return *read;
     }
 

@@ -188,10 +188,9 @@ auto reckon_kind(const Kind& thing, const With& on) {
     return reckon_thing(thing, on.site);
 }
 
-/// A thing on its wall, fixed with what the fitter chose; nullptr: with what the program takes. Its places are said
-/// from its own reference end.
+/// A thing on its wall, fixed with what the fitter chose; nullptr: with what the program takes.
 auto reckon_fixed(const auto& part, const FixingChoices* chosen, const With& on) {
-    const WallSite site = on.site.with(chosen).with(on.site.tape.held_to(own_end(part)));
+    const WallSite site = on.site.with(chosen);
     return reckon_kind(part,
                        {site, {site, on.runs.lines, on.runs.layouts, on.runs.left_lean, on.runs.right_lean}, on.plan});
 }
@@ -205,7 +204,6 @@ void reckon_things(const WallSite& wall_site, const RunSite& runs, const Earlier
                    LookedAt& looked_at) {
     WallSite site = wall_site;
     const Wall& wall = site.wall;
-    const With ground{site, runs, plan};
     for_each_kind(Things{}, [&]<class Kind>() {
         auto& plans = plan.*plans_of<Kind>;
         const auto& parts = wall.*parts_of<Kind>;
@@ -219,6 +217,8 @@ void reckon_things(const WallSite& wall_site, const RunSite& runs, const Earlier
                 }
                 site.looked_at = &looked_at.emplace_back();
             }
+            const WallSite own = site.with(tape_of(wall, part));
+            const With ground{own, runs, plan};
             auto unknown = named(part);
             if constexpr (std::is_same_v<Kind, Run>)
                 unknown = named(part, runs.layouts[plans.size()]);
@@ -233,8 +233,7 @@ void reckon_things(const WallSite& wall_site, const RunSite& runs, const Earlier
                     });
             }));
             ThingPlan& thing = plans.back();
-            thing.tape = wall.tape().held_to(own_end(part));
-            const WallSite own = site.with(thing.tape);
+            thing.tape = own.tape;
             const std::vector<Check> off_wall = holes_without_wall(thing);
             thing.checks.insert(thing.checks.begin(), off_wall.begin(), off_wall.end());
             std::ranges::move(crowded_anchors(thing, wall), std::back_inserter(thing.checks));
@@ -316,8 +315,7 @@ auto look_at(const Job& job, const Plan& plan, const std::string& id, auto&& loo
         const std::vector<Part>& parts = wall.*parts_of<Part>;
         for (std::size_t i = 0; i < parts.size(); ++i)
             if (const WallSite site{job.rules, job.catalogue, wall, room ? room->service_class : ServiceClass::dry,
-                                    plan.walls[w]->survey, chosen_for(parts[i]), nullptr,
-                                    wall.tape().held_to(own_end(parts[i]))};
+                                    plan.walls[w]->survey, chosen_for(parts[i]), nullptr, tape_of(wall, parts[i])};
                 parts[i].id == id)
                 return look(parts[i], site, ((*plan.walls[w]).*plans_of<Part>)[i]);
     }

@@ -154,7 +154,7 @@ private:
         if (text.empty())
             fail(column_names[column], "every unit needs this size");
         else if (const auto parsed = parse_length(text, unit_); !parsed)
-            fail(column_names[column], fmt::format("\"{}\": {}", text, parsed.error().message));
+            fail(column_names[column], fmt::format("\"{}\": {}", text, parsed.error().text()));
         else if (*parsed <= Length{} || *parsed > 20'000_mm)
             fail(column_names[column], fmt::format("{} must be more than 0 and at most 20 m", text));
         else

@@ -55,8 +55,7 @@ private:
         double y = 0.6 * text_;
         for (const Bar& bar : stuff_.bars.bars) {
             const Stock& stock = stuff_.stock[bar.stock];
-            words(left - 0.8 * text_, y + 0.65 * high, format(stock.length, voice_.unit), text_, Ink::figure,
-                  Align::right);
+            words(left - 0.8 * text_, y + 0.65 * high, format(stock.length, voice_), text_, Ink::figure, Align::right);
             add(Rectangle{{left, y}, stock.length.in_metres() * scale, high, Ink::faint, Fill::none, 0.2});
             double x = left;
             for (const std::size_t p : bar.pieces) {
@@ -70,11 +69,11 @@ private:
                               chosen ? Fill::plain : Fill::light,
                               0.3},
                     of(piece));
-                label(x + wide / 2, y + 0.68 * high, wide, piece, format_bare(piece.length, voice_.unit));
+                label(x + wide / 2, y + 0.68 * high, wide, piece, format_bare(piece.length, voice_));
                 x += wide + kerf_.in_metres() * scale;
             }
             if (bar.offcut > Length{}) {
-                const std::string said = format_bare(bar.offcut, voice_.unit);
+                const std::string said = format_bare(bar.offcut, voice_);
                 const double wide = bar.offcut.in_metres() * scale;
                 add(Rectangle{{x, y}, wide, high, Ink::faint, Fill::hatched, 0.15, Stroke::dashed});
                 if (has_room(said, text_, false, wide)) // on a bit of blank paper: hatching would strike it through
@@ -101,9 +100,8 @@ private:
             const Stock& stock = stuff_.stock[all[s].stock];
             const double x = static_cast<double>(s % static_cast<std::size_t>(beside)) * (wide + gap);
             words(x, y + 1.2 * text_,
-                  fmt::format("{}: {} x {}", s + 1, format(stock.length, voice_.unit),
-                              format(stock.breadth, voice_.unit)),
-                  text_, Ink::figure, Align::left, true);
+                  fmt::format("{}: {} x {}", s + 1, format(stock.length, voice_), format(stock.breadth, voice_)), text_,
+                  Ink::figure, Align::left, true);
             sheet(all[s], stock, x, y + 1.7 * text_, scale);
             row = std::max(row, 2.6 * text_ + stock.breadth.in_metres() * scale);
             if ((s + 1) % static_cast<std::size_t>(beside) == 0 || s + 1 == all.size()) {
@@ -128,8 +126,8 @@ private:
             add(Rectangle{at, wide, deep, chosen ? Ink::board_selected : Ink::board, chosen ? Fill::plain : Fill::light,
                           0.3},
                 of(piece));
-            const std::string size = fmt::format("{} x {}", format_bare(placed.length, voice_.unit),
-                                                 format_bare(placed.breadth, voice_.unit));
+            const std::string size =
+                fmt::format("{} x {}", format_bare(placed.length, voice_), format_bare(placed.breadth, voice_));
             if (deep > 2.6 * text_) {
                 if (has_room(piece.label, text_, true, wide))
                     words(at.x + wide / 2, at.y + deep / 2, piece.label, text_, Ink::figure, Align::centre, true);

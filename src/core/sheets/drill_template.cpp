@@ -21,8 +21,8 @@ void add_hole(TemplateFrame& frame, const WallMark& mark, const Tape& tape, cons
     const double x = over_right ? at.x - radius - 2 : at.x + radius + 2;
     frame.words({x, at.y - 1.5},
                 fmt::format("{}, {}",
-                            tape.turned ? say(along(tape, mark.x), voice) : format_bare(tape.reads(mark.x), voice.unit),
-                            format(mark.z, voice.unit)),
+                            tape.turned ? say(along(tape, mark.x), voice) : format_bare(tape.reads(mark.x), voice),
+                            format(mark.z, voice)),
                 2.8, ink, true, align);
     if (mark.fixing)
         frame.words(

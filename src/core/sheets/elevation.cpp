@@ -41,7 +41,7 @@ public:
         draw_edges(wall_, scale_, frame_, voice_, drawing_);
         services();
         corner_things();
-        draw_furniture(wall_, plan_, scale_, frame_, drawing_);
+        draw_furniture(wall_, plan_, scale_, frame_, voice_, drawing_);
         draw_runs(wall_, plan_, scale_, frame_, voice_, drawing_);
         draw_lines(wall_, scale_, frame_, voice_, drawing_);
         for (std::size_t i = 0; i < wall_.shelves.size() && i < plan_.shelves.size(); ++i)

@@ -14,9 +14,10 @@ using Part = Reference::Part;
 
 class FurnitureDrawer : Pen {
 public:
-    FurnitureDrawer(const ElevationScale& on_paper, const ElevationFrame& frame, Drawing& into)
+    FurnitureDrawer(const ElevationScale& on_paper, const ElevationFrame& frame, const Voice& voice, Drawing& into)
         : Pen{on_paper, into}
-        , frame_{frame} {}
+        , frame_{frame}
+        , voice_{voice} {}
 
     void draw(const StorageSystem& system, const SystemPlan& plan) {
         const Reference whole{Part::thing, system.id, 0, {}, {}};
@@ -145,7 +146,7 @@ private:
         const double middle = (scale.x(left) + scale.x(right)) / 2;
         const bool inside = text_width(name, text(), chosen) <= room;
         label(name, middle, inside ? scale.y(z) : scale.y(top) - 0.5 * text(), 1.6 * room, 1, chosen, reference);
-        label(std::string{verdict}, middle, scale.y(z) + 1.35 * text(), room, 0.9, false, reference);
+        label(say(verdict, voice_), middle, scale.y(z) + 1.35 * text(), room, 0.9, false, reference);
     }
 
     void bay(const StorageSystem& system, const Bay& chosen_bay, const BayPlan& plan) {
@@ -195,7 +196,7 @@ private:
         const double middle = (scale.x(plan.left) + scale.x(plan.right())) / 2;
         const double up = scale.y(plan.sides.foot) - 0.7 * text();
         // The bay's number always; what it is for where there is room.
-        const std::string kind{words(chosen_bay.kind)};
+        const std::string kind = say(words(chosen_bay.kind), voice_);
         const std::string both = std::to_string(plan.number) + ": " + kind;
         const bool fits = text_width(both, 0.9 * text(), chosen) <= room;
         label(fits ? both : std::to_string(plan.number), middle, up, 1e9, 0.9, chosen);
@@ -228,6 +229,7 @@ private:
     }
 
     const ElevationFrame& frame_;
+    const Voice& voice_;
 };
 
 } // namespace
@@ -271,8 +273,8 @@ Drawing draw_bays_sketch(const std::vector<Stud>& studs, const SystemPlan& plan,
 }
 
 void draw_furniture(const Wall& wall, const WallPlan& plan, const ElevationScale& scale, const ElevationFrame& frame,
-                    Drawing& drawing) {
-    FurnitureDrawer drawer{scale, frame, drawing};
+                    const Voice& voice, Drawing& drawing) {
+    FurnitureDrawer drawer{scale, frame, voice, drawing};
     for_each_kind(Things{}, [&]<class Kind>() {
         if constexpr (by_itself<Kind>)
             each_of<Kind>(wall, plan, [&](const Kind& thing, const auto& of_it) { drawer.draw(thing, of_it); });

@@ -8,14 +8,32 @@
 
 #include <algorithm>
 #include <fmt/format.h>
+#include <iterator>
 #include <sstream>
 
 namespace yes_square {
 namespace {
 
-constexpr double edge = 2.5;      ///< mm, of a label that no printer need reach
-constexpr double line_step = 1.3; ///< of the type size
-constexpr double arrow = 5;       ///< mm, the room of the mark that says which way up
+constexpr double edge = 2.5;       ///< mm, of a label that no printer need reach
+constexpr double line_step = 1.3;  ///< of the type size
+constexpr double least_type = 0.8; ///< mm: what is longer still is read off its code
+constexpr double arrow = 5;        ///< mm, the room of the mark that says which way up
+
+/// A word in pieces no broader than the room; letters are whole.
+std::vector<std::string> in_pieces(const std::string& word, double room, double size, bool bold) {
+    std::vector<std::string> pieces(1);
+    for (std::size_t from = 0; from < word.size();) {
+        std::size_t to = from + 1;
+        while (to < word.size() && (static_cast<unsigned char>(word[to]) & 0xC0U) == 0x80U)
+            ++to;
+        const std::string letter = word.substr(from, to - from);
+        if (!pieces.back().empty() && text_width(pieces.back() + letter, size, bold) > room)
+            pieces.emplace_back();
+        pieces.back() += letter;
+        from = to;
+    }
+    return pieces;
+}
 
 /// Words in lines no broader than the room.
 std::vector<std::string> in_lines(const std::string& words, double room, double size, bool bold) {
@@ -23,10 +41,14 @@ std::vector<std::string> in_lines(const std::string& words, double room, double 
     std::istringstream rest{words};
     for (std::string word; rest >> word;) {
         const std::string longer = lines.back().empty() ? word : lines.back() + " " + word;
-        if (lines.back().empty() || text_width(longer, size, bold) <= room)
+        if (text_width(longer, size, bold) <= room) {
             lines.back() = longer;
-        else
-            lines.push_back(word);
+            continue;
+        }
+        std::vector<std::string> pieces = in_pieces(word, room, size, bold);
+        if (lines.back().empty())
+            lines.pop_back();
+        std::ranges::move(pieces, std::back_inserter(lines));
     }
     return lines;
 }
@@ -47,7 +69,7 @@ public:
         add_qr_code(page_, {at_.x + grid_.width - side - 1, at_.y + 1}, side, label_.code());
         const double room = grid_.width - edge - side - 2;
         double size = 4.2;
-        while (size > 1.3 && !fits(size, room))
+        while (size > least_type && !fits(size, room))
             size *= 0.94;
         write(size, room);
     }
@@ -76,11 +98,8 @@ private:
     }
     bool fits(double size, double room) const {
         double height = 0;
-        for (const Row& row : rows(size, room)) {
-            if (text_width(row.words, row.size, row.bold) > room)
-                return false;
+        for (const Row& row : rows(size, room))
             height += line_step * row.size;
-        }
         return height <= grid_.height - 2 * edge - (label_.up ? arrow : 0);
     }
     void write(double size, double room) {
@@ -121,9 +140,9 @@ std::vector<Label> part_labels(const Job& job, const Plan& plan, const Voice& vo
         Label& label = labels.emplace_back();
         label.large = piece.label;
         label.title = say(piece.name, voice);
-        label.lines = {fmt::format("{} x {} x {}", format(piece.length, voice.unit), format(piece.breadth, voice.unit),
+        label.lines = {fmt::format("{} x {} x {}", format(piece.length, voice), format(piece.breadth, voice),
                                    say(stock(piece.thickness()), voice)),
-                       piece.stuff.words};
+                       say(std::string_view{piece.stuff.words}, voice)};
         if (wall != job.walls.end())
             label.lines.push_back(piece.where.empty() ? wall->name
                                                       : fmt::format("{}, {}", wall->name, say(piece.where, voice)));
@@ -149,6 +168,20 @@ std::vector<Label> load_labels(const Job& job, const Plan& plan, const Voice& vo
             label.sign = true;
         }
     return labels;
+}
+
+Label card_label(const std::string& wall, const CabinetUnit& unit, const UnitPlan& plan, const Voice& voice) {
+    Label label;
+    label.large = plan.name;
+    label.title = wall;
+    for (const PlannedHole& hole : plan.holes)
+        label.lines.push_back(say({"{0} from the left edge, {1} from the right, {2} below the top",
+                                   {quantity(plan.from_left(hole)), quantity(unit.width - plan.from_left(hole)),
+                                    quantity(plan.top - hole.z)}},
+                                  voice));
+    if (plan.fixing)
+        label.lines.push_back(say({"{0}, {1} long", {plan.fixing->name, stock(plan.fixing->screw_length)}}, voice));
+    return label;
 }
 
 LabelGrid label_grid(LabelSheet sheet, bool letter) {

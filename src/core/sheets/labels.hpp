@@ -27,6 +27,9 @@ std::vector<Label> part_labels(const Job& job, const Plan& plan, const Voice& vo
 /// One for each shelf: what it may be loaded with, and what that rests on.
 std::vector<Label> load_labels(const Job& job, const Plan& plan, const Voice& voice);
 
+/// Of a unit's back: its holes by their figures from its edges, as the card that is printed for it has them.
+Label card_label(const std::string& wall, const CabinetUnit& unit, const UnitPlan& plan, const Voice& voice);
+
 /// Where the labels are on a sheet of paper, mm.
 struct LabelGrid {
     double paper_width = 210;

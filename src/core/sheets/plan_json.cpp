@@ -47,7 +47,7 @@ public:
                                      {"z_m", hole.z.in_metres()},
                                      {"above_floor_now_m", hole.above_now.in_metres()},
                                      {"x", say(along(plan.tape, hole.x), voice_)},
-                                     {"z", format(hole.z, voice_.unit)}});
+                                     {"z", format(hole.z, voice_)}});
         json["groups"] = groups(plan);
         json["plate_utilisation"] = used(plan.plate_utilisation);
         json["plate_turns"] = plan.plate_turns;
@@ -252,8 +252,37 @@ Json rail_json(const RunPiece& rail, const PlanWriter& writer) {
     return json;
 }
 
+// Names of the plan's own enumerations, none of which can be forgotten.
+std::string_view json_name(IslandJoint::What what) {
+    switch (what) {
+    case IslandJoint::What::unit_to_frame:
+        return "unit_to_frame";
+    case IslandJoint::What::frame_to_cleat:
+        return "frame_to_cleat";
+    case IslandJoint::What::side_to_cleat:
+        return "side_to_cleat";
+    case IslandJoint::What::cleat_to_floor:
+        return "cleat_to_floor";
+    }
+    return {};
+}
+std::string_view json_name(RunPiece::What what) {
+    switch (what) {
+    case RunPiece::What::worktop:
+        return "worktop";
+    case RunPiece::What::plinth:
+        return "plinth";
+    case RunPiece::What::suspension_rail:
+        return "suspension_rail";
+    case RunPiece::What::ledger:
+        return "ledger";
+    case RunPiece::What::channel:
+        return "channel";
+    }
+    return {};
+}
+
 Json island_json(const IslandHold& hold, const PlanWriter& writer) {
-    static constexpr std::array joints{"unit_to_frame", "frame_to_cleat", "side_to_cleat", "cleat_to_floor"};
     Json json{{"from_m", hold.from.in_metres()},
               {"to_m", hold.to.in_metres()},
               {"frame_height_m", hold.frame_height.in_metres()},
@@ -265,7 +294,7 @@ Json island_json(const IslandHold& hold, const PlanWriter& writer) {
               {"screws_for_each_unit", hold.screws}};
     json["joints"] = Json::array();
     for (const IslandJoint& joint : hold.joints) {
-        Json one{{"what", joints[static_cast<std::size_t>(joint.what)]}, {"utilisation", used(joint.used)}};
+        Json one{{"what", std::string{json_name(joint.what)}}, {"utilisation", used(joint.used)}};
         if (joint.fixing)
             one["fixing"] = writer.fixing(*joint.fixing);
         json["joints"].push_back(std::move(one));
@@ -274,8 +303,6 @@ Json island_json(const IslandHold& hold, const PlanWriter& writer) {
 }
 
 Json run_json(const RunPlan& run, const PlanWriter& writer) {
-    static constexpr std::array pieces{"worktop", "plinth", "suspension_rail", "ledger",
-                                       "channel"}; // as in RunPiece::What
     Json json{{"id", run.id},
               {"name", run.name},
               {"from_m", run.layout.from.in_metres()},
@@ -291,7 +318,7 @@ Json run_json(const RunPlan& run, const PlanWriter& writer) {
         json["units"].push_back(writer.unit(unit));
     json["pieces"] = Json::array();
     for (const RunPiece& piece : run.pieces)
-        json["pieces"].push_back({{"what", pieces[static_cast<std::size_t>(piece.what)]},
+        json["pieces"].push_back({{"what", std::string{json_name(piece.what)}},
                                   {"from_m", piece.from.in_metres()},
                                   {"to_m", piece.to.in_metres()},
                                   {"z_m", piece.z.in_metres()},

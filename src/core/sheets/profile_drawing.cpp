@@ -27,7 +27,7 @@ public:
     }
     /// A figure, unless it would run into the one before it.
     void figure(double at_x, double at_y, Length value, Ink ink) {
-        const std::string text = format_bare(value, voice_.unit);
+        const std::string text = format_bare(value, voice_);
         const double half = text_width(text, text_, true) / 2 + 0.3 * text_;
         if (at_x - half < taken_to_)
             return;

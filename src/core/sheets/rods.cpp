@@ -39,7 +39,7 @@ Rods::Rods(const Wall& wall, const WallPlan& plan, const ElevationFrame& frame, 
     , frame_{frame}
     , voice_{voice} {
     for (const Length length : {wall_.length, wall_.height})
-        longest_figure_ = std::max(longest_figure_, text_width(format_bare(length, voice_.unit), 1, true) + 1);
+        longest_figure_ = std::max(longest_figure_, text_width(format_bare(length, voice_), 1, true) + 1);
     if (is_imperial(voice_.unit))
         longest_figure_ = std::max(longest_figure_, widest_mixed_figure);
     if (frame_.rods)
@@ -68,7 +68,7 @@ double Rods::lane_height(const Lane& lane) const {
 }
 
 double Rods::room_of(const Tick& tick) const {
-    return text_width(format_bare(tape().reads(tick.at), voice_.unit), text(), tick.strong) + between * text();
+    return text_width(format_bare(tape().reads(tick.at), voice_), text(), tick.strong) + between * text();
 }
 
 /// The ticks whose figures are shown: all that are in sight, else the strong ones, else every second of those.
@@ -144,7 +144,7 @@ void Rods::draw_tick(const Lane& lane, std::size_t i, double at, double top, Dra
     if (lane.aside)
         add(Line{{at, top + mark}, {*lane.places[i], foot}, tick.strong ? Ink::tick : Ink::faint, 0.15});
     add(Text{{*lane.places[i], foot + 0.95 * text()},
-             format_bare(tape().reads(tick.at), voice_.unit),
+             format_bare(tape().reads(tick.at), voice_),
              text(),
              Align::centre,
              tick.strong ? Ink::figure : Ink::faint,
@@ -254,7 +254,7 @@ void Rods::draw_height_rod(const ElevationScale& scale, Drawing& drawing) const 
         add(Line{{right - 0.5 * text(), at}, {right, at}, ink, ticks[i].strong ? 0.6 : 0.3}, ticks[i].reference);
         add(Line{{right - 1.2 * text(), places[i]}, {right - 0.5 * text(), at}, ink, 0.15});
         add(Text{{right - 1.4 * text(), places[i] + 0.35 * text()},
-                 format_bare(ticks[i].at, voice_.unit),
+                 format_bare(ticks[i].at, voice_),
                  text(),
                  Align::right,
                  ticks[i].strong ? Ink::level : Ink::figure,
@@ -262,7 +262,7 @@ void Rods::draw_height_rod(const ElevationScale& scale, Drawing& drawing) const 
             ticks[i].reference);
         if (two_floors())
             add(Text{{right - (1.8 + longest_figure_) * text(), places[i] + 0.35 * text()},
-                     format_bare(plan_.survey.floor.above_floor_now({}, ticks[i].at), voice_.unit),
+                     format_bare(plan_.survey.floor.above_floor_now({}, ticks[i].at), voice_),
                      text(),
                      Align::right,
                      Ink::faint});

@@ -156,8 +156,8 @@ private:
         const PlanPoint at{name.x + outward_x * away, name.y + outward_y * away};
         const double shift = outward_y > 0.5 ? -1.2 * text() : (outward_y < -0.5 ? 1.2 * text() : 0.0);
         words(at, shift, wall.name, chosen ? Ink::level : Ink::figure, align, chosen, reference);
-        words(at, shift + 1.25 * text(), format(wall.length, voice_.unit), chosen ? Ink::level : Ink::figure, align,
-              false, reference);
+        words(at, shift + 1.25 * text(), format(wall.length, voice_), chosen ? Ink::level : Ink::figure, align, false,
+              reference);
     }
 
     /// The line of its backs, and its name where one stands before its fronts.
@@ -171,7 +171,7 @@ private:
         for (const WallThing& thing : things_on(*all_.walls[placed.wall]))
             deepest = std::max(deepest, thing.depth);
         const PlanPoint at = off(placed, island.length / 2, deepest.in_metres() + 1.4 * text() / per_metre_);
-        words(at, 0.35 * text(), island.name + ", " + format(island.length, voice_.unit), ink, Align::centre, chosen,
+        words(at, 0.35 * text(), island.name + ", " + format(island.length, voice_), ink, Align::centre, chosen,
               reference);
     }
 

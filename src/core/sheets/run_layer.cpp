@@ -112,7 +112,7 @@ private:
         const double middle = (scale.x(plan.place.left) + scale.x(plan.place.right())) / 2;
         const double centre = (scale.y(plan.bottom) + scale.y(plan.top)) / 2;
         const auto fits = [&](const std::string& words, double size) { return text_width(words, size, true) <= room; };
-        const std::string width = format_bare(plan.place.width, voice_.unit);
+        const std::string width = format_bare(plan.place.width, voice_);
         const std::string& name = unit.code.empty() ? unit.name : unit.code;
         if (fits(name, text()))
             add(Text{{middle, centre}, name, text(), Align::centre, Ink::figure, unit.id == frame_.selected_unit},
@@ -199,7 +199,7 @@ void draw_lines(const Wall& wall, const ElevationScale& scale, const ElevationFr
         if (!frame.line_names)
             continue;
         const std::string by = line->set_by.empty() ? std::string{} : ", " + line->set_by;
-        const std::string words = line->name + by + "  " + format_bare(line->z, voice.unit);
+        const std::string words = line->name + by + "  " + format_bare(line->z, voice);
         drawing.shapes.push_back({Text{{scale.x(wall.length) - 0.4 * frame.text, y - 0.35 * frame.text},
                                        words,
                                        frame.text,
@@ -223,7 +223,7 @@ Drawing draw_back_card(const CabinetUnit& unit, const UnitPlan& plan, double wid
     for (const std::string_view caption : captions)
         widest = std::max(widest, text_width(say(caption, voice), 0.9 * text, false));
     const double side_room =
-        std::max(7.2 * text, widest + text + text_width(format_bare(unit.width, voice.unit), text, true) / 2);
+        std::max(7.2 * text, widest + text + text_width(format_bare(unit.width, voice), text, true) / 2);
     const double below = 5.2 * text;
     const double above = 2 * text;
     std::set<Length> columns; // from the unit's left edge
@@ -289,7 +289,7 @@ Drawing draw_back_card(const CabinetUnit& unit, const UnitPlan& plan, double wid
     double widest_figure = 0;
     for (const Length from_left : columns)
         for (const Length figure : {unit.width - from_left, from_left, from_left - unit.side})
-            widest_figure = std::max(widest_figure, text_width(format_bare(figure, voice.unit), text, true));
+            widest_figure = std::max(widest_figure, text_width(format_bare(figure, voice), text, true));
     double closest = width;
     for (auto column = columns.begin(); column != columns.end() && std::next(column) != columns.end(); ++column)
         closest = std::min(closest, x(*column) - x(*std::next(column)));
@@ -297,19 +297,19 @@ Drawing draw_back_card(const CabinetUnit& unit, const UnitPlan& plan, double wid
     for (const Length from_left : columns) {
         add(Line{{x(from_left), top}, {x(from_left), bottom + 0.6 * text}, Ink::tick, 0.2, Stroke::dashed});
         add(Text{{x(from_left), bottom + 1.6 * text},
-                 format_bare(unit.width - from_left, voice.unit),
+                 format_bare(unit.width - from_left, voice),
                  figure_text,
                  Align::centre,
                  Ink::figure,
                  true});
         add(Text{{x(from_left), bottom + 2.8 * text},
-                 format_bare(from_left, voice.unit),
+                 format_bare(from_left, voice),
                  figure_text,
                  Align::centre,
                  Ink::figure,
                  true});
         add(Text{{x(from_left), bottom + 4.0 * text},
-                 format_bare(from_left - unit.side, voice.unit),
+                 format_bare(from_left - unit.side, voice),
                  figure_text,
                  Align::centre,
                  Ink::level,
@@ -330,8 +330,7 @@ Drawing draw_back_card(const CabinetUnit& unit, const UnitPlan& plan, double wid
     for (const Length down : rows) {
         const double at = std::max(y(plan.top - down) + 0.35 * text, last + 1.15 * text);
         last = at;
-        add(Text{
-            {left + w * across + 0.6 * text, at}, format_bare(down, voice.unit), text, Align::left, Ink::figure, true});
+        add(Text{{left + w * across + 0.6 * text, at}, format_bare(down, voice), text, Align::left, Ink::figure, true});
     }
     return drawing;
 }

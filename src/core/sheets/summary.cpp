@@ -26,8 +26,8 @@ std::string survey_text(const Wall& wall, const WallSurvey& survey, const Voice&
     for (const Working& working : survey.workings)
         text += fmt::format("  {}: {}\n", say(working.title, voice), say(working.result, voice));
     for (const Check& check : survey.checks)
-        text += fmt::format("  {}: {}\n", name(check.severity), say(check.message, voice));
-    return text.empty() ? text : fmt::format("{}, survey\n", wall.name) + text;
+        text += fmt::format("  {}: {}\n", say(name(check.severity), voice), say(check.message, voice));
+    return text.empty() ? text : line(0, {"{0}, survey", {wall.name}}, voice) + text;
 }
 
 std::string shelf_text(const Wall& wall, const Shelf& asked, const ShelfPlan& shelf,
@@ -35,41 +35,54 @@ std::string shelf_text(const Wall& wall, const Shelf& asked, const ShelfPlan& sh
     const Promise promise = promise_of(asked, shelf, capacity.value_or(Capacity{}));
     std::string text = fmt::format("{}, {}\n", wall.name, shelf.name);
     if (shelf.bracket && !shelf.bracket->id.empty())
-        text += fmt::format("  bracket: {}; arm from {} to {}\n", shelf.bracket->name,
-                            format(shelf.arm_least, voice.unit), format(shelf.arm_most, voice.unit));
+        text += line(2,
+                     {"bracket: {0}; arm from {1} to {2}",
+                      {shelf.bracket->name, quantity(shelf.arm_least), quantity(shelf.arm_most)}},
+                     voice);
     for (std::size_t i = 0; i < shelf.brackets.size(); ++i) {
         const BracketPlan& place = shelf.brackets[i];
-        text += fmt::format("  bracket {} at {}, {}, carries {}", i + 1, say(along(shelf.tape, place.x), voice),
-                            words(place.substrate), say(quantity(place.carries), voice));
+        const std::vector<Value> stands{count(i + 1), along(shelf.tape, place.x), words(place.substrate),
+                                        quantity(place.carries)};
         if (place.fixing)
-            text += fmt::format(
-                "; {} {}, hole {} deep {}, used {}", place.fixing->name, say(stock(place.fixing->screw_length), voice),
-                say(stock(place.fixing->hole_diameter), voice), say(stock(place.fixing->drill_depth), voice),
-                say(ratio(place.fixing_utilisation), voice));
-        text += "\n";
+            text += line(2,
+                         {"bracket {0} at {1}, {2}, carries {3}; {4} {5}, hole {6} deep {7}, used {8}",
+                          {stands[0], stands[1], stands[2], stands[3], place.fixing->name,
+                           stock(place.fixing->screw_length), stock(place.fixing->hole_diameter),
+                           stock(place.fixing->drill_depth), ratio(place.fixing_utilisation)}},
+                         voice);
+        else
+            text += line(2, {"bracket {0} at {1}, {2}, carries {3}", stands}, voice);
         for (const PlannedHole& hole : shelf.holes)
-            if (hole.place == i)
-                text +=
-                    fmt::format("    hole {} at {}, {} up{}\n", hole.row + 1, say(along(shelf.tape, hole.x), voice),
-                                format(hole.z, voice.unit),
-                                place.row_fixings.empty() || !hole.fixing ? std::string{} : ", " + hole.fixing->name);
+            if (hole.place == i) {
+                const bool own = !place.row_fixings.empty() && hole.fixing;
+                text += line(4,
+                             {own ? std::string_view{"hole {0} at {1}, {2} up, {3}"} : "hole {0} at {1}, {2} up",
+                              {count(hole.row + 1), along(shelf.tape, hole.x), quantity(hole.z),
+                               own ? hole.fixing->name : std::string{}}},
+                             voice);
+            }
     }
     for (const CleatPlan& cleat : shelf.cleats)
-        text += fmt::format("  {} strip, {} long, {} screws{}\n", cleat.wall, format(cleat.length, voice.unit),
-                            cleat.screws,
-                            cleat.fixing ? fmt::format(": {} {}, used {}", cleat.fixing->name,
-                                                       say(stock(cleat.fixing->screw_length), voice),
-                                                       say(ratio(cleat.utilisation), voice))
-                                         : std::string{});
+        text += line(2,
+                     {cleat.fixing ? std::string_view{"{0} strip, {1} long, {2} screws: {3} {4}, used {5}"}
+                                   : "{0} strip, {1} long, {2} screws",
+                      {std::string_view{cleat.wall}, quantity(cleat.length), count(cleat.screws),
+                       cleat.fixing ? cleat.fixing->name : std::string{},
+                       stock(cleat.fixing ? cleat.fixing->screw_length : Length{}), ratio(cleat.utilisation)}},
+                     voice);
     if (shelf.sag)
-        text += fmt::format("  sag {} at once, {} in time; limit {}\n", say(fine(shelf.sag->instantaneous), voice),
-                            say(fine(shelf.sag->long_term), voice), say(fine(shelf.sag->limit), voice));
+        text += line(2,
+                     {"sag {0} at once, {1} in time; limit {2}",
+                      {fine(shelf.sag->instantaneous), fine(shelf.sag->long_term), fine(shelf.sag->limit)}},
+                     voice);
     if (capacity && capacity->governs != Governs::nothing && !promise.made)
-        text += fmt::format("  holds: {}. {}\n", say(promise.words, voice), say(promise.why, voice));
+        text += line(2, {"holds: {0}. {1}", {say(promise.words, voice), say(promise.why, voice)}}, voice);
     else if (capacity && capacity->governs != Governs::nothing)
-        text += fmt::format("  holds: {}; {}, limited by {}{}\n", say(promise.words, voice),
-                            say(quantity(floor(capacity->per_metre)), voice), words(capacity->governs),
-                            capacity->from_memory ? "; figures from memory" : "");
+        text += line(2,
+                     {capacity->from_memory ? std::string_view{"holds: {0}; {1}, limited by {2}; figures from memory"}
+                                            : "holds: {0}; {1}, limited by {2}",
+                      {say(promise.words, voice), quantity(floor(capacity->per_metre)), words(capacity->governs)}},
+                     voice);
     return text + checks_of_one(shelf.checks, voice);
 }
 
@@ -104,9 +117,9 @@ std::string_view words(Substrate substrate) {
 namespace {
 
 std::string lines_text(const Room& room, const RoomLines& lines, const Voice& voice) {
-    std::string text = fmt::format("{}, level lines above the datum\n", room.name);
-    for (const LinePlan& line : lines.lines)
-        text += fmt::format("  {:<24} {:>12}  {}\n", line.name, format(line.z, voice.unit), line.set_by);
+    std::string text = line(0, {"{0}, level lines above the datum", {room.name}}, voice);
+    for (const LinePlan& each : lines.lines)
+        text += fmt::format("  {:<24} {:>12}  {}\n", each.name, format(each.z, voice), each.set_by);
     return text + checks_of_one(lines.checks, voice);
 }
 
@@ -114,29 +127,37 @@ std::string lines_text(const Room& room, const RoomLines& lines, const Voice& vo
 std::string run_text(const WallPlan& wall, const RunPlan& run, const Voice& voice) {
     std::string text = fmt::format("{}, {}\n", wall.wall_name, run.name);
     for (const UnitPlan& unit : run.units) {
-        text += fmt::format("  {:<24} {} to {}, {} to {} up", unit.name,
-                            say(along(run.tape, run.tape.near(unit.place.left, unit.place.right())), voice),
-                            say(along(run.tape, run.tape.far(unit.place.left, unit.place.right())), voice),
-                            format(unit.bottom, voice.unit), format(unit.top, voice.unit));
+        const Length left = unit.place.left;
+        text +=
+            line(2,
+                 {"{0}: {1} to {2}, {3} to {4} up",
+                  {unit.name, along(run.tape, run.tape.near(left, unit.place.right())),
+                   along(run.tape, run.tape.far(left, unit.place.right())), quantity(unit.bottom), quantity(unit.top)}},
+                 voice);
         if (unit.fixing)
-            text += fmt::format("; {}, {} long", unit.fixing->name, say(stock(unit.fixing->screw_length), voice));
+            text += line(4, {"{0}, {1} long", {unit.fixing->name, stock(unit.fixing->screw_length)}}, voice);
         if (unit.utilisation.known() && unit.tension + unit.shear > 0)
-            text += fmt::format(", used to {}", say(ratio(unit.utilisation), voice));
-        text += "\n";
+            text += line(4, {"used to {0}", {ratio(unit.utilisation)}}, voice);
         for (const PlannedHole& hole : unit.holes)
-            text += fmt::format("    hole at {}, {} up; inside {} from the left; {}\n",
-                                say(along(run.tape, hole.x), voice), format(hole.z, voice.unit),
-                                format(unit.inside_left(hole), voice.unit), say(words(hole.substrate), voice));
+            text += line(
+                4,
+                {"hole at {0}, {1} up; inside {2} from the left; {3}",
+                 {along(run.tape, hole.x), quantity(hole.z), quantity(unit.inside_left(hole)), words(hole.substrate)}},
+                voice);
     }
     for (const RunPiece& piece : run.pieces)
         if (piece.hold.fixing)
-            text += fmt::format("  rail: {}, {} long, {} at each of {} places, used to {}\n", piece.hold.fixing->name,
-                                say(stock(piece.hold.fixing->screw_length), voice), piece.hold.screws,
-                                piece.hold.places.size(), say(ratio(piece.hold.utilisation), voice));
+            text += line(2,
+                         {"rail: {0}, {1} long, {2} at each of {3} places, used to {4}",
+                          {piece.hold.fixing->name, stock(piece.hold.fixing->screw_length), count(piece.hold.screws),
+                           count(piece.hold.places.size()), ratio(piece.hold.utilisation)}},
+                         voice);
     for (const IslandHold& hold : run.islands)
-        text += fmt::format("  held down at its backs with {} ({}, {}); screws for each unit {}, used to {}\n",
-                            say(quantity(hold.pull), voice), run.units[hold.worst].name, say(hold.when, voice),
-                            hold.screws, say(ratio(hold.used()), voice));
+        text += line(2,
+                     {"held down at its backs with {0} ({1}, {2}); screws for each unit {3}, used to {4}",
+                      {quantity(hold.pull), run.units[hold.worst].name, say(hold.when, voice), count(hold.screws),
+                       ratio(hold.used())}},
+                     voice);
     return text + checks_of_one(run.checks, voice);
 }
 
@@ -161,39 +182,26 @@ std::string summary(const Job& job, const Plan& plan, const Voice& voice) {
         for (const FeedPlan& feed : wall->feeds)
             text += fmt::format("\n{}, {}\n{}", wall->wall_name, feed.name, checks_of_one(feed.checks, voice));
         if (!wall->checks.empty())
-            text += fmt::format("\n{}, holes\n{}", wall->wall_name, checks_of_one(wall->checks, voice));
+            text += "\n" + line(0, {"{0}, holes", {wall->wall_name}}, voice) + checks_of_one(wall->checks, voice);
     }
     for (std::size_t i = 0; i < plan.rooms.size(); ++i)
         if (!plan.rooms[i].checks.empty())
             text += fmt::format("\n{}\n{}", job.rooms[i].name, checks_of_one(plan.rooms[i].checks, voice));
     text += inventory_text(job, plan, voice);
-    text += fmt::format("\n{} errors, {} warnings, {} notes\n", count_checks(plan, Severity::error),
-                        count_checks(plan, Severity::warning), count_checks(plan, Severity::note));
-    return text;
-}
-
-std::string_view words(RunPiece::What what) {
-    switch (what) {
-    case RunPiece::What::worktop:
-        return "Worktop";
-    case RunPiece::What::plinth:
-        return "Plinth";
-    case RunPiece::What::suspension_rail:
-        return "Suspension rail";
-    case RunPiece::What::ledger:
-        return "Temporary ledger";
-    case RunPiece::What::channel:
-        return "Handle channel";
-    }
-    std::abort();
+    return text + "\n" +
+           line(0,
+                {"{0} errors, {1} warnings, {2} notes",
+                 {count(count_checks(plan, Severity::error)), count(count_checks(plan, Severity::warning)),
+                  count(count_checks(plan, Severity::note))}},
+                voice);
 }
 
 std::string checks_text(const Job& job, const Plan& plan, const Voice& voice) {
     std::string text;
     for (const OwnedCheck& owned : all_checks(plan, job)) {
         const bool own = owned.place.empty() || owned.place == owned.owner;
-        text += fmt::format("{:<8}{}{}{}: {}\n", name(owned.check->severity), own ? "" : owned.place, own ? "" : ", ",
-                            owned.owner, say(owned.check->message, voice));
+        text += fmt::format("{:<8}{}{}{}: {}\n", say(name(owned.check->severity), voice), own ? "" : owned.place,
+                            own ? "" : ", ", owned.owner, say(owned.check->message, voice));
     }
     return text;
 }

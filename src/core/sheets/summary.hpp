@@ -22,9 +22,6 @@ std::string sum_text(const Working& working, const Voice& voice);
 /// "measured", or "from memory: EN 622-5".
 std::string source_text(const Source& source, const Voice& voice);
 
-/// What is cut for a run: "Worktop".
-std::string_view words(RunPiece::What what);
-
 /// What a bracket holds in, in words: "proved stud".
 std::string_view words(Substrate substrate);
 

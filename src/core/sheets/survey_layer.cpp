@@ -113,7 +113,7 @@ private:
         const auto drop = [&](const ProfilePoint& point, double label_y) {
             const double x = scale_.x(point.x);
             pen_.line(x, y, x, scale_.y(point.z), Ink::level, 0.25, Stroke::dashed);
-            const std::string figure = format_bare(absolute(*floor.level_line - point.z), voice_.unit);
+            const std::string figure = format_bare(absolute(*floor.level_line - point.z), voice_);
             const double half = text_width(figure, text(), true) / 2 + 0.25 * text();
             if (x - half < taken_to)
                 return;
@@ -135,7 +135,7 @@ private:
                 const double x = scale_.x(place.x);
                 const double y = scale_.y(row.z);
                 pen_.drawing.shapes.push_back({Circle{{x, y}, 0.22 * text(), Ink::probe, Fill::plain}});
-                const std::string figure = format_bare(*survey_.face.shim_at(place.x, row.z), voice_.unit);
+                const std::string figure = format_bare(*survey_.face.shim_at(place.x, row.z), voice_);
                 const double half = text_width(figure, text(), true) / 2 + 0.25 * text();
                 if (x - half < taken_to)
                     continue;

@@ -11,71 +11,86 @@
 namespace yes_square {
 namespace {
 
-std::string used(Utilisation utilisation, const Voice& voice) {
-    return say(ratio(utilisation), voice);
-}
-
 std::string own_text(const SystemPlan& plan, const Voice& voice) {
     std::string text;
     for (const BayPlan& bay : plan.bays) {
-        text += fmt::format("  bay {} at {}, {} wide\n", bay.number, say(along(plan.tape, bay.left), voice),
-                            format(bay.width, voice.unit));
+        text +=
+            line(2, {"bay {0} at {1}, {2} wide", {count(bay.number), along(plan.tape, bay.left), quantity(bay.width)}},
+                 voice);
         for (const BayShelf& shelf : bay.shelves)
-            text +=
-                fmt::format("    {:<5} {}, top {} up\n", shelf.label, words(shelf.what), format(shelf.top, voice.unit));
+            text += line(4, {"{0}: {1}, top {2} up", {shelf.label, words(shelf.what), quantity(shelf.top)}}, voice);
         for (const BayRod& rod : bay.rods)
-            text += fmt::format("    {:<5} rod {} up, cut to {}\n", rod.label, format(rod.z, voice.unit),
-                                format(rod.cut, voice.unit));
+            text += line(4, {"{0}: rod {1} up, cut to {2}", {rod.label, quantity(rod.z), quantity(rod.cut)}}, voice);
         for (const BayCleat& cleat : bay.cleats) {
-            text += fmt::format("    cleat of {}, screws {} up at", cleat.shelf, format(cleat.z, voice.unit));
+            std::string places;
             for (const PlannedHole& screw : cleat.screws)
-                text += " " + say(along(plan.tape, screw.x), voice);
-            text += fmt::format("; used {}\n", used(cleat.utilisation, voice));
+                places += (places.empty() ? "" : ", ") + say(along(plan.tape, screw.x), voice);
+            text += line(4,
+                         {"cleat of {0}, screws {1} up at {2}; used {3}",
+                          {cleat.shelf, quantity(cleat.z), places, ratio(cleat.utilisation)}},
+                         voice);
         }
     }
     for (const FixedAlike& alike : fixed_alike(plan.holes))
-        text += fmt::format("  {}, {} long\n", alike.fixing().name, say(stock(alike.fixing().screw_length), voice));
+        text += line(2, {"{0}, {1} long", {alike.fixing().name, stock(alike.fixing().screw_length)}}, voice);
     return text;
 }
 
 std::string own_text(const PiecePlan& plan, const Voice& voice) {
-    std::string text = fmt::format("  {}\n", words(plan.verdict));
+    std::string text = line(2, {words(plan.verdict)}, voice);
     for (const TipCase& tip : plan.cases)
-        text += fmt::format("  {}: over {}, righting {}{}\n", words(tip.kind), say(quantity(tip.balance.over), voice),
-                            say(quantity(tip.balance.righting), voice), tip.balance.tips() ? ", tips" : "");
+        text += line(
+            2,
+            {tip.balance.tips() ? std::string_view{"{0}: over {1}, righting {2}, tips"} : "{0}: over {1}, righting {2}",
+             {words(tip.kind), quantity(tip.balance.over), quantity(tip.balance.righting)}},
+            voice);
     for (const PlannedHole& place : plan.holes)
-        text += fmt::format("  held at {}, {} up, {}\n", say(along(plan.tape, place.x), voice),
-                            format(place.z, voice.unit), words(place.substrate));
+        text += line(
+            2, {"held at {0}, {1} up, {2}", {along(plan.tape, place.x), quantity(place.z), words(place.substrate)}},
+            voice);
     for (const FixedAlike& alike : fixed_alike(plan.holes))
-        text += fmt::format("  {}, {} long; each {}, used {}\n", alike.fixing().name,
-                            say(stock(alike.fixing().screw_length), voice), say(quantity(plan.each), voice),
-                            used(alike.holes.front()->utilisation, voice));
+        text += line(2,
+                     {"{0}, {1} long; each {2}, used {3}",
+                      {alike.fixing().name, stock(alike.fixing().screw_length), quantity(plan.each),
+                       ratio(alike.holes.front()->utilisation)}},
+                     voice);
     return text;
+}
+
+std::string hole_text(std::size_t indent, const PlannedHole& hole, const Tape& tape, const Voice& voice) {
+    return line(indent, {"hole at {0}, {1} up; {2}", {along(tape, hole.x), quantity(hole.z), words(hole.substrate)}},
+                voice);
+}
+
+std::string fixing_text(std::size_t indent, const Fixing& fixing, Utilisation used, const Voice& voice) {
+    return line(indent, {"{0}, {1} long, used {2}", {fixing.name, stock(fixing.screw_length), ratio(used)}}, voice);
 }
 
 std::string unit_text(const UnitPlan& unit, const Tape& tape, const Voice& voice) {
     std::string text;
     for (const PlannedHole& hole : unit.holes)
-        text += fmt::format("    hole at {}, {} up; {}\n", say(along(tape, hole.x), voice), format(hole.z, voice.unit),
-                            words(hole.substrate));
+        text += hole_text(4, hole, tape, voice);
     if (unit.fixing)
-        text += fmt::format("    {}, {} long, used {}\n", unit.fixing->name,
-                            say(stock(unit.fixing->screw_length), voice), used(unit.utilisation, voice));
+        text += fixing_text(4, *unit.fixing, unit.utilisation, voice);
     return text;
 }
 
 std::string own_text(const BoxPlan& plan, const Voice& voice) {
-    std::string text =
-        fmt::format("  {} empty, {} full\n", say(quantity(plan.mass), voice), say(quantity(plan.loaded_mass), voice));
+    std::string text = line(2, {"{0} empty, {1} full", {quantity(plan.mass), quantity(plan.loaded_mass)}}, voice);
     for (const BoxPart& part : plan.pieces)
-        text += fmt::format("    {} x {}: {} x {} x {}\n", part.number, part.what, format(part.length, voice.unit),
-                            format(part.breadth, voice.unit), say(stock(part.thickness), voice));
+        text += line(
+            4,
+            {"{0} x {1}: {2} x {3} x {4}",
+             {count(part.number), part.what, quantity(part.length), quantity(part.breadth), stock(part.thickness)}},
+            voice);
     return text + unit_text(plan.hang, plan.tape, voice);
 }
 
 std::string own_text(const HungPlan& plan, const Voice& voice) {
-    return fmt::format("  {}; as found used {}; add {} at the top, {} at the bottom\n", words(plan.verdict),
-                       used(plan.utilisation, voice), plan.add_top, plan.add_bottom) +
+    return line(2,
+                {"{0}; as found used {1}; add {2} at the top, {3} at the bottom",
+                 {words(plan.verdict), ratio(plan.utilisation), count(plan.add_top), count(plan.add_bottom)}},
+                voice) +
            unit_text(plan.wanted, plan.tape, voice);
 }
 
@@ -83,27 +98,31 @@ std::string own_text(const HungPlan& plan, const Voice& voice) {
 std::string own_text(const ThingPlan& plan, const Voice& voice) {
     std::string text;
     for (const PlannedHole& hole : plan.holes) {
-        text += fmt::format("  hole at {}, {} up; {}", say(along(plan.tape, hole.x), voice), format(hole.z, voice.unit),
-                            say(words(hole.substrate), voice));
+        text += hole_text(2, hole, plan.tape, voice);
         if (hole.fixing)
-            text += fmt::format("; {}, {} long, used {}", hole.fixing->name,
-                                say(stock(hole.fixing->screw_length), voice), used(hole.utilisation, voice));
-        text += "\n";
+            text += fixing_text(4, *hole.fixing, hole.utilisation, voice);
     }
     for (const CutPart& part : plan.parts)
-        text += fmt::format("  {}: {} x {} x {}\n", say(part.name, voice), format(part.length, voice.unit),
-                            format(part.breadth, voice.unit), format(part.thickness(), voice.unit));
+        text +=
+            line(2,
+                 {"{0}: {1} x {2} x {3}",
+                  {say(part.name, voice), quantity(part.length), quantity(part.breadth), quantity(part.thickness())}},
+                 voice);
     return text;
 }
 
 } // namespace
 
+std::string line(std::size_t indent, const Sentence& sentence, const Voice& voice) {
+    return std::string(indent, ' ') + say(sentence, voice) + "\n";
+}
+
 std::string checks_of_one(const std::vector<Check>& checks, const Voice& voice) {
     std::string text;
     for (const Check& check : checks) {
-        text += fmt::format("  {}: {}\n", name(check.severity), say(check.message, voice));
+        text += fmt::format("  {}: {}\n", say(name(check.severity), voice), say(check.message, voice));
         for (const Cure& cure : check.cures)
-            text += fmt::format("    cure: {}\n", say(cure.words, voice));
+            text += line(4, {"cure: {0}", {say(cure.words, voice)}}, voice);
     }
     return text;
 }
@@ -122,9 +141,11 @@ std::string things_text(const WallPlan& wall, const Voice& voice) {
 std::string inventory_text(const Job& job, const Plan& plan, const Voice& voice) {
     std::string text;
     for (const InventoryRow& row : inventory(job, plan))
-        text += fmt::format("  {}, {}: {} tall, {}, {}\n", row.wall, row.name, format(row.height, voice.unit),
-                            words(row.verdict), row.held_by);
-    return text.empty() ? text : "\nWhat could tip\n" + text;
+        text += line(2,
+                     {"{0}, {1}: {2} tall, {3}, {4}",
+                      {row.wall, row.name, quantity(row.height), words(row.verdict), row.held_by}},
+                     voice);
+    return text.empty() ? text : "\n" + line(0, {"What could tip"}, voice) + text;
 }
 
 } // namespace yes_square

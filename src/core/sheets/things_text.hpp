@@ -4,6 +4,10 @@
 
 namespace yes_square {
 
+/// A line of plain text.
+/// @param indent  blanks before it
+std::string line(std::size_t indent, const Sentence& sentence, const Voice& voice);
+
 /// What stands or hangs by itself on a wall, in plain text; empty where nothing does.
 std::string things_text(const WallPlan& wall, const Voice& voice);
 

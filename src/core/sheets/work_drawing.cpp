@@ -78,7 +78,7 @@ private:
                       sawn ? Stroke::dashed : Stroke::solid});
     }
 
-    std::string figure(Length length) const { return format_bare(length, voice_.unit); }
+    std::string figure(Length length) const { return format_bare(length, voice_); }
 
     /// Every distance once.
     std::vector<Length> all(Length PartCut::*place) const {

@@ -20,6 +20,7 @@ Carrier angled_carrier(const Shelf& shelf, const WallSite& site) {
     // The lining is longer at an angle than square through it, and nothing bears in what it is longer by.
     const Length lining = site.wall.lining_thickness();
     carrier.through.packing = at_angle(lining) - lining;
+    carrier.through.angled = true;
     return carrier;
 }
 
@@ -31,14 +32,12 @@ std::vector<HoleDemand> demands_of_angled(const Reaction& reaction) {
 
 void check_angled(KindChecker& checker) {
     const Shelf& shelf = checker.shelf();
-    std::size_t angled = 0;
-    std::size_t others = 0;
-    for (const BracketPlan& place : checker.plan().brackets) {
-        if (!place.is(OtherKind::angled_screw)) {
-            others += carries(place.substrate) ? 1 : 0;
+    const auto& places = checker.plan().brackets;
+    bool angled = false;
+    for (const BracketPlan& place : places) {
+        if (!place.is(OtherKind::angled_screw))
             continue;
-        }
-        ++angled;
+        angled = true;
         if (!carries(place.substrate) || checker.site().masonry())
             checker.add(checks::angled_in_no_wood,
                         {checker.site().masonry()
@@ -48,7 +47,8 @@ void check_angled(KindChecker& checker) {
                          {checker.site().along(place.x)}},
                         std::nullopt, place.x, shelf.underside());
     }
-    if (angled > 0 && others < 2)
+    const auto others = static_cast<std::size_t>(std::ranges::count_if(places, &BracketPlan::bears_board));
+    if (angled && others < 2)
         checker.add(checks::angled_alone,
                     {"Besides angled screws {0} of its places carry this board, and two at least must: a screw at its "
                      "back edge keeps no board level",

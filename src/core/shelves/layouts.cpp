@@ -42,7 +42,7 @@ void turn_about_legs(const Shelf& shelf, std::vector<BracketPlan>& places) {
         leg.reaction.greatest = leg.reaction.sustained + leaning * std::max(1.0, edge);
         BracketPlan* nearest = nullptr;
         for (BracketPlan& place : places)
-            if (place.substrate != Substrate::floor && carries(place.substrate) && !place.is(OtherKind::angled_screw) &&
+            if (place.substrate != Substrate::floor && place.bears_board() &&
                 (!nearest || absolute(place.x - leg.x) < absolute(nearest->x - leg.x)))
                 nearest = &place;
         if (!nearest)
@@ -118,7 +118,7 @@ Weighed weigh_board(const Shelf& shelf, const WallSite& site, const BracketQuest
             for (std::size_t i = 0; i < studs.size(); ++i)
                 if (!plan.stud || absolute(studs[i].centre - plan.x) < absolute(studs[*plan.stud].centre - plan.x))
                     plan.stud = i;
-        if (carries(plan.substrate))
+        if (plan.bears_board())
             carrying.push_back(place);
         weighed.brackets.push_back(std::move(plan));
     }
@@ -161,11 +161,11 @@ Weighed weigh_board(const Shelf& shelf, const WallSite& site, const BracketQuest
         }
     };
     if (carrying.size() >= 2 && carrying.size() < places.size()) {
-        also_on(carrying); // those in the lining steady and carry nothing
+        also_on(carrying); // those in the lining, or at an angle, steady and carry nothing
     } else if (carrying.size() == 1) {
         // With one bracket that carries, it carries all.
         for (BracketPlan& place : weighed.brackets)
-            if (carries(place.substrate)) {
+            if (place.bears_board()) {
                 place.reaction.sustained = loads.total(shelf.length);
                 place.reaction.greatest = place.reaction.sustained + loads.accidental;
             }
@@ -192,7 +192,7 @@ void weigh_fixings(Weighed& weighed, const Shelf& shelf, const WallSite& site, c
     const Bracket& bracket = carrier.bracket;
     std::vector<Length> carrying;
     for (const BracketPlan& place : weighed.brackets)
-        if (carries(place.substrate))
+        if (place.bears_board())
             carrying.push_back(place.x - shelf.left);
     for (std::size_t i = 0; i < weighed.brackets.size(); ++i) {
         BracketPlan& place = weighed.brackets[i];

@@ -229,8 +229,7 @@ private:
             if (other.kind == OtherKind::rod)
                 check_rod(shelf.left + at, checker);
             const auto holds_back = [&](const BracketPlan& place) {
-                return place.substrate != Substrate::floor && carries(place.substrate) &&
-                       !place.is(OtherKind::angled_screw) &&
+                return place.substrate != Substrate::floor && place.bears_board() &&
                        absolute(place.x - shelf.left - at) <= checker.rules().leg_back_within;
             };
             if (leg && std::ranges::none_of(checker.plan().brackets, holds_back))

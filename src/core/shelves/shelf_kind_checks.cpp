@@ -50,7 +50,7 @@ private:
             return;
         for (const Length joint : shelf_.joints) {
             const bool carried = std::ranges::any_of(plan_.brackets, [&](const BracketPlan& place) {
-                return carries(place.substrate) && absolute(place.x - shelf_.left - joint) <= 1_mm / 2;
+                return place.bears_board() && absolute(place.x - shelf_.left - joint) <= 1_mm / 2;
             });
             if (!carried)
                 add(checks::joint_unsupported,
@@ -62,7 +62,7 @@ private:
         for (std::size_t i = 0; i < plan_.pieces.size() && plan_.pieces.size() > 1; ++i) {
             const BoardPiece& piece = plan_.pieces[i];
             const auto under = std::ranges::count_if(plan_.brackets, [&](const BracketPlan& place) {
-                return carries(place.substrate) && place.x >= piece.left - 1_mm / 2 &&
+                return place.bears_board() && place.x >= piece.left - 1_mm / 2 &&
                        place.x <= piece.left + piece.back + 1_mm / 2;
             });
             if (under < 2)

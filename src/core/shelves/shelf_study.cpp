@@ -98,8 +98,7 @@ private:
                                                                 .number());
             }
         }
-        if (!light_ &&
-            std::ranges::count_if(plan_.brackets, [](const BracketPlan& p) { return carries(p.substrate); }) < 2)
+        if (!light_ && std::ranges::count_if(plan_.brackets, &BracketPlan::bears_board) < 2)
             strain.fixing = infinite;
         return strain;
     }

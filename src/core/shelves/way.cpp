@@ -86,10 +86,9 @@ std::vector<Length> Way::bears_at(const Shelf& shelf, const ShelfPlan& plan) con
     if (!plan.bracket && !bends_over_holes())
         return places;
     // On what carries, where two do.
-    const auto carrying =
-        std::ranges::count_if(plan.brackets, [](const BracketPlan& place) { return carries(place.substrate); });
+    const auto carrying = std::ranges::count_if(plan.brackets, &BracketPlan::bears_board);
     for (const BracketPlan& place : plan.brackets)
-        if (carries(place.substrate) || (plan.bracket && carrying < 2))
+        if (place.bears_board() || (plan.bracket && carrying < 2))
             places.push_back(std::clamp(place.x - shelf.left, Length{}, shelf.length));
     std::ranges::sort(places);
     places.erase(std::ranges::unique(places).begin(), places.end());

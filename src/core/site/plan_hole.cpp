@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <cassert>
+#include <numbers>
 
 namespace yes_square {
 
@@ -24,7 +25,12 @@ void plan_hole(const WallSite& site, PlannedHole& hole) {
     const auto& fixing = hole.fixing;
     hole.radius =
         std::max({hole.drilled, fixing ? fixing->hole_diameter : Length{}, fixing ? fixing->clearance : Length{}}) / 2;
-    hole.strips = strips_at(site.survey.strips, hole.x, hole.z, hole.radius);
+    // One at an angle rises behind the face: all of its way counts.
+    const Length rise =
+        hole.angled && fixing
+            ? Length::nearest_to_metres((fixing->drill_depth - hole.through).in_metres() / std::numbers::sqrt2)
+            : Length{};
+    hole.strips = strips_at(site.survey.strips, hole.x, hole.z + rise / 2, hole.radius + rise / 2);
     // What goes into a ceiling is over the wall's top.
     if (hole.substrate != Substrate::joist)
         hole.no_wall = no_wall_at(site.wall, hole.x, hole.z, std::max(hole.radius, usual_hole / 2));

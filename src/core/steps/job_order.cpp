@@ -142,8 +142,25 @@ private:
     }
 
     static std::string_view key_word(Phase phase) {
-        constexpr std::array names{"ready", "mark", "drill", "assemble", "hang", "cure", "adjust", "prove"};
-        return names[static_cast<std::size_t>(phase)];
+        switch (phase) {
+        case Phase::ready:
+            return "ready";
+        case Phase::mark:
+            return "mark";
+        case Phase::drill:
+            return "drill";
+        case Phase::assemble:
+            return "assemble";
+        case Phase::hang:
+            return "hang";
+        case Phase::cure:
+            return "cure";
+        case Phase::adjust:
+            return "adjust";
+        case Phase::prove:
+            return "prove";
+        }
+        return {};
     }
 
     std::vector<Sentence> cautions(const Step& step, Turn turn, std::size_t w) const {

@@ -257,7 +257,7 @@ private:
         };
         const auto length = parse_length(text, Unit::mm);
         if (!length)
-            fail(column_names[column], fmt::format("\"{}\": {}", text, length.error().message));
+            fail(column_names[column], fmt::format("\"{}\": {}", text, length.error().text()));
         else if (!in(kind.needs) && !in(kind.may_have))
             fail(column_names[column], fmt::format("{} has no such figure; leave it empty", kind.name));
         else if (*length < Length{} || (must_be_positive(column) && *length == Length{}))

@@ -9,18 +9,18 @@
 namespace yes_square {
 namespace {
 
-constexpr std::string_view not_there = "none";
+constexpr std::string_view not_there = word("none");
 
 /// A visitor that keeps the way to where it is.
 class Rows {
 public:
-    Rows(std::map<std::string, MemberRow>& rows, Unit unit)
+    Rows(std::map<std::string, MemberRow>& rows, const Voice& voice)
         : rows_{rows}
-        , unit_{unit} {}
+        , voice_{voice} {}
 
     template <class T>
     void required(std::string_view name, const T& value, const Meaning& meaning = {}) {
-        put(name, member_label(name, meaning), member_words(value, meaning, unit_), member_exactly(value));
+        put(name, member_label(name, meaning, voice_), member_words(value, meaning, voice_), member_exactly(value));
     }
     template <class T>
     void optional(std::string_view name, const T& value, const Meaning& meaning = {}) {
@@ -30,21 +30,22 @@ public:
         if (value)
             required(name, *value, meaning);
         else
-            put(name, member_label(name, meaning), std::string{meaning.none.empty() ? not_there : meaning.none}, {});
+            put(name, member_label(name, meaning, voice_), say(meaning.none.empty() ? not_there : meaning.none, voice_),
+                {});
     }
     void lengths(std::string_view name, const auto& values, const Meaning& meaning) {
         std::string words;
         std::string exact;
         for (const auto& value : values) {
-            words += (words.empty() ? "" : "; ") + member_words(value, meaning, unit_);
+            words += (words.empty() ? "" : "; ") + member_words(value, meaning, voice_);
             exact += member_exactly(value) + ";";
         }
-        put(name, member_label(name, meaning), words.empty() ? std::string{not_there} : words, exact);
+        put(name, member_label(name, meaning, voice_), words.empty() ? say(not_there, voice_) : words, exact);
     }
     void part(std::string_view name, const auto& inner) { within(std::string{name}, {}, inner); }
     void maybe_part(std::string_view name, const auto& inner) {
         if (inner)
-            whole(std::string{name}, member_label(name, {}), *inner);
+            whole(std::string{name}, member_label(name, {}, voice_), *inner);
     }
     void list(std::string_view name, const auto& parts) {
         if (name == "ticks" || name == "log")
@@ -56,13 +57,14 @@ public:
             if constexpr (requires { each.id; })
                 whole(step + each.id, name_of_part(each), each);
             else
-                whole(step + std::to_string(number), member_label(name, {}) + " " + std::to_string(number), each);
+                whole(step + std::to_string(number), member_label(name, {}, voice_) + " " + std::to_string(number),
+                      each);
         }
     }
     void one_of(std::string_view name, const auto& variant) {
         std::visit(
             [&]<class Inner>(const Inner& inner) {
-                put(name, member_label(name, {}), kind_words(variant), kind_words(variant));
+                put(name, member_label(name, {}, voice_), kind_words(variant), kind_words(variant));
                 within(std::string{name}, {}, inner);
             },
             variant);
@@ -79,11 +81,11 @@ private:
             return each.id;
     }
     template <class Variant>
-    static std::string kind_words(const Variant& variant) {
+    std::string kind_words(const Variant& variant) const {
         std::string words{kind_names<Variant>[variant.index()]};
         for (char& c : words)
             c = c == '_' ? ' ' : c;
-        return words;
+        return say(std::string_view{words}, voice_);
     }
 
     /// A thing that may come and go, with a row of its own.
@@ -110,7 +112,7 @@ private:
     }
 
     std::map<std::string, MemberRow>& rows_;
-    Unit unit_;
+    const Voice& voice_;
     std::string path_;
     std::string where_;
     std::string wall_;
@@ -118,16 +120,19 @@ private:
 
 } // namespace
 
-std::map<std::string, MemberRow> member_rows(const Job& job, Unit unit) {
+std::map<std::string, MemberRow> member_rows(const Job& job, const Voice& voice) {
     std::map<std::string, MemberRow> rows;
-    Rows look{rows, unit};
+    Rows look{rows, voice};
     fields(look, job);
     return rows;
 }
 
-std::vector<JobChange> changes_between(const Job& before, const Job& after, Unit unit) {
-    const auto was = member_rows(before, unit);
-    const auto is = member_rows(after, unit);
+std::vector<JobChange> changes_between(const Job& before, const Job& after, const Voice& voice) {
+    return changes_between(member_rows(before, voice), member_rows(after, voice));
+}
+
+std::vector<JobChange> changes_between(const std::map<std::string, MemberRow>& was,
+                                       const std::map<std::string, MemberRow>& is) {
     std::vector<JobChange> changes;
     // What is in a thing that came or went is told by it.
     std::string told;

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "core/job/job.hpp"
+#include "core/measure/sentence.hpp"
 
 #include <map>
 #include <string>
@@ -18,7 +19,7 @@ struct MemberRow {
     std::string exact; ///< to the last digit
 };
 /// Every member of a job but its records: ticks and the log.
-std::map<std::string, MemberRow> member_rows(const Job& job, Unit unit);
+std::map<std::string, MemberRow> member_rows(const Job& job, const Voice& voice);
 
 struct JobChange {
     std::string path;
@@ -28,7 +29,9 @@ struct JobChange {
     std::string before; ///< empty: it was not there
     std::string after;  ///< empty: it is gone
 };
-/// In the order of the file; of a thing that came or went one line.
-std::vector<JobChange> changes_between(const Job& before, const Job& after, Unit unit);
+/// In the order of their paths; of a thing that came or went one line.
+std::vector<JobChange> changes_between(const std::map<std::string, MemberRow>& before,
+                                       const std::map<std::string, MemberRow>& after);
+std::vector<JobChange> changes_between(const Job& before, const Job& after, const Voice& voice);
 
 } // namespace yes_square

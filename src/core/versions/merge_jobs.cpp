@@ -31,7 +31,8 @@ bool by_id(const Json& list) {
 const Json* with_id(const Json* list, const std::string& id) {
     if (!list)
         return nullptr;
-    const auto found = std::ranges::find_if(*list, [&](const Json& each) { return each["id"] == id; });
+    const auto found = std::ranges::find_if(
+        *list, [&](const Json& each) { return each.is_object() && each.value("id", std::string{}) == id; });
     return found == list->end() ? nullptr : &*found;
 }
 
@@ -214,10 +215,23 @@ void part_what_is_new_in_both(const Json& shared, const Json& mine, Json& theirs
         rename(theirs, from, to);
 }
 
+/// A step that both ticked is ticked once: as done, if either did it; else as here.
+void one_tick_a_step(std::vector<Tick>& ticks) {
+    std::vector<Tick> once;
+    for (Tick& tick : ticks) {
+        const auto known = std::ranges::find(once, tick.key, &Tick::key);
+        if (known == once.end())
+            once.push_back(std::move(tick));
+        else if (known->state != TickState::done && tick.state == TickState::done)
+            *known = std::move(tick);
+    }
+    ticks = std::move(once);
+}
+
 } // namespace
 
 tl::expected<Merged, FileProblem> merge_jobs(const Job& shared, const Job& mine, const Job& theirs,
-                                             const std::set<std::string>& take_theirs) {
+                                             const std::set<std::string>& take_theirs, const Voice& voice) {
     const Json before = Json::parse(write_job(shared));
     const Json here = Json::parse(write_job(mine));
     Json there = Json::parse(write_job(theirs));
@@ -236,10 +250,14 @@ tl::expected<Merged, FileProblem> merge_jobs(const Job& shared, const Job& mine,
     if (!read)
         return tl::unexpected{read.error()};
     Merged result{std::move(read->job), {}};
-    const auto rows_before = member_rows(shared, mine.unit);
-    const auto rows_here = member_rows(mine, mine.unit);
+    one_tick_a_step(result.job.ticks);
+    if (collided.empty())
+        return result;
+    const Voice told{mine.unit, voice.translate, voice.decimal};
+    const auto rows_before = member_rows(shared, told);
+    const auto rows_here = member_rows(mine, told);
     const auto there_read = read_job(there.dump());
-    const auto rows_there = member_rows(there_read ? there_read->job : theirs, mine.unit);
+    const auto rows_there = member_rows(there_read ? there_read->job : theirs, told);
     for (const std::string& path : collided) {
         Collision& collision = result.collisions.emplace_back();
         collision.path = path;
@@ -264,7 +282,7 @@ tl::expected<Merged, FileProblem> merge_jobs(const Job& shared, const Job& mine,
                 at = at->is_array() ? with_id(at, step) : member(at, step);
                 from = to + 1;
             }
-            return !at ? std::string{} : at->is_array() ? fmt::format("{} entries", at->size()) : at->dump();
+            return !at ? std::string{} : at->is_array() ? say({"{0} entries", {count(at->size())}}, told) : at->dump();
         };
         collision.shared = look(rows_before, before);
         collision.mine = look(rows_here, here);
@@ -274,10 +292,11 @@ tl::expected<Merged, FileProblem> merge_jobs(const Job& shared, const Job& mine,
 }
 
 std::optional<std::size_t> shared_version(const std::vector<Job>& versions, const Job& copy) {
+    const auto rows = member_rows(copy, {copy.unit});
     std::optional<std::size_t> best;
     std::size_t least = 0;
     for (std::size_t i = 0; i < versions.size(); ++i) {
-        const std::size_t different = changes_between(versions[i], copy, copy.unit).size();
+        const std::size_t different = changes_between(member_rows(versions[i], {copy.unit}), rows).size();
         if (!best || different <= least) {
             best = i;
             least = different;
@@ -286,12 +305,16 @@ std::optional<std::size_t> shared_version(const std::vector<Job>& versions, cons
     return best;
 }
 
-std::string words(const Collision& collision) {
-    const auto or_gone = [](const std::string& text) { return text.empty() ? std::string{"taken out"} : text; };
-    return fmt::format("{}{}{}: {} here, {} there, {} before", collision.where,
-                       collision.where.empty() || collision.label.empty() ? "" : ", ", collision.label,
-                       or_gone(collision.mine), or_gone(collision.theirs),
-                       collision.shared.empty() ? std::string{"not there"} : collision.shared);
+Sentence words(const Collision& collision) {
+    const auto or_else = [](const std::string& text, std::string_view absent) {
+        return text.empty() ? Value{absent} : Value{text};
+    };
+    std::string of = collision.where;
+    if (!of.empty() && !collision.label.empty())
+        of += ", ";
+    return {"{0}: {1} here, {2} there, {3} before",
+            {of + collision.label, or_else(collision.mine, word("taken out")),
+             or_else(collision.theirs, word("taken out")), or_else(collision.shared, word("not there"))}};
 }
 
 } // namespace yes_square

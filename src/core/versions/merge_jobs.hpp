@@ -2,6 +2,7 @@
 
 #include "core/job/job.hpp"
 #include "core/job/job_problem.hpp"
+#include "core/measure/sentence.hpp"
 
 #include <set>
 #include <string>
@@ -32,15 +33,16 @@ struct Merged {
 /// has its path; what one took out and the other changed stays in. Ticks, log and readings of both are kept. A thing
 /// that each made by itself under one id is two things: theirs gets a new id.
 /// @param take_theirs  paths of collisions
+/// @param voice        for the words of collisions; in the unit of mine
 /// Error: what they come to together cannot be opened; names the place.
 tl::expected<Merged, FileProblem> merge_jobs(const Job& shared, const Job& mine, const Job& theirs,
-                                             const std::set<std::string>& take_theirs = {});
+                                             const std::set<std::string>& take_theirs = {}, const Voice& voice = {});
 
 /// Of some versions, the one that the copy began as: the least is different. Of equals the last; none: there are none.
 /// @return its place in the list
 std::optional<std::size_t> shared_version(const std::vector<Job>& versions, const Job& copy);
 
 /// "North wall, Long shelf, length: 1420 mm here, 1390 mm there, 1400 mm before".
-std::string words(const Collision& collision);
+Sentence words(const Collision& collision);
 
 } // namespace yes_square
