@@ -3249,7 +3249,7 @@
             <translation>Gegenstand</translation>
         </message>
         <message>
-            <location filename="../src/app/fixings/unit_fixings.cpp" />
+            <location filename="../src/core/job/day_fields.hpp" />
             <source>Pack</source>
             <translation>Packung</translation>
         </message>
@@ -14366,7 +14366,7 @@
         <message>
             <location filename="../src/core/sheets/summary.cpp" />
             <source>proved stud</source>
-            <translation>nachgewiesener Ständer</translation>
+            <translation>nachgew. Ständer</translation>
         </message>
         <message>
             <location filename="../src/app/survey/readings.cpp" />
@@ -14386,12 +14386,12 @@
         <message>
             <location filename="../src/core/sheets/summary.cpp" />
             <source>indicated stud</source>
-            <translation>angedeuteter Ständer</translation>
+            <translation>angedeut. Ständer</translation>
         </message>
         <message>
             <location filename="../src/core/sheets/summary.cpp" />
             <source>assumed stud</source>
-            <translation>angenommener Ständer</translation>
+            <translation>angen. Ständer</translation>
         </message>
         <message>
             <location filename="../src/core/sheets/summary.cpp" />
@@ -22220,17 +22220,17 @@ Angesehen von ______________________  am ______________   mitgeteilt an ________
         <message>
             <location filename="../src/app/devices/devices_bar.cpp" />
             <source>not linked</source>
-            <translation>nicht verbunden</translation>
+            <translation>fehlt</translation>
         </message>
         <message>
             <location filename="../src/app/devices/devices_bar.cpp" />
             <source>looking for it</source>
-            <translation>wird gesucht</translation>
+            <translation>gesucht</translation>
         </message>
         <message>
             <location filename="../src/app/devices/devices_bar.cpp" />
             <source>linked</source>
-            <translation>verbunden</translation>
+            <translation>da</translation>
         </message>
         <message>
             <location filename="../src/app/devices/devices_bar.cpp" />
@@ -22240,7 +22240,7 @@ Angesehen von ______________________  am ______________   mitgeteilt an ________
         <message>
             <location filename="../src/app/devices/devices_bar.cpp" />
             <source>Scanner</source>
-            <translation>Ortungsgerät</translation>
+            <translation>Detektor</translation>
         </message>
         <message>
             <location filename="../src/app/catalogue/entries_page.hpp" />
@@ -24247,7 +24247,7 @@ Angesehen von ______________________  am ______________   mitgeteilt an ________
         <message>
             <location filename="../src/app/shell/main_window_menus.cpp" />
             <source>Add a wall</source>
-            <translation>Eine Wand aufnehmen</translation>
+            <translation>Wand dazu</translation>
         </message>
         <message>
             <location filename="../src/app/shell/main_window_menus.cpp" />
@@ -25988,7 +25988,7 @@ Angesehen von ______________________  am ______________   mitgeteilt an ________
         <message>
             <location filename="../src/app/survey/studs_page.cpp" />
             <source>Only where a shelf will cover the holes</source>
-            <translation>Nur wo ein Bord die Löcher verdeckt</translation>
+            <translation>Nur wo ein Bord sie verdeckt</translation>
         </message>
         <message>
             <location filename="../src/app/survey/studs_page.cpp" />
@@ -26160,7 +26160,7 @@ Angesehen von ______________________  am ______________   mitgeteilt an ________
         <message>
             <location filename="../src/app/survey/survey_panel.cpp" />
             <source>Remove this wall</source>
-            <translation>Diese Wand entfernen</translation>
+            <translation>Wand entfernen</translation>
         </message>
         <message>
             <location filename="../src/app/survey/survey_panel.cpp" />
@@ -26170,12 +26170,12 @@ Angesehen von ______________________  am ______________   mitgeteilt an ________
         <message>
             <location filename="../src/app/survey/survey_panel.cpp" />
             <source>Add its other side</source>
-            <translation>Ihre andere Seite aufnehmen</translation>
+            <translation>Andere Seite</translation>
         </message>
         <message>
             <location filename="../src/app/survey/survey_panel.cpp" />
             <source>Add an island</source>
-            <translation>Eine Insel aufnehmen</translation>
+            <translation>Insel dazu</translation>
         </message>
         <message>
             <location filename="../src/app/survey/survey_panel.cpp" />
@@ -26365,7 +26365,7 @@ Angesehen von ______________________  am ______________   mitgeteilt an ________
         <message>
             <location filename="../src/app/survey/trial_hole_page.cpp" />
             <source>Take this as what the wall is made of</source>
-            <translation>Das als den Aufbau der Wand nehmen</translation>
+            <translation>So ist die Wand aufgebaut</translation>
         </message>
         <message>
             <location filename="../src/app/survey/trial_hole_page.cpp" />
@@ -26386,6 +26386,12 @@ Angesehen von ______________________  am ______________   mitgeteilt an ________
             <location filename="../src/app/fixings/unit_fixings.cpp" />
             <source>Inside</source>
             <translation>Innen</translation>
+        </message>
+        <message>
+            <location filename="../src/app/fixings/unit_fixings.cpp" />
+            <source>Pack</source>
+            <comment>behind a screw</comment>
+            <translation>Keil</translation>
         </message>
         <message>
             <location filename="../src/app/fixings/unit_fixings.cpp" />

@@ -71,8 +71,23 @@ public:
     }
 
 private:
+    /// Its vowels have accents, so that what stands in the place of a figure is told apart too; marks of a text's own
+    /// (<b>, &amp;) stay.
     static QString lengthened(const QString& words) {
-        return u'\u27e6' + words + QString{(words.size() + 1) / 2, u'~'} + u'\u27e7';
+        static const QString plain = QStringLiteral("aeiouAEIOU");
+        static const QString accented = QStringLiteral("\u00e0\u00e9\u00ee\u00f5\u00fc\u00c0\u00c9\u00ce\u00d5\u00dc");
+        QString said{u'\u27e6'};
+        bool in_mark = false;
+        for (qsizetype i = 0; i < words.size(); ++i) {
+            const QChar c = words[i];
+            if (c == u'<' || (c == u'&' && words.indexOf(u';', i) > i))
+                in_mark = true;
+            const qsizetype vowel = in_mark ? -1 : plain.indexOf(c);
+            said += vowel < 0 ? c : accented[vowel];
+            if (c == u'>' || c == u';')
+                in_mark = false;
+        }
+        return said + QString{(words.size() + 1) / 2, u'~'} + u'\u27e7';
     }
 
     QString code_;

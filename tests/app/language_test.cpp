@@ -1,6 +1,7 @@
 // Every word goes through the catalogues, finds room half as long again, and is there in German.
 #include "app/sheets/sheet_writer.hpp"
 #include "core/measure/entry.hpp"
+#include "core/job/fields.hpp"
 #include "driven_window.hpp"
 #include "language/language.hpp"
 #include "said_words.hpp"
@@ -53,7 +54,10 @@ QStringList names_of_fixings(const Plan& plan) {
                 if (hole.fixing)
                     names.insert(text(hole.fixing->name));
         });
-    return {names.begin(), names.end()};
+    QStringList all{names.begin(), names.end()};
+    for (const auto& row : enum_names<ScrewGauge>())
+        all << text(say(enum_words(row.value), {}));
+    return all;
 }
 
 } // namespace

@@ -75,28 +75,26 @@ inline QString unmarked(QString words, const QStringList& own = {}) {
         document.setHtml(words);
         words = document.toPlainText();
     }
-    QString outside;
-    int depth = 0;
-    for (const QChar c : words) {
-        depth += c == u'\u27e6' ? 1 : 0;
-        if (depth == 0)
-            outside += c;
-        if (c == u'\u27e7' && depth > 0)
-            --depth;
-        if (depth == 0 && c == u'\u27e7')
-            outside += u' ';
-    }
-    static const QRegularExpression unit{QStringLiteral("(?<![A-Za-z])(mm|cm|m|in|ft|kg|lb|N|min|h|W|V|A|GPa|MPa|ml|Pa|"
-                                                        "EUR|GBP|PDF|CSV|DXF|JSON|SVG|[A-Z]\\d*|[a-z])(?![A-Za-z])")};
+    QString outside = words;
+    outside.replace(QRegularExpression{QStringLiteral("[\u27e6\u27e7~]")}, QStringLiteral(" "));
     for (const QString& name : own)
         outside.remove(name);
     // A day of a month, by the region's names; a part's number and letters; the languages by their own names; a file.
-    static const QRegularExpression data{QStringLiteral(
-        "\\d{1,2} [A-Z][a-z]{2} \\d{4}|\\b\\d+[A-Z][a-z]\\b|\\bEnglish\\b|\\bDeutsch\\b|\\S*\\.yesq")};
+    static const QRegularExpression data{
+        QStringLiteral("\\d{1,2} [A-Z][a-z]{2} \\d{4}|\\b\\d+[A-Z][a-z]\\b|\\bEnglish\\b|\\bDeutsch\\b|\\S*\\.yesq")};
     outside.remove(data);
+    static const QRegularExpression unit{QStringLiteral(
+        "(?<![A-Za-z])(mm|cm|m|in|ft|kg|lb|N|min|h|W|V|A|GPa|MPa|ml|Pa|EUR|GBP|PDF|CSV|DXF|JSON|SVG|[A-Z]\\d*|[a-z])"
+        "(?![A-Za-z])")};
     outside.remove(unit);
-    static const QRegularExpression letters{QStringLiteral("[A-Za-z]{2,}")};
-    return outside.contains(letters) ? outside.simplified() : QString{};
+    // A word that went through has accents on its vowels.
+    static const QRegularExpression letters{
+        QStringLiteral("(?<![A-Za-z\u00c0-\u00ff])[A-Za-z]*[aeiouAEIOU][A-Za-z]*(?![A-Za-z\u00c0-\u00ff])")};
+    QStringList left;
+    for (auto found = letters.globalMatch(outside); found.hasNext();)
+        if (const QString word = found.next().captured(); word.size() > 1)
+            left << word;
+    return left.join(u' ');
 }
 
 /// All that it says to eyes and ears: labels, lists, tables, tips, placeholders, names, menus.

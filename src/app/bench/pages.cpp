@@ -9,6 +9,8 @@ namespace yes_square::app {
 namespace {
 
 constexpr int most_in_row = 4;
+constexpr int between = 4;            ///< px
+constexpr double room_in_type = 21.1; ///< the least that a panel is broad, in sizes of its type
 
 } // namespace
 
@@ -17,7 +19,7 @@ Pages::Pages(QWidget* parent)
     , buttons_{new QButtonGroup{this}}
     , row_{new QGridLayout}
     , column_{new QVBoxLayout{this}} {
-    row_->setSpacing(4);
+    row_->setSpacing(between);
     column_->setContentsMargins(0, 0, 0, 0);
     column_->setSpacing(8);
     column_->addLayout(row_);
@@ -41,7 +43,15 @@ void Pages::add(QWidget* page, const QString& words, const QString& name) {
 
 void Pages::lay_buttons() {
     const auto offered = static_cast<int>(std::ranges::count(offered_, true));
-    const int rows = (offered + most_in_row - 1) / most_in_row;
+    // As many in a row as the narrowest panel has room for, whatever the language.
+    int widest = 1;
+    for (int i = 0; i < static_cast<int>(pages_.size()); ++i) {
+        buttons_->button(i)->ensurePolished();
+        widest = std::max(widest, buttons_->button(i)->sizeHint().width());
+    }
+    const int room = static_cast<int>(room_in_type * fontInfo().pixelSize());
+    const int in_row = std::clamp((room + between) / (widest + between), 1, most_in_row);
+    const int rows = (offered + in_row - 1) / in_row;
     const int columns = rows > 0 ? (offered + rows - 1) / rows : 1;
     for (int i = 0, at = 0; i < static_cast<int>(pages_.size()); ++i) {
         QAbstractButton* button = buttons_->button(i);
@@ -52,6 +62,11 @@ void Pages::lay_buttons() {
             ++at;
         }
     }
+}
+
+void Pages::showEvent(QShowEvent* event) {
+    lay_buttons(); // the style sheet has its say in how broad they are
+    QWidget::showEvent(event);
 }
 
 void Pages::set_offered(int index, bool offered) {

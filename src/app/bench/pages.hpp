@@ -29,6 +29,9 @@ public:
 signals:
     void page_changed(int index);
 
+protected:
+    void showEvent(QShowEvent* event) override;
+
 private:
     void lay_buttons();
 

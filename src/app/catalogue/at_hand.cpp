@@ -60,7 +60,7 @@ EntriesSpec<MasonryAnchor> anchors() {
     spec.cells = [](const MasonryAnchor& anchor, const Voice& voice) {
         const auto shown = [&](const Quantity& figure) { return text(say(figure, voice)); };
         return QStringList{text(anchor.name),
-                           anchor.in_timber() ? AtHand::tr("bare timber") : text(words(anchor.substrate)),
+                           anchor.in_timber() ? AtHand::tr("bare timber") : core_words(words(anchor.substrate)),
                            shown(stock(anchor.hole_diameter)),
                            shown(stock(anchor.embedment)),
                            shown(quantity(allowable(anchor.tension, anchor.basis, anchor.kind))),

@@ -82,16 +82,16 @@ void StudyPanel::refresh() {
     greatest_->setText(text(say(promise.words, voice)));
     governs_->setText(
         !promise.made ? text(say(promise.why, voice))
-                      : tr("%1 of shelf, limited by %2").arg(shown(capacity.per_metre), text(words(capacity.governs))));
+                      : tr("%1 of shelf, limited by %2").arg(shown(capacity.per_metre), core_words(words(capacity.governs))));
     const auto limit = [&](Governs which, LineMass per_metre) {
         const bool binds = isfinite(per_metre);
-        add_row(limits_, {text(words(which)), binds ? shown(per_metre) : tr("does not bind"),
+        add_row(limits_, {core_words(words(which)), binds ? shown(per_metre) : tr("does not bind"),
                           binds ? shown(capacity.on_all(per_metre)) : QString{}});
     };
     limit(Governs::sag, capacity.by_sag);
     limit(Governs::board, capacity.by_board);
     if (capacity.hanger_unknown)
-        add_row(limits_, {text(words(Governs::hanger)), tr("not known"), QString{}});
+        add_row(limits_, {core_words(words(Governs::hanger)), tr("not known"), QString{}});
     else
         limit(Governs::hanger, capacity.by_hanger);
     limit(Governs::fixing, capacity.by_fixing);
@@ -107,7 +107,7 @@ void StudyPanel::refresh() {
     for (const Stronger& other : study->stronger) {
         auto* button = new QPushButton{tr("%1:\n%2, limited by %3")
                                            .arg(text(say(other.words, voice)), shown(capacity.on_all(other.per_metre)),
-                                                text(words(other.governs))),
+                                                core_words(words(other.governs))),
                                        this};
         button->setProperty("role", "cure");
         button->setMinimumHeight(2 * button->fontMetrics().lineSpacing() + 14); // its words take two lines

@@ -167,8 +167,8 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
                         way_of(shelf).whole(shelf) ? tr("as it comes")
                         : shelf.hollow && way_of(shelf).is_board()
                             ? tr("hollow, skins of %1, %2")
-                                  .arg(shown(stock(shelf.hollow->skin)), text(properties(shelf.material).words))
-                            : text(properties(shelf.material).words),
+                                  .arg(shown(stock(shelf.hollow->skin)), core_words(properties(shelf.material).words))
+                            : core_words(properties(shelf.material).words),
                         shown(quantity(plan.mass)), shown(along(tape, shelf.left)), shown(along(tape, shelf.right())),
                         shown(quantity(shelf.height)), shown(quantity(shelf.underside()))),
                body_type, false);
@@ -215,7 +215,7 @@ void write_shelf(Page& page, const Job& job, const Wall& wall, const WallPlan& w
             tr("What it holds: %1. %2, limited by %3.%4 Makers' instructions and local code come first where they say "
                "less.")
                 .arg(text(say(promise.words, voice)), shown(quantity(floor(capacity->per_metre))),
-                     text(words(capacity->governs)),
+                     core_words(words(capacity->governs)),
                      capacity->from_memory ? tr(" Figures from memory, unchecked.") : QString{}),
             body_type, false);
     for (const CleatPlan& cleat : plan.cleats)

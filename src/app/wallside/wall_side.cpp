@@ -172,7 +172,7 @@ void WallSide::could_not(CouldNot why) {
     const WallMark here = *at;
     const std::string key = tick_key(here, *pass());
     const std::size_t errors = count_checks(bench_.plan(), Severity::error);
-    bench_.edit(tr("Could not: %1").arg(text(words(why))),
+    bench_.edit(tr("Could not: %1").arg(core_words(words(why))),
                 [&](Job& job) { record_could_not(job, bench_.wall()->id, here, key, why, day_.stamp(), {}); });
     told_ = count_checks(bench_.plan(), Severity::error) > errors
                 ? tr("Noted. The plan has a new error: look at it before you go on.")
