@@ -1299,6 +1299,11 @@
             <translation>{0}: vor dem Aufhängen {1} für die Leitung bohren, {2}: {3} von der linken Seite und {4} von der Rückwand</translation>
         </message>
         <message>
+            <location filename="../src/core/feeds/lead.cpp" />
+            <source>1 mm²</source>
+            <translation>1 mm²</translation>
+        </message>
+        <message>
             <location filename="../src/core/feeds/reckon_feed.cpp" />
             <source>Ohm's law; copper by IEC 60028</source>
             <translation>Ohmsches Gesetz; Kupfer nach IEC 60028</translation>
@@ -4111,7 +4116,7 @@
         <message>
             <location filename="../src/core/job/fields.hpp" />
             <source>nobody said</source>
-            <translation>niemand hat es gesagt</translation>
+            <translation>unbekannt</translation>
         </message>
         <message>
             <location filename="../src/core/job/fields.hpp" />
@@ -4879,7 +4884,7 @@
             <translation>Id eines Schranks der Zeile; fehlt es: alle</translation>
         </message>
         <message>
-            <location filename="../src/app/record/book_dialog.cpp" />
+            <location filename="../src/core/job/fields.hpp" />
             <source>Place</source>
             <translation>Stelle</translation>
         </message>
@@ -5781,12 +5786,12 @@
         <message>
             <location filename="../src/core/job/names.cpp" />
             <source>Tape, class I</source>
-            <translation>Bandmaß, Klasse I</translation>
+            <translation>Bandmaß Kl. I</translation>
         </message>
         <message>
             <location filename="../src/core/job/names.cpp" />
             <source>Tape, class II</source>
-            <translation>Bandmaß, Klasse II</translation>
+            <translation>Bandmaß Kl. II</translation>
         </message>
         <message>
             <location filename="../src/core/job/names.cpp" />
@@ -13960,6 +13965,11 @@
         </message>
         <message>
             <location filename="../src/core/sheets/day_drawing.cpp" />
+            <source>waits</source>
+            <translation>wartet</translation>
+        </message>
+        <message>
+            <location filename="../src/core/sheets/day_drawing.cpp" />
             <source>Person {0}</source>
             <translation>Person {0}</translation>
         </message>
@@ -14296,12 +14306,12 @@
         <message>
             <location filename="../src/core/sheets/side_view.cpp" />
             <source>goes at {0}</source>
-            <translation>kommt auf {0}</translation>
+            <translation>kippt bei {0}</translation>
         </message>
         <message>
             <location filename="../src/core/sheets/side_view.cpp" />
             <source>goes where it stands</source>
-            <translation>kommt, wo er steht</translation>
+            <translation>kippt, wo es steht</translation>
         </message>
         <message>
             <location filename="../src/core/sheets/summary.cpp" />
@@ -18020,6 +18030,11 @@
         </message>
         <message>
             <location filename="../src/core/steps/standings.cpp" />
+            <source>1 wall</source>
+            <translation>1 Wand</translation>
+        </message>
+        <message>
+            <location filename="../src/core/steps/standings.cpp" />
             <source>{0} walls</source>
             <translation>{0} Wände</translation>
         </message>
@@ -18065,6 +18080,11 @@
         </message>
         <message>
             <location filename="../src/core/steps/standings.cpp" />
+            <source>1 line</source>
+            <translation>1 Linie</translation>
+        </message>
+        <message>
+            <location filename="../src/core/steps/standings.cpp" />
             <source>{0} lines</source>
             <translation>{0} Linien</translation>
         </message>
@@ -18080,13 +18100,28 @@
         </message>
         <message>
             <location filename="../src/core/steps/standings.cpp" />
+            <source>1 thing</source>
+            <translation>1 Ding</translation>
+        </message>
+        <message>
+            <location filename="../src/core/steps/standings.cpp" />
             <source>{0} things</source>
             <translation>{0} Dinge</translation>
         </message>
         <message>
             <location filename="../src/core/steps/standings.cpp" />
+            <source>1 shelf</source>
+            <translation>1 Bord</translation>
+        </message>
+        <message>
+            <location filename="../src/core/steps/standings.cpp" />
             <source>{0} shelves</source>
             <translation>{0} Borde</translation>
+        </message>
+        <message>
+            <location filename="../src/core/steps/standings.cpp" />
+            <source>1 cabinet</source>
+            <translation>1 Schrank</translation>
         </message>
         <message>
             <location filename="../src/core/steps/standings.cpp" />
@@ -18132,6 +18167,11 @@
             <location filename="../src/core/steps/standings.cpp" />
             <source>nothing to cut</source>
             <translation>nichts zu schneiden</translation>
+        </message>
+        <message>
+            <location filename="../src/core/steps/standings.cpp" />
+            <source>1 part</source>
+            <translation>1 Teil</translation>
         </message>
         <message>
             <location filename="../src/core/steps/standings.cpp" />
@@ -21379,6 +21419,12 @@ Angesehen von ______________________  am ______________   mitgeteilt an ________
             <location filename="../src/app/record/book_dialog.cpp" />
             <source>Job</source>
             <translation>Auftrag</translation>
+        </message>
+        <message>
+            <location filename="../src/app/record/book_dialog.cpp" />
+            <source>Place</source>
+            <comment>of a job</comment>
+            <translation>Ort</translation>
         </message>
         <message>
             <location filename="../src/app/record/book_dialog.cpp" />

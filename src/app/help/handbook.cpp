@@ -15,6 +15,11 @@
 #include <algorithm>
 #include <optional>
 
+/// Resources of a static library are not there until asked for; Qt wants this outside any namespace.
+static void load_pages() {
+    Q_INIT_RESOURCE(handbook);
+}
+
 namespace yes_square::app {
 namespace {
 
@@ -98,6 +103,7 @@ Drawing drawn(const QString& what, const std::string& id, double width, const Vo
 } // namespace
 
 std::vector<HandbookPage> handbook() {
+    load_pages();
     std::vector<HandbookPage> pages;
     const QString english = QStringLiteral(":/handbook/en");
     for (const QString& file : QDir{english}.entryList(QDir::Files, QDir::Name)) {

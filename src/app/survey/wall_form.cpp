@@ -49,7 +49,7 @@ void WallForm::job_rows() {
         tr("Client"), "job-client", [this] { return bench().job().client; },
         [](Job& job, const std::string& typed) { job.client = typed; });
     words(
-        tr("Place"), "job-place", [this] { return bench().job().place; },
+        tr("Place", "of a job"), "job-place", [this] { return bench().job().place; },
         [](Job& job, const std::string& typed) { job.place = typed; });
     choice(
         tr("Read with"), "job-instrument", words_of<Instrument>(),

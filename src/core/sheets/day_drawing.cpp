@@ -62,8 +62,8 @@ public:
             words({left_ - 0.6 * text_, y(who) + 0.95 * text_}, say(person_words(schedule_, who), voice_), Align::right,
                   Ink::figure);
         if (waits_ > 0)
-            words({left_ - 0.6 * text_, y(persons_) + 0.95 * text_}, say(std::string_view{"waits"}, voice_),
-                  Align::right, Ink::figure);
+            words({left_ - 0.6 * text_, y(persons_) + 0.95 * text_}, say(word("waits"), voice_), Align::right,
+                  Ink::figure);
         for (const DayBlock* block : blocks_)
             draw(*block);
         return std::move(drawing_);
