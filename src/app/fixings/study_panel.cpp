@@ -81,8 +81,9 @@ void StudyPanel::refresh() {
     const Promise promise = promise_of(*bench_.shelf(), *bench_.shelf_plan(), capacity);
     greatest_->setText(text(say(promise.words, voice)));
     governs_->setText(
-        !promise.made ? text(say(promise.why, voice))
-                      : tr("%1 of shelf, limited by %2").arg(shown(capacity.per_metre), core_words(words(capacity.governs))));
+        !promise.made
+            ? text(say(promise.why, voice))
+            : tr("%1 of shelf, limited by %2").arg(shown(capacity.per_metre), core_words(words(capacity.governs))));
     const auto limit = [&](Governs which, LineMass per_metre) {
         const bool binds = isfinite(per_metre);
         add_row(limits_, {core_words(words(which)), binds ? shown(per_metre) : tr("does not bind"),
