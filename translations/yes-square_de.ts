@@ -144,6 +144,11 @@
             <translation>Drehpunkt, über der Unterkante</translation>
         </message>
         <message>
+            <location filename="../src/app/notes/scrap_panel.cpp" />
+            <source>fixing</source>
+            <translation>Befestigung</translation>
+        </message>
+        <message>
             <location filename="../src/core/battens/reckon_batten.cpp" />
             <source>Its worst screw is used to</source>
             <translation>Die ungünstigste Schraube ist ausgenutzt zu</translation>
@@ -327,6 +332,11 @@
             <location filename="../src/core/boxes/audit_cabinet.cpp" />
             <source>Join it to its neighbours through the stiles, where it has any</source>
             <translation>Mit den Nachbarn durch die Seiten verbinden, wo er welche hat</translation>
+        </message>
+        <message>
+            <location filename="../src/core/boxes/audit_cabinet.cpp" />
+            <source>found</source>
+            <translation>Befund</translation>
         </message>
         <message>
             <location filename="../src/core/boxes/audit_cabinet.cpp" />
@@ -920,6 +930,11 @@
         </message>
         <message>
             <location filename="../src/core/boxes/reckon_box.cpp" />
+            <source>shelf</source>
+            <translation>Bord</translation>
+        </message>
+        <message>
+            <location filename="../src/core/boxes/reckon_box.cpp" />
             <source>Top, bottom and shelves of {0} are cut to</source>
             <translation>Deckel, Boden und Böden von {0} werden geschnitten auf</translation>
         </message>
@@ -945,6 +960,11 @@
         </message>
         <message>
             <location filename="../src/core/boxes/reckon_box.cpp" />
+            <source>strips</source>
+            <translation>Leisten</translation>
+        </message>
+        <message>
+            <location filename="../src/core/boxes/reckon_box.cpp" />
             <source>Screws in the ends of its strips are used to</source>
             <translation>Die Schrauben an den Enden der Leisten sind ausgenutzt zu</translation>
         </message>
@@ -957,6 +977,11 @@
             <location filename="../src/core/boxes/reckon_box.cpp" />
             <source>screws in one end</source>
             <translation>Schrauben an einem Ende</translation>
+        </message>
+        <message>
+            <location filename="../src/core/boxes/reckon_box.cpp" />
+            <source>depth</source>
+            <translation>Tiefe</translation>
         </message>
         <message>
             <location filename="../src/core/boxes/reckon_box.cpp" />
@@ -980,6 +1005,11 @@
         </message>
         <message>
             <location filename="../src/core/boxes/reckon_box.cpp" />
+            <source>diagonal</source>
+            <translation>Diagonale</translation>
+        </message>
+        <message>
+            <location filename="../src/core/boxes/reckon_box.cpp" />
             <source>Square when both diagonals are</source>
             <translation>Rechtwinklig, wenn beide Diagonalen sind</translation>
         </message>
@@ -1000,6 +1030,11 @@
         </message>
         <message>
             <location filename="../src/core/boxes/reckon_box.cpp" />
+            <source>square</source>
+            <translation>Winkel</translation>
+        </message>
+        <message>
+            <location filename="../src/core/boxes/reckon_box.cpp" />
             <source>Its top stands aside by</source>
             <translation>Oben steht er zur Seite um</translation>
         </message>
@@ -1012,6 +1047,11 @@
             <location filename="../src/core/boxes/reckon_box.cpp" />
             <source>falling diagonal</source>
             <translation>fallende Diagonale</translation>
+        </message>
+        <message>
+            <location filename="../src/app/notes/scrap_panel.cpp" />
+            <source>load</source>
+            <translation>Last</translation>
         </message>
         <message>
             <location filename="../src/core/boxes/reckon_box.cpp" />
@@ -1032,6 +1072,11 @@
             <location filename="../src/core/boxes/reckon_box.cpp" />
             <source>on each</source>
             <translation>auf jedem</translation>
+        </message>
+        <message>
+            <location filename="../src/core/boxes/reckon_box.cpp" />
+            <source>joint</source>
+            <translation>Verbindung</translation>
         </message>
         <message>
             <location filename="../src/core/boxes/reckon_box.cpp" />
@@ -1330,6 +1375,11 @@
         </message>
         <message>
             <location filename="../src/core/feeds/reckon_feed.cpp" />
+            <source>drop</source>
+            <translation>Spannungsfall</translation>
+        </message>
+        <message>
+            <location filename="../src/core/feeds/reckon_feed.cpp" />
             <source>Lost where least arrives, at {0}</source>
             <translation>Verlust an der ungünstigsten Stelle, bei {0}</translation>
         </message>
@@ -1447,11 +1497,6 @@
             <location filename="../src/core/feeds/reckon_feed.cpp" />
             <source>Each driver is rated for at least</source>
             <translation>Jedes Netzteil ist ausgelegt für mindestens</translation>
-        </message>
-        <message>
-            <location filename="../src/app/notes/scrap_panel.cpp" />
-            <source>load</source>
-            <translation>Last</translation>
         </message>
         <message>
             <location filename="../src/core/feeds/reckon_feed.cpp" />
@@ -1674,6 +1719,11 @@
             <translation>ein anderer Grund</translation>
         </message>
         <message>
+            <location filename="../src/app/record/record_panel.cpp" />
+            <source>reading</source>
+            <translation>Messung</translation>
+        </message>
+        <message>
             <location filename="../src/app/layout/shelf_form.cpp" />
             <source>left</source>
             <translation>links</translation>
@@ -1727,6 +1777,11 @@
             <location filename="../src/core/fitting/judge_reading.cpp" />
             <source>{0} is out of level by</source>
             <translation>{0} ist aus der Waage um</translation>
+        </message>
+        <message>
+            <location filename="../src/core/fitting/judge_reading.cpp" />
+            <source>low</source>
+            <translation>zu tief</translation>
         </message>
         <message>
             <location filename="../src/core/fitting/judge_reading.cpp" />
@@ -2257,6 +2312,11 @@
             <location filename="../src/core/fixings/used_working.cpp" />
             <source>when: {0}</source>
             <translation>wann: {0}</translation>
+        </message>
+        <message>
+            <location filename="../src/core/fixings/weigh_fixing.cpp" />
+            <source>EN 1995-1-1 8.2, 8.3, 8.7, EN 338</source>
+            <translation>EN 1995-1-1 8.2, 8.3, 8.7, EN 338</translation>
         </message>
         <message>
             <location filename="../src/core/fixings/weigh_fixing.cpp" />
@@ -5110,6 +5170,31 @@
         </message>
         <message>
             <location filename="../src/core/job/materials.cpp" />
+            <source>EN 622-5</source>
+            <translation>EN 622-5</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/materials.cpp" />
+            <source>EN 312</source>
+            <translation>EN 312</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/materials.cpp" />
+            <source>EN 300</source>
+            <translation>EN 300</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/materials.cpp" />
+            <source>EN 1995-1-1 table 3.2</source>
+            <translation>EN 1995-1-1 Tabelle 3.2</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/materials.cpp" />
+            <source>MDF</source>
+            <translation>MDF</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/materials.cpp" />
             <source>MDF, moisture-resistant</source>
             <translation>MDF, feuchtebeständig</translation>
         </message>
@@ -5122,6 +5207,11 @@
             <location filename="../src/core/job/materials.cpp" />
             <source>Particleboard P5</source>
             <translation>Spanplatte P5</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/materials.cpp" />
+            <source>OSB/3</source>
+            <translation>OSB/3</translation>
         </message>
         <message>
             <location filename="../src/core/job/materials.cpp" />
@@ -5170,13 +5260,28 @@
         </message>
         <message>
             <location filename="../src/core/job/materials.cpp" />
+            <source>#10 wood screw</source>
+            <translation>#10 wood screw</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/materials.cpp" />
             <source>#14 wood screw</source>
             <translation>Holzschraube #14</translation>
         </message>
         <message>
             <location filename="../src/core/job/materials.cpp" />
+            <source>1/4 in coach screw</source>
+            <translation>1/4 in coach screw</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/materials.cpp" />
             <source>5/16 in coach screw</source>
             <translation>Schlüsselschraube 5/16 in</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/materials.cpp" />
+            <source>3/8 in coach screw</source>
+            <translation>3/8 in coach screw</translation>
         </message>
         <message>
             <location filename="../src/core/job/materials.cpp" />
@@ -5200,8 +5305,8 @@
         </message>
         <message>
             <location filename="../src/core/job/materials.cpp" />
-            <source>coach M6</source>
-            <translation>Schlüsselschr. M6</translation>
+            <source>6 mm wood screw</source>
+            <translation>6 mm wood screw</translation>
         </message>
         <message>
             <location filename="../src/core/job/materials.cpp" />
@@ -5210,13 +5315,23 @@
         </message>
         <message>
             <location filename="../src/core/job/materials.cpp" />
-            <source>coach M10</source>
-            <translation>Schlüsselschr. M10</translation>
+            <source>coach M6</source>
+            <translation>Schlüsselschr. M6</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/materials.cpp" />
+            <source>M8 coach screw</source>
+            <translation>M8 coach screw</translation>
         </message>
         <message>
             <location filename="../src/core/job/materials.cpp" />
             <source>M10 coach screw</source>
             <translation>Schlüsselschraube M10</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/materials.cpp" />
+            <source>coach M10</source>
+            <translation>Schlüsselschr. M10</translation>
         </message>
         <message>
             <location filename="../src/core/job/member_words.cpp" />
@@ -5415,8 +5530,23 @@
         </message>
         <message>
             <location filename="../src/core/job/names.cpp" />
+            <source>characteristic, / 3.5</source>
+            <translation>charakteristisch, / 3,5</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names.cpp" />
+            <source>ultimate, / 4 or 5</source>
+            <translation>Bruchlast, / 4 oder 5</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names.cpp" />
             <source>not stated, / 4 or 5</source>
             <translation>nicht angegeben, / 4 oder 5</translation>
+        </message>
+        <message>
+            <location filename="../src/app/practice/practice_dialog.cpp" />
+            <source>wood</source>
+            <translation>Holz</translation>
         </message>
         <message>
             <location filename="../src/core/job/names.cpp" />
@@ -5765,6 +5895,11 @@
         </message>
         <message>
             <location filename="../src/core/job/names.cpp" />
+            <source>metal</source>
+            <translation>Metall</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names.cpp" />
             <source>red dust</source>
             <translation>roter Staub</translation>
         </message>
@@ -5850,6 +5985,11 @@
         </message>
         <message>
             <location filename="../src/core/job/names_of_things.cpp" />
+            <source>exactly</source>
+            <translation>genau</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
             <source>at least</source>
             <translation>mindestens</translation>
         </message>
@@ -5925,6 +6065,11 @@
         </message>
         <message>
             <location filename="../src/core/job/names_of_things.cpp" />
+            <source>frameless</source>
+            <translation>rahmenlos</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
             <source>with a face frame</source>
             <translation>mit Frontrahmen</translation>
         </message>
@@ -5954,6 +6099,11 @@
             <translation>eine Hängeschiene</translation>
         </message>
         <message>
+            <location filename="../src/app/survey/level_page.cpp" />
+            <source>none</source>
+            <translation>keine</translation>
+        </message>
+        <message>
             <location filename="../src/core/job/names_of_things.cpp" />
             <source>hinged left</source>
             <translation>Band links</translation>
@@ -5965,13 +6115,43 @@
         </message>
         <message>
             <location filename="../src/core/job/names_of_things.cpp" />
+            <source>drawers</source>
+            <translation>Schubladen</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
             <source>under the worktop</source>
             <translation>unter der Arbeitsplatte</translation>
         </message>
         <message>
             <location filename="../src/core/job/names_of_things.cpp" />
+            <source>cooling</source>
+            <translation>Kühlgerät</translation>
+        </message>
+        <message>
+            <location filename="../src/app/layout/cut_outs_editor.cpp" />
+            <source>hob</source>
+            <translation>Kochfeld</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
+            <source>hood</source>
+            <translation>Haube</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
             <source>microwave under it</source>
             <translation>Mikrowelle darunter</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
+            <source>oven</source>
+            <translation>Backofen</translation>
+        </message>
+        <message>
+            <location filename="../src/app/layout/cut_outs_editor.cpp" />
+            <source>sink</source>
+            <translation>Becken</translation>
         </message>
         <message>
             <location filename="../src/core/job/names_of_things.cpp" />
@@ -6080,6 +6260,46 @@
         </message>
         <message>
             <location filename="../src/core/job/names_of_things.cpp" />
+            <source>shelves</source>
+            <translation>Böden</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
+            <source>shoes</source>
+            <translation>Schuhe</translation>
+        </message>
+        <message>
+            <location filename="../src/app/layout/run_form.cpp" />
+            <source>open</source>
+            <translation>offen</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
+            <source>shirts</source>
+            <translation>Hemden</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
+            <source>trousers</source>
+            <translation>Hosen</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
+            <source>jackets</source>
+            <translation>Jacken</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
+            <source>dresses</source>
+            <translation>Kleider</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
+            <source>coats</source>
+            <translation>Mäntel</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
             <source>all alike</source>
             <translation>alle gleich</translation>
         </message>
@@ -6144,6 +6364,11 @@
             <translation>nicht bekannt</translation>
         </message>
         <message>
+            <location filename="../src/app/practice/practice_dialog.cpp" />
+            <source>nothing</source>
+            <translation>nichts</translation>
+        </message>
+        <message>
             <location filename="../src/core/job/names_of_things.cpp" />
             <source>screws through its frame</source>
             <translation>Schrauben durch den Rahmen</translation>
@@ -6152,6 +6377,11 @@
             <location filename="../src/core/job/names_of_things.cpp" />
             <source>angle brackets on top</source>
             <translation>Winkel obenauf</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
+            <source>straps</source>
+            <translation>Gurte</translation>
         </message>
         <message>
             <location filename="../src/core/job/names_of_things.cpp" />
@@ -6215,6 +6445,11 @@
         </message>
         <message>
             <location filename="../src/core/job/names_of_things.cpp" />
+            <source>mitred</source>
+            <translation>auf Gehrung</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
             <source>in a rebate</source>
             <translation>in einem Falz</translation>
         </message>
@@ -6250,6 +6485,11 @@
         </message>
         <message>
             <location filename="../src/core/job/names_of_things.cpp" />
+            <source>leg</source>
+            <translation>Stütze</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
             <source>strip on the left wall</source>
             <translation>Leiste an der linken Wand</translation>
         </message>
@@ -6259,9 +6499,29 @@
             <translation>Leiste an der rechten Wand</translation>
         </message>
         <message>
+            <location filename="../src/app/sheets/furniture_sheets.cpp" />
+            <source>rod</source>
+            <translation>Stange</translation>
+        </message>
+        <message>
             <location filename="../src/core/job/names_of_things.cpp" />
             <source>angled screw</source>
             <translation>Schrägschraube</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
+            <source>sheet</source>
+            <translation>Platte</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
+            <source>plank</source>
+            <translation>Brett</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
+            <source>strip</source>
+            <translation>Leiste</translation>
         </message>
         <message>
             <location filename="../src/app/catalogue/at_hand.cpp" />
@@ -6272,6 +6532,21 @@
             <location filename="../src/core/job/names_of_things.cpp" />
             <source>handle channel</source>
             <translation>Griffprofil</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
+            <source>worktop</source>
+            <translation>Arbeitsplatte</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
+            <source>plinth</source>
+            <translation>Sockel</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/names_of_things.cpp" />
+            <source>packer</source>
+            <translation>Unterlage</translation>
         </message>
         <message>
             <location filename="../src/core/job/names_of_things.cpp" />
@@ -6337,11 +6612,6 @@
             <location filename="../src/app/record/record_panel.cpp" />
             <source>note</source>
             <translation>Notiz</translation>
-        </message>
-        <message>
-            <location filename="../src/app/record/record_panel.cpp" />
-            <source>reading</source>
-            <translation>Messung</translation>
         </message>
         <message>
             <location filename="../src/core/job/names_of_things.cpp" />
@@ -8575,6 +8845,11 @@
         </message>
         <message>
             <location filename="../src/core/job/shelf_fields.hpp" />
+            <source>air</source>
+            <translation>Luft</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/shelf_fields.hpp" />
             <source>Its left edge from the board's left end</source>
             <translation>Die linke Kante vom linken Ende des Bretts</translation>
         </message>
@@ -8862,6 +9137,11 @@
             <location filename="../src/core/job/shelf_fields.hpp" />
             <source>The bar in the shelf stands this far off the bar in the wall</source>
             <translation>Der Bolzen im Bord steht so weit neben dem in der Wand</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/shelf_fields.hpp" />
+            <source>straight</source>
+            <translation>gerade</translation>
         </message>
         <message>
             <location filename="../src/core/job/shelf_fields.hpp" />
@@ -9440,6 +9720,11 @@
         </message>
         <message>
             <location filename="../src/core/job/shelf_fields.hpp" />
+            <source>reckoned</source>
+            <translation>berechnet</translation>
+        </message>
+        <message>
+            <location filename="../src/core/job/shelf_fields.hpp" />
             <source>Goods</source>
             <translation>Lasten</translation>
         </message>
@@ -9844,7 +10129,7 @@
             <translation>Der Befestigungen unter der Oberkante</translation>
         </message>
         <message>
-            <location filename="../src/core/job/storage_fields.hpp" />
+            <location filename="../src/app/layout/found_screws.cpp" />
             <source>Below its top</source>
             <translation>Unter der Oberkante</translation>
         </message>
@@ -10925,6 +11210,11 @@
         </message>
         <message>
             <location filename="../src/core/lines/room_lines.cpp" />
+            <source>line</source>
+            <translation>Linie</translation>
+        </message>
+        <message>
+            <location filename="../src/core/lines/room_lines.cpp" />
             <source>{0} above the finished floor</source>
             <translation>{0} über dem Fertigfußboden</translation>
         </message>
@@ -11550,8 +11840,18 @@
         </message>
         <message>
             <location filename="../src/core/pocket/pocket_sheet.cpp" />
+            <source>of</source>
+            <translation>von</translation>
+        </message>
+        <message>
+            <location filename="../src/core/pocket/pocket_sheet.cpp" />
             <source>Held to its mark, through its own hole</source>
             <translation>An den Riss gehalten, durch das eigene Loch</translation>
+        </message>
+        <message>
+            <location filename="../src/core/pocket/pocket_sheet.cpp" />
+            <source>stop</source>
+            <translation>halt</translation>
         </message>
         <message>
             <location filename="../src/core/pocket/pocket_sheet.cpp" />
@@ -12005,6 +12305,11 @@
         </message>
         <message>
             <location filename="../src/core/reckon/reckon_survey.cpp" />
+            <source>stud</source>
+            <translation>Ständer</translation>
+        </message>
+        <message>
+            <location filename="../src/core/reckon/reckon_survey.cpp" />
             <source>Stud {0}, {1}: its middle from the reference end</source>
             <translation>Ständer {0}, {1}: seine Mitte vom Bezugsende</translation>
         </message>
@@ -12207,6 +12512,11 @@
             <location filename="../src/core/reckon/reckon_survey.cpp" />
             <source>No triangle has the sides read in the right-hand corner: across must be more than {0} and less than {1}. It is taken as square</source>
             <translation>Kein Dreieck hat die in der rechten Ecke gemessenen Seiten: quer muss mehr als {0} und weniger als {1} sein. Sie gilt als rechtwinklig</translation>
+        </message>
+        <message>
+            <location filename="../src/core/reckon/reckon_survey.cpp" />
+            <source>corner</source>
+            <translation>Ecke</translation>
         </message>
         <message>
             <location filename="../src/core/reckon/reckon_survey.cpp" />
@@ -13585,8 +13895,18 @@
         </message>
         <message>
             <location filename="../src/core/runs/run_workings.cpp" />
+            <source>tally</source>
+            <translation>Summe</translation>
+        </message>
+        <message>
+            <location filename="../src/core/runs/run_workings.cpp" />
             <source>The run's units side by side</source>
             <translation>Die Schränke der Zeile nebeneinander</translation>
+        </message>
+        <message>
+            <location filename="../src/core/runs/run_workings.cpp" />
+            <source>slack</source>
+            <translation>Spiel</translation>
         </message>
         <message>
             <location filename="../src/core/runs/run_workings.cpp" />
@@ -13700,6 +14020,11 @@
         </message>
         <message>
             <location filename="../src/core/runs/run_workings.cpp" />
+            <source>screw</source>
+            <translation>Schraube</translation>
+        </message>
+        <message>
+            <location filename="../src/core/runs/run_workings.cpp" />
             <source>Screw for {0}: at least</source>
             <translation>Schraube für {0}: mindestens</translation>
         </message>
@@ -13735,6 +14060,11 @@
         </message>
         <message>
             <location filename="../src/core/runs/run_workings.cpp" />
+            <source>lift</source>
+            <translation>Heben</translation>
+        </message>
+        <message>
+            <location filename="../src/core/runs/run_workings.cpp" />
             <source>{0} to lift, doors off</source>
             <translation>{0} beim Heben, Türen ab</translation>
         </message>
@@ -13747,6 +14077,11 @@
             <location filename="../src/core/runs/run_workings.cpp" />
             <source>one person above the shoulder</source>
             <translation>eine Person über der Schulter</translation>
+        </message>
+        <message>
+            <location filename="../src/core/runs/run_workings.cpp" />
+            <source>feet</source>
+            <translation>Füße</translation>
         </message>
         <message>
             <location filename="../src/core/runs/run_workings.cpp" />
@@ -13767,6 +14102,11 @@
             <location filename="../src/core/runs/run_workings.cpp" />
             <source>Foot at {0}: {1}</source>
             <translation>Fuß bei {0}: {1}</translation>
+        </message>
+        <message>
+            <location filename="../src/core/runs/run_workings.cpp" />
+            <source>join</source>
+            <translation>Verbund</translation>
         </message>
         <message>
             <location filename="../src/core/runs/run_workings.cpp" />
@@ -14449,6 +14789,11 @@
             <translation>{0} Fehler, {1} Warnungen, {2} Hinweise</translation>
         </message>
         <message>
+            <location filename="../src/core/sheets/support_drawing.cpp" />
+            <source>down</source>
+            <translation>abwärts</translation>
+        </message>
+        <message>
             <location filename="../src/core/sheets/survey_layer.cpp" />
             <source>Probe at {0}</source>
             <translation>Prüfstich bei {0}</translation>
@@ -15092,6 +15437,11 @@
             <location filename="../src/core/shelves/on_hidden_rods.cpp" />
             <source>One rod more</source>
             <translation>Ein Bolzen mehr</translation>
+        </message>
+        <message>
+            <location filename="../src/core/shelves/on_hidden_rods.cpp" />
+            <source>underside</source>
+            <translation>Unterseite</translation>
         </message>
         <message>
             <location filename="../src/core/shelves/on_hidden_rods.cpp" />
@@ -16634,11 +16984,6 @@
             <translation>Anker für geübte Hände</translation>
         </message>
         <message>
-            <location filename="../src/app/practice/practice_dialog.cpp" />
-            <source>nothing</source>
-            <translation>nichts</translation>
-        </message>
-        <message>
             <location filename="../src/core/shelves/shelf_study.cpp" />
             <source>the sag</source>
             <translation>die Durchbiegung</translation>
@@ -16780,6 +17125,11 @@
         </message>
         <message>
             <location filename="../src/core/shelves/shelf_workings.cpp" />
+            <source>goods</source>
+            <translation>Lasten</translation>
+        </message>
+        <message>
+            <location filename="../src/core/shelves/shelf_workings.cpp" />
             <source>{0}, at {1} of the shelf</source>
             <translation>{0}, bei {1} des Bords</translation>
         </message>
@@ -16805,23 +17155,18 @@
         </message>
         <message>
             <location filename="../src/core/shelves/shelf_workings.cpp" />
-            <source>goods</source>
-            <translation>Lasten</translation>
-        </message>
-        <message>
-            <location filename="../src/core/shelves/shelf_workings.cpp" />
             <source>the board itself</source>
             <translation>das Brett selbst</translation>
         </message>
         <message>
             <location filename="../src/core/shelves/shelf_workings.cpp" />
-            <source>Arm of the bracket: at least</source>
-            <translation>Arm der Konsole: mindestens</translation>
+            <source>arm</source>
+            <translation>Arm</translation>
         </message>
         <message>
             <location filename="../src/core/shelves/shelf_workings.cpp" />
-            <source>depth</source>
-            <translation>Tiefe</translation>
+            <source>Arm of the bracket: at least</source>
+            <translation>Arm der Konsole: mindestens</translation>
         </message>
         <message>
             <location filename="../src/core/shelves/shelf_workings.cpp" />
@@ -16837,6 +17182,11 @@
             <location filename="../src/core/shelves/shelf_workings.cpp" />
             <source>This one: {0}</source>
             <translation>Dieser: {0}</translation>
+        </message>
+        <message>
+            <location filename="../src/core/shelves/shelf_workings.cpp" />
+            <source>level</source>
+            <translation>Waage</translation>
         </message>
         <message>
             <location filename="../src/core/shelves/shelf_workings.cpp" />
@@ -16875,13 +17225,13 @@
         </message>
         <message>
             <location filename="../src/core/shelves/shelf_workings.cpp" />
-            <source>Even spaces</source>
-            <translation>Gleiche Abstände</translation>
+            <source>spacing</source>
+            <translation>Abstand</translation>
         </message>
         <message>
             <location filename="../src/core/shelves/shelf_workings.cpp" />
-            <source>shelf</source>
-            <translation>Bord</translation>
+            <source>Even spaces</source>
+            <translation>Gleiche Abstände</translation>
         </message>
         <message>
             <location filename="../src/core/shelves/shelf_workings.cpp" />
@@ -17035,6 +17385,11 @@
         </message>
         <message>
             <location filename="../src/core/shelves/shelf_workings.cpp" />
+            <source>cleat</source>
+            <translation>Leiste</translation>
+        </message>
+        <message>
+            <location filename="../src/core/shelves/shelf_workings.cpp" />
             <source>The {0} strip, {1} long, {2} screws: its worst is used to</source>
             <translation>Die Leiste {0}, {1} lang, {2} Schrauben: die ungünstigste ist ausgenutzt zu</translation>
         </message>
@@ -17067,6 +17422,11 @@
             <location filename="../src/core/shelves/shelf_workings.cpp" />
             <source>packing behind a bracket, left to right</source>
             <translation>Unterlage hinter einer Konsole, von links nach rechts</translation>
+        </message>
+        <message>
+            <location filename="../src/core/shelves/shelf_workings.cpp" />
+            <source>sag</source>
+            <translation>Durchbiegung</translation>
         </message>
         <message>
             <location filename="../src/core/shelves/shelf_workings.cpp" />
@@ -17122,6 +17482,11 @@
             <location filename="../src/core/shelves/shelf_workings.cpp" />
             <source>its back lies on its strip, so that it sags {0} times what it would without</source>
             <translation>die Hinterkante liegt auf ihrer Leiste, also biegt es sich das {0}-fache dessen durch, was es ohne täte</translation>
+        </message>
+        <message>
+            <location filename="../src/core/shelves/shelf_workings.cpp" />
+            <source>shelf screw</source>
+            <translation>Bodenschraube</translation>
         </message>
         <message>
             <location filename="../src/core/shelves/shelf_workings.cpp" />
@@ -17345,6 +17710,11 @@
         </message>
         <message>
             <location filename="../src/core/stability/piece_words.cpp" />
+            <source>case</source>
+            <translation>Fall</translation>
+        </message>
+        <message>
+            <location filename="../src/core/stability/piece_words.cpp" />
             <source>{0}: what is left over to hold it</source>
             <translation>{0}: was übrig ist, um es zu halten</translation>
         </message>
@@ -17395,6 +17765,11 @@
         </message>
         <message>
             <location filename="../src/core/stability/piece_words.cpp" />
+            <source>restraint</source>
+            <translation>Kippsicherung</translation>
+        </message>
+        <message>
+            <location filename="../src/core/stability/piece_words.cpp" />
             <source>What holds it must bear, all together</source>
             <translation>Was es hält, muss zusammen tragen</translation>
         </message>
@@ -17432,6 +17807,11 @@
             <location filename="../src/core/stability/piece_words.cpp" />
             <source>never less than nothing</source>
             <translation>nie weniger als nichts</translation>
+        </message>
+        <message>
+            <location filename="../src/core/stability/piece_words.cpp" />
+            <source>each</source>
+            <translation>je</translation>
         </message>
         <message>
             <location filename="../src/core/stability/piece_words.cpp" />
@@ -18560,6 +18940,16 @@
         </message>
         <message>
             <location filename="../src/core/storage/system_words.cpp" />
+            <source>bay</source>
+            <translation>Feld</translation>
+        </message>
+        <message>
+            <location filename="../src/core/storage/system_words.cpp" />
+            <source>widths</source>
+            <translation>Breiten</translation>
+        </message>
+        <message>
+            <location filename="../src/core/storage/system_words.cpp" />
             <source>Left for the bays of {0}</source>
             <translation>Für die Felder von {0} bleiben</translation>
         </message>
@@ -18572,11 +18962,6 @@
             <location filename="../src/core/storage/system_words.cpp" />
             <source>panels</source>
             <translation>Wände</translation>
-        </message>
-        <message>
-            <location filename="../src/core/storage/system_words.cpp" />
-            <source>each</source>
-            <translation>je</translation>
         </message>
         <message>
             <location filename="../src/core/storage/system_words.cpp" />
@@ -18597,11 +18982,6 @@
             <location filename="../src/core/storage/system_words.cpp" />
             <source>Rod {0} is cut to</source>
             <translation>Stange {0} wird geschnitten auf</translation>
-        </message>
-        <message>
-            <location filename="../src/core/storage/system_words.cpp" />
-            <source>bay</source>
-            <translation>Feld</translation>
         </message>
         <message>
             <location filename="../src/core/storage/system_words.cpp" />
@@ -18662,6 +19042,11 @@
             <location filename="../src/core/storage/system_words.cpp" />
             <source>it also keeps the bay from tipping: {0} in all</source>
             <translation>sie bewahrt das Feld auch vor dem Kippen: zusammen {0}</translation>
+        </message>
+        <message>
+            <location filename="../src/core/storage/system_words.cpp" />
+            <source>plumb</source>
+            <translation>Lot</translation>
         </message>
         <message>
             <location filename="../src/core/storage/system_words.cpp" />
@@ -19209,11 +19594,6 @@
             <translation>Wo der Staub grau wird und der Bohrer leicht läuft, ist eine Fuge: das Loch in den Ziegel versetzen</translation>
         </message>
         <message>
-            <location filename="../src/app/survey/level_page.cpp" />
-            <source>none</source>
-            <translation>keine</translation>
-        </message>
-        <message>
             <location filename="../src/core/versions/merge_jobs.cpp" />
             <source>{0} entries</source>
             <translation>{0} Einträge</translation>
@@ -19377,6 +19757,21 @@
             <location filename="../src/app/notes/checks_panel.cpp" />
             <source>Put right</source>
             <translation>Beheben</translation>
+        </message>
+        <message>
+            <location filename="../src/app/notes/checks_panel.cpp" />
+            <source>This can fall, tip, miss its hold or not fit: put it right before a hole is made. Each button below is one way to put it right; nothing is changed until it is pressed.</source>
+            <translation>Das kann fallen, kippen, keinen Halt finden oder nicht passen: in Ordnung bringen, bevor ein Loch gebohrt wird. Jeder Knopf darunter ist ein Weg dazu; nichts ändert sich, bis er gedrückt wird.</translation>
+        </message>
+        <message>
+            <location filename="../src/app/notes/checks_panel.cpp" />
+            <source>This may go wrong, or is not known well enough to say: look at it and decide. Each button below is one way to put it right; nothing is changed until it is pressed.</source>
+            <translation>Das kann schiefgehen oder ist nicht gut genug bekannt, um es zu sagen: ansehen und entscheiden. Jeder Knopf darunter ist ein Weg, es in Ordnung zu bringen; nichts ändert sich, bis er gedrückt wird.</translation>
+        </message>
+        <message>
+            <location filename="../src/app/notes/checks_panel.cpp" />
+            <source>Good to know at the wall; nothing has to be done.</source>
+            <translation>Gut zu wissen an der Wand; zu tun ist nichts.</translation>
         </message>
         <message>
             <location filename="../src/app/layout/found_screws.cpp" />
@@ -19784,6 +20179,31 @@
             <translation>Die Breite teilen</translation>
         </message>
         <message>
+            <location filename="../src/app/layout/found_screws.cpp" />
+            <source>A screw</source>
+            <translation>Eine Schraube</translation>
+        </message>
+        <message>
+            <location filename="../src/app/layout/found_screws.cpp" />
+            <source>From its left</source>
+            <translation>Von seiner linken</translation>
+        </message>
+        <message>
+            <location filename="../src/app/layout/found_screws.cpp" />
+            <source>counts</source>
+            <translation>zählt</translation>
+        </message>
+        <message>
+            <location filename="../src/app/layout/found_screws.cpp" />
+            <source>does not count</source>
+            <translation>zählt nicht</translation>
+        </message>
+        <message>
+            <location filename="../src/app/layout/found_screws.cpp" />
+            <source>%1 across, %2 down, %3: %4, %5</source>
+            <translation>%1 seitlich, %2 abwärts, %3: %4, %5</translation>
+        </message>
+        <message>
             <location filename="../src/app/layout/shelf_parts.cpp" />
             <source>may be used</source>
             <translation>darf genutzt werden</translation>
@@ -19932,11 +20352,6 @@
             <location filename="../src/app/notes/scrap_panel.cpp" />
             <source>Bay %1:</source>
             <translation>Feld %1:</translation>
-        </message>
-        <message>
-            <location filename="../src/app/notes/scrap_panel.cpp" />
-            <source>fixing</source>
-            <translation>Befestigung</translation>
         </message>
         <message>
             <location filename="../src/app/notes/scrap_panel.cpp" />
@@ -21723,16 +22138,6 @@ Angesehen von ______________________  am ______________   mitgeteilt an ________
         </message>
         <message>
             <location filename="../src/app/layout/cut_outs_editor.cpp" />
-            <source>sink</source>
-            <translation>Becken</translation>
-        </message>
-        <message>
-            <location filename="../src/app/layout/cut_outs_editor.cpp" />
-            <source>hob</source>
-            <translation>Kochfeld</translation>
-        </message>
-        <message>
-            <location filename="../src/app/layout/cut_outs_editor.cpp" />
             <source>notch for a pipe or a post</source>
             <translation>Ausklinkung für ein Rohr oder einen Pfosten</translation>
         </message>
@@ -22466,11 +22871,6 @@ Angesehen von ______________________  am ______________   mitgeteilt an ________
         </message>
         <message>
             <location filename="../src/app/sheets/finding_sheet.cpp" />
-            <source>From its left</source>
-            <translation>Von seiner linken</translation>
-        </message>
-        <message>
-            <location filename="../src/app/sheets/finding_sheet.cpp" />
             <source>Counts</source>
             <translation>Zählt</translation>
         </message>
@@ -22813,11 +23213,6 @@ Angesehen von ______________________  am ______________   mitgeteilt an ________
             <location filename="../src/app/sheets/furniture_sheets.cpp" />
             <source>pins in hole %1 from the foot</source>
             <translation>Träger in Loch %1 vom Fuß</translation>
-        </message>
-        <message>
-            <location filename="../src/app/sheets/furniture_sheets.cpp" />
-            <source>rod</source>
-            <translation>Stange</translation>
         </message>
         <message>
             <location filename="../src/app/sheets/furniture_sheets.cpp" />
@@ -24842,11 +25237,6 @@ Angesehen von ______________________  am ______________   mitgeteilt an ________
         </message>
         <message>
             <location filename="../src/app/practice/practice_dialog.cpp" />
-            <source>wood</source>
-            <translation>Holz</translation>
-        </message>
-        <message>
-            <location filename="../src/app/practice/practice_dialog.cpp" />
             <source>At %1. %2</source>
             <translation>Bei %1. %2</translation>
         </message>
@@ -25099,11 +25489,6 @@ Angesehen von ______________________  am ______________   mitgeteilt an ________
             <location filename="../src/app/layout/run_form.cpp" />
             <source>a place</source>
             <translation>eine Stelle</translation>
-        </message>
-        <message>
-            <location filename="../src/app/layout/run_form.cpp" />
-            <source>open</source>
-            <translation>offen</translation>
         </message>
         <message>
             <location filename="../src/app/layout/run_form.cpp" />

@@ -60,9 +60,9 @@ _yes_square_cli() {
             import) options+=" --to --survey --dxf --wall --units --packing-list --pocket --json" ;;
             book) options+=" --folder --kind --from --until --json" ;;
             compare) options+=" --json --unit" ;;
-            merge) options+=" --to --take-theirs" ;;
-            bundle) options+=" --to --with" ;;
-            unbundle) options+=" --to" ;;
+            merge) options+=" --to --take-theirs --json" ;;
+            bundle) options+=" --to --with --json" ;;
+            unbundle) options+=" --to --json" ;;
             schema) options+=" --plan" ;;
         esac
         COMPREPLY=($(compgen -W "$options" -- "$cur"))

@@ -23,11 +23,6 @@ namespace {
 
 using Json = nlohmann::ordered_json;
 
-int fail(const std::string& message) {
-    std::cerr << message << "\n";
-    return bad_input;
-}
-
 Wall* find_wall(Job& job, const std::string& name) {
     const auto found =
         std::ranges::find_if(job.walls, [&](const Wall& wall) { return wall.id == name || wall.name == name; });
@@ -74,7 +69,7 @@ int export_files(const ExportWanted& wanted) {
 int import_files(const ImportWanted& wanted) {
     const std::string to = wanted.to.empty() ? wanted.job : wanted.to;
     if (wanted.as_json && to == standard_stream)
-        return fail("--json and the job both want standard output: give --to a file's name");
+        return fail(both_want_output);
     Json taken{{"format", "yes-square import"}, {"version", 1}, {"job", to}};
     auto job = load(wanted.job);
     if (!job)

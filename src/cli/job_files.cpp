@@ -17,6 +17,11 @@ std::string shown(const std::string& path) {
 
 } // namespace
 
+int fail(const std::string& message) {
+    std::cerr << message << "\n";
+    return bad_input;
+}
+
 std::optional<std::string> read_text(const std::string& path) {
     std::ifstream file;
     if (path != standard_stream)

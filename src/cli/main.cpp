@@ -88,16 +88,18 @@ int main(int argc, char** argv) {
     merged->add_option("THEIRS", merge.theirs, "The other copy")->required();
     merged->add_option("--to", merge.to, "Write the job there instead of over MINE; -: to standard output");
     merged->add_flag("--take-theirs", merge.take_theirs, "Where they collide the other copy's figures are taken");
-    std::string bundle;
-    std::vector<std::string> packed;
+    merged->add_flag("--json", merge.as_json, "Tell where they collided as JSON");
+    cli::BundleWanted bundle;
     CLI::App* bundled = app.add_subcommand("bundle", "Put a job, its photos and sheets into one zip file");
-    job_of(bundled, path);
-    bundled->add_option("--to", bundle, "The file to write, such as harbour-lane.yesq.zip")->required();
-    bundled->add_option("--with", packed, "Files to put into it too, as printed sheets");
-    std::string folder;
+    job_of(bundled, bundle.job);
+    bundled->add_option("--to", bundle.to, "The file to write, such as harbour-lane.yesq.zip")->required();
+    bundled->add_option("--with", bundle.files, "Files to put into it too, as printed sheets");
+    bundled->add_flag("--json", bundle.as_json, "Tell what was written as JSON");
+    cli::UnbundleWanted unbundle;
     CLI::App* unbundled = app.add_subcommand("unbundle", "Unpack a bundle into a folder that is not there yet");
-    unbundled->add_option("BUNDLE", bundle, "A bundle")->required();
-    unbundled->add_option("--to", folder, "The folder, which is made")->required();
+    unbundled->add_option("BUNDLE", unbundle.bundle, "A bundle")->required();
+    unbundled->add_option("--to", unbundle.folder, "The folder, which is made")->required();
+    unbundled->add_flag("--json", unbundle.as_json, "Tell what was unpacked as JSON");
 
     CLI::App* schema = app.add_subcommand("schema", "Print the JSON Schema of a job file");
     bool of_plan = false;
@@ -126,9 +128,9 @@ int main(int argc, char** argv) {
         if (merged->parsed())
             return cli::merge_files(merge);
         if (bundled->parsed())
-            return cli::bundle_files(path, bundle, packed);
+            return cli::bundle_files(bundle);
         if (unbundled->parsed())
-            return cli::unbundle_file(bundle, folder);
+            return cli::unbundle_file(unbundle);
         if (schema->parsed()) {
             std::cout << (of_plan ? embedded::plan_schema_json : std::string_view{job_schema()});
             return 0;

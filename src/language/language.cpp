@@ -10,6 +10,7 @@
 #include <mutex>
 #include <set>
 #include <string_view>
+#include <utility>
 
 namespace yes_square {
 
@@ -161,9 +162,10 @@ void speak(const QString& code) {
     }
 }
 
-std::vector<std::string> missed_words() {
+std::vector<std::string> take_missed_words() {
     const std::scoped_lock guard{missed().lock};
-    return {missed().words.begin(), missed().words.end()};
+    const std::set<std::string> words = std::exchange(missed().words, {});
+    return {words.begin(), words.end()};
 }
 
 QString spoken() {

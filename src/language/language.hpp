@@ -45,8 +45,8 @@ private:
     const void* before_;
 };
 
-/// What was asked for in a language other than English and had no word in it, since the program began.
-std::vector<std::string> missed_words();
+/// What was asked for in a language other than English and had no word in it, since this was last asked.
+std::vector<std::string> take_missed_words();
 
 /// The core's patterns and words in what is spoken, with lengths in this unit.
 Voice voice(Unit unit);

@@ -6,6 +6,7 @@
 #include "driven_window.hpp"
 #include "language/language.hpp"
 
+#include <QFrame>
 #include <QRegularExpression>
 #include <QTextBlock>
 #include <functional>
@@ -94,6 +95,22 @@ TEST_CASE("every field of a form says what it asks", "[app][help]") {
     for (const std::string& name : silent)
         UNSCOPED_INFO(name);
     CHECK(silent.empty());
+}
+
+TEST_CASE("every check says how serious it is and what its buttons do", "[app][help]") {
+    DrivenWindow driven;
+    driven.open_demo();
+    driven.press("show-checks");
+    QTest::qWait(20);
+    std::set<QString> told;
+    for (const QFrame* card : driven.window.findChild<QWidget*>(QStringLiteral("checks"))->findChildren<QFrame*>())
+        if (card->property("role") == "card") {
+            CHECK_FALSE(card->whatsThis().isEmpty());
+            if (card->property("severity") == "error")
+                CHECK(card->whatsThis().contains(QStringLiteral("fall")));
+            told.insert(card->whatsThis());
+        }
+    CHECK(told.size() >= 2);
 }
 
 TEST_CASE("the first job goes from an empty window to the first tick, and looks at each step", "[app][help]") {

@@ -100,7 +100,7 @@ TEST_CASE("help and version are given", "[cli]") {
 TEST_CASE("another language is spoken where it is asked for, before the command and after it", "[cli][language]") {
     const Run after = run("reckon --lang de " + demo);
     CHECK(after.code == 0);
-    CHECK(after.said.find("Konsole 1 bei 463 mm, nachgewiesener Ständer") != std::string::npos);
+    CHECK(after.said.find("Konsole 1 bei 463 mm, nachgew. Ständer") != std::string::npos);
     CHECK(after.said.find("Fehler: Konsole 2 hängt an einem angenommenen Ständer") != std::string::npos);
     CHECK(after.said.find("Abhilfe: ") != std::string::npos);
     CHECK(run("--lang de reckon " + demo).said == after.said);
@@ -300,6 +300,14 @@ TEST_CASE("two versions are compared, two copies merged, and a bundle made and u
     std::ifstream again{folder / "merged.yesq"};
     job = json::parse(again);
     CHECK(height(job) == 1710);
+    const std::string three = shared + " " + mine + " " + theirs;
+    const json collided =
+        json::parse(run("merge --json --to " + (folder / "m.yesq") + " " + three, "2>/dev/null").said);
+    REQUIRE(collided["collisions"].size() == 1);
+    CHECK(collided["collisions"][0]["mine"] == "1700 mm");
+    CHECK(collided["collisions"][0]["theirs"] == "1710 mm");
+    CHECK(collided["collisions"][0]["took"] == "mine");
+    CHECK(run("merge --json --to - " + three).code == 2); // two things cannot both have the output
 
     CHECK(run("bundle --to " + (folder / "one.yesq.zip") + " --with " + mine + " -- " + theirs).code == 0);
     const Run unpacked = run("unbundle --to " + (folder / "out") + " " + (folder / "one.yesq.zip"));
@@ -308,4 +316,11 @@ TEST_CASE("two versions are compared, two copies merged, and a bundle made and u
     CHECK(std::filesystem::exists(folder / "out/sheets/mine.yesq"));
     CHECK(run("compare " + theirs + " " + (folder / "out/theirs.yesq")).code == 0);
     CHECK(run("unbundle --to " + (folder / "two") + " " + demo).code == 2);
+    const json packed =
+        json::parse(run("bundle --json --to " + (folder / "2.yesq.zip") + " " + theirs, "2>/dev/null").said);
+    CHECK(packed["bundle"] == folder / "2.yesq.zip");
+    const json there =
+        json::parse(run("unbundle --json --to " + (folder / "two") + " " + (folder / "one.yesq.zip")).said);
+    CHECK(there["job"] == folder / "two/theirs.yesq");
+    CHECK(there["files"].size() == 1);
 }

@@ -37,10 +37,10 @@ public:
 
     /// As broad as its longest word.
     QSize minimumSizeHint() const override {
-        int longest = 0;
+        int broadest = 0;
         for (const QString& word : words_.split(u' '))
-            longest = std::max(longest, fontMetrics().horizontalAdvance(word));
-        return {longest + beside_words, QToolButton::sizeHint().height()};
+            broadest = std::max(broadest, fontMetrics().horizontalAdvance(word));
+        return {broadest + beside_words, QToolButton::sizeHint().height()};
     }
     QSize sizeHint() const override {
         return {fontMetrics().horizontalAdvance(words_) + beside_words, QToolButton::sizeHint().height()};

@@ -28,6 +28,24 @@ QString severity_words(Severity severity) {
     return {};
 }
 
+/// How sure it is and what is to be done, for who asks what a card is.
+QString severity_explained(Severity severity) {
+    switch (severity) {
+    case Severity::error:
+        return QCoreApplication::translate(
+            "ChecksPanel",
+            "This can fall, tip, miss its hold or not fit: put it right before a hole is made. Each button "
+            "below is one way to put it right; nothing is changed until it is pressed.");
+    case Severity::warning:
+        return QCoreApplication::translate(
+            "ChecksPanel", "This may go wrong, or is not known well enough to say: look at it and decide. Each button "
+                           "below is one way to put it right; nothing is changed until it is pressed.");
+    case Severity::note:
+        return QCoreApplication::translate("ChecksPanel", "Good to know at the wall; nothing has to be done.");
+    }
+    return {};
+}
+
 } // namespace
 
 ChecksPanel::ChecksPanel(Workbench& bench, QWidget* parent)
@@ -118,6 +136,7 @@ QWidget* ChecksPanel::card(const OwnedCheck& owned) {
     const Check& check = *owned.check;
     auto* frame = new QFrame;
     frame->setProperty("role", "card");
+    frame->setWhatsThis(severity_explained(check.severity));
     auto* column = new QVBoxLayout{frame};
     column->setContentsMargins(8, 5, 8, 6);
     column->setSpacing(4);

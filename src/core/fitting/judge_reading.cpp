@@ -184,7 +184,7 @@ private:
 
     void level() {
         const Length span = across() ? work_.right - work_.left : work_.depth;
-        sloped(span, rules_.level_per_m, {"{0} is out of level by", {work_.name}}, "low");
+        sloped(span, rules_.level_per_m, {"{0} is out of level by", {work_.name}}, word("low"));
         if (plan_.verdict == Verdict::within)
             return;
         turn_the_level();

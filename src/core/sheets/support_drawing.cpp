@@ -180,7 +180,7 @@ void sketch(MeasuredSketch& draw, const OnHiddenBracket& how) {
              Fill::none);
     sketch(draw, how.plate, how.offset.in_mm(), how.down.in_mm());
     draw.measure("offset", 0, -12, how.offset.in_mm(), -12, how.offset);
-    draw.measure("down", -10, 0, -10, how.down.in_mm(), how.down);
+    draw.measure(word("down"), -10, 0, -10, how.down.in_mm(), how.down);
 }
 
 /// A rod in wall and shelf, cut through.
@@ -267,7 +267,7 @@ void sketch(MeasuredSketch& draw, const HookPlate& plate) {
     for (int row = 0; row < plate.screws; ++row)
         draw.hole(in, down + plate.apart.in_mm() * row, plate.hole.in_mm());
     draw.measure("in", 0, down, in, down, plate.in);
-    draw.measure("down", in + 30, 0, in + 30, down, Length::nearest_to_metres(down / 1000));
+    draw.measure(word("down"), in + 30, 0, in + 30, down, Length::nearest_to_metres(down / 1000));
     if (plate.screws > 1)
         draw.measure("apart", in + 60, down, in + 60, low, plate.apart);
     draw.figure("hole", in + 30, low + 25, draw.diameter(plate.hole));

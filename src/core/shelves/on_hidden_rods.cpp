@@ -36,7 +36,7 @@ public:
 
     PartWork work(const Shelf& shelf, const WallSite&, const ShelfPlan& plan) const override {
         const OnHiddenRods& how = of(shelf);
-        PartWork work{"back edge", "left end", "underside", shelf.length, shelf.thickness, {}};
+        PartWork work{"back edge", "left end", word("underside"), shelf.length, shelf.thickness, {}};
         for (std::size_t i = 0; i < plan.brackets.size(); ++i) {
             const bool outermost = i == 0 || i + 1 == plan.brackets.size();
             work.cuts.push_back({Machining::bore,
