@@ -15,7 +15,8 @@ UnitFixings::UnitFixings(Workbench& bench, QWidget* parent)
     : QWidget{parent}
     , bench_{bench}
     , words_{new QLabel{this}}
-    , holes_{read_only_table({tr("At"), tr("Up"), tr("Inside"), tr("Pack", "behind a screw"), tr("Holds in")}, "unit-holes", this)}
+    , holes_{read_only_table({tr("At"), tr("Up"), tr("Inside"), tr("Pack", "behind a screw"), tr("Holds in")},
+                             "unit-holes", this)}
     , card_{new DrawingView{[this](double width, double height, double size) {
                                 const CabinetUnit* unit = bench_.unit();
                                 return unit ? draw_back_card(*unit, *bench_.unit_plan(), width, height, size,

@@ -33,7 +33,8 @@ BookDialog::BookDialog(JobBook& book, QWidget* parent)
     , kind_{new QComboBox{this}}
     , from_{new QLineEdit{this}}
     , until_{new QLineEdit{this}}
-    , table_{read_only_table({tr("Job"), tr("Client"), tr("Place", "of a job"), tr("Last written"), tr("Found")}, "book", this)}
+    , table_{read_only_table({tr("Job"), tr("Client"), tr("Place", "of a job"), tr("Last written"), tr("Found")},
+                             "book", this)}
     , told_{new QLabel{this}} {
     setObjectName(QStringLiteral("book-dialog"));
     setWindowTitle(tr("Job book"));

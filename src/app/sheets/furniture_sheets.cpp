@@ -231,9 +231,10 @@ private:
                             shown(part.breadth), shown(stock(part.thickness)), text(say(part.mind, voice_))});
         page_.table({tr("No."), tr("Part"), tr("Long"), tr("Broad"), tr("Thick"), tr("Mind")}, rows,
                     {0.06, 0.18, 0.16, 0.16, 0.14, 0.3});
-        page_.write(tr("Boards: %1. Back: %2. Grain along the length.")
-                        .arg(core_words(properties(box.material).words), core_words(properties(box.back_material).words)),
-                    body_type, false);
+        page_.write(
+            tr("Boards: %1. Back: %2. Grain along the length.")
+                .arg(core_words(properties(box.material).words), core_words(properties(box.back_material).words)),
+            body_type, false);
         page_.write(tr("Both diagonals %1. Empty %2, full %3.")
                         .arg(shown(plan.diagonal), shown(quantity(plan.mass)), shown(quantity(plan.loaded_mass))),
                     body_type, false);

@@ -12,8 +12,8 @@
 
 #include <QCoreApplication>
 #include <QRegularExpression>
-#include <map>
 #include <algorithm>
+#include <map>
 
 namespace yes_square::app {
 namespace {

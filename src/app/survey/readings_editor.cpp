@@ -203,7 +203,8 @@ void ReadingsEditor::add_pasted(const QStringList& lines) {
             if (wrong)
                 return say(tr("Line %1 of what was pasted, \"%2\": %3. Nothing was taken")
                                .arg(number + 1)
-                               .arg(cell, length ? tr("it cannot be less than 0") : text(length.error().text(bench_.voice()))));
+                               .arg(cell, length ? tr("it cannot be less than 0")
+                                                 : text(length.error().text(bench_.voice()))));
             figures.push_back(*length);
         }
         if (!cells.isEmpty())
