@@ -38,6 +38,7 @@ class Phone:
         options.add_experimental_option("mobileEmulation", {"deviceMetrics": {"width": wide, "height": high, "pixelRatio": 2.0, "touch": True, "mobile": True}})
         options.add_experimental_option("prefs", {"download.default_directory": str(folder)})
         self.driver = webdriver.Chrome(service=Service("/usr/bin/chromedriver"), options=options)
+        self.driver.set_script_timeout(300)  # the audit looks at every element, and may share the machine
         self.driver.get(page.as_uri())
 
     def all(self, query):
