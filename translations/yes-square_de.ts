@@ -20878,7 +20878,7 @@ Angesehen von ______________________  am ______________   mitgeteilt an ________
         <message>
             <location filename="../src/app/sheets/thing_sheets.cpp" />
             <source>Used</source>
-            <translation>Ausgenutzt</translation>
+            <translation>Genutzt</translation>
         </message>
         <message>
             <location filename="../src/app/sheets/thing_sheets.cpp" />

@@ -12,9 +12,11 @@
 
 #include <QAbstractButton>
 #include <QCheckBox>
+#include <QHeaderView>
 #include <QPrinter>
 #include <QPushButton>
 #include <QScrollArea>
+#include <QTableWidget>
 #include <QTextDocument>
 #include <map>
 
@@ -133,6 +135,21 @@ TEST_CASE("no panel is broader than its place and no button's words are cut off,
                     INFO(area->objectName().toStdString());
                     CHECK(area->widget()->width() <= area->viewport()->width());
                 }
+            for (const QTableWidget* table : driven.window.findChildren<QTableWidget*>()) {
+                const QHeaderView& header = *table->horizontalHeader();
+                QFont bold = header.font();
+                bold.setBold(true);
+                for (int i = 0; i < table->columnCount(); ++i) {
+                    if (!header.isVisible() || table->isColumnHidden(i))
+                        continue;
+                    const QString words = table->horizontalHeaderItem(i)->text();
+                    const QRect wanted =
+                        QFontMetrics{bold}.boundingRect(0, 0, header.sectionSize(i) - 6, 1000, Qt::TextWordWrap, words);
+                    INFO(table->objectName().toStdString() << ": " << words.toStdString());
+                    CHECK(wanted.width() <= header.sectionSize(i));
+                    CHECK(wanted.height() <= header.height());
+                }
+            }
             for (const QPushButton* button : driven.window.findChildren<QPushButton*>()) {
                 if (!button->isVisible() || button->text().isEmpty())
                     continue;

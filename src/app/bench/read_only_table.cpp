@@ -14,6 +14,7 @@ namespace yes_square::app {
 namespace {
 
 constexpr int least_column = 34;
+constexpr int beside_words = 12; ///< in a cell, of its margins
 
 /// Shares a table's width among its columns so that nothing is cut off: each as broad as its words, and where that is
 /// too much the broadest give way and their words take a second line.
@@ -27,6 +28,12 @@ private:
     void fit() override {
         if (!table_.isVisible())
             return; // when it is shown
+        share_width();
+        give_headings_room();
+        table_.resizeRowsToContents();
+    }
+
+    void share_width() {
         const QHeaderView& header = *table_.horizontalHeader();
         std::vector<int> columns;
         std::vector<int> wanted(static_cast<std::size_t>(table_.columnCount()), 0);
@@ -38,7 +45,7 @@ private:
             }
         int room = table_.viewport()->width();
         if (share_by_words(columns, wanted, room))
-            return table_.resizeRowsToContents();
+            return;
         // The narrow ones take what they need; what is left is shared by the others.
         std::ranges::sort(columns, {}, [&](int i) { return wanted[static_cast<std::size_t>(i)]; });
         for (std::size_t k = 0; k < columns.size(); ++k) {
@@ -48,7 +55,26 @@ private:
             table_.setColumnWidth(columns[k], std::max(least_column, width));
             room -= table_.columnWidth(columns[k]);
         }
-        table_.resizeRowsToContents();
+    }
+
+    /// A heading takes lines as a cell does; Qt has room for one.
+    void give_headings_room() {
+        QHeaderView& header = *table_.horizontalHeader();
+        const QFontMetrics metrics{heading_font()};
+        int lines = 1;
+        for (int i = 0; i < table_.columnCount(); ++i)
+            if (const QTableWidgetItem* head = table_.horizontalHeaderItem(i); head && !table_.isColumnHidden(i))
+                lines = std::max(lines, metrics.boundingRect(0, 0, header.sectionSize(i) - beside_words, 1000,
+                                                             Qt::TextWordWrap, head->text())
+                                                .height() /
+                                            metrics.lineSpacing());
+        header.setFixedHeight(header.sizeHint().height() + (lines - 1) * metrics.lineSpacing());
+    }
+
+    QFont heading_font() const {
+        QFont bold = table_.horizontalHeader()->font();
+        bold.setBold(true);
+        return bold;
     }
 
     /// Where there is room for the longest word of each, no word is cut: what is left goes to those that want more.
@@ -82,13 +108,10 @@ private:
         int widest = 0;
         const auto look = [&](const QString& words, const QFontMetrics& metrics) {
             for (const QString& word : words.split(u' '))
-                widest = std::max(widest, metrics.horizontalAdvance(word) + 12);
+                widest = std::max(widest, metrics.horizontalAdvance(word) + beside_words);
         };
-        if (const QTableWidgetItem* head = table_.horizontalHeaderItem(column)) {
-            QFont bold = table_.horizontalHeader()->font();
-            bold.setBold(true);
-            look(head->text(), QFontMetrics{bold});
-        }
+        if (const QTableWidgetItem* head = table_.horizontalHeaderItem(column))
+            look(head->text(), QFontMetrics{heading_font()});
         for (int row = 0; row < table_.rowCount(); ++row)
             if (const QTableWidgetItem* item = table_.item(row, column))
                 look(item->text(), table_.fontMetrics());
@@ -100,7 +123,7 @@ private:
         const QFontMetrics metrics = table_.fontMetrics();
         for (int row = 0; row < table_.rowCount(); ++row)
             if (const QTableWidgetItem* item = table_.item(row, column))
-                widest = std::max(widest, metrics.horizontalAdvance(item->text()) + 12);
+                widest = std::max(widest, metrics.horizontalAdvance(item->text()) + beside_words);
         return widest;
     }
 
@@ -150,7 +173,8 @@ QTableWidget* read_only_table(const QStringList& headings, const char* name, QWi
     table->setTextElideMode(Qt::ElideNone);
     table->horizontalHeader()->setSectionResizeMode(QHeaderView::Fixed);
     table->horizontalHeader()->setMinimumSectionSize(least_column);
-    table->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+    table->horizontalHeader()->setDefaultAlignment(
+        Qt::Alignment::fromInt(int{Qt::AlignLeft} | int{Qt::AlignVCenter} | int{Qt::TextWordWrap}));
     table->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     new ColumnFitter{*table};
     auto* copied = new QAction{QCoreApplication::translate("Tables", "Copy this table"), table};
