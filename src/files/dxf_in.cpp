@@ -20,6 +20,7 @@ namespace {
 
 constexpr std::size_t most_in_cell = 8; ///< ends of lines kept of one corner
 constexpr double meets = 0.5;           ///< mm: ends of lines nearer than this are one corner
+constexpr double farthest = 1e12;       ///< from the drawing's origin, in its units; no place is one that is none
 
 struct Extent {
     double left = 0;
@@ -49,6 +50,7 @@ struct Segment {
 struct Layer {
     std::vector<Extent> outlines;
     std::vector<Segment> lines;
+    bool strayed = false; ///< something lies where nothing can
 };
 
 class Collector : public DL_CreationAdapter {
@@ -61,14 +63,23 @@ public:
             return;
         to_mm = value == 1 ? mm_per_inch : value == 2 ? mm_per_foot : value == 5 ? 10 : value == 6 ? 1000 : 1;
     }
-    void addLine(const DL_LineData& line) override { layer().lines.push_back({line.x1, line.y1, line.x2, line.y2}); }
-    void addCircle(const DL_CircleData& circle) override {
-        layer().outlines.push_back({circle.cx - circle.radius, circle.cx + circle.radius, circle.cy - circle.radius,
-                                    circle.cy + circle.radius});
+    void addLine(const DL_LineData& line) override {
+        if (near(line.x1, line.y1) && near(line.x2, line.y2))
+            layer().lines.push_back({line.x1, line.y1, line.x2, line.y2});
     }
-    void addPoint(const DL_PointData& point) override { layer().outlines.push_back(Extent::at(point.x, point.y)); }
+    void addCircle(const DL_CircleData& circle) override {
+        if (near(circle.cx, circle.cy) && near(circle.radius, 0))
+            layer().outlines.push_back({circle.cx - circle.radius, circle.cx + circle.radius,
+                                        circle.cy - circle.radius, circle.cy + circle.radius});
+    }
+    void addPoint(const DL_PointData& point) override {
+        if (near(point.x, point.y))
+            layer().outlines.push_back(Extent::at(point.x, point.y));
+    }
     void addPolyline(const DL_PolylineData&) override { begun_ = false; }
     void addVertex(const DL_VertexData& vertex) override {
+        if (!near(vertex.x, vertex.y))
+            return;
         auto& outlines = layer().outlines;
         const Extent here = Extent::at(vertex.x, vertex.y);
         if (begun_ && !outlines.empty())
@@ -84,6 +95,11 @@ private:
         std::string name = getAttributes().getLayer();
         std::ranges::transform(name, name.begin(), [](unsigned char c) { return static_cast<char>(std::toupper(c)); });
         return layers[name];
+    }
+    bool near(double x, double y) {
+        const bool there = std::abs(x) <= farthest && std::abs(y) <= farthest;
+        layer().strayed |= !there;
+        return there;
     }
     bool begun_ = false;
 };
@@ -146,6 +162,8 @@ public:
 
     tl::expected<DrawnWall, std::string> wall() {
         const std::vector<Extent> walls = on(wall_layer);
+        if (problem_)
+            return tl::unexpected{*problem_};
         if (walls.empty())
             return tl::unexpected{
                 fmt::format("{}: nothing on layer {}; draw the wall's outline there", path_, wall_layer)};
@@ -183,14 +201,16 @@ private:
             return {};
         std::vector<Extent> outlines = outlines_of(found->second);
         const double reach = outline_.width() + outline_.height();
-        if (name != wall_layer && std::ranges::any_of(outlines, [&](const Extent& each) {
-                return each.left < outline_.left - reach || each.right > outline_.right + reach ||
-                       each.bottom < outline_.bottom - reach || each.top > outline_.top + reach;
-            }))
-            problem_ = fmt::format("{}: something on layer {} lies far outside the wall; move it or take it out of the "
-                                   "drawing",
-                                   path_, name);
-        return outlines;
+        const bool far = name != wall_layer && std::ranges::any_of(outlines, [&](const Extent& each) {
+            return each.left < outline_.left - reach || each.right > outline_.right + reach ||
+                   each.bottom < outline_.bottom - reach || each.top > outline_.top + reach;
+        });
+        if (!far && !found->second.strayed)
+            return outlines;
+        problem_ = fmt::format("{}: something on layer {} lies far outside the wall; move it or take it out of the "
+                               "drawing",
+                               path_, name);
+        return {}; // no figure of it is one of a wall
     }
     /// Outlines that have a size.
     std::vector<Extent> boxes(std::string_view name) {
@@ -272,12 +292,21 @@ private:
     std::optional<std::string> problem_;
 };
 
+/// The library throws at some lines that are cut short.
+bool collected(DL_Dxf& dxf, const std::string& path, Collector& into) {
+    try {
+        return dxf.in(path, &into);
+    } catch (const std::exception&) {
+        return false;
+    }
+}
+
 } // namespace
 
 tl::expected<DrawnWall, std::string> wall_from_dxf(const std::string& path) {
     Collector read;
     DL_Dxf dxf;
-    if (!dxf.in(path, &read))
+    if (!collected(dxf, path, read))
         return tl::unexpected{fmt::format("{} cannot be read as DXF; check the name and save it as ASCII DXF", path)};
     return OutlineReader{path, read}.wall();
 }

@@ -7,6 +7,7 @@
 #include <QCoreApplication>
 #include <QGuiApplication>
 #include <QHeaderView>
+#include <QRegularExpression>
 #include <algorithm>
 #include <vector>
 
@@ -105,9 +106,10 @@ private:
     }
 
     int longest_word(int column) const {
+        static const QRegularExpression between_words{"(?<![0-9]) "}; // a figure and its unit are one
         int widest = 0;
         const auto look = [&](const QString& words, const QFontMetrics& metrics) {
-            for (const QString& word : words.split(u' '))
+            for (const QString& word : words.split(between_words))
                 widest = std::max(widest, metrics.horizontalAdvance(word) + beside_words);
         };
         if (const QTableWidgetItem* head = table_.horizontalHeaderItem(column))

@@ -1,25 +1,12 @@
 #include "app/devices/device_link.hpp"
 
 #include <QFileInfo>
-#include <cmath>
 #include <unistd.h>
 
 namespace yes_square::app {
 namespace {
 
 constexpr int look_again_ms = 1000;
-constexpr qsizetype longest_line = 200;
-constexpr double longest_reading_mm = 1'000'000;
-
-/// A figure in mm; none: not one that a wall could have.
-std::optional<Length> figure(const QByteArray& word) {
-    bool readable = false;
-    const double mm = word.toDouble(&readable);
-    if (!readable || !std::isfinite(mm) || mm < 0 || mm > longest_reading_mm)
-        return std::nullopt;
-    return Length::micrometres(std::llround(mm * 1000));
-}
-
 } // namespace
 
 DeviceLink::DeviceLink(QString socket, QObject* parent)
@@ -55,7 +42,7 @@ void DeviceLink::stop() {
     state_ = State::off;
     again_.stop();
     socket_.abort();
-    begun_.clear();
+    lines_.break_off();
     device_.clear();
     trouble_.clear();
     emit changed();
@@ -76,9 +63,7 @@ void DeviceLink::measure() {
 }
 
 void DeviceLink::lost() {
-    const bool in_a_line = !begun_.isEmpty();
-    begun_.clear();
-    overlong_ = false;
+    const bool in_a_line = lines_.break_off();
     device_.clear();
     if (state_ == State::off)
         return;
@@ -93,50 +78,46 @@ void DeviceLink::say(const QString& trouble) {
 }
 
 void DeviceLink::read() {
-    begun_ += socket_.readAll();
-    for (qsizetype end = begun_.indexOf('\n'); end >= 0; end = begun_.indexOf('\n')) {
-        const QByteArray line = begun_.left(end).trimmed();
-        begun_.remove(0, end + 1);
-        if (!overlong_ && !line.isEmpty())
-            take(line);
-        overlong_ = false;
-    }
-    if (begun_.size() > longest_line) {
-        begun_.clear();
-        overlong_ = true;
-        say(tr("It sent a line without end, which was passed over"));
+    for (const DeviceWord& word : lines_.take(socket_.readAll().toStdString()))
+        std::visit([&](const auto& said) { hear(said); }, word);
+}
+
+void DeviceLink::hear(const DeviceHello& hello) {
+    if (hello.version != "1")
+        return say(tr("It speaks version %1 of the line protocol; this program knows 1")
+                       .arg(QString::fromStdString(hello.version)));
+    device_ = QString::fromStdString(hello.name);
+    say({});
+}
+
+void DeviceLink::hear(const DeviceDistance& measured) {
+    say({});
+    emit distance(measured.length);
+}
+
+void DeviceLink::hear(const DeviceFind& found) {
+    say({});
+    switch (found.what) {
+    case ScannerFind::stud:
+        return emit stud(found.centre, found.half);
+    case ScannerFind::cable:
+        return emit cable(found.centre, found.half);
+    case ScannerFind::pipe:
+        return emit pipe(found.centre, found.half);
     }
 }
 
-void DeviceLink::take(const QByteArray& line) {
-    const QList<QByteArray> words = line.simplified().split(' ');
-    const QByteArray& what = words.front();
-    if (what == "HELLO" && words.size() >= 3) {
-        if (words[1] != "1")
-            return say(
-                tr("It speaks version %1 of the line protocol; this program knows 1").arg(QString::fromUtf8(words[1])));
-        device_ = words.size() > 3 ? QString::fromUtf8(words.mid(3).join(' ')) : QString::fromUtf8(words[2]);
-        return say({});
-    }
-    if (what == "END")
-        return say(tr("It is at the end of the wall"));
-    const auto first = words.size() > 1 ? figure(words[1]) : std::nullopt;
-    const auto second = words.size() > 2 ? figure(words[2]) : std::nullopt;
-    if (what == "DISTANCE" && first && (words.size() == 2 || second)) {
-        say({});
-        emit distance(*first);
-    } else if (first && second && *second > Length{} && words.size() == 3 &&
-               (what == "STUD" || what == "CABLE" || what == "PIPE")) {
-        say({});
-        if (what == "STUD")
-            emit stud(*first, *second);
-        else if (what == "CABLE")
-            emit cable(*first, *second);
-        else
-            emit pipe(*first, *second);
-    } else {
-        say(tr("It sent \"%1\", which is no reading; it was passed over").arg(QString::fromUtf8(line.left(40))));
-    }
+void DeviceLink::hear(const DeviceAtEnd&) {
+    say(tr("It is at the end of the wall"));
+}
+
+void DeviceLink::hear(const DeviceNonsense& nonsense) {
+    say(tr("It sent \"%1\", which is no reading; it was passed over")
+            .arg(QString::fromStdString(nonsense.line).trimmed().left(40)));
+}
+
+void DeviceLink::hear(const DeviceEndless&) {
+    say(tr("It sent a line without end, which was passed over"));
 }
 
 } // namespace yes_square::app

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/measure/length.hpp"
+#include "core/survey/device_lines.hpp"
 
 #include <QLocalSocket>
 #include <QObject>
@@ -37,15 +37,19 @@ signals:
 private:
     void look();
     void read();
-    void take(const QByteArray& line);
+    void hear(const DeviceHello& hello);
+    void hear(const DeviceDistance& measured);
+    void hear(const DeviceFind& found);
+    void hear(const DeviceAtEnd&);
+    void hear(const DeviceNonsense& nonsense);
+    void hear(const DeviceEndless&);
     void lost();
     void say(const QString& trouble);
 
     QString socket_name_;
     QLocalSocket socket_;
     QTimer again_;
-    QByteArray begun_;      ///< of a line that has not ended
-    bool overlong_ = false; ///< the rest of a line that was too long is thrown away
+    DeviceLines lines_;
     State state_ = State::off;
     QString device_;
     QString trouble_;
