@@ -69,8 +69,8 @@ public:
     }
     void addCircle(const DL_CircleData& circle) override {
         if (near(circle.cx, circle.cy) && near(circle.radius, 0))
-            layer().outlines.push_back({circle.cx - circle.radius, circle.cx + circle.radius,
-                                        circle.cy - circle.radius, circle.cy + circle.radius});
+            layer().outlines.push_back({circle.cx - circle.radius, circle.cx + circle.radius, circle.cy - circle.radius,
+                                        circle.cy + circle.radius});
     }
     void addPoint(const DL_PointData& point) override {
         if (near(point.x, point.y))
@@ -202,9 +202,9 @@ private:
         std::vector<Extent> outlines = outlines_of(found->second);
         const double reach = outline_.width() + outline_.height();
         const bool far = name != wall_layer && std::ranges::any_of(outlines, [&](const Extent& each) {
-            return each.left < outline_.left - reach || each.right > outline_.right + reach ||
-                   each.bottom < outline_.bottom - reach || each.top > outline_.top + reach;
-        });
+                             return each.left < outline_.left - reach || each.right > outline_.right + reach ||
+                                    each.bottom < outline_.bottom - reach || each.top > outline_.top + reach;
+                         });
         if (!far && !found->second.strayed)
             return outlines;
         problem_ = fmt::format("{}: something on layer {} lies far outside the wall; move it or take it out of the "

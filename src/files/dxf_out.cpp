@@ -6,8 +6,11 @@
 #include <dxflib/dl_dxf.h>
 #include <fmt/format.h>
 #include <fstream>
+#include <iterator>
 #include <map>
 #include <memory>
+#include <sys/mman.h>
+#include <unistd.h>
 
 namespace yes_square {
 namespace {
@@ -149,28 +152,41 @@ private:
     const std::vector<OutlineMark>& outline_;
 };
 
-/// Whether a file came to its end mark: the library does not say that a disk was full.
-bool ends_whole(const std::string& path) {
-    constexpr std::string_view mark = "EOF\n";
-    std::ifstream file{path, std::ios::binary};
-    file.seekg(-static_cast<std::streamoff>(mark.size()), std::ios::end);
-    std::string end(mark.size(), ' ');
-    return file.read(end.data(), static_cast<std::streamsize>(end.size())) && end == mark;
-}
+/// A file in memory for a library that writes to a path. None: the system has no such.
+class MemoryFile {
+public:
+    MemoryFile()
+        : handle_{::memfd_create("dxf", MFD_CLOEXEC)} {}
+    ~MemoryFile() {
+        if (handle_ >= 0)
+            ::close(handle_);
+    }
+    MemoryFile(const MemoryFile&) = delete;
+    MemoryFile& operator=(const MemoryFile&) = delete;
+
+    std::string path() const { return fmt::format("/proc/self/fd/{}", handle_); }
+    std::string text() const {
+        std::ifstream file{path(), std::ios::binary};
+        return {std::istreambuf_iterator<char>{file}, {}};
+    }
+
+private:
+    int handle_;
+};
 
 } // namespace
 
-std::optional<std::string> write_dxf(const std::string& path, const Drawing& drawing,
-                                     const std::optional<ElevationScale>& scale,
-                                     const std::vector<OutlineMark>& outline) {
+tl::expected<std::string, std::string> dxf_text(const Drawing& drawing, const std::optional<ElevationScale>& scale,
+                                                const std::vector<OutlineMark>& outline) {
+    const MemoryFile file;
     DL_Dxf dxf;
-    const std::unique_ptr<DL_WriterA> out{dxf.out(path.c_str(), DL_Codes::AC1009)};
-    if (!out || out->openFailed())
-        return fmt::format("{} cannot be written; check the folder and that there is room", path);
-    DxfWriter{dxf, *out, drawing, scale, outline}.write();
-    if (!ends_whole(path))
-        return fmt::format("{} was not written whole; check that there is room", path);
-    return std::nullopt;
+    if (const std::unique_ptr<DL_WriterA> out{dxf.out(file.path().c_str(), DL_Codes::AC1009)};
+        out && !out->openFailed())
+        DxfWriter{dxf, *out, drawing, scale, outline}.write();
+    std::string text = file.text();
+    if (!text.ends_with("EOF\n")) // the library does not say that it came to no end
+        return tl::unexpected{std::string{"there is no memory to draw the DXF up in"}};
+    return text;
 }
 
 } // namespace yes_square

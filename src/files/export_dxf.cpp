@@ -6,11 +6,11 @@ namespace {
 
 void write_walls(const Exported& what, ExportFolder& to) {
     for_each_elevation(what, [&](const Wall& wall, const WallPlan& plan, const Elevation& elevation) {
-        if (auto problem = write_dxf(to.path(wall.id + ".dxf"), elevation.drawing, elevation.scale,
-                                     outline_of(wall, plan.survey.studs)))
-            to.report(std::move(*problem));
+        const std::string name = wall.id + ".dxf";
+        if (const auto text = dxf_text(elevation.drawing, elevation.scale, outline_of(wall, plan.survey.studs)))
+            to.put(name, *text);
         else
-            to.wrote(to.path(wall.id + ".dxf"));
+            to.report(to.path(name) + ": " + text.error());
     });
 }
 

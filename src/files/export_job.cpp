@@ -16,7 +16,7 @@ void ExportFolder::put(const std::string& name, const std::string& text) {
     if (std::string problem = write_whole(path(name), text); !problem.empty())
         report(std::move(problem));
     else
-        wrote(path(name));
+        done_.written.push_back(path(name));
 }
 
 const std::vector<ExportFormat>& export_formats() {

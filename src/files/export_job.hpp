@@ -27,8 +27,6 @@ public:
     void put(const std::string& name, const std::string& text);
     /// What went wrong, in words.
     void report(std::string problem) { done_.problems.push_back(std::move(problem)); }
-    /// A file that is there now, by its path.
-    void wrote(std::string path) { done_.written.push_back(std::move(path)); }
     const ExportDone& done() const { return done_; }
 
 private:

@@ -169,7 +169,8 @@ TEST_CASE("a hollow board is cut as skins, strips and ribs, its cut-outs on the 
     CHECK(by_name.count("board of Shelf") == 0);
 }
 
-TEST_CASE("what is left of a board beside its cut-outs is the least at any place along it", "[boards][property]") {
+TEST_CASE("what is left of a board beside its cut-outs is the least at any place along it",
+          "[boards][property][slow]") {
     std::mt19937 draw{9};
     const auto mm = [&](int most) { return Length::mm(std::uniform_int_distribution<int>{0, most}(draw)); };
     for (int round = 0; round < 300; ++round) {

@@ -178,7 +178,7 @@ TEST_CASE("every planned hole lies on a page of its drilling template, where the
         }
 }
 
-TEST_CASE("the tables of marks and of fixings, and the plan as JSON, tell of the same holes", "[one-truth]") {
+TEST_CASE("the tables of marks and of fixings, and the plan as JSON, tell of the same holes", "[one-truth][slow]") {
     for (std::uint64_t seed = 1; seed <= jobs; ++seed) {
         const Job job = random_job(seed);
         const Plan plan = reckon(job);
@@ -210,7 +210,7 @@ TEST_CASE("the tables of marks and of fixings, and the plan as JSON, tell of the
 }
 
 TEST_CASE("the kit has a fixing for every hole that is drilled, what each thing asks for, and nothing else to buy",
-          "[one-truth]") {
+          "[one-truth][slow]") {
     for (std::uint64_t seed = 1; seed <= jobs; ++seed) {
         const Job job = random_job(seed);
         const Plan plan = reckon(job);
@@ -238,7 +238,7 @@ TEST_CASE("the kit has a fixing for every hole that is drilled, what each thing 
     }
 }
 
-TEST_CASE("every step of a thing is one task of the job, and names its wall and its thing", "[one-truth]") {
+TEST_CASE("every step of a thing is one task of the job, and names its wall and its thing", "[one-truth][slow]") {
     const Voice voice{Unit::mm, {}};
     for (std::uint64_t seed = 1; seed <= jobs; ++seed) {
         const Job job = random_job(seed);
@@ -264,7 +264,7 @@ TEST_CASE("every step of a thing is one task of the job, and names its wall and 
     }
 }
 
-TEST_CASE("what could tip has one verdict: of the plan, of the JSON and of the inventory", "[one-truth]") {
+TEST_CASE("what could tip has one verdict: of the plan, of the JSON and of the inventory", "[one-truth][slow]") {
     for (std::uint64_t seed = 1; seed <= jobs; ++seed) {
         const Job job = RandomJobs{seed}.next(); // one wall, so that names are its own
         const Plan plan = reckon(job);
@@ -291,7 +291,7 @@ TEST_CASE("what could tip has one verdict: of the plan, of the JSON and of the i
 }
 
 TEST_CASE("random edits: a plan kept up edit by edit is the plan reckoned afresh, undone and done again too",
-          "[one-truth]") {
+          "[one-truth][slow]") {
     // 10,000 take seven minutes: YES_SQUARE_EDITS=10000 asks for them.
     const char* asked = std::getenv("YES_SQUARE_EDITS");
     const int edits_in_all = asked ? std::atoi(asked) : 300;
@@ -317,7 +317,7 @@ TEST_CASE("random edits: a plan kept up edit by edit is the plan reckoned afresh
 }
 
 TEST_CASE("on a crowded wall shelves that nothing near them changed keep their plan, and it is the plan made afresh",
-          "[one-truth]") {
+          "[one-truth][slow]") {
     std::mt19937_64 draw{17};
     const auto below = [&](std::size_t number) {
         return std::uniform_int_distribution<std::size_t>{0, number - 1}(draw);

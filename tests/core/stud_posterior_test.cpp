@@ -180,7 +180,7 @@ TEST_CASE("the prior over spacings and phases is whole", "[survey]") {
     CHECK(sum == Approx(1));
 }
 
-TEST_CASE("the posterior agrees with weighing drawn walls one by one", "[survey][reference]") {
+TEST_CASE("the posterior agrees with weighing drawn walls one by one", "[survey][reference][slow]") {
     struct Case {
         std::vector<double> hits;
         std::vector<double> misses;

@@ -53,6 +53,14 @@ Elevation elevation_of(const Job& job, const Plan& plan, std::size_t wall) {
     return draw_elevation(job.walls[wall], *plan.walls[wall], {}, {job.unit, {}});
 }
 
+/// A drawing as DXF in a file of the test's own.
+void draw_into(const Scratch& file, const Drawing& drawing, const std::optional<ElevationScale>& scale,
+               const std::vector<OutlineMark>& outline = {}) {
+    const auto text = dxf_text(drawing, scale, outline);
+    REQUIRE(text);
+    std::ofstream{file.path, std::ios::binary} << *text;
+}
+
 } // namespace
 
 TEST_CASE("every wall of the demo opens clean in an auditing reader, at true scale", "[formats][dxf]") {
@@ -61,7 +69,7 @@ TEST_CASE("every wall of the demo opens clean in an auditing reader, at true sca
     for (std::size_t w = 0; w < job.walls.size(); ++w) {
         const Scratch file{"wall.dxf"};
         const Elevation elevation = elevation_of(job, plan, w);
-        REQUIRE_FALSE(write_dxf(file.path.string(), elevation.drawing, elevation.scale));
+        draw_into(file, elevation.drawing, elevation.scale);
         // ezdxf by Debian's own python: errors, fixes, and an outline of the size of the wall.
         const std::string said =
             out("/usr/bin/python3 -c \"import ezdxf,sys\n"
@@ -125,7 +133,7 @@ TEST_CASE("a wall's outline goes out and comes back", "[formats][dxf][nothing-lo
     const auto round_trip = [](const Wall& wall, const std::vector<Stud>& studs, const Drawing& drawing,
                                const std::optional<ElevationScale>& scale) {
         const Scratch file{"round.dxf"};
-        REQUIRE_FALSE(write_dxf(file.path.string(), drawing, scale, outline_of(wall, studs)));
+        draw_into(file, drawing, scale, outline_of(wall, studs));
         const auto read = wall_from_dxf(file.path.string());
         REQUIRE(read);
         CHECK(read->unread.empty());
@@ -175,15 +183,11 @@ TEST_CASE("a wall's outline goes out and comes back", "[formats][dxf][nothing-lo
 
 TEST_CASE("a drawing without a wall, or none at all, is a named error", "[formats][dxf]") {
     const Scratch file{"empty.dxf"};
-    REQUIRE_FALSE(write_dxf(file.path.string(), {100, 100, {{Line{{0, 0}, {10, 10}, Ink::tick}}}}, std::nullopt));
+    draw_into(file, {100, 100, {{Line{{0, 0}, {10, 10}, Ink::tick}}}}, std::nullopt);
     const auto none = wall_from_dxf(file.path.string());
     REQUIRE_FALSE(none);
     CHECK(none.error().find("layer WALL") != std::string::npos);
     CHECK_FALSE(wall_from_dxf("/nowhere/at/all.dxf"));
-    CHECK(write_dxf("/nowhere/at/all.dxf", {}, std::nullopt));
-    const auto full = write_dxf("/dev/full", {}, std::nullopt);
-    REQUIRE(full);
-    CHECK(full->find("room") != std::string::npos);
 }
 
 TEST_CASE("an SVG has its size in mm and every text of the drawing", "[formats]") {

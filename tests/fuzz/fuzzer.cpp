@@ -1,5 +1,5 @@
-/// One target under libFuzzer: `yes-square-fuzzer TARGET [libFuzzer's options] FOLDERS`; or `yes-square-fuzzer walk JOBS
-/// SEED`, random jobs as quick as they come. See README.md.
+/// One target under libFuzzer: `yes-square-fuzzer TARGET [libFuzzer's options] FOLDERS`; or `yes-square-fuzzer walk
+/// JOBS SEED`, random jobs as quick as they come. See README.md.
 #include "fuzz/targets.hpp"
 
 #include <algorithm>

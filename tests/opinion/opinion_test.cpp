@@ -55,7 +55,7 @@ TEST_CASE("a second opinion finds the demo's forces in balance and its verdicts 
     CHECK(findings.holes > 50);
 }
 
-TEST_CASE("a second opinion on random things of every kind", "[opinion][safety]") {
+TEST_CASE("a second opinion on random things of every kind", "[opinion][safety][slow]") {
     opinion::Findings findings;
     for (std::uint64_t seed = 1; findings.things < 2000; ++seed) {
         const std::size_t before = findings.wrong.size();

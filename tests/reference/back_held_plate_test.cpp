@@ -91,7 +91,7 @@ double share(double span, double depth, double shear) {
 } // namespace
 
 TEST_CASE("a board along a cleat sags no more than it is reckoned to, and little less, as a plate of finite elements",
-          "[statics][reference]") {
+          "[statics][reference][slow]") {
     struct Board {
         BoardMaterial material;
         double across; ///< modulus across over that along; 0: as along

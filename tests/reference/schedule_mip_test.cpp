@@ -114,7 +114,7 @@ JobTime time_of(int end) {
 } // namespace
 
 TEST_CASE("a job over days ends when a mixed-integer program says that it can at the earliest",
-          "[schedule][reference]") {
+          "[schedule][reference][slow]") {
     std::mt19937 random{20260305};
     int proved = 0;
     for (int round = 0; round < 25; ++round) {
