@@ -19654,6 +19654,11 @@
             <translation>Continuous</translation>
         </message>
         <message>
+            <location filename="../src/files/dxf_out.cpp" />
+            <source>there is no memory to draw the DXF up in</source>
+            <translation>es fehlt der Speicher, um die DXF-Datei zu zeichnen</translation>
+        </message>
+        <message>
             <location filename="../src/files/export_csv.cpp" />
             <source>every table, figures with a decimal point</source>
             <translation>jede Tabelle, Zahlen mit Dezimalpunkt</translation>
@@ -22650,11 +22655,6 @@ Angesehen von ______________________  am ______________   mitgeteilt an ________
         </message>
         <message>
             <location filename="../src/app/devices/device_link.cpp" />
-            <source>It sent a line without end, which was passed over</source>
-            <translation>Es schickte eine Zeile ohne Ende, die übergangen wurde</translation>
-        </message>
-        <message>
-            <location filename="../src/app/devices/device_link.cpp" />
             <source>It speaks version %1 of the line protocol; this program knows 1</source>
             <translation>Es spricht Version %1 des Zeilenprotokolls; dieses Programm kennt 1</translation>
         </message>
@@ -22667,6 +22667,11 @@ Angesehen von ______________________  am ______________   mitgeteilt an ________
             <location filename="../src/app/devices/device_link.cpp" />
             <source>It sent "%1", which is no reading; it was passed over</source>
             <translation>Es schickte „%1“, das ist keine Messung; es wurde übergangen</translation>
+        </message>
+        <message>
+            <location filename="../src/app/devices/device_link.cpp" />
+            <source>It sent a line without end, which was passed over</source>
+            <translation>Es schickte eine Zeile ohne Ende, die übergangen wurde</translation>
         </message>
         <message>
             <location filename="../src/app/devices/devices_bar.cpp" />
