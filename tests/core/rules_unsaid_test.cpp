@@ -21,8 +21,14 @@
 #include "core/stability/reckon_piece.hpp"
 #include "core/stability/restraint.hpp"
 #include "core/stability/tip_cases.hpp"
+#include "core/statics/span_load.hpp"
 #include "core/steps/standings.hpp"
+#include "core/storage/system_checks.hpp"
+#include "core/survey/corner.hpp"
+#include "core/survey/device_lines.hpp"
+#include "core/survey/floor.hpp"
 #include "core/survey/strips.hpp"
+#include "core/survey/trial_hole.hpp"
 #include "run_walls.hpp"
 #include "shelf_walls.hpp"
 
@@ -334,6 +340,34 @@ TEST_CASE("what hangs on a plate is loaded at either side and leaned on at eithe
     REQUIRE(leaned.size() == 2);
     CHECK(leaned[0] < -0.05);
     CHECK(leaned[1] == Approx(-leaned[0]));
+}
+
+TEST_CASE("thin sheet hangs on its top row, and a plate with no hole over its foot hangs on nothing",
+          "[plate][rules]") {
+    const Wall wall = masonry_wall();
+    Shelf shelf = new_shelf(shelf_preset("keyholes"), wall);
+    Plate& plate = *plate_in(shelf);
+    const HungPlate hung = plate_of(shelf);
+    const Length high = hung.height;
+    plate.holes = {{50_mm, high / 4}, {200_mm, high / 4}, {50_mm, high / 2}, {200_mm, high / 2}};
+    const auto pull_of_row = [&](int row) {
+        Force most = 0;
+        for (const PlannedHole& hole : shelf_plan(job_with(wall, shelf)).holes)
+            if (hole.spot.row == row)
+                for (const HoleDemand& demand : hole.demands)
+                    most = std::max(most, demand.tension);
+        return most;
+    };
+    plate.thickness = 6_mm;
+    CHECK(pull_of_row(1) > 0);
+    CHECK(pull_of_row(2) > 0);
+    plate.thickness = 2_mm;
+    CHECK(pull_of_row(1) > 0);
+    CHECK(pull_of_row(2) == Force{});
+    plate.thickness = 6_mm;
+    for (PlateHole& hole : plate.holes)
+        hole.down = high; // at its foot, under what it turns about
+    CHECK(shelf_plan(job_with(wall, shelf)).plate_turns);
 }
 
 TEST_CASE("what bears a shelf bears whoever leans on it too, whatever bears it", "[shelves][rules]") {
@@ -743,4 +777,168 @@ TEST_CASE("anchors in a lining hold no piece back", "[tipping][rules]") {
     const PiecePlan plan = piece_plan(piece);
     CHECK(plan.verdict != PieceVerdict::held);
     CHECK(of_code(plan.checks, checks::restraint_refused));
+}
+
+TEST_CASE("a piece is held where no cable runs, where there is such a place", "[tipping][rules]") {
+    Piece piece = dresser();
+    piece.restraint.kind = RestraintKind::through_frame;
+    piece.restraint.number = 1;
+    Job job = piece_job(piece);
+    const auto plan_of_it = [&] { return reckon(job).walls.front()->pieces.front(); };
+    REQUIRE(plan_of_it().holes.size() == 1);
+    const PlannedHole first = plan_of_it().holes.front();
+    job.walls.front().scans.push_back({ScanResult::cable, first.x - 20_mm, 0_mm, 40_mm, 2400_mm, {}});
+    REQUIRE(plan_of_it().holes.size() == 1);
+    CHECK(plan_of_it().holes.front().x != first.x);
+    CHECK_FALSE(plan_of_it().holes.front().in_strip());
+}
+
+TEST_CASE("where children are about, what they do decides; a screw too weak holds nothing", "[tipping][rules]") {
+    // A tall cupboard whose open doors a child hangs from.
+    Piece piece = dresser();
+    piece.drawers.clear();
+    piece.height = 1500_mm;
+    piece.depth = 400_mm;
+    piece.doors = 2;
+    piece.door_mass = 2_kg;
+    piece.mass = 30_kg;
+    piece.children = false;
+    const PiecePlan alone = piece_plan(piece);
+    REQUIRE(alone.tips);
+    REQUIRE(alone.verdict == PieceVerdict::advised);
+    piece.children = true;
+    CHECK(piece_plan(piece).verdict == PieceVerdict::unsafe);
+
+    piece.restraint.kind = RestraintKind::through_frame;
+    piece.restraint.number = 2;
+    piece.restraint.through = 20_mm;
+    CHECK(piece_plan(piece).verdict == PieceVerdict::held);
+    piece.restraint.gauge = ScrewGauge::number_8;
+    piece.restraint.screw_length = 45_mm; // 20 of frame, 12.5 of lining: hardly a point in the wood
+    const PiecePlan weak = piece_plan(piece);
+    REQUIRE(weak.fixing_utilisation.over());
+    CHECK(weak.verdict == PieceVerdict::unsafe);
+}
+
+TEST_CASE("a load over part of a span ends where it ends; one beyond a place turns it", "[statics][rules]") {
+    // Simple span of 1 m, 100 N/m over its left half: 37.5 N at the left, and 3.125 N m three quarters along.
+    SpanLoad half;
+    half.parts = {{0, 0.5, LineLoad::newtons_per_metre(100)}};
+    CHECK(half.moment(1, 0.75) == Approx(3.125));
+    CHECK(half.moment(1, 0.25) == Approx(37.5 * 0.25 - 100 * 0.25 * 0.25 / 2));
+    SpanLoad end;
+    end.points = {{0.5, 10_n}};
+    CHECK(end.cantilever_moment(0) == Approx(5));
+    CHECK(end.cantilever_moment(0.2) == Approx(3));
+    CHECK(end.cantilever_moment(0.6) == Approx(0));
+}
+
+TEST_CASE("a wardrobe's boards, rods and drawers are each held to their limits", "[storage][rules]") {
+    const auto has = [](const StorageSystem& system, CheckCode code, ServiceClass room = ServiceClass::dry) {
+        Job job = system_job(system);
+        job.rooms.front().service_class = room;
+        return of_code(system_plan(job).checks, code) != nullptr;
+    };
+    StorageSystem shelves = system_of({BayKind::shelves, BayKind::shelves});
+    shelves.bays.front().load = shelves.bays.back().load = {LoadKind::own, LineMass::kg_per_metre(2)};
+    CHECK_FALSE(has(shelves, checks::sag_over_limit));
+    CHECK_FALSE(has(shelves, checks::board_overloaded));
+    shelves.bays.front().load = {LoadKind::own, LineMass::kg_per_metre(80)};
+    CHECK(has(shelves, checks::sag_over_limit));
+    shelves.bays.front().load = {LoadKind::own, LineMass::kg_per_metre(900)};
+    CHECK(has(shelves, checks::board_overloaded));
+
+    StorageSystem hanging =
+        system_of({BayKind::long_hanging, BayKind::long_hanging, BayKind::long_hanging, BayKind::long_hanging});
+    CHECK_FALSE(has(hanging, checks::rod_sags));
+    CHECK_FALSE(has(hanging, checks::rod_overloaded));
+    hanging.rod_stuff = PoleStuff::wood;
+    hanging.rod_diameter = 14_mm;
+    CHECK(has(hanging, checks::rod_sags));
+    hanging.rod_diameter = 8_mm;
+    CHECK(has(hanging, checks::rod_overloaded));
+
+    StorageSystem drawers = system_of({BayKind::drawers, BayKind::shelves});
+    drawers.bays.front().loose = 3;
+    CHECK_FALSE(has(drawers, checks::goods_do_not_fit));
+    drawers.bays.front().loose = 12; // of 200 mm each
+    CHECK(has(drawers, checks::goods_do_not_fit));
+
+    StorageSystem damp = system_of({BayKind::shelves});
+    damp.material = BoardMaterial::mdf;
+    CHECK_FALSE(has(damp, checks::board_not_for_damp));
+    CHECK(has(damp, checks::board_not_for_damp, ServiceClass::damp));
+}
+
+TEST_CASE("a bay weighs what hangs in it, and its cleats hold in studs that were proved", "[storage][rules]") {
+    Job job = system_job(system_of({BayKind::long_hanging, BayKind::shelves}));
+    const BayPlan bay = system_plan(job).bays.front();
+    REQUIRE_FALSE(bay.rods.empty());
+    Force goods = 0;
+    for (const BayShelf& shelf : bay.shelves)
+        goods += shelf.load;
+    for (const BayRod& rod : bay.rods) {
+        CHECK(rod.load > 0);
+        goods += rod.load;
+    }
+    CHECK((bay.loaded_mass - bay.mass).in_kg() == Approx(mass_of(goods).in_kg()));
+    REQUIRE_FALSE(bay.cleats.empty());
+    CHECK_FALSE(bay.cleats.front().screws.empty());
+    for (const StudState state : {StudState::assumed, StudState::indicated, StudState::detected}) {
+        for (Stud& stud : job.walls.front().studs)
+            stud.state = state;
+        for (const BayPlan& none : system_plan(job).bays)
+            for (const BayCleat& cleat : none.cleats)
+                CHECK(cleat.screws.empty());
+    }
+}
+
+TEST_CASE("the lowest place of a ceiling may lie between two readings' ends", "[survey][rules]") {
+    const std::vector<ProfilePoint> ceiling{{0_mm, 2400_mm}, {1000_mm, 2200_mm}, {2000_mm, 2400_mm}};
+    CHECK(lowest_between(ceiling, 500_mm, 1500_mm) == 2200_mm);
+    CHECK(lowest_between(ceiling, 0_mm, 500_mm) == 2300_mm);
+}
+
+TEST_CASE("an outside corner opens the other way, and a corner within its readings' error is square",
+          "[survey][rules]") {
+    const Reader reader{Instrument::tape_class_2, {}};
+    const auto angle = [&](Length across, WallEnd end) {
+        return std::get<CornerAngle>(corner_angle({600_mm, 800_mm, across, {}, {}}, end, reader));
+    };
+    CHECK(angle(1000_mm, WallEnd::corner).square);
+    CHECK(
+        angle(Length::micrometres(1'000'300), WallEnd::corner).square); // a class II tape may be 0.5 mm out at a metre
+    CHECK_FALSE(angle(1020_mm, WallEnd::corner).square);
+    CHECK(angle(1020_mm, WallEnd::corner).off > 0);
+    CHECK(angle(1020_mm, WallEnd::outside_corner).off == Approx(-angle(1020_mm, WallEnd::corner).off));
+}
+
+TEST_CASE("a void deeper than dabs or battens hides no masonry to be counted on", "[survey][rules]") {
+    const auto read = [](Length to) {
+        TrialHole hole;
+        hole.layers = {
+            {DrillMet::white_soft_dust, 0_mm, {}}, {DrillMet::nothing, 13_mm, {}}, {DrillMet::red_dust, to, {}}};
+        hole.depth = to + 40_mm;
+        return build_up_of(hole, LiningOnly{});
+    };
+    CHECK(read(60_mm).structure);
+    CHECK(std::holds_alternative<Masonry>(*read(60_mm).structure));
+    CHECK_FALSE(read(200_mm).structure);
+}
+
+TEST_CASE("what a device sends is read line by line, broken off or too long as it may be", "[devices][rules]") {
+    DeviceLines lines;
+    CHECK(lines.take("DISTANCE 1014.5 2\nSTUD 812.5 6\n") ==
+          std::vector<DeviceWord>{DeviceDistance{Length::micrometres(1'014'500)},
+                                  DeviceFind{ScannerFind::stud, Length::micrometres(812'500), 6_mm}});
+    CHECK(lines.take("DISTANCE 90").empty());
+    CHECK(lines.break_off());
+    CHECK(lines.take("0\n") == std::vector<DeviceWord>{DeviceNonsense{"0"}}); // not 900
+    CHECK_FALSE(lines.break_off());
+    const std::string endless(250, 'x');
+    CHECK(lines.take(endless) == std::vector<DeviceWord>{DeviceEndless{}});
+    CHECK(lines.take(" DISTANCE 5\n").empty()); // still of that line
+    CHECK(lines.take("END\n") == std::vector<DeviceWord>{DeviceAtEnd{}});
+    CHECK(lines.take("CABLE -1 5\n") == std::vector<DeviceWord>{DeviceNonsense{"CABLE -1 5"}});
+    CHECK(lines.take("HELLO 2 laser-measure\n") == std::vector<DeviceWord>{DeviceHello{"2", "laser-measure"}});
 }
