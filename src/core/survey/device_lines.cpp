@@ -23,7 +23,8 @@ std::optional<Length> figure(std::string_view word) {
 std::vector<std::string_view> words_of(std::string_view line) {
     constexpr std::string_view blank = " \t\r\v\f";
     std::vector<std::string_view> words;
-    for (std::size_t at = line.find_first_not_of(blank); at != line.npos; at = line.find_first_not_of(blank, at)) {
+    for (std::size_t at = line.find_first_not_of(blank); at != std::string_view::npos;
+         at = line.find_first_not_of(blank, at)) {
         const std::size_t end = std::min(line.find_first_of(blank, at), line.size());
         words.push_back(line.substr(at, end - at));
         at = end;
@@ -75,7 +76,7 @@ std::vector<DeviceWord> DeviceLines::take(std::string_view bytes) {
     while (!bytes.empty()) {
         const std::size_t end = bytes.find('\n');
         begun_.append(bytes.substr(0, end));
-        bytes.remove_prefix(end == bytes.npos ? bytes.size() : end + 1);
+        bytes.remove_prefix(end == std::string_view::npos ? bytes.size() : end + 1);
         if (begun_.size() > longest_line) {
             if (!overlong_)
                 said.emplace_back(DeviceEndless{});
