@@ -793,7 +793,7 @@ TEST_CASE("a piece is held where no cable runs, where there is such a place", "[
     CHECK_FALSE(plan_of_it().holes.front().in_strip());
 }
 
-TEST_CASE("where children are about, what they do decides; a screw too weak holds nothing", "[tipping][rules]") {
+TEST_CASE("where children are about, what they do decides, and a screw too weak holds nothing", "[tipping][rules]") {
     // A tall cupboard whose open doors a child hangs from.
     Piece piece = dresser();
     piece.drawers.clear();
@@ -820,7 +820,7 @@ TEST_CASE("where children are about, what they do decides; a screw too weak hold
     CHECK(weak.verdict == PieceVerdict::unsafe);
 }
 
-TEST_CASE("a load over part of a span ends where it ends; one beyond a place turns it", "[statics][rules]") {
+TEST_CASE("a load over part of a span ends where it ends, and one beyond a place turns it", "[statics][rules]") {
     // Simple span of 1 m, 100 N/m over its left half: 37.5 N at the left, and 3.125 N m three quarters along.
     SpanLoad half;
     half.parts = {{0, 0.5, LineLoad::newtons_per_metre(100)}};
